@@ -1,0 +1,35 @@
+/** The arrows of the house: app → ui → store → workers → core. Everyone may read core; nobody looks back up. */
+const above = (...rooms) => `^src/(${rooms.join('|')})/`;
+const npm = (...names) => `(^|node_modules/)(${names.join('|')})(/|$)`;
+
+module.exports = {
+  forbidden: [
+    { name: 'core-knows-no-other-room', severity: 'error', comment: 'Physics must run in a worker, a test and on paper.',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' }, to: { path: above('workers', 'store', 'ui', 'app') } },
+    { name: 'core-uses-few-libraries', severity: 'error', comment: 'Only pure arithmetic libraries; add one here knowingly.',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' }, to: { dependencyTypesNot: ['local', 'type-only', 'type-import'], pathNot: ['^src/', npm('d3-contour', 'd3-array', 'internmap')] } },
+    { name: 'workers-know-only-core', severity: 'error',
+      from: { path: '^src/workers/' }, to: { path: above('store', 'ui', 'app') } },
+    { name: 'worker-entry-is-loaded-by-url', severity: 'error', comment: 'Use the *.client.ts: importing the entry would run it in the page.',
+      from: { pathNot: '\\.test\\.ts$' }, to: { path: '\\.worker\\.ts$', dependencyTypesNot: ['type-only', 'type-import'] } },
+    { name: 'store-knows-no-view', severity: 'error',
+      from: { path: '^src/store/' }, to: { path: [above('ui', 'app'), npm('react', 'react-dom', 'next'), 'node_modules/zustand/(esm/)?(index|react|traditional)\\.'] } },
+    { name: 'ui-asks-the-store-not-the-worker', severity: 'error',
+      from: { path: '^src/ui/', pathNot: '\\.test\\.tsx?$' }, to: { path: above('workers', 'app'), dependencyTypesNot: ['type-only', 'type-import'] } },
+    { name: 'app-holds-only-routes', severity: 'error',
+      from: { path: '^src/app/' }, to: { path: above('workers', 'core', 'store') } },
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'no-test-code-in-the-product', severity: 'error',
+      from: { path: '^src/', pathNot: '\\.test\\.tsx?$' }, to: { path: '\\.(test|cases)\\.tsx?$|^test/|' + npm('fast-check', 'jest', '@jest') } },
+    { name: 'no-orphans', severity: 'error', comment: 'A file that nobody imports and that imports nobody is dead.',
+      from: { orphan: true, pathNot: ['\\.d\\.ts$', '\\.test\\.tsx?$', '\\.worker\\.ts$', '^src/app/'] }, to: {} },
+    { name: 'nothing-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
+    { name: 'no-undeclared-package', severity: 'error', from: {}, to: { dependencyTypes: ['npm-no-pkg', 'npm-unknown'] } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true, // see `import type` too
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+  },
+};

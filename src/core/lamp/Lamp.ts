@@ -1,0 +1,46 @@
+import type { Source } from '../library/Source';
+import type { Kelvin, Lumens, Metres, Ppf, Radians, Watts } from '../quantities';
+
+/** How the light leaves the lamp; each has its own near field. */
+export type LampShape = 'tube-bare' | 'tube-reflector' | 'bar' | 'panel' | 'round-panel' | 'bulb-bare' | 'bulb-reflector';
+
+/** Where the photon flux was taken from; it decides how uncertain the flux is. */
+export type FluxBasis = 'archetype' | 'ppf' | 'lumens' | 'efficacy';
+
+/** A kind of lamp: what one fitting of it is, gives and needs. */
+export interface Lamp {
+  readonly id: string;
+  readonly name: string;
+  /** Family word of the lamp tables, such as `T8` or `LED-bar`. */
+  readonly family: string;
+  readonly shape: LampShape;
+  /** Luminous length and width; of a bulb with reflector the width is that of its opening. */
+  readonly length: Metres;
+  readonly width: Metres;
+  /** Tubes, rows or heads in one fitting, and their distance centre to centre. */
+  readonly emitters: number;
+  readonly spacing: Metres;
+  /** Full width at half of the maximum intensity; null for bare tubes, bare bulbs and plain diffuse faces. */
+  readonly beamFwhm: Radians | null;
+  readonly power: Watts;
+  readonly ppf: Ppf;
+  readonly fluxBasis: FluxBasis;
+  readonly lumens: Lumens | null;
+  readonly cct: Kelvin | null;
+  readonly spectrumId: string;
+  /** Output at the end of its life over output when new. */
+  readonly maintenanceAtEnd: number;
+  readonly life_h: number;
+  readonly common: boolean;
+  /** Nearest distance on account of heat alone. */
+  readonly heatClearance: Metres;
+  readonly coolSurface: boolean;
+  readonly weight_kg: number;
+  readonly base: string | null;
+  readonly ballast: string | null;
+  readonly linkable: boolean;
+  readonly locationRating: string;
+  readonly emitsUV: boolean;
+  readonly distrust: readonly string[];
+  readonly sources: readonly Source[];
+}

@@ -1,0 +1,41 @@
+import type { Crop, LeggyRemedy, StageName } from '../crop/Crop';
+import table from './data/crops.json';
+import type { Basis, Source } from './Source';
+
+/** The crops that come with the application, heights in metres, in order of their names. */
+export const cropLibrary: readonly Crop[] = table.crops
+  .map(
+    (row): Crop => ({
+      id: row.id,
+      name: row.name,
+      alsoCalled: row.alsoCalled,
+      latin: row.latin,
+      group: row.group,
+      stages: row.stages.map((s) => ({
+        stage: s.stage as StageName,
+        label: 'label' in s && typeof s.label === 'string' ? s.label : null,
+        fromDay: s.fromDay,
+        dliMin: s.dliMin,
+        dliTarget: s.dliTarget,
+        dliMax: s.dliMax,
+        ppfdMax: s.ppfdMax_umol,
+        hoursMin: s.hoursMin,
+        hoursMax: s.hoursMax,
+        basis: s.basis as Basis,
+      })),
+      continuousLightInjury: row.continuousLightInjury as Crop['continuousLightInjury'],
+      continuousLightInjurySource: row.continuousLightInjurySource,
+      dayLengthType: row.dayLength.type,
+      dayLengthNote: row.dayLength.note ?? '',
+      heightByDay: row.heightCm.map(([day, cm]) => ({ day: day!, height: cm! / 100 })),
+      containerPath: row.containerPath.map((c) => ({ containerId: c.container, fromDay: c.fromDay })),
+      stretchProne: row.stretchProne,
+      leggyRemedy: row.leggyRemedy as LeggyRemedy,
+      heatMat: row.germination?.heatMat ?? false,
+      fed: row.feed !== null,
+      airMovementBenefit: row.airMovementBenefit,
+      notes: row.notes ?? '',
+      sources: row.sources as readonly Source[],
+    }),
+  )
+  .sort((a, b) => a.name.localeCompare(b.name, 'en'));

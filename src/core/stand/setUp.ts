@@ -1,0 +1,58 @@
+import type { Crop, Stage } from '../crop/Crop';
+import type { Lamp } from '../lamp/Lamp';
+import { emittersOf } from '../lamp/emittersOf';
+import type { Emitter } from '../light/emitters/Emitter';
+import type { Hours, Metres } from '../quantities';
+import { canopyOf, plantHeightOf } from './canopy';
+import type { Batch, Programme, Site, Stand, Tier } from './Site';
+
+/** Where the tables come from: handed in, so that the core asks nobody. */
+export interface Tables {
+  crop(id: string): Crop | undefined;
+  lamp(id: string): Lamp | undefined;
+}
+
+/** One stand of a single tier with everything looked up: what the quick check draws and judges. */
+export interface SetUp {
+  readonly stand: Stand;
+  readonly tier: Tier;
+  readonly batch: Batch;
+  readonly programme: Programme;
+  readonly crop: Crop;
+  readonly stage: Stage;
+  readonly lamp: Lamp;
+  readonly hours: Hours;
+  readonly plantHeight: Metres;
+  /** Height of the leaf tops above the floor of the tier. */
+  readonly canopy: Metres;
+  /** From the lamps' face to the leaf tops. */
+  readonly distance: Metres;
+}
+
+/**
+ * Looks up what a stand's first tier refers to.
+ * @throws RangeError when something is missing: a caller's mistake, since readers let no such site through
+ */
+export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
+  const tier = need(stand.tiers[0], 'tier', stand.id);
+  const fitting = need(tier.fittings[0], 'fitting', tier.id);
+  const tray = need(tier.trays[0], 'tray', tier.id);
+  const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
+  const programme = need(site.programmes.find((p) => p.id === tier.programmeId), 'programme', tier.programmeId); // prettier-ignore
+  const crop = need(tables.crop(batch.cropId), 'crop', batch.cropId);
+  const stage = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
+  const lamp = need(site.lamps.find((l) => l.id === fitting.lampId) ?? tables.lamp(fitting.lampId), 'lamp', fitting.lampId);
+  const plantHeight = plantHeightOf(batch, crop, stage);
+  const canopy = canopyOf(tier, plantHeight);
+  return { stand, tier, batch, programme, crop, stage, lamp, hours: programme.lit_min / 60, plantHeight, canopy, distance: fitting.face - canopy };
+}
+
+/** All emitters of a set-up as it hangs. */
+export function emittersOfSetUp({ tier, lamp }: SetUp): Emitter[] {
+  return tier.fittings.flatMap((f) => emittersOf(lamp, f));
+}
+
+function need<T>(thing: T | undefined, what: string, id: string): T {
+  if (thing === undefined) throw new RangeError(`there is no ${what} for ${id}`);
+  return thing;
+}
