@@ -1,0 +1,5 @@
+import { QuickCheck } from '@/ui/check/QuickCheck';
+
+export default function Page() {
+  return <QuickCheck />;
+}

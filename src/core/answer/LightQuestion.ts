@@ -1,0 +1,28 @@
+import type { Emitter } from '../light/emitters/Emitter';
+import type { LightMap, LightSlice, Rect } from '../light/field/Grid';
+import type { AreaStats } from '../light/field/statsOver';
+import type { Metres, Ppfd } from '../quantities';
+
+/** What the picture of one tier needs to know of its light; plain data, so that it can be asked of a worker. */
+export interface LightQuestion {
+  readonly emitters: readonly Emitter[];
+  readonly width: Metres;
+  readonly depth: Metres;
+  readonly canopy: Metres;
+  /** Height of the picture from the front, from the floor of the tier. */
+  readonly sliceTop: Metres;
+  /** Room to the left and right of the tier that the picture shows as well. */
+  readonly sliceMargin: Metres;
+  /** Where plants stand. */
+  readonly plantAreas: readonly Rect[];
+  readonly cell: Metres;
+}
+
+export interface LightAnswer {
+  readonly map: LightMap;
+  readonly slice: LightSlice;
+  readonly stats: AreaStats;
+  /** Mean over the plants with the leaves 1 cm nearer to the lamps, and 1 cm farther away. */
+  readonly meanNearer: Ppfd;
+  readonly meanFarther: Ppfd;
+}

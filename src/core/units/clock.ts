@@ -1,0 +1,28 @@
+import { fail, ok, type Result } from '../result';
+
+export const MINUTES_PER_DAY = 1440; // exact
+
+/** Reads a time of day: `6`, `6:30`, `0630`, `6.30`, `6 pm`, `6:30am`. @returns minutes after midnight, 0 … 1439 */
+export function readClock(text: string): Result<number> {
+  const parts = /^(\d{1,2})(?:[:.h]?(\d{2}))?\s*(am|pm)?$/.exec(text.trim().toLowerCase());
+  if (!parts) return fail({ code: 'clock/not-a-time', at: '', found: text });
+  let hour = Number(parts[1]);
+  const minute = Number(parts[2] ?? 0);
+  if (parts[3] && (hour < 1 || hour > 12)) return fail({ code: 'clock/not-a-time', at: '', found: text });
+  if (parts[3]) hour = (hour % 12) + (parts[3] === 'pm' ? 12 : 0);
+  if (hour > 24 || minute > 59 || (hour === 24 && minute > 0)) return fail({ code: 'clock/not-a-time', at: '', found: text });
+  return ok((hour * 60 + minute) % MINUTES_PER_DAY);
+}
+
+/** `06:30`, of any number of minutes, wrapped into the day. */
+export function showClock(minutes: number): string {
+  const m = ((Math.round(minutes) % MINUTES_PER_DAY) + MINUTES_PER_DAY) % MINUTES_PER_DAY;
+  return `${String(Math.floor(m / 60)).padStart(2, '0')}:${String(m % 60).padStart(2, '0')}`;
+}
+
+/** `15 h` or `15 h 30`. */
+export function showHours(minutes: number): string {
+  const whole = Math.floor(minutes / 60);
+  const rest = Math.round(minutes - whole * 60);
+  return rest ? `${whole} h ${String(rest).padStart(2, '0')}` : `${whole} h`;
+}

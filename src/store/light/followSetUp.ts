@@ -1,0 +1,85 @@
+import type { LightQuestion } from '../../core/answer/LightQuestion';
+import { plantAreaOf } from '../../core/stand/footprint';
+import { emittersOfSetUp, setUpOf, type SetUp } from '../../core/stand/setUp';
+import type { LightWorker } from '../../workers/light/light.client';
+import type { SiteState, SiteStore } from '../site/siteStore';
+import { tables } from '../site/tables';
+import { FRAME_MARGIN, frameTopOf } from './frameTop';
+import type { LightStore } from './lightStore';
+
+/** The set-up that the screen shows, or null when there is none. */
+export function activeSetUp({ site, activeId }: Pick<SiteState, 'site' | 'activeId'>): SetUp | null {
+  const stand = site.stands.find((s) => s.id === activeId);
+  return stand ? setUpOf(site, stand, tables) : null;
+}
+
+/** What to ask of the light of a set-up; a large tier is computed in larger cells. */
+export function questionOf(setUp: SetUp, top: number): LightQuestion {
+  const { tier, canopy } = setUp;
+  return {
+    emitters: emittersOfSetUp(setUp),
+    width: tier.width,
+    depth: tier.depth,
+    canopy,
+    sliceTop: top,
+    sliceMargin: FRAME_MARGIN,
+    plantAreas: tier.trays.map(plantAreaOf),
+    cell: Math.max(0.01, Math.max(tier.width, tier.depth, top) / 160),
+  };
+}
+
+/**
+ * Keeps the light up to date with the set-up. One question is under way at a time; what changes meanwhile is asked
+ * once, as it then stands, so a fast drag never builds a queue. Returns the function that stops following.
+ */
+export function followSetUp(sites: SiteStore, lights: LightStore, worker: Pick<LightWorker, 'answer'>): () => void {
+  let asking = false, changed = false, stopped = false; // prettier-ignore
+  let last: { setUp: SetUp; top: number } | null = null;
+
+  async function ask() {
+    if (asking) {
+      changed = true;
+      return;
+    }
+    asking = true;
+    do {
+      changed = false;
+      const state = sites.getState();
+      const setUp = activeSetUp(state);
+      if (!setUp) {
+        last = null;
+        lights.setState({ status: 'waiting' }, true);
+        break;
+      }
+      // A hand on the lamp keeps the scale still.
+      const top = state.inGesture && last ? last.top : frameTopOf(setUp);
+      if (last && last.top === top && sameLight(last.setUp, setUp)) {
+        last = { setUp, top };
+        const now = lights.getState();
+        if (now.status === 'ready') lights.setState({ ...now, of: setUp }, true);
+        continue;
+      }
+      last = { setUp, top };
+      try {
+        const answer = await worker.answer(questionOf(setUp, top));
+        if (!stopped) lights.setState({ status: 'ready', answer, of: setUp, top }, true);
+      } catch (error) {
+        last = null;
+        if (!stopped) lights.setState({ status: 'failed', reason: error instanceof Error ? error.message : String(error) }, true);
+      }
+    } while (changed && !stopped);
+    asking = false;
+  }
+
+  const unsubscribe = sites.subscribe(ask);
+  void ask();
+  return () => {
+    stopped = true;
+    unsubscribe();
+  };
+}
+
+/** Hours, names and prices do not change the light. */
+function sameLight(a: SetUp, b: SetUp): boolean {
+  return a.tier === b.tier && a.lamp === b.lamp && a.canopy === b.canopy;
+}

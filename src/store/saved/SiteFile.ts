@@ -1,0 +1,101 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, Equals, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator';
+
+const STAGES = ['emergence', 'seedling', 'growing-on', 'flowering-fruiting', 'maintenance'] as const;
+const SHAPES = ['tube-bare', 'tube-reflector', 'bar', 'panel', 'round-panel', 'bulb-bare', 'bulb-reflector'] as const;
+const BASES = ['ppf', 'lumens', 'efficacy', 'archetype'] as const;
+
+const finite = { allowNaN: false, allowInfinity: false };
+
+export class FittingFile {
+  @IsString() @MaxLength(80) id!: string;
+  @IsString() @MaxLength(80) lampId!: string;
+  @IsNumber(finite) @Min(-10) @Max(30) x_m!: number;
+  @IsNumber(finite) @Min(-10) @Max(30) y_m!: number;
+  @IsNumber(finite) @Min(0) @Max(10) face_m!: number;
+  @IsNumber(finite) @Min(-7) @Max(7) turn_rad!: number;
+}
+
+export class TrayFile {
+  @IsString() @MaxLength(80) id!: string;
+  @IsOptional() @IsString() @MaxLength(80) containerId!: string | null;
+  @IsNumber(finite) @Min(0.01) @Max(3) length_m!: number;
+  @IsNumber(finite) @Min(0.01) @Max(3) width_m!: number;
+  @IsNumber(finite) @Min(0) @Max(1) height_m!: number;
+  @IsNumber(finite) @Min(0.01) @Max(3) insideLength_m!: number;
+  @IsNumber(finite) @Min(0.01) @Max(3) insideWidth_m!: number;
+  @IsNumber(finite) @Min(-10) @Max(30) x_m!: number;
+  @IsNumber(finite) @Min(-10) @Max(30) y_m!: number;
+  @IsBoolean() turned!: boolean;
+  @IsString() @MaxLength(80) batchId!: string;
+}
+
+export class TierFile {
+  @IsString() @MaxLength(80) id!: string;
+  @IsNumber(finite) @Min(0.05) @Max(20) width_m!: number;
+  @IsNumber(finite) @Min(0.05) @Max(20) depth_m!: number;
+  @IsString() @MaxLength(80) programmeId!: string;
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => FittingFile) fittings!: FittingFile[];
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TrayFile) trays!: TrayFile[];
+}
+
+export class StandFile {
+  @IsString() @MaxLength(80) id!: string;
+  @IsString() @MaxLength(120) name!: string;
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => TierFile) tiers!: TierFile[];
+}
+
+export class BatchFile {
+  @IsString() @MaxLength(80) id!: string;
+  @IsString() @MaxLength(80) cropId!: string;
+  @IsIn(STAGES) stage!: (typeof STAGES)[number];
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(5) height_m!: number | null;
+}
+
+export class ProgrammeFile {
+  @IsString() @MaxLength(80) id!: string;
+  @IsInt() @Min(0) @Max(1439) on_min!: number;
+  @IsInt() @Min(0) @Max(1440) lit_min!: number;
+}
+
+/** A lamp of the person's own. */
+export class LampFile {
+  @IsString() @MaxLength(80) id!: string;
+  @IsString() @MaxLength(120) name!: string;
+  @IsString() @MaxLength(40) family!: string;
+  @IsIn(SHAPES) shape!: (typeof SHAPES)[number];
+  @IsNumber(finite) @Min(0.005) @Max(3) length_m!: number;
+  @IsNumber(finite) @Min(0.005) @Max(3) width_m!: number;
+  @IsInt() @Min(1) @Max(12) emitters!: number;
+  @IsNumber(finite) @Min(0) @Max(3) spacing_m!: number;
+  @IsOptional() @IsNumber(finite) @Min(1) @Max(179) beamFwhm_deg!: number | null;
+  @IsNumber(finite) @Min(0.1) @Max(5000) power_W!: number;
+  @IsNumber(finite) @Min(0.001) @Max(30000) ppf_umol_per_s!: number;
+  @IsIn(BASES) fluxBasis!: (typeof BASES)[number];
+  @IsOptional() @IsNumber(finite) @Min(0) lumens_lm!: number | null;
+  @IsOptional() @IsNumber(finite) @Min(1000) @Max(30000) cct_K!: number | null;
+  @IsString() @MaxLength(80) spectrumId!: string;
+  @IsNumber(finite) @Min(0.05) @Max(1) maintenanceAtEnd!: number;
+  @IsNumber(finite) @Min(1) life_h!: number;
+  @IsNumber(finite) @Min(0) @Max(3) heatClearance_m!: number;
+  @IsBoolean() coolSurface!: boolean;
+  @IsNumber(finite) @Min(0) @Max(200) weight_kg!: number;
+  @IsOptional() @IsString() @MaxLength(40) base!: string | null;
+  @IsOptional() @IsString() @MaxLength(60) ballast!: string | null;
+  @IsBoolean() linkable!: boolean;
+  @IsString() @MaxLength(40) locationRating!: string;
+  @IsBoolean() emitsUV!: boolean;
+}
+
+/** A site as it is written to disk and to exported files, version 1. Lengths in metres; units stand in the names. */
+export class SiteFile {
+  @Equals('copper-noon/site') format!: 'copper-noon/site';
+  @Equals(1) version!: 1;
+  @Matches(/^[A-Z]{3}$/) currency!: string;
+  @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
+  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => StandFile) stands!: StandFile[];
+  @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => BatchFile) batches!: BatchFile[];
+  @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => ProgrammeFile) programmes!: ProgrammeFile[];
+  @IsArray() @ArrayMaxSize(500) @ValidateNested({ each: true }) @Type(() => LampFile) lamps!: LampFile[];
+}

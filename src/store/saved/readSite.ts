@@ -1,0 +1,141 @@
+import { plainToInstance } from 'class-transformer';
+import { validateSync, type ValidationError } from 'class-validator';
+import type { Lamp } from '../../core/lamp/Lamp';
+import { spectrumLibrary } from '../../core/library/spectrumLibrary';
+import { fail, ok, type Problem, type Result } from '../../core/result';
+import type { Site } from '../../core/stand/Site';
+import { tables } from '../site/tables';
+import { SiteFile, type LampFile } from './SiteFile';
+
+/** Reads a saved or imported site. Every problem is reported at once, each with its place. */
+export function readSite(data: unknown): Result<Site> {
+  if (typeof data !== 'object' || data === null || Array.isArray(data)) return fail({ code: 'site/not-an-object', at: '', found: typeof data });
+  const { format, version } = data as { format?: unknown; version?: unknown };
+  if (format !== 'copper-noon/site') return fail({ code: 'site/foreign', at: 'format', found: format });
+  if (typeof version === 'number' && version > 1) return fail({ code: 'site/newer', at: 'version', found: version, expected: '1' });
+  const file = plainToInstance(SiteFile, data);
+  const errors = validateSync(file, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
+  if (errors.length > 0) return fail(...errors.flatMap((e) => problemsOf(e, '')));
+  const broken = brokenLinks(file);
+  if (broken.length > 0) return fail(...broken);
+  return ok(siteOf(file));
+}
+
+function siteOf(file: SiteFile): Site {
+  return {
+    currency: file.currency,
+    price_per_kWh: file.price_per_kWh,
+    stands: file.stands.map(({ id, name, tiers }) => ({
+      id,
+      name,
+      tiers: tiers.map((t) => ({
+        id: t.id,
+        width: t.width_m,
+        depth: t.depth_m,
+        programmeId: t.programmeId,
+        fittings: t.fittings.map((f) => ({ id: f.id, lampId: f.lampId, x: f.x_m, y: f.y_m, face: f.face_m, turn: f.turn_rad })),
+        trays: t.trays.map((y) => ({
+          id: y.id,
+          containerId: y.containerId ?? null,
+          length: y.length_m,
+          width: y.width_m,
+          height: y.height_m,
+          insideLength: y.insideLength_m,
+          insideWidth: y.insideWidth_m,
+          x: y.x_m,
+          y: y.y_m,
+          turned: y.turned,
+          batchId: y.batchId,
+        })),
+      })),
+    })),
+    batches: file.batches.map((b) => ({ id: b.id, cropId: b.cropId, stage: b.stage, height: b.height_m ?? null })),
+    programmes: file.programmes.map(({ id, on_min, lit_min }) => ({ id, on_min, lit_min })),
+    lamps: file.lamps.map(lampOf),
+  };
+}
+
+function lampOf(f: LampFile): Lamp {
+  return {
+    id: f.id,
+    name: f.name,
+    family: f.family,
+    shape: f.shape,
+    length: f.length_m,
+    width: f.width_m,
+    emitters: f.emitters,
+    spacing: f.spacing_m,
+    beamFwhm: f.beamFwhm_deg === null || f.beamFwhm_deg === undefined ? null : (f.beamFwhm_deg * Math.PI) / 180,
+    power: f.power_W,
+    ppf: f.ppf_umol_per_s,
+    fluxBasis: f.fluxBasis,
+    lumens: f.lumens_lm ?? null,
+    cct: f.cct_K ?? null,
+    spectrumId: f.spectrumId,
+    maintenanceAtEnd: f.maintenanceAtEnd,
+    life_h: f.life_h,
+    common: false,
+    heatClearance: f.heatClearance_m,
+    coolSurface: f.coolSurface,
+    weight_kg: f.weight_kg,
+    base: f.base ?? null,
+    ballast: f.ballast ?? null,
+    linkable: f.linkable,
+    locationRating: f.locationRating,
+    emitsUV: f.emitsUV,
+    distrust: [],
+    sources: [{ cite: 'typed from its box', kind: 'consensus', supports: ['all'] }],
+  };
+}
+
+/** Things that refer to what is not there, and ids given twice. */
+function brokenLinks(file: SiteFile): Problem[] {
+  const problems: Problem[] = [];
+  const seen = new Set<string>();
+  const once = (id: string, at: string) => {
+    if (seen.has(id)) problems.push({ code: 'site/id-twice', at, found: id });
+    seen.add(id);
+  };
+  const lampIds = new Set(file.lamps.map((l) => l.id));
+  const batchIds = new Set(file.batches.map((b) => b.id));
+  const programmeIds = new Set(file.programmes.map((p) => p.id));
+  const missing = (there: boolean, at: string, found: string) => {
+    if (!there) problems.push({ code: 'site/missing', at, found });
+  };
+  file.lamps.forEach((l, i) => {
+    once(l.id, `lamps[${i}].id`);
+    missing(spectrumLibrary.some((s) => s.id === l.spectrumId), `lamps[${i}].spectrumId`, l.spectrumId);
+  });
+  file.batches.forEach((b, i) => {
+    once(b.id, `batches[${i}].id`);
+    const crop = tables.crop(b.cropId);
+    missing(crop !== undefined, `batches[${i}].cropId`, b.cropId);
+    if (crop) missing(crop.stages.some((s) => s.stage === b.stage), `batches[${i}].stage`, b.stage); // prettier-ignore
+  });
+  file.programmes.forEach((p, i) => once(p.id, `programmes[${i}].id`));
+  file.stands.forEach((stand, s) => {
+    once(stand.id, `stands[${s}].id`);
+    stand.tiers.forEach((tier, t) => {
+      const at = `stands[${s}].tiers[${t}]`;
+      once(tier.id, `${at}.id`);
+      missing(programmeIds.has(tier.programmeId), `${at}.programmeId`, tier.programmeId);
+      tier.fittings.forEach((f, i) => {
+        once(f.id, `${at}.fittings[${i}].id`);
+        missing(lampIds.has(f.lampId) || tables.lamp(f.lampId) !== undefined, `${at}.fittings[${i}].lampId`, f.lampId);
+      });
+      tier.trays.forEach((y, i) => {
+        once(y.id, `${at}.trays[${i}].id`);
+        missing(batchIds.has(y.batchId), `${at}.trays[${i}].batchId`, y.batchId);
+        if (y.containerId !== null && y.containerId !== undefined) missing(tables.container(y.containerId) !== undefined, `${at}.trays[${i}].containerId`, y.containerId);
+      });
+    });
+  });
+  return problems;
+}
+
+/** class-validator's tree of errors as a flat list; an index is written `lamps[2]`, a property `lamps[2].length_m`. */
+function problemsOf(error: ValidationError, path: string): Problem[] {
+  const at = /^\d+$/.test(error.property) ? `${path}[${error.property}]` : path ? `${path}.${error.property}` : error.property;
+  const own = Object.entries(error.constraints ?? {}).map(([rule, expected]) => ({ code: `site/${rule}`, at, found: error.value as unknown, expected }));
+  return [...own, ...(error.children ?? []).flatMap((child) => problemsOf(child, at))];
+}

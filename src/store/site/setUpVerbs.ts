@@ -1,0 +1,185 @@
+import type { Crop, StageName } from '../../core/crop/Crop';
+import type { Lamp } from '../../core/lamp/Lamp';
+import type { Metres } from '../../core/quantities';
+import { layOut, lampRowOf, trayBlockOf, type LampRow, type TrayBlock } from '../../core/stand/layOut';
+import { setUpOf } from '../../core/stand/setUp';
+import type { Batch, Programme, Site, Stand, Tray } from '../../core/stand/Site';
+import type { Container } from '../../core/tray/Container';
+import { MINUTES_PER_DAY } from '../../core/units/clock';
+import { newId } from './newId';
+import { tables } from './tables';
+
+/** The lamp may hang from almost touching the leaves to two metres above them. */
+export const NEAREST: Metres = 0.005;
+export const FARTHEST: Metres = 2;
+
+/** What one set-up is made of; everything else follows. */
+interface Parts {
+  readonly lamp: Lamp;
+  readonly row: LampRow;
+  readonly tray: Tray;
+  readonly block: TrayBlock;
+  readonly batch: Batch;
+  readonly distance: Metres;
+}
+
+/** Lays a set-up out anew with some of its parts changed; the lamps keep their distance from the leaves. */
+function withParts(site: Site, standId: string, change: (now: Parts) => Partial<Parts>): Site {
+  const stand = site.stands.find((s) => s.id === standId);
+  if (!stand) return site;
+  const now = setUpOf(site, stand, tables);
+  const parts: Parts = {
+    lamp: now.lamp,
+    row: lampRowOf(now.tier, now.lamp),
+    tray: now.tier.trays[0]!,
+    block: trayBlockOf(now.tier),
+    batch: now.batch,
+    distance: now.distance,
+  };
+  const next = { ...parts, ...change(parts) };
+  const batches = site.batches.map((b) => (b.id === next.batch.id ? next.batch : b));
+  const laid = layOut(now.tier, next.lamp, next.row, next.tray, next.block, 0, newId);
+  const half: Stand = { ...stand, tiers: [laid] };
+  const { canopy } = setUpOf({ ...site, batches }, half, tables);
+  const distance = Math.min(FARTHEST, Math.max(NEAREST, next.distance));
+  const tier = { ...laid, fittings: laid.fittings.map((f) => ({ ...f, face: canopy + distance })) };
+  return { ...site, batches, stands: site.stands.map((s) => (s.id === standId ? { ...s, tiers: [tier] } : s)) };
+}
+
+export const setDistance = (id: string, distance: Metres) => (site: Site) => withParts(site, id, () => ({ distance }));
+
+export const chooseLamp = (id: string, lamp: Lamp) => (site: Site) =>
+  withParts(site, id, ({ distance }) => ({ lamp, distance: Math.max(distance, lamp.heatClearance) }));
+
+/** Keeps a lamp of the person's own and hangs it. */
+export const keepLamp = (id: string, lamp: Lamp) => (site: Site) =>
+  chooseLamp(id, lamp)({ ...site, lamps: [...site.lamps.filter((l) => l.id !== lamp.id), lamp] });
+
+export const setLampRow = (id: string, row: LampRow) => (site: Site) => withParts(site, id, () => ({ row }));
+export const setTrayBlock = (id: string, block: TrayBlock) => (site: Site) => withParts(site, id, () => ({ block }));
+
+export const chooseContainer = (id: string, container: Container) => (site: Site) =>
+  withParts(site, id, ({ tray }) => ({ tray: { ...tray, ...sizesOf(container) } }));
+
+/** A tray of the person's own size; its plants stand to its edge. */
+export const setTraySize = (id: string, length: Metres, width: Metres, height: Metres) => (site: Site) =>
+  withParts(site, id, ({ tray }) => ({ tray: { ...tray, containerId: null, length, width, height, insideLength: length, insideWidth: width } }));
+
+/** The stage stays when the new crop has it too. A measured height belongs to the old plants. */
+export const chooseCrop = (id: string, crop: Crop) => (site: Site) =>
+  withParts(site, id, ({ batch }) => ({
+    batch: { ...batch, cropId: crop.id, stage: (crop.stages.find((s) => s.stage === batch.stage) ?? crop.stages[0]!).stage, height: null },
+  }));
+
+export const chooseStage = (id: string, stage: StageName) => (site: Site) =>
+  withParts(site, id, ({ batch }) => ({ batch: { ...batch, stage, height: null } }));
+
+export const setPlantHeight = (id: string, height: Metres | null) => (site: Site) =>
+  withParts(site, id, ({ batch }) => ({ batch: { ...batch, height } }));
+
+/** On and off times in whole minutes; the lamp may burn past midnight. */
+export const setHours = (id: string, on_min: number, lit_min: number) => (site: Site) => {
+  const stand = site.stands.find((s) => s.id === id);
+  const programmeId = stand?.tiers[0]?.programmeId;
+  const on = ((Math.round(on_min) % MINUTES_PER_DAY) + MINUTES_PER_DAY) % MINUTES_PER_DAY;
+  const lit = Math.min(MINUTES_PER_DAY, Math.max(0, Math.round(lit_min)));
+  return { ...site, programmes: site.programmes.map((p) => (p.id === programmeId ? { ...p, on_min: on, lit_min: lit } : p)) };
+};
+
+export const setTariff = (currency: string, price_per_kWh: number) => (site: Site) => ({ ...site, currency, price_per_kWh });
+
+export const renameStand = (id: string, name: string) => (site: Site) => ({
+  ...site,
+  stands: site.stands.map((s) => (s.id === id ? { ...s, name } : s)),
+});
+
+/** Takes a stand away together with the batches and hours that only it used. */
+export const deleteStand = (id: string) => (site: Site) => {
+  const stands = site.stands.filter((s) => s.id !== id);
+  const tiers = stands.flatMap((s) => s.tiers);
+  const batchIds = new Set(tiers.flatMap((t) => t.trays.map((tray) => tray.batchId)));
+  const programmeIds = new Set(tiers.map((t) => t.programmeId));
+  return { ...site, stands, batches: site.batches.filter((b) => batchIds.has(b.id)), programmes: site.programmes.filter((p) => programmeIds.has(p.id)) };
+};
+
+/** A second one like it, with batches and hours of its own. */
+export const copyStand = (id: string, newStandId: string) => (site: Site) => {
+  const stand = site.stands.find((s) => s.id === id);
+  if (!stand) return site;
+  const batchIds = new Map<string, string>();
+  const programmeIds = new Map<string, string>();
+  const renamed = (ids: Map<string, string>, old: string) => ids.get(old) ?? ids.set(old, newId()).get(old)!;
+  const copy: Stand = {
+    id: newStandId,
+    name: freeName(site, stand.name),
+    tiers: stand.tiers.map((tier) => ({
+      ...tier,
+      id: newId(),
+      programmeId: renamed(programmeIds, tier.programmeId),
+      fittings: tier.fittings.map((f) => ({ ...f, id: newId() })),
+      trays: tier.trays.map((t) => ({ ...t, id: newId(), batchId: renamed(batchIds, t.batchId) })),
+    })),
+  };
+  return {
+    ...site,
+    stands: [...site.stands, copy],
+    batches: [...site.batches, ...site.batches.filter((b) => batchIds.has(b.id)).map((b) => ({ ...b, id: batchIds.get(b.id)! }))],
+    programmes: [...site.programmes, ...site.programmes.filter((p) => programmeIds.has(p.id)).map((p) => ({ ...p, id: programmeIds.get(p.id)! }))],
+  };
+};
+
+/** What a new set-up is to hold; a seedling tray under a shop light where nothing is said. */
+export interface Recipe {
+  readonly name: string;
+  readonly cropId: string;
+  readonly stage: StageName;
+  readonly containerId: string;
+  readonly block?: TrayBlock;
+  readonly lampId: string;
+  readonly row?: LampRow;
+  readonly distance: Metres;
+  readonly on_min: number;
+  readonly lit_min: number;
+}
+
+export const PLAIN_RECIPE: Recipe = {
+  name: 'First set-up',
+  cropId: 'tomato',
+  stage: 'seedling',
+  containerId: 'cell-72',
+  block: { across: 2, deep: 1, turned: false },
+  lampId: 'led-shop-12-twin-42',
+  distance: 0.15,
+  on_min: 6 * 60,
+  lit_min: 16 * 60,
+};
+
+export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
+  const container = tables.container(recipe.containerId)!;
+  const batch: Batch = { id: newId(), cropId: recipe.cropId, stage: recipe.stage, height: null };
+  const programme: Programme = { id: newId(), on_min: recipe.on_min, lit_min: recipe.lit_min };
+  const tray: Tray = { id: newId(), x: 0, y: 0, turned: false, batchId: batch.id, ...sizesOf(container) };
+  const bare = { id: newId(), width: 1, depth: 1, fittings: [], trays: [tray], programmeId: programme.id };
+  const lamp = tables.lamp(recipe.lampId)!;
+  const tier = layOut(bare, lamp, recipe.row ?? { count: 1, gap: 0.08 }, tray, recipe.block ?? { across: 1, deep: 1, turned: false }, 0.3, newId);
+  const grown: Site = {
+    ...site,
+    stands: [...site.stands, { id: standId, name: freeName(site, recipe.name), tiers: [tier] }],
+    batches: [...site.batches, batch],
+    programmes: [...site.programmes, programme],
+  };
+  return setDistance(standId, recipe.distance)(grown);
+};
+
+/** A name that no stand has yet: "Shelf", then "Shelf 2". */
+function freeName(site: Site, name: string): string {
+  const stem = name.replace(/ \d+$/, '');
+  const taken = new Set(site.stands.map((s) => s.name));
+  if (!taken.has(name)) return name;
+  for (let n = 2; ; n++) if (!taken.has(`${stem} ${n}`)) return `${stem} ${n}`;
+}
+
+function sizesOf(c: Container): Pick<Tray, 'containerId' | 'length' | 'width' | 'height' | 'insideLength' | 'insideWidth'> {
+  return { containerId: c.id, length: c.length, width: c.width, height: c.height, insideLength: c.insideLength, insideWidth: c.insideWidth };
+}
+

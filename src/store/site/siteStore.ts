@@ -1,0 +1,72 @@
+import { createStore, type StoreApi } from 'zustand/vanilla';
+import type { Site } from '../../core/stand/Site';
+
+/** How many steps can be undone. */
+const DEPTH = 200;
+
+/** The open document, and the way back. */
+export interface SiteState {
+  readonly site: Site;
+  /** The stand that the screen shows; part of undo, so that undoing a deletion shows what came back. */
+  readonly activeId: string;
+  readonly past: readonly Step[];
+  readonly future: readonly Step[];
+  /** A hand holds something: changes do not become steps of their own until it lets go. */
+  readonly inGesture: boolean;
+}
+
+interface Step {
+  readonly site: Site;
+  readonly activeId: string;
+  /** What was done, in words that follow "Undo". */
+  readonly what: string;
+}
+
+export type SiteStore = StoreApi<SiteState>;
+
+export const createSiteStore = (site: Site): SiteStore =>
+  createStore(() => ({ site, activeId: site.stands[0]?.id ?? '', past: [], future: [], inGesture: false }));
+
+/** Replaces the site as one step, or as part of the gesture under way. A change that changes nothing is no step. */
+export function changeSite(store: SiteStore, what: string, change: (site: Site) => Site, activeId?: string): void {
+  const state = store.getState();
+  const site = change(state.site);
+  const active = activeId ?? state.activeId;
+  if (site === state.site && active === state.activeId) return;
+  if (state.inGesture) return store.setState({ site, activeId: active });
+  store.setState({ site, activeId: active, past: [...state.past, { site: state.site, activeId: state.activeId, what }].slice(-DEPTH), future: [] });
+}
+
+/** From here until `endGesture` every change belongs to one step. */
+export function beginGesture(store: SiteStore, what: string): void {
+  const { site, activeId, past, inGesture } = store.getState();
+  if (inGesture) return;
+  store.setState({ inGesture: true, past: [...past, { site, activeId, what }].slice(-DEPTH) });
+}
+
+/** Lets go. A gesture that changed nothing leaves no step behind, and keeps what could be redone. */
+export function endGesture(store: SiteStore): void {
+  const { site, past, inGesture } = store.getState();
+  if (!inGesture) return;
+  if (past[past.length - 1]?.site === site) store.setState({ inGesture: false, past: past.slice(0, -1) });
+  else store.setState({ inGesture: false, future: [] });
+}
+
+export function undo(store: SiteStore): void {
+  const { site, activeId, past, future, inGesture } = store.getState();
+  const step = past[past.length - 1];
+  if (!step || inGesture) return;
+  store.setState({ site: step.site, activeId: step.activeId, past: past.slice(0, -1), future: [{ site, activeId, what: step.what }, ...future] });
+}
+
+export function redo(store: SiteStore): void {
+  const { site, activeId, past, future, inGesture } = store.getState();
+  const step = future[0];
+  if (!step || inGesture) return;
+  store.setState({ site: step.site, activeId: step.activeId, past: [...past, { site, activeId, what: step.what }], future: future.slice(1) });
+}
+
+/** Shows another stand; not a step. */
+export function showStand(store: SiteStore, id: string): void {
+  if (store.getState().site.stands.some((s) => s.id === id)) store.setState({ activeId: id });
+}

@@ -1,0 +1,146 @@
+import { createStore, type StoreApi } from 'zustand/vanilla';
+import type { Problem } from '../core/result';
+import { startLightWorker } from '../workers/light/light.client';
+import { createLightStore, type LightStore } from './light/lightStore';
+import { followSetUp } from './light/followSetUp';
+import { openDatabase } from './saved/database';
+import { keep } from './saved/keep';
+import { readSite } from './saved/readSite';
+import { writeSite } from './saved/writeSite';
+import { readSettings } from './settings/readSettings';
+import { createSettingsStore, startingSettings, type SettingsStore } from './settings/settingsStore';
+import { demoSite } from './site/demoSite';
+import { newId } from './site/newId';
+import { emptySite } from './site/newSite';
+import { createSiteStore, type SiteStore } from './site/siteStore';
+import { addSetUp, PLAIN_RECIPE } from './site/setUpVerbs';
+
+/** How the document came to be open, and whether it is kept. */
+export type Opening =
+  | { readonly status: 'opening' }
+  | { readonly status: 'open'; readonly savingFailed: string | null }
+  /** What was kept cannot be read: it is shown as such and never overwritten. */
+  | { readonly status: 'unreadable'; readonly problems: readonly Problem[]; readonly kept: unknown };
+
+export interface Workspace {
+  readonly sites: SiteStore;
+  readonly settings: SettingsStore;
+  readonly lights: LightStore;
+  readonly opening: StoreApi<Opening>;
+  /** Opens what was kept, starts the worker and the saving; returns the end of it all. */
+  start(seed: 'plain' | 'demo'): () => void;
+  /** Gives up what could not be read and begins anew. */
+  beginAnew(seed: 'plain' | 'demo'): void;
+}
+
+export function createWorkspace(language: string): Workspace {
+  const sites = createSiteStore(emptySite(language));
+  const settings = createSettingsStore(language);
+  const lights = createLightStore();
+  const opening = createStore<Opening>(() => ({ status: 'opening' }));
+  let seeded: (() => void) | null = null;
+
+  function open(seed: 'plain' | 'demo') {
+    const first = seed === 'demo' ? demoSite(language) : addSetUp(PLAIN_RECIPE, newId())(emptySite(language));
+    sites.setState({ site: first, activeId: first.stands[0]!.id, past: [], future: [], inGesture: false });
+    opening.setState({ status: 'open', savingFailed: null }, true);
+  }
+
+  function start(seed: 'plain' | 'demo') {
+    const database = openDatabase();
+    const ends: (() => void)[] = [];
+    let stopped = false;
+
+    const savingFailed = (reason: unknown) => opening.setState({ status: 'open', savingFailed: String(reason) }, true);
+    const saved = () => {
+      const now = opening.getState();
+      if (now.status === 'open' && now.savingFailed) opening.setState({ status: 'open', savingFailed: null }, true);
+    };
+    const siteKeeper = keep(async () => {
+      const { site, activeId } = sites.getState();
+      await database.set('site', { ...writeSite(site), activeId });
+      saved();
+    }, savingFailed);
+    const settingsKeeper = keep(() => database.set('settings', settings.getState()), savingFailed);
+
+    /** From now on what changes is written; not before what was kept has been read. */
+    function keepFromNowOn() {
+      let site = sites.getState().site, activeId = sites.getState().activeId; // prettier-ignore
+      ends.push(
+        sites.subscribe((state) => {
+          if (state.site === site && state.activeId === activeId) return;
+          ({ site, activeId } = state);
+          siteKeeper.soon();
+        }),
+        settings.subscribe(() => settingsKeeper.soon()),
+      );
+      const flush = () => {
+        void siteKeeper.flush();
+        void settingsKeeper.flush();
+      };
+      const hidden = () => document.visibilityState === 'hidden' && flush();
+      document.addEventListener('visibilitychange', hidden);
+      window.addEventListener('pagehide', flush);
+      ends.push(() => {
+        flush();
+        document.removeEventListener('visibilitychange', hidden);
+        window.removeEventListener('pagehide', flush);
+      });
+      const worker = startLightWorker();
+      const unfollow = followSetUp(sites, lights, worker);
+      ends.push(unfollow, () => worker.stop());
+    }
+
+    async function openKept() {
+      const [kept, keptSettings] = await Promise.all([database.get('site'), database.get('settings')]);
+      if (stopped) return;
+      settings.setState(readSettings(keptSettings, startingSettings(language)), true);
+      if (kept === null || kept === undefined) {
+        open(seed);
+        keepFromNowOn();
+        siteKeeper.soon();
+        return;
+      }
+      const { activeId, ...file } = kept as { activeId?: unknown };
+      const site = readSite(file);
+      if (!site.ok) {
+        opening.setState({ status: 'unreadable', problems: site.problems, kept }, true);
+        seeded = () => {
+          keepFromNowOn();
+          siteKeeper.soon();
+        };
+        return;
+      }
+      const active = site.value.stands.find((s) => s.id === activeId) ?? site.value.stands[0];
+      sites.setState({ site: site.value, activeId: active?.id ?? '', past: [], future: [], inGesture: false });
+      opening.setState({ status: 'open', savingFailed: null }, true);
+      keepFromNowOn();
+    }
+
+    openKept().catch((reason: unknown) => {
+      // A browser without storage (private windows of some): everything works, nothing is kept, and it says so.
+      if (stopped) return;
+      open(seed);
+      keepFromNowOn();
+      savingFailed(reason);
+    });
+
+    return () => {
+      stopped = true;
+      for (const end of ends.splice(0)) end();
+    };
+  }
+
+  return {
+    sites,
+    settings,
+    lights,
+    opening,
+    start,
+    beginAnew(seed) {
+      open(seed);
+      seeded?.();
+      seeded = null;
+    },
+  };
+}

@@ -1,0 +1,54 @@
+'use client';
+import { CircleAlert, Info, TriangleAlert, ChevronDown } from 'lucide-react';
+import { Collapsible } from 'radix-ui';
+import { cautionsFor } from '@/core/caution/cautionsFor';
+import type { Caution } from '@/core/caution/Caution';
+import { cautionLibrary, generalNote } from '@/core/library/cautionLibrary';
+import type { SetUp } from '@/core/stand/setUp';
+
+const ICONS = { danger: TriangleAlert, warning: CircleAlert, info: Info };
+
+/** The cautions that apply here, dangers in full, the rest behind one press. */
+export function CautionList({ setUp }: { setUp: SetUp }) {
+  const all = cautionsFor(setUp, cautionLibrary);
+  const dangers = all.filter((c) => c.severity === 'danger');
+  const others = all.filter((c) => c.severity !== 'danger');
+  return (
+    <section aria-labelledby="cautions" className="space-y-2">
+      <h2 id="cautions" className="text-lg font-semibold">
+        Take care
+      </h2>
+      <ul className="space-y-2">
+        {dangers.map((c) => (
+          <Line key={c.id} caution={c} />
+        ))}
+      </ul>
+      <Collapsible.Root>
+        <Collapsible.Trigger className="group flex min-h-9 items-center gap-1 font-semibold text-verdigris max-md:min-h-11">
+          {others.length} more for this lamp and crop
+          <ChevronDown size={17} className="group-data-[state=open]:rotate-180" aria-hidden />
+        </Collapsible.Trigger>
+        <Collapsible.Content>
+          <ul className="space-y-2">
+            {others.map((c) => (
+              <Line key={c.id} caution={c} />
+            ))}
+          </ul>
+        </Collapsible.Content>
+      </Collapsible.Root>
+      <p className="text-sm text-soft">{generalNote}</p>
+    </section>
+  );
+}
+
+function Line({ caution }: { caution: Caution }) {
+  const Icon = ICONS[caution.severity];
+  return (
+    <li className="flex gap-2">
+      <Icon size={18} className={caution.severity === 'danger' ? 'mt-0.5 shrink-0 text-copper' : 'mt-0.5 shrink-0 text-soft'} aria-hidden />
+      <p className="text-sm">
+        <strong className="font-semibold">{caution.title}.</strong> {caution.text}
+      </p>
+    </li>
+  );
+}

@@ -1,0 +1,105 @@
+'use client';
+import { useMemo } from 'react';
+import { plantHeightOf } from '@/core/stand/canopy';
+import { cropLibrary } from '@/core/library/cropLibrary';
+import type { SetUp } from '@/core/stand/setUp';
+import { changeSite } from '@/store/site/siteStore';
+import { chooseCrop, chooseStage, setPlantHeight } from '@/store/site/setUpVerbs';
+import { Button } from '../parts/Button';
+import { LengthField } from '../parts/LengthField';
+import { SearchList } from '../parts/SearchList';
+import { Segments } from '../parts/Segments';
+import { Sheet } from '../parts/Sheet';
+import { useWorkspace } from '../shell/WorkspaceContext';
+import { basisWords, stageWords } from '../verdict/words';
+
+export interface ChoiceSheetProps {
+  setUp: SetUp;
+  trigger: React.ReactNode;
+  open: boolean;
+  onOpenChange(open: boolean): void;
+}
+
+const GROUPS: Readonly<Record<string, string>> = {
+  'fruiting-veg': 'Fruiting vegetables',
+  'leafy-veg': 'Leaves',
+  'brassica-veg': 'Cabbage family',
+  'stem-veg': 'Stems',
+  'allium-veg': 'Onion family',
+  'root-veg': 'Roots',
+  herb: 'Herbs',
+  flower: 'Flowers',
+  microgreen: 'Cut young',
+  'flowering-houseplant': 'Houseplants that flower',
+  'foliage-houseplant': 'Houseplants for leaves',
+  'fruiting-houseplant': 'Houseplants that fruit',
+  succulent: 'Succulents',
+  carnivorous: 'Carnivorous plants',
+  cutting: 'Cuttings',
+};
+
+/** Crop and stage, and the plants' own height. */
+export function CropSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetProps) {
+  const { sites } = useWorkspace();
+  const { crop, stage, stand, batch } = setUp;
+  const items = useMemo(
+    () =>
+      cropLibrary.map((c) => ({
+        id: c.id,
+        name: c.name,
+        detail: c.alsoCalled[0] ?? c.latin,
+        words: [...c.alsoCalled, c.latin, GROUPS[c.group] ?? c.group],
+        group: GROUPS[c.group] ?? c.group,
+      })),
+    [],
+  );
+  const expected = plantHeightOf({ ...batch, height: null }, crop, stage);
+  return (
+    <Sheet
+      title="What are you growing?"
+      description="Search by any of its names, then say how far along it is."
+      trigger={trigger}
+      open={open}
+      onOpenChange={onOpenChange}
+      footer={
+        <Button kind="main" onClick={() => onOpenChange(false)}>
+          Done
+        </Button>
+      }
+    >
+      <div className="space-y-5">
+        <SearchList
+          label="Crops"
+          placeholder="Tomato, begonia, spring onion…"
+          items={items}
+          chosen={crop.id}
+          onChoose={(id) => changeSite(sites, 'choose the crop', chooseCrop(stand.id, cropLibrary.find((c) => c.id === id)!))}
+          empty="Nothing by that name. Choose a plant of the same family: the light it asks for will be close."
+        />
+        <div className="space-y-2">
+          <p className="font-semibold">{crop.name}: how far along?</p>
+          <Segments
+            label="Stage"
+            value={stage.stage}
+            options={crop.stages.map((s) => ({ value: s.stage, label: stageWords(s) }))}
+            onChange={(s) => changeSite(sites, 'choose the stage', chooseStage(stand.id, s))}
+          />
+          <p className="text-soft">
+            {stage.fromDay !== null && `From day ${stage.fromDay}. `}Asks for {stage.dliMin}–{stage.dliMax} mol a day (best {stage.dliTarget}) in {stage.hoursMin}–{stage.hoursMax} h, at most {stage.ppfdMax} µmol/m²/s: {basisWords(stage.basis)}.
+          </p>
+        </div>
+        <div className="flex flex-wrap items-end gap-3">
+          <LengthField label="plants’ height above the compost" value={setUp.plantHeight} min={0} max={3} onChange={(v) => changeSite(sites, 'measure the plants', setPlantHeight(stand.id, v))} />
+          {batch.height !== null && Math.abs(batch.height - expected) > 1e-6 ? (
+            <Button kind="quiet" onClick={() => changeSite(sites, 'forget the height', setPlantHeight(stand.id, null))}>
+              Use the usual height
+            </Button>
+          ) : (
+            <p className="pb-2 text-sm text-soft">usual at this stage; growers’ consensus</p>
+          )}
+        </div>
+        {crop.notes && <p className="text-soft">{crop.notes}</p>}
+      </div>
+    </Sheet>
+  );
+}

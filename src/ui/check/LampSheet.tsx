@@ -1,0 +1,101 @@
+'use client';
+import { Tabs } from 'radix-ui';
+import { useMemo, useState } from 'react';
+import { lampLibrary } from '@/core/library/lampLibrary';
+import type { Lamp } from '@/core/lamp/Lamp';
+import { lampRowOf } from '@/core/stand/layOut';
+import { changeSite } from '@/store/site/siteStore';
+import { chooseLamp, setLampRow } from '@/store/site/setUpVerbs';
+import { Button } from '../parts/Button';
+import { LengthField } from '../parts/LengthField';
+import { SearchList } from '../parts/SearchList';
+import { Sheet } from '../parts/Sheet';
+import { Stepper } from '../parts/Stepper';
+import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import type { ChoiceSheetProps } from './CropSheet';
+import { LampBoxForm } from './LampBoxForm';
+
+/** Said again each time: what the watts, photons and shape of a lamp are, for the list. */
+const detailOf = (l: Lamp) => `${l.power} W, ${Math.round(l.ppf)} µmol/s`;
+
+const TAB = 'min-h-10 border-b-2 border-transparent px-1 font-semibold text-soft data-[state=active]:border-copper data-[state=active]:text-ink';
+
+/** The lamp, from the list or from its box, and how many hang side by side. */
+export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetProps) {
+  const { sites } = useWorkspace();
+  const own = useSite((s) => s.site.lamps);
+  const { stand, tier, lamp } = setUp;
+  const isOwn = own.some((l) => l.id === lamp.id);
+  const [tab, setTab] = useState<string | null>(null);
+  const row = lampRowOf(tier, lamp);
+  const items = useMemo(
+    () => [
+      ...own.map((l) => ({ id: l.id, name: l.name, detail: detailOf(l), words: ['own', 'mine', 'box'], group: 'Yours' })),
+      ...lampLibrary.map((l) => ({ id: l.id, name: l.name, detail: detailOf(l), words: [l.family, l.family.replace(/-/g, ' '), `${l.power}w`, `${l.cct ?? ''}k`], group: l.common ? 'Usual' : 'All others' })),
+    ],
+    [own],
+  );
+  const showTab = tab ?? (isOwn ? 'box' : 'list');
+  return (
+    <Sheet
+      title="Which lamp?"
+      description="One of its kind from the list, or your own as its box describes it."
+      trigger={trigger}
+      open={open}
+      onOpenChange={(o) => {
+        if (!o) setTab(null);
+        onOpenChange(o);
+      }}
+      footer={
+        <>
+          <Stepper label="lamps side by side" value={row.count} min={1} max={8} onChange={(count) => changeSite(sites, 'hang the lamps', setLampRow(stand.id, { ...row, count }))} />
+          {row.count > 1 && <LengthField label="gap between them" value={row.gap} min={0} max={1} inputClassName="w-20" onChange={(gap) => changeSite(sites, 'space the lamps', setLampRow(stand.id, { ...row, gap }))} />}
+          <span className="flex-1" />
+          <Button kind="main" onClick={() => onOpenChange(false)}>
+            Done
+          </Button>
+        </>
+      }
+    >
+      <Tabs.Root value={showTab} onValueChange={setTab}>
+        <Tabs.List className="mb-4 flex gap-5 border-b border-line" aria-label="Where the lamp comes from">
+          <Tabs.Trigger value="list" className={TAB}>
+            From the list
+          </Tabs.Trigger>
+          <Tabs.Trigger value="box" className={TAB}>
+            From its box
+          </Tabs.Trigger>
+        </Tabs.List>
+        <Tabs.Content value="list" className="space-y-4">
+          <SearchList
+            label="Lamps"
+            placeholder="LED shop light, T8, clamp, 24 W…"
+            items={items}
+            chosen={lamp.id}
+            onChoose={(id) => {
+              const chosen = own.find((l) => l.id === id) ?? lampLibrary.find((l) => l.id === id)!;
+              changeSite(sites, 'choose the lamp', chooseLamp(stand.id, chosen));
+            }}
+            empty="Nothing by that name. Type what its box says instead."
+          />
+          <LampNotes lamp={lamp} />
+        </Tabs.Content>
+        <Tabs.Content value="box">
+          <LampBoxForm key={lamp.id} setUp={setUp} own={isOwn} onKept={() => setTab('box')} />
+        </Tabs.Content>
+      </Tabs.Root>
+    </Sheet>
+  );
+}
+
+function LampNotes({ lamp }: { lamp: Lamp }) {
+  return (
+    <div className="space-y-1 text-sm text-soft">
+      <p>
+        <strong className="font-semibold text-ink">{lamp.name}</strong>: {lamp.power} W drawn, {Math.round(lamp.ppf * 10) / 10} µmol/s ({(lamp.ppf / lamp.power).toFixed(2)} µmol/J){lamp.lumens !== null && `, ${Math.round(lamp.lumens)} lm`}
+        {lamp.cct !== null && `, ${lamp.cct} K`}. A typical lamp of its kind, not a measured one.
+      </p>
+      {lamp.distrust.length > 0 && <p>On such boxes, distrust: {lamp.distrust.join('; ')}.</p>}
+    </div>
+  );
+}

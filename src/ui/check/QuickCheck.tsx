@@ -1,0 +1,52 @@
+'use client';
+import { useMemo } from 'react';
+import { activeSetUp } from '@/store/light/followSetUp';
+import { newId } from '@/store/site/newId';
+import { changeSite } from '@/store/site/siteStore';
+import { addSetUp, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
+import { CautionList } from '../caution/CautionList';
+import { CostLine } from '../cost/CostLine';
+import { DayStrip } from '../hours/DayStrip';
+import { Button } from '../parts/Button';
+import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { Stage } from '../stage/Stage';
+import { VerdictPanel } from '../verdict/VerdictPanel';
+import { Header } from './Header';
+import { Sentence } from './Sentence';
+
+/** One lamp, one tray, one crop: the answer within a minute. */
+export function QuickCheck() {
+  const { sites } = useWorkspace();
+  const site = useSite((s) => s.site);
+  const activeId = useSite((s) => s.activeId);
+  const setUp = useMemo(() => activeSetUp({ site, activeId }), [site, activeId]);
+  if (!setUp) {
+    const id = newId();
+    return (
+      <section className="m-auto max-w-md space-y-4 p-6 text-center">
+        <h1 className="text-2xl font-semibold">Nothing set up yet.</h1>
+        <p>Say what grows, in which tray, under which lamp, and see at once whether it will do.</p>
+        <Button kind="main" onClick={() => changeSite(sites, 'begin a set-up', addSetUp(PLAIN_RECIPE, id), id)}>
+          Begin a set-up
+        </Button>
+      </section>
+    );
+  }
+  return (
+    <>
+      <Header setUp={setUp} />
+      <Sentence setUp={setUp} />
+      <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
+        <div className="flex min-w-0 flex-col lg:sticky lg:top-0 lg:h-dvh lg:max-h-dvh lg:flex-1 lg:self-start">
+          <Stage setUp={setUp} />
+        </div>
+        <div className="space-y-7 bg-sheet px-5 py-5 lg:w-[400px] lg:shrink-0 xl:w-[420px]">
+          <VerdictPanel setUp={setUp} />
+          <DayStrip setUp={setUp} />
+          <CostLine setUp={setUp} />
+          <CautionList setUp={setUp} />
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,59 @@
+'use client';
+import { ChevronDown } from 'lucide-react';
+import { forwardRef, useState } from 'react';
+import type { SetUp } from '@/core/stand/setUp';
+import { tables } from '@/store/site/tables';
+import { showLength } from '@/core/units/length';
+import { stageWords } from '../verdict/words';
+import { useSettings } from '../shell/WorkspaceContext';
+import { CropSheet } from './CropSheet';
+import { LampSheet } from './LampSheet';
+import { TraySheet } from './TraySheet';
+
+/** The question as one sentence: what grows, in what, under what. Each part opens its choices. */
+export function Sentence({ setUp }: { setUp: SetUp }) {
+  const { lengthUnit } = useSettings();
+  const { crop, stage, tier, lamp } = setUp;
+  const tray = tier.trays[0]!;
+  const container = tray.containerId ? tables.container(tray.containerId) : undefined;
+  const trayName = container?.name ?? `${showLength(tray.length, lengthUnit)} × ${showLength(tray.width, lengthUnit)} tray`;
+  const [open, setOpen] = useState<'crop' | 'tray' | 'lamp' | null>(null);
+  const sheet = (name: 'crop' | 'tray' | 'lamp') => ({ open: open === name, onOpenChange: (o: boolean) => setOpen(o ? name : null), setUp });
+  return (
+    <div className="flex flex-col gap-x-2 gap-y-1 border-b border-line bg-sheet px-4 pt-1 pb-3 text-[17px] md:flex-row md:flex-wrap md:items-center md:px-6">
+      <Part lead="Growing">
+        <CropSheet {...sheet('crop')} trigger={<Choice label="Crop">{`${crop.name}, ${stageWords(stage)}`}</Choice>} />
+      </Part>
+      <Part lead="in">
+        <TraySheet {...sheet('tray')} trigger={<Choice label="Tray">{`${tier.trays.length} × ${trayName}`}</Choice>} />
+      </Part>
+      <Part lead="under">
+        <LampSheet {...sheet('lamp')} trigger={<Choice label="Lamp">{`${tier.fittings.length} × ${lamp.name}`}</Choice>} />
+      </Part>
+    </div>
+  );
+}
+
+function Part({ lead, children }: { lead: string; children: React.ReactNode }) {
+  return (
+    <span className="flex min-w-0 items-center gap-2">
+      <span className="text-soft max-md:w-16 max-md:shrink-0">{lead}</span>
+      {children}
+    </span>
+  );
+}
+
+const Choice = forwardRef<HTMLButtonElement, { label: string; children: string } & React.ButtonHTMLAttributes<HTMLButtonElement>>(function Choice({ label, children, ...rest }, ref) {
+  return (
+    <button
+      ref={ref}
+      type="button"
+      {...rest}
+      aria-label={`${label}: ${children}`}
+      className="inline-flex min-h-9 min-w-0 items-center gap-1 rounded border-b-2 border-copper/60 px-1 font-semibold hover:bg-sunk max-md:min-h-11 max-md:flex-1"
+    >
+      <span className="truncate">{children}</span>
+      <ChevronDown size={16} className="shrink-0 text-copper" aria-hidden />
+    </button>
+  );
+});

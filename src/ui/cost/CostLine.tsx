@@ -1,0 +1,40 @@
+'use client';
+import { runningCost } from '@/core/cost/runningCost';
+import type { SetUp } from '@/core/stand/setUp';
+import { showMoney } from '@/core/units/money';
+import { changeSite } from '@/store/site/siteStore';
+import { setTariff } from '@/store/site/setUpVerbs';
+import { NumberField } from '../parts/NumberField';
+import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+
+/** What it costs to run, from the watts drawn and the price of power. */
+export function CostLine({ setUp }: { setUp: SetUp }) {
+  const { sites } = useWorkspace();
+  const currency = useSite((s) => s.site.currency);
+  const price = useSite((s) => s.site.price_per_kWh);
+  const power = setUp.lamp.power * setUp.tier.fittings.length;
+  const cost = runningCost(power, setUp.hours, price);
+  return (
+    <section aria-labelledby="cost" className="space-y-1">
+      <h2 id="cost" className="text-lg font-semibold">
+        Running it
+      </h2>
+      <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
+        <p>
+          <strong className="text-xl font-semibold" data-testid="cost-day">
+            {showMoney(cost.perDay, currency)}
+          </strong>{' '}
+          a day,{' '}
+          <strong className="text-xl font-semibold" data-testid="cost-month">
+            {showMoney(cost.perMonth, currency)}
+          </strong>{' '}
+          a month
+          <span className="block text-sm text-soft">
+            {Math.round(power * 10) / 10} W drawn, {cost.kWhPerDay.toFixed(2)} kWh a day
+          </span>
+        </p>
+        <NumberField label={`price per kWh, ${currency}`} value={price} min={0} max={100000} inputClassName="w-20" onChange={(v) => changeSite(sites, 'change the price', setTariff(currency, v))} />
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,32 @@
+'use client';
+import { fail, ok } from '@/core/result';
+import { readNumber } from '@/core/units/readNumber';
+import { TypedField } from './TypedField';
+
+interface NumberFieldProps {
+  label: string;
+  value: number | null;
+  min: number;
+  max: number;
+  whole?: boolean;
+  unit?: string;
+  onChange(value: number): void;
+  inputClassName?: string;
+  className?: string;
+  hideLabel?: boolean;
+}
+
+export function NumberField({ value, min, max, whole = false, ...rest }: NumberFieldProps) {
+  return (
+    <TypedField
+      {...rest}
+      shown={value === null ? '' : String(Math.round(value * 1000) / 1000)}
+      read={(text) => {
+        const number = readNumber(text);
+        return number === null ? fail({ code: 'number/not-a-number', at: '', found: text }) : ok(number);
+      }}
+      refuse={(v) => (v < min || v > max ? `Between ${min} and ${max}, please.` : whole && !Number.isInteger(v) ? 'A whole number, please.' : null)}
+      hint="A number, such as 42 or 1.5."
+    />
+  );
+}

@@ -1,0 +1,10 @@
+/** Gives a text to the person as a file. */
+export function saveFile(name: string, text: string, type = 'application/json'): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  // The browser needs the address until the download has begun.
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}

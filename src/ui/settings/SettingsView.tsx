@@ -1,0 +1,55 @@
+'use client';
+import { fail, ok } from '@/core/result';
+import { isCurrency } from '@/core/units/money';
+import { changeSite } from '@/store/site/siteStore';
+import { setTariff } from '@/store/site/setUpVerbs';
+import { NumberField } from '../parts/NumberField';
+import { Segments } from '../parts/Segments';
+import { TypedField } from '../parts/TypedField';
+import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
+
+/** Units, money and the look; kept in this browser. */
+export function SettingsView() {
+  const { settings, sites } = useWorkspace();
+  const now = useSettings();
+  const currency = useSite((s) => s.site.currency);
+  const price = useSite((s) => s.site.price_per_kWh);
+  return (
+    <div className="mx-auto w-full max-w-2xl space-y-7 px-5 py-6">
+      <h1 className="text-2xl font-semibold">Settings</h1>
+      <Line title="Lengths" note="Typed lengths of the other kind are understood everywhere: 12in, 30 cm.">
+        <Segments label="Lengths" value={now.lengthUnit} options={[{ value: 'cm', label: 'centimetres' }, { value: 'in', label: 'inches' }]} onChange={(lengthUnit) => settings.setState({ lengthUnit })} />
+      </Line>
+      <Line title="Temperatures">
+        <Segments label="Temperatures" value={now.temperatureUnit} options={[{ value: 'C', label: '°C' }, { value: 'F', label: '°F' }]} onChange={(temperatureUnit) => settings.setState({ temperatureUnit })} />
+      </Line>
+      <Line title="Power" note="The price begins as a guess from your browser’s language. Put in what your bill says.">
+        <div className="flex gap-4">
+          <TypedField
+            label="currency"
+            shown={currency}
+            read={(t) => (isCurrency(t.trim().toUpperCase()) ? ok(t.trim().toUpperCase()) : fail({ code: 'currency/unknown', at: '' }))}
+            onChange={(c) => changeSite(sites, 'change the currency', setTariff(c, price))}
+            hint="Three letters, such as EUR, USD or SEK."
+            inputClassName="w-20"
+          />
+          <NumberField label="price per kWh" value={price} min={0} max={100000} onChange={(p) => changeSite(sites, 'change the price', setTariff(currency, p))} />
+        </div>
+      </Line>
+      <Line title="The sheet">
+        <Segments label="The sheet" value={now.theme} options={[{ value: 'auto', label: 'as the system' }, { value: 'light', label: 'light' }, { value: 'dark', label: 'dark' }]} onChange={(theme) => settings.setState({ theme })} />
+      </Line>
+      <p className="border-t border-line pt-4 text-soft">Everything stays in this browser. No account, and nothing is sent anywhere.</p>
+    </div>
+  );
+}
+
+function Line({ title, note, children }: { title: string; note?: string; children: React.ReactNode }) {
+  return (
+    <section className="space-y-2">
+      <h2 className="text-lg font-semibold">{title}</h2>
+      {children}
+      {note && <p className="text-soft">{note}</p>}
+    </section>
+  );
+}

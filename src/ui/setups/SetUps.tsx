@@ -1,0 +1,81 @@
+'use client';
+import { Copy, Plus, Trash2 } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { setUpOf } from '@/core/stand/setUp';
+import { showHours } from '@/core/units/clock';
+import { showLength } from '@/core/units/length';
+import { newId } from '@/store/site/newId';
+import { changeSite, showStand, undo } from '@/store/site/siteStore';
+import { addSetUp, copyStand, deleteStand, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
+import { tables } from '@/store/site/tables';
+import { Button } from '../parts/Button';
+import { say } from '../shell/toastStore';
+import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { stageWords } from '../verdict/words';
+import { QuickWord } from './QuickWord';
+
+/** All set-ups in one list, with what each says. */
+export function SetUps() {
+  const { sites } = useWorkspace();
+  const { lengthUnit } = useSettings();
+  const site = useSite((s) => s.site);
+  const router = useRouter();
+  const begin = () => {
+    const id = newId();
+    changeSite(sites, 'begin a set-up', addSetUp({ ...PLAIN_RECIPE, name: 'New set-up' }, id), id);
+    router.push('/');
+  };
+  return (
+    <div className="mx-auto w-full max-w-4xl px-4 py-6 md:px-6">
+      <div className="mb-4 flex items-center justify-between gap-4">
+        <h1 className="text-2xl font-semibold">Set-ups</h1>
+        <Button kind="main" onClick={begin}>
+          <Plus size={17} aria-hidden /> New set-up
+        </Button>
+      </div>
+      {site.stands.length === 0 && <p className="text-soft">None yet. Begin one: a lamp, a tray and a crop are enough.</p>}
+      <ul>
+        {site.stands.map((stand) => {
+          const setUp = setUpOf(site, stand, tables);
+          return (
+            <li key={stand.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-3">
+              <button
+                type="button"
+                className="min-h-11 min-w-0 flex-1 basis-64 rounded px-2 text-left hover:bg-sunk"
+                onClick={() => {
+                  showStand(sites, stand.id);
+                  router.push('/');
+                }}
+              >
+                <span className="block text-lg font-semibold">{stand.name}</span>
+                <span className="block text-soft">
+                  {setUp.crop.name}, {stageWords(setUp.stage)} · {setUp.tier.fittings.length} × {setUp.lamp.name} · {showLength(setUp.distance, lengthUnit)} · {showHours(setUp.programme.lit_min)}
+                </span>
+              </button>
+              <QuickWord setUp={setUp} />
+              <span className="flex">
+                <Button kind="quiet" className="px-2!" aria-label={`Copy ${stand.name}`} title="Copy" onClick={() => changeSite(sites, 'copy', copyStand(stand.id, newId()))}>
+                  <Copy size={18} aria-hidden />
+                </Button>
+                <Button
+                  kind="quiet"
+                  className="px-2!"
+                  aria-label={`Delete ${stand.name}`}
+                  title="Delete"
+                  onClick={() => {
+                    const rest = site.stands.filter((s) => s.id !== stand.id);
+                    const active = sites.getState().activeId;
+                    changeSite(sites, `delete ${stand.name}`, deleteStand(stand.id), active === stand.id ? (rest[0]?.id ?? '') : active);
+                    say(`${stand.name} is deleted.`, { label: 'Undo', run: () => undo(sites) });
+                  }}
+                >
+                  <Trash2 size={18} aria-hidden />
+                </Button>
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}

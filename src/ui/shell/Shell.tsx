@@ -1,0 +1,73 @@
+'use client';
+import { setNonce } from 'get-nonce';
+import { useEffect, useState } from 'react';
+import { useStore } from 'zustand';
+import { createWorkspace, type Workspace } from '@/store/workspace';
+import { Rail } from './Rail';
+import { Toasts } from './Toasts';
+import { Unreadable } from './Unreadable';
+import { useTheme } from './useTheme';
+import { useUndoKeys } from './useUndoKeys';
+import { WorkspaceContext } from './WorkspaceContext';
+
+interface ShellProps {
+  seed: 'plain' | 'demo';
+  /** Lets the scroll lock of dialogs write its style element under the page's policy. */
+  nonce: string | undefined;
+  children: React.ReactNode;
+}
+
+/** The frame of every screen: opens the workspace once, shows the rail, and what to do when nothing can be opened. */
+export function Shell({ seed, nonce, children }: ShellProps) {
+  const [workspace, setWorkspace] = useState<Workspace | null>(null);
+  useEffect(() => {
+    if (nonce) setNonce(nonce);
+    const opened = createWorkspace(navigator.language);
+    const stop = opened.start(seed);
+    // The workspace lives in the browser only; the page is drawn without it first.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    setWorkspace(opened);
+    return stop;
+  }, [seed, nonce]);
+  if (!workspace) return <Frame />;
+  return (
+    <WorkspaceContext value={workspace}>
+      <Opened workspace={workspace} seed={seed}>
+        {children}
+      </Opened>
+    </WorkspaceContext>
+  );
+}
+
+function Opened({ workspace, seed, children }: { workspace: Workspace; seed: 'plain' | 'demo'; children: React.ReactNode }) {
+  const opening = useStore(workspace.opening);
+  useTheme(workspace.settings);
+  useUndoKeys(workspace.sites);
+  return (
+    <Frame>
+      {opening.status === 'open' && opening.savingFailed && (
+        <p role="alert" className="bg-copper-wash px-4 py-2 text-copper">
+          This browser does not let the page keep anything ({opening.savingFailed}). All works, but nothing will be here tomorrow.
+        </p>
+      )}
+      {opening.status === 'open' && children}
+      {opening.status === 'unreadable' && <Unreadable opening={opening} onBeginAnew={() => workspace.beginAnew(seed)} />}
+      <Toasts />
+    </Frame>
+  );
+}
+
+function Frame({ children }: { children?: React.ReactNode }) {
+  return (
+    <div className="flex min-h-dvh flex-col md:flex-row print:block">
+      <Rail />
+      <main className="flex min-h-0 min-w-0 flex-1 flex-col pb-16 md:pb-0 print:pb-0">
+        {children ?? (
+          <p role="status" className="m-auto text-soft">
+            Opening…
+          </p>
+        )}
+      </main>
+    </div>
+  );
+}

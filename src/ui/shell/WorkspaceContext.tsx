@@ -1,0 +1,19 @@
+'use client';
+import { createContext, useContext } from 'react';
+import { useStore } from 'zustand';
+import type { Settings } from '@/store/settings/settingsStore';
+import type { SiteState } from '@/store/site/siteStore';
+import type { LightState } from '@/store/light/lightStore';
+import type { Workspace } from '@/store/workspace';
+
+export const WorkspaceContext = createContext<Workspace | null>(null);
+
+export function useWorkspace(): Workspace {
+  const workspace = useContext(WorkspaceContext);
+  if (!workspace) throw new Error('useWorkspace needs the shell around it');
+  return workspace;
+}
+
+export const useSite = <T,>(select: (state: SiteState) => T): T => useStore(useWorkspace().sites, select);
+export const useSettings = (): Settings => useStore(useWorkspace().settings);
+export const useLight = (): LightState => useStore(useWorkspace().lights);

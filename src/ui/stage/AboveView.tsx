@@ -1,0 +1,154 @@
+'use client';
+import { useMemo, useState } from 'react';
+import { MOL_SECONDS } from '@/core/dose/dli';
+import type { LightBand } from '@/core/dose/lightBand';
+import type { LightMap, Spot } from '@/core/light/field/Grid';
+import type { AreaStats } from '@/core/light/field/statsOver';
+import { outlineOf, outlineOfFitting } from '@/core/stand/footprint';
+import type { SetUp } from '@/core/stand/setUp';
+import { showLength, type LengthUnit } from '@/core/units/length';
+import { contoursOf, roundSteps } from './contours';
+import { lightWords } from './lightWords';
+import type { StageFrame } from './stageFrame';
+
+interface AboveViewProps {
+  setUp: SetUp;
+  map: LightMap;
+  stats: AreaStats;
+  band: LightBand;
+  frame: StageFrame;
+  shows: 'dli' | 'ppfd';
+  unit: LengthUnit;
+}
+
+/** The trays from above, the lines of equal light with their numbers, and the weakest, strongest and middle spot. */
+export function AboveView({ setUp, map, stats, band, frame, shows, unit }: AboveViewProps) {
+  const { tier, lamp, hours } = setUp;
+  const { x, y, above } = frame;
+  const k = shows === 'dli' ? hours * MOL_SECONDS : 1;
+  const lines = useMemo(() => {
+    const edges = [band.low, band.high].filter((v) => Number.isFinite(v) && v > 0);
+    const steps = k > 0 ? roundSteps(stats.weakest.ppfd * k * 0.5, stats.strongest.ppfd * k).map((v) => v / k) : [];
+    const thin = steps.filter((v) => edges.every((e) => Math.abs(v / e - 1) > 0.12));
+    return contoursOf(map, [...edges, ...thin]).map((c) => ({ ...c, edge: edges.includes(c.value) }));
+  }, [map, band, k, stats]);
+  const number = (ppfd: number) => lightWords(ppfd, hours, shows).number;
+  const path = (ring: readonly (readonly [number, number])[]) => ring.map(([px, py], i) => `${i ? 'L' : 'M'}${x(px).toFixed(1)} ${y(py).toFixed(1)}`).join('');
+  return (
+    <g>
+      {tier.fittings.map((f) => {
+        const r = outlineOfFitting(f, lamp);
+        const round = lamp.shape.startsWith('bulb') || lamp.shape === 'round-panel';
+        const common = { fill: 'none', stroke: '#fff3dc', strokeWidth: 1, strokeDasharray: '6 4', opacity: 0.55 };
+        return round ? (
+          <circle key={f.id} cx={x(f.x)} cy={y(f.y)} r={((r.x1 - r.x0) / 2) * frame.scale} {...common} />
+        ) : (
+          <rect key={f.id} x={x(r.x0)} y={y(r.y1)} width={(r.x1 - r.x0) * frame.scale} height={Math.max(2, (r.y1 - r.y0) * frame.scale)} rx={2} {...common} />
+        );
+      })}
+      {lines.map((line) => (
+        <g key={line.value}>
+          {line.rings.map((ring, i) => (
+            <path key={i} d={path(ring)} fill="none" stroke="#101716" strokeWidth={line.edge ? 1.8 : 0.8} opacity={line.edge ? 0.9 : 0.55} />
+          ))}
+        </g>
+      ))}
+      {tier.trays.map((tray) => {
+        const r = outlineOf(tray);
+        return <rect key={tray.id} x={x(r.x0)} y={y(r.y1)} width={(r.x1 - r.x0) * frame.scale} height={(r.y1 - r.y0) * frame.scale} rx={3} fill="none" stroke="#eef4f1" strokeWidth={1.4} />;
+      })}
+      {lines.map(
+        (line) =>
+          line.label && (
+            <text key={line.value} x={x(line.label[0]) - 3} y={y(line.label[1]) + 4} textAnchor="end" className="fill-night-ink font-narrow text-[11px] font-semibold" stroke="#101716" strokeWidth={2.5} strokeOpacity={0.7} paintOrder="stroke">
+              {number(line.value)}
+            </text>
+          ),
+      )}
+      <Mark spot={stats.centre} word="middle" frame={frame} text={number(stats.centre.ppfd)} />
+      <Mark spot={stats.strongest} word="strongest" frame={frame} text={number(stats.strongest.ppfd)} shape="sun" />
+      <Mark spot={stats.weakest} word="weakest" frame={frame} text={number(stats.weakest.ppfd)} shape="moon" />
+      <Probe setUp={setUp} map={map} frame={frame} shows={shows} unit={unit} box={above} />
+    </g>
+  );
+}
+
+/** A spot with its number: a sun for the strongest, a hollow ring for the weakest, a cross for the middle. */
+function Mark({ spot, word, text, frame, shape }: { spot: Spot; word: string; text: string; frame: StageFrame; shape?: 'sun' | 'moon' }) {
+  const [px, py] = [frame.x(spot.x), frame.y(spot.y)];
+  const { above } = frame;
+  const left = px > above.left + above.width - 60;
+  const low = py < above.top + 16;
+  return (
+    <g>
+      <title>{`${word} ${text}`}</title>
+      {shape === 'sun' ? (
+        <circle cx={px} cy={py} r={5} fill="#fff3dc" stroke="#101716" strokeWidth={1.5} />
+      ) : shape === 'moon' ? (
+        <circle cx={px} cy={py} r={5} fill="#101716" stroke="#eef4f1" strokeWidth={2} />
+      ) : (
+        <path d={`M${px - 5} ${py} H${px + 5} M${px} ${py - 5} V${py + 5}`} stroke="#eef4f1" strokeWidth={1.6} />
+      )}
+      <text x={px + (left ? -9 : 9)} y={py + (low ? 12 : shape === 'sun' ? -6 : shape ? 4 : 14)} textAnchor={left ? 'end' : 'start'} className="fill-night-ink text-[13px] font-semibold" stroke="#101716" strokeWidth={3} paintOrder="stroke">
+        {text}
+      </text>
+    </g>
+  );
+}
+
+/** Reads any point under the pointer, a finger, or the arrow keys. */
+function Probe({ setUp, map, frame, shows, unit, box }: { setUp: SetUp; map: LightMap; frame: StageFrame; shows: 'dli' | 'ppfd'; unit: LengthUnit; box: StageFrame['above'] }) {
+  const [at, setAt] = useState<{ x: number; y: number } | null>(null);
+  const { tier, hours } = setUp;
+  const point = at && { x: Math.min(tier.width, Math.max(0, at.x)), y: Math.min(tier.depth, Math.max(0, at.y)) };
+  const value = point && valueAt(map, point.x, point.y);
+  const words = value === null ? null : lightWords(value, hours, shows);
+  const text = point && words ? `${words.number} ${words.unit}, ${showLength(point.x, unit)} from the left, ${showLength(point.y, unit)} from the front` : '';
+  const fromPointer = (e: React.PointerEvent<SVGRectElement>) => {
+    const r = e.currentTarget.getBoundingClientRect();
+    setAt({ x: ((e.clientX - r.left) / r.width) * tier.width, y: (1 - (e.clientY - r.top) / r.height) * tier.depth });
+  };
+  const steps: Record<string, readonly [number, number]> = { ArrowLeft: [-0.02, 0], ArrowRight: [0.02, 0], ArrowUp: [0, 0.02], ArrowDown: [0, -0.02] };
+  return (
+    <g>
+      <rect
+        x={box.left}
+        y={box.top}
+        width={box.width}
+        height={box.height}
+        fill="transparent"
+        tabIndex={0}
+        role="application"
+        aria-label={`Tray from above. Arrow keys read any point. ${text}`}
+        className="pointer-events-auto cursor-crosshair"
+        onPointerMove={fromPointer}
+        onPointerDown={fromPointer}
+        onPointerLeave={(e) => e.pointerType === 'mouse' && setAt(null)}
+        onFocus={(e) => e.currentTarget.matches(':focus-visible') && setAt((now) => now ?? { x: tier.width / 2, y: tier.depth / 2 })}
+        onBlur={() => setAt(null)}
+        onKeyDown={(e) => {
+          const step = steps[e.key];
+          if (!step) return;
+          e.preventDefault();
+          setAt((now) => ({ x: Math.min(tier.width, Math.max(0, (now?.x ?? tier.width / 2) + step[0])), y: Math.min(tier.depth, Math.max(0, (now?.y ?? tier.depth / 2) + step[1])) }));
+        }}
+      />
+      {point && words && (
+        <g className="pointer-events-none">
+          <path d={`M${frame.x(point.x)} ${box.top} V${box.top + box.height} M${box.left} ${frame.y(point.y)} H${box.left + box.width}`} stroke="#fff3dc" strokeWidth={0.7} opacity={0.7} />
+          <circle cx={frame.x(point.x)} cy={frame.y(point.y)} r={4} fill="#fff3dc" stroke="#101716" />
+          <text x={box.left + box.width} y={box.top - 9} textAnchor="end" className="fill-night-ink text-[13px] font-semibold" role="status">
+            {text}
+          </text>
+        </g>
+      )}
+    </g>
+  );
+}
+
+function valueAt(map: LightMap, x: number, y: number): number {
+  const { area, columns, rows, ppfd } = map;
+  const column = Math.min(columns - 1, Math.max(0, Math.floor(((x - area.x0) / (area.x1 - area.x0)) * columns)));
+  const row = Math.min(rows - 1, Math.max(0, Math.floor(((y - area.y0) / (area.y1 - area.y0)) * rows)));
+  return ppfd[row * columns + column]!;
+}

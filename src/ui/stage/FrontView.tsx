@@ -1,0 +1,72 @@
+import type { Crop } from '@/core/crop/Crop';
+import { faceSizeOf, outlineOf, plantAreaOf } from '@/core/stand/footprint';
+import type { SetUp } from '@/core/stand/setUp';
+import { showLength, type LengthUnit } from '@/core/units/length';
+import { LampFront } from './LampFront';
+import { habitOf, Plant } from './Plant';
+import type { StageFrame } from './stageFrame';
+
+/** The set-up from the front, to scale: lamps on their chains, the distance, plants at their height, trays on the shelf. */
+export function FrontView({ setUp, frame, unit, withNumber }: { setUp: SetUp; frame: StageFrame; unit: LengthUnit; withNumber: boolean }) {
+  const { tier, lamp, crop, canopy, plantHeight, distance } = setUp;
+  const { front, x, z, scale } = frame;
+  const face = tier.fittings[0]!.face;
+  const lampWidth = faceSizeOf(lamp).length * scale;
+  const right = Math.min(front.left + front.width - 4, x(tier.width) + 6);
+  // Trays one behind the other look like one from the front.
+  const frontTrays = tier.trays.filter((t) => Math.abs(t.y - tier.trays[0]!.y) < 1e-6);
+  return (
+    <g>
+      {frontTrays.map((tray, i) => {
+        const { x0, x1 } = outlineOf(tray);
+        const inside = plantAreaOf(tray);
+        const h = tray.height * scale;
+        return (
+          <g key={tray.id}>
+            <Row crop={crop} from={x(inside.x0)} to={x(inside.x1)} foot={z(tray.height)} h={plantHeight * scale} seed={i} />
+            <path
+              d={`M${x(x0)} ${z(0) - h} H${x(x1)} L${x(x1) - Math.min(6, h * 0.25)} ${z(0)} H${x(x0) + Math.min(6, h * 0.25)} Z`}
+              fill="#24302d"
+              stroke="#8fa09b"
+              strokeWidth={1}
+            />
+            {h > 13 && (x1 - x0) * scale > 46 && (
+              <text x={x(tray.x)} y={z(0) - h / 2 + 4} textAnchor="middle" className="fill-night-ink font-narrow text-[12px] font-semibold">
+                {crop.name}
+              </text>
+            )}
+          </g>
+        );
+      })}
+      <rect x={front.left} y={z(0)} width={front.width} height={5} fill="#8fa09b" />
+      {tier.fittings.slice(0, 1).map((f) => (
+        <LampFront key={f.id} lamp={lamp} x={x(f.x)} y={z(face)} w={lampWidth} top={front.top - 2} />
+      ))}
+      {/* the leaf tops, and the dimension from the lamp's face down to them */}
+      <line x1={x(0)} x2={right} y1={z(canopy)} y2={z(canopy)} stroke="#eef4f1" strokeWidth={1} strokeDasharray="5 4" opacity={0.75} />
+      <g stroke="#eef4f1" strokeWidth={1.2} fill="none">
+        <path d={`M${right - 7} ${z(face)} H${right + 7} M${right} ${z(face)} V${z(canopy)} M${right - 7} ${z(canopy)} H${right + 7}`} />
+        <path d={`M${right - 3.5} ${z(face) + 6} L${right} ${z(face) + 0.5} L${right + 3.5} ${z(face) + 6}`} />
+        <path d={`M${right - 3.5} ${z(canopy) - 6} L${right} ${z(canopy) - 0.5} L${right + 3.5} ${z(canopy) - 6}`} />
+      </g>
+      {withNumber && (
+        <text x={right - 10} y={(z(face) + z(canopy)) / 2 + 5} textAnchor="end" className="fill-night-ink text-[15px] font-semibold" stroke="#101716" strokeWidth={3} paintOrder="stroke">
+          {showLength(distance, unit)}
+        </text>
+      )}
+    </g>
+  );
+}
+
+function Row({ crop, from, to, foot, h, seed }: { crop: Crop; from: number; to: number; foot: number; h: number; seed: number }) {
+  const habit = habitOf(crop);
+  const pitch = Math.max(15, habit === 'rosette' ? h * 0.95 : h * 0.34);
+  const count = Math.max(1, Math.min(28, Math.floor((to - from) / pitch)));
+  return (
+    <>
+      {Array.from({ length: count }, (_, i) => (
+        <Plant key={i} x={from + ((i + 0.5) * (to - from)) / count} foot={foot} h={Math.max(5, h)} habit={habit} seed={i + 1 + seed * 31} />
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,25 @@
+import type { LightBand } from '@/core/dose/lightBand';
+import type { Hours } from '@/core/quantities';
+import { lightWords } from './lightWords';
+
+/** What the three bands mean for this crop at these hours, in numbers. */
+export function Legend({ band, hours, shows }: { band: LightBand; hours: Hours; shows: 'dli' | 'ppfd' }) {
+  const possible = Number.isFinite(band.low);
+  const low = possible ? lightWords(band.low, hours, shows).number : '–';
+  const high = possible ? lightWords(band.high, hours, shows).number : '–';
+  const items = [
+    { colour: '#52627c', text: `too dim, under ${low}` },
+    { colour: '#2f9688', text: `suits it, ${low} to ${high}` },
+    { colour: '#c9703d', text: `too strong, over ${high}` },
+  ];
+  return (
+    <ul className="flex flex-wrap gap-x-5 gap-y-1 text-sm text-night-ink" aria-label="Colours">
+      {items.map(({ colour, text }) => (
+        <li key={text} className="flex items-center gap-2">
+          <span className="size-3 rounded-[2px]" style={{ background: colour }} aria-hidden />
+          {text}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,23 @@
+'use client';
+import { useLayoutEffect, useRef } from 'react';
+import type { LightBand } from '@/core/dose/lightBand';
+import { paintLight } from './lightColours';
+
+interface LightCanvasProps {
+  grid: { readonly columns: number; readonly rows: number; readonly ppfd: Float32Array };
+  band: LightBand;
+  rowZero: 'foot' | 'head';
+  box: { left: number; top: number; width: number; height: number };
+  testId: string;
+}
+
+/** The light itself, painted behind a drawing. */
+export function LightCanvas({ grid, band, rowZero, box, testId }: LightCanvasProps) {
+  const ref = useRef<HTMLCanvasElement>(null);
+  const width = Math.max(2, Math.round(box.width));
+  const height = Math.max(2, Math.round(box.height));
+  useLayoutEffect(() => {
+    if (ref.current) paintLight(ref.current, grid, band, rowZero);
+  }, [grid, band, rowZero, width, height]);
+  return <canvas ref={ref} width={width} height={height} className="absolute print:hidden" style={box} aria-hidden data-testid={testId} />;
+}

@@ -1,0 +1,116 @@
+'use client';
+import { useMemo } from 'react';
+import { lightBandOf } from '@/core/dose/lightBand';
+import type { SetUp } from '@/core/stand/setUp';
+import { faceSizeOf } from '@/core/stand/footprint';
+import { frameTopOf } from '@/store/light/frameTop';
+import { beginGesture, changeSite, endGesture } from '@/store/site/siteStore';
+import { FARTHEST, NEAREST, setDistance } from '@/store/site/setUpVerbs';
+import { LengthField } from '../parts/LengthField';
+import { Segments } from '../parts/Segments';
+import { useLight, useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { AboveView } from './AboveView';
+import { FrontView } from './FrontView';
+import { LampHandle } from './LampHandle';
+import { Legend } from './Legend';
+import { LightCanvas } from './LightCanvas';
+import { stageFrame } from './stageFrame';
+import { useSize } from './useSize';
+
+/** Wide enough for the dimension to stand beside the drawing. */
+const WIDE = 560;
+
+/** The night stage: the set-up from the front and, in line below it, from above, with the light that falls there. */
+export function Stage({ setUp }: { setUp: SetUp }) {
+  const { sites, settings } = useWorkspace();
+  const { lengthUnit, mapShows } = useSettings();
+  const inGesture = useSite((s) => s.inGesture);
+  const light = useLight();
+  const { ref, width, height } = useSize<HTMLDivElement>();
+  const wide = width >= WIDE;
+  const ready = light.status === 'ready' && light.of.stand.id === setUp.stand.id ? light : null;
+  const top = ready && inGesture ? ready.top : frameTopOf(setUp);
+  const frame = useMemo(() => stageFrame({ width, height: wide ? height : null }, setUp.tier, top, wide ? 118 : 16), [width, height, wide, setUp.tier, top]);
+  const band = useMemo(() => lightBandOf(setUp.stage, setUp.hours), [setUp.stage, setUp.hours]);
+  const face = setUp.tier.fittings[0]!.face;
+  const lampWidth = Math.max(60, faceSizeOf(setUp.lamp).length * frame.scale + 16);
+  const change = (distance: number) => changeSite(sites, 'move the lamp', setDistance(setUp.stand.id, distance));
+  const field = (
+    <LengthField
+      label="lamp to leaves"
+      value={setUp.distance}
+      min={NEAREST}
+      max={FARTHEST}
+      onChange={change}
+      inputClassName="w-22 bg-night-raised! border-night-line! text-night-ink! text-lg"
+      className="[&_label]:text-night-soft! [&_p]:text-ember!"
+    />
+  );
+  return (
+    <section aria-label="The stage: your set-up and its light" className="night flex min-h-0 flex-1 flex-col bg-night text-night-ink print:bg-transparent">
+      <div ref={ref} className="relative min-h-0 w-full flex-1" style={wide ? { minHeight: 420 } : { height: frame.height, flex: 'none' }}>
+        {width > 0 && (
+          <>
+            {ready && (
+              <>
+                <LightCanvas grid={ready.answer.slice} band={band} rowZero="foot" box={boxOf(frame, setUp, ready.top, top)} testId="slice" />
+                <LightCanvas grid={ready.answer.map} band={band} rowZero="foot" box={frame.above} testId="map" />
+              </>
+            )}
+            <svg width={width} height={wide ? Math.max(height, frame.height) : frame.height} className="pointer-events-none absolute inset-0" role="presentation">
+              <text x={frame.front.left} y={frame.front.top - 12} className="fill-night-soft font-narrow text-[13px] font-medium">
+                from the front
+              </text>
+              <text x={frame.above.left} y={frame.above.top - 9} className="fill-night-soft font-narrow text-[13px] font-medium">
+                from above
+              </text>
+              <FrontView setUp={setUp} frame={frame} unit={lengthUnit} withNumber={!wide} />
+              {ready && <AboveView setUp={setUp} map={ready.answer.map} stats={ready.answer.stats} band={band} frame={frame} shows={mapShows} unit={lengthUnit} />}
+            </svg>
+            <LampHandle
+              box={{ left: frame.x(setUp.tier.fittings[0]!.x) - lampWidth / 2, top: frame.z(face) - 26, width: lampWidth, height: 44 }}
+              distance={setUp.distance}
+              heatClearance={setUp.lamp.heatClearance}
+              unit={lengthUnit}
+              scale={frame.scale}
+              roof={top - setUp.canopy - 0.01}
+              onBegin={() => beginGesture(sites, 'move the lamp')}
+              onChange={change}
+              onEnd={() => endGesture(sites)}
+            />
+            {wide && (
+              <div className="absolute" style={{ left: Math.min(width - 112, frame.x(setUp.tier.width) + 18), top: (frame.z(face) + frame.z(setUp.canopy)) / 2 - 36 }}>
+                {field}
+              </div>
+            )}
+            {light.status === 'failed' && (
+              <p role="alert" className="absolute inset-x-4 top-10 rounded-md bg-night-raised p-3 text-ember">
+                The light could not be computed: {light.reason}. Reload the page to try again.
+              </p>
+            )}
+          </>
+        )}
+      </div>
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-3 px-4 pt-1 pb-3 print:hidden">
+        {!wide && field}
+        <Segments
+          night
+          label="What the map shows"
+          value={mapShows}
+          options={[
+            { value: 'dli', label: 'mol a day' },
+            { value: 'ppfd', label: 'µmol/m²/s' },
+          ]}
+          onChange={(v) => settings.setState({ mapShows: v })}
+        />
+        <Legend band={band} hours={setUp.hours} shows={mapShows} />
+      </div>
+    </section>
+  );
+}
+
+/** While a hand drags, the last answer may be of another height of picture; it is drawn at its own scale until the next. */
+function boxOf(frame: ReturnType<typeof stageFrame>, setUp: SetUp, answeredTop: number, top: number) {
+  const height = (frame.front.height * answeredTop) / top;
+  return { ...frame.front, top: frame.front.top + frame.front.height - height, height };
+}

@@ -1,0 +1,105 @@
+'use client';
+import { ChevronDown } from 'lucide-react';
+import { Collapsible } from 'radix-ui';
+import { MOL_SECONDS } from '@/core/dose/dli';
+import type { SetUp } from '@/core/stand/setUp';
+import { combine } from '@/core/uncertainty/Band';
+import { doseNumber } from '../stage/lightWords';
+import { DoseScale } from './DoseScale';
+import { useVerdict, type Judged } from './useVerdict';
+import { basisWords, certaintyOf, consequencesOf, doubtWords, headlineOf, percent, stageWords } from './words';
+
+/** Whether it will do, in words, and the numbers behind the words. */
+export function VerdictPanel({ setUp }: { setUp: SetUp }) {
+  const judged = useVerdict(setUp);
+  if (!judged) {
+    return (
+      <p role="status" className="text-soft">
+        Working out the light…
+      </p>
+    );
+  }
+  const { verdict, stats } = judged;
+  const { crop, stage, lamp } = setUp;
+  const headline = headlineOf(verdict);
+  const highDose = verdict.band.high * setUp.hours * MOL_SECONDS;
+  return (
+    <section aria-label="Verdict" className="space-y-3">
+      <p className="font-narrow text-sm font-medium text-soft">
+        {crop.name}, {stageWords(stage)}
+      </p>
+      <h2 className="text-[27px] leading-8 font-semibold" aria-live="polite" data-testid="verdict">
+        {headline.calm} {headline.alarm && <span className={/dim|stretch|No light/.test(headline.alarm) && !/strong/i.test(headline.alarm) ? 'text-slate' : 'text-copper'}>{headline.alarm}</span>}
+      </h2>
+      {verdict.says !== 'dark' && <DoseScale verdict={verdict} stage={stage} highDose={highDose} />}
+      <p className="text-sm text-soft">mol a day; the crop’s band is shaded, its best marked</p>
+      {consequencesOf(verdict, crop, stage).map((text) => (
+        <p key={text}>{text}</p>
+      ))}
+      <p className="text-soft">{certaintyOf(verdict)}</p>
+      <p>
+        <strong className="font-semibold">{percent(verdict.shareInBand)}</strong> of the tray is in range. Weakest over mean{' '}
+        <strong className="font-semibold">{stats.uniformityMinOverMean.toFixed(2)}</strong>, weakest over strongest{' '}
+        <strong className="font-semibold">{stats.uniformityMinOverMax.toFixed(2)}</strong>.
+      </p>
+      {setUp.distance < lamp.heatClearance - 1e-6 && (
+        <p role="alert" className="rounded-md bg-copper-wash px-3 py-2 text-copper">
+          Nearer than this lamp’s heat allows: keep at least {Math.round(lamp.heatClearance * 100)} cm ({Math.round((lamp.heatClearance / 0.0254) * 2) / 2} in) from the leaves.
+        </p>
+      )}
+      <WhereFrom setUp={setUp} judged={judged} />
+    </section>
+  );
+}
+
+/** Opens every number: formula, inputs, source, uncertainty. */
+function WhereFrom({ setUp, judged: { verdict, stats, doubts } }: { setUp: SetUp; judged: Judged }) {
+  const { lamp, hours, stage, crop, tier } = setUp;
+  const all = combine(doubts);
+  return (
+    <Collapsible.Root>
+      <Collapsible.Trigger className="group flex min-h-9 items-center gap-1 font-semibold text-verdigris max-md:min-h-11">
+        Where these numbers come from
+        <ChevronDown size={17} className="group-data-[state=open]:rotate-180" aria-hidden />
+      </Collapsible.Trigger>
+      <Collapsible.Content className="space-y-3 border-l-2 border-line pl-3 text-sm">
+        <p>
+          Dose = strength × hours × 0.0036: {Math.round(stats.mean)} µmol/m²/s × {hours.toFixed(hours % 1 ? 2 : 0)} h × 0.0036 = {doseNumber(verdict.mean.value)} mol a day in the mean; at the middle{' '}
+          {Math.round(stats.centre.ppfd)}, weakest {Math.round(stats.weakest.ppfd)}, strongest {Math.round(stats.strongest.ppfd)} µmol/m²/s.
+        </p>
+        <p>
+          The strength is computed from the lamp’s shape at every centimetre of the tray: {tier.fittings.length} × {doseNumber(lamp.ppf)} µmol/s, direct light only. Pale walls or foil would add to it.
+        </p>
+        <table className="w-full">
+          <caption className="pb-1 text-left text-soft">Why it may differ, nine times in ten within:</caption>
+          <tbody>
+            {doubts.map((d) => (
+              <tr key={d.why} className="align-top">
+                <td className="pr-2 pb-1">
+                  {doubtWords(d)}
+                  <span className="block text-soft">{d.source}</span>
+                </td>
+                <td className="pb-1 text-right whitespace-nowrap">
+                  −{percent(d.low)} +{percent(d.high)}
+                </td>
+              </tr>
+            ))}
+            <tr className="border-t border-line font-semibold">
+              <td className="pt-1">together (root of the sum of squares)</td>
+              <td className="pt-1 text-right whitespace-nowrap">
+                −{percent(all.low)} +{percent(all.high)}
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <p>
+          {crop.name} ({crop.latin}) asks {stage.dliMin}–{stage.dliMax} mol a day, best {stage.dliTarget}, at most {stage.ppfdMax} µmol/m²/s, {stage.hoursMin}–{stage.hoursMax} h: {basisWords(stage.basis)}.{' '}
+          {crop.sources
+            .filter((s) => s.kind !== 'consensus')
+            .map((s) => s.cite)
+            .join('; ')}
+        </p>
+      </Collapsible.Content>
+    </Collapsible.Root>
+  );
+}

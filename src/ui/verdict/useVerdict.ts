@@ -1,0 +1,32 @@
+'use client';
+import { useMemo } from 'react';
+import { shareWithin } from '@/core/light/field/statsOver';
+import { spectrumOf } from '@/core/library/spectrumLibrary';
+import { lightBandOf } from '@/core/dose/lightBand';
+import { plantAreaOf } from '@/core/stand/footprint';
+import type { SetUp } from '@/core/stand/setUp';
+import { doubtOfDistance } from '@/core/uncertainty/doubtOfDistance';
+import { doubtsOfLamp } from '@/core/uncertainty/doubtsOfLamp';
+import type { Doubt } from '@/core/uncertainty/Band';
+import { judge, type Verdict } from '@/core/verdict/judge';
+import type { AreaStats } from '@/core/light/field/statsOver';
+import { useLight } from '../shell/WorkspaceContext';
+
+export interface Judged {
+  readonly verdict: Verdict;
+  readonly stats: AreaStats;
+  readonly doubts: readonly Doubt[];
+}
+
+/** The verdict on the set-up as it now stands, from the newest light; null until there is any. */
+export function useVerdict(setUp: SetUp): Judged | null {
+  const light = useLight();
+  return useMemo(() => {
+    if (light.status !== 'ready' || light.of.stand.id !== setUp.stand.id) return null;
+    const { map, stats, meanNearer, meanFarther } = light.answer;
+    const doubts = [...doubtsOfLamp(setUp.lamp, spectrumOf(setUp.lamp.spectrumId)), doubtOfDistance(meanNearer, stats.mean, meanFarther)];
+    const band = lightBandOf(setUp.stage, setUp.hours);
+    const share = shareWithin(map, light.of.tier.trays.map(plantAreaOf), band.low, band.high);
+    return { verdict: judge(stats, share, setUp.stage, setUp.hours, doubts), stats, doubts };
+  }, [light, setUp]);
+}

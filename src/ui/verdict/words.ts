@@ -1,0 +1,118 @@
+import type { Crop, LeggyRemedy, Stage, StageName } from '@/core/crop/Crop';
+import type { Doubt } from '@/core/uncertainty/Band';
+import type { Verdict } from '@/core/verdict/judge';
+
+/** A headline in two voices: what is well, and what is not. */
+export interface Headline {
+  readonly calm: string;
+  readonly alarm: string;
+}
+
+export function headlineOf(v: Verdict): Headline {
+  const edge = 'the edges will stretch.';
+  switch (v.says) {
+    case 'dark':
+      return { calm: '', alarm: 'No light reaches the leaves.' };
+    case 'in-range':
+      return { calm: 'This suits the whole tray.', alarm: '' };
+    case 'edge-dim':
+      return { calm: 'The middle is right,', alarm: edge };
+    case 'all-dim':
+      return { calm: '', alarm: v.strongest.value >= v.band.low ? 'Too dim: most of the tray will stretch.' : 'Too dim everywhere: these will stretch.' };
+    case 'spot-strong':
+      return { calm: 'Most of it is right,', alarm: 'but too strong under the lamp.' };
+    case 'all-strong':
+      return { calm: '', alarm: 'Too strong: expect bleached or burnt tips.' };
+    case 'dim-and-strong':
+      return { calm: '', alarm: `Too strong in the middle, while ${edge}` };
+  }
+}
+
+/** How sure the headline is, said plainly. */
+export function certaintyOf(v: Verdict): string {
+  if (v.certainty === 'sure') return 'Sure, even at either end of what the lamp may really give.';
+  if (v.certainty === 'likely') return 'Likely, but a lamp at one end of its band would change this.';
+  return 'Open: by its box alone this lamp could be better or worse. A reading would settle it.';
+}
+
+const STRETCH: Readonly<Record<number, string>> = {
+  1: 'stays short even so, but hardly grows',
+  2: 'stays fairly short in weak light, but grows slowly and pale',
+  3: 'stretches visibly within a week or two of weak light',
+  4: 'stretches fast: long thin stems within a week of weak light',
+  5: 'falls over within days of weak light',
+};
+
+const REMEDY: Readonly<Record<LeggyRemedy, string>> = {
+  'bury-stem': 'Stretched plants can be potted deeper: the buried stem roots.',
+  'bury-to-cotyledons': 'Stretched plants can be potted up to their seed leaves.',
+  restart: 'Stretched plants seldom recover: sow again while there is time.',
+  'prune-and-brighten': 'Cut back what has stretched once the light is right.',
+  'trim-tops': 'Trim the tops once the light is right.',
+  'take-cuttings': 'Take cuttings from what has stretched.',
+  're-root-rosette': 'Cut the rosette off and root it again.',
+  'brighten-only': 'New leaves will be right once the light is.',
+};
+
+/** What the light will do to these plants. */
+export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
+  const said: string[] = [];
+  const dim = v.says === 'dark' || v.says === 'all-dim' || v.says === 'edge-dim' || v.says === 'dim-and-strong';
+  const strong = v.says === 'all-strong' || v.says === 'spot-strong' || v.says === 'dim-and-strong';
+  if (dim) said.push(`${crop.name} ${STRETCH[crop.stretchProne] ?? STRETCH[3]}. ${REMEDY[crop.leggyRemedy]}`);
+  if (strong) {
+    said.push(
+      v.strengthBinds
+        ? `Over ${stage.ppfdMax} µmol/m²/s the leaf tops may bleach, cup or turn away, however short the day.`
+        : 'More dose than these plants can use: no gain, and tips may burn where it is strongest.',
+    );
+  }
+  if (v.says === 'in-range') {
+    const target = stage.dliTarget;
+    said.push(
+      v.mean.value < target * 0.85
+        ? `Enough everywhere; nearer to ${target} mol growth would be quicker and stems shorter.`
+        : v.mean.value > target * 1.15
+          ? `Enough everywhere, and more than the ${target} mol that it needs: you could save power.`
+          : `Close to the ${target} mol a day that suits it best.`,
+    );
+  }
+  if (v.hoursTooLong) said.push(longDayWords(crop, stage));
+  if (v.hoursTooShort) said.push(`Fewer hours than the ${stage.hoursMin} usual for it: only sensible when daylight adds to the lamp.`);
+  return said;
+}
+
+function longDayWords(crop: Crop, stage: Stage): string {
+  if (crop.continuousLightInjury === 'high') {
+    return `Over ${stage.hoursMax} h a day injures ${crop.name.toLowerCase()}: it needs darkness (${crop.continuousLightInjurySource}).`;
+  }
+  return `More than the ${stage.hoursMax} h that ${crop.name.toLowerCase()} is known to bear well.`;
+}
+
+const STAGE_WORDS: Readonly<Record<StageName, string>> = {
+  emergence: 'coming up',
+  seedling: 'seedling',
+  'growing-on': 'growing on',
+  'flowering-fruiting': 'flowering or fruiting',
+  maintenance: 'just kept',
+};
+
+export const stageWords = (stage: Stage): string => stage.label ?? STAGE_WORDS[stage.stage];
+
+const DOUBT_WORDS: Readonly<Record<Doubt['why'], string>> = {
+  'box-label': 'what the box says',
+  'lumens-to-photons': 'lumens made into photons',
+  age: 'the lamp’s age, not known',
+  'beam-shape': 'how it spreads its light',
+  distance: 'leaves 1 cm nearer or farther',
+  meter: 'the meter’s own error',
+  'meter-conversion': 'lux made into photons',
+  'few-readings': 'few readings',
+};
+
+export const doubtWords = (doubt: Doubt): string => DOUBT_WORDS[doubt.why];
+
+export const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+const BASIS_WORDS = { paper: 'from published research', bulletin: 'from a bulletin or book', consensus: 'growers’ consensus' } as const;
+export const basisWords = (basis: Stage['basis']): string => BASIS_WORDS[basis];

@@ -1,0 +1,11 @@
+import { transfer } from 'comlink';
+import { answerLight } from '../../core/answer/answerLight';
+import type { LightApi } from './light.api';
+
+/** What the worker answers, apart from the thread, so a test can ask it over a MessageChannel. */
+export const lightApi: LightApi = {
+  answer(question) {
+    const answer = answerLight(question);
+    return transfer(answer, [answer.map.ppfd.buffer, answer.slice.ppfd.buffer]);
+  },
+};

@@ -1,0 +1,17 @@
+import { wrap } from 'comlink';
+import type { LightAnswer, LightQuestion } from '../../core/answer/LightQuestion';
+import { watch } from '../watch';
+import type { LightApi } from './light.api';
+
+export interface LightWorker {
+  /** Rejects when the worker could not load, died or was stopped, or when the computation threw. */
+  answer(question: LightQuestion): Promise<LightAnswer>;
+  stop(): void;
+}
+
+export function startLightWorker(): LightWorker {
+  const worker = new Worker(new URL('./light.worker.ts', import.meta.url), { type: 'module' });
+  const remote = wrap<LightApi>(worker);
+  const { ask, stop } = watch(worker, 'light');
+  return { answer: (question) => ask(() => remote.answer(question)), stop };
+}

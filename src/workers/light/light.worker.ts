@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { lightApi } from './light.answers';
+
+expose(lightApi);
