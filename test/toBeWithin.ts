@@ -9,5 +9,7 @@ expect.extend({
 
 // eslint-disable-next-line @typescript-eslint/no-namespace, @typescript-eslint/no-unused-vars
 declare namespace jest {
-  interface Matchers<R> { toBeWithin(expected: number, tolerance: { relative: number } | { absolute: number }): R }
+  interface Matchers<R> {
+    toBeWithin(expected: number, tolerance: { relative: number } | { absolute: number }): R;
+  }
 }

@@ -16,6 +16,8 @@ export interface LightQuestion {
   /** Where plants stand. */
   readonly plantAreas: readonly Rect[];
   readonly cell: Metres;
+  /** Cells of the slice, which is only looked at, may be larger than those of the map, which is judged. */
+  readonly sliceCell: Metres;
 }
 
 export interface LightAnswer {

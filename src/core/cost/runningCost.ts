@@ -17,7 +17,8 @@ export interface RunningCost {
  * @param price_per_kWh  ≥ 0, in the person's currency
  */
 export function runningCost(power: Watts, hours: Hours, price_per_kWh: number): RunningCost {
-  if (!(power >= 0 && hours >= 0 && hours <= 24 && price_per_kWh >= 0)) throw new RangeError(`power, hours and price must be ≥ 0, got ${power}, ${hours}, ${price_per_kWh}`);
+  if (!(power >= 0 && hours >= 0 && hours <= 24 && price_per_kWh >= 0))
+    throw new RangeError(`power, hours and price must be ≥ 0, got ${power}, ${hours}, ${price_per_kWh}`);
   const kWhPerDay = (power * hours) / 1000;
   return { kWhPerDay, perDay: kWhPerDay * price_per_kWh, perMonth: kWhPerDay * price_per_kWh * DAYS_PER_MONTH };
 }

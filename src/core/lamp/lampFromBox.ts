@@ -46,7 +46,9 @@ const FAMILY: Readonly<Record<Technology, string>> = {
 };
 
 /** Heat clearance and end-of-life output by technology, after the lamp tables. */
-const BY_TECHNOLOGY: Readonly<Record<Technology, { clearance: Metres; clearancePerRootWatt: Metres; maintenance: number; life_h: number }>> = {
+const BY_TECHNOLOGY: Readonly<
+  Record<Technology, { clearance: Metres; clearancePerRootWatt: Metres; maintenance: number; life_h: number }>
+> = {
   led: { clearance: 0.02, clearancePerRootWatt: 0.01, maintenance: 0.7, life_h: 30000 },
   'led-pink': { clearance: 0.02, clearancePerRootWatt: 0.01, maintenance: 0.7, life_h: 30000 },
   'led-red-blue': { clearance: 0.02, clearancePerRootWatt: 0.02, maintenance: 0.7, life_h: 30000 },
@@ -91,7 +93,8 @@ export function lampFromBox(box: Box, id: string, spectrum: SpectrumNote): Resul
   within('cct', box.cct, 1500, 20000);
   if (box.beam_deg !== null) within('beam_deg', box.beam_deg, 5, 170);
   const { light } = box;
-  const ppf = light.basis === 'lumens' ? light.lumens / spectrum.luxPerUmol : light.basis === 'ppf' ? light.ppf : light.efficacy * box.power;
+  const ppf =
+    light.basis === 'lumens' ? light.lumens / spectrum.luxPerUmol : light.basis === 'ppf' ? light.ppf : light.efficacy * box.power;
   const at = light.basis;
   if (!(ppf > 0)) problems.push({ code: 'box/range', at, found: ppf, expected: 'more than 0' });
   else if (box.power > 0 && ppf / box.power > EFFICACY_LIMIT) {

@@ -5,20 +5,18 @@ import type { Source } from './Source';
 /** The trays and pots that come with the application (clear covers are not places to stand plants in), in metres. */
 export const containerLibrary: readonly Container[] = table.containers
   .filter((row) => row.transmissionFraction === null)
-  .map(
-    (row): Container => ({
-      id: row.id,
-      name: row.name,
-      kind: row.kind,
-      length: row.outsideLengthMm / 1000,
-      width: row.outsideWidthMm / 1000,
-      height: row.heightMm / 1000,
-      insideLength: (row.insideLengthMm ?? row.outsideLengthMm) / 1000,
-      insideWidth: (row.insideWidthMm ?? row.outsideWidthMm) / 1000,
-      plants: row.plants,
-      columns: row.cols,
-      rows: row.rows,
-      typicalUse: row.typicalUse,
-      sources: row.sources as readonly Source[],
-    }),
-  );
+  .map((row): Container => ({
+    id: row.id,
+    name: row.name,
+    kind: row.kind,
+    length: row.outsideLengthMm / 1000,
+    width: row.outsideWidthMm / 1000,
+    height: row.heightMm / 1000,
+    insideLength: (row.insideLengthMm ?? row.outsideLengthMm) / 1000,
+    insideWidth: (row.insideWidthMm ?? row.outsideWidthMm) / 1000,
+    plants: row.plants,
+    columns: row.cols,
+    rows: row.rows,
+    typicalUse: row.typicalUse,
+    sources: row.sources as readonly Source[],
+  }));

@@ -56,5 +56,9 @@ export function lampRowOf(tier: Tier, lamp: Lamp, gapOfOne: Metres = 0.08): Lamp
 export function trayBlockOf(tier: Tier): TrayBlock {
   const first = tier.trays[0];
   const across = tier.trays.filter((t) => first && Math.abs(t.y - first.y) < 1e-6).length;
-  return { across: Math.max(1, across), deep: Math.max(1, Math.round(tier.trays.length / Math.max(1, across))), turned: first?.turned ?? false };
+  return {
+    across: Math.max(1, across),
+    deep: Math.max(1, Math.round(tier.trays.length / Math.max(1, across))),
+    turned: first?.turned ?? false,
+  };
 }

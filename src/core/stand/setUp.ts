@@ -44,7 +44,19 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
   const lamp = need(site.lamps.find((l) => l.id === fitting.lampId) ?? tables.lamp(fitting.lampId), 'lamp', fitting.lampId);
   const plantHeight = plantHeightOf(batch, crop, stage);
   const canopy = canopyOf(tier, plantHeight);
-  return { stand, tier, batch, programme, crop, stage, lamp, hours: programme.lit_min / 60, plantHeight, canopy, distance: fitting.face - canopy };
+  return {
+    stand,
+    tier,
+    batch,
+    programme,
+    crop,
+    stage,
+    lamp,
+    hours: programme.lit_min / 60,
+    plantHeight,
+    canopy,
+    distance: fitting.face - canopy,
+  };
 }
 
 /** All emitters of a set-up as it hangs. */

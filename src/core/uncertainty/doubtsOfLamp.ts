@@ -29,7 +29,12 @@ export function doubtsOfLamp(lamp: Lamp, spectrum: SpectrumNote): Doubt[] {
     });
   }
   // Nine in ten of the way from new to the end of life, since its hours are not known.
-  doubts.push({ why: 'age', low: 0.9 * (1 - lamp.maintenanceAtEnd), high: 0, source: lamp.sources.find((s) => s.supports.includes('lumenMaintenanceAtEnd'))?.cite ?? CONSENSUS });
+  doubts.push({
+    why: 'age',
+    low: 0.9 * (1 - lamp.maintenanceAtEnd),
+    high: 0,
+    source: lamp.sources.find((s) => s.supports.includes('lumenMaintenanceAtEnd'))?.cite ?? CONSENSUS,
+  });
   doubts.push({ why: 'beam-shape', low: 0.08, high: 0.08, source: CONSENSUS });
   return doubts;
 }

@@ -1,6 +1,6 @@
 import type { Metres } from '../quantities';
 import { fail, ok, type Result } from '../result';
-import { readNumber } from './readNumber';
+import { plainFractions, readNumber } from './readNumber';
 
 export type LengthUnit = 'cm' | 'in';
 
@@ -27,7 +27,7 @@ const IN_METRES: Readonly<Record<string, number>> = {
  * @returns metres, of any sign; the caller knows its own range
  */
 export function readLength(text: string, bare: LengthUnit): Result<Metres> {
-  const clean = text.trim().toLowerCase();
+  const clean = plainFractions(text).trim().toLowerCase();
   if (!clean) return fail({ code: 'length/empty', at: '' });
   let rest = clean;
   let sum = 0;

@@ -6,7 +6,12 @@
  */
 export function showMoney(amount: number, currency: string, locale?: string): string {
   const digits = Math.abs(amount) > 0 && Math.abs(amount) < 0.1 ? 3 : 2;
-  return new Intl.NumberFormat(locale, { style: 'currency', currency, minimumFractionDigits: digits, maximumFractionDigits: digits }).format(amount);
+  return new Intl.NumberFormat(locale, {
+    style: 'currency',
+    currency,
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+  }).format(amount);
 }
 
 /** Whether a text is the code of a currency that can be shown. */

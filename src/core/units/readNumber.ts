@@ -5,7 +5,7 @@
  * @returns null when it is not a number
  */
 export function readNumber(text: string): number | null {
-  const clean = text.trim().toLowerCase().replace('½', ' 1/2').replace('¼', ' 1/4').replace('¾', ' 3/4').trim();
+  const clean = plainFractions(text).trim().toLowerCase();
   const fraction = /^(-?)(?:(\d+)\s+)?(\d+)\/(\d+)$/.exec(clean);
   if (fraction) {
     const denominator = Number(fraction[4]);
@@ -19,4 +19,9 @@ export function readNumber(text: string): number | null {
   else digits = digits.replace(',', '.');
   if (!/^-?(\d+\.?\d*|\.\d+)$/.test(digits)) return null;
   return Number(digits) * (plain[2] ? 1000 : 1);
+}
+
+/** `5½` as `5 1/2`: fractions as a tape shows them, written out. */
+export function plainFractions(text: string): string {
+  return text.replace(/[¼½¾]/g, (f) => ({ '¼': ' 1/4', '½': ' 1/2', '¾': ' 3/4' })[f]!);
 }

@@ -13,9 +13,10 @@ export function activeSetUp({ site, activeId }: Pick<SiteState, 'site' | 'active
   return stand ? setUpOf(site, stand, tables) : null;
 }
 
-/** What to ask of the light of a set-up; a large tier is computed in larger cells. */
-export function questionOf(setUp: SetUp, top: number): LightQuestion {
+/** What to ask of the light of a set-up; a large tier is computed in larger cells; `quick` while a hand drags. */
+export function questionOf(setUp: SetUp, top: number, quick = false): LightQuestion {
   const { tier, canopy } = setUp;
+  const cell = Math.max(0.01, Math.max(tier.width, tier.depth, top) / 160);
   return {
     emitters: emittersOfSetUp(setUp),
     width: tier.width,
@@ -24,7 +25,8 @@ export function questionOf(setUp: SetUp, top: number): LightQuestion {
     sliceTop: top,
     sliceMargin: FRAME_MARGIN,
     plantAreas: tier.trays.map(plantAreaOf),
-    cell: Math.max(0.01, Math.max(tier.width, tier.depth, top) / 160),
+    cell,
+    sliceCell: quick ? 2 * cell : cell,
   };
 }
 
@@ -34,7 +36,7 @@ export function questionOf(setUp: SetUp, top: number): LightQuestion {
  */
 export function followSetUp(sites: SiteStore, lights: LightStore, worker: Pick<LightWorker, 'answer'>): () => void {
   let asking = false, changed = false, stopped = false; // prettier-ignore
-  let last: { setUp: SetUp; top: number } | null = null;
+  let last: { setUp: SetUp; top: number; quick: boolean } | null = null;
 
   async function ask() {
     if (asking) {
@@ -53,15 +55,16 @@ export function followSetUp(sites: SiteStore, lights: LightStore, worker: Pick<L
       }
       // A hand on the lamp keeps the scale still.
       const top = state.inGesture && last ? last.top : frameTopOf(setUp);
-      if (last && last.top === top && sameLight(last.setUp, setUp)) {
-        last = { setUp, top };
+      const quick = state.inGesture;
+      if (last && last.top === top && last.quick === quick && sameLight(last.setUp, setUp)) {
+        last = { setUp, top, quick };
         const now = lights.getState();
         if (now.status === 'ready') lights.setState({ ...now, of: setUp }, true);
         continue;
       }
-      last = { setUp, top };
+      last = { setUp, top, quick };
       try {
-        const answer = await worker.answer(questionOf(setUp, top));
+        const answer = await worker.answer(questionOf(setUp, top, quick));
         if (!stopped) lights.setState({ status: 'ready', answer, of: setUp, top }, true);
       } catch (error) {
         last = null;

@@ -8,4 +8,4 @@ export function frameTopOf({ tier, canopy }: SetUp): Metres {
 }
 
 /** How much of the room to the left and right of the tier the picture shows. */
-export const FRAME_MARGIN: Metres = 0.1;
+export const FRAME_MARGIN: Metres = 0.04;

@@ -1,6 +1,22 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, Equals, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  Equals,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
 
 const STAGES = ['emergence', 'seedling', 'growing-on', 'flowering-fruiting', 'maintenance'] as const;
 const SHAPES = ['tube-bare', 'tube-reflector', 'bar', 'panel', 'round-panel', 'bulb-bare', 'bulb-reflector'] as const;

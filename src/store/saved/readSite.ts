@@ -9,7 +9,8 @@ import { SiteFile, type LampFile } from './SiteFile';
 
 /** Reads a saved or imported site. Every problem is reported at once, each with its place. */
 export function readSite(data: unknown): Result<Site> {
-  if (typeof data !== 'object' || data === null || Array.isArray(data)) return fail({ code: 'site/not-an-object', at: '', found: typeof data });
+  if (typeof data !== 'object' || data === null || Array.isArray(data))
+    return fail({ code: 'site/not-an-object', at: '', found: typeof data });
   const { format, version } = data as { format?: unknown; version?: unknown };
   if (format !== 'copper-noon/site') return fail({ code: 'site/foreign', at: 'format', found: format });
   if (typeof version === 'number' && version > 1) return fail({ code: 'site/newer', at: 'version', found: version, expected: '1' });
@@ -104,7 +105,11 @@ function brokenLinks(file: SiteFile): Problem[] {
   };
   file.lamps.forEach((l, i) => {
     once(l.id, `lamps[${i}].id`);
-    missing(spectrumLibrary.some((s) => s.id === l.spectrumId), `lamps[${i}].spectrumId`, l.spectrumId);
+    missing(
+      spectrumLibrary.some((s) => s.id === l.spectrumId),
+      `lamps[${i}].spectrumId`,
+      l.spectrumId,
+    );
   });
   file.batches.forEach((b, i) => {
     once(b.id, `batches[${i}].id`);
@@ -126,7 +131,8 @@ function brokenLinks(file: SiteFile): Problem[] {
       tier.trays.forEach((y, i) => {
         once(y.id, `${at}.trays[${i}].id`);
         missing(batchIds.has(y.batchId), `${at}.trays[${i}].batchId`, y.batchId);
-        if (y.containerId !== null && y.containerId !== undefined) missing(tables.container(y.containerId) !== undefined, `${at}.trays[${i}].containerId`, y.containerId);
+        if (y.containerId !== null && y.containerId !== undefined)
+          missing(tables.container(y.containerId) !== undefined, `${at}.trays[${i}].containerId`, y.containerId);
       });
     });
   });
@@ -136,6 +142,11 @@ function brokenLinks(file: SiteFile): Problem[] {
 /** class-validator's tree of errors as a flat list; an index is written `lamps[2]`, a property `lamps[2].length_m`. */
 function problemsOf(error: ValidationError, path: string): Problem[] {
   const at = /^\d+$/.test(error.property) ? `${path}[${error.property}]` : path ? `${path}.${error.property}` : error.property;
-  const own = Object.entries(error.constraints ?? {}).map(([rule, expected]) => ({ code: `site/${rule}`, at, found: error.value as unknown, expected }));
+  const own = Object.entries(error.constraints ?? {}).map(([rule, expected]) => ({
+    code: `site/${rule}`,
+    at,
+    found: error.value as unknown,
+    expected,
+  }));
   return [...own, ...(error.children ?? []).flatMap((child) => problemsOf(child, at))];
 }

@@ -63,7 +63,9 @@ export const chooseContainer = (id: string, container: Container) => (site: Site
 
 /** A tray of the person's own size; its plants stand to its edge. */
 export const setTraySize = (id: string, length: Metres, width: Metres, height: Metres) => (site: Site) =>
-  withParts(site, id, ({ tray }) => ({ tray: { ...tray, containerId: null, length, width, height, insideLength: length, insideWidth: width } }));
+  withParts(site, id, ({ tray }) => ({
+    tray: { ...tray, containerId: null, length, width, height, insideLength: length, insideWidth: width },
+  }));
 
 /** The stage stays when the new crop has it too. A measured height belongs to the old plants. */
 export const chooseCrop = (id: string, crop: Crop) => (site: Site) =>
@@ -99,7 +101,12 @@ export const deleteStand = (id: string) => (site: Site) => {
   const tiers = stands.flatMap((s) => s.tiers);
   const batchIds = new Set(tiers.flatMap((t) => t.trays.map((tray) => tray.batchId)));
   const programmeIds = new Set(tiers.map((t) => t.programmeId));
-  return { ...site, stands, batches: site.batches.filter((b) => batchIds.has(b.id)), programmes: site.programmes.filter((p) => programmeIds.has(p.id)) };
+  return {
+    ...site,
+    stands,
+    batches: site.batches.filter((b) => batchIds.has(b.id)),
+    programmes: site.programmes.filter((p) => programmeIds.has(p.id)),
+  };
 };
 
 /** A second one like it, with batches and hours of its own. */
@@ -124,7 +131,10 @@ export const copyStand = (id: string, newStandId: string) => (site: Site) => {
     ...site,
     stands: [...site.stands, copy],
     batches: [...site.batches, ...site.batches.filter((b) => batchIds.has(b.id)).map((b) => ({ ...b, id: batchIds.get(b.id)! }))],
-    programmes: [...site.programmes, ...site.programmes.filter((p) => programmeIds.has(p.id)).map((p) => ({ ...p, id: programmeIds.get(p.id)! }))],
+    programmes: [
+      ...site.programmes,
+      ...site.programmes.filter((p) => programmeIds.has(p.id)).map((p) => ({ ...p, id: programmeIds.get(p.id)! })),
+    ],
   };
 };
 
@@ -161,7 +171,15 @@ export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
   const tray: Tray = { id: newId(), x: 0, y: 0, turned: false, batchId: batch.id, ...sizesOf(container) };
   const bare = { id: newId(), width: 1, depth: 1, fittings: [], trays: [tray], programmeId: programme.id };
   const lamp = tables.lamp(recipe.lampId)!;
-  const tier = layOut(bare, lamp, recipe.row ?? { count: 1, gap: 0.08 }, tray, recipe.block ?? { across: 1, deep: 1, turned: false }, 0.3, newId);
+  const tier = layOut(
+    bare,
+    lamp,
+    recipe.row ?? { count: 1, gap: 0.08 },
+    tray,
+    recipe.block ?? { across: 1, deep: 1, turned: false },
+    0.3,
+    newId,
+  );
   const grown: Site = {
     ...site,
     stands: [...site.stands, { id: standId, name: freeName(site, recipe.name), tiers: [tier] }],
@@ -180,6 +198,12 @@ function freeName(site: Site, name: string): string {
 }
 
 function sizesOf(c: Container): Pick<Tray, 'containerId' | 'length' | 'width' | 'height' | 'insideLength' | 'insideWidth'> {
-  return { containerId: c.id, length: c.length, width: c.width, height: c.height, insideLength: c.insideLength, insideWidth: c.insideWidth };
+  return {
+    containerId: c.id,
+    length: c.length,
+    width: c.width,
+    height: c.height,
+    insideLength: c.insideLength,
+    insideWidth: c.insideWidth,
+  };
 }
-

@@ -34,7 +34,12 @@ export function changeSite(store: SiteStore, what: string, change: (site: Site) 
   const active = activeId ?? state.activeId;
   if (site === state.site && active === state.activeId) return;
   if (state.inGesture) return store.setState({ site, activeId: active });
-  store.setState({ site, activeId: active, past: [...state.past, { site: state.site, activeId: state.activeId, what }].slice(-DEPTH), future: [] });
+  store.setState({
+    site,
+    activeId: active,
+    past: [...state.past, { site: state.site, activeId: state.activeId, what }].slice(-DEPTH),
+    future: [],
+  });
 }
 
 /** From here until `endGesture` every change belongs to one step. */
@@ -56,14 +61,24 @@ export function undo(store: SiteStore): void {
   const { site, activeId, past, future, inGesture } = store.getState();
   const step = past[past.length - 1];
   if (!step || inGesture) return;
-  store.setState({ site: step.site, activeId: step.activeId, past: past.slice(0, -1), future: [{ site, activeId, what: step.what }, ...future] });
+  store.setState({
+    site: step.site,
+    activeId: step.activeId,
+    past: past.slice(0, -1),
+    future: [{ site, activeId, what: step.what }, ...future],
+  });
 }
 
 export function redo(store: SiteStore): void {
   const { site, activeId, past, future, inGesture } = store.getState();
   const step = future[0];
   if (!step || inGesture) return;
-  store.setState({ site: step.site, activeId: step.activeId, past: [...past, { site, activeId, what: step.what }], future: future.slice(1) });
+  store.setState({
+    site: step.site,
+    activeId: step.activeId,
+    past: [...past, { site, activeId, what: step.what }],
+    future: future.slice(1),
+  });
 }
 
 /** Shows another stand; not a step. */

@@ -73,7 +73,16 @@ export function CropSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
           placeholder="Tomato, begonia, spring onion…"
           items={items}
           chosen={crop.id}
-          onChoose={(id) => changeSite(sites, 'choose the crop', chooseCrop(stand.id, cropLibrary.find((c) => c.id === id)!))}
+          onChoose={(id) =>
+            changeSite(
+              sites,
+              'choose the crop',
+              chooseCrop(
+                stand.id,
+                cropLibrary.find((c) => c.id === id)!,
+              ),
+            )
+          }
           empty="Nothing by that name. Choose a plant of the same family: the light it asks for will be close."
         />
         <div className="space-y-2">
@@ -85,11 +94,18 @@ export function CropSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
             onChange={(s) => changeSite(sites, 'choose the stage', chooseStage(stand.id, s))}
           />
           <p className="text-soft">
-            {stage.fromDay !== null && `From day ${stage.fromDay}. `}Asks for {stage.dliMin}–{stage.dliMax} mol a day (best {stage.dliTarget}) in {stage.hoursMin}–{stage.hoursMax} h, at most {stage.ppfdMax} µmol/m²/s: {basisWords(stage.basis)}.
+            {stage.fromDay !== null && `From day ${stage.fromDay}. `}Asks for {stage.dliMin}–{stage.dliMax} mol a day (best{' '}
+            {stage.dliTarget}) in {stage.hoursMin}–{stage.hoursMax} h, at most {stage.ppfdMax} µmol/m²/s: {basisWords(stage.basis)}.
           </p>
         </div>
         <div className="flex flex-wrap items-end gap-3">
-          <LengthField label="plants’ height above the compost" value={setUp.plantHeight} min={0} max={3} onChange={(v) => changeSite(sites, 'measure the plants', setPlantHeight(stand.id, v))} />
+          <LengthField
+            label="plants’ height above the compost"
+            value={setUp.plantHeight}
+            min={0}
+            max={3}
+            onChange={(v) => changeSite(sites, 'measure the plants', setPlantHeight(stand.id, v))}
+          />
           {batch.height !== null && Math.abs(batch.height - expected) > 1e-6 ? (
             <Button kind="quiet" onClick={() => changeSite(sites, 'forget the height', setPlantHeight(stand.id, null))}>
               Use the usual height

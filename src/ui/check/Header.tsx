@@ -30,10 +30,24 @@ export function Header({ setUp }: { setUp: SetUp }) {
         inputClassName="w-full max-w-96 border-transparent! bg-transparent! text-xl hover:border-line! px-1!"
       />
       <SetUpMenu activeId={id} />
-      <Button kind="quiet" className="px-2!" disabled={past.length === 0} onClick={() => undo(sites)} aria-label={past.length ? `Undo: ${past[past.length - 1]!.what}` : 'Undo'} title={past.length ? `Undo: ${past[past.length - 1]!.what}` : 'Undo'}>
+      <Button
+        kind="quiet"
+        className="px-2!"
+        disabled={past.length === 0}
+        onClick={() => undo(sites)}
+        aria-label={past.length ? `Undo: ${past[past.length - 1]!.what}` : 'Undo'}
+        title={past.length ? `Undo: ${past[past.length - 1]!.what}` : 'Undo'}
+      >
         <Undo2 size={19} aria-hidden />
       </Button>
-      <Button kind="quiet" className="px-2!" disabled={future.length === 0} onClick={() => redo(sites)} aria-label={future.length ? `Do again: ${future[0]!.what}` : 'Do again'} title={future.length ? `Do again: ${future[0]!.what}` : 'Do again'}>
+      <Button
+        kind="quiet"
+        className="px-2!"
+        disabled={future.length === 0}
+        onClick={() => redo(sites)}
+        aria-label={future.length ? `Do again: ${future[0]!.what}` : 'Do again'}
+        title={future.length ? `Do again: ${future[0]!.what}` : 'Do again'}
+      >
         <Redo2 size={19} aria-hidden />
       </Button>
     </header>

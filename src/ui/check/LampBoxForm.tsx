@@ -34,7 +34,15 @@ const SHAPES: readonly { value: LampShape; label: string }[] = [
   { value: 'bulb-reflector', label: 'bulb or spot in reflector' },
 ];
 
-const BEAM_BY_SHAPE: Readonly<Record<LampShape, number | null>> = { bar: 120, panel: 120, 'round-panel': 120, 'bulb-reflector': 95, 'tube-bare': null, 'tube-reflector': null, 'bulb-bare': null };
+const BEAM_BY_SHAPE: Readonly<Record<LampShape, number | null>> = {
+  bar: 120,
+  panel: 120,
+  'round-panel': 120,
+  'bulb-reflector': 95,
+  'tube-bare': null,
+  'tube-reflector': null,
+  'bulb-bare': null,
+};
 const ROUND: readonly LampShape[] = ['bulb-bare', 'bulb-reflector', 'round-panel'];
 
 /** A lamp as its box describes it; what was typed stays until it is kept. */
@@ -64,24 +72,73 @@ export function LampBoxForm({ setUp, own, onKept }: { setUp: SetUp; own: boolean
         <label htmlFor="lamp-name" className="block text-sm text-soft">
           name
         </label>
-        <input id="lamp-name" className="min-h-9 w-full max-w-96 rounded-md border border-line bg-sheet px-2 font-semibold max-md:min-h-11" value={box.name} maxLength={120} onChange={(e) => change({ name: e.target.value })} />
+        <input
+          id="lamp-name"
+          className="min-h-9 w-full max-w-96 rounded-md border border-line bg-sheet px-2 font-semibold max-md:min-h-11"
+          value={box.name}
+          maxLength={120}
+          onChange={(e) => change({ name: e.target.value })}
+        />
         <Wrong problem={problem('name')} />
       </div>
       <Group title="What makes the light">
-        <Segments label="What makes the light" value={box.technology} options={TECHNOLOGIES} onChange={(technology) => change({ technology })} />
+        <Segments
+          label="What makes the light"
+          value={box.technology}
+          options={TECHNOLOGIES}
+          onChange={(technology) => change({ technology })}
+        />
       </Group>
       <Group title="Its shape">
-        <Segments label="Shape" value={box.shape} options={SHAPES} onChange={(shape) => change({ shape, beam_deg: BEAM_BY_SHAPE[shape], emitters: ROUND.includes(shape) ? 1 : box.emitters })} />
+        <Segments
+          label="Shape"
+          value={box.shape}
+          options={SHAPES}
+          onChange={(shape) => change({ shape, beam_deg: BEAM_BY_SHAPE[shape], emitters: ROUND.includes(shape) ? 1 : box.emitters })}
+        />
         <div className="flex flex-wrap gap-4">
           {!round && <LengthField label="lit length" value={box.length} min={0.01} max={3} onChange={(length) => change({ length })} />}
-          <LengthField label={round ? 'diameter of the lit face' : 'lit width'} value={box.width} min={0.005} max={2} onChange={(width) => change({ width, ...(round ? { length: width } : {}) })} />
-          {!round && <NumberField label="tubes or rows" value={box.emitters} min={1} max={12} whole inputClassName="w-16" onChange={(emitters) => change({ emitters })} />}
-          {box.beam_deg !== null && <NumberField label="beam angle" unit="°" value={box.beam_deg} min={5} max={170} inputClassName="w-16" onChange={(beam_deg) => change({ beam_deg })} />}
+          <LengthField
+            label={round ? 'diameter of the lit face' : 'lit width'}
+            value={box.width}
+            min={0.005}
+            max={2}
+            onChange={(width) => change({ width, ...(round ? { length: width } : {}) })}
+          />
+          {!round && (
+            <NumberField
+              label="tubes or rows"
+              value={box.emitters}
+              min={1}
+              max={12}
+              whole
+              inputClassName="w-16"
+              onChange={(emitters) => change({ emitters })}
+            />
+          )}
+          {box.beam_deg !== null && (
+            <NumberField
+              label="beam angle"
+              unit="°"
+              value={box.beam_deg}
+              min={5}
+              max={170}
+              inputClassName="w-16"
+              onChange={(beam_deg) => change({ beam_deg })}
+            />
+          )}
         </div>
       </Group>
       <Group title="What the box says of power and light">
         <div className="flex flex-wrap gap-4">
-          <NumberField label="watts drawn (not “equivalent”)" unit="W" value={box.power} min={0.5} max={2000} onChange={(power) => change({ power })} />
+          <NumberField
+            label="watts drawn (not “equivalent”)"
+            unit="W"
+            value={box.power}
+            min={0.5}
+            max={2000}
+            onChange={(power) => change({ power })}
+          />
           <NumberField label="colour temperature" unit="K" value={box.cct} min={1500} max={20000} onChange={(cct) => change({ cct })} />
         </div>
         <Segments
@@ -94,18 +151,54 @@ export function LampBoxForm({ setUp, own, onKept }: { setUp: SetUp; own: boolean
           ]}
           onChange={(basis) => {
             const ppf = trial.ok ? trial.value.ppf : 20;
-            change({ light: basis === 'lumens' ? { basis, lumens: Math.round(ppf * spectrum.luxPerUmol) } : basis === 'ppf' ? { basis, ppf: Math.round(ppf * 10) / 10 } : { basis, efficacy: Math.round((ppf / box.power) * 100) / 100 } });
+            change({
+              light:
+                basis === 'lumens'
+                  ? { basis, lumens: Math.round(ppf * spectrum.luxPerUmol) }
+                  : basis === 'ppf'
+                    ? { basis, ppf: Math.round(ppf * 10) / 10 }
+                    : { basis, efficacy: Math.round((ppf / box.power) * 100) / 100 },
+            });
           }}
         />
-        {box.light.basis === 'lumens' && <NumberField label="lumens" unit="lm" value={box.light.lumens} min={1} max={1e6} onChange={(lumens) => change({ light: { basis: 'lumens', lumens } })} />}
-        {box.light.basis === 'ppf' && <NumberField label="PPF" unit="µmol/s" value={box.light.ppf} min={0.1} max={10000} onChange={(ppf) => change({ light: { basis: 'ppf', ppf } })} />}
-        {box.light.basis === 'efficacy' && <NumberField label="efficacy" unit="µmol/J" value={box.light.efficacy} min={0.01} max={10} onChange={(efficacy) => change({ light: { basis: 'efficacy', efficacy } })} />}
+        {box.light.basis === 'lumens' && (
+          <NumberField
+            label="lumens"
+            unit="lm"
+            value={box.light.lumens}
+            min={1}
+            max={1e6}
+            onChange={(lumens) => change({ light: { basis: 'lumens', lumens } })}
+          />
+        )}
+        {box.light.basis === 'ppf' && (
+          <NumberField
+            label="PPF"
+            unit="µmol/s"
+            value={box.light.ppf}
+            min={0.1}
+            max={10000}
+            onChange={(ppf) => change({ light: { basis: 'ppf', ppf } })}
+          />
+        )}
+        {box.light.basis === 'efficacy' && (
+          <NumberField
+            label="efficacy"
+            unit="µmol/J"
+            value={box.light.efficacy}
+            min={0.01}
+            max={10}
+            onChange={(efficacy) => change({ light: { basis: 'efficacy', efficacy } })}
+          />
+        )}
         <Wrong problem={problem(box.light.basis)} />
         {trial.ok ? (
           <p className="text-soft" data-testid="box-check">
             Makes {trial.value.ppf.toFixed(1)} µmol/s in all directions, {(trial.value.ppf / box.power).toFixed(2)} µmol for each joule
             {box.light.basis === 'lumens' && ` (${spectrum.luxPerUmol} lm for each µmol/s: ${spectrum.name})`}.
-            {trial.value.ppf / box.power > EFFICACY_BEST && <span className="block text-copper">Better than the best lamps sold ({EFFICACY_BEST}): is it really the watts drawn?</span>}
+            {trial.value.ppf / box.power > EFFICACY_BEST && (
+              <span className="block text-copper">Better than the best lamps sold ({EFFICACY_BEST}): is it really the watts drawn?</span>
+            )}
           </p>
         ) : (
           <p className="text-copper" role="status">
@@ -137,17 +230,40 @@ function Wrong({ problem }: { problem: Problem | undefined }) {
   ) : null;
 }
 
-const FIELD: Readonly<Record<string, string>> = { name: 'The name', length: 'The length', width: 'The width', emitters: 'The number of tubes', power: 'The watts', cct: 'The colour temperature', beam_deg: 'The beam angle', lumens: 'The lumens', ppf: 'The PPF', efficacy: 'The efficacy' };
+const FIELD: Readonly<Record<string, string>> = {
+  name: 'The name',
+  length: 'The length',
+  width: 'The width',
+  emitters: 'The number of tubes',
+  power: 'The watts',
+  cct: 'The colour temperature',
+  beam_deg: 'The beam angle',
+  lumens: 'The lumens',
+  ppf: 'The PPF',
+  efficacy: 'The efficacy',
+};
 
 function words(p: Problem): string {
   const field = FIELD[p.at] ?? p.at;
   if (p.code === 'box/empty') return `${field} is missing.`;
-  if (p.code === 'box/impossible') return `${field} can’t be: ${Number(p.found).toFixed(1)} µmol for each joule, and physics allows ${p.expected?.replace('at most ', '')} at most. Check watts and light against the box.`;
+  if (p.code === 'box/impossible')
+    return `${field} can’t be: ${Number(p.found).toFixed(1)} µmol for each joule, and physics allows ${p.expected?.replace('at most ', '')} at most. Check watts and light against the box.`;
   return `${field} should be ${p.expected}.`;
 }
 
 function boxOf({ lamp }: SetUp, own: boolean): Box {
-  const technology: Technology = lamp.spectrumId === 'led-pink' ? 'led-pink' : lamp.spectrumId === 'led-blurple' ? 'led-red-blue' : lamp.spectrumId.startsWith('fl') ? 'fluorescent' : /incandescent|halogen/.test(lamp.spectrumId) ? 'incandescent' : /mh|hps/.test(lamp.spectrumId) ? 'discharge' : 'led';
+  const technology: Technology =
+    lamp.spectrumId === 'led-pink'
+      ? 'led-pink'
+      : lamp.spectrumId === 'led-blurple'
+        ? 'led-red-blue'
+        : lamp.spectrumId.startsWith('fl')
+          ? 'fluorescent'
+          : /incandescent|halogen/.test(lamp.spectrumId)
+            ? 'incandescent'
+            : /mh|hps/.test(lamp.spectrumId)
+              ? 'discharge'
+              : 'led';
   return {
     name: own ? lamp.name : '',
     technology,
@@ -158,6 +274,13 @@ function boxOf({ lamp }: SetUp, own: boolean): Box {
     power: lamp.power,
     cct: lamp.cct ?? 4000,
     beam_deg: lamp.beamFwhm === null ? BEAM_BY_SHAPE[lamp.shape] : Math.round((lamp.beamFwhm * 180) / Math.PI),
-    light: own && lamp.fluxBasis === 'ppf' ? { basis: 'ppf', ppf: lamp.ppf } : own && lamp.fluxBasis === 'efficacy' ? { basis: 'efficacy', efficacy: lamp.ppf / lamp.power } : lamp.lumens !== null ? { basis: 'lumens', lumens: Math.round(lamp.lumens) } : { basis: 'ppf', ppf: lamp.ppf },
+    light:
+      own && lamp.fluxBasis === 'ppf'
+        ? { basis: 'ppf', ppf: lamp.ppf }
+        : own && lamp.fluxBasis === 'efficacy'
+          ? { basis: 'efficacy', efficacy: lamp.ppf / lamp.power }
+          : lamp.lumens !== null
+            ? { basis: 'lumens', lumens: Math.round(lamp.lumens) }
+            : { basis: 'ppf', ppf: lamp.ppf },
   };
 }

@@ -18,7 +18,8 @@ import { LampBoxForm } from './LampBoxForm';
 /** Said again each time: what the watts, photons and shape of a lamp are, for the list. */
 const detailOf = (l: Lamp) => `${l.power} W, ${Math.round(l.ppf)} µmol/s`;
 
-const TAB = 'min-h-10 border-b-2 border-transparent px-1 font-semibold text-soft data-[state=active]:border-copper data-[state=active]:text-ink';
+const TAB =
+  'min-h-10 border-b-2 border-transparent px-1 font-semibold text-soft data-[state=active]:border-copper data-[state=active]:text-ink';
 
 /** The lamp, from the list or from its box, and how many hang side by side. */
 export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetProps) {
@@ -31,7 +32,13 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
   const items = useMemo(
     () => [
       ...own.map((l) => ({ id: l.id, name: l.name, detail: detailOf(l), words: ['own', 'mine', 'box'], group: 'Yours' })),
-      ...lampLibrary.map((l) => ({ id: l.id, name: l.name, detail: detailOf(l), words: [l.family, l.family.replace(/-/g, ' '), `${l.power}w`, `${l.cct ?? ''}k`], group: l.common ? 'Usual' : 'All others' })),
+      ...lampLibrary.map((l) => ({
+        id: l.id,
+        name: l.name,
+        detail: detailOf(l),
+        words: [l.family, l.family.replace(/-/g, ' '), `${l.power}w`, `${l.cct ?? ''}k`],
+        group: l.common ? 'Usual' : 'All others',
+      })),
     ],
     [own],
   );
@@ -48,8 +55,23 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
       }}
       footer={
         <>
-          <Stepper label="lamps side by side" value={row.count} min={1} max={8} onChange={(count) => changeSite(sites, 'hang the lamps', setLampRow(stand.id, { ...row, count }))} />
-          {row.count > 1 && <LengthField label="gap between them" value={row.gap} min={0} max={1} inputClassName="w-20" onChange={(gap) => changeSite(sites, 'space the lamps', setLampRow(stand.id, { ...row, gap }))} />}
+          <Stepper
+            label="lamps side by side"
+            value={row.count}
+            min={1}
+            max={8}
+            onChange={(count) => changeSite(sites, 'hang the lamps', setLampRow(stand.id, { ...row, count }))}
+          />
+          {row.count > 1 && (
+            <LengthField
+              label="gap between them"
+              value={row.gap}
+              min={0}
+              max={1}
+              inputClassName="w-20"
+              onChange={(gap) => changeSite(sites, 'space the lamps', setLampRow(stand.id, { ...row, gap }))}
+            />
+          )}
           <span className="flex-1" />
           <Button kind="main" onClick={() => onOpenChange(false)}>
             Done
@@ -92,7 +114,8 @@ function LampNotes({ lamp }: { lamp: Lamp }) {
   return (
     <div className="space-y-1 text-sm text-soft">
       <p>
-        <strong className="font-semibold text-ink">{lamp.name}</strong>: {lamp.power} W drawn, {Math.round(lamp.ppf * 10) / 10} µmol/s ({(lamp.ppf / lamp.power).toFixed(2)} µmol/J){lamp.lumens !== null && `, ${Math.round(lamp.lumens)} lm`}
+        <strong className="font-semibold text-ink">{lamp.name}</strong>: {lamp.power} W drawn, {Math.round(lamp.ppf * 10) / 10} µmol/s (
+        {(lamp.ppf / lamp.power).toFixed(2)} µmol/J){lamp.lumens !== null && `, ${Math.round(lamp.lumens)} lm`}
         {lamp.cct !== null && `, ${lamp.cct} K`}. A typical lamp of its kind, not a measured one.
       </p>
       {lamp.distrust.length > 0 && <p>On such boxes, distrust: {lamp.distrust.join('; ')}.</p>}

@@ -33,20 +33,20 @@ export function QuickCheck() {
     );
   }
   return (
-    <>
+    <div className="flex flex-1 flex-col lg:h-dvh lg:flex-none lg:overflow-hidden print:block print:h-auto">
       <Header setUp={setUp} />
       <Sentence setUp={setUp} />
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
-        <div className="flex min-w-0 flex-col lg:sticky lg:top-0 lg:h-dvh lg:max-h-dvh lg:flex-1 lg:self-start">
+        <div className="flex min-h-0 min-w-0 flex-col lg:flex-1">
           <Stage setUp={setUp} />
         </div>
-        <div className="space-y-7 bg-sheet px-5 py-5 lg:w-[400px] lg:shrink-0 xl:w-[420px]">
+        <div className="space-y-7 bg-sheet px-5 py-5 lg:w-[400px] lg:shrink-0 lg:overflow-y-auto xl:w-[420px]">
           <VerdictPanel setUp={setUp} />
           <DayStrip setUp={setUp} />
           <CostLine setUp={setUp} />
           <CautionList setUp={setUp} />
         </div>
       </div>
-    </>
+    </div>
   );
 }

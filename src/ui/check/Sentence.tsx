@@ -18,7 +18,11 @@ export function Sentence({ setUp }: { setUp: SetUp }) {
   const container = tray.containerId ? tables.container(tray.containerId) : undefined;
   const trayName = container?.name ?? `${showLength(tray.length, lengthUnit)} × ${showLength(tray.width, lengthUnit)} tray`;
   const [open, setOpen] = useState<'crop' | 'tray' | 'lamp' | null>(null);
-  const sheet = (name: 'crop' | 'tray' | 'lamp') => ({ open: open === name, onOpenChange: (o: boolean) => setOpen(o ? name : null), setUp });
+  const sheet = (name: 'crop' | 'tray' | 'lamp') => ({
+    open: open === name,
+    onOpenChange: (o: boolean) => setOpen(o ? name : null),
+    setUp,
+  });
   return (
     <div className="flex flex-col gap-x-2 gap-y-1 border-b border-line bg-sheet px-4 pt-1 pb-3 text-[17px] md:flex-row md:flex-wrap md:items-center md:px-6">
       <Part lead="Growing">
@@ -43,17 +47,19 @@ function Part({ lead, children }: { lead: string; children: React.ReactNode }) {
   );
 }
 
-const Choice = forwardRef<HTMLButtonElement, { label: string; children: string } & React.ButtonHTMLAttributes<HTMLButtonElement>>(function Choice({ label, children, ...rest }, ref) {
-  return (
-    <button
-      ref={ref}
-      type="button"
-      {...rest}
-      aria-label={`${label}: ${children}`}
-      className="inline-flex min-h-9 min-w-0 items-center gap-1 rounded border-b-2 border-copper/60 px-1 font-semibold hover:bg-sunk max-md:min-h-11 max-md:flex-1"
-    >
-      <span className="truncate">{children}</span>
-      <ChevronDown size={16} className="shrink-0 text-copper" aria-hidden />
-    </button>
-  );
-});
+const Choice = forwardRef<HTMLButtonElement, { label: string; children: string } & React.ButtonHTMLAttributes<HTMLButtonElement>>(
+  function Choice({ label, children, ...rest }, ref) {
+    return (
+      <button
+        ref={ref}
+        type="button"
+        {...rest}
+        aria-label={`${label}: ${children}`}
+        className="inline-flex min-h-9 min-w-0 items-center gap-1 rounded border-b-2 border-copper/60 px-1 font-semibold hover:bg-sunk max-md:min-h-11 max-md:flex-1"
+      >
+        <span className="truncate">{children}</span>
+        <ChevronDown size={16} className="shrink-0 text-copper" aria-hidden />
+      </button>
+    );
+  },
+);

@@ -29,7 +29,11 @@ export function SetUpMenu({ activeId }: { activeId: string }) {
         </Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" sideOffset={4} className="z-40 max-h-[70dvh] w-72 overflow-y-auto rounded-lg border border-line bg-sheet p-1 text-ink shadow-xl">
+        <DropdownMenu.Content
+          align="end"
+          sideOffset={4}
+          className="z-40 max-h-[70dvh] w-72 overflow-y-auto rounded-lg border border-line bg-sheet p-1 text-ink shadow-xl"
+        >
           <DropdownMenu.RadioGroup value={activeId} onValueChange={(id) => showStand(sites, id)}>
             {stands.map((s) => (
               <DropdownMenu.RadioItem key={s.id} value={s.id} className={ITEM}>

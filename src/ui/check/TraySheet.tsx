@@ -67,7 +67,16 @@ export function TraySheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
           placeholder="72 cells, 9 cm pot, flat…"
           items={items}
           chosen={tray.containerId}
-          onChoose={(id) => changeSite(sites, 'choose the tray', chooseContainer(stand.id, containerLibrary.find((c) => c.id === id)!))}
+          onChoose={(id) =>
+            changeSite(
+              sites,
+              'choose the tray',
+              chooseContainer(
+                stand.id,
+                containerLibrary.find((c) => c.id === id)!,
+              ),
+            )
+          }
           empty="Nothing by that name. Type the size of yours below."
         />
         <div className="flex flex-wrap items-end gap-4">

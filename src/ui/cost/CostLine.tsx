@@ -33,7 +33,14 @@ export function CostLine({ setUp }: { setUp: SetUp }) {
             {Math.round(power * 10) / 10} W drawn, {cost.kWhPerDay.toFixed(2)} kWh a day
           </span>
         </p>
-        <NumberField label={`price per kWh, ${currency}`} value={price} min={0} max={100000} inputClassName="w-20" onChange={(v) => changeSite(sites, 'change the price', setTariff(currency, v))} />
+        <NumberField
+          label={`price per kWh, ${currency}`}
+          value={price}
+          min={0}
+          max={100000}
+          inputClassName="w-20"
+          onChange={(v) => changeSite(sites, 'change the price', setTariff(currency, v))}
+        />
       </div>
     </section>
   );

@@ -96,7 +96,13 @@ export function DayStrip({ setUp }: { setUp: SetUp }) {
       </div>
       <div ref={strip} className="relative h-11 rounded bg-sunk">
         {blocks.map(([from, long], i) => (
-          <div key={i} className="absolute top-1 bottom-1 cursor-grab touch-none rounded-[3px] bg-[#e08a52]" style={{ left: pc(from!), width: pc(long!) }} {...dragged('both')} aria-hidden />
+          <div
+            key={i}
+            className="absolute top-1 bottom-1 cursor-grab touch-none rounded-[3px] bg-[#e08a52]"
+            style={{ left: pc(from!), width: pc(long!) }}
+            {...dragged('both')}
+            aria-hidden
+          />
         ))}
         {handle('on', on_min)}
         {handle('off', off_min)}
@@ -119,5 +125,14 @@ export function DayStrip({ setUp }: { setUp: SetUp }) {
 const clampLit = (m: number) => Math.min(MINUTES_PER_DAY, Math.max(0, m));
 
 function ClockField({ label, value, onChange }: { label: string; value: number; onChange(minutes: number): void }) {
-  return <TypedField label={label} shown={showClock(value)} read={readClock} onChange={onChange} hint="A time of day, such as 6:30." inputClassName="w-20" />;
+  return (
+    <TypedField
+      label={label}
+      shown={showClock(value)}
+      read={readClock}
+      onChange={onChange}
+      hint="A time of day, such as 6:30."
+      inputClassName="w-20"
+    />
+  );
 }

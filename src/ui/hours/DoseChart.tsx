@@ -31,7 +31,15 @@ export function DoseChart({ setUp }: { setUp: SetUp }) {
       labels: steps.map((m) => String(m / 60).padStart(2, '0')),
       datasets: [
         { ...plain, label: 'low', data: steps.map(() => low), borderWidth: 0, borderColor: 'transparent' },
-        { ...plain, label: 'band', data: steps.map(() => Math.max(low, high)), borderWidth: 0, borderColor: 'transparent', backgroundColor: colours.verdigrisWash, fill: '-1' },
+        {
+          ...plain,
+          label: 'band',
+          data: steps.map(() => Math.max(low, high)),
+          borderWidth: 0,
+          borderColor: 'transparent',
+          backgroundColor: colours.verdigrisWash,
+          fill: '-1',
+        },
         { ...plain, label: 'weakest', data: line(stats.weakest.ppfd), borderColor: colours.slate, borderDash: [4, 3] },
         { ...plain, label: 'mean', data: line(stats.mean), borderColor: colours.ink },
         { ...plain, label: 'strongest', data: line(stats.strongest.ppfd), borderColor: colours.copper, borderDash: [8, 3] },
@@ -44,8 +52,20 @@ export function DoseChart({ setUp }: { setUp: SetUp }) {
       maintainAspectRatio: false,
       events: [],
       scales: {
-        x: { ticks: { maxTicksLimit: 5, color: colours.soft, font: { family: 'Barlow Semi Condensed' }, callback: (_, i) => (i % 12 === 0 ? String(i / 2).padStart(2, '0') : '') }, grid: { display: false } },
-        y: { beginAtZero: true, ticks: { maxTicksLimit: 4, color: colours.soft, font: { family: 'Barlow Semi Condensed' } }, grid: { color: colours.line } },
+        x: {
+          ticks: {
+            maxTicksLimit: 5,
+            color: colours.soft,
+            font: { family: 'Barlow Semi Condensed' },
+            callback: (_, i) => (i % 12 === 0 ? String(i / 2).padStart(2, '0') : ''),
+          },
+          grid: { display: false },
+        },
+        y: {
+          beginAtZero: true,
+          ticks: { maxTicksLimit: 4, color: colours.soft, font: { family: 'Barlow Semi Condensed' } },
+          grid: { color: colours.line },
+        },
       },
     }),
     [colours],

@@ -24,7 +24,9 @@ export function LengthField({ value, min, max, ...rest }: LengthFieldProps) {
       {...rest}
       shown={value === null ? '' : showLength(value, lengthUnit)}
       read={(text) => readLength(text, lengthUnit)}
-      refuse={(v) => (v >= min - 1e-9 && v <= max + 1e-9 ? null : `Between ${showLength(min, lengthUnit)} and ${showLength(max, lengthUnit)}, please.`)}
+      refuse={(v) =>
+        v >= min - 1e-9 && v <= max + 1e-9 ? null : `Between ${showLength(min, lengthUnit)} and ${showLength(max, lengthUnit)}, please.`
+      }
       hint="A length, such as 30 cm or 12in."
     />
   );

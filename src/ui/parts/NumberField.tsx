@@ -25,7 +25,9 @@ export function NumberField({ value, min, max, whole = false, ...rest }: NumberF
         const number = readNumber(text);
         return number === null ? fail({ code: 'number/not-a-number', at: '', found: text }) : ok(number);
       }}
-      refuse={(v) => (v < min || v > max ? `Between ${min} and ${max}, please.` : whole && !Number.isInteger(v) ? 'A whole number, please.' : null)}
+      refuse={(v) =>
+        v < min || v > max ? `Between ${min} and ${max}, please.` : whole && !Number.isInteger(v) ? 'A whole number, please.' : null
+      }
       hint="A number, such as 42 or 1.5."
     />
   );

@@ -26,7 +26,12 @@ interface SearchListProps {
 export function SearchList({ label, placeholder, items, chosen, onChoose, empty }: SearchListProps) {
   const groups = [...new Set(items.map((i) => i.group))];
   return (
-    <Command label={label} filter={match} className="overflow-hidden rounded-lg border border-line" {...(chosen ? { defaultValue: chosen } : {})}>
+    <Command
+      label={label}
+      filter={match}
+      className="overflow-hidden rounded-lg border border-line"
+      {...(chosen ? { defaultValue: chosen } : {})}
+    >
       <div className="flex items-center gap-2 border-b border-line px-3">
         <Search size={17} className="text-soft" aria-hidden />
         <Command.Input placeholder={placeholder} className="min-h-11 flex-1 bg-transparent outline-none placeholder:text-soft" />
@@ -47,7 +52,10 @@ export function SearchList({ label, placeholder, items, chosen, onChoose, empty 
                   value={item.id}
                   keywords={[item.name, ...item.words]}
                   onSelect={() => onChoose(item.id)}
-                  className={clsx('flex min-h-9 items-center gap-2 rounded px-2 data-[selected=true]:bg-sunk max-md:min-h-11', chosen === item.id && 'font-semibold')}
+                  className={clsx(
+                    'flex min-h-9 items-center gap-2 rounded px-2 data-[selected=true]:bg-sunk max-md:min-h-11',
+                    chosen === item.id && 'font-semibold',
+                  )}
                 >
                   <Check size={16} className={clsx('shrink-0 text-verdigris', chosen !== item.id && 'invisible')} aria-hidden />
                   <span className="flex-1">{item.name}</span>

@@ -17,7 +17,9 @@ export function Segments<T extends string>({ label, value, options, onChange, ni
       aria-label={label}
       value={value}
       onValueChange={(v) => v && onChange(v as T)}
-      className={night ? 'inline-flex rounded-md border border-night-line p-0.5' : 'inline-flex flex-wrap rounded-md border border-line p-0.5'}
+      className={
+        night ? 'inline-flex rounded-md border border-night-line p-0.5' : 'inline-flex flex-wrap rounded-md border border-line p-0.5'
+      }
     >
       {options.map((o) => (
         <ToggleGroup.Item

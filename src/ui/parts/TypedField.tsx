@@ -23,7 +23,18 @@ interface TypedFieldProps<T> {
  * A field for a typed quantity. What a person typed stays in the field, with the reason beside it, until it can be used;
  * Enter or leaving the field takes it, Escape gives it up.
  */
-export function TypedField<T>({ label, shown, read, refuse, onChange, hint, unit, className, inputClassName, hideLabel }: TypedFieldProps<T>) {
+export function TypedField<T>({
+  label,
+  shown,
+  read,
+  refuse,
+  onChange,
+  hint,
+  unit,
+  className,
+  inputClassName,
+  hideLabel,
+}: TypedFieldProps<T>) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -46,7 +57,11 @@ export function TypedField<T>({ label, shown, read, refuse, onChange, hint, unit
       <span className="inline-flex items-baseline gap-1">
         <input
           id={id}
-          className={clsx('min-h-9 rounded-md border border-line bg-sheet px-2 font-semibold text-ink max-md:min-h-11', problem && 'border-copper', inputClassName ?? 'w-24')}
+          className={clsx(
+            'min-h-9 rounded-md border border-line bg-sheet px-2 font-semibold text-ink max-md:min-h-11',
+            problem && 'border-copper',
+            inputClassName ?? 'w-24',
+          )}
           value={draft ?? shown}
           autoComplete="off"
           aria-invalid={problem !== null}

@@ -18,10 +18,26 @@ export function SettingsView() {
     <div className="mx-auto w-full max-w-2xl space-y-7 px-5 py-6">
       <h1 className="text-2xl font-semibold">Settings</h1>
       <Line title="Lengths" note="Typed lengths of the other kind are understood everywhere: 12in, 30 cm.">
-        <Segments label="Lengths" value={now.lengthUnit} options={[{ value: 'cm', label: 'centimetres' }, { value: 'in', label: 'inches' }]} onChange={(lengthUnit) => settings.setState({ lengthUnit })} />
+        <Segments
+          label="Lengths"
+          value={now.lengthUnit}
+          options={[
+            { value: 'cm', label: 'centimetres' },
+            { value: 'in', label: 'inches' },
+          ]}
+          onChange={(lengthUnit) => settings.setState({ lengthUnit })}
+        />
       </Line>
       <Line title="Temperatures">
-        <Segments label="Temperatures" value={now.temperatureUnit} options={[{ value: 'C', label: '°C' }, { value: 'F', label: '°F' }]} onChange={(temperatureUnit) => settings.setState({ temperatureUnit })} />
+        <Segments
+          label="Temperatures"
+          value={now.temperatureUnit}
+          options={[
+            { value: 'C', label: '°C' },
+            { value: 'F', label: '°F' },
+          ]}
+          onChange={(temperatureUnit) => settings.setState({ temperatureUnit })}
+        />
       </Line>
       <Line title="Power" note="The price begins as a guess from your browser’s language. Put in what your bill says.">
         <div className="flex gap-4">
@@ -33,11 +49,26 @@ export function SettingsView() {
             hint="Three letters, such as EUR, USD or SEK."
             inputClassName="w-20"
           />
-          <NumberField label="price per kWh" value={price} min={0} max={100000} onChange={(p) => changeSite(sites, 'change the price', setTariff(currency, p))} />
+          <NumberField
+            label="price per kWh"
+            value={price}
+            min={0}
+            max={100000}
+            onChange={(p) => changeSite(sites, 'change the price', setTariff(currency, p))}
+          />
         </div>
       </Line>
       <Line title="The sheet">
-        <Segments label="The sheet" value={now.theme} options={[{ value: 'auto', label: 'as the system' }, { value: 'light', label: 'light' }, { value: 'dark', label: 'dark' }]} onChange={(theme) => settings.setState({ theme })} />
+        <Segments
+          label="The sheet"
+          value={now.theme}
+          options={[
+            { value: 'auto', label: 'as the system' },
+            { value: 'light', label: 'light' },
+            { value: 'dark', label: 'dark' },
+          ]}
+          onChange={(theme) => settings.setState({ theme })}
+        />
       </Line>
       <p className="border-t border-line pt-4 text-soft">Everything stays in this browser. No account, and nothing is sent anywhere.</p>
     </div>

@@ -26,7 +26,8 @@ export function QuickWord({ setUp }: { setUp: SetUp }) {
         {headline.calm} {headline.alarm}
       </span>
       <span className="block text-sm text-soft">
-        {doseNumber(verdict.weakest.value)}–{doseNumber(verdict.strongest.value)} mol a day; asks {doseNumber(setUp.stage.dliMin)}–{doseNumber(high)}
+        {doseNumber(verdict.weakest.value)}–{doseNumber(verdict.strongest.value)} mol a day; asks {doseNumber(setUp.stage.dliMin)}–
+        {doseNumber(high)}
       </span>
     </p>
   );

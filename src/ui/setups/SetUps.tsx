@@ -49,12 +49,19 @@ export function SetUps() {
               >
                 <span className="block text-lg font-semibold">{stand.name}</span>
                 <span className="block text-soft">
-                  {setUp.crop.name}, {stageWords(setUp.stage)} · {setUp.tier.fittings.length} × {setUp.lamp.name} · {showLength(setUp.distance, lengthUnit)} · {showHours(setUp.programme.lit_min)}
+                  {setUp.crop.name}, {stageWords(setUp.stage)} · {setUp.tier.fittings.length} × {setUp.lamp.name} ·{' '}
+                  {showLength(setUp.distance, lengthUnit)} · {showHours(setUp.programme.lit_min)}
                 </span>
               </button>
               <QuickWord setUp={setUp} />
               <span className="flex">
-                <Button kind="quiet" className="px-2!" aria-label={`Copy ${stand.name}`} title="Copy" onClick={() => changeSite(sites, 'copy', copyStand(stand.id, newId()))}>
+                <Button
+                  kind="quiet"
+                  className="px-2!"
+                  aria-label={`Copy ${stand.name}`}
+                  title="Copy"
+                  onClick={() => changeSite(sites, 'copy', copyStand(stand.id, newId()))}
+                >
                   <Copy size={18} aria-hidden />
                 </Button>
                 <Button

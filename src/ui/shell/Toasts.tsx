@@ -15,7 +15,11 @@ export function Toasts() {
         >
           <Toast.Description>{toast.text}</Toast.Description>
           {toast.action && (
-            <Toast.Action altText={toast.action.label} onClick={toast.action.run} className="min-h-8 rounded px-2 font-semibold underline underline-offset-4">
+            <Toast.Action
+              altText={toast.action.label}
+              onClick={toast.action.run}
+              className="min-h-8 rounded px-2 font-semibold underline underline-offset-4"
+            >
               {toast.action.label}
             </Toast.Action>
           )}

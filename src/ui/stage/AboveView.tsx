@@ -32,8 +32,10 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
     const thin = steps.filter((v) => edges.every((e) => Math.abs(v / e - 1) > 0.12));
     return contoursOf(map, [...edges, ...thin]).map((c) => ({ ...c, edge: edges.includes(c.value) }));
   }, [map, band, k, stats]);
+  const labels = withRoom(lines, frame);
   const number = (ppfd: number) => lightWords(ppfd, hours, shows).number;
-  const path = (ring: readonly (readonly [number, number])[]) => ring.map(([px, py], i) => `${i ? 'L' : 'M'}${x(px).toFixed(1)} ${y(py).toFixed(1)}`).join('');
+  const path = (ring: readonly (readonly [number, number])[]) =>
+    ring.map(([px, py], i) => `${i ? 'L' : 'M'}${x(px).toFixed(1)} ${y(py).toFixed(1)}`).join('');
   return (
     <g>
       {tier.fittings.map((f) => {
@@ -43,34 +45,90 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
         return round ? (
           <circle key={f.id} cx={x(f.x)} cy={y(f.y)} r={((r.x1 - r.x0) / 2) * frame.scale} {...common} />
         ) : (
-          <rect key={f.id} x={x(r.x0)} y={y(r.y1)} width={(r.x1 - r.x0) * frame.scale} height={Math.max(2, (r.y1 - r.y0) * frame.scale)} rx={2} {...common} />
+          <rect
+            key={f.id}
+            x={x(r.x0)}
+            y={y(r.y1)}
+            width={(r.x1 - r.x0) * frame.scale}
+            height={Math.max(2, (r.y1 - r.y0) * frame.scale)}
+            rx={2}
+            {...common}
+          />
         );
       })}
       {lines.map((line) => (
         <g key={line.value}>
           {line.rings.map((ring, i) => (
-            <path key={i} d={path(ring)} fill="none" stroke="#101716" strokeWidth={line.edge ? 1.8 : 0.8} opacity={line.edge ? 0.9 : 0.55} />
+            <path
+              key={i}
+              d={path(ring)}
+              fill="none"
+              stroke="#101716"
+              strokeWidth={line.edge ? 1.8 : 0.8}
+              opacity={line.edge ? 0.9 : 0.55}
+            />
           ))}
         </g>
       ))}
       {tier.trays.map((tray) => {
         const r = outlineOf(tray);
-        return <rect key={tray.id} x={x(r.x0)} y={y(r.y1)} width={(r.x1 - r.x0) * frame.scale} height={(r.y1 - r.y0) * frame.scale} rx={3} fill="none" stroke="#eef4f1" strokeWidth={1.4} />;
+        return (
+          <rect
+            key={tray.id}
+            x={x(r.x0)}
+            y={y(r.y1)}
+            width={(r.x1 - r.x0) * frame.scale}
+            height={(r.y1 - r.y0) * frame.scale}
+            rx={3}
+            fill="none"
+            stroke="#eef4f1"
+            strokeWidth={1.4}
+          />
+        );
       })}
-      {lines.map(
+      {labels.map(
         (line) =>
           line.label && (
-            <text key={line.value} x={x(line.label[0]) - 3} y={y(line.label[1]) + 4} textAnchor="end" className="fill-night-ink font-narrow text-[11px] font-semibold" stroke="#101716" strokeWidth={2.5} strokeOpacity={0.7} paintOrder="stroke">
+            <text
+              key={line.value}
+              x={x(line.label[0]) - 3}
+              y={y(line.label[1]) + 4}
+              textAnchor="end"
+              className="fill-night-ink font-narrow text-[11px] font-semibold"
+              stroke="#101716"
+              strokeWidth={2.5}
+              strokeOpacity={0.7}
+              paintOrder="stroke"
+            >
               {number(line.value)}
             </text>
           ),
       )}
-      <Mark spot={stats.centre} word="middle" frame={frame} text={number(stats.centre.ppfd)} />
+      {Math.hypot(stats.centre.x - stats.strongest.x, stats.centre.y - stats.strongest.y) * frame.scale > 34 && (
+        <Mark spot={stats.centre} word="middle" frame={frame} text={number(stats.centre.ppfd)} />
+      )}
       <Mark spot={stats.strongest} word="strongest" frame={frame} text={number(stats.strongest.ppfd)} shape="sun" />
       <Mark spot={stats.weakest} word="weakest" frame={frame} text={number(stats.weakest.ppfd)} shape="moon" />
       <Probe setUp={setUp} map={map} frame={frame} shows={shows} unit={unit} box={above} />
     </g>
   );
+}
+
+/** The lines whose numbers have room: the edges of the band first, then each that does not run into one already there. */
+function withRoom<L extends { readonly label: readonly [number, number] | null; readonly edge: boolean }>(
+  lines: readonly L[],
+  frame: StageFrame,
+): L[] {
+  const kept: L[] = [];
+  for (const line of [...lines].sort((a, b) => Number(b.edge) - Number(a.edge))) {
+    const at = line.label;
+    if (!at) continue;
+    const crowded = kept.some(
+      (k) => Math.abs(frame.x(k.label![0]) - frame.x(at[0])) < 32 && Math.abs(frame.y(k.label![1]) - frame.y(at[1])) < 14,
+    );
+    if (!crowded) kept.push(line);
+  }
+  return kept;
 }
 
 /** A spot with its number: a sun for the strongest, a hollow ring for the weakest, a cross for the middle. */
@@ -89,7 +147,15 @@ function Mark({ spot, word, text, frame, shape }: { spot: Spot; word: string; te
       ) : (
         <path d={`M${px - 5} ${py} H${px + 5} M${px} ${py - 5} V${py + 5}`} stroke="#eef4f1" strokeWidth={1.6} />
       )}
-      <text x={px + (left ? -9 : 9)} y={py + (low ? 12 : shape === 'sun' ? -6 : shape ? 4 : 14)} textAnchor={left ? 'end' : 'start'} className="fill-night-ink text-[13px] font-semibold" stroke="#101716" strokeWidth={3} paintOrder="stroke">
+      <text
+        x={px + (left ? -9 : 9)}
+        y={py + (low ? 12 : shape === 'sun' ? -6 : shape ? 4 : 14)}
+        textAnchor={left ? 'end' : 'start'}
+        className="fill-night-ink text-[13px] font-semibold"
+        stroke="#101716"
+        strokeWidth={3}
+        paintOrder="stroke"
+      >
         {text}
       </text>
     </g>
@@ -97,18 +163,40 @@ function Mark({ spot, word, text, frame, shape }: { spot: Spot; word: string; te
 }
 
 /** Reads any point under the pointer, a finger, or the arrow keys. */
-function Probe({ setUp, map, frame, shows, unit, box }: { setUp: SetUp; map: LightMap; frame: StageFrame; shows: 'dli' | 'ppfd'; unit: LengthUnit; box: StageFrame['above'] }) {
+function Probe({
+  setUp,
+  map,
+  frame,
+  shows,
+  unit,
+  box,
+}: {
+  setUp: SetUp;
+  map: LightMap;
+  frame: StageFrame;
+  shows: 'dli' | 'ppfd';
+  unit: LengthUnit;
+  box: StageFrame['above'];
+}) {
   const [at, setAt] = useState<{ x: number; y: number } | null>(null);
   const { tier, hours } = setUp;
   const point = at && { x: Math.min(tier.width, Math.max(0, at.x)), y: Math.min(tier.depth, Math.max(0, at.y)) };
   const value = point && valueAt(map, point.x, point.y);
   const words = value === null ? null : lightWords(value, hours, shows);
-  const text = point && words ? `${words.number} ${words.unit}, ${showLength(point.x, unit)} from the left, ${showLength(point.y, unit)} from the front` : '';
+  const text =
+    point && words
+      ? `${words.number} ${words.unit}, ${showLength(point.x, unit)} from the left, ${showLength(point.y, unit)} from the front`
+      : '';
   const fromPointer = (e: React.PointerEvent<SVGRectElement>) => {
     const r = e.currentTarget.getBoundingClientRect();
     setAt({ x: ((e.clientX - r.left) / r.width) * tier.width, y: (1 - (e.clientY - r.top) / r.height) * tier.depth });
   };
-  const steps: Record<string, readonly [number, number]> = { ArrowLeft: [-0.02, 0], ArrowRight: [0.02, 0], ArrowUp: [0, 0.02], ArrowDown: [0, -0.02] };
+  const steps: Record<string, readonly [number, number]> = {
+    ArrowLeft: [-0.02, 0],
+    ArrowRight: [0.02, 0],
+    ArrowUp: [0, 0.02],
+    ArrowDown: [0, -0.02],
+  };
   return (
     <g>
       <rect
@@ -130,14 +218,28 @@ function Probe({ setUp, map, frame, shows, unit, box }: { setUp: SetUp; map: Lig
           const step = steps[e.key];
           if (!step) return;
           e.preventDefault();
-          setAt((now) => ({ x: Math.min(tier.width, Math.max(0, (now?.x ?? tier.width / 2) + step[0])), y: Math.min(tier.depth, Math.max(0, (now?.y ?? tier.depth / 2) + step[1])) }));
+          setAt((now) => ({
+            x: Math.min(tier.width, Math.max(0, (now?.x ?? tier.width / 2) + step[0])),
+            y: Math.min(tier.depth, Math.max(0, (now?.y ?? tier.depth / 2) + step[1])),
+          }));
         }}
       />
       {point && words && (
         <g className="pointer-events-none">
-          <path d={`M${frame.x(point.x)} ${box.top} V${box.top + box.height} M${box.left} ${frame.y(point.y)} H${box.left + box.width}`} stroke="#fff3dc" strokeWidth={0.7} opacity={0.7} />
+          <path
+            d={`M${frame.x(point.x)} ${box.top} V${box.top + box.height} M${box.left} ${frame.y(point.y)} H${box.left + box.width}`}
+            stroke="#fff3dc"
+            strokeWidth={0.7}
+            opacity={0.7}
+          />
           <circle cx={frame.x(point.x)} cy={frame.y(point.y)} r={4} fill="#fff3dc" stroke="#101716" />
-          <text x={box.left + box.width} y={box.top - 9} textAnchor="end" className="fill-night-ink text-[13px] font-semibold" role="status">
+          <text
+            x={box.left + box.width}
+            y={box.top - 9}
+            textAnchor="end"
+            className="fill-night-ink text-[13px] font-semibold"
+            role="status"
+          >
             {text}
           </text>
         </g>

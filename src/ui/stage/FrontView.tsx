@@ -8,11 +8,11 @@ import type { StageFrame } from './stageFrame';
 
 /** The set-up from the front, to scale: lamps on their chains, the distance, plants at their height, trays on the shelf. */
 export function FrontView({ setUp, frame, unit, withNumber }: { setUp: SetUp; frame: StageFrame; unit: LengthUnit; withNumber: boolean }) {
-  const { tier, lamp, crop, canopy, plantHeight, distance } = setUp;
+  const { tier, lamp, crop, stage, canopy, plantHeight, distance } = setUp;
   const { front, x, z, scale } = frame;
   const face = tier.fittings[0]!.face;
   const lampWidth = faceSizeOf(lamp).length * scale;
-  const right = Math.min(front.left + front.width - 4, x(tier.width) + 6);
+  const right = withNumber ? front.left + front.width - 6 : front.left + front.width + 12;
   // Trays one behind the other look like one from the front.
   const frontTrays = tier.trays.filter((t) => Math.abs(t.y - tier.trays[0]!.y) < 1e-6);
   return (
@@ -23,7 +23,15 @@ export function FrontView({ setUp, frame, unit, withNumber }: { setUp: SetUp; fr
         const h = tray.height * scale;
         return (
           <g key={tray.id}>
-            <Row crop={crop} from={x(inside.x0)} to={x(inside.x1)} foot={z(tray.height)} h={plantHeight * scale} seed={i} />
+            <Row
+              crop={crop}
+              young={stage.stage === 'emergence' || stage.stage === 'seedling'}
+              from={x(inside.x0)}
+              to={x(inside.x1)}
+              foot={z(tray.height)}
+              h={plantHeight * scale}
+              seed={i}
+            />
             <path
               d={`M${x(x0)} ${z(0) - h} H${x(x1)} L${x(x1) - Math.min(6, h * 0.25)} ${z(0)} H${x(x0) + Math.min(6, h * 0.25)} Z`}
               fill="#24302d"
@@ -50,7 +58,15 @@ export function FrontView({ setUp, frame, unit, withNumber }: { setUp: SetUp; fr
         <path d={`M${right - 3.5} ${z(canopy) - 6} L${right} ${z(canopy) - 0.5} L${right + 3.5} ${z(canopy) - 6}`} />
       </g>
       {withNumber && (
-        <text x={right - 10} y={(z(face) + z(canopy)) / 2 + 5} textAnchor="end" className="fill-night-ink text-[15px] font-semibold" stroke="#101716" strokeWidth={3} paintOrder="stroke">
+        <text
+          x={right - 10}
+          y={(z(face) + z(canopy)) / 2 + 5}
+          textAnchor="end"
+          className="fill-night-ink text-[15px] font-semibold"
+          stroke="#101716"
+          strokeWidth={3}
+          paintOrder="stroke"
+        >
           {showLength(distance, unit)}
         </text>
       )}
@@ -58,8 +74,24 @@ export function FrontView({ setUp, frame, unit, withNumber }: { setUp: SetUp; fr
   );
 }
 
-function Row({ crop, from, to, foot, h, seed }: { crop: Crop; from: number; to: number; foot: number; h: number; seed: number }) {
-  const habit = habitOf(crop);
+function Row({
+  crop,
+  young,
+  from,
+  to,
+  foot,
+  h,
+  seed,
+}: {
+  crop: Crop;
+  young: boolean;
+  from: number;
+  to: number;
+  foot: number;
+  h: number;
+  seed: number;
+}) {
+  const habit = habitOf(crop, young);
   const pitch = Math.max(15, habit === 'rosette' ? h * 0.95 : h * 0.34);
   const count = Math.max(1, Math.min(28, Math.floor((to - from) / pitch)));
   return (

@@ -11,7 +11,10 @@ export function LampFront({ lamp, x, y, w, top }: { lamp: Lamp; x: number; y: nu
       <g>
         <line x1={x} x2={x} y1={top} y2={y - r * 1.9} stroke="#c9d5d1" strokeWidth={1} />
         {shade ? (
-          <path d={`M${x - r} ${y} Q${x - r * 0.9} ${y - r * 1.5} ${x - r * 0.3} ${y - r * 1.9} H${x + r * 0.3} Q${x + r * 0.9} ${y - r * 1.5} ${x + r} ${y} Z`} fill="#dfe6e3" />
+          <path
+            d={`M${x - r} ${y} Q${x - r * 0.9} ${y - r * 1.5} ${x - r * 0.3} ${y - r * 1.9} H${x + r * 0.3} Q${x + r * 0.9} ${y - r * 1.5} ${x + r} ${y} Z`}
+            fill="#dfe6e3"
+          />
         ) : (
           <>
             <rect x={x - r * 0.42} y={y - r * 3} width={r * 0.84} height={r * 1.3} rx={2} fill={steel} />

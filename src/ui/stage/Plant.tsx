@@ -2,10 +2,12 @@ import type { Crop } from '@/core/crop/Crop';
 
 type Habit = 'upright' | 'blades' | 'rosette';
 
-/** How a crop stands: on a stem with pairs of leaves, in blades, or in a low tuft. */
-export function habitOf(crop: Crop): Habit {
+/** How a crop stands: on a stem with pairs of leaves, in blades, or in a low tuft; when young most look alike. */
+export function habitOf(crop: Crop, young: boolean): Habit {
   if (crop.group === 'allium-veg' || ['chives', 'spider-plant', 'snake-plant', 'moth-orchid'].includes(crop.id)) return 'blades';
-  if (['leafy-veg', 'succulent', 'foliage-houseplant', 'flowering-houseplant', 'carnivorous', 'root-veg', 'stem-veg'].includes(crop.group)) return 'rosette';
+  if (young) return 'upright';
+  if (['leafy-veg', 'succulent', 'foliage-houseplant', 'flowering-houseplant', 'carnivorous', 'root-veg', 'stem-veg'].includes(crop.group))
+    return 'rosette';
   return 'upright';
 }
 

@@ -30,7 +30,10 @@ export function Stage({ setUp }: { setUp: SetUp }) {
   const wide = width >= WIDE;
   const ready = light.status === 'ready' && light.of.stand.id === setUp.stand.id ? light : null;
   const top = ready && inGesture ? ready.top : frameTopOf(setUp);
-  const frame = useMemo(() => stageFrame({ width, height: wide ? height : null }, setUp.tier, top, wide ? 118 : 16), [width, height, wide, setUp.tier, top]);
+  const frame = useMemo(
+    () => stageFrame({ width, height: wide ? height : null }, setUp.tier, top, wide ? 130 : 8),
+    [width, height, wide, setUp.tier, top],
+  );
   const band = useMemo(() => lightBandOf(setUp.stage, setUp.hours), [setUp.stage, setUp.hours]);
   const face = setUp.tier.fittings[0]!.face;
   const lampWidth = Math.max(60, faceSizeOf(setUp.lamp).length * frame.scale + 16);
@@ -47,17 +50,31 @@ export function Stage({ setUp }: { setUp: SetUp }) {
     />
   );
   return (
-    <section aria-label="The stage: your set-up and its light" className="night flex min-h-0 flex-1 flex-col bg-night text-night-ink print:bg-transparent">
+    <section
+      aria-label="The stage: your set-up and its light"
+      className="night flex min-h-0 flex-1 flex-col bg-night text-night-ink print:bg-transparent"
+    >
       <div ref={ref} className="relative min-h-0 w-full flex-1" style={wide ? { minHeight: 420 } : { height: frame.height, flex: 'none' }}>
         {width > 0 && (
           <>
             {ready && (
               <>
-                <LightCanvas grid={ready.answer.slice} band={band} rowZero="foot" box={boxOf(frame, setUp, ready.top, top)} testId="slice" />
+                <LightCanvas
+                  grid={ready.answer.slice}
+                  band={band}
+                  rowZero="foot"
+                  box={boxOf(frame, setUp, ready.top, top)}
+                  testId="slice"
+                />
                 <LightCanvas grid={ready.answer.map} band={band} rowZero="foot" box={frame.above} testId="map" />
               </>
             )}
-            <svg width={width} height={wide ? Math.max(height, frame.height) : frame.height} className="pointer-events-none absolute inset-0" role="presentation">
+            <svg
+              width={width}
+              height={wide ? Math.max(height, frame.height) : frame.height}
+              className="pointer-events-none absolute inset-0"
+              role="presentation"
+            >
               <text x={frame.front.left} y={frame.front.top - 12} className="fill-night-soft font-narrow text-[13px] font-medium">
                 from the front
               </text>
@@ -65,7 +82,17 @@ export function Stage({ setUp }: { setUp: SetUp }) {
                 from above
               </text>
               <FrontView setUp={setUp} frame={frame} unit={lengthUnit} withNumber={!wide} />
-              {ready && <AboveView setUp={setUp} map={ready.answer.map} stats={ready.answer.stats} band={band} frame={frame} shows={mapShows} unit={lengthUnit} />}
+              {ready && (
+                <AboveView
+                  setUp={setUp}
+                  map={ready.answer.map}
+                  stats={ready.answer.stats}
+                  band={band}
+                  frame={frame}
+                  shows={mapShows}
+                  unit={lengthUnit}
+                />
+              )}
             </svg>
             <LampHandle
               box={{ left: frame.x(setUp.tier.fittings[0]!.x) - lampWidth / 2, top: frame.z(face) - 26, width: lampWidth, height: 44 }}
@@ -79,7 +106,13 @@ export function Stage({ setUp }: { setUp: SetUp }) {
               onEnd={() => endGesture(sites)}
             />
             {wide && (
-              <div className="absolute" style={{ left: Math.min(width - 112, frame.x(setUp.tier.width) + 18), top: (frame.z(face) + frame.z(setUp.canopy)) / 2 - 36 }}>
+              <div
+                className="absolute"
+                style={{
+                  left: Math.min(width - 112, frame.front.left + frame.front.width + 24),
+                  top: (frame.z(face) + frame.z(setUp.canopy)) / 2 - 36,
+                }}
+              >
                 {field}
               </div>
             )}

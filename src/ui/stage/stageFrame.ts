@@ -25,7 +25,12 @@ const BETWEEN = 50; // px between the two, for the shelf and the second title
 const FOOT = 10;
 
 /** @param room  the stage in pixels; `height` null lets the drawing be as tall as its width makes it */
-export function stageFrame(room: { width: number; height: number | null }, tier: { width: Metres; depth: Metres }, top: Metres, side: number): StageFrame {
+export function stageFrame(
+  room: { width: number; height: number | null },
+  tier: { width: Metres; depth: Metres },
+  top: Metres,
+  side: number,
+): StageFrame {
   const span = tier.width + 2 * FRAME_MARGIN;
   const free = Math.max(60, room.width - 16 - side);
   const byWidth = free / span;
@@ -34,7 +39,12 @@ export function stageFrame(room: { width: number; height: number | null }, tier:
   const left = 16 + Math.max(0, (free - span * scale) / 2);
   const spare = room.height === null ? 0 : Math.max(0, room.height - HEAD - BETWEEN - FOOT - (top + tier.depth) * scale);
   const front: Box = { left, top: HEAD + spare * 0.35, width: span * scale, height: top * scale };
-  const above: Box = { left: left + FRAME_MARGIN * scale, top: front.top + front.height + BETWEEN + spare * 0.15, width: tier.width * scale, height: tier.depth * scale };
+  const above: Box = {
+    left: left + FRAME_MARGIN * scale,
+    top: front.top + front.height + BETWEEN + spare * 0.15,
+    width: tier.width * scale,
+    height: tier.depth * scale,
+  };
   return {
     scale,
     front,

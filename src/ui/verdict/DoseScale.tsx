@@ -31,18 +31,21 @@ export function DoseScale({ verdict, stage, highDose }: { verdict: Verdict; stag
       <div className="relative mt-3 h-13" aria-hidden>
         <div className="absolute inset-x-0 top-0 h-8 rounded-[3px] bg-slate-wash" />
         <div className="absolute top-0 h-8 bg-copper-wash" style={{ left: at(highDose), right: 0 }} />
-        <div className="absolute top-0 h-8 bg-verdigris-wash" style={{ left: at(stage.dliMin), width: `calc(${at(highDose)} - ${at(stage.dliMin)})` }} />
+        <div
+          className="absolute top-0 h-8 bg-verdigris-wash"
+          style={{ left: at(stage.dliMin), width: `calc(${at(highDose)} - ${at(stage.dliMin)})` }}
+        />
         <div className="absolute top-0 h-8 w-px bg-verdigris" style={{ left: at(stage.dliTarget) }} />
         {rows.map(([name, { value, low, high }], i) => (
           <div key={name}>
-            <div className="absolute h-[3px] rounded-full bg-ink/35" style={{ left: at(low), width: `calc(${at(high)} - ${at(low)})`, top: 6 + i * 9 }} />
+            <div
+              className="absolute h-[3px] rounded-full bg-ink/35"
+              style={{ left: at(low), width: `calc(${at(high)} - ${at(low)})`, top: 6 + i * 9 }}
+            />
             <div className="absolute h-[7px] w-[3px] -translate-x-1/2 bg-ink" style={{ left: at(value), top: 4 + i * 9 }} />
           </div>
         ))}
-        {[
-          [stage.dliMin, doseNumber(stage.dliMin)] as const,
-          [highDose, doseNumber(highDose)] as const,
-        ].map(([dose, text]) => (
+        {[[stage.dliMin, doseNumber(stage.dliMin)] as const, [highDose, doseNumber(highDose)] as const].map(([dose, text]) => (
           <span key={text} className="absolute top-8 -translate-x-1/2 font-narrow text-sm text-soft" style={{ left: at(dose) }}>
             {text}
           </span>

@@ -29,7 +29,12 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
         {crop.name}, {stageWords(stage)}
       </p>
       <h2 className="text-[27px] leading-8 font-semibold" aria-live="polite" data-testid="verdict">
-        {headline.calm} {headline.alarm && <span className={/dim|stretch|No light/.test(headline.alarm) && !/strong/i.test(headline.alarm) ? 'text-slate' : 'text-copper'}>{headline.alarm}</span>}
+        {headline.calm}{' '}
+        {headline.alarm && (
+          <span className={/dim|stretch|No light/.test(headline.alarm) && !/strong/i.test(headline.alarm) ? 'text-slate' : 'text-copper'}>
+            {headline.alarm}
+          </span>
+        )}
       </h2>
       {verdict.says !== 'dark' && <DoseScale verdict={verdict} stage={stage} highDose={highDose} />}
       <p className="text-sm text-soft">mol a day; the crop’s band is shaded, its best marked</p>
@@ -44,7 +49,8 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
       </p>
       {setUp.distance < lamp.heatClearance - 1e-6 && (
         <p role="alert" className="rounded-md bg-copper-wash px-3 py-2 text-copper">
-          Nearer than this lamp’s heat allows: keep at least {Math.round(lamp.heatClearance * 100)} cm ({Math.round((lamp.heatClearance / 0.0254) * 2) / 2} in) from the leaves.
+          Nearer than this lamp’s heat allows: keep at least {Math.round(lamp.heatClearance * 100)} cm (
+          {Math.round((lamp.heatClearance / 0.0254) * 2) / 2} in) from the leaves.
         </p>
       )}
       <WhereFrom setUp={setUp} judged={judged} />
@@ -64,11 +70,13 @@ function WhereFrom({ setUp, judged: { verdict, stats, doubts } }: { setUp: SetUp
       </Collapsible.Trigger>
       <Collapsible.Content className="space-y-3 border-l-2 border-line pl-3 text-sm">
         <p>
-          Dose = strength × hours × 0.0036: {Math.round(stats.mean)} µmol/m²/s × {hours.toFixed(hours % 1 ? 2 : 0)} h × 0.0036 = {doseNumber(verdict.mean.value)} mol a day in the mean; at the middle{' '}
-          {Math.round(stats.centre.ppfd)}, weakest {Math.round(stats.weakest.ppfd)}, strongest {Math.round(stats.strongest.ppfd)} µmol/m²/s.
+          Dose = strength × hours × 0.0036: {Math.round(stats.mean)} µmol/m²/s × {hours.toFixed(hours % 1 ? 2 : 0)} h × 0.0036 ={' '}
+          {doseNumber(verdict.mean.value)} mol a day in the mean; at the middle {Math.round(stats.centre.ppfd)}, weakest{' '}
+          {Math.round(stats.weakest.ppfd)}, strongest {Math.round(stats.strongest.ppfd)} µmol/m²/s.
         </p>
         <p>
-          The strength is computed from the lamp’s shape at every centimetre of the tray: {tier.fittings.length} × {doseNumber(lamp.ppf)} µmol/s, direct light only. Pale walls or foil would add to it.
+          The strength is computed from the lamp’s shape at every centimetre of the tray: {tier.fittings.length} × {doseNumber(lamp.ppf)}{' '}
+          µmol/s, direct light only. Pale walls or foil would add to it.
         </p>
         <table className="w-full">
           <caption className="pb-1 text-left text-soft">Why it may differ, nine times in ten within:</caption>
@@ -93,7 +101,8 @@ function WhereFrom({ setUp, judged: { verdict, stats, doubts } }: { setUp: SetUp
           </tbody>
         </table>
         <p>
-          {crop.name} ({crop.latin}) asks {stage.dliMin}–{stage.dliMax} mol a day, best {stage.dliTarget}, at most {stage.ppfdMax} µmol/m²/s, {stage.hoursMin}–{stage.hoursMax} h: {basisWords(stage.basis)}.{' '}
+          {crop.name} ({crop.latin}) asks {stage.dliMin}–{stage.dliMax} mol a day, best {stage.dliTarget}, at most {stage.ppfdMax}{' '}
+          µmol/m²/s, {stage.hoursMin}–{stage.hoursMax} h: {basisWords(stage.basis)}.{' '}
           {crop.sources
             .filter((s) => s.kind !== 'consensus')
             .map((s) => s.cite)

@@ -18,7 +18,10 @@ export function headlineOf(v: Verdict): Headline {
     case 'edge-dim':
       return { calm: 'The middle is right,', alarm: edge };
     case 'all-dim':
-      return { calm: '', alarm: v.strongest.value >= v.band.low ? 'Too dim: most of the tray will stretch.' : 'Too dim everywhere: these will stretch.' };
+      return {
+        calm: '',
+        alarm: v.strongest.value >= v.band.low ? 'Too dim: most of the tray will stretch.' : 'Too dim everywhere: these will stretch.',
+      };
     case 'spot-strong':
       return { calm: 'Most of it is right,', alarm: 'but too strong under the lamp.' };
     case 'all-strong':

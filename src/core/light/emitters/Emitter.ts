@@ -1,4 +1,4 @@
-import type { Metres, Ppf, Radians } from '../../quantities';
+import type { Metres, Ppf, Ppfd, Radians } from '../../quantities';
 
 /**
  * The primitive sources of light from which every lamp is built. All of them hang level and shine downward;
@@ -44,3 +44,6 @@ export interface DiscEmitter extends Placed {
   readonly radius: Metres;
   readonly cosinePower: number;
 }
+
+/** The light of one emitter on a level receiver that faces up, made ready once and asked at many places. */
+export type LightAt = (x: Metres, y: Metres, z: Metres) => Ppfd;

@@ -20,16 +20,20 @@ const STEPS = 512;
 const tables = new Map<number, Float64Array>();
 
 /**
- * ∫₀^φ cosᵐ t dt, from a table made once for each m; odd in φ.
+ * The function φ ↦ ∫₀^φ cosᵐ t dt, from a table made once for each m; odd in φ.
  *
  * It turns the light of a straight strip with any beam exponent into two look-ups instead of a sum over points.
  *
  * @param m    > 0, real
- * @param phi  −π/2 … π/2
+ * @returns  for φ in −π/2 … π/2
  * Error: under 1e-7 of the whole integral for m ≥ 1.3, checked in cosinePower.test.ts.
  */
-export function cosineIntegral(m: number, phi: Radians): number {
+export function cosineIntegral(m: number): (phi: Radians) => number {
   const table = tableFor(m);
+  return (phi) => lookUp(table, phi);
+}
+
+function lookUp(table: Float64Array, phi: Radians): number {
   const sign = phi < 0 ? -1 : 1;
   const at = (Math.abs(phi) / (Math.PI / 2)) * STEPS;
   const i = Math.min(STEPS - 1, Math.floor(at));

@@ -1,6 +1,6 @@
-import type { Metres, Ppfd } from '../../quantities';
+import type { Metres } from '../../quantities';
 import { cosineIntegral } from './cosinePower';
-import type { RectEmitter } from './Emitter';
+import type { LightAt, RectEmitter } from './Emitter';
 import { gaussLegendre } from './gaussLegendre';
 
 /**
@@ -18,44 +18,54 @@ import { gaussLegendre } from './gaussLegendre';
  * Source: closed form: Howell, A Catalog of Radiation Heat Transfer Configuration Factors, B-4 (element to parallel
  * rectangle); the strip is derived, checked against independent quadrature.
  */
-export function ppfdFromRect(lamp: RectEmitter, x: Metres, y: Metres, z: Metres): Ppfd {
-  const h = lamp.z - z;
-  if (!(h > 0)) return 0;
+export function ppfdFromRect(lamp: RectEmitter): LightAt {
+  const { length, width, cosinePower: n, ppf } = lamp;
   const cos = Math.cos(lamp.turn);
   const sin = Math.sin(lamp.turn);
-  const dx = x - lamp.x;
-  const dy = y - lamp.y;
-  const along = dx * cos + dy * sin;
-  const aside = dy * cos - dx * sin;
-  const { length, width, cosinePower: n, ppf } = lamp;
-  if (width === 0) return stripPpfd(ppf, length, n, along, aside, h);
-  if (n === 1) return diffusePanelPpfd(ppf, length, width, along, aside, h);
-  // Cut by equal angles ψ seen from the receiver, tan ψ = distance aside / h: what is left under the integral is
-  // smooth, however near the panel: with dy = h/cos²ψ dψ the strip's light per ψ is ∝ cosⁿψ.
-  const from = Math.atan((aside - width / 2) / h);
-  const to = Math.atan((aside + width / 2) / h);
-  const count = to - from < 0.25 ? 2 : to - from < 0.8 ? 4 : to - from < 1.8 ? 8 : 20;
-  const { at, weight } = gaussLegendre(count);
-  let sum = 0;
-  for (let k = 0; k < count; k++) {
-    const cosAngle = Math.cos((from + to) / 2 + at[k]! * (to - from));
-    const r = h / cosAngle;
-    sum += weight[k]! * Math.pow(cosAngle, n) * stripEnds(n, along, length, r);
-  }
-  return ((ppf / (length * width)) * (n + 1) * (to - from) * sum) / (2 * Math.PI);
+  const strip = width === 0 ? stripPpfd(n) : null;
+  const integral = cosineIntegral(n + 1);
+  const strength = ((ppf / (length * width)) * (n + 1)) / (2 * Math.PI);
+  // A sharper beam changes faster with the angle and needs more points for the same angle.
+  const sharp = Math.sqrt(Math.max(1, n));
+  return (x, y, z) => {
+    const h = lamp.z - z;
+    if (!(h > 0)) return 0;
+    const dx = x - lamp.x;
+    const dy = y - lamp.y;
+    const along = dx * cos + dy * sin;
+    const aside = dy * cos - dx * sin;
+    if (strip) return ppf * strip(length, along, aside, h);
+    if (n === 1) return diffusePanelPpfd(ppf, length, width, along, aside, h);
+    // Cut by equal angles ψ seen from the receiver, tan ψ = distance aside / h: what is left under the integral is
+    // smooth, however near the panel: with dy = h/cos²ψ dψ the strip's light per ψ is ∝ cosⁿψ.
+    const from = Math.atan((aside - width / 2) / h);
+    const to = Math.atan((aside + width / 2) / h);
+    // At grazing angles cosⁿψ changes faster still.
+    const seen = (to - from) * sharp * (1 + (0.8 * Math.max(0, Math.abs(aside) - width / 2)) / h);
+    const { at, weight } = gaussLegendre(seen < 0.15 ? 1 : seen < 0.6 ? 2 : seen < 1.2 ? 4 : seen < 2 ? 8 : 20);
+    let sum = 0;
+    for (let k = 0; k < at.length; k++) {
+      const cosAngle = Math.cos((from + to) / 2 + at[k]! * (to - from));
+      const byLength = cosAngle / h; // 1 / distance to the strip
+      const swept = integral(Math.atan((along + length / 2) * byLength)) - integral(Math.atan((along - length / 2) * byLength));
+      sum += weight[k]! * Math.pow(cosAngle, n) * swept;
+    }
+    return strength * (to - from) * sum;
+  };
 }
 
-/** PPFD of one strip, the receiver `along` its length from its middle and `aside` from it, `h` below. */
-export function stripPpfd(ppf: number, length: number, n: number, along: number, aside: number, h: number): number {
-  const r = Math.sqrt(aside * aside + h * h);
-  const cosAside = h / r;
-  const spread = n === 1 ? cosAside * cosAside : Math.pow(cosAside, n + 1);
-  return (((ppf / length) * (n + 1)) / (2 * Math.PI)) * (spread / r) * stripEnds(n, along, length, r);
-}
-
-/** ∫ cosⁿ⁺¹φ dφ between the angles under which the two ends of a strip are seen. */
-function stripEnds(n: number, along: number, length: number, r: number): number {
-  return cosineIntegral(n + 1, Math.atan((along + length / 2) / r)) - cosineIntegral(n + 1, Math.atan((along - length / 2) / r));
+/**
+ * The light of a strip of unit flux with beam exponent n: of its length, with the receiver `along` it from its middle,
+ * `aside` from it and `h` below.
+ */
+export function stripPpfd(n: number): (length: Metres, along: Metres, aside: Metres, h: Metres) => number {
+  const integral = cosineIntegral(n + 1);
+  const strength = (n + 1) / (2 * Math.PI);
+  return (length, along, aside, h) => {
+    const r = Math.sqrt(aside * aside + h * h);
+    const swept = integral(Math.atan((along + length / 2) / r)) - integral(Math.atan((along - length / 2) / r));
+    return ((strength / length) * Math.pow(h / r, n + 1) * swept) / r;
+  };
 }
 
 /** Radiance Φ/(π L W) times π times the configuration factor, summed over the four quarter rectangles. */

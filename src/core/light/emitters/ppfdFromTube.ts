@@ -1,5 +1,4 @@
-import type { Metres, Ppfd } from '../../quantities';
-import type { TubeEmitter } from './Emitter';
+import type { LightAt, TubeEmitter } from './Emitter';
 
 /**
  * PPFD of a straight tube on a level receiver that faces up, the tube taken as a thin diffuse cylinder.
@@ -15,20 +14,24 @@ import type { TubeEmitter } from './Emitter';
  * Source: derived from i(θ) = i₀ sin θ per length, whose integral over all directions is i₀ π²; checked against
  * independent quadrature in emitters.test.ts.
  */
-export function ppfdFromTube(lamp: TubeEmitter, x: Metres, y: Metres, z: Metres): Ppfd {
-  const h = lamp.z - z;
-  if (!(h > 0)) return 0;
+export function ppfdFromTube(lamp: TubeEmitter): LightAt {
   const cos = Math.cos(lamp.turn);
   const sin = Math.sin(lamp.turn);
-  const dx = x - lamp.x;
-  const dy = y - lamp.y;
-  const along = dx * cos + dy * sin;
-  const aside = dy * cos - dx * sin;
-  const r2 = aside * aside + h * h;
-  const r = Math.sqrt(r2);
-  const t1 = (along - lamp.length / 2) / r;
-  const t2 = (along + lamp.length / 2) / r;
-  // φ + sin φ cos φ, with sin φ cos φ = t/(1+t²) for t = tan φ
-  const swept = Math.atan(t2) - Math.atan(t1) + t2 / (1 + t2 * t2) - t1 / (1 + t1 * t1);
-  return ((lamp.ppf / (lamp.length * Math.PI * Math.PI)) * h * swept) / (2 * r2);
+  const half = lamp.length / 2;
+  const strength = lamp.ppf / (lamp.length * Math.PI * Math.PI * 2);
+  return (x, y, z) => {
+    const h = lamp.z - z;
+    if (!(h > 0)) return 0;
+    const dx = x - lamp.x;
+    const dy = y - lamp.y;
+    const along = dx * cos + dy * sin;
+    const aside = dy * cos - dx * sin;
+    const r2 = aside * aside + h * h;
+    const r = Math.sqrt(r2);
+    const t1 = (along - half) / r;
+    const t2 = (along + half) / r;
+    // φ + sin φ cos φ, with sin φ cos φ = t/(1+t²) for t = tan φ
+    const swept = Math.atan(t2) - Math.atan(t1) + t2 / (1 + t2 * t2) - t1 / (1 + t1 * t1);
+    return (strength * h * swept) / r2;
+  };
 }

@@ -1,6 +1,6 @@
 import type { Metres } from '../../quantities';
 import type { Emitter } from '../emitters/Emitter';
-import { ppfdFromEmitter } from '../ppfdAtPoint';
+import { lightOf } from '../ppfdAtPoint';
 import type { LightMap, Rect } from './Grid';
 
 /**
@@ -22,10 +22,11 @@ export function computeMap(emitters: readonly Emitter[], area: Rect, z: Metres, 
   if (columns * rows > 4e6) throw new RangeError(`a map holds at most 4000000 cells, got ${columns} × ${rows}`);
   const ppfd = new Float32Array(columns * rows);
   for (const emitter of emitters) {
+    const light = lightOf(emitter);
     for (let row = 0; row < rows; row++) {
       const y = area.y0 + ((row + 0.5) * depth) / rows;
       for (let column = 0; column < columns; column++) {
-        ppfd[row * columns + column]! += ppfdFromEmitter(emitter, area.x0 + ((column + 0.5) * width) / columns, y, z);
+        ppfd[row * columns + column]! += light(area.x0 + ((column + 0.5) * width) / columns, y, z);
       }
     }
   }

@@ -1,0 +1,219 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+
+/** The first visit, walked as a person would: choose, look, drag, come back. */
+
+const dose = async (page: Page, which: string) => Number(await page.getByTestId(`dose-${which}`).textContent());
+const lamp = (page: Page) => page.getByRole('slider', { name: 'Distance from lamp to leaves' });
+
+/** Colour of the slice's picture at a share of its width and height from the top left. */
+const pixel = (page: Page, x: number, y: number) =>
+  page.getByTestId('slice').evaluate(
+    (canvas, at) => {
+      const c = canvas as HTMLCanvasElement;
+      return [
+        ...c
+          .getContext('2d')!
+          .getImageData(Math.floor(at.x * c.width), Math.floor(at.y * c.height), 1, 1)
+          .data.slice(0, 3),
+      ];
+    },
+    { x, y },
+  );
+
+test.beforeEach(async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByTestId('verdict')).toBeVisible();
+});
+
+async function choose(page: Page, part: 'Crop' | 'Tray' | 'Lamp', typed: string) {
+  await page.getByRole('button', { name: new RegExp(`^${part}:`) }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('combobox').fill(typed);
+  await page.keyboard.press('Enter');
+  return sheet;
+}
+
+test('from the first visit to a verdict of one’s own, with a reload in the middle', async ({ page }) => {
+  let sheet = await choose(page, 'Crop', 'celery');
+  await sheet.getByRole('radio', { name: 'growing on' }).click();
+  await sheet.getByRole('button', { name: 'Done' }).click();
+  sheet = await choose(page, 'Tray', 'half');
+  await sheet.getByRole('button', { name: 'Done' }).click();
+  sheet = await choose(page, 'Lamp', 'clip');
+  await sheet.getByRole('button', { name: 'lamps side by side: one more' }).click();
+  await sheet.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('button', { name: /^Crop: Celery, growing on/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Tray: 1 × Half|^Tray: 2 × Half/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Lamp: 2 × .*clip/i })).toBeVisible();
+
+  const before = await page.getByTestId('verdict').textContent();
+  const mean = await dose(page, 'mean');
+  await page.reload();
+  await expect(page.getByTestId('verdict')).toHaveText(before!);
+  expect(await dose(page, 'mean')).toBe(mean);
+  await expect(page.getByRole('button', { name: /^Lamp: 2 × .*clip/i })).toBeVisible();
+});
+
+test('dragging the lamp down makes dose, picture and verdict follow, as one step of undo', async ({ page }) => {
+  const before = await dose(page, 'strongest');
+  const sky = await pixel(page, 0.5, 0.55);
+  const box = (await lamp(page).boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let i = 1; i <= 12; i++) await page.mouse.move(x, y + i * 3);
+  await page.mouse.up();
+  await expect(lamp(page)).not.toHaveAttribute('aria-valuetext', '15 cm');
+  await expect.poll(() => dose(page, 'strongest')).toBeGreaterThan(before * 1.2);
+  expect(await pixel(page, 0.5, 0.55)).not.toEqual(sky);
+  await page.getByRole('button', { name: 'Undo: move the lamp' }).click();
+  await expect(lamp(page)).toHaveAttribute('aria-valuetext', '15 cm');
+  await expect.poll(() => dose(page, 'strongest')).toBe(before);
+});
+
+test('the lamp moves by arrow keys, and by a number typed in either world', async ({ page }) => {
+  await lamp(page).focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(lamp(page)).toHaveAttribute('aria-valuetext', '16 cm');
+  const field = page.getByRole('textbox', { name: 'lamp to leaves' });
+  await field.fill('12in');
+  await field.press('Enter');
+  await expect(field).toHaveValue('30.5 cm');
+  await field.fill('far');
+  await field.press('Enter');
+  await expect(page.getByText('A length, such as 30 cm or 12in.')).toBeVisible();
+  await expect(field).toHaveValue('far');
+  await field.press('Escape');
+  await expect(field).toHaveValue('30.5 cm');
+});
+
+test('half the hours are half the dose and half the cost', async ({ page }) => {
+  const before = await dose(page, 'mean');
+  expect(await page.getByTestId('cost-day').textContent()).toBe('£0.17'); // 42 W × 16 h × £0.25
+  const off = page.getByRole('textbox', { name: 'lamp off' });
+  await off.fill('14:00');
+  await off.press('Enter');
+  await expect(page.getByTestId('hours')).toHaveText('8 h a day');
+  await expect.poll(() => dose(page, 'mean')).toBeCloseTo(before / 2, 1);
+  expect(await page.getByTestId('cost-day').textContent()).toBe('£0.084');
+  await page.getByRole('slider', { name: 'Lamp off' }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByTestId('hours')).toHaveText('8 h 15 a day');
+});
+
+test('a lamp typed from its box is hung, kept and checked against physics', async ({ page }) => {
+  await page.getByRole('button', { name: /^Lamp:/ }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('tab', { name: 'From its box' }).click();
+  await sheet.getByRole('button', { name: 'Hang this lamp' }).click();
+  await expect(sheet.getByText('The name is missing.').first()).toBeVisible();
+  await sheet.getByRole('textbox', { name: 'name' }).fill('Attic bar');
+  const watts = sheet.getByRole('textbox', { name: /watts drawn/ });
+  await watts.fill('20');
+  await watts.press('Enter');
+  const lumens = sheet.getByRole('textbox', { name: 'lumens' });
+  await lumens.fill('20000');
+  await lumens.press('Enter');
+  await expect(sheet.getByText(/physics allows 5.85 at most/)).toBeVisible();
+  await lumens.fill('2000');
+  await lumens.press('Enter');
+  await expect(sheet.getByTestId('box-check')).toContainText('28.2 µmol/s'); // 2000 lm at 5000 K: 71 lm for each µmol/s
+  await sheet.getByRole('button', { name: 'Hang this lamp' }).click();
+  await sheet.getByRole('button', { name: 'Done' }).click();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Lamp: 1 × Attic bar' })).toBeVisible();
+});
+
+test('set-ups are named, copied and deleted, and a deletion is undone', async ({ page }) => {
+  const name = page.getByRole('textbox', { name: 'Name of this set-up' });
+  await name.fill('Top shelf');
+  await name.press('Enter');
+  await page.getByRole('button', { name: /^Set-ups/ }).click();
+  await page.getByRole('menuitem', { name: 'Copy this one' }).click();
+  await expect(name).toHaveValue('Top shelf 2');
+  await page.getByRole('button', { name: /^Set-ups/ }).click();
+  await page.getByRole('menuitem', { name: 'Delete this one' }).click();
+  await expect(name).toHaveValue('Top shelf');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(name).toHaveValue('Top shelf 2');
+  await page.getByRole('link', { name: 'Set-ups' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Top shelf' })).toHaveCount(2);
+});
+
+test('cautions of the lamp stand beside it; a hot lamp too near is an alarm', async ({ page }) => {
+  await expect(page.getByRole('heading', { name: 'Take care' })).toBeVisible();
+  await expect(page.getByText('Mains power near water.')).toBeVisible();
+  const sheet = await choose(page, 'Lamp', 'metal halide 400');
+  await sheet.getByRole('button', { name: 'Done' }).click();
+  const field = page.getByRole('textbox', { name: 'lamp to leaves' });
+  await field.fill('20 cm');
+  await field.press('Enter');
+  await expect(page.getByText(/Nearer than this lamp’s heat allows/)).toBeVisible();
+});
+
+test('any point of the tray is read by the keyboard', async ({ page }) => {
+  const tray = page.getByRole('application', { name: /Tray from above/ });
+  await tray.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(tray).toHaveAttribute('aria-label', /mol a day, \d/);
+});
+
+test('the person’s units are kept', async ({ page }) => {
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('radio', { name: 'inches' }).click();
+  await page.getByRole('link', { name: 'Check' }).click();
+  await expect(page.getByRole('textbox', { name: 'lamp to leaves' })).toHaveValue('6 in');
+  await page.waitForTimeout(400);
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'lamp to leaves' })).toHaveValue('6 in');
+});
+
+test('a worker that cannot load is said, not waited for', async ({ page }) => {
+  await page.route(/worker/, (route) => route.abort());
+  await page.reload();
+  await expect(page.getByText(/The light could not be computed/)).toBeVisible({ timeout: 15_000 });
+});
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`axe finds nothing wrong on any screen, ${theme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
+    for (const path of ['/', '/setups', '/settings']) {
+      await page.goto(path);
+      await page.getByRole('heading', { level: 1 }).waitFor({ state: 'attached' });
+      await page.waitForTimeout(300);
+      expect(
+        (await new AxeBuilder({ page }).analyze()).violations.map((v) => `${path} ${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`),
+      ).toEqual([]);
+    }
+    await page.goto('/');
+    for (const part of ['Crop', 'Tray', 'Lamp']) {
+      await page.getByRole('button', { name: new RegExp(`^${part}:`) }).click();
+      await page.waitForTimeout(200);
+      expect(
+        (await new AxeBuilder({ page }).include('[role=dialog]').analyze()).violations.map(
+          (v) => `${part} ${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`,
+        ),
+      ).toEqual([]);
+      await page.keyboard.press('Escape');
+    }
+  });
+}
+
+test('no request leaves the machine, nothing is blocked by the policy, and the headers are strict', async ({ page, baseURL }) => {
+  const elsewhere: string[] = [];
+  const complaints: string[] = [];
+  page.on('request', (r) => !r.url().startsWith(baseURL!) && !/^(blob|data):/.test(r.url()) && elsewhere.push(r.url()));
+  page.on('console', (m) => m.type() === 'error' && complaints.push(m.text()));
+  const response = await page.reload();
+  await expect(page.getByTestId('verdict')).toBeVisible();
+  await page.getByRole('button', { name: /^Lamp:/ }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  expect(elsewhere).toEqual([]);
+  expect(complaints).toEqual([]);
+  const policy = response!.headers()['content-security-policy']!;
+  expect(policy).toContain("default-src 'self'");
+  expect(policy).not.toContain('unsafe-eval');
+  expect(policy).not.toMatch(/script-src[^;]*unsafe-inline/);
+  expect(response!.headers()['x-content-type-options']).toBe('nosniff');
+});

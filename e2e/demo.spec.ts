@@ -1,0 +1,14 @@
+import { expect, test } from '@playwright/test';
+
+test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}` });
+
+test('the demo is there at the first visit, problems included', async ({ page }) => {
+  await page.goto('/setups');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Map room · celery' })).toContainText(
+    'The middle is right, the edges will stretch.',
+  );
+  await expect(page.getByRole('listitem').filter({ hasText: 'Map room · physalis' })).toContainText('Too strong in the middle');
+  await page.getByRole('button', { name: /^Map room · leek/ }).click();
+  await expect(page.getByTestId('verdict')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Crop: Leek/ })).toBeVisible();
+});

@@ -1,0 +1,53 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+
+/** The same screen in one hand. */
+
+test.beforeEach(async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByTestId('verdict')).toBeVisible();
+});
+
+test('nothing is wider than the phone, and fingers have room', async ({ page }) => {
+  for (const path of ['/', '/setups', '/settings']) {
+    await page.goto(path);
+    await page.getByRole('heading', { level: 1 }).waitFor({ state: 'attached' });
+    await page.waitForTimeout(200);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  }
+  await page.goto('/');
+  for (const name of [/^Crop:/, /^Tray:/, /^Lamp:/])
+    expect((await page.getByRole('button', { name }).boundingBox())!.height).toBeGreaterThanOrEqual(44);
+});
+
+test('a finger drags the lamp and reads a point of the tray', async ({ page }) => {
+  const lamp = page.getByRole('slider', { name: 'Distance from lamp to leaves' });
+  const before = Number(await page.getByTestId('dose-mean').textContent());
+  const box = (await lamp.boundingBox())!;
+  const touch = await page.context().newCDPSession(page);
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  const send = (type: string, dy: number) =>
+    touch.send('Input.dispatchTouchEvent', { type: type as 'touchStart', touchPoints: type === 'touchEnd' ? [] : [{ x, y: y + dy }] });
+  await send('touchStart', 0);
+  for (let i = 1; i <= 8; i++) await send('touchMove', i * 2);
+  await send('touchEnd', 16);
+  await expect.poll(async () => Number(await page.getByTestId('dose-mean').textContent())).toBeGreaterThan(before * 1.1);
+  const tray = page.getByRole('application', { name: /Tray from above/ });
+  await tray.tap();
+  await expect(tray).toHaveAttribute('aria-label', /mol a day/);
+});
+
+test('a crop is chosen on a sheet that fills the phone', async ({ page }) => {
+  await page.getByRole('button', { name: /^Crop:/ }).tap();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('combobox').fill('peace');
+  await sheet.getByRole('option', { name: /Peace lily/ }).tap();
+  await sheet.getByRole('button', { name: 'Done' }).tap();
+  await expect(page.getByRole('button', { name: /^Crop: Peace lily/ })).toBeVisible();
+});
+
+test('axe finds nothing wrong on the phone', async ({ page }) => {
+  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`)).toEqual(
+    [],
+  );
+});

@@ -1,0 +1,40 @@
+import { defineConfig, devices } from '@playwright/test';
+
+const port = (process.env.E2E_PORT ??= '4391');
+const demoPort = (process.env.E2E_DEMO_PORT ??= '4392');
+const serve = (on: string, demo: string) => ({
+  command: `node node_modules/next/dist/bin/next start -p ${on}`,
+  url: `http://localhost:${on}/settings`,
+  reuseExistingServer: false,
+  env: { COPPER_NOON_DEMO: demo, NEXT_TELEMETRY_DISABLED: '1' },
+});
+
+/** Browser tests against the production build, one server that begins empty and one with the demo. */
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 45_000,
+  workers: 2,
+  forbidOnly: true,
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: `http://localhost:${port}`,
+    locale: 'en-GB',
+    trace: 'off',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  projects: [
+    { name: 'laptop', use: { viewport: { width: 1280, height: 800 } }, testIgnore: /phone\.spec/ },
+    { name: 'phone', use: { ...devices['Pixel 7'], viewport: { width: 390, height: 844 } }, testMatch: /phone\.spec/ },
+  ],
+  webServer: [serve(port, '0'), serve(demoPort, '1')],
+});

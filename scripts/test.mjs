@@ -1,0 +1,65 @@
+import { execFileSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { build, freePort, installPackages, run } from './prepare.mjs';
+
+installPackages();
+if (!existsSync('/usr/bin/chromium')) {
+  console.log('Installing Chromium …');
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
+  const apt = (...args) =>
+    execFileSync([...sudo, 'apt-get'][0], [...sudo.slice(1), ...(sudo.length ? ['apt-get'] : []), ...args], { stdio: 'inherit' });
+  apt('update');
+  apt('install', '-y', '--no-install-recommends', 'chromium');
+}
+
+const reports = mkdtempSync(join(tmpdir(), 'copper-noon-'));
+let passed = 0;
+let failed = 0;
+const count = (ok) => (ok ? passed++ : failed++);
+const report = (file) => JSON.parse(readFileSync(join(reports, file), 'utf8'));
+
+for (const [name, command] of [
+  ['types', ['tsc', '--noEmit', '-p', '.']],
+  ['types of the core, without a browser', ['tsc', '--noEmit', '-p', 'src/core']],
+  ['lint', ['eslint', '.', '--max-warnings', '0']],
+  ['format', ['prettier', '--check', '--log-level', 'warn', '.']],
+  ['arrows between the rooms', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']],
+]) {
+  console.log(`\n— ${name}`);
+  count(run('npx', command));
+}
+
+console.log('\n— unit tests');
+const unitsWell = run('npx', ['jest', '--json', '--outputFile', join(reports, 'jest.json')]);
+try {
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = report('jest.json');
+  passed += numPassedTests;
+  failed += numFailedTests + numRuntimeErrorTestSuites;
+  if (numPassedTests === 0) failed++;
+} catch {
+  failed++;
+}
+if (!unitsWell && failed === 0) failed++;
+
+console.log('\n— production build');
+const built = build();
+count(built);
+if (built) {
+  console.log('\n— in the browser');
+  const ports = { E2E_PORT: String(await freePort()), E2E_DEMO_PORT: String(await freePort()) };
+  const browserWell = run('npx', ['playwright', 'test'], { ...ports, PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'e2e.json') });
+  try {
+    const { expected, unexpected, flaky } = report('e2e.json').stats;
+    passed += expected;
+    failed += unexpected + flaky;
+    if (expected === 0) failed++;
+  } catch {
+    failed++;
+  }
+  if (!browserWell && failed === 0) failed++;
+}
+
+console.log(`\ntests: ${passed} passed, ${failed} failed`);
+process.exit(failed > 0 ? 1 : 0);

@@ -1,0 +1,96 @@
+import { cropLibrary } from '../../core/library/cropLibrary';
+import { lampLibrary } from '../../core/library/lampLibrary';
+import { setUpOf } from '../../core/stand/setUp';
+import { lampRowOf, trayBlockOf } from '../../core/stand/layOut';
+import type { Site } from '../../core/stand/Site';
+import { emptySite } from './newSite';
+import {
+  addSetUp,
+  chooseCrop,
+  chooseLamp,
+  copyStand,
+  deleteStand,
+  PLAIN_RECIPE,
+  setDistance,
+  setHours,
+  setLampRow,
+  setPlantHeight,
+  setTrayBlock,
+} from './setUpVerbs';
+import { tables } from './tables';
+
+const start = addSetUp(PLAIN_RECIPE, 's')(emptySite('en-GB'));
+const setUp = (site: Site, id = 's') =>
+  setUpOf(
+    site,
+    site.stands.find((s) => s.id === id)!,
+    tables,
+  );
+
+test('a new set-up is what its recipe says', () => {
+  const s = setUp(start);
+  expect([s.crop.id, s.stage.stage, s.lamp.id, s.hours]).toEqual(['tomato', 'seedling', 'led-shop-12-twin-42', 16]);
+  expect(s.distance).toBeWithin(0.15, { relative: 1e-9 });
+});
+
+test('the distance stays when plants, trays or lamps change', () => {
+  const tall = setPlantHeight('s', 0.4)(start);
+  expect(setUp(tall).distance).toBeWithin(0.15, { relative: 1e-9 });
+  expect(setUp(tall).canopy).toBeGreaterThan(setUp(start).canopy);
+  expect(
+    setUp(
+      chooseCrop(
+        's',
+        cropLibrary.find((c) => c.id === 'basil')!,
+      )(tall),
+    ).distance,
+  ).toBeWithin(0.15, { relative: 1e-9 });
+  expect(setUp(setTrayBlock('s', { across: 3, deep: 2, turned: true })(start)).distance).toBeWithin(0.15, { relative: 1e-9 });
+});
+
+test('a hot lamp is hung no nearer than its heat allows', () => {
+  const hot = lampLibrary.find((l) => l.id === 'mh-400')!;
+  expect(setUp(chooseLamp('s', hot)(start)).distance).toBeWithin(hot.heatClearance, { relative: 1e-9 });
+});
+
+test('rows of lamps and blocks of trays are read back as they were set, and all stand within the tier', () => {
+  const site = setTrayBlock('s', { across: 3, deep: 2, turned: true })(setLampRow('s', { count: 3, gap: 0.12 })(start));
+  const { tier, lamp } = setUp(site);
+  expect(lampRowOf(tier, lamp)).toEqual({ count: 3, gap: expect.closeTo(0.12, 9) });
+  expect(trayBlockOf(tier)).toEqual({ across: 3, deep: 2, turned: true });
+  for (const t of tier.trays) {
+    expect(t.x).toBeGreaterThan(0);
+    expect(t.x).toBeLessThan(tier.width);
+    expect(t.y).toBeGreaterThan(0);
+    expect(t.y).toBeLessThan(tier.depth);
+  }
+});
+
+test('a distance or a day beyond what there is, is brought back', () => {
+  expect(setUp(setDistance('s', 9)(start)).distance).toBeWithin(2, { relative: 1e-9 });
+  expect(setUp(setDistance('s', -1)(start)).distance).toBeWithin(0.005, { relative: 1e-9 });
+  expect(setUp(setHours('s', -30, 2000)(start)).programme).toMatchObject({ on_min: 1410, lit_min: 1440 });
+});
+
+test('a copy lives its own life, under a name of its own', () => {
+  const both = copyStand('s', 'c')(start);
+  const changed = setHours(
+    'c',
+    0,
+    600,
+  )(
+    chooseCrop(
+      'c',
+      cropLibrary.find((c) => c.id === 'leek')!,
+    )(both),
+  );
+  expect(setUp(changed).crop.id).toBe('tomato');
+  expect(setUp(changed).hours).toBe(16);
+  expect(changed.stands.map((s) => s.name)).toEqual(['First set-up', 'First set-up 2']);
+});
+
+test('deleting takes batches and hours along and leaves the others', () => {
+  const gone = deleteStand('s')(copyStand('s', 'c')(start));
+  expect([gone.stands.length, gone.batches.length, gone.programmes.length]).toEqual([1, 1, 1]);
+  expect(setUp(gone, 'c').crop.id).toBe('tomato');
+});
