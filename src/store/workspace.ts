@@ -2,7 +2,9 @@ import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Problem } from '../core/result';
 import { startLightWorker } from '../workers/light/light.client';
 import { createLightStore, type LightStore } from './light/lightStore';
+import { followProfile } from './light/followProfile';
 import { followSetUp } from './light/followSetUp';
+import { createProfileStore, type ProfileStore } from './light/profileStore';
 import { openDatabase } from './saved/database';
 import { keep } from './saved/keep';
 import { readSite } from './saved/readSite';
@@ -26,6 +28,7 @@ export interface Workspace {
   readonly sites: SiteStore;
   readonly settings: SettingsStore;
   readonly lights: LightStore;
+  readonly profiles: ProfileStore;
   readonly opening: StoreApi<Opening>;
   /** Opens what was kept, starts the worker and the saving; returns the end of it all. */
   start(seed: 'plain' | 'demo'): () => void;
@@ -37,6 +40,7 @@ export function createWorkspace(language: string): Workspace {
   const sites = createSiteStore(emptySite(language));
   const settings = createSettingsStore(language);
   const lights = createLightStore();
+  const profiles = createProfileStore();
   const opening = createStore<Opening>(() => ({ status: 'opening' }));
   let seeded: (() => void) | null = null;
 
@@ -87,8 +91,14 @@ export function createWorkspace(language: string): Workspace {
         window.removeEventListener('pagehide', flush);
       });
       const worker = startLightWorker();
-      const unfollow = followSetUp(sites, lights, worker);
-      ends.push(unfollow, () => worker.stop());
+      // A worker of its own, so that looking for the answer never keeps the picture waiting.
+      const second = startLightWorker();
+      ends.push(
+        followSetUp(sites, lights, worker),
+        followProfile(sites, profiles, second),
+        () => worker.stop(),
+        () => second.stop(),
+      );
     }
 
     async function openKept() {
@@ -135,6 +145,7 @@ export function createWorkspace(language: string): Workspace {
     sites,
     settings,
     lights,
+    profiles,
     opening,
     start,
     beginAnew(seed) {

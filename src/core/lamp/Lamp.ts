@@ -5,7 +5,7 @@ import type { Kelvin, Lumens, Metres, Ppf, Radians, Watts } from '../quantities'
 export type LampShape = 'tube-bare' | 'tube-reflector' | 'bar' | 'panel' | 'round-panel' | 'bulb-bare' | 'bulb-reflector';
 
 /** Where the photon flux was taken from; it decides how uncertain the flux is. */
-export type FluxBasis = 'archetype' | 'ppf' | 'lumens' | 'efficacy';
+export type FluxBasis = 'archetype' | 'ppf' | 'lumens' | 'efficacy' | 'unknown';
 
 /** A kind of lamp: what one fitting of it is, gives and needs. */
 export interface Lamp {

@@ -10,7 +10,9 @@ export type Technology = 'led' | 'led-pink' | 'led-red-blue' | 'fluorescent' | '
 export type BoxLight =
   | { readonly basis: 'lumens'; readonly lumens: number }
   | { readonly basis: 'ppf'; readonly ppf: number }
-  | { readonly basis: 'efficacy'; readonly efficacy: number };
+  | { readonly basis: 'efficacy'; readonly efficacy: number }
+  /** The box says nothing; the person will measure. */
+  | { readonly basis: 'unknown' };
 
 /** A lamp as a person reads it off its box. */
 export interface Box {
@@ -45,16 +47,16 @@ const FAMILY: Readonly<Record<Technology, string>> = {
   discharge: 'MH',
 };
 
-/** Heat clearance and end-of-life output by technology, after the lamp tables. */
+/** Heat clearance, guessed efficacy (µmol/J, for lamps that state nothing) and end-of-life output by technology, after the lamp tables. */
 const BY_TECHNOLOGY: Readonly<
-  Record<Technology, { clearance: Metres; clearancePerRootWatt: Metres; maintenance: number; life_h: number }>
+  Record<Technology, { clearance: Metres; clearancePerRootWatt: Metres; guess: number; maintenance: number; life_h: number }>
 > = {
-  led: { clearance: 0.02, clearancePerRootWatt: 0.01, maintenance: 0.7, life_h: 30000 },
-  'led-pink': { clearance: 0.02, clearancePerRootWatt: 0.01, maintenance: 0.7, life_h: 30000 },
-  'led-red-blue': { clearance: 0.02, clearancePerRootWatt: 0.02, maintenance: 0.7, life_h: 30000 },
-  fluorescent: { clearance: 0.04, clearancePerRootWatt: 0.003, maintenance: 0.88, life_h: 15000 },
-  incandescent: { clearance: 0.2, clearancePerRootWatt: 0.02, maintenance: 0.9, life_h: 1500 },
-  discharge: { clearance: 0.3, clearancePerRootWatt: 0.02, maintenance: 0.75, life_h: 12000 },
+  led: { clearance: 0.02, clearancePerRootWatt: 0.01, guess: 1.5, maintenance: 0.7, life_h: 30000 },
+  'led-pink': { clearance: 0.02, clearancePerRootWatt: 0.01, guess: 1.4, maintenance: 0.7, life_h: 30000 },
+  'led-red-blue': { clearance: 0.02, clearancePerRootWatt: 0.02, guess: 1.25, maintenance: 0.7, life_h: 30000 },
+  fluorescent: { clearance: 0.04, clearancePerRootWatt: 0.003, guess: 0.9, maintenance: 0.88, life_h: 15000 },
+  incandescent: { clearance: 0.2, clearancePerRootWatt: 0.02, guess: 0.27, maintenance: 0.9, life_h: 1500 },
+  discharge: { clearance: 0.3, clearancePerRootWatt: 0.02, guess: 0.9, maintenance: 0.75, life_h: 12000 },
 };
 
 /** The spectrum that comes nearest to a lamp whose box states its colour temperature. */
@@ -93,15 +95,21 @@ export function lampFromBox(box: Box, id: string, spectrum: SpectrumNote): Resul
   within('cct', box.cct, 1500, 20000);
   if (box.beam_deg !== null) within('beam_deg', box.beam_deg, 5, 170);
   const { light } = box;
+  const kind = BY_TECHNOLOGY[box.technology];
   const ppf =
-    light.basis === 'lumens' ? light.lumens / spectrum.luxPerUmol : light.basis === 'ppf' ? light.ppf : light.efficacy * box.power;
-  const at = light.basis;
+    light.basis === 'lumens'
+      ? light.lumens / spectrum.luxPerUmol
+      : light.basis === 'ppf'
+        ? light.ppf
+        : light.basis === 'efficacy'
+          ? light.efficacy * box.power
+          : kind.guess * box.power;
+  const at = light.basis === 'unknown' ? 'power' : light.basis;
   if (!(ppf > 0)) problems.push({ code: 'box/range', at, found: ppf, expected: 'more than 0' });
   else if (box.power > 0 && ppf / box.power > EFFICACY_LIMIT) {
     problems.push({ code: 'box/impossible', at, found: ppf / box.power, expected: `at most ${EFFICACY_LIMIT}` });
   }
   if (problems.length > 0) return fail(...problems);
-  const kind = BY_TECHNOLOGY[box.technology];
   return ok({
     id,
     name: box.name.trim(),

@@ -1,5 +1,6 @@
 import type { StageName } from '../crop/Crop';
 import type { Lamp } from '../lamp/Lamp';
+import type { Reading } from '../reading/Reading';
 import type { Metres, Radians } from '../quantities';
 
 /** Everything a person keeps: their stands, what grows on them, the hours, and lamps of their own. */
@@ -28,6 +29,8 @@ export interface Tier {
   readonly fittings: readonly Fitting[];
   readonly trays: readonly Tray[];
   readonly programmeId: string;
+  /** What meters showed under these lamps, the oldest first. */
+  readonly readings: readonly Reading[];
 }
 
 /** A lamp where it hangs: the middle of its face, and the height of its face above the tier's floor. */

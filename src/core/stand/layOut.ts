@@ -1,16 +1,11 @@
 import type { Lamp } from '../lamp/Lamp';
 import type { Metres } from '../quantities';
 import { faceSizeOf, outlineOf, outlineOfFitting } from './footprint';
+import type { LampRow } from './LampRow';
 import type { Fitting, Tier, Tray } from './Site';
 
 /** Free floor left around lamps and trays when a tier is made to fit them. */
 const MARGIN: Metres = 0.06;
-
-/** How equal lamps hang: so many, side by side across the depth, with a gap between their edges. */
-export interface LampRow {
-  readonly count: number;
-  readonly gap: Metres;
-}
 
 /** How equal trays stand: so many across and so many deep, a finger's width apart. */
 export interface TrayBlock {

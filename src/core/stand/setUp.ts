@@ -2,7 +2,9 @@ import type { Crop, Stage } from '../crop/Crop';
 import type { Lamp } from '../lamp/Lamp';
 import { emittersOf } from '../lamp/emittersOf';
 import type { Emitter } from '../light/emitters/Emitter';
+import { spectrumOf } from '../library/spectrumLibrary';
 import type { Hours, Metres } from '../quantities';
+import { calibrate, type Calibration } from '../reading/calibrate';
 import { canopyOf, plantHeightOf } from './canopy';
 import type { Batch, Programme, Site, Stand, Tier } from './Site';
 
@@ -27,6 +29,8 @@ export interface SetUp {
   readonly canopy: Metres;
   /** From the lamps' face to the leaf tops. */
   readonly distance: Metres;
+  /** What the readings say of the lamp; null: nothing but its box is known. */
+  readonly calibration: Calibration | null;
 }
 
 /**
@@ -56,12 +60,19 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
     plantHeight,
     canopy,
     distance: fitting.face - canopy,
+    calibration: calibrate(tier.readings, lamp, spectrumOf(lamp.spectrumId)),
   };
 }
 
-/** All emitters of a set-up as it hangs. */
-export function emittersOfSetUp({ tier, lamp }: SetUp): Emitter[] {
-  return tier.fittings.flatMap((f) => emittersOf(lamp, f));
+/** The lamp as it really is, as far as is known: its box, corrected by readings. */
+export function measuredLamp({ lamp, calibration }: SetUp): Lamp {
+  return calibration ? { ...lamp, ppf: lamp.ppf * calibration.scale } : lamp;
+}
+
+/** All emitters of a set-up as it hangs, or with all faces at another height. */
+export function emittersOfSetUp(setUp: SetUp, face?: Metres): Emitter[] {
+  const lamp = measuredLamp(setUp);
+  return setUp.tier.fittings.flatMap((f) => emittersOf(lamp, face === undefined ? f : { ...f, face }));
 }
 
 function need<T>(thing: T | undefined, what: string, id: string): T {

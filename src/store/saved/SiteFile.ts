@@ -8,6 +8,7 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
+  IsISO8601,
   IsNumber,
   IsOptional,
   IsString,
@@ -20,7 +21,9 @@ import {
 
 const STAGES = ['emergence', 'seedling', 'growing-on', 'flowering-fruiting', 'maintenance'] as const;
 const SHAPES = ['tube-bare', 'tube-reflector', 'bar', 'panel', 'round-panel', 'bulb-bare', 'bulb-reflector'] as const;
-const BASES = ['ppf', 'lumens', 'efficacy', 'archetype'] as const;
+const BASES = ['ppf', 'lumens', 'efficacy', 'archetype', 'unknown'] as const;
+const METERS = ['lux-meter', 'foot-candle-meter', 'quantum-meter', 'phone'] as const;
+const LIGHT_UNITS = ['umol', 'lx', 'fc'] as const;
 
 const finite = { allowNaN: false, allowInfinity: false };
 
@@ -47,6 +50,21 @@ export class TrayFile {
   @IsString() @MaxLength(80) batchId!: string;
 }
 
+export class ReadingFile {
+  @IsString() @MaxLength(80) id!: string;
+  @IsIn(METERS) meter!: (typeof METERS)[number];
+  @IsNumber(finite) @Min(0) @Max(1e7) value!: number;
+  @IsIn(LIGHT_UNITS) unit!: (typeof LIGHT_UNITS)[number];
+  @IsNumber(finite) @Min(-20) @Max(20) fromMiddleX_m!: number;
+  @IsNumber(finite) @Min(-20) @Max(20) fromMiddleY_m!: number;
+  @IsNumber(finite) @Min(0.001) @Max(10) distance_m!: number;
+  @IsString() @MaxLength(80) lampId!: string;
+  @IsInt() @Min(1) @Max(50) lamps!: number;
+  @IsNumber(finite) @Min(0) @Max(5) gap_m!: number;
+  @IsBoolean() leftOut!: boolean;
+  @IsISO8601() taken!: string;
+}
+
 export class TierFile {
   @IsString() @MaxLength(80) id!: string;
   @IsNumber(finite) @Min(0.05) @Max(20) width_m!: number;
@@ -54,6 +72,7 @@ export class TierFile {
   @IsString() @MaxLength(80) programmeId!: string;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => FittingFile) fittings!: FittingFile[];
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TrayFile) trays!: TrayFile[];
+  @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => ReadingFile) readings!: ReadingFile[];
 }
 
 export class StandFile {
@@ -104,10 +123,10 @@ export class LampFile {
   @IsBoolean() emitsUV!: boolean;
 }
 
-/** A site as it is written to disk and to exported files, version 1. Lengths in metres; units stand in the names. */
+/** A site as it is written to disk and to exported files, version 2. Lengths in metres; units stand in the names. */
 export class SiteFile {
   @Equals('copper-noon/site') format!: 'copper-noon/site';
-  @Equals(1) version!: 1;
+  @Equals(2) version!: 2;
   @Matches(/^[A-Z]{3}$/) currency!: string;
   @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => StandFile) stands!: StandFile[];

@@ -5,6 +5,7 @@ import { spectrumLibrary } from '../../core/library/spectrumLibrary';
 import { fail, ok, type Problem, type Result } from '../../core/result';
 import type { Site } from '../../core/stand/Site';
 import { tables } from '../site/tables';
+import { migrate, VERSION } from './migrate';
 import { SiteFile, type LampFile } from './SiteFile';
 
 /** Reads a saved or imported site. Every problem is reported at once, each with its place. */
@@ -13,8 +14,9 @@ export function readSite(data: unknown): Result<Site> {
     return fail({ code: 'site/not-an-object', at: '', found: typeof data });
   const { format, version } = data as { format?: unknown; version?: unknown };
   if (format !== 'copper-noon/site') return fail({ code: 'site/foreign', at: 'format', found: format });
-  if (typeof version === 'number' && version > 1) return fail({ code: 'site/newer', at: 'version', found: version, expected: '1' });
-  const file = plainToInstance(SiteFile, data);
+  if (typeof version === 'number' && version > VERSION)
+    return fail({ code: 'site/newer', at: 'version', found: version, expected: String(VERSION) });
+  const file = plainToInstance(SiteFile, migrate(data as Record<string, unknown>));
   const errors = validateSync(file, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
   if (errors.length > 0) return fail(...errors.flatMap((e) => problemsOf(e, '')));
   const broken = brokenLinks(file);
@@ -47,6 +49,19 @@ function siteOf(file: SiteFile): Site {
           y: y.y_m,
           turned: y.turned,
           batchId: y.batchId,
+        })),
+        readings: t.readings.map((r) => ({
+          id: r.id,
+          meter: r.meter,
+          value: r.value,
+          unit: r.unit,
+          dx: r.fromMiddleX_m,
+          dy: r.fromMiddleY_m,
+          distance: r.distance_m,
+          lampId: r.lampId,
+          row: { count: r.lamps, gap: r.gap_m },
+          leftOut: r.leftOut,
+          taken_ms: Date.parse(r.taken),
         })),
       })),
     })),
@@ -128,6 +143,8 @@ function brokenLinks(file: SiteFile): Problem[] {
         once(f.id, `${at}.fittings[${i}].id`);
         missing(lampIds.has(f.lampId) || tables.lamp(f.lampId) !== undefined, `${at}.fittings[${i}].lampId`, f.lampId);
       });
+      // A reading may outlive its lamp; only its own name must be its own.
+      tier.readings.forEach((r, i) => once(r.id, `${at}.readings[${i}].id`));
       tier.trays.forEach((y, i) => {
         once(y.id, `${at}.trays[${i}].id`);
         missing(batchIds.has(y.batchId), `${at}.trays[${i}].batchId`, y.batchId);

@@ -6,7 +6,7 @@ import type { LampFile, SiteFile } from './SiteFile';
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 1,
+    version: 2,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
     stands: site.stands.map(({ id, name, tiers }) => ({
@@ -30,6 +30,20 @@ export function writeSite(site: Site): SiteFile {
           y_m: y.y,
           turned: y.turned,
           batchId: y.batchId,
+        })),
+        readings: t.readings.map((r) => ({
+          id: r.id,
+          meter: r.meter,
+          value: r.value,
+          unit: r.unit,
+          fromMiddleX_m: r.dx,
+          fromMiddleY_m: r.dy,
+          distance_m: r.distance,
+          lampId: r.lampId,
+          lamps: r.row.count,
+          gap_m: r.row.gap,
+          leftOut: r.leftOut,
+          taken: new Date(r.taken_ms).toISOString(),
         })),
       })),
     })),

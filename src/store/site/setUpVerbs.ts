@@ -1,8 +1,10 @@
 import type { Crop, StageName } from '../../core/crop/Crop';
 import type { Lamp } from '../../core/lamp/Lamp';
 import type { Metres } from '../../core/quantities';
-import { layOut, lampRowOf, trayBlockOf, type LampRow, type TrayBlock } from '../../core/stand/layOut';
+import { layOut, lampRowOf, trayBlockOf, type TrayBlock } from '../../core/stand/layOut';
+import type { LampRow } from '../../core/stand/LampRow';
 import { setUpOf } from '../../core/stand/setUp';
+import type { Reading } from '../../core/reading/Reading';
 import type { Batch, Programme, Site, Stand, Tray } from '../../core/stand/Site';
 import type { Container } from '../../core/tray/Container';
 import { MINUTES_PER_DAY } from '../../core/units/clock';
@@ -109,6 +111,31 @@ export const deleteStand = (id: string) => (site: Site) => {
   };
 };
 
+const withReadings = (id: string, change: (readings: readonly Reading[]) => readonly Reading[]) => (site: Site) => ({
+  ...site,
+  stands: site.stands.map((s) =>
+    s.id === id ? { ...s, tiers: s.tiers.map((t, i) => (i === 0 ? { ...t, readings: change(t.readings) } : t)) } : s,
+  ),
+});
+
+/** Keeps a reading, or puts one right that is there already. */
+export const keepReading = (id: string, reading: Reading) =>
+  withReadings(id, (all) =>
+    all.some((r) => r.id === reading.id) ? all.map((r) => (r.id === reading.id ? reading : r)) : [...all, reading],
+  );
+export const dropReading = (id: string, readingId: string) => withReadings(id, (all) => all.filter((r) => r.id !== readingId));
+
+/** Sets distance and hours together: what an answer is applied with. */
+export const setDistanceAndHours = (id: string, distance: Metres, hours: number) => (site: Site) => {
+  const stand = site.stands.find((s) => s.id === id);
+  const programme = site.programmes.find((p) => p.id === stand?.tiers[0]?.programmeId);
+  if (!programme) return site;
+  // A longer or shorter day keeps its middle, so that nobody is woken by the change.
+  const lit = Math.round(hours * 60);
+  const on = programme.on_min + Math.round((programme.lit_min - lit) / 2 / 15) * 15;
+  return setHours(id, lit === programme.lit_min ? programme.on_min : on, lit)(setDistance(id, distance)(site));
+};
+
 /** A second one like it, with batches and hours of its own. */
 export const copyStand = (id: string, newStandId: string) => (site: Site) => {
   const stand = site.stands.find((s) => s.id === id);
@@ -125,6 +152,7 @@ export const copyStand = (id: string, newStandId: string) => (site: Site) => {
       programmeId: renamed(programmeIds, tier.programmeId),
       fittings: tier.fittings.map((f) => ({ ...f, id: newId() })),
       trays: tier.trays.map((t) => ({ ...t, id: newId(), batchId: renamed(batchIds, t.batchId) })),
+      readings: tier.readings.map((r) => ({ ...r, id: newId() })),
     })),
   };
   return {
@@ -169,7 +197,7 @@ export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
   const batch: Batch = { id: newId(), cropId: recipe.cropId, stage: recipe.stage, height: null };
   const programme: Programme = { id: newId(), on_min: recipe.on_min, lit_min: recipe.lit_min };
   const tray: Tray = { id: newId(), x: 0, y: 0, turned: false, batchId: batch.id, ...sizesOf(container) };
-  const bare = { id: newId(), width: 1, depth: 1, fittings: [], trays: [tray], programmeId: programme.id };
+  const bare = { id: newId(), width: 1, depth: 1, fittings: [], trays: [tray], programmeId: programme.id, readings: [] };
   const lamp = tables.lamp(recipe.lampId)!;
   const tier = layOut(
     bare,

@@ -3,6 +3,7 @@ import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
 import type { Settings } from '@/store/settings/settingsStore';
 import type { SiteState } from '@/store/site/siteStore';
+import type { Profile } from '@/core/solve/Profile';
 import type { LightState } from '@/store/light/lightStore';
 import type { Workspace } from '@/store/workspace';
 
@@ -16,4 +17,5 @@ export function useWorkspace(): Workspace {
 
 export const useSite = <T,>(select: (state: SiteState) => T): T => useStore(useWorkspace().sites, select);
 export const useSettings = (): Settings => useStore(useWorkspace().settings);
+export const useProfile = (): Profile | null => useStore(useWorkspace().profiles, (s) => s.profile);
 export const useLight = (): LightState => useStore(useWorkspace().lights);

@@ -6,7 +6,7 @@ import { lightBandOf } from '@/core/dose/lightBand';
 import { plantAreaOf } from '@/core/stand/footprint';
 import type { SetUp } from '@/core/stand/setUp';
 import { doubtOfDistance } from '@/core/uncertainty/doubtOfDistance';
-import { doubtsOfLamp } from '@/core/uncertainty/doubtsOfLamp';
+import { doubtsOf } from '@/core/uncertainty/doubtsOfLamp';
 import type { Doubt } from '@/core/uncertainty/Band';
 import { judge, type Verdict } from '@/core/verdict/judge';
 import type { AreaStats } from '@/core/light/field/statsOver';
@@ -24,7 +24,10 @@ export function useVerdict(setUp: SetUp): Judged | null {
   return useMemo(() => {
     if (light.status !== 'ready' || light.of.stand.id !== setUp.stand.id) return null;
     const { map, stats, meanNearer, meanFarther } = light.answer;
-    const doubts = [...doubtsOfLamp(setUp.lamp, spectrumOf(setUp.lamp.spectrumId)), doubtOfDistance(meanNearer, stats.mean, meanFarther)];
+    const doubts = [
+      ...doubtsOf(setUp.lamp, spectrumOf(setUp.lamp.spectrumId), setUp.calibration),
+      doubtOfDistance(meanNearer, stats.mean, meanFarther),
+    ];
     const band = lightBandOf(setUp.stage, setUp.hours);
     const share = shareWithin(map, light.of.tier.trays.map(plantAreaOf), band.low, band.high);
     return { verdict: judge(stats, share, setUp.stage, setUp.hours, doubts), stats, doubts };

@@ -1,5 +1,6 @@
 import { transfer } from 'comlink';
 import { answerLight } from '../../core/answer/answerLight';
+import { profileOf } from '../../core/solve/Profile';
 import type { LightApi } from './light.api';
 
 /** What the worker answers, apart from the thread, so a test can ask it over a MessageChannel. */
@@ -8,4 +9,5 @@ export const lightApi: LightApi = {
     const answer = answerLight(question);
     return transfer(answer, [answer.map.ppfd.buffer, answer.slice.ppfd.buffer]);
   },
+  profile: profileOf,
 };

@@ -1,11 +1,13 @@
 import { wrap } from 'comlink';
 import type { LightAnswer, LightQuestion } from '../../core/answer/LightQuestion';
+import type { Profile, ProfileQuestion } from '../../core/solve/Profile';
 import { watch } from '../watch';
 import type { LightApi } from './light.api';
 
 export interface LightWorker {
   /** Rejects when the worker could not load, died or was stopped, or when the computation threw. */
   answer(question: LightQuestion): Promise<LightAnswer>;
+  profile(question: ProfileQuestion): Promise<Profile>;
   stop(): void;
 }
 
@@ -13,5 +15,5 @@ export function startLightWorker(): LightWorker {
   const worker = new Worker(new URL('./light.worker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<LightApi>(worker);
   const { ask, stop } = watch(worker, 'light');
-  return { answer: (question) => ask(() => remote.answer(question)), stop };
+  return { answer: (question) => ask(() => remote.answer(question)), profile: (question) => ask(() => remote.profile(question)), stop };
 }
