@@ -9,6 +9,7 @@ import { calibrate, compare } from './calibrate';
 import { nominalAt } from './nominalAt';
 import { question, type Why } from './question';
 import type { Reading } from './Reading';
+import { suspicionsOf } from './suspicionsOf';
 
 const lamp = lampLibrary.find((l) => l.id === 'led-shop-12-twin-42')!;
 const spectrum = spectrumOf(lamp.spectrumId);
@@ -86,4 +87,12 @@ test('a tenth could also be foot-candles read as lux, and both are named', () =>
 
 test('an honest lamp, a little better or worse than its box, is not questioned', () => {
   fc.assert(fc.property(evenly(0.36, 1.79), (scale) => why(scale).length === 0));
+});
+
+test('a lamp that states nothing is taken at its first reading, and later ones are held against it', () => {
+  const unknown = { ...lamp, fluxBasis: 'unknown' as const };
+  const first = { ...reading(6), id: 'first' };
+  expect(suspicionsOf(first, [], unknown, spectrum)).toEqual([]);
+  expect(suspicionsOf({ ...reading(6.5), id: 'second' }, [first], unknown, spectrum)).toEqual([]);
+  expect(suspicionsOf({ ...reading(0.6), id: 'second' }, [first], unknown, spectrum)[0]?.why).toBe('range-reads-low');
 });

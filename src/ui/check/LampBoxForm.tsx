@@ -148,6 +148,7 @@ export function LampBoxForm({ setUp, own, onKept }: { setUp: SetUp; own: boolean
             { value: 'lumens', label: 'lumens' },
             { value: 'ppf', label: 'PPF' },
             { value: 'efficacy', label: 'efficacy' },
+            { value: 'unknown', label: 'nothing: I’ll measure' },
           ]}
           onChange={(basis) => {
             const ppf = trial.ok ? trial.value.ppf : 20;
@@ -157,7 +158,9 @@ export function LampBoxForm({ setUp, own, onKept }: { setUp: SetUp; own: boolean
                   ? { basis, lumens: Math.round(ppf * spectrum.luxPerUmol) }
                   : basis === 'ppf'
                     ? { basis, ppf: Math.round(ppf * 10) / 10 }
-                    : { basis, efficacy: Math.round((ppf / box.power) * 100) / 100 },
+                    : basis === 'efficacy'
+                      ? { basis, efficacy: Math.round((ppf / box.power) * 100) / 100 }
+                      : { basis },
             });
           }}
         />

@@ -4,10 +4,13 @@ import { activeSetUp } from '@/store/light/followSetUp';
 import { newId } from '@/store/site/newId';
 import { changeSite } from '@/store/site/siteStore';
 import { addSetUp, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
+import { AnswerPanel } from '../answer/AnswerPanel';
 import { CautionList } from '../caution/CautionList';
 import { CostLine } from '../cost/CostLine';
 import { DayStrip } from '../hours/DayStrip';
 import { Button } from '../parts/Button';
+import { ReadingsPanel } from '../readings/ReadingsPanel';
+import { RulesPanel } from '../rules/RulesPanel';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { Stage } from '../stage/Stage';
 import { VerdictPanel } from '../verdict/VerdictPanel';
@@ -42,8 +45,11 @@ export function QuickCheck() {
         </div>
         <div className="space-y-7 bg-sheet px-5 py-5 lg:w-[400px] lg:shrink-0 lg:overflow-y-auto xl:w-[420px]">
           <VerdictPanel setUp={setUp} />
+          <AnswerPanel key={setUp.stand.id} setUp={setUp} />
+          <ReadingsPanel key={`readings-${setUp.stand.id}`} setUp={setUp} />
           <DayStrip setUp={setUp} />
           <CostLine setUp={setUp} />
+          <RulesPanel setUp={setUp} />
           <CautionList setUp={setUp} />
         </div>
       </div>

@@ -7,6 +7,7 @@ import { setHours } from '@/store/site/setUpVerbs';
 import { TypedField } from '../parts/TypedField';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { DoseChart } from './DoseChart';
+import { Schools } from './Schools';
 
 /** Mechanical timers move in pins of a quarter of an hour; so does the hand on the strip. */
 const PIN_min = 15;
@@ -118,6 +119,7 @@ export function DayStrip({ setUp }: { setUp: SetUp }) {
         <p className="self-end pb-1.5 text-soft">dark for {showHours(MINUTES_PER_DAY - lit_min)}</p>
       </div>
       <DoseChart setUp={setUp} />
+      <Schools setUp={setUp} />
     </section>
   );
 }

@@ -30,10 +30,11 @@ export function DoseChart({ setUp }: { setUp: SetUp }) {
     return {
       labels: steps.map((m) => String(m / 60).padStart(2, '0')),
       datasets: [
-        { ...plain, label: 'low', data: steps.map(() => low), borderWidth: 0, borderColor: 'transparent' },
+        { ...plain, label: 'low', order: 10, data: steps.map(() => low), borderWidth: 0, borderColor: 'transparent' },
         {
           ...plain,
           label: 'band',
+          order: 10,
           data: steps.map(() => Math.max(low, high)),
           borderWidth: 0,
           borderColor: 'transparent',
@@ -54,7 +55,7 @@ export function DoseChart({ setUp }: { setUp: SetUp }) {
       scales: {
         x: {
           ticks: {
-            maxTicksLimit: 5,
+            autoSkip: false,
             color: colours.soft,
             font: { family: 'Barlow Semi Condensed' },
             callback: (_, i) => (i % 12 === 0 ? String(i / 2).padStart(2, '0') : ''),

@@ -6,7 +6,9 @@ import type { LightMap, Spot } from '@/core/light/field/Grid';
 import type { AreaStats } from '@/core/light/field/statsOver';
 import { outlineOf, outlineOfFitting } from '@/core/stand/footprint';
 import type { SetUp } from '@/core/stand/setUp';
+import type { Tier } from '@/core/stand/Site';
 import { showLength, type LengthUnit } from '@/core/units/length';
+import { placeStore } from '../readings/placeStore';
 import { contoursOf, roundSteps } from './contours';
 import { lightWords } from './lightWords';
 import type { StageFrame } from './stageFrame';
@@ -109,6 +111,17 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
       )}
       <Mark spot={stats.strongest} word="strongest" frame={frame} text={number(stats.strongest.ppfd)} shape="sun" />
       <Mark spot={stats.weakest} word="weakest" frame={frame} text={number(stats.weakest.ppfd)} shape="moon" />
+      {setUp.calibration?.used.map(({ reading: r }) => (
+        <path
+          key={r.id}
+          d={`M${x(r.dx + tier.width / 2)} ${y(r.dy + tier.depth / 2) - 6} l5 6 l-5 6 l-5 -6 Z`}
+          fill="#7fd3c5"
+          stroke="#101716"
+          strokeWidth={1.2}
+        >
+          <title>a reading</title>
+        </path>
+      ))}
       <Probe setUp={setUp} map={map} frame={frame} shows={shows} unit={unit} box={above} />
     </g>
   );
@@ -210,7 +223,10 @@ function Probe({
         aria-label={`Tray from above. Arrow keys read any point. ${text}`}
         className="pointer-events-auto cursor-crosshair"
         onPointerMove={fromPointer}
-        onPointerDown={fromPointer}
+        onPointerDown={(e) => {
+          fromPointer(e);
+          placeStore.setState(placeOf(e, tier));
+        }}
         onPointerLeave={(e) => e.pointerType === 'mouse' && setAt(null)}
         onFocus={(e) => e.currentTarget.matches(':focus-visible') && setAt((now) => now ?? { x: tier.width / 2, y: tier.depth / 2 })}
         onBlur={() => setAt(null)}
@@ -246,6 +262,11 @@ function Probe({
       )}
     </g>
   );
+}
+
+function placeOf(e: React.PointerEvent<SVGRectElement>, tier: Tier): { dx: number; dy: number } {
+  const r = e.currentTarget.getBoundingClientRect();
+  return { dx: ((e.clientX - r.left) / r.width - 0.5) * tier.width, dy: (0.5 - (e.clientY - r.top) / r.height) * tier.depth };
 }
 
 function valueAt(map: LightMap, x: number, y: number): number {

@@ -7,7 +7,19 @@ import { habitOf, Plant } from './Plant';
 import type { StageFrame } from './stageFrame';
 
 /** The set-up from the front, to scale: lamps on their chains, the distance, plants at their height, trays on the shelf. */
-export function FrontView({ setUp, frame, unit, withNumber }: { setUp: SetUp; frame: StageFrame; unit: LengthUnit; withNumber: boolean }) {
+export function FrontView({
+  setUp,
+  frame,
+  unit,
+  withNumber,
+  suits,
+}: {
+  setUp: SetUp;
+  frame: StageFrame;
+  unit: LengthUnit;
+  withNumber: boolean;
+  suits: { from: number; to: number } | null;
+}) {
   const { tier, lamp, crop, stage, canopy, plantHeight, distance } = setUp;
   const { front, x, z, scale } = frame;
   const face = tier.fittings[0]!.face;
@@ -50,6 +62,7 @@ export function FrontView({ setUp, frame, unit, withNumber }: { setUp: SetUp; fr
       {tier.fittings.slice(0, 1).map((f) => (
         <LampFront key={f.id} lamp={lamp} x={x(f.x)} y={z(face)} w={lampWidth} top={front.top - 2} />
       ))}
+      {suits && <Suits from={Math.max(0, face - suits.to)} to={face - suits.from} frame={frame} />}
       {/* the leaf tops, and the dimension from the lamp's face down to them */}
       <line x1={x(0)} x2={right} y1={z(canopy)} y2={z(canopy)} stroke="#eef4f1" strokeWidth={1} strokeDasharray="5 4" opacity={0.75} />
       <g stroke="#eef4f1" strokeWidth={1.2} fill="none">
@@ -68,6 +81,33 @@ export function FrontView({ setUp, frame, unit, withNumber }: { setUp: SetUp; fr
           paintOrder="stroke"
         >
           {showLength(distance, unit)}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** Where the leaf tops may be for the whole tray to suit, at the hours as they are: a bracket at the left. */
+function Suits({ from, to, frame }: { from: number; to: number; frame: StageFrame }) {
+  const { left, top } = frame.front;
+  const [low, high] = [frame.z(from), Math.max(top, frame.z(to))];
+  if (!(low > high)) return null;
+  return (
+    <g>
+      <title>Here the leaf tops may be</title>
+      <rect x={left} y={high} width={7} height={Math.max(2, low - high)} fill="#7fd3c5" />
+      <path d={`M${left} ${high} H${left + 26} M${left} ${low} H${left + 26}`} stroke="#7fd3c5" strokeWidth={1.5} />
+      {low - high > 15 && (
+        <text
+          x={left + 12}
+          y={(low + high) / 2 + 4}
+          fill="#d9f3ee"
+          className="font-narrow text-[12px] font-semibold"
+          stroke="#101716"
+          strokeWidth={3}
+          paintOrder="stroke"
+        >
+          leaves here
         </text>
       )}
     </g>

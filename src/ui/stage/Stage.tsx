@@ -6,6 +6,7 @@ import { faceSizeOf } from '@/core/stand/footprint';
 import { frameTopOf } from '@/store/light/frameTop';
 import { beginGesture, changeSite, endGesture } from '@/store/site/siteStore';
 import { FARTHEST, NEAREST, setDistance } from '@/store/site/setUpVerbs';
+import { useSuitingDistances } from '../answer/useSolution';
 import { LengthField } from '../parts/LengthField';
 import { Segments } from '../parts/Segments';
 import { useLight, useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
@@ -35,6 +36,7 @@ export function Stage({ setUp }: { setUp: SetUp }) {
     [width, height, wide, setUp.tier, top],
   );
   const band = useMemo(() => lightBandOf(setUp.stage, setUp.hours), [setUp.stage, setUp.hours]);
+  const suits = useSuitingDistances(setUp);
   const face = setUp.tier.fittings[0]!.face;
   const lampWidth = Math.max(60, faceSizeOf(setUp.lamp).length * frame.scale + 16);
   const change = (distance: number) => changeSite(sites, 'move the lamp', setDistance(setUp.stand.id, distance));
@@ -81,7 +83,7 @@ export function Stage({ setUp }: { setUp: SetUp }) {
               <text x={frame.above.left} y={frame.above.top - 9} className="fill-night-soft font-narrow text-[13px] font-medium">
                 from above
               </text>
-              <FrontView setUp={setUp} frame={frame} unit={lengthUnit} withNumber={!wide} />
+              <FrontView setUp={setUp} frame={frame} unit={lengthUnit} withNumber={!wide} suits={suits} />
               {ready && (
                 <AboveView
                   setUp={setUp}

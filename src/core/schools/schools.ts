@@ -1,0 +1,43 @@
+import type { Crop, Stage } from '../crop/Crop';
+import type { Hours } from '../quantities';
+
+export type SchoolId = 'steady' | 'stepping' | 'day-and-night' | 'computed';
+
+/** One way to set the hours of a stage, as growers do it. */
+export interface School {
+  readonly id: SchoolId;
+  /** Hours at its start, and those that it comes to. */
+  readonly first: Hours;
+  readonly then: Hours;
+  /** `refused` where the crop is known to be injured, `warned` where it may be or nobody knows. */
+  readonly standing: 'offered' | 'warned' | 'refused';
+  /** The work behind a warning or refusal; null for growers' consensus. */
+  readonly source: string | null;
+}
+
+/** Days of day-and-night light that schools of it keep to. */
+export const DAY_AND_NIGHT_DAYS = { from: 3, to: 5 } as const; // growers' consensus; longer injures tomato and aubergine, Hillman 1956
+
+/**
+ * The schools of hours for a stage.
+ *
+ * @param steady    hours as they are set now
+ * @param computed  hours that give the best dose at the present distance, or null when none suit
+ */
+export function schoolsOf(crop: Crop, stage: Stage, steady: Hours, computed: Hours | null): School[] {
+  const injury = crop.continuousLightInjury;
+  const then = computed ?? Math.min(stage.hoursMax, Math.max(stage.hoursMin, steady));
+  const plain = { standing: 'offered', source: null } as const;
+  const schools: School[] = [
+    { id: 'steady', first: steady, then: steady, ...plain },
+    { id: 'stepping', first: stage.hoursMax, then: stage.hoursMin, ...plain },
+    {
+      id: 'day-and-night',
+      first: 24,
+      then,
+      standing: injury === 'high' ? 'refused' : injury === 'low' ? 'offered' : 'warned',
+      source: crop.continuousLightInjurySource,
+    },
+  ];
+  return computed === null ? schools : [...schools, { id: 'computed', first: computed, then: computed, ...plain }];
+}

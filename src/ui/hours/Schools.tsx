@@ -1,0 +1,99 @@
+'use client';
+import { useMemo } from 'react';
+import { runningCost } from '@/core/cost/runningCost';
+import { dliOf } from '@/core/dose/dli';
+import { DAY_AND_NIGHT_DAYS, schoolsOf, type School } from '@/core/schools/schools';
+import type { SetUp } from '@/core/stand/setUp';
+import { showHours } from '@/core/units/clock';
+import { showMoney } from '@/core/units/money';
+import { changeSite } from '@/store/site/siteStore';
+import { setDistanceAndHours } from '@/store/site/setUpVerbs';
+import { useSolution } from '../answer/useSolution';
+import { Button } from '../parts/Button';
+import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { doseNumber } from '../stage/lightWords';
+import { useVerdict } from '../verdict/useVerdict';
+
+const NAMES: Readonly<Record<School['id'], string>> = {
+  steady: 'steady, as now',
+  stepping: 'long at first, stepping down',
+  'day-and-night': 'day and night at first',
+  computed: 'as computed',
+};
+
+/** The schools of hours beside each other: dose and cost at their first day and at what they come to. */
+export function Schools({ setUp }: { setUp: SetUp }) {
+  const { sites } = useWorkspace();
+  const currency = useSite((s) => s.site.currency);
+  const price = useSite((s) => s.site.price_per_kWh);
+  const judged = useVerdict(setUp);
+  const { distance, crop, stage, hours, stand } = setUp;
+  const solution = useSolution(
+    setUp,
+    useMemo(() => ({ what: 'distance', distance }), [distance]),
+  );
+  if (!judged || !solution) return null;
+  const power = setUp.lamp.power * setUp.tier.fittings.length;
+  const { mean } = judged.stats;
+  const range = (s: School, show: (h: number) => string) => (s.first === s.then ? show(s.first) : `${show(s.first)} → ${show(s.then)}`);
+  const schools = schoolsOf(crop, stage, hours, solution.distances ? solution.best.hours : null);
+  return (
+    <div className="space-y-2">
+      <table className="w-full text-sm" aria-label="Schools of hours">
+        <thead>
+          <tr className="text-left text-soft">
+            <th className="pr-2 font-medium">school</th>
+            <th className="pr-2 font-medium">hours</th>
+            <th className="pr-2 font-medium">mol, mean</th>
+            <th className="pr-2 font-medium">a month</th>
+            <th>
+              <span className="sr-only">Use it</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {schools.map((s) => (
+            <tr key={s.id} className="border-t border-line align-top">
+              <td className="py-1.5 pr-2">{NAMES[s.id]}</td>
+              <td className="py-1.5 pr-2">{range(s, (h) => showHours(h * 60))}</td>
+              <td className="py-1.5 pr-2">{range(s, (h) => doseNumber(dliOf(mean, h)))}</td>
+              <td className="py-1.5 pr-2">{range(s, (h) => showMoney(runningCost(power, h, price).perMonth, currency))}</td>
+              <td className="text-right">
+                {s.standing === 'refused' ? (
+                  <span className="text-copper">refused</span>
+                ) : (
+                  s.id !== 'steady' && (
+                    <Button
+                      kind="quiet"
+                      className="px-2!"
+                      aria-label={`Use: ${NAMES[s.id]}`}
+                      disabled={s.first === hours}
+                      onClick={() => changeSite(sites, 'change the hours', setDistanceAndHours(stand.id, distance, s.first))}
+                    >
+                      Use
+                    </Button>
+                  )
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="text-sm text-soft">
+        {nightWords(
+          setUp,
+          schools.find((s) => s.id === 'day-and-night')!,
+        )}
+      </p>
+    </div>
+  );
+}
+
+function nightWords({ crop }: SetUp, { standing, source }: School): string {
+  const name = crop.name.toLowerCase();
+  const days = `${DAY_AND_NIGHT_DAYS.from}–${DAY_AND_NIGHT_DAYS.to} days after coming up`;
+  if (standing === 'refused') return `Day and night is refused: unbroken light injures ${name} (${source}).`;
+  if (standing === 'warned')
+    return `Day and night, if at all, only for ${days}: whether ${name} bears unbroken light ${source ? `is doubtful (${source})` : 'is not known'}.`;
+  return `Day and night only for ${days}: ${name} bears it${source ? ` (${source})` : ''}, and it gains little over 18 h.`;
+}

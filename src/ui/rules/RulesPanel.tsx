@@ -1,0 +1,81 @@
+'use client';
+import { ChevronDown } from 'lucide-react';
+import { Collapsible } from 'radix-ui';
+import { dliOf } from '@/core/dose/dli';
+import { spectrumOf } from '@/core/library/spectrumLibrary';
+import { HAND_WIDTH, inverseSquare, LUMENS_RULE, lumensRule } from '@/core/rules/rulesOfThumb';
+import { atDistance, type Profile } from '@/core/solve/Profile';
+import { plantAreaOf } from '@/core/stand/footprint';
+import { measuredLamp, type SetUp } from '@/core/stand/setUp';
+import { showLength } from '@/core/units/length';
+import { useProfile, useSettings } from '../shell/WorkspaceContext';
+import { doseNumber } from '../stage/lightWords';
+import { FallOffChart } from './FallOffChart';
+
+/** What the rules of thumb would say here, and why they part from the computed answer. */
+export function RulesPanel({ setUp }: { setUp: SetUp }) {
+  const profile = useProfile();
+  return (
+    <Collapsible.Root className="print:hidden">
+      <Collapsible.Trigger className="group flex min-h-9 items-center gap-1 text-lg font-semibold max-md:min-h-11">
+        Rules of thumb, beside it
+        <ChevronDown size={18} className="group-data-[state=open]:rotate-180" aria-hidden />
+      </Collapsible.Trigger>
+      <Collapsible.Content className="space-y-4 pt-2">{profile && <Rules setUp={setUp} profile={profile} />}</Collapsible.Content>
+    </Collapsible.Root>
+  );
+}
+
+function Rules({ setUp, profile }: { setUp: SetUp; profile: Profile }) {
+  const { lengthUnit } = useSettings();
+  const { tier, stage, hours, calibration } = setUp;
+  const lamp = measuredLamp(setUp);
+  const area = tier.trays.map(plantAreaOf).reduce((sum, a) => sum + (a.x1 - a.x0) * (a.y1 - a.y0), 0);
+  const lumens = lumensRule(lamp.ppf * spectrumOf(lamp.spectrumId).luxPerUmol * tier.fittings.length, tier.fittings.length, area);
+  const hand = atDistance(profile, Math.max(HAND_WIDTH, profile[0]!.distance));
+  const handDose = { weakest: dliOf(hand.weakest, hours), strongest: dliOf(hand.strongest, hours) };
+  const central = calibration?.used.find((c) => Math.hypot(c.reading.dx, c.reading.dy) < 0.02);
+  const square = inverseSquare(profile, central ? { distance: central.reading.distance, ppfd: central.measured } : null, stage, hours);
+  const enough = lumens.lumensPerArea >= LUMENS_RULE.low;
+  const handSays =
+    handDose.strongest > stage.dliMax || hand.strongest > stage.ppfdMax
+      ? 'too strong below the lamp'
+      : handDose.weakest < stage.dliMin
+        ? 'too dim at the edge'
+        : 'in range';
+  const bare = lamp.shape === 'bulb-bare' || lamp.shape === 'tube-bare';
+  return (
+    <>
+      <Rule
+        title="Lumens on the tray"
+        advice={`${Math.round(lumens.lumensPerArea).toLocaleString('en-GB')} lm/m² here; the rule asks for ${LUMENS_RULE.low.toLocaleString('en-GB')}–${LUMENS_RULE.high.toLocaleString('en-GB')} (2000–3000 for each square foot): ${enough ? 'enough' : `about ${Math.ceil(lumens.lampsAsked)} of these lamps`}.`}
+        why={`It counts the eye’s light, and all that leaves the lamp as if it landed on the tray; it knows neither hours nor distance.${bare ? ' A bare lamp sends half of it upwards.' : ''}`}
+      />
+      <Rule
+        title="A hand’s width away"
+        advice={`At ${showLength(HAND_WIDTH, lengthUnit)} this tray gets ${doseNumber(handDose.weakest)}–${doseNumber(handDose.strongest)} mol in these hours: ${handSays}.`}
+        why="It was found under fluorescent tubes and fits them. A stronger lamp burns at a hand’s width, a bulb leaves the corners dark, a weak one may have to hang nearer."
+      />
+      <Rule
+        title="Twice as far, a quarter of the light"
+        advice={`From ${Math.round(square.anchor.ppfd)} µmol at ${showLength(square.anchor.distance, lengthUnit)} (${central ? 'your reading' : 'computed'}) it would hang the lamp ${showLength(square.advises, lengthUnit)} above the leaves${square.really === null ? '; no distance here really gives that strength below the middle' : `; that strength is really at ${showLength(square.really, lengthUnit)}`}.`}
+        why={
+          square.holdsFrom === null
+            ? 'It is true of a small source far away; under this lamp it does not hold anywhere within two metres.'
+            : `It is true of a small source far away: here within 10 % from ${showLength(square.holdsFrom, lengthUnit)} on. Nearer, the light falls more slowly than it says.`
+        }
+      />
+      <FallOffChart setUp={setUp} profile={profile} anchor={square.anchor} />
+    </>
+  );
+}
+
+function Rule({ title, advice, why }: { title: string; advice: string; why: string }) {
+  return (
+    <div>
+      <h3 className="font-semibold">{title}</h3>
+      <p>{advice}</p>
+      <p className="text-sm text-soft">{why}</p>
+    </div>
+  );
+}
