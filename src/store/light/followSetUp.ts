@@ -13,10 +13,13 @@ export function activeSetUp({ site, activeId }: Pick<SiteState, 'site' | 'active
   return stand ? setUpOf(site, stand, tables) : null;
 }
 
+/** Side of a cell of the map: a centimetre, more for what is wider than 1.6 m. */
+export const cellOf = ({ tier }: SetUp): number => Math.max(0.01, Math.max(tier.width, tier.depth) / 160);
+
 /** What to ask of the light of a set-up; a large tier is computed in larger cells; `quick` while a hand drags. */
 export function questionOf(setUp: SetUp, top: number, quick = false): LightQuestion {
   const { tier, canopy } = setUp;
-  const cell = Math.max(0.01, Math.max(tier.width, tier.depth, top) / 160);
+  const cell = cellOf(setUp);
   return {
     emitters: emittersOfSetUp(setUp),
     width: tier.width,
@@ -26,7 +29,7 @@ export function questionOf(setUp: SetUp, top: number, quick = false): LightQuest
     sliceMargin: FRAME_MARGIN,
     plantAreas: tier.trays.map(plantAreaOf),
     cell,
-    sliceCell: quick ? 2 * cell : cell,
+    sliceCell: Math.max(quick ? 2 * cell : cell, top / 160),
   };
 }
 

@@ -8,6 +8,7 @@ import type { Reading } from '../../core/reading/Reading';
 import type { Batch, Programme, Site, Stand, Tray } from '../../core/stand/Site';
 import type { Container } from '../../core/tray/Container';
 import { MINUTES_PER_DAY } from '../../core/units/clock';
+import { freeName } from './freeName';
 import { newId } from './newId';
 import { tables } from './tables';
 
@@ -145,7 +146,7 @@ export const copyStand = (id: string, newStandId: string) => (site: Site) => {
   const renamed = (ids: Map<string, string>, old: string) => ids.get(old) ?? ids.set(old, newId()).get(old)!;
   const copy: Stand = {
     id: newStandId,
-    name: freeName(site, stand.name),
+    name: freeName(site.stands, stand.name),
     tiers: stand.tiers.map((tier) => ({
       ...tier,
       id: newId(),
@@ -210,20 +211,12 @@ export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
   );
   const grown: Site = {
     ...site,
-    stands: [...site.stands, { id: standId, name: freeName(site, recipe.name), tiers: [tier] }],
+    stands: [...site.stands, { id: standId, name: freeName(site.stands, recipe.name), tiers: [tier] }],
     batches: [...site.batches, batch],
     programmes: [...site.programmes, programme],
   };
   return setDistance(standId, recipe.distance)(grown);
 };
-
-/** A name that no stand has yet: "Shelf", then "Shelf 2". */
-function freeName(site: Site, name: string): string {
-  const stem = name.replace(/ \d+$/, '');
-  const taken = new Set(site.stands.map((s) => s.name));
-  if (!taken.has(name)) return name;
-  for (let n = 2; ; n++) if (!taken.has(`${stem} ${n}`)) return `${stem} ${n}`;
-}
 
 function sizesOf(c: Container): Pick<Tray, 'containerId' | 'length' | 'width' | 'height' | 'insideLength' | 'insideWidth'> {
   return {

@@ -9,6 +9,8 @@ import { CautionList } from '../caution/CautionList';
 import { CostLine } from '../cost/CostLine';
 import { DayStrip } from '../hours/DayStrip';
 import { Button } from '../parts/Button';
+import { PrintSheet } from '../print/PrintSheet';
+import { usePrinting } from '../print/usePrinting';
 import { ReadingsPanel } from '../readings/ReadingsPanel';
 import { RulesPanel } from '../rules/RulesPanel';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
@@ -23,6 +25,8 @@ export function QuickCheck() {
   const site = useSite((s) => s.site);
   const activeId = useSite((s) => s.activeId);
   const setUp = useMemo(() => activeSetUp({ site, activeId }), [site, activeId]);
+  const printing = usePrinting();
+  if (setUp && printing) return <PrintSheet setUp={setUp} />;
   if (!setUp) {
     const id = newId();
     return (
@@ -36,7 +40,7 @@ export function QuickCheck() {
     );
   }
   return (
-    <div className="flex flex-1 flex-col lg:h-dvh lg:flex-none lg:overflow-hidden print:block print:h-auto">
+    <div className="flex flex-1 flex-col lg:h-dvh lg:flex-none lg:overflow-hidden">
       <Header setUp={setUp} />
       <Sentence setUp={setUp} />
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">

@@ -1,12 +1,15 @@
 'use client';
-import { ChevronDown, Copy, Plus, Trash2 } from 'lucide-react';
+import { ChevronDown, Copy, FileDown, Plus, Printer, Table, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
+import { mapCsv } from '@/core/formats/mapCsv';
+import { exportSite } from '@/store/files/exportSite';
 import { newId } from '@/store/site/newId';
 import { changeSite, showStand, undo } from '@/store/site/siteStore';
 import { addSetUp, copyStand, deleteStand, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';
+import { fileName, saveFile } from '../parts/saveFile';
 import { say } from '../shell/toastStore';
-import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { useLight, useSite, useWorkspace } from '../shell/WorkspaceContext';
 
 const ITEM = 'flex min-h-10 items-center gap-2 rounded px-2 outline-none data-[highlighted]:bg-sunk max-md:min-h-11';
 
@@ -14,6 +17,7 @@ const ITEM = 'flex min-h-10 items-center gap-2 rounded px-2 outline-none data-[h
 export function SetUpMenu({ activeId }: { activeId: string }) {
   const { sites } = useWorkspace();
   const stands = useSite((s) => s.site.stands);
+  const light = useLight();
   const active = stands.find((s) => s.id === activeId);
   function remove() {
     const rest = stands.filter((s) => s.id !== activeId);
@@ -61,6 +65,27 @@ export function SetUpMenu({ activeId }: { activeId: string }) {
           >
             <Copy size={17} aria-hidden /> Copy this one
           </DropdownMenu.Item>
+          <DropdownMenu.Separator className="my-1 h-px bg-line" />
+          <DropdownMenu.Item
+            className={ITEM}
+            onSelect={() => saveFile(fileName(active?.name, 'json'), exportSite(sites.getState().site, [activeId]))}
+          >
+            <FileDown size={17} aria-hidden /> Save this one as a file
+          </DropdownMenu.Item>
+          <DropdownMenu.Item
+            className={ITEM}
+            disabled={light.status !== 'ready'}
+            onSelect={() =>
+              light.status === 'ready' &&
+              saveFile(fileName(`${active?.name} light map`, 'csv'), mapCsv(light.answer.map, light.of.hours), 'text/csv')
+            }
+          >
+            <Table size={17} aria-hidden /> Save the light map, CSV
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={ITEM} onSelect={() => setTimeout(() => window.print(), 150)}>
+            <Printer size={17} aria-hidden /> Print a sheet
+          </DropdownMenu.Item>
+          <DropdownMenu.Separator className="my-1 h-px bg-line" />
           <DropdownMenu.Item className={`${ITEM} text-copper`} onSelect={remove}>
             <Trash2 size={17} aria-hidden /> Delete this one
           </DropdownMenu.Item>

@@ -56,6 +56,7 @@ export function DoseChart({ setUp }: { setUp: SetUp }) {
         x: {
           ticks: {
             autoSkip: false,
+            maxRotation: 0,
             color: colours.soft,
             font: { family: 'Barlow Semi Condensed' },
             callback: (_, i) => (i % 12 === 0 ? String(i / 2).padStart(2, '0') : ''),

@@ -8,3 +8,12 @@ export function saveFile(name: string, text: string, type = 'application/json'):
   // The browser needs the address until the download has begun.
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
+
+/** A name that every system takes, from the words of a person. */
+export function fileName(words: string | undefined, ending: string): string {
+  const plain = (words ?? '')
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '');
+  return `${plain || 'set-up'}.${ending}`;
+}

@@ -5,16 +5,22 @@ import { MOL_SECONDS } from '@/core/dose/dli';
 import { computeMap } from '@/core/light/field/computeMap';
 import { shareWithin, statsOver } from '@/core/light/field/statsOver';
 import { plantAreaOf } from '@/core/stand/footprint';
+import { cellOf } from '@/store/light/followSetUp';
 import { emittersOfSetUp, type SetUp } from '@/core/stand/setUp';
 import { judge } from '@/core/verdict/judge';
 import { doseNumber } from '../stage/lightWords';
 import { headlineOf } from '../verdict/words';
 
-/** The verdict of one set-up in a line, from a coarse map: quick enough to be drawn with the list. */
+/** The verdict of one set-up in a line, from the same map as the check's. */
 export function QuickWord({ setUp }: { setUp: SetUp }) {
   const { verdict, headline } = useMemo(() => {
     const areas = setUp.tier.trays.map(plantAreaOf);
-    const map = computeMap(emittersOfSetUp(setUp), { x0: 0, x1: setUp.tier.width, y0: 0, y1: setUp.tier.depth }, setUp.canopy, 0.02);
+    const map = computeMap(
+      emittersOfSetUp(setUp),
+      { x0: 0, x1: setUp.tier.width, y0: 0, y1: setUp.tier.depth },
+      setUp.canopy,
+      cellOf(setUp),
+    );
     const band = lightBandOf(setUp.stage, setUp.hours);
     const made = judge(statsOver(map, areas), shareWithin(map, areas, band.low, band.high), setUp.stage, setUp.hours, []);
     return { verdict: made, headline: headlineOf(made) };

@@ -8,6 +8,7 @@ import { newId } from '@/store/site/newId';
 import { changeSite, showStand, undo } from '@/store/site/siteStore';
 import { addSetUp, copyStand, deleteStand, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
 import { tables } from '@/store/site/tables';
+import { FileButtons } from '../files/FileButtons';
 import { Button } from '../parts/Button';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
@@ -27,8 +28,9 @@ export function SetUps() {
   };
   return (
     <div className="mx-auto w-full max-w-4xl px-4 py-6 md:px-6">
-      <div className="mb-4 flex items-center justify-between gap-4">
-        <h1 className="text-2xl font-semibold">Set-ups</h1>
+      <div className="mb-4 flex flex-wrap items-center gap-3">
+        <h1 className="flex-1 text-2xl font-semibold">Set-ups</h1>
+        <FileButtons />
         <Button kind="main" onClick={begin}>
           <Plus size={17} aria-hidden /> New set-up
         </Button>

@@ -1,0 +1,24 @@
+import type { Site } from '../../core/stand/Site';
+import { writeSite } from '../saved/writeSite';
+
+/** Set-ups as the text of a file: the given ones with all that they use, or the whole site. */
+export function exportSite(site: Site, standIds?: readonly string[]): string {
+  return `${JSON.stringify(writeSite(standIds ? only(site, standIds) : site), null, 2)}\n`;
+}
+
+function only(site: Site, standIds: readonly string[]): Site {
+  const stands = site.stands.filter((s) => standIds.includes(s.id));
+  const tiers = stands.flatMap((s) => s.tiers);
+  const uses = {
+    batches: new Set(tiers.flatMap((t) => t.trays.map((y) => y.batchId))),
+    programmes: new Set(tiers.map((t) => t.programmeId)),
+    lamps: new Set(tiers.flatMap((t) => [...t.fittings.map((f) => f.lampId), ...t.readings.map((r) => r.lampId)])),
+  };
+  return {
+    ...site,
+    stands,
+    batches: site.batches.filter((b) => uses.batches.has(b.id)),
+    programmes: site.programmes.filter((p) => uses.programmes.has(p.id)),
+    lamps: site.lamps.filter((l) => uses.lamps.has(l.id)),
+  };
+}

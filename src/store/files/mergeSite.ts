@@ -1,0 +1,47 @@
+import type { Lamp } from '../../core/lamp/Lamp';
+import type { Site } from '../../core/stand/Site';
+import { freeName } from '../site/freeName';
+import { newId } from '../site/newId';
+
+/**
+ * Adds the set-ups of another site to this one. Everything that comes in gets a name of its own, so nothing here is
+ * overwritten and the same file can be opened twice; a lamp that is here already, the same to the last figure, is shared.
+ * Currency and price stay as they are here.
+ */
+export function mergeSite(site: Site, other: Site): Site {
+  const renamed = new Map<string, string>();
+  const rename = (id: string) => renamed.get(id) ?? renamed.set(id, newId()).get(id)!;
+  const lamps: Lamp[] = [...site.lamps];
+  const lampIds = new Map<string, string>();
+  for (const lamp of other.lamps) {
+    const same = site.lamps.find((l) => JSON.stringify({ ...l, id: '' }) === JSON.stringify({ ...lamp, id: '' }));
+    const id = same?.id ?? `own-${newId()}`;
+    lampIds.set(lamp.id, id);
+    if (!same) lamps.push({ ...lamp, id });
+  }
+  const lampId = (id: string) => lampIds.get(id) ?? id;
+  let stands = site.stands;
+  for (const stand of other.stands) {
+    const added = {
+      ...stand,
+      id: rename(stand.id),
+      name: freeName(stands, stand.name),
+      tiers: stand.tiers.map((t) => ({
+        ...t,
+        id: rename(t.id),
+        programmeId: rename(t.programmeId),
+        fittings: t.fittings.map((f) => ({ ...f, id: rename(f.id), lampId: lampId(f.lampId) })),
+        trays: t.trays.map((y) => ({ ...y, id: rename(y.id), batchId: rename(y.batchId) })),
+        readings: t.readings.map((r) => ({ ...r, id: rename(r.id), lampId: lampId(r.lampId) })),
+      })),
+    };
+    stands = [...stands, added];
+  }
+  return {
+    ...site,
+    stands,
+    lamps,
+    batches: [...site.batches, ...other.batches.map((b) => ({ ...b, id: rename(b.id) }))],
+    programmes: [...site.programmes, ...other.programmes.map((p) => ({ ...p, id: rename(p.id) }))],
+  };
+}

@@ -1,0 +1,31 @@
+import type { Problem } from '@/core/result';
+
+const shown = (found: unknown): string => {
+  const text = typeof found === 'string' ? `“${found}”` : (JSON.stringify(found) ?? 'nothing');
+  return text.length > 60 ? `${text.slice(0, 57)}…` : text;
+};
+
+/** Why a file is refused, with the place, in words. */
+export function problemWords({ code, at, found, expected }: Problem): string {
+  switch (code) {
+    case 'file/too-large':
+      return `The file is too large: ${Math.round(Number(found) / 1e5) / 10} MB, and at most ${Number(expected) / 1e6} MB are read.`;
+    case 'file/too-deep':
+      return 'The file is nested deeper than any of ours.';
+    case 'file/not-json':
+      return `It is not whole JSON: it breaks at ${at}. Was it cut short or edited?`;
+    case 'site/not-an-object':
+    case 'site/foreign':
+      return 'It is not a file of set-ups: it does not say “format”: “copper-noon/site”.';
+    case 'site/newer':
+      return `It was written by a newer version (${shown(found)}; this one reads up to ${expected}). Open it there, or update.`;
+    case 'site/missing':
+      return `${at}: refers to ${shown(found)}, which is not there.`;
+    case 'site/id-twice':
+      return `${at}: ${shown(found)} is there twice.`;
+    case 'site/whitelistValidation':
+      return `${at}: not a field of ours.`;
+    default:
+      return `${at}: ${shown(found)}, ${expected ?? 'not allowed'}.`;
+  }
+}

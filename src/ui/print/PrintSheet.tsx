@@ -1,0 +1,132 @@
+'use client';
+import { useMemo } from 'react';
+import { cautionsFor } from '@/core/caution/cautionsFor';
+import { lightBandOf } from '@/core/dose/lightBand';
+import { cautionLibrary, generalNote } from '@/core/library/cautionLibrary';
+import { spectrumOf } from '@/core/library/spectrumLibrary';
+import { compare } from '@/core/reading/calibrate';
+import type { SetUp } from '@/core/stand/setUp';
+import { showClock, showHours } from '@/core/units/clock';
+import { showLength } from '@/core/units/length';
+import { useSolution, useSuitingDistances } from '../answer/useSolution';
+import { failsWords, limitWords, onTheTape, suitsWords } from '../answer/words';
+import { unitWords } from '../readings/words';
+import { useLight } from '../shell/WorkspaceContext';
+import { AboveView } from '../stage/AboveView';
+import { FrontView } from '../stage/FrontView';
+import { doseNumber } from '../stage/lightWords';
+import { stageFrame } from '../stage/stageFrame';
+import { useVerdict } from '../verdict/useVerdict';
+import { headlineOf, percent, stageWords } from '../verdict/words';
+
+const NOTHING = { what: 'nothing' } as const;
+const WIDTH = 660;
+
+/** One page for the rack: the picture as lines, the answer, the readings and the cautions, in both worlds of units. */
+export function PrintSheet({ setUp }: { setUp: SetUp }) {
+  const light = useLight();
+  const judged = useVerdict(setUp);
+  const solution = useSolution(setUp, NOTHING);
+  const suits = useSuitingDistances(setUp);
+  const { tier, crop, stage, lamp, programme, distance } = setUp;
+  const ready = light.status === 'ready' && light.of.stand.id === setUp.stand.id ? light : null;
+  const frame = useMemo(() => stageFrame({ width: WIDTH, height: 330 }, tier, ready?.top ?? 0.5, 20), [tier, ready?.top]);
+  if (!judged || !ready) return <p>The light is still being worked out. Print again in a moment.</p>;
+  const { verdict, stats } = judged;
+  const headline = headlineOf(verdict);
+  const both = (m: number) => `${showLength(m, 'cm')} (${showLength(m, 'in')})`;
+  const best = solution && onTheTape(solution, 'cm');
+  const readings = compare(tier.readings, lamp, spectrumOf(lamp.spectrumId));
+  return (
+    <article className="mx-auto w-[660px] space-y-2 bg-white text-[11px] leading-snug text-black" data-testid="print-sheet">
+      <header className="flex items-baseline justify-between border-b border-black pb-1">
+        <h1 className="text-lg font-semibold">{setUp.stand.name}</h1>
+        <p>
+          {crop.name}, {stageWords(stage)} · {tier.fittings.length} × {lamp.name}
+        </p>
+      </header>
+      <svg width={WIDTH} height={frame.height} className="line-drawing" role="img" aria-label="The set-up from the front and from above">
+        <FrontView setUp={setUp} frame={frame} unit="cm" withNumber suits={suits} />
+        <AboveView
+          setUp={setUp}
+          map={ready.answer.map}
+          stats={ready.answer.stats}
+          band={lightBandOf(stage, setUp.hours)}
+          frame={frame}
+          shows="dli"
+          unit="cm"
+        />
+      </svg>
+      <p>
+        Lines of equal dose in mol a day; thick lines are the ends of the crop’s band ({doseNumber(stage.dliMin)}–{doseNumber(stage.dliMax)}
+        ).
+      </p>
+      <h2 className="text-base font-semibold">
+        {headline.calm} {headline.alarm}
+      </h2>
+      <table className="w-full [&_td]:border-t [&_td]:border-black/30 [&_td]:py-0.5">
+        <tbody>
+          <tr>
+            <td>lamp to leaves, as set</td>
+            <td>{both(distance)}</td>
+            <td>hours</td>
+            <td>
+              {showHours(programme.lit_min)}, {showClock(programme.on_min)}–{showClock(programme.on_min + programme.lit_min)}
+            </td>
+          </tr>
+          <tr>
+            <td>weakest, mean, strongest</td>
+            <td>
+              {doseNumber(verdict.weakest.value)}, {doseNumber(verdict.mean.value)}, {doseNumber(verdict.strongest.value)} mol a day
+            </td>
+            <td>strength, the same</td>
+            <td>
+              {Math.round(stats.weakest.ppfd)}, {Math.round(stats.mean)}, {Math.round(stats.strongest.ppfd)} µmol/m²/s
+            </td>
+          </tr>
+          <tr>
+            <td>in range</td>
+            <td>{percent(verdict.shareInBand)} of the tray</td>
+            <td>the mean may really be</td>
+            <td>
+              {doseNumber(verdict.mean.low)}–{doseNumber(verdict.mean.high)} mol
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      {solution && best && (
+        <p className="font-semibold">
+          {solution.distances ? suitsWords(solution, best, 'cm') : failsWords(best, 'cm')} ({both(best.distance)})
+        </p>
+      )}
+      {solution?.limits.map((l) => (
+        <p key={l.why}>{limitWords(l, setUp, 'cm')}</p>
+      ))}
+      {readings.length > 0 && (
+        <p>
+          <strong>Readings:</strong>{' '}
+          {readings
+            .map(
+              (c) =>
+                `${c.reading.value} ${unitWords(c.reading.unit)} = ${Math.round(c.measured)} µmol at ${both(c.reading.distance)}${c.reading.leftOut ? ', left out' : ''}`,
+            )
+            .join('; ')}
+          .
+        </p>
+      )}
+      <section>
+        <h2 className="font-semibold">Take care</h2>
+        <ul className="list-disc pl-4">
+          {cautionsFor(setUp, cautionLibrary)
+            .filter((c) => c.severity === 'danger')
+            .map((c) => (
+              <li key={c.id}>
+                <strong>{c.title}.</strong> {c.text}
+              </li>
+            ))}
+        </ul>
+        <p>{generalNote}</p>
+      </section>
+    </article>
+  );
+}
