@@ -1,3 +1,4 @@
+import { parse, type ParseError } from 'jsonc-parser';
 import { fail, type Result } from '../../core/result';
 import type { Site } from '../../core/stand/Site';
 import { readSite } from '../saved/readSite';
@@ -16,7 +17,7 @@ export function readSiteText(text: string): Result<Site> {
   try {
     data = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
-    return fail({ code: 'file/not-json', at: placeOf(error, text), found: error instanceof Error ? error.message : String(error) });
+    return fail({ code: 'file/not-json', at: placeOf(text), found: error instanceof Error ? error.message : String(error) });
   }
   // What the page itself keeps has one thing more: which set-up was on the screen.
   if (typeof data === 'object' && data !== null && 'activeId' in data) delete data.activeId;
@@ -38,8 +39,10 @@ function depthOf(text: string): number {
   return deepest;
 }
 
-/** The line of a syntax error, where the engine says where it is. */
-function placeOf(error: unknown, text: string): string {
-  const at = /position (\d+)/.exec(String(error));
-  return at ? `line ${text.slice(0, Number(at[1])).split('\n').length}` : 'the end';
+/** The line at which the text stops being JSON; engines seldom say it themselves. */
+function placeOf(text: string): string {
+  const errors: ParseError[] = [];
+  parse(text, errors, { allowTrailingComma: false, disallowComments: true });
+  const at = errors[0]?.offset;
+  return at === undefined || at >= text.trimEnd().length - 1 ? 'the end' : `line ${text.slice(0, at).split('\n').length}`;
 }

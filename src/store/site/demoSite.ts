@@ -1,8 +1,9 @@
+import type { Reading } from '../../core/reading/Reading';
 import type { Site } from '../../core/stand/Site';
 import { emptySite } from './newSite';
-import { addSetUp, type Recipe } from './setUpVerbs';
+import { addSetUp, keepReading, type Recipe } from './setUpVerbs';
 
-/** The seed library of a small harbour town's reading room: four of its corners, with what is right and what is not. */
+/** The seed library of a small harbour town's reading room: six of its corners, with what is right and what is not. */
 const recipes: readonly (Recipe & { id: string })[] = [
   {
     id: 'demo-celery',
@@ -13,7 +14,7 @@ const recipes: readonly (Recipe & { id: string })[] = [
     block: { across: 2, deep: 1, turned: false },
     lampId: 'led-bar-12-white-24',
     row: { count: 2, gap: 0.1 },
-    distance: 0.14,
+    distance: 0.11,
     on_min: 5 * 60 + 30,
     lit_min: 16 * 60,
   },
@@ -25,10 +26,10 @@ const recipes: readonly (Recipe & { id: string })[] = [
     containerId: 'cell-128',
     block: { across: 2, deep: 1, turned: false },
     lampId: 'led-shop-12-twin-50',
-    row: { count: 1, gap: 0.08 },
-    distance: 0.12,
+    row: { count: 2, gap: 0.08 },
+    distance: 0.125,
     on_min: 6 * 60,
-    lit_min: 14 * 60,
+    lit_min: 13 * 60 + 45,
   },
   {
     id: 'demo-physalis',
@@ -51,12 +52,61 @@ const recipes: readonly (Recipe & { id: string })[] = [
     containerId: 'pot-15',
     block: { across: 3, deep: 1, turned: false },
     lampId: 'led-bar-06-white-10',
-    distance: 0.22,
+    distance: 0.145,
     on_min: 8 * 60,
-    lit_min: 12 * 60,
+    lit_min: 12 * 60 + 15,
+  },
+  {
+    id: 'demo-hoya',
+    name: 'Landing shelf · hoyas',
+    cropId: 'hoya',
+    stage: 'growing-on',
+    containerId: 'pot-13',
+    block: { across: 3, deep: 1, turned: false },
+    lampId: 'led-grow-15',
+    row: { count: 2, gap: 0.08 },
+    distance: 0.34,
+    on_min: 8 * 60,
+    lit_min: 13 * 60,
+  },
+  {
+    id: 'demo-parsley',
+    name: 'Map room · parsley',
+    cropId: 'parsley',
+    stage: 'seedling',
+    containerId: 'flat-half',
+    block: { across: 1, deep: 1, turned: false },
+    lampId: 'led-board-65',
+    distance: 0.25,
+    on_min: 7 * 60,
+    lit_min: 14 * 60,
   },
 ];
 
+/** Taken one evening over the celery, lamp only; the second was read on the wrong range and is not counted. */
+const celeryReadings: readonly (Pick<Reading, 'value' | 'dx' | 'dy'> & { leftOut?: true })[] = [
+  { value: 11200, dx: 0, dy: 0 },
+  { value: 845, dx: -0.5, dy: 0, leftOut: true },
+  { value: 8390, dx: 0.5, dy: 0 },
+  { value: 5760, dx: 0.5, dy: -0.12 },
+  { value: 11050, dx: 0.12, dy: 0.01 },
+];
+
 export function demoSite(language: string): Site {
-  return recipes.reduce((site, { id, ...recipe }) => addSetUp(recipe, id)(site), emptySite(language));
+  const site = recipes.reduce((grown, { id, ...recipe }) => addSetUp(recipe, id)(grown), emptySite(language));
+  return celeryReadings.reduce(
+    (grown, r, i) =>
+      keepReading('demo-celery', {
+        id: `demo-reading-${i}`,
+        meter: 'lux-meter',
+        unit: 'lx',
+        distance: 0.14,
+        lampId: 'led-bar-12-white-24',
+        row: { count: 2, gap: 0.1 },
+        leftOut: false,
+        taken_ms: Date.UTC(2026, 2, 14, 19, 10 + 2 * i),
+        ...r,
+      })(grown),
+    site,
+  );
 }

@@ -16,7 +16,7 @@ export function Header({ setUp }: { setUp: SetUp }) {
   const future = useSite((s) => s.future);
   const { id, name } = setUp.stand;
   return (
-    <header className="flex items-center gap-2 bg-sheet px-3 pt-2 md:px-5">
+    <header className="flex items-center gap-2 bg-sheet px-3 pt-2 pb-1 md:px-5">
       <h1 className="sr-only">{name}</h1>
       <TypedField
         key={id}

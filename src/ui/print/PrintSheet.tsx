@@ -30,7 +30,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
   const suits = useSuitingDistances(setUp);
   const { tier, crop, stage, lamp, programme, distance } = setUp;
   const ready = light.status === 'ready' && light.of.stand.id === setUp.stand.id ? light : null;
-  const frame = useMemo(() => stageFrame({ width: WIDTH, height: 330 }, tier, ready?.top ?? 0.5, 20), [tier, ready?.top]);
+  const frame = useMemo(() => stageFrame({ width: WIDTH, height: 430 }, tier, ready?.top ?? 0.5, 20), [tier, ready?.top]);
   if (!judged || !ready) return <p>The light is still being worked out. Print again in a moment.</p>;
   const { verdict, stats } = judged;
   const headline = headlineOf(verdict);
@@ -96,7 +96,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
       </table>
       {solution && best && (
         <p className="font-semibold">
-          {solution.distances ? suitsWords(solution, best, 'cm') : failsWords(best, 'cm')} ({both(best.distance)})
+          {solution.distances ? suitsWords(solution, best, 'cm') : failsWords(best, 'cm')} {both(best.distance)}.
         </p>
       )}
       {solution?.limits.map((l) => (

@@ -20,7 +20,7 @@ export function headlineOf(v: Verdict): Headline {
     case 'all-dim':
       return {
         calm: '',
-        alarm: v.strongest.value >= v.band.low ? 'Too dim: most of the tray will stretch.' : 'Too dim everywhere: these will stretch.',
+        alarm: v.shareInBand > 0 ? 'Too dim: most of the tray will stretch.' : 'Too dim everywhere: these will stretch.',
       };
     case 'spot-strong':
       return { calm: 'Most of it is right,', alarm: 'but too strong under the lamp.' };

@@ -1,0 +1,152 @@
+import { expect, test, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+
+const dose = async (page: Page, which: string) => Number(await page.getByTestId(`dose-${which}`).textContent());
+
+test.beforeEach(async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByTestId('verdict')).toBeVisible();
+});
+
+/** Peace lilies under a small bar: a set-up that has an answer. */
+async function lilies(page: Page) {
+  for (const [part, typed] of [
+    ['Crop', 'peace lily'],
+    ['Tray', '15 cm pot'],
+    ['Lamp', 'linkable bar 0.6 white'],
+  ] as const) {
+    await page.getByRole('button', { name: new RegExp(`^${part}:`) }).click();
+    await page.getByRole('dialog').getByRole('combobox').fill(typed);
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Done' }).click();
+  }
+}
+
+test('the answer is applied with one press, keeps its word, and is undone with one press', async ({ page }) => {
+  await lilies(page);
+  const field = page.getByRole('textbox', { name: 'lamp to leaves' });
+  await field.fill('180 cm');
+  await field.press('Enter');
+  await expect(page.getByTestId('verdict')).toHaveText(/Too dim/);
+  const answer = page.getByTestId('answer');
+  await expect(answer).toContainText(/Hang it .* above the leaves/);
+  const promised = (await answer.textContent())!
+    .match(/weakest spot then gets ([\d.]+), the mean ([\d.]+), the strongest ([\d.]+)/)!
+    .slice(1)
+    .map(Number);
+  await page.getByRole('button', { name: /^Set \d/ }).click();
+  await expect(page.getByTestId('verdict')).toHaveText(/This suits the whole tray/);
+  for (const [i, which] of ['weakest', 'mean', 'strongest'].entries())
+    expect(Math.abs((await dose(page, which)) / promised[i]! - 1)).toBeLessThan(0.06);
+  await page.keyboard.press('Control+z');
+  await expect(field).toHaveValue('180 cm');
+});
+
+test('what cannot be is said, with the limit that binds and by how much', async ({ page }) => {
+  await expect(page.getByTestId('answer')).toContainText('No setting suits the whole tray');
+  await expect(page.getByTestId('limit').first()).toContainText(/gets (at most )?\d+ % of the 10 mol/);
+  await page.getByRole('radio', { name: 'dose' }).click();
+  await expect(page.getByRole('textbox', { name: 'mean dose' })).toHaveValue('14');
+});
+
+test('a right reading narrows the band and scales every number', async ({ page }) => {
+  const mean = await dose(page, 'mean');
+  const width = async () => {
+    const [low, high] = (await page
+      .getByText(/^\d+(\.\d+)?–\d+(\.\d+)?$/)
+      .nth(1)
+      .textContent())!
+      .split('–')
+      .map(Number);
+    return (high! - low!) / (await dose(page, 'mean'));
+  };
+  const before = await width();
+  await page.getByLabel('it shows').fill('12 klx');
+  await page.keyboard.press('Enter');
+  const words = await page.getByTestId('calibration').textContent();
+  const scale = Number(words!.match(/gives (\d+) %/)![1]) / 100;
+  await expect.poll(async () => (await dose(page, 'mean')) / mean).toBeCloseTo(scale, 1);
+  expect(await width()).toBeLessThan(before);
+  await page.reload();
+  await expect(page.getByTestId('calibration')).toHaveText(words!);
+});
+
+test('a reading on the wrong range is questioned, left out, and put right with a press', async ({ page }) => {
+  const mean = await dose(page, 'mean');
+  await page.getByLabel('it shows').fill('1300');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('the range switch: it shows too little, by 10 times')).toBeVisible();
+  expect(await dose(page, 'mean')).toBe(mean);
+  await page.getByRole('button', { name: 'It was 13000 lx' }).click();
+  await expect(page.getByTestId('calibration')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo: put a reading right' }).click();
+  await expect(page.getByText('This lamp can’t give that. Likely:')).toBeVisible();
+  await page.getByLabel('it shows').fill('bright');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/What the meter shows, such as 850 lx/)).toBeVisible();
+  await expect(page.getByLabel('it shows')).toHaveValue('bright');
+});
+
+test('a lamp of unknown make is right by its readings alone', async ({ page }) => {
+  await page.getByRole('button', { name: /^Lamp:/ }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('tab', { name: 'From its box' }).click();
+  await sheet.getByRole('textbox', { name: 'name' }).fill('From the attic');
+  await sheet.getByRole('radio', { name: /nothing: I’ll measure/ }).click();
+  await sheet.getByRole('button', { name: 'Hang this lamp' }).click();
+  await sheet.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('radio', { name: 'quantum' }).click();
+  await page.getByLabel('it shows').fill('150');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('calibration')).toBeVisible();
+  await page.getByRole('radio', { name: 'µmol/m²/s' }).click();
+  await page.getByRole('button', { name: /Where these numbers come from/ }).click();
+  await expect(page.getByText(/at the middle 1(49|50|51),/)).toBeVisible();
+});
+
+test('rules of thumb and schools of hours stand beside the answer', async ({ page }) => {
+  await page.getByRole('button', { name: /Rules of thumb/ }).click();
+  await expect(page.getByText(/lm\/m² here; the rule asks for/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /Light below the middle by distance/ })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Schools of hours' })).toContainText('refused');
+  await expect(page.getByText(/unbroken light injures tomato \(Velez-Ramirez/)).toBeVisible();
+});
+
+test('a set-up goes out as a file and comes back; a broken one changes nothing', async ({ page }) => {
+  await page.getByRole('link', { name: 'Set-ups' }).click();
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save all' }).click()]);
+  const text = readFileSync(await download.path(), 'utf8');
+  expect(JSON.parse(text)).toMatchObject({ format: 'copper-noon/site', version: 2 });
+
+  const open = (name: string, content: string) =>
+    page.getByLabel('File to open').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
+  await open('mine.json', text);
+  await expect(page.getByRole('listitem').filter({ hasText: 'First set-up' })).toHaveCount(2);
+  await open('cut.json', text.slice(0, 700));
+  await expect(page.getByRole('dialog', { name: 'cut.json can’t be opened.' })).toContainText('Was it cut short');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await open('odd.json', text.replace('"seedling"', '"flying"'));
+  await expect(page.getByRole('dialog')).toContainText('batches[0].stage: “flying”');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await open('newer.json', text.replace('"version": 2', '"version": 9'));
+  await expect(page.getByRole('dialog')).toContainText('written by a newer version');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'First set-up' })).toHaveCount(2);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('listitem').filter({ hasText: 'First set-up' })).toHaveCount(1);
+});
+
+test('the light map is saved as CSV, and one sheet is printed in both worlds', async ({ page }) => {
+  await page.getByRole('button', { name: /^Set-ups/ }).click();
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: /light map, CSV/ }).click()]);
+  const lines = readFileSync(await download.path(), 'utf8')
+    .trimEnd()
+    .split('\r\n');
+  expect(lines[0]).toBe('x_m,y_m,z_m,ppfd_umol_per_m2_s,dli_mol_per_m2_d');
+  expect(lines.length).toBeGreaterThan(1000);
+  await page.emulateMedia({ media: 'print' });
+  const sheet = page.getByTestId('print-sheet');
+  await expect(sheet).toContainText('15 cm (6 in)');
+  await expect(sheet).toContainText('Mains power near water');
+  expect((await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
+});

@@ -1,0 +1,25 @@
+import { cropLibrary } from '../library/cropLibrary';
+import { schoolsOf } from './schools';
+
+const nightFor = (id: string) => {
+  const crop = cropLibrary.find((c) => c.id === id)!;
+  return schoolsOf(crop, crop.stages[0]!, 16, 15).find((s) => s.id === 'day-and-night')!;
+};
+
+test('day and night is refused where unbroken light is known to injure, with the source', () => {
+  // Velez-Ramirez et al. 2014; Hillman 1956: tomato and aubergine.
+  expect(nightFor('tomato')).toMatchObject({ standing: 'refused', source: expect.stringContaining('Velez-Ramirez') });
+  expect(nightFor('eggplant').standing).toBe('refused');
+});
+
+test('it is offered where it is known to do no harm, and with a warning where nobody knows', () => {
+  const low = cropLibrary.find((c) => c.continuousLightInjury === 'low')!;
+  const unknown = cropLibrary.find((c) => c.continuousLightInjury === null)!;
+  expect(nightFor(low.id).standing).toBe('offered');
+  expect(nightFor(unknown.id).standing).toBe('warned');
+});
+
+test('without hours that suit there is no school of computed hours', () => {
+  const crop = cropLibrary[0]!;
+  expect(schoolsOf(crop, crop.stages[0]!, 16, null).map((s) => s.id)).not.toContain('computed');
+});

@@ -1,0 +1,94 @@
+import 'reflect-metadata';
+import { readFileSync } from 'node:fs';
+import { answerLight } from '../../core/answer/answerLight';
+import { mapCsv } from '../../core/formats/mapCsv';
+import { lampLibrary } from '../../core/library/lampLibrary';
+import { setUpOf } from '../../core/stand/setUp';
+import { questionOf } from '../light/followSetUp';
+import { demoSite } from '../site/demoSite';
+import { keepLamp } from '../site/setUpVerbs';
+import { tables } from '../site/tables';
+import { exportSite } from './exportSite';
+import { mergeSite } from './mergeSite';
+import { readSiteText } from './readSiteText';
+
+const own = { ...lampLibrary.find((l) => l.id === 'led-bar-12-white-24')!, id: 'own-1', name: 'My bar', common: false };
+const site = keepLamp('demo-leek', own)(demoSite('en-GB'));
+const codes = (text: string) => {
+  const result = readSiteText(text);
+  return result.ok ? [] : result.problems.map((p) => `${p.code} ${p.at}`);
+};
+const read = (text: string) => {
+  const result = readSiteText(text);
+  if (!result.ok) throw new Error(JSON.stringify(result.problems));
+  return result.value;
+};
+
+test('one set-up takes along what it uses and nothing else', () => {
+  const one = read(exportSite(site, ['demo-leek']));
+  expect([one.stands.length, one.batches.length, one.programmes.length, one.lamps.length]).toEqual([1, 1, 1, 1]);
+});
+
+test('opened beside what is there, nothing is overwritten and every name is new', () => {
+  const file = read(exportSite(site));
+  const twice = mergeSite(mergeSite(site, file), file);
+  const ids = twice.stands.flatMap((s) => [
+    s.id,
+    ...s.tiers.flatMap((t) => [t.id, ...t.trays.map((y) => y.id), ...t.readings.map((r) => r.id)]),
+  ]);
+  expect(new Set(ids).size).toBe(ids.length);
+  expect(twice.stands).toHaveLength(3 * site.stands.length);
+  expect(new Set(twice.stands.map((s) => s.name)).size).toBe(twice.stands.length);
+  expect(twice.stands.slice(0, site.stands.length)).toEqual(site.stands);
+});
+
+test('an opened set-up gives the same light as the one that was saved', () => {
+  const merged = mergeSite(site, read(exportSite(site, ['demo-celery'])));
+  const light = (id: string) =>
+    answerLight(
+      questionOf(
+        setUpOf(
+          merged,
+          merged.stands.find((s) => s.id === id)!,
+          tables,
+        ),
+        0.5,
+      ),
+    ).stats.mean;
+  expect(light(merged.stands[merged.stands.length - 1]!.id)).toBeWithin(light('demo-celery'), { relative: 1e-9 });
+});
+
+test('a file of version 1 is brought up to date', () => {
+  const old = read(readFileSync('test/fixtures/site-version-1.json', 'utf8'));
+  expect(old.stands.map((s) => s.name)).toEqual([
+    'Map room · celery',
+    'Map room · leek',
+    'Map room · physalis',
+    'Cupboard niche · peace lily',
+  ]);
+  expect(old.stands[0]!.tiers[0]!.readings).toEqual([]);
+});
+
+test('broken, deep, huge and foreign files are refused with the place', () => {
+  const text = exportSite(site);
+  expect(codes(text.slice(0, 500))[0]).toMatch(/^file\/not-json (line \d+|the end)/);
+  expect(codes('{\n"format": nope}')[0]).toBe('file/not-json line 2');
+  expect(codes('['.repeat(100_000))).toEqual(['file/too-deep ']);
+  expect(codes(`"${'x'.repeat(6_000_000)}"`)).toEqual(['file/too-large ']);
+  expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
+  expect(codes(text.replace('"version": 2', '"version": 3'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
+  expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
+});
+
+test('the map as CSV holds each cell with its place, strength and dose', () => {
+  const setUp = setUpOf(site, site.stands[0]!, tables);
+  const { map } = answerLight(questionOf(setUp, 0.5));
+  const lines = mapCsv(map, 10).trimEnd().split('\r\n');
+  expect(lines).toHaveLength(map.columns * map.rows + 1);
+  const [x, y, z, ppfd, dli] = lines[1]!.split(',').map(Number) as [number, number, number, number, number];
+  expect(x).toBeGreaterThan(0);
+  expect(y).toBeLessThan(0.02);
+  expect(z).toBeWithin(setUp.canopy, { absolute: 1e-4 });
+  expect(dli).toBeWithin(ppfd * 0.036, { relative: 1e-3 });
+});
