@@ -32,7 +32,7 @@ export function Stage({ setUp }: { setUp: SetUp }) {
   const ready = light.status === 'ready' && light.of.stand.id === setUp.stand.id ? light : null;
   const top = ready && inGesture ? ready.top : frameTopOf(setUp);
   const frame = useMemo(
-    () => stageFrame({ width, height: wide ? height : null }, setUp.tier, top, wide ? 130 : 8),
+    () => stageFrame({ width, height: wide ? height : null }, setUp.tier, top, wide ? 136 : 8),
     [width, height, wide, setUp.tier, top],
   );
   const band = useMemo(() => lightBandOf(setUp.stage, setUp.hours), [setUp.stage, setUp.hours]);
@@ -111,7 +111,7 @@ export function Stage({ setUp }: { setUp: SetUp }) {
               <div
                 className="absolute"
                 style={{
-                  left: Math.min(width - 112, frame.front.left + frame.front.width + 24),
+                  left: Math.min(width - 104, frame.front.left + frame.front.width + 30),
                   top: (frame.z(face) + frame.z(setUp.canopy)) / 2 - 36,
                 }}
               >
