@@ -1,12 +1,8 @@
-const { transformSync } = require('@swc/core');
 const { readFileSync } = require('node:fs');
+const { ModuleKind, ScriptTarget, transpileModule } = require('typescript');
 
 /** Lets plain Node load the TypeScript of the core: `node -r ./scripts/typescript.cjs file.ts`. */
 require.extensions['.ts'] = (module, filename) => {
-  const { code } = transformSync(readFileSync(filename, 'utf8'), {
-    filename,
-    module: { type: 'commonjs' },
-    jsc: { target: 'es2022', parser: { syntax: 'typescript' } },
-  });
-  module._compile(code, filename);
+  const compilerOptions = { module: ModuleKind.CommonJS, target: ScriptTarget.ES2022, esModuleInterop: true };
+  module._compile(transpileModule(readFileSync(filename, 'utf8'), { fileName: filename, compilerOptions }).outputText, filename);
 };
