@@ -88,6 +88,13 @@ test('the lamp moves by arrow keys, and by a number typed in either world', asyn
   await expect(field).toHaveValue('30.5 cm');
 });
 
+test('the wheel never moves the page away to an empty place', async ({ page }) => {
+  await page.mouse.move(300, 400);
+  await page.mouse.wheel(0, 900);
+  await page.waitForTimeout(200);
+  expect(await page.evaluate(() => window.scrollY)).toBe(0);
+});
+
 test('half the hours are half the dose and half the cost', async ({ page }) => {
   const before = await dose(page, 'mean');
   expect(await page.getByTestId('cost-day').textContent()).toBe('£0.17'); // 42 W × 16 h × £0.25

@@ -19,7 +19,14 @@ test('it is offered where it is known to do no harm, and with a warning where no
   expect(nightFor(unknown.id).standing).toBe('warned');
 });
 
-test('without hours that suit there is no school of computed hours', () => {
-  const crop = cropLibrary[0]!;
-  expect(schoolsOf(crop, crop.stages[0]!, 16, null).map((s) => s.id)).not.toContain('computed');
+test('steady keeps the hours as they are, stepping goes from the longest day to the shortest, computed is what was computed', () => {
+  const crop = cropLibrary.find((c) => c.id === 'celery')!;
+  const stage = crop.stages[0]!;
+  const hoursOf = Object.fromEntries(schoolsOf(crop, stage, 16, 14.5).map((s) => [s.id, [s.first, s.then]]));
+  expect(hoursOf).toEqual({
+    steady: [16, 16],
+    stepping: [stage.hoursMax, stage.hoursMin],
+    'day-and-night': [24, 14.5],
+    computed: [14.5, 14.5],
+  });
 });

@@ -22,22 +22,21 @@ export const DAY_AND_NIGHT_DAYS = { from: 3, to: 5 } as const; // growers' conse
  * The schools of hours for a stage.
  *
  * @param steady    hours as they are set now
- * @param computed  hours that give the best dose at the present distance, or null when none suit
+ * @param computed  hours that give the best dose at the present distance, or come nearest to it
  */
-export function schoolsOf(crop: Crop, stage: Stage, steady: Hours, computed: Hours | null): School[] {
+export function schoolsOf(crop: Crop, stage: Stage, steady: Hours, computed: Hours): School[] {
   const injury = crop.continuousLightInjury;
-  const then = computed ?? Math.min(stage.hoursMax, Math.max(stage.hoursMin, steady));
   const plain = { standing: 'offered', source: null } as const;
-  const schools: School[] = [
+  return [
     { id: 'steady', first: steady, then: steady, ...plain },
     { id: 'stepping', first: stage.hoursMax, then: stage.hoursMin, ...plain },
     {
       id: 'day-and-night',
       first: 24,
-      then,
+      then: computed,
       standing: injury === 'high' ? 'refused' : injury === 'low' ? 'offered' : 'warned',
       source: crop.continuousLightInjurySource,
     },
+    { id: 'computed', first: computed, then: computed, ...plain },
   ];
-  return computed === null ? schools : [...schools, { id: 'computed', first: computed, then: computed, ...plain }];
 }

@@ -27,7 +27,7 @@ export function Header({ setUp }: { setUp: SetUp }) {
         onChange={(v) => changeSite(sites, 'rename', renameStand(id, v))}
         hint="A name, such as Top shelf."
         className="min-w-0 flex-1"
-        inputClassName="w-full max-w-96 border-transparent! bg-transparent! text-xl hover:border-line! px-1!"
+        inputClassName="w-full max-w-96 text-ellipsis border-transparent! bg-transparent! text-xl hover:border-line! px-1!"
       />
       <SetUpMenu activeId={id} />
       <Button

@@ -47,7 +47,7 @@ export function QuickCheck() {
         <div className="flex min-h-0 min-w-0 flex-col lg:flex-1">
           <Stage setUp={setUp} />
         </div>
-        <div className="space-y-7 bg-sheet px-5 py-5 lg:w-[400px] lg:shrink-0 lg:overflow-y-auto xl:w-[420px]">
+        <div className="relative space-y-7 bg-sheet px-5 py-5 lg:w-[400px] lg:shrink-0 lg:overflow-y-auto xl:w-[420px]">
           <VerdictPanel setUp={setUp} />
           <AnswerPanel key={setUp.stand.id} setUp={setUp} />
           <ReadingsPanel key={`readings-${setUp.stand.id}`} setUp={setUp} />

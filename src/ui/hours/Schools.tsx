@@ -36,7 +36,7 @@ export function Schools({ setUp }: { setUp: SetUp }) {
   const power = setUp.lamp.power * setUp.tier.fittings.length;
   const { mean } = judged.stats;
   const range = (s: School, show: (h: number) => string) => (s.first === s.then ? show(s.first) : `${show(s.first)} → ${show(s.then)}`);
-  const schools = schoolsOf(crop, stage, hours, solution.distances ? solution.best.hours : null);
+  const schools = schoolsOf(crop, stage, hours, solution.best.hours);
   return (
     <div className="space-y-2">
       <table className="w-full text-sm" aria-label="Schools of hours">
@@ -54,7 +54,10 @@ export function Schools({ setUp }: { setUp: SetUp }) {
         <tbody>
           {schools.map((s) => (
             <tr key={s.id} className="border-t border-line align-top">
-              <td className="py-1.5 pr-2">{NAMES[s.id]}</td>
+              <td className="py-1.5 pr-2">
+                {NAMES[s.id]}
+                {s.id === 'computed' && !solution.distances && <span className="text-soft"> (comes nearest)</span>}
+              </td>
               <td className="py-1.5 pr-2">{range(s, (h) => showHours(h * 60))}</td>
               <td className="py-1.5 pr-2">{range(s, (h) => doseNumber(dliOf(mean, h)))}</td>
               <td className="py-1.5 pr-2">{range(s, (h) => showMoney(runningCost(power, h, price).perMonth, currency))}</td>

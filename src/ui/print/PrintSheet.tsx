@@ -7,7 +7,7 @@ import { spectrumOf } from '@/core/library/spectrumLibrary';
 import { compare } from '@/core/reading/calibrate';
 import type { SetUp } from '@/core/stand/setUp';
 import { showClock, showHours } from '@/core/units/clock';
-import { showLength } from '@/core/units/length';
+import { showLength, showLengthNumber } from '@/core/units/length';
 import { useSolution, useSuitingDistances } from '../answer/useSolution';
 import { failsWords, limitWords, onTheTape, suitsWords } from '../answer/words';
 import { unitWords } from '../readings/words';
@@ -96,7 +96,9 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
       </table>
       {solution && best && (
         <p className="font-semibold">
-          {solution.distances ? suitsWords(solution, best, 'cm') : failsWords(best, 'cm')} {both(best.distance)}.
+          {solution.distances ? suitsWords(solution, best, 'cm') : failsWords(best, 'cm')} In inches:{' '}
+          {solution.distances && `${showLengthNumber(solution.distances.from, 'in')}–${showLength(solution.distances.to, 'in')}, best `}
+          {showLength(best.distance, 'in')}.
         </p>
       )}
       {solution?.limits.map((l) => (

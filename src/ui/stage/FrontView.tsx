@@ -97,19 +97,17 @@ function Suits({ from, to, frame }: { from: number; to: number; frame: StageFram
       <title>Here the leaf tops may be</title>
       <rect x={left} y={high} width={7} height={Math.max(2, low - high)} fill="#7fd3c5" />
       <path d={`M${left} ${high} H${left + 26} M${left} ${low} H${left + 26}`} stroke="#7fd3c5" strokeWidth={1.5} />
-      {low - high > 15 && (
-        <text
-          x={left + 12}
-          y={(low + high) / 2 + 4}
-          fill="#d9f3ee"
-          className="font-narrow text-[12px] font-semibold"
-          stroke="#101716"
-          strokeWidth={3}
-          paintOrder="stroke"
-        >
-          leaves here
-        </text>
-      )}
+      <text
+        x={left + 2}
+        y={high - 6}
+        fill="#d9f3ee"
+        className="font-narrow text-[12px] font-semibold"
+        stroke="#101716"
+        strokeWidth={3}
+        paintOrder="stroke"
+      >
+        leaves here
+      </text>
     </g>
   );
 }
