@@ -3,6 +3,9 @@ import { lampLibrary } from '../src/core/library/lampLibrary';
 import { emittersOf } from '../src/core/lamp/emittersOf';
 import type { TubeEmitter } from '../src/core/light/emitters/Emitter';
 import { computeMap } from '../src/core/light/field/computeMap';
+import { FACES, type Face, type FaceName, type Room } from '../src/core/light/room/Room';
+import { lightFieldOf } from '../src/core/light/scene/LightField';
+import { createRecall, type Recall } from '../src/core/light/scene/Recall';
 
 const area = { x0: 0, x1: 1.2, y0: 0, y1: 0.6 };
 const tubes: TubeEmitter[] = [0.12, 0.24, 0.36, 0.48].map((y) => ({ kind: 'tube', x: 0.6, y, z: 0.3, ppf: 28, length: 1.15, turn: 0 }));
@@ -68,5 +71,52 @@ const print = (line: string) => process.stdout.write(`${line}\n`);
         }),
     );
     print(`one move, map and slice, two × ${lamp.name}: ${took.toFixed(2)} ms`);
+  }
+}
+
+// A tier of a rack with five pale faces (open at the front), four real tubes, a map of a centimetre.
+{
+  const pale: Face = { reflectance: 0.8, transmittance: 0 };
+  const faces = Object.fromEntries(FACES.map((n) => [n, n === 'front' ? { reflectance: 0, transmittance: 1 } : pale])) as Record<
+    FaceName,
+    Face
+  >;
+  const tier = (level: number): Room => ({ x: 0, y: 0, z: 0.5 * level, width: 1.2, depth: 0.6, height: 0.45, faces });
+  const lampsOf = (level: number, moved: number) =>
+    tubes.map((t, i) => ({
+      id: `${level}-${i}`,
+      emitters: [{ ...t, diameter: 0.026, z: 0.5 * level + (i === 0 ? 0.3 + moved : 0.3) }],
+    }));
+  const one = (level: number, moved: number, recall: Recall) =>
+    lightFieldOf({ rooms: [tier(level)], lamps: lampsOf(level, moved), things: [] }, recall).map(area, 0.5 * level + 0.08, 0.01);
+  let frame = 0;
+  const first = median(15, () => void one(0, 0, createRecall()));
+  const recall = createRecall();
+  const later = median(40, () => void one(0, (++frame % 97) / 1000, recall));
+  const recalls = [0, 1, 2, 3, 4].map(() => createRecall());
+  const five = median(20, () => recalls.forEach((r, level) => void one(level, (++frame % 97) / 1000, r)));
+  const slice = median(40, () => {
+    const field = lightFieldOf({ rooms: [tier(0)], lamps: lampsOf(0, (++frame % 97) / 1000), things: [] }, recall);
+    field.slice({ x0: 0, x1: 1.2, z0: 0, z1: 0.45, y: 0.3 }, 0.01);
+  });
+  const bare = median(40, () => {
+    const field = lightFieldOf({ rooms: [], lamps: lampsOf(0, (++frame % 97) / 1000), things: [] }, recall);
+    field.slice({ x0: 0, x1: 1.2, z0: 0, z1: 0.45, y: 0.3 }, 0.01);
+  });
+  print(
+    `tier with five pale faces, four tubes, 1 cm map: first ${first.toFixed(1)} ms (goal 60), each move of a lamp ${later.toFixed(1)} ms (goal 8)`,
+  );
+  print(`five such tiers, a lamp moved in each: ${five.toFixed(1)} ms (goal 40)`);
+  print(
+    `slice 1.2 × 0.45 m, 1 cm, a lamp moved: ${slice.toFixed(1)} ms with its reflections settled anew, ${bare.toFixed(1)} ms in the open (goal 5)`,
+  );
+  for (const [what, cell, finer, count] of [
+    ['twice the cells each way', 0.005, 1, 4],
+    ['twice the lamps', 0.01, 1, 8],
+    ['twice the patches each way', 0.01, 2, 4],
+  ] as const) {
+    const lamps = Array.from({ length: count / 4 }, (_, k) => lampsOf(0, k / 100)).flat();
+    const took = median(5, () => void lightFieldOf({ rooms: [tier(0)], lamps, things: [] }, createRecall(), finer).map(area, 0.08, cell));
+    print(`  first again with ${what}: ${took.toFixed(1)} ms, ${(took / first).toFixed(1)} times`);
   }
 }

@@ -49,7 +49,7 @@ test('moving lamp and place together changes nothing', () => {
 test('turning lamp and place together about the lamp changes nothing', () => {
   fc.assert(
     fc.property(emitter, place, place, evenly(0, 6), (e, dx, dy, turn) => {
-      const turned = 'turn' in e ? { ...e, turn: e.turn + turn } : e;
+      const turned = { ...e, turn: (e.turn ?? 0) + turn } as Emitter;
       const [c, s] = [Math.cos(turn), Math.sin(turn)];
       const there = ppfdFromEmitter(turned, e.x + dx * c - dy * s, e.y + dx * s + dy * c, 0);
       expect(there).toBeWithin(ppfdFromEmitter(e, e.x + dx, e.y + dy, 0), { relative: 1e-6 });

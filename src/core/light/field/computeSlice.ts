@@ -1,5 +1,6 @@
 import type { Metres } from '../../quantities';
 import type { Emitter } from '../emitters/Emitter';
+import { isLevel } from '../emitters/frameOf';
 import { lightOf } from '../ppfdAtPoint';
 import type { LightSlice } from './Grid';
 
@@ -26,7 +27,7 @@ export function computeSlice(
     const light = lightOf(emitter);
     for (let row = 0; row < rows; row++) {
       const z = z0 + ((row + 0.5) * (z1 - z0)) / rows;
-      if (z >= emitter.z) break;
+      if (z >= emitter.z && isLevel(emitter)) break;
       for (let column = 0; column < columns; column++) {
         ppfd[row * columns + column]! += light(x0 + ((column + 0.5) * (x1 - x0)) / columns, y, z);
       }

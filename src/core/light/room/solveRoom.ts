@@ -1,0 +1,109 @@
+import type { Ppf } from '../../quantities';
+import type { Patches } from './patches';
+
+/** What each patch sends into a room once all reflections have settled: reflected, and let in from the room next door. */
+export interface Settled {
+  readonly sent: Float64Array;
+  readonly converged: boolean;
+}
+
+/** What is left over of the equations, as a share of what was put in, at which the light has settled. */
+const ENOUGH = 1e-4;
+const TURNS = 200;
+
+/**
+ * Diffuse light going to and fro between the patches until it settles (radiosity), by conjugate gradients on the symmetric
+ * form of the equations.
+ *
+ *     Bᵢ = ρᵢ (Dᵢ + Σⱼ Fᵢⱼ Bⱼ) + Xᵢ    ⇔    (1 − S) y = g,   yᵢ = √(Aᵢ/ρᵢ) Bᵢ
+ *
+ * @param direct   light straight from the lamps on each patch, mean over the patch, µmol m⁻² s⁻¹
+ * @param entering light that each patch sends in from outside (through a wire shelf); absent: none
+ * @param start    an earlier result for the same room, to begin from: a lamp that moved a little settles in few turns
+ * @returns converged is false where even two hundred turns were not enough (reflectances of 1 all round)
+ * Source: Goral et al. 1984, "Modeling the interaction of light between diffuse surfaces"; Hestenes & Stiefel 1952.
+ */
+export function settle(patches: Patches, direct: Float64Array, entering?: Float64Array, start?: Settled): Settled {
+  const { count, faces, senders, root, exchange } = patches;
+  const n = senders.length;
+  const reflectance = new Float64Array(count);
+  for (const f of faces) reflectance.fill(f.reflectance, f.first, f.first + f.columns * f.rows);
+  const own = Float64Array.from(senders, (i, k) => root[k]! * (reflectance[i]! * direct[i]! + (entering?.[i] ?? 0)));
+  const y = start ? Float64Array.from(senders, (i, k) => root[k]! * start.sent[i]!) : Float64Array.from(own);
+  const rest = new Float64Array(n);
+  const step = new Float64Array(n);
+  lessExchange(exchange, y, rest);
+  for (let i = 0; i < n; i++) step[i] = rest[i] = own[i]! - rest[i]!;
+  const enough = ENOUGH ** 2 * square(own);
+  let left = square(rest);
+  const image = new Float64Array(n);
+  for (let turn = 0; turn < TURNS && left > enough; turn++) {
+    lessExchange(exchange, step, image);
+    let along = 0;
+    for (let i = 0; i < n; i++) along += step[i]! * image[i]!;
+    const far = left / along;
+    for (let i = 0; i < n; i++) {
+      y[i]! += far * step[i]!;
+      rest[i]! -= far * image[i]!;
+    }
+    const now = square(rest);
+    for (let i = 0; i < n; i++) step[i] = rest[i]! + (now / left) * step[i]!;
+    left = now;
+  }
+  const sent = new Float64Array(count);
+  for (let k = 0; k < n; k++) sent[senders[k]!] = Math.max(0, y[k]! / root[k]!);
+  return { sent, converged: left <= enough };
+}
+
+/** out = (1 − S) x */
+function lessExchange(s: Float32Array, x: Float64Array, out: Float64Array): void {
+  const n = x.length;
+  for (let i = 0; i < n; i++) {
+    const row = i * n;
+    let a = 0, b = 0, c = 0, d = 0, j = 0; // prettier-ignore
+    for (; j < n - 3; j += 4) {
+      a += s[row + j]! * x[j]!;
+      b += s[row + j + 1]! * x[j + 1]!;
+      c += s[row + j + 2]! * x[j + 2]!;
+      d += s[row + j + 3]! * x[j + 3]!;
+    }
+    for (; j < n; j++) a += s[row + j]! * x[j]!;
+    out[i] = x[i]! - (a + b + c + d);
+  }
+}
+
+function square(x: Float64Array): number {
+  let sum = 0;
+  for (let i = 0; i < x.length; i++) sum += x[i]! * x[i]!;
+  return sum;
+}
+
+/** Light that falls on each patch of a settled room, straight from lamps and from the other patches, µmol m⁻² s⁻¹. */
+export function incidentOn({ count, formFactors, senders }: Patches, { sent }: Settled, direct: Float64Array): Float64Array {
+  const incident = new Float64Array(direct);
+  for (let i = 0; i < count; i++) {
+    let sum = 0;
+    for (let j = 0; j < senders.length; j++) sum += formFactors[i * count + senders[j]!]! * sent[senders[j]!]!;
+    incident[i]! += sum;
+  }
+  return incident;
+}
+
+/** Where the photons of a settled room went, µmol s⁻¹. */
+export interface Balance {
+  readonly absorbed: Ppf;
+  readonly left: Ppf;
+}
+
+export function balanceOf(patches: Patches, settled: Settled, direct: Float64Array): Balance {
+  const incident = incidentOn(patches, settled, direct);
+  let absorbed = 0, left = 0; // prettier-ignore
+  for (const f of patches.faces) {
+    for (let k = f.first; k < f.first + f.columns * f.rows; k++) {
+      const falls = incident[k]! * patches.area[k]!;
+      absorbed += falls * (1 - f.reflectance - f.transmittance);
+      left += falls * f.transmittance;
+    }
+  }
+  return { absorbed, left };
+}

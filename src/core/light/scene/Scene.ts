@@ -1,0 +1,26 @@
+import type { Metres } from '../../quantities';
+import type { Emitter } from '../emitters/Emitter';
+import type { Room } from '../room/Room';
+
+/** One lamp as it hangs: the primitive emitters it is built of. */
+export interface SceneLamp {
+  readonly id: string;
+  readonly emitters: readonly Emitter[];
+}
+
+/** An upright opaque box in the way: a tall pot, a riser, a lamp's own housing. It swallows what meets it. */
+export interface Thing {
+  readonly x0: Metres;
+  readonly x1: Metres;
+  readonly y0: Metres;
+  readonly y1: Metres;
+  readonly z0: Metres;
+  readonly z1: Metres;
+}
+
+/** All that decides the light: lamps, the tiers of a stand as rooms (without any, lamps hang in the open), and things in the way. */
+export interface Scene {
+  readonly lamps: readonly SceneLamp[];
+  readonly rooms: readonly Room[];
+  readonly things: readonly Thing[];
+}

@@ -1,0 +1,84 @@
+import type { Metres, Share } from '../../quantities';
+import type { Room } from '../room/Room';
+import type { Scene, Thing } from './Scene';
+
+/** Share of the light that passes on the straight way between two places. */
+export type Passage = (ax: Metres, ay: Metres, az: Metres, bx: Metres, by: Metres, bz: Metres) => Share;
+
+/**
+ * The straight way between two places of a scene: through wire shelves and open sides with their share, past walls and
+ * things not at all.
+ *
+ * Of two tiers that share a shelf, the floor of the upper one counts and the ceiling of the lower one does not.
+ */
+export function passageOf({ rooms, things }: Pick<Scene, 'rooms' | 'things'>): Passage {
+  const screens = rooms.flatMap((room) => screensOf(room, rooms));
+  return (ax, ay, az, bx, by, bz) => {
+    for (const thing of things) if (isHidden(thing, ax, ay, az, bx, by, bz)) return 0;
+    const a = [ax, ay, az];
+    const d = [bx - ax, by - ay, bz - az];
+    let share = 1;
+    for (const s of screens) {
+      const step = d[s.axis]!;
+      if (step === 0) continue;
+      const t = (s.at - a[s.axis]!) / step;
+      if (!(t > 1e-6 && t < 1 - 1e-6)) continue; // a place on a face is on its near side
+      const p = a[s.i]! + t * d[s.i]!;
+      const q = a[s.j]! + t * d[s.j]!;
+      if (p >= s.i0 && p <= s.i1 && q >= s.j0 && q <= s.j1) share *= s.transmittance;
+      if (share === 0) return 0;
+    }
+    return share;
+  };
+}
+
+interface Screen {
+  readonly axis: number;
+  readonly at: Metres;
+  readonly i: number;
+  readonly j: number;
+  readonly i0: Metres;
+  readonly i1: Metres;
+  readonly j0: Metres;
+  readonly j1: Metres;
+  readonly transmittance: Share;
+}
+
+/** The room whose floor is this room's ceiling, if any: right above it, a shelf's thickness apart. */
+export const roomAbove = (room: Room, rooms: readonly Room[]): Room | undefined =>
+  rooms.find((other) => other !== room && Math.abs(other.z - room.z - room.height) < 0.06 && overlaps(room, other));
+
+const overlaps = (a: Room, b: Room) => a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.depth && b.y < a.y + a.depth;
+
+function screensOf(room: Room, rooms: readonly Room[]): Screen[] {
+  const low = [room.x, room.y, room.z];
+  const high = [room.x + room.width, room.y + room.depth, room.z + room.height];
+  const screen = (axis: number, far: boolean, transmittance: Share): Screen => {
+    const [i, j] = axis === 2 ? [0, 1] : axis === 0 ? [1, 2] : [0, 2];
+    return { axis, at: (far ? high : low)[axis]!, i, j, i0: low[i]!, i1: high[i]!, j0: low[j]!, j1: high[j]!, transmittance };
+  };
+  const { faces } = room;
+  const all = [
+    screen(2, false, faces.floor.transmittance),
+    screen(0, false, faces.left.transmittance),
+    screen(0, true, faces.right.transmittance),
+    screen(1, false, faces.front.transmittance),
+    screen(1, true, faces.back.transmittance),
+    ...(roomAbove(room, rooms) ? [] : [screen(2, true, faces.ceiling.transmittance)]),
+  ];
+  return all.filter((s) => s.transmittance < 1);
+}
+
+/** Whether a box stands between two places: the slab method. A place on the box's own top is not hidden by it. */
+export function isHidden(box: Thing, ax: Metres, ay: Metres, az: Metres, bx: Metres, by: Metres, bz: Metres): boolean {
+  let from = 1e-6, to = 1 - 1e-6; // prettier-ignore
+  const slab = (a: number, b: number, low: number, high: number): boolean => {
+    const d = b - a;
+    if (Math.abs(d) < 1e-12) return a > low + 1e-9 && a < high - 1e-9;
+    const t1 = (low - a) / d, t2 = (high - a) / d; // prettier-ignore
+    from = Math.max(from, Math.min(t1, t2));
+    to = Math.min(to, Math.max(t1, t2));
+    return from < to;
+  };
+  return slab(ax, bx, box.x0, box.x1) && slab(ay, by, box.y0, box.y1) && slab(az, bz, box.z0, box.z1);
+}

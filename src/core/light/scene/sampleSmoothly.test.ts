@@ -1,0 +1,30 @@
+import fc from 'fast-check';
+import { evenly } from '../../../../test/evenly';
+import { lightOf } from '../ppfdAtPoint';
+import { sampleSmoothly } from './sampleSmoothly';
+
+const cells = (n: number, cell: number) => Float64Array.from({ length: n }, (_, i) => (i + 0.5) * cell);
+
+test('sampled a sixth of the distance apart, the light of the sharpest lamp, a point, is right within 0.05 %', () => {
+  fc.assert(
+    fc.property(evenly(0.1, 0.9), evenly(0.1, 0.5), evenly(0.05, 0.5), evenly(1, 4), (x, y, h, cosinePower) => {
+      const light = lightOf({ kind: 'point', x, y, z: h, ppf: 10, cosinePower });
+      const [xs, ys] = [cells(100, 0.01), cells(60, 0.01)];
+      const out = new Float32Array(6000);
+      let asked = 0;
+      sampleSmoothly((a, b) => (asked++, light(a, b, 0)), h, xs, ys, out);
+      const most = out.reduce((a, b) => Math.max(a, b), 0);
+      for (let k = 0; k < 6000; k += 173) expect(out[k]!).toBeWithin(light(xs[k % 100]!, ys[Math.floor(k / 100)]!, 0), { absolute: 5e-4 * most }); // prettier-ignore
+      expect(asked).toBeLessThan(6001);
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test('what is near is asked cell by cell, whatever the size of the grid', () => {
+  for (const [n, m] of [[1, 1], [2, 7], [5, 1], [9, 9]] as const) {
+    const out = new Float32Array(n * m);
+    sampleSmoothly((x, y) => 1 + x + 10 * y, 0, cells(n, 0.1), cells(m, 0.1), out);
+    for (let k = 0; k < n * m; k++) expect(out[k]!).toBeWithin(1 + ((k % n) + 0.5) / 10 + (Math.floor(k / n) + 0.5), { relative: 1e-6 });
+  } // prettier-ignore
+});

@@ -1,0 +1,124 @@
+import { directOnPatches } from '../room/directOnPatches';
+import { gatherWeights } from '../room/gather';
+import { patchesOf, sendersOf, type FacePatches, type Patches } from '../room/patches';
+import type { Emitter } from '../emitters/Emitter';
+import { isInside, type Room } from '../room/Room';
+import { incidentOn, settle, type Settled } from '../room/solveRoom';
+import type { Metres } from '../../quantities';
+import { isHidden, roomAbove, type Passage } from './passage';
+import type { Recall } from './Recall';
+import type { Scene } from './Scene';
+import { anyLight } from './straightLight';
+
+/** A room of the scene with its light settled. */
+export interface Solved {
+  readonly room: Room;
+  readonly key: string;
+  readonly patches: Patches;
+  readonly settled: Settled;
+  readonly direct: Float64Array;
+}
+
+/** How often the light that passes through shelves is carried to and fro between the rooms. */
+const ROUNDS = 3;
+
+/** Settles every room of a scene, and carries what passes through shelves between them. */
+export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worldKey: string, finer: number): Solved[] {
+  const { rooms, things, lamps } = scene;
+  const wholes = rooms.map((room) => {
+    const key = JSON.stringify([room.width, room.depth, room.height, room.faces, finer, things.length > 0 ? [room, things] : 0]);
+    const patches = recall.get(`patches ${key}`, () => shaded(patchesOf(room, finer), room, things));
+    const direct = new Float64Array(patches.count);
+    for (const e of lamps.flatMap((lamp) => lamp.emitters)) {
+      const own = recall.get(`patchlight ${worldKey} ${finer} ${room.z} ${JSON.stringify(e)}`, () =>
+        whole(directOnPatches(patches, room, e, anyLight(e, room, scene, passage)), patches, room, e, things.length === 0),
+      );
+      for (let i = 0; i < direct.length; i++) direct[i]! += own[i]!;
+    }
+    return { room, key: `${key} ${room.x} ${room.y} ${room.z}`, patches, direct };
+  });
+  let solved: Solved[] = wholes.map((w) => ({
+    ...w,
+    settled: recall.next<Settled>(`settled ${w.key}`, (last) => settle(w.patches, w.direct, undefined, last)),
+  }));
+  const coupled = rooms.some((r) => roomAbove(r, rooms));
+  for (let round = 0; coupled && round < ROUNDS; round++) {
+    solved = solved.map((s) => {
+      const entering = enteringOf(s, solved);
+      return entering ? { ...s, settled: settle(s.patches, s.direct, entering, s.settled) } : s;
+    });
+  }
+  return solved;
+}
+
+/** What a lamp sends out in a room without things in it all lands on its faces: takes out the last error of the sums over patches. */
+function whole(light: Float64Array, { area }: Patches, room: Room, emitter: Emitter, empty: boolean): Float64Array {
+  if (!empty || !isInside(room, emitter.x, emitter.y, emitter.z)) return light;
+  const lands = light.reduce((sum, v, i) => sum + v * area[i]!, 0);
+  const off = emitter.ppf / lands;
+  // A lamp that pokes out of the room does send some of its light elsewhere.
+  return Math.abs(off - 1) < 0.03 ? light.map((v) => v * off) : light;
+}
+
+/** Even light that comes through the shelves above and below: what falls there of reflected light, times the shelf's share. */
+function enteringOf(s: Solved, all: readonly Solved[]): Float64Array | null {
+  const rooms = all.map((o) => o.room);
+  const above = roomAbove(s.room, rooms);
+  const below = all.find((o) => roomAbove(o.room, rooms) === s.room);
+  const out = new Float64Array(s.patches.count);
+  let any = false;
+  const carry = (from: Solved, fromFace: FacePatches, toFace: FacePatches, share: number) => {
+    if (share === 0) return;
+    any = true;
+    const incident = incidentOn(from.patches, from.settled, from.direct);
+    for (let j = 0; j < toFace.rows; j++)
+      for (let i = 0; i < toFace.columns; i++) {
+        const a = Math.floor((s.room.x + (i + 0.5) * toFace.di - from.room.x) / fromFace.di);
+        const b = Math.floor((s.room.y + (j + 0.5) * toFace.dj - from.room.y) / fromFace.dj);
+        if (a < 0 || b < 0 || a >= fromFace.columns || b >= fromFace.rows) continue;
+        const k = fromFace.first + a + fromFace.columns * b;
+        out[toFace.first + i + toFace.columns * j] = share * Math.max(0, incident[k]! - from.direct[k]!);
+      }
+  };
+  const face = (o: Solved, name: 'floor' | 'ceiling') => o.patches.faces.find((f) => f.name === name)!;
+  const upper = above && all.find((o) => o.room === above);
+  if (upper) carry(upper, face(upper, 'floor'), face(s, 'ceiling'), upper.room.faces.floor.transmittance);
+  if (below) carry(below, face(below, 'ceiling'), face(s, 'floor'), s.room.faces.floor.transmittance);
+  return any ? out : null;
+}
+
+/** How much each patch counts on a level receiver at a place, things in the way taken into account. */
+export function weigh(s: Solved, things: Scene['things'], x: Metres, y: Metres, z: Metres, out: Float32Array): void {
+  gatherWeights(s.patches, s.room, x, y, z, out);
+  if (things.length === 0) return;
+  for (const f of s.patches.faces)
+    for (let k = 0; k < f.columns * f.rows; k++) {
+      if (out[f.first + k]! === 0) continue;
+      const p = middleOf(f, s.room, k);
+      if (things.some((t) => isHidden(t, p[0]!, p[1]!, p[2]!, x, y, z + 1e-5))) out[f.first + k] = 0;
+    }
+}
+
+/** Things between two patches keep their light apart. */
+function shaded(patches: Patches, room: Room, things: Scene['things']): Patches {
+  if (things.length === 0) return patches;
+  const formFactors = new Float32Array(patches.formFactors);
+  const middles = patches.faces.flatMap((f) => Array.from({ length: f.columns * f.rows }, (_, k) => middleOf(f, room, k)));
+  for (let i = 0; i < patches.count; i++)
+    for (let j = i + 1; j < patches.count; j++) {
+      const [a, b] = [middles[i]!, middles[j]!];
+      if (things.some((t) => isHidden(t, a[0]!, a[1]!, a[2]!, b[0]!, b[1]!, b[2]!))) {
+        formFactors[i * patches.count + j] = 0;
+        formFactors[j * patches.count + i] = 0;
+      }
+    }
+  return { ...patches, formFactors, ...sendersOf(patches.faces, patches.count, formFactors) };
+}
+
+function middleOf(f: FacePatches, room: Room, k: number): number[] {
+  const p = [room.x, room.y, room.z];
+  p[f.axis]! += f.at;
+  p[f.i]! += ((k % f.columns) + 0.5) * f.di;
+  p[f.j]! += (Math.floor(k / f.columns) + 0.5) * f.dj;
+  return p;
+}

@@ -1,0 +1,46 @@
+import type { Emitter, IrradianceAt, LightAt } from '../emitters/Emitter';
+import { irradianceOf } from '../emitters/irradianceOf';
+import { lightOf } from '../ppfdAtPoint';
+import { isInside, type Room } from '../room/Room';
+import { cutUp } from './cutUp';
+import type { Passage } from './passage';
+import type { Scene } from './Scene';
+
+/** Whether nothing can stand between an emitter and any place of a box: the light there is smooth. */
+export function isClear(emitter: Emitter, scene: Scene, low: readonly number[], high: readonly number[]): boolean {
+  if (scene.things.length > 0) return false;
+  if (scene.rooms.length === 0) return true;
+  const home = scene.rooms.find((r) => isInside(r, emitter.x, emitter.y, emitter.z));
+  return !!home && isInside(home, low[0]!, low[1]!, low[2]!) && isInside(home, high[0]!, high[1]!, high[2]!);
+}
+
+/** Straight light of one emitter on level receivers, part by part, each as far as it gets through. */
+export function levelLight(emitter: Emitter, scene: Scene, passage: Passage): LightAt {
+  if (scene.rooms.length === 0 && scene.things.length === 0) return lightOf(emitter);
+  const parts = cutUp(emitter).map((part) => ({ part, light: lightOf(part) }));
+  const clear = lightOf(emitter);
+  return (x, y, z) => {
+    if (isClear(emitter, scene, [x, y, z], [x, y, z])) return clear(x, y, z);
+    let sum = 0;
+    for (const { part, light } of parts) {
+      const share = passage(part.x, part.y, part.z, x, y, z);
+      if (share > 0) sum += share * light(x, y, z);
+    }
+    return sum;
+  };
+}
+
+/** The same on receivers of any direction on the faces of a room. */
+export function anyLight(emitter: Emitter, room: Room, scene: Scene, passage: Passage): IrradianceAt {
+  if (scene.things.length === 0 && isInside(room, emitter.x, emitter.y, emitter.z)) return irradianceOf(emitter);
+  const parts = cutUp(emitter).map((part) => ({ part, light: irradianceOf(part) }));
+  return (x, y, z, nx, ny, nz) => {
+    let sum = 0;
+    for (const { part, light } of parts) {
+      // A hair inside the room, so that the face the place is on does not count as being in the way.
+      const share = passage(part.x, part.y, part.z, x + 1e-5 * nx, y + 1e-5 * ny, z + 1e-5 * nz);
+      if (share > 0) sum += share * light(x, y, z, nx, ny, nz);
+    }
+    return sum;
+  };
+}
