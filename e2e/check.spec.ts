@@ -132,6 +132,31 @@ test('a lamp typed from its box is hung, kept and checked against physics', asyn
   await expect(page.getByRole('button', { name: 'Lamp: 1 × Attic bar' })).toBeVisible();
 });
 
+test('pale sides give the edges light, stand in the picture, and are kept', async ({ page }) => {
+  const weakest = await dose(page, 'weakest');
+  await page.getByRole('button', { name: 'Place: in the open' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('radio', { name: 'white all round' }).click();
+  await sheet.getByRole('combobox', { name: /^front/ }).selectOption({ label: 'open' });
+  const depth = sheet.getByRole('textbox', { name: 'depth' });
+  await depth.fill('50 cm');
+  await depth.press('Enter');
+  await sheet.getByRole('button', { name: 'Done' }).click();
+  await expect.poll(() => dose(page, 'weakest')).toBeGreaterThan(1.2 * weakest);
+  await page.getByRole('button', { name: /Where these numbers come from/ }).click();
+  await expect(page.getByText('what the sides send back')).toBeVisible();
+  const after = await dose(page, 'weakest');
+  await page.waitForTimeout(400);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Place: white card or foam board on 4 sides' })).toBeVisible();
+  await expect.poll(() => dose(page, 'weakest')).toBe(after);
+  // Under a lid the lamp cannot hang above it: 45 cm clear, 5.5 cm of tray and leaves.
+  const field = page.getByRole('textbox', { name: 'lamp to leaves' });
+  await field.fill('90 cm');
+  await field.press('Enter');
+  await expect(page.getByText(/^Between .* and \d\d(\.\d)? cm, please/)).toBeVisible();
+});
+
 test('set-ups are named, copied and deleted, and a deletion is undone', async ({ page }) => {
   const name = page.getByRole('textbox', { name: 'Name of this set-up' });
   await name.fill('Top shelf');
@@ -194,7 +219,7 @@ for (const theme of ['light', 'dark'] as const) {
       ).toEqual([]);
     }
     await page.goto('/');
-    for (const part of ['Crop', 'Tray', 'Lamp']) {
+    for (const part of ['Crop', 'Tray', 'Lamp', 'Place']) {
       await page.getByRole('button', { name: new RegExp(`^${part}:`) }).click();
       await page.waitForTimeout(200);
       expect(

@@ -1,11 +1,11 @@
-import type { Emitter } from '../light/emitters/Emitter';
 import type { LightMap, LightSlice, Rect } from '../light/field/Grid';
 import type { AreaStats } from '../light/field/statsOver';
-import type { Metres, Ppfd } from '../quantities';
+import type { Scene } from '../light/scene/Scene';
+import type { Metres, Ppfd, Share } from '../quantities';
 
 /** What the picture of one tier needs to know of its light; plain data, so that it can be asked of a worker. */
 export interface LightQuestion {
-  readonly emitters: readonly Emitter[];
+  readonly scene: Scene;
   readonly width: Metres;
   readonly depth: Metres;
   readonly canopy: Metres;
@@ -27,4 +27,6 @@ export interface LightAnswer {
   /** Mean over the plants with the leaves 1 cm nearer to the lamps, and 1 cm farther away. */
   readonly meanNearer: Ppfd;
   readonly meanFarther: Ppfd;
+  /** Of the mean over the plants, how much comes by way of the sides. */
+  readonly reflectedShare: Share;
 }

@@ -26,7 +26,7 @@ export const tubeDiameter = (lamp: Lamp): Metres => TUBE_DIAMETER[lamp.family] ?
 /**
  * The primitive emitters of one lamp as it hangs. Their fluxes add up to the lamp's PPF.
  *
- * Tubes shine from their axis, half a diameter above the face; a bare bulb from the middle of its ball, which is exact for
+ * Tubes shine from their surface, half a diameter above the face; a bare bulb from the middle of its ball, which is exact for
  * an evenly bright ball; everything else from its face.
  */
 export function emittersOf(lamp: Lamp, pose: LampPose): Emitter[] {
@@ -38,14 +38,14 @@ export function emittersOf(lamp: Lamp, pose: LampPose): Emitter[] {
     const offset = (i - (n - 1) / 2) * lamp.spacing;
     const at = { x: pose.x + offset * across[0], y: pose.y + offset * across[1], z: pose.face, ppf: lamp.ppf / n };
     const rowWidth = rowWidthOf(lamp);
+    const diameter = tubeDiameter(lamp);
     switch (lamp.shape) {
       case 'tube-bare':
-        return [{ kind: 'tube', ...one, ...at, z: pose.face + tubeDiameter(lamp) / 2 }];
+        return [{ kind: 'tube', ...one, ...at, diameter, z: pose.face + diameter / 2 }];
       case 'tube-reflector': {
         const direct = DIRECT_SHARE_OF_REFLECTOR_FITTING;
         return [
-          // A tube emitter counts its light all round, of which only the lower half reaches the plants.
-          { kind: 'tube', ...one, ...at, z: pose.face + tubeDiameter(lamp) / 2, ppf: 2 * direct * at.ppf },
+          { kind: 'tube', ...one, ...at, diameter, shaded: true, z: pose.face + diameter / 2, ppf: direct * at.ppf },
           { kind: 'rect', ...one, ...at, width: lamp.width / n, cosinePower: 1, ppf: (1 - direct) * at.ppf },
         ];
       }

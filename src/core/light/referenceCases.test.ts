@@ -5,7 +5,6 @@ import line from '../../../test/cases/light-line.json';
 import multi from '../../../test/cases/light-multi.json';
 import point from '../../../test/cases/light-point.json';
 import type { Emitter } from './emitters/Emitter';
-import { computeMap } from './field/computeMap';
 import { statsOver } from './field/statsOver';
 import { ppfdAtPoint } from './ppfdAtPoint';
 import type { Room } from './room/Room';
@@ -74,12 +73,8 @@ test.each(atPoints.map((c) => [c.id, c] as const))('%s', (_, c) => {
 const grids = cases.filter((c) => c.quantity === 'ppfd_at_cell_centres' || c.quantity === 'plane_stats');
 test.each(grids.map((c) => [c.id, c] as const))('%s', (_, c) => {
   const g = c.grid!;
-  const map = computeMap(
-    c.scene!.luminaires.map((l) => emitterOf(l)),
-    g,
-    g.z,
-    (g.x1 - g.x0) / g.nx,
-  );
+  const lamps = c.scene!.luminaires.map((l, i) => ({ id: String(i), emitters: [emitterOf(l)] }));
+  const map = lightFieldOf({ lamps, rooms: [], things: [] }).map(g, g.z, (g.x1 - g.x0) / g.nx);
   const expected = c.expected as number[];
   if (c.quantity === 'plane_stats') {
     const s = statsOver(map, [g]);

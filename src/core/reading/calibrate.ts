@@ -4,7 +4,7 @@ import type { Ppfd } from '../quantities';
 import type { Doubt } from '../uncertainty/Band';
 import { ppfdOfReading } from '../units/light';
 import { METER_ERROR } from './meterError';
-import { nominalAt } from './nominalAt';
+import { nominalAt, type Around } from './nominalAt';
 import type { Reading } from './Reading';
 
 /** One reading held against the lamp's box. */
@@ -27,12 +27,12 @@ export interface Calibration {
 const HAND = 0.12; // ±0.04; our estimate, growers’ consensus
 
 /** Readings of this lamp, converted by its own spectrum and held against its box. */
-export function compare(readings: readonly Reading[], lamp: Lamp, spectrum: SpectrumNote): Compared[] {
+export function compare(readings: readonly Reading[], lamp: Lamp, spectrum: SpectrumNote, around: Around | null): Compared[] {
   return readings
     .filter((r) => r.lampId === lamp.id)
     .map((reading) => {
       const measured = ppfdOfReading(reading, spectrum.luxPerUmol);
-      const nominal = nominalAt(reading, lamp);
+      const nominal = nominalAt(reading, lamp, around);
       return { reading, measured, nominal, ratio: measured / nominal };
     });
 }
@@ -43,10 +43,11 @@ export function compare(readings: readonly Reading[], lamp: Lamp, spectrum: Spec
  * The doubt that is left: the meter's own error and the error of the conversion (both common to all readings, taken as the
  * best of the meters used), and the scatter of the hand, which shrinks with the root of their number.
  *
+ * @param around  the sides of the tier, which add to what its lamps give; null: in the open
  * @returns null without a reading that counts
  */
-export function calibrate(readings: readonly Reading[], lamp: Lamp, spectrum: SpectrumNote): Calibration | null {
-  const used = compare(readings, lamp, spectrum).filter((c) => !c.reading.leftOut && c.ratio > 0 && Number.isFinite(c.ratio));
+export function calibrate(readings: readonly Reading[], lamp: Lamp, spectrum: SpectrumNote, around: Around | null): Calibration | null {
+  const used = compare(readings, lamp, spectrum, around).filter((c) => !c.reading.leftOut && c.ratio > 0 && Number.isFinite(c.ratio));
   if (used.length === 0) return null;
   const ratios = used.map((c) => c.ratio).sort((a, b) => a - b);
   const middle = (ratios[Math.floor((ratios.length - 1) / 2)]! + ratios[Math.ceil((ratios.length - 1) / 2)]!) / 2;

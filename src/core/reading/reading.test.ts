@@ -27,7 +27,7 @@ function reading(scale: number, change: Partial<Reading> = {}): Reading {
     taken_ms: 0,
     ...place,
     unit,
-    value: readingOfPpfd(scale * nominalAt(place, lamp), unit, spectrum.luxPerUmol),
+    value: readingOfPpfd(scale * nominalAt(place, lamp, null), unit, spectrum.luxPerUmol),
     ...('value' in change ? { value: change.value! } : {}),
   };
 }
@@ -40,7 +40,7 @@ test('whatever the unit, place and distance, the lamp’s true output is found',
       evenly(0.05, 0.6),
       fc.constantFrom<LightUnit>('lx', 'fc', 'umol'),
       (scale, dx, distance, unit) => {
-        expect(calibrate([reading(scale, { dx, distance, unit })], lamp, spectrum)!.scale).toBeWithin(scale, { relative: 1e-9 });
+        expect(calibrate([reading(scale, { dx, distance, unit })], lamp, spectrum, null)!.scale).toBeWithin(scale, { relative: 1e-9 });
       },
     ),
   );
@@ -48,16 +48,16 @@ test('whatever the unit, place and distance, the lamp’s true output is found',
 
 test('one reading on the wrong range among five does little', () => {
   const good = [0.9, 0.92, 0.88, 0.91].map((s, i) => reading(s, { dx: i / 10 }));
-  expect(calibrate([...good, reading(9)], lamp, spectrum)!.scale).toBeWithin(0.91, { relative: 0.02 });
+  expect(calibrate([...good, reading(9)], lamp, spectrum, null)!.scale).toBeWithin(0.91, { relative: 0.02 });
 });
 
 test('what is left out, or belongs to another lamp, does not count', () => {
-  expect(calibrate([reading(2, { leftOut: true }), reading(2, { lampId: 'other' })], lamp, spectrum)).toBeNull();
+  expect(calibrate([reading(2, { leftOut: true }), reading(2, { lampId: 'other' })], lamp, spectrum, null)).toBeNull();
 });
 
 test('a reading narrows the band, five narrow it more, a phone least', () => {
   const width = (readings: Reading[]) => {
-    const { low, high } = combine(doubtsOf(lamp, spectrum, calibrate(readings, lamp, spectrum)));
+    const { low, high } = combine(doubtsOf(lamp, spectrum, calibrate(readings, lamp, spectrum, null)));
     return low + high;
   };
   const five = [0.9, 0.9, 0.9, 0.9, 0.9].map((s) => reading(s));
@@ -67,7 +67,7 @@ test('a reading narrows the band, five narrow it more, a phone least', () => {
 });
 
 const why = (scale: number, change: Partial<Reading> = {}) =>
-  question(compare([reading(scale, change)], lamp, spectrum)[0]!, spectrum).map((s) => s.why);
+  question(compare([reading(scale, change)], lamp, spectrum, null)[0]!, spectrum).map((s) => s.why);
 
 test.each<[number, Partial<Reading>, Why]>([
   [0.1, {}, 'range-reads-low'],
@@ -92,7 +92,7 @@ test('an honest lamp, a little better or worse than its box, is not questioned',
 test('a lamp that states nothing is taken at its first reading, and later ones are held against it', () => {
   const unknown = { ...lamp, fluxBasis: 'unknown' as const };
   const first = { ...reading(6), id: 'first' };
-  expect(suspicionsOf(first, [], unknown, spectrum)).toEqual([]);
-  expect(suspicionsOf({ ...reading(6.5), id: 'second' }, [first], unknown, spectrum)).toEqual([]);
-  expect(suspicionsOf({ ...reading(0.6), id: 'second' }, [first], unknown, spectrum)[0]?.why).toBe('range-reads-low');
+  expect(suspicionsOf(first, [], unknown, spectrum, null)).toEqual([]);
+  expect(suspicionsOf({ ...reading(6.5), id: 'second' }, [first], unknown, spectrum, null)).toEqual([]);
+  expect(suspicionsOf({ ...reading(0.6), id: 'second' }, [first], unknown, spectrum, null)[0]?.why).toBe('range-reads-low');
 });

@@ -17,7 +17,7 @@ const stage: Stage = {
   basis: 'consensus',
 };
 const profile = (emitters: Parameters<typeof profileOf>[0]['emitters']) =>
-  profileOf({ emitters, plantAreas: [{ x0: -0.1, x1: 0.1, y0: -0.1, y1: 0.1 }], nearest: 0.02, farthest: 2 });
+  profileOf({ emitters, plantAreas: [{ x0: -0.1, x1: 0.1, y0: -0.1, y1: 0.1 }], nearest: 0.02, farthest: 2, around: null });
 
 test('under a point the inverse square is the truth', () => {
   const point = profile([{ kind: 'point', x: 0, y: 0, z: 0, ppf: 400 * Math.PI, cosinePower: null }]); // 100 µmol at 1 m

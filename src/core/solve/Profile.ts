@@ -1,4 +1,7 @@
 import type { Emitter } from '../light/emitters/Emitter';
+import { lightFieldOf } from '../light/scene/LightField';
+import { createRecall } from '../light/scene/Recall';
+import type { Around } from '../reading/nominalAt';
 import type { Rect } from '../light/field/Grid';
 import { lightOf } from '../light/ppfdAtPoint';
 import type { Metres, Ppfd } from '../quantities';
@@ -22,10 +25,14 @@ export interface ProfileQuestion {
   readonly plantAreas: readonly Rect[];
   readonly nearest: Metres;
   readonly farthest: Metres;
+  /** The sides of the tier, and the height of the leaf tops in it (as `face`); null in the open. */
+  readonly around: Around | null;
 }
 
 /** Ratio of neighbouring distances: 3 %, finer than any hand hangs a lamp. */
 const STEP = 1.03;
+/** Distances at which the light from the sides is worked out; between them its share of the whole changes slowly. */
+const WITH_SIDES = 14;
 /** Greatest distance between the points that are asked on a tray, m. */
 const PITCH = 0.03;
 
@@ -37,24 +44,56 @@ const PITCH = 0.03;
  * @param question  0 < nearest < farthest
  * @throws RangeError otherwise
  */
-export function profileOf({ emitters, plantAreas, nearest, farthest }: ProfileQuestion): Profile {
+export function profileOf({ emitters, plantAreas, nearest, farthest, around }: ProfileQuestion): Profile {
   if (!(nearest > 0 && farthest > nearest)) throw new RangeError(`distances must rise from above 0, got ${nearest} to ${farthest}`);
   const lights = emitters.map(lightOf);
   const points = plantAreas.flatMap(pointsIn);
   const middle = [0, 1].map((axis) => plantAreas.reduce((s, r) => s + (axis ? r.y0 + r.y1 : r.x0 + r.x1) / 2, 0) / plantAreas.length);
   const at = (x: Metres, y: Metres, d: Metres) => lights.reduce((sum, light) => sum + light(x, y, -d), 0);
   const count = Math.ceil(Math.log(farthest / nearest) / Math.log(STEP));
+  const places: readonly Place[] = [...points, [middle[0]!, middle[1]!]];
+  const gains = around ? gainsOf(emitters, places, at, nearest, farthest, around) : null;
   return Array.from({ length: count + 1 }, (_, i): AtDistance => {
     const distance = nearest * (farthest / nearest) ** (i / count);
+    const gain = (k: number) => (gains ? gains(i / count, k) : 1);
     let weakest = Infinity, strongest = 0, sum = 0; // prettier-ignore
-    for (const [x, y] of points) {
-      const value = at(x, y, distance);
+    for (let k = 0; k < points.length; k++) {
+      const [x, y] = points[k]!;
+      const value = at(x, y, distance) * gain(k);
       sum += value;
       if (value < weakest) weakest = value;
       if (value > strongest) strongest = value;
     }
-    return { distance, weakest, strongest, mean: sum / points.length, centre: at(middle[0]!, middle[1]!, distance) };
+    return { distance, weakest, strongest, mean: sum / points.length, centre: at(middle[0]!, middle[1]!, distance) * gain(points.length) };
   });
+}
+
+type Place = readonly [Metres, Metres];
+
+/** Whole light over straight light at each place: worked out at a few distances, between them by straight lines. */
+function gainsOf(
+  emitters: readonly Emitter[],
+  places: readonly Place[],
+  straight: (x: Metres, y: Metres, d: Metres) => Ppfd,
+  nearest: Metres,
+  farthest: Metres,
+  { room, face: canopy }: Around,
+): (t: number, place: number) => number {
+  const recall = createRecall();
+  const rows = Array.from({ length: WITH_SIDES + 1 }, (_, i) => {
+    const distance = nearest * (farthest / nearest) ** (i / WITH_SIDES);
+    const hung = emitters.map((e) => ({ ...e, z: e.z + canopy + distance }));
+    const field = lightFieldOf({ lamps: [{ id: 'lamps', emitters: hung }], rooms: [room], things: [] }, recall);
+    return places.map(([x, y]) => {
+      const bare = straight(x, y, distance);
+      return bare > 0 ? field.ppfdAt(x, y, canopy) / bare : 1;
+    });
+  });
+  return (t, place) => {
+    const at = Math.min(WITH_SIDES - 1, Math.floor(t * WITH_SIDES));
+    const part = t * WITH_SIDES - at;
+    return rows[at]![place]! * (1 - part) + rows[at + 1]![place]! * part;
+  };
 }
 
 function pointsIn({ x0, x1, y0, y1 }: Rect): [Metres, Metres][] {

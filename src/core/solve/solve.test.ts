@@ -12,7 +12,13 @@ import { solve } from './solve';
 const lampOf = (id: string) => lampLibrary.find((l) => l.id === id)!;
 const area = (width: number, depth: number) => [{ x0: -width / 2, x1: width / 2, y0: -depth / 2, y1: depth / 2 }];
 const profileFor = (id: string, width: number, depth: number, nearest = 0.02): Profile =>
-  profileOf({ emitters: emittersOf(lampOf(id), { x: 0, y: 0, face: 0, turn: 0 }), plantAreas: area(width, depth), nearest, farthest: 2 });
+  profileOf({
+    emitters: emittersOf(lampOf(id), { x: 0, y: 0, face: 0, turn: 0 }),
+    plantAreas: area(width, depth),
+    nearest,
+    farthest: 2,
+    around: null,
+  });
 const k = MOL_SECONDS;
 
 /** Made-up stages with round numbers, so that each limit can be made to bind by hand. */
@@ -36,6 +42,7 @@ const point: Profile = profileOf({
   plantAreas: area(0.001, 0.001),
   nearest: 0.1,
   farthest: 2,
+  around: null,
 });
 
 test('the profile is the light of the inverse square for a point, at and between its distances', () => {

@@ -1,5 +1,6 @@
 import type { StageName } from '../crop/Crop';
 import type { Lamp } from '../lamp/Lamp';
+import type { Enclosure } from './Enclosure';
 import type { Reading } from '../reading/Reading';
 import type { Metres, Radians } from '../quantities';
 
@@ -26,6 +27,7 @@ export interface Tier {
   readonly id: string;
   readonly width: Metres;
   readonly depth: Metres;
+  readonly enclosure: Enclosure;
   readonly fittings: readonly Fitting[];
   readonly trays: readonly Tray[];
   readonly programmeId: string;

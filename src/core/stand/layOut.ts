@@ -35,8 +35,10 @@ export function layOut(tier: Tier, lamp: Lamp, row: LampRow, tray: Tray, block: 
     return { ...tray, id: tier.trays[i]?.id ?? ids(), x, y, turned: block.turned };
   });
   const outlines = [...fittings.map((f) => outlineOfFitting(f, lamp)), ...trays.map(outlineOf)];
-  const width = 2 * Math.max(...outlines.map((r) => r.x1)) + 2 * MARGIN;
-  const depth = 2 * Math.max(...outlines.map((r) => r.y1)) + 2 * MARGIN;
+  // The sides stand where the person says, but never in a lamp or a tray.
+  const [needsWidth, needsDepth] = [2 * Math.max(...outlines.map((r) => r.x1)), 2 * Math.max(...outlines.map((r) => r.y1))];
+  const width = Math.max(needsWidth, tier.enclosure.width ?? needsWidth + 2 * MARGIN);
+  const depth = Math.max(needsDepth, tier.enclosure.depth ?? needsDepth + 2 * MARGIN);
   const centred = <T extends { x: Metres; y: Metres }>(thing: T): T => ({ ...thing, x: thing.x + width / 2, y: thing.y + depth / 2 });
   return { ...tier, width, depth, fittings: fittings.map(centred), trays: trays.map(centred) };
 }

@@ -1,7 +1,9 @@
 import type { Crop, Stage } from '../crop/Crop';
 import type { Lamp } from '../lamp/Lamp';
 import { emittersOf } from '../lamp/emittersOf';
-import type { Emitter } from '../light/emitters/Emitter';
+import type { Scene } from '../light/scene/Scene';
+import type { Around } from '../reading/nominalAt';
+import { roomOf } from './roomOf';
 import { spectrumOf } from '../library/spectrumLibrary';
 import type { Hours, Metres } from '../quantities';
 import { calibrate, type Calibration } from '../reading/calibrate';
@@ -29,6 +31,8 @@ export interface SetUp {
   readonly canopy: Metres;
   /** From the lamps' face to the leaf tops. */
   readonly distance: Metres;
+  /** The sides of the tier and the height of its lamps; null in the open. */
+  readonly around: Around | null;
   /** What the readings say of the lamp; null: nothing but its box is known. */
   readonly calibration: Calibration | null;
 }
@@ -48,6 +52,8 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
   const lamp = need(site.lamps.find((l) => l.id === fitting.lampId) ?? tables.lamp(fitting.lampId), 'lamp', fitting.lampId);
   const plantHeight = plantHeightOf(batch, crop, stage);
   const canopy = canopyOf(tier, plantHeight);
+  const room = roomOf(tier);
+  const around = room && { room, face: fitting.face };
   return {
     stand,
     tier,
@@ -60,7 +66,8 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
     plantHeight,
     canopy,
     distance: fitting.face - canopy,
-    calibration: calibrate(tier.readings, lamp, spectrumOf(lamp.spectrumId)),
+    around,
+    calibration: calibrate(tier.readings, lamp, spectrumOf(lamp.spectrumId), around),
   };
 }
 
@@ -69,10 +76,11 @@ export function measuredLamp({ lamp, calibration }: SetUp): Lamp {
   return calibration ? { ...lamp, ppf: lamp.ppf * calibration.scale } : lamp;
 }
 
-/** All emitters of a set-up as it hangs, or with all faces at another height. */
-export function emittersOfSetUp(setUp: SetUp, face?: Metres): Emitter[] {
+/** A set-up as a scene of the light, as it hangs or with all faces at another height. */
+export function sceneOfSetUp(setUp: SetUp, face?: Metres): Scene {
   const lamp = measuredLamp(setUp);
-  return setUp.tier.fittings.flatMap((f) => emittersOf(lamp, face === undefined ? f : { ...f, face }));
+  const lamps = setUp.tier.fittings.map((f) => ({ id: f.id, emitters: emittersOf(lamp, face === undefined ? f : { ...f, face }) }));
+  return { lamps, rooms: setUp.around ? [setUp.around.room] : [], things: [] };
 }
 
 function need<T>(thing: T | undefined, what: string, id: string): T {

@@ -1,7 +1,8 @@
 /** One reason why a number may be off: relative half-widths of a band that holds the truth about nine times in ten. */
 export interface Doubt {
   /** Stable name; the words are chosen in `ui/`. */
-  readonly why: 'box-label' | 'lumens-to-photons' | 'age' | 'beam-shape' | 'distance' | 'meter' | 'meter-conversion' | 'few-readings';
+  readonly why:
+    'box-label' | 'lumens-to-photons' | 'age' | 'beam-shape' | 'distance' | 'sides' | 'meter' | 'meter-conversion' | 'few-readings';
   readonly low: number;
   readonly high: number;
   /** What the figure rests on. */

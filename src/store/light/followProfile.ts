@@ -1,15 +1,21 @@
 import type { ProfileQuestion } from '../../core/solve/Profile';
 import { plantAreaOf } from '../../core/stand/footprint';
-import { emittersOfSetUp, type SetUp } from '../../core/stand/setUp';
+import { sceneOfSetUp, type SetUp } from '../../core/stand/setUp';
 import type { LightWorker } from '../../workers/light/light.client';
 import type { SiteStore } from '../site/siteStore';
-import { FARTHEST, NEAREST } from '../site/setUpVerbs';
+import { farthestOf, NEAREST } from '../site/setUpVerbs';
 import { activeSetUp } from './followSetUp';
 import type { ProfileStore } from './profileStore';
 
 /** What to ask so that any distance can be answered: the lamps at height 0, the plants below them. */
 export function profileQuestionOf(setUp: SetUp): ProfileQuestion {
-  return { emitters: emittersOfSetUp(setUp, 0), plantAreas: setUp.tier.trays.map(plantAreaOf), nearest: NEAREST, farthest: FARTHEST };
+  return {
+    emitters: sceneOfSetUp(setUp, 0).lamps.flatMap((lamp) => lamp.emitters),
+    plantAreas: setUp.tier.trays.map(plantAreaOf),
+    nearest: NEAREST,
+    farthest: farthestOf(setUp.tier.enclosure, setUp.canopy),
+    around: setUp.around && { room: setUp.around.room, face: setUp.canopy },
+  };
 }
 
 /**

@@ -1,10 +1,10 @@
 import type { LightQuestion } from '../../core/answer/LightQuestion';
 import { plantAreaOf } from '../../core/stand/footprint';
-import { emittersOfSetUp, setUpOf, type SetUp } from '../../core/stand/setUp';
+import { sceneOfSetUp, setUpOf, type SetUp } from '../../core/stand/setUp';
 import type { LightWorker } from '../../workers/light/light.client';
 import type { SiteState, SiteStore } from '../site/siteStore';
 import { tables } from '../site/tables';
-import { FRAME_MARGIN, frameTopOf } from './frameTop';
+import { frameTopOf, sliceMarginOf } from './frameTop';
 import type { LightStore } from './lightStore';
 
 /** The set-up that the screen shows, or null when there is none. */
@@ -21,12 +21,12 @@ export function questionOf(setUp: SetUp, top: number, quick = false): LightQuest
   const { tier, canopy } = setUp;
   const cell = cellOf(setUp);
   return {
-    emitters: emittersOfSetUp(setUp),
+    scene: sceneOfSetUp(setUp),
     width: tier.width,
     depth: tier.depth,
     canopy,
     sliceTop: top,
-    sliceMargin: FRAME_MARGIN,
+    sliceMargin: sliceMarginOf(setUp),
     plantAreas: tier.trays.map(plantAreaOf),
     cell,
     sliceCell: Math.max(quick ? 2 * cell : cell, top / 160),

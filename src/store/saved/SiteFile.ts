@@ -6,6 +6,7 @@ import {
   Equals,
   IsArray,
   IsBoolean,
+  IsDefined,
   IsIn,
   IsInt,
   IsISO8601,
@@ -18,7 +19,9 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { materialLibrary } from '../../core/library/materialLibrary';
 
+const MATERIALS = materialLibrary.map((m) => m.id);
 const STAGES = ['emergence', 'seedling', 'growing-on', 'flowering-fruiting', 'maintenance'] as const;
 const SHAPES = ['tube-bare', 'tube-reflector', 'bar', 'panel', 'round-panel', 'bulb-bare', 'bulb-reflector'] as const;
 const BASES = ['ppf', 'lumens', 'efficacy', 'archetype', 'unknown'] as const;
@@ -65,10 +68,27 @@ export class ReadingFile {
   @IsISO8601() taken!: string;
 }
 
+export class FacesFile {
+  @IsIn(MATERIALS) floor!: string;
+  @IsIn(MATERIALS) ceiling!: string;
+  @IsIn(MATERIALS) left!: string;
+  @IsIn(MATERIALS) right!: string;
+  @IsIn(MATERIALS) front!: string;
+  @IsIn(MATERIALS) back!: string;
+}
+
+export class EnclosureFile {
+  @IsOptional() @IsNumber(finite) @Min(0.05) @Max(20) width_m!: number | null;
+  @IsOptional() @IsNumber(finite) @Min(0.05) @Max(20) depth_m!: number | null;
+  @IsNumber(finite) @Min(0.05) @Max(5) height_m!: number;
+  @ValidateNested() @IsDefined() @Type(() => FacesFile) faces!: FacesFile;
+}
+
 export class TierFile {
   @IsString() @MaxLength(80) id!: string;
   @IsNumber(finite) @Min(0.05) @Max(20) width_m!: number;
   @IsNumber(finite) @Min(0.05) @Max(20) depth_m!: number;
+  @ValidateNested() @IsDefined() @Type(() => EnclosureFile) enclosure!: EnclosureFile;
   @IsString() @MaxLength(80) programmeId!: string;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => FittingFile) fittings!: FittingFile[];
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TrayFile) trays!: TrayFile[];
@@ -123,10 +143,10 @@ export class LampFile {
   @IsBoolean() emitsUV!: boolean;
 }
 
-/** A site as it is written to disk and to exported files, version 2. Lengths in metres; units stand in the names. */
+/** A site as it is written to disk and to exported files, version 3. Lengths in metres; units stand in the names. */
 export class SiteFile {
   @Equals('copper-noon/site') format!: 'copper-noon/site';
-  @Equals(2) version!: 2;
+  @Equals(3) version!: 3;
   @Matches(/^[A-Z]{3}$/) currency!: string;
   @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => StandFile) stands!: StandFile[];

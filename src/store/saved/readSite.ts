@@ -35,6 +35,12 @@ function siteOf(file: SiteFile): Site {
         id: t.id,
         width: t.width_m,
         depth: t.depth_m,
+        enclosure: {
+          width: t.enclosure.width_m ?? null,
+          depth: t.enclosure.depth_m ?? null,
+          height: t.enclosure.height_m,
+          faces: { ...t.enclosure.faces },
+        },
         programmeId: t.programmeId,
         fittings: t.fittings.map((f) => ({ id: f.id, lampId: f.lampId, x: f.x_m, y: f.y_m, face: f.face_m, turn: f.turn_rad })),
         trays: t.trays.map((y) => ({

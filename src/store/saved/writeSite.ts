@@ -6,7 +6,7 @@ import type { LampFile, SiteFile } from './SiteFile';
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 2,
+    version: 3,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
     stands: site.stands.map(({ id, name, tiers }) => ({
@@ -16,6 +16,12 @@ export function writeSite(site: Site): SiteFile {
         id: t.id,
         width_m: t.width,
         depth_m: t.depth,
+        enclosure: {
+          width_m: t.enclosure.width,
+          depth_m: t.enclosure.depth,
+          height_m: t.enclosure.height,
+          faces: { ...t.enclosure.faces },
+        },
         programmeId: t.programmeId,
         fittings: t.fittings.map((f) => ({ id: f.id, lampId: f.lampId, x_m: f.x, y_m: f.y, face_m: f.face, turn_rad: f.turn })),
         trays: t.trays.map((y) => ({

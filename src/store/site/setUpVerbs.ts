@@ -2,6 +2,7 @@ import type { Crop, StageName } from '../../core/crop/Crop';
 import type { Lamp } from '../../core/lamp/Lamp';
 import type { Metres } from '../../core/quantities';
 import { layOut, lampRowOf, trayBlockOf, type TrayBlock } from '../../core/stand/layOut';
+import { IN_THE_OPEN, isRoofed, LAMP_HEADROOM, type Enclosure } from '../../core/stand/Enclosure';
 import type { LampRow } from '../../core/stand/LampRow';
 import { setUpOf } from '../../core/stand/setUp';
 import type { Reading } from '../../core/reading/Reading';
@@ -16,6 +17,10 @@ import { tables } from './tables';
 export const NEAREST: Metres = 0.005;
 export const FARTHEST: Metres = 2;
 
+/** Under a shelf or lid the lamp cannot hang above it. */
+export const farthestOf = (enclosure: Enclosure, canopy: Metres): Metres =>
+  isRoofed(enclosure) ? Math.max(2 * NEAREST, Math.min(FARTHEST, enclosure.height - LAMP_HEADROOM - canopy)) : FARTHEST;
+
 /** What one set-up is made of; everything else follows. */
 interface Parts {
   readonly lamp: Lamp;
@@ -24,6 +29,7 @@ interface Parts {
   readonly block: TrayBlock;
   readonly batch: Batch;
   readonly distance: Metres;
+  readonly enclosure: Enclosure;
 }
 
 /** Lays a set-up out anew with some of its parts changed; the lamps keep their distance from the leaves. */
@@ -38,13 +44,14 @@ function withParts(site: Site, standId: string, change: (now: Parts) => Partial<
     block: trayBlockOf(now.tier),
     batch: now.batch,
     distance: now.distance,
+    enclosure: now.tier.enclosure,
   };
   const next = { ...parts, ...change(parts) };
   const batches = site.batches.map((b) => (b.id === next.batch.id ? next.batch : b));
-  const laid = layOut(now.tier, next.lamp, next.row, next.tray, next.block, 0, newId);
+  const laid = layOut({ ...now.tier, enclosure: next.enclosure }, next.lamp, next.row, next.tray, next.block, 0, newId);
   const half: Stand = { ...stand, tiers: [laid] };
   const { canopy } = setUpOf({ ...site, batches }, half, tables);
-  const distance = Math.min(FARTHEST, Math.max(NEAREST, next.distance));
+  const distance = Math.min(farthestOf(next.enclosure, canopy), Math.max(NEAREST, next.distance));
   const tier = { ...laid, fittings: laid.fittings.map((f) => ({ ...f, face: canopy + distance })) };
   return { ...site, batches, stands: site.stands.map((s) => (s.id === standId ? { ...s, tiers: [tier] } : s)) };
 }
@@ -59,6 +66,7 @@ export const keepLamp = (id: string, lamp: Lamp) => (site: Site) =>
   chooseLamp(id, lamp)({ ...site, lamps: [...site.lamps.filter((l) => l.id !== lamp.id), lamp] });
 
 export const setLampRow = (id: string, row: LampRow) => (site: Site) => withParts(site, id, () => ({ row }));
+export const setEnclosure = (id: string, enclosure: Enclosure) => (site: Site) => withParts(site, id, () => ({ enclosure }));
 export const setTrayBlock = (id: string, block: TrayBlock) => (site: Site) => withParts(site, id, () => ({ block }));
 
 export const chooseContainer = (id: string, container: Container) => (site: Site) =>
@@ -176,6 +184,7 @@ export interface Recipe {
   readonly block?: TrayBlock;
   readonly lampId: string;
   readonly row?: LampRow;
+  readonly enclosure?: Enclosure;
   readonly distance: Metres;
   readonly on_min: number;
   readonly lit_min: number;
@@ -198,7 +207,16 @@ export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
   const batch: Batch = { id: newId(), cropId: recipe.cropId, stage: recipe.stage, height: null };
   const programme: Programme = { id: newId(), on_min: recipe.on_min, lit_min: recipe.lit_min };
   const tray: Tray = { id: newId(), x: 0, y: 0, turned: false, batchId: batch.id, ...sizesOf(container) };
-  const bare = { id: newId(), width: 1, depth: 1, fittings: [], trays: [tray], programmeId: programme.id, readings: [] };
+  const bare = {
+    id: newId(),
+    width: 1,
+    depth: 1,
+    enclosure: recipe.enclosure ?? IN_THE_OPEN,
+    fittings: [],
+    trays: [tray],
+    programmeId: programme.id,
+    readings: [],
+  };
   const lamp = tables.lamp(recipe.lampId)!;
   const tier = layOut(
     bare,

@@ -39,7 +39,7 @@ export function limitWords(limit: Limit, { crop, stage, lamp, tier }: SetUp, uni
     case 'lamp-too-weak':
       return `The lamp is too weak: even at its nearest for ${stage.hoursMax} h the weakest spot gets ${percent(limit.share)} of the ${stage.dliMin} mol that ${name} needs. About ${lampsFor(limit.share, tier.fittings.length)} of these lamps would do.`;
     case 'lamp-too-strong':
-      return `The lamp is too strong: even far away for ${stage.hoursMin} h the strongest spot gets ${limit.times.toFixed(1)} times what is good.`;
+      return `The lamp is too strong: even as far as it can hang, for ${stage.hoursMin} h the strongest spot gets ${limit.times.toFixed(1)} times what is good.`;
     case 'tray-wider-than-light':
       return `The tray is wider than the light: while nothing is too strong, the edge gets at most ${percent(limit.share)} of the ${stage.dliMin} mol that it needs. A second lamp alongside, or a smaller tray, would do more than any distance.`;
     case 'hours-beyond-crop':

@@ -8,6 +8,8 @@ import { stageWords } from '../verdict/words';
 import { useSettings } from '../shell/WorkspaceContext';
 import { CropSheet } from './CropSheet';
 import { LampSheet } from './LampSheet';
+import { PlaceSheet } from './PlaceSheet';
+import { placeWords } from './surroundings';
 import { TraySheet } from './TraySheet';
 
 /** The question as one sentence: what grows, in what, under what. Each part opens its choices. */
@@ -17,8 +19,8 @@ export function Sentence({ setUp }: { setUp: SetUp }) {
   const tray = tier.trays[0]!;
   const container = tray.containerId ? tables.container(tray.containerId) : undefined;
   const trayName = container?.name ?? `${showLength(tray.length, lengthUnit)} × ${showLength(tray.width, lengthUnit)} tray`;
-  const [open, setOpen] = useState<'crop' | 'tray' | 'lamp' | null>(null);
-  const sheet = (name: 'crop' | 'tray' | 'lamp') => ({
+  const [open, setOpen] = useState<Question | null>(null);
+  const sheet = (name: Question) => ({
     open: open === name,
     onOpenChange: (o: boolean) => setOpen(o ? name : null),
     setUp,
@@ -34,14 +36,19 @@ export function Sentence({ setUp }: { setUp: SetUp }) {
       <Part lead="under">
         <LampSheet {...sheet('lamp')} trigger={<Choice label="Lamp">{`${tier.fittings.length} × ${lamp.name}`}</Choice>} />
       </Part>
+      <Part lead="">
+        <PlaceSheet {...sheet('place')} trigger={<Choice label="Place">{placeWords(tier.enclosure)}</Choice>} />
+      </Part>
     </div>
   );
 }
 
+type Question = 'crop' | 'tray' | 'lamp' | 'place';
+
 function Part({ lead, children }: { lead: string; children: React.ReactNode }) {
   return (
     <span className="flex min-w-0 items-center gap-2">
-      <span className="text-soft max-md:w-16 max-md:shrink-0">{lead}</span>
+      <span className={lead ? 'text-soft max-md:w-16 max-md:shrink-0' : 'max-md:w-16 max-md:shrink-0 md:hidden'}>{lead}</span>
       {children}
     </span>
   );

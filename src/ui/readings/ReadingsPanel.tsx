@@ -32,7 +32,7 @@ export function ReadingsPanel({ setUp }: { setUp: SetUp }) {
   const { sites } = useWorkspace();
   const { tier, stand, lamp, calibration } = setUp;
   const spectrum = spectrumOf(lamp.spectrumId);
-  const compared = compare(tier.readings, lamp, spectrum);
+  const compared = compare(tier.readings, lamp, spectrum, setUp.around);
   const others = tier.readings.length - compared.length;
   const keep = (what: string, reading: Reading) => changeSite(sites, what, keepReading(stand.id, reading));
   return (
@@ -57,7 +57,7 @@ export function ReadingsPanel({ setUp }: { setUp: SetUp }) {
             <Row
               key={c.reading.id}
               compared={c}
-              suspicions={suspicionsOf(c.reading, tier.readings, lamp, spectrum)}
+              suspicions={suspicionsOf(c.reading, tier.readings, lamp, spectrum, setUp.around)}
               onKeep={(what, r) => keep(what, r)}
               onDrop={() => {
                 changeSite(sites, 'remove a reading', dropReading(stand.id, c.reading.id));
@@ -120,7 +120,7 @@ function NewReading({ setUp, onTake }: { setUp: SetUp; onTake(reading: Reading):
     };
     const spectrum = spectrumOf(lamp.spectrumId);
     // Kept at once, so that nothing typed is lost; but one that can't be is left out until the person decides.
-    const doubtful = suspicionsOf(reading, tier.readings, lamp, spectrum).length > 0;
+    const doubtful = suspicionsOf(reading, tier.readings, lamp, spectrum, setUp.around).length > 0;
     onTake({ ...reading, leftOut: doubtful });
     setText('');
     setProblem(null);

@@ -2,11 +2,11 @@
 import { useMemo } from 'react';
 import { lightBandOf } from '@/core/dose/lightBand';
 import { MOL_SECONDS } from '@/core/dose/dli';
-import { computeMap } from '@/core/light/field/computeMap';
+import { lightFieldOf } from '@/core/light/scene/LightField';
 import { shareWithin, statsOver } from '@/core/light/field/statsOver';
 import { plantAreaOf } from '@/core/stand/footprint';
 import { cellOf } from '@/store/light/followSetUp';
-import { emittersOfSetUp, type SetUp } from '@/core/stand/setUp';
+import { sceneOfSetUp, type SetUp } from '@/core/stand/setUp';
 import { judge } from '@/core/verdict/judge';
 import { doseNumber } from '../stage/lightWords';
 import { headlineOf } from '../verdict/words';
@@ -15,12 +15,8 @@ import { headlineOf } from '../verdict/words';
 export function QuickWord({ setUp }: { setUp: SetUp }) {
   const { verdict, headline } = useMemo(() => {
     const areas = setUp.tier.trays.map(plantAreaOf);
-    const map = computeMap(
-      emittersOfSetUp(setUp),
-      { x0: 0, x1: setUp.tier.width, y0: 0, y1: setUp.tier.depth },
-      setUp.canopy,
-      cellOf(setUp),
-    );
+    const whole = { x0: 0, x1: setUp.tier.width, y0: 0, y1: setUp.tier.depth };
+    const map = lightFieldOf(sceneOfSetUp(setUp)).map(whole, setUp.canopy, cellOf(setUp));
     const band = lightBandOf(setUp.stage, setUp.hours);
     const made = judge(statsOver(map, areas), shareWithin(map, areas, band.low, band.high), setUp.stage, setUp.hours, []);
     return { verdict: made, headline: headlineOf(made) };

@@ -12,6 +12,7 @@ import { placeStore } from '../readings/placeStore';
 import { contoursOf, roundSteps } from './contours';
 import { lightWords } from './lightWords';
 import type { StageFrame } from './stageFrame';
+import { WallsAbove } from './Walls';
 
 interface AboveViewProps {
   setUp: SetUp;
@@ -72,6 +73,7 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
           ))}
         </g>
       ))}
+      <WallsAbove setUp={setUp} frame={frame} />
       {tier.trays.map((tray) => {
         const r = outlineOf(tray);
         return (

@@ -1,10 +1,12 @@
 import type { Crop } from '@/core/crop/Crop';
 import { faceSizeOf, outlineOf, plantAreaOf } from '@/core/stand/footprint';
+import { isRoofed } from '@/core/stand/Enclosure';
 import type { SetUp } from '@/core/stand/setUp';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { LampFront } from './LampFront';
 import { habitOf, Plant } from './Plant';
 import type { StageFrame } from './stageFrame';
+import { WallsFront } from './Walls';
 
 /** The set-up from the front, to scale: lamps on their chains, the distance, plants at their height, trays on the shelf. */
 export function FrontView({
@@ -58,9 +60,17 @@ export function FrontView({
           </g>
         );
       })}
+      <WallsFront setUp={setUp} frame={frame} />
       <rect x={front.left} y={z(0)} width={front.width} height={5} fill="#8fa09b" />
       {tier.fittings.slice(0, 1).map((f) => (
-        <LampFront key={f.id} lamp={lamp} x={x(f.x)} y={z(face)} w={lampWidth} top={front.top - 2} />
+        <LampFront
+          key={f.id}
+          lamp={lamp}
+          x={x(f.x)}
+          y={z(face)}
+          w={lampWidth}
+          top={isRoofed(tier.enclosure) ? z(tier.enclosure.height) : front.top - 2}
+        />
       ))}
       {suits && <Suits from={Math.max(0, face - suits.to)} to={face - suits.from} frame={frame} />}
       {/* the leaf tops, and the dimension from the lamp's face down to them */}

@@ -2,7 +2,7 @@
 import { useRef } from 'react';
 import type { Metres } from '@/core/quantities';
 import { showLength, type LengthUnit } from '@/core/units/length';
-import { FARTHEST, NEAREST } from '@/store/site/setUpVerbs';
+import { NEAREST } from '@/store/site/setUpVerbs';
 
 interface LampHandleProps {
   box: { left: number; top: number; width: number; height: number };
@@ -13,6 +13,8 @@ interface LampHandleProps {
   scale: number;
   /** Highest distance that the picture has room for while a hand drags. */
   roof: Metres;
+  /** As far as the lamp may hang. */
+  farthest: Metres;
   onBegin(): void;
   onChange(distance: Metres): void;
   onEnd(): void;
@@ -22,10 +24,10 @@ interface LampHandleProps {
 const stepOf = (unit: LengthUnit): Metres => (unit === 'in' ? 0.0254 / 4 : 0.005);
 
 /** The lamp itself is the handle: drag it, or move it with the arrow keys. Distances are in metres; pixels end here. */
-export function LampHandle({ box, distance, heatClearance, unit, scale, roof, onBegin, onChange, onEnd }: LampHandleProps) {
+export function LampHandle({ box, distance, heatClearance, unit, scale, roof, farthest, onBegin, onChange, onEnd }: LampHandleProps) {
   const grip = useRef<{ y: number; distance: Metres } | null>(null);
   const step = stepOf(unit);
-  const snapped = (d: Metres) => Math.min(FARTHEST, Math.max(NEAREST, Math.round(d / step) * step));
+  const snapped = (d: Metres) => Math.min(farthest, Math.max(NEAREST, Math.round(d / step) * step));
   const keys: Record<string, (coarse: boolean) => Metres> = {
     ArrowUp: (coarse) => distance + step * (coarse ? 10 : 2),
     ArrowDown: (coarse) => distance - step * (coarse ? 10 : 2),
@@ -42,7 +44,7 @@ export function LampHandle({ box, distance, heatClearance, unit, scale, roof, on
       aria-label="Distance from lamp to leaves"
       aria-orientation="vertical"
       aria-valuemin={Math.round(NEAREST * 1000) / 10}
-      aria-valuemax={FARTHEST * 100}
+      aria-valuemax={Math.round(farthest * 1000) / 10}
       aria-valuenow={Math.round(distance * 1000) / 10}
       aria-valuetext={showLength(distance, unit)}
       className="absolute cursor-ns-resize touch-none rounded-md print:hidden"

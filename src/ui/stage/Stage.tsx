@@ -3,9 +3,9 @@ import { useMemo } from 'react';
 import { lightBandOf } from '@/core/dose/lightBand';
 import type { SetUp } from '@/core/stand/setUp';
 import { faceSizeOf } from '@/core/stand/footprint';
-import { frameTopOf } from '@/store/light/frameTop';
+import { frameTopOf, sliceMarginOf } from '@/store/light/frameTop';
 import { beginGesture, changeSite, endGesture } from '@/store/site/siteStore';
-import { FARTHEST, NEAREST, setDistance } from '@/store/site/setUpVerbs';
+import { farthestOf, NEAREST, setDistance } from '@/store/site/setUpVerbs';
 import { useSuitingDistances } from '../answer/useSolution';
 import { LengthField } from '../parts/LengthField';
 import { Segments } from '../parts/Segments';
@@ -39,13 +39,14 @@ export function Stage({ setUp }: { setUp: SetUp }) {
   const suits = useSuitingDistances(setUp);
   const face = setUp.tier.fittings[0]!.face;
   const lampWidth = Math.max(60, faceSizeOf(setUp.lamp).length * frame.scale + 16);
+  const farthest = farthestOf(setUp.tier.enclosure, setUp.canopy);
   const change = (distance: number) => changeSite(sites, 'move the lamp', setDistance(setUp.stand.id, distance));
   const field = (
     <LengthField
       label="lamp to leaves"
       value={setUp.distance}
       min={NEAREST}
-      max={FARTHEST}
+      max={farthest}
       onChange={change}
       inputClassName="w-22 bg-night-raised! border-night-line! text-night-ink! text-lg"
       className="[&_label]:text-night-soft! [&_p]:text-ember!"
@@ -80,7 +81,11 @@ export function Stage({ setUp }: { setUp: SetUp }) {
               <text x={frame.front.left} y={frame.front.top - 12} className="fill-night-soft font-narrow text-[13px] font-medium">
                 from the front
               </text>
-              <text x={frame.above.left} y={frame.above.top - 9} className="fill-night-soft font-narrow text-[13px] font-medium">
+              <text
+                x={frame.above.left}
+                y={frame.above.top - (setUp.around ? 14 : 9)}
+                className="fill-night-soft font-narrow text-[13px] font-medium"
+              >
                 from above
               </text>
               <FrontView setUp={setUp} frame={frame} unit={lengthUnit} withNumber={!wide} suits={suits} />
@@ -103,6 +108,7 @@ export function Stage({ setUp }: { setUp: SetUp }) {
               unit={lengthUnit}
               scale={frame.scale}
               roof={top - setUp.canopy - 0.01}
+              farthest={farthest}
               onBegin={() => beginGesture(sites, 'move the lamp')}
               onChange={change}
               onEnd={() => endGesture(sites)}
@@ -147,5 +153,7 @@ export function Stage({ setUp }: { setUp: SetUp }) {
 /** While a hand drags, the last answer may be of another height of picture; it is drawn at its own scale until the next. */
 function boxOf(frame: ReturnType<typeof stageFrame>, setUp: SetUp, answeredTop: number, top: number) {
   const height = (frame.front.height * answeredTop) / top;
-  return { ...frame.front, top: frame.front.top + frame.front.height - height, height };
+  const margin = sliceMarginOf(setUp);
+  const left = frame.x(-margin);
+  return { left, width: frame.x(setUp.tier.width + margin) - left, top: frame.front.top + frame.front.height - height, height };
 }

@@ -6,6 +6,7 @@ import { lightBandOf } from '@/core/dose/lightBand';
 import { plantAreaOf } from '@/core/stand/footprint';
 import type { SetUp } from '@/core/stand/setUp';
 import { doubtOfDistance } from '@/core/uncertainty/doubtOfDistance';
+import { doubtOfSides } from '@/core/uncertainty/doubtOfSides';
 import { doubtsOf } from '@/core/uncertainty/doubtsOfLamp';
 import type { Doubt } from '@/core/uncertainty/Band';
 import { judge, type Verdict } from '@/core/verdict/judge';
@@ -23,10 +24,11 @@ export function useVerdict(setUp: SetUp): Judged | null {
   const light = useLight();
   return useMemo(() => {
     if (light.status !== 'ready' || light.of.stand.id !== setUp.stand.id) return null;
-    const { map, stats, meanNearer, meanFarther } = light.answer;
+    const { map, stats, meanNearer, meanFarther, reflectedShare } = light.answer;
     const doubts = [
       ...doubtsOf(setUp.lamp, spectrumOf(setUp.lamp.spectrumId), setUp.calibration),
       doubtOfDistance(meanNearer, stats.mean, meanFarther),
+      ...(reflectedShare > 0 ? [doubtOfSides(setUp.tier.enclosure, reflectedShare)] : []),
     ];
     const band = lightBandOf(setUp.stage, setUp.hours);
     const share = shareWithin(map, light.of.tier.trays.map(plantAreaOf), band.low, band.high);

@@ -107,6 +107,7 @@ const DOUBT_WORDS: Readonly<Record<Doubt['why'], string>> = {
   'lumens-to-photons': 'lumens made into photons',
   age: 'the lamp’s age, not known',
   'beam-shape': 'how it spreads its light',
+  sides: 'what the sides send back',
   distance: 'leaves 1 cm nearer or farther',
   meter: 'the meter’s own error',
   'meter-conversion': 'lux made into photons',

@@ -1,13 +1,17 @@
 import { transfer } from 'comlink';
 import { answerLight } from '../../core/answer/answerLight';
+import { createRecall } from '../../core/light/scene/Recall';
 import { profileOf } from '../../core/solve/Profile';
 import type { LightApi } from './light.api';
 
 /** What the worker answers, apart from the thread, so a test can ask it over a MessageChannel. */
-export const lightApi: LightApi = {
-  answer(question) {
-    const answer = answerLight(question);
-    return transfer(answer, [answer.map.ppfd.buffer, answer.slice.ppfd.buffer]);
-  },
-  profile: profileOf,
-};
+export function createLightApi(): LightApi {
+  const recall = createRecall();
+  return {
+    answer(question) {
+      const answer = answerLight(question, recall);
+      return transfer(answer, [answer.map.ppfd.buffer, answer.slice.ppfd.buffer]);
+    },
+    profile: profileOf,
+  };
+}

@@ -1,10 +1,14 @@
 import { expose, releaseProxy, wrap } from 'comlink';
 import { watch } from '../watch';
-import { lightApi } from './light.answers';
+import { createLightApi } from './light.answers';
 import type { LightApi } from './light.api';
 
 const question = {
-  emitters: [{ kind: 'point' as const, x: 0.5, y: 0.5, z: 0.5, ppf: 100, cosinePower: null }],
+  scene: {
+    lamps: [{ id: 'bulb', emitters: [{ kind: 'point' as const, x: 0.5, y: 0.5, z: 0.5, ppf: 100, cosinePower: null }] }],
+    rooms: [],
+    things: [],
+  },
   width: 1,
   depth: 1,
   canopy: 0,
@@ -17,7 +21,7 @@ const question = {
 
 test('answers survive the trip between threads, and mistakes arrive as errors', async () => {
   const { port1, port2 } = new MessageChannel();
-  expose(lightApi, port1 as never);
+  expose(createLightApi(), port1 as never);
   const remote = wrap<LightApi>(port2 as never);
   const { map, stats } = await remote.answer(question);
   expect(map.ppfd).toHaveLength(100);

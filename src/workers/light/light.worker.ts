@@ -1,4 +1,4 @@
 import { expose } from 'comlink';
-import { lightApi } from './light.answers';
+import { createLightApi } from './light.answers';
 
-expose(lightApi);
+expose(createLightApi());

@@ -32,6 +32,8 @@ export interface TubeEmitter extends Placed {
   readonly length: Metres;
   /** Absent or 0: a line. */
   readonly diameter?: Metres;
+  /** A reflector keeps it from shining above its own level: what it sends out goes down, twice as strong. */
+  readonly shaded?: boolean;
   /** Angle of the axis from x. */
   readonly turn: Radians;
 }

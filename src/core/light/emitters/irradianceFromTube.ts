@@ -21,8 +21,9 @@ const LINE_FROM = 20;
  * agree far away, and a sum over the cylinder's surface agrees near by, both in emitters.test.ts.
  */
 export function irradianceFromTube(lamp: TubeEmitter): IrradianceAt {
-  const { u } = frameOf(lamp);
-  const { x: x0, y: y0, z: z0, length, ppf, diameter = 0 } = lamp;
+  const { u, w } = frameOf(lamp);
+  const { x: x0, y: y0, z: z0, length, diameter = 0, shaded = false } = lamp;
+  const ppf = shaded ? 2 * lamp.ppf : lamp.ppf;
   const half = length / 2;
   const line = ppf / (length * Math.PI * Math.PI);
   const radius = diameter / 2;
@@ -30,6 +31,7 @@ export function irradianceFromTube(lamp: TubeEmitter): IrradianceAt {
   const corners = new Float64Array(3 * 2 * 7);
   return (x, y, z, nx, ny, nz) => {
     const dx = x0 - x, dy = y0 - y, dz = z0 - z; // prettier-ignore
+    if (shaded && dx * w[0] + dy * w[1] + dz * w[2] >= 0) return 0;
     // Along the axis from the foot of the perpendicular to the middle of the tube.
     const middle = dx * u[0] + dy * u[1] + dz * u[2];
     let px = dx - middle * u[0], py = dy - middle * u[1], pz = dz - middle * u[2]; // prettier-ignore

@@ -18,7 +18,7 @@ export function ppfdFromTube(lamp: TubeEmitter): LightAt {
   const cos = Math.cos(lamp.turn);
   const sin = Math.sin(lamp.turn);
   const half = lamp.length / 2;
-  const strength = lamp.ppf / (lamp.length * Math.PI * Math.PI * 2);
+  const strength = ((lamp.shaded ? 2 : 1) * lamp.ppf) / (lamp.length * Math.PI * Math.PI * 2);
   return (x, y, z) => {
     const h = lamp.z - z;
     if (!(h > 0)) return 0;

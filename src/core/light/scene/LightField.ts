@@ -16,6 +16,8 @@ import { isClear, levelLight } from './straightLight';
 export interface LightField {
   /** PPFD on a level receiver that faces up. */
   ppfdAt(x: Metres, y: Metres, z: Metres): Ppfd;
+  /** The part of it that comes by way of the faces of a room. */
+  reflectedAt(x: Metres, y: Metres, z: Metres): Ppfd;
   /** Over equal cells of a level rectangle, at their centres. @throws RangeError for an empty one, a cell ≤ 0, or over four million cells */
   map(area: Rect, z: Metres, cell: Metres): LightMap;
   /** Over an upright rectangle at one depth, on level receivers. @throws RangeError likewise */
@@ -126,6 +128,7 @@ export function lightFieldOf(scene: Scene, recall: Recall = NO_RECALL, finer = 1
 
   return {
     ppfdAt: (x, y, z) => emitters.reduce((sum, e) => sum + levelLight(e, scene, passage)(x, y, z), reflectedAt(x, y, z)),
+    reflectedAt,
     map(area, z, cell) {
       const [columns, rows] = cellsOf(area.x1 - area.x0, area.y1 - area.y0, cell);
       const ppfd = grid('map', centres(area.x0, area.x1, columns), centres(area.y0, area.y1, rows), { z });

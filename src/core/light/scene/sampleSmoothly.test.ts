@@ -5,7 +5,7 @@ import { sampleSmoothly } from './sampleSmoothly';
 
 const cells = (n: number, cell: number) => Float64Array.from({ length: n }, (_, i) => (i + 0.5) * cell);
 
-test('sampled a sixth of the distance apart, the light of the sharpest lamp, a point, is right within 0.05 %', () => {
+test('sampled an eighth of the distance apart, the light of the sharpest lamp, a point, is right within 0.1 %', () => {
   fc.assert(
     fc.property(evenly(0.1, 0.9), evenly(0.1, 0.5), evenly(0.05, 0.5), evenly(1, 4), (x, y, h, cosinePower) => {
       const light = lightOf({ kind: 'point', x, y, z: h, ppf: 10, cosinePower });
@@ -14,7 +14,7 @@ test('sampled a sixth of the distance apart, the light of the sharpest lamp, a p
       let asked = 0;
       sampleSmoothly((a, b) => (asked++, light(a, b, 0)), h, xs, ys, out);
       const most = out.reduce((a, b) => Math.max(a, b), 0);
-      for (let k = 0; k < 6000; k += 173) expect(out[k]!).toBeWithin(light(xs[k % 100]!, ys[Math.floor(k / 100)]!, 0), { absolute: 5e-4 * most }); // prettier-ignore
+      for (let k = 0; k < 6000; k += 173) expect(out[k]!).toBeWithin(light(xs[k % 100]!, ys[Math.floor(k / 100)]!, 0), { absolute: 1e-3 * most }); // prettier-ignore
       expect(asked).toBeLessThan(6001);
     }),
     { numRuns: 40 },

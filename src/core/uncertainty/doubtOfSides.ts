@@ -1,0 +1,21 @@
+import { materialOf } from '../library/materialLibrary';
+import type { Share } from '../quantities';
+import type { Enclosure } from '../stand/Enclosure';
+import type { Doubt } from './Band';
+
+/**
+ * How much the light may be off because sides send back more or less than their material usually does.
+ *
+ *     share of the light that comes from the sides · (doubt of a reflectance / reflectance), the mean over the faces that reflect
+ *
+ * @param reflectedShare  0–1, of the mean light on the plants
+ */
+export function doubtOfSides({ faces }: Enclosure, reflectedShare: Share): Doubt {
+  const paler = Object.values(faces)
+    .map(materialOf)
+    .filter((m) => m.reflectance > 0);
+  const weight = paler.reduce((sum, m) => sum + m.reflectance, 0);
+  const relative = weight > 0 ? paler.reduce((sum, m) => sum + m.reflectanceDoubt, 0) / weight : 0;
+  const off = reflectedShare * relative;
+  return { why: 'sides', low: off, high: off, source: 'computed: reflectances of the material table, each with its spread' };
+}
