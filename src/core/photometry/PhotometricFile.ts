@@ -1,0 +1,20 @@
+import type { Lumens, Metres, Watts } from '../quantities';
+import type { IntensityTable } from './IntensityTable';
+
+/** What an open photometric file says of a lamp, brought to our axes: length along C = 0. */
+export interface PhotometricFile {
+  readonly name: string;
+  /** All that leaves the lamp, summed over its table. */
+  readonly lumens: Lumens;
+  /** What the file states for its lamps before they leave the fitting; null for absolute photometry. */
+  readonly lampLumens: Lumens | null;
+  readonly power: Watts | null;
+  /** Luminous opening; both 0 for a point. */
+  readonly length: Metres;
+  readonly width: Metres;
+  readonly round: boolean;
+  /** Normalised: its flux is 1. */
+  readonly table: IntensityTable;
+  /** The file's own words: maker's keywords and the like. */
+  readonly notes: readonly string[];
+}
