@@ -55,10 +55,26 @@ export function emittersOf(lamp: Lamp, pose: LampPose): Emitter[] {
       case 'round-panel':
       case 'bulb-reflector':
         return [{ kind: 'disc', ...at, radius: lamp.width / 2, cosinePower }];
+      case 'coil': {
+        // A ring: a whole disc less its hole, each as bright as the other.
+        const [outer, hole] = [lamp.width / 2, Math.min(lamp.spacing, 0.95 * lamp.width) / 2];
+        const bright = at.ppf / (outer * outer - hole * hole);
+        const ring: Emitter = { kind: 'disc', ...at, radius: outer, cosinePower, ppf: bright * outer * outer };
+        return hole > 0 ? [ring, { ...ring, radius: hole, ppf: -bright * hole * hole }] : [ring];
+      }
+      case 'measured': {
+        const { table, round } = need(lamp.farField);
+        return [{ kind: 'photometric', ...one, ...at, width: lamp.width, round, table }];
+      }
       case 'bulb-bare':
         return [{ kind: 'point', ...at, z: pose.face + lamp.width / 2, cosinePower: null }];
     }
   }).flat();
+}
+
+function need<T>(thing: T | null): T {
+  if (thing === null) throw new RangeError('a lamp of the shape measured needs its far field');
+  return thing;
 }
 
 /** Width of one row or head: tables state the width over all rows, except for heads on one clip, where it is that of one head. */

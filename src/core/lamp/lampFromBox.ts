@@ -1,18 +1,29 @@
-import type { SpectrumNote } from '../library/spectrumLibrary';
-import type { Kelvin, Metres, Watts } from '../quantities';
 import { fail, ok, type Problem, type Result } from '../result';
-import type { Lamp, LampShape } from './Lamp';
+import type { Efficacy, Kelvin, Lumens, Metres, Ppf, Ppfd, Watts } from '../quantities';
+import { integral, UMOL_PER_JOULE_NM } from '../spectrum/figures';
+import type { Spectrum } from '../spectrum/Spectrum';
+import type { Claim } from './boxClaims';
+import { colourOf, curveOf } from './colourOf';
+import { fitToMap, type PpfdMap } from './fitToMap';
+import { fluxFromPpfd } from './fluxFromPpfd';
+import type { FarField, Lamp, LampShape } from './Lamp';
 
 /** What makes the light; it decides colour, warmth, ageing and cautions. */
 export type Technology = 'led' | 'led-pink' | 'led-red-blue' | 'fluorescent' | 'incandescent' | 'discharge';
 
-/** What the box says of the light; one of three ways. */
-export type BoxLight =
-  | { readonly basis: 'lumens'; readonly lumens: number }
-  | { readonly basis: 'ppf'; readonly ppf: number }
-  | { readonly basis: 'efficacy'; readonly efficacy: number }
-  /** The box says nothing; the person will measure. */
-  | { readonly basis: 'unknown' };
+/** What a figure of the light may be believed from. */
+export const BELIEFS = ['lumens', 'ppf', 'efficacy', 'ppfd', 'map', 'photometry', 'unknown'] as const;
+export type Belief = (typeof BELIEFS)[number];
+
+/** Figures of the light that a box may give; null: it does not. */
+export interface BoxFigures {
+  readonly lumens: Lumens | null;
+  readonly ppf: Ppf | null;
+  readonly efficacy: Efficacy | null;
+  /** PPFD straight below, and how far below. */
+  readonly ppfd: Ppfd | null;
+  readonly ppfdDistance: Metres;
+}
 
 /** A lamp as a person reads it off its box. */
 export interface Box {
@@ -22,11 +33,20 @@ export interface Box {
   readonly length: Metres;
   readonly width: Metres;
   readonly emitters: number;
+  /** Width of the hole of a coil. */
+  readonly hole: Metres;
   readonly power: Watts;
   readonly cct: Kelvin;
   /** Degrees; null where the lamp has no beam. */
   readonly beam_deg: number | null;
-  readonly light: BoxLight;
+  readonly figures: BoxFigures;
+  /** The figure that counts; `unknown`: the box says nothing, and the person will measure. */
+  readonly believe: Belief;
+  readonly map: PpfdMap | null;
+  /** From a photometric file: how it shines, and how much. */
+  readonly measured: { readonly farField: FarField; readonly lumens: Lumens } | null;
+  /** From a file of its spectrum. */
+  readonly curve: Spectrum | null;
 }
 
 /**
@@ -77,55 +97,89 @@ export function spectrumIdFor(technology: Technology, cct: Kelvin): string {
   }
 }
 
-/**
- * A lamp from what its box says, or every field that cannot be right, with the reason.
- *
- * @param spectrum  the note for `spectrumIdFor(box.technology, box.cct)`
- */
-export function lampFromBox(box: Box, id: string, spectrum: SpectrumNote): Result<Lamp> {
+/** What converts the lumens of a box: its own spectrum, or the usual one of its kind and colour. */
+export const colourOfBox = (box: Box) =>
+  colourOf({ spectrumId: spectrumIdFor(box.technology, box.cct), curve: box.curve, name: box.name.trim() || 'This lamp' });
+
+/** Photons radiated in 400–700 nm for each joule radiated at all: no lamp of this colour can make more of a joule of power. */
+export function efficacyLimitOf(box: Box): Efficacy {
+  const { spectrum } = curveOf({ spectrumId: spectrumIdFor(box.technology, box.cct), curve: box.curve });
+  const photons = integral(spectrum, 400, 700, (nm) => nm * UMOL_PER_JOULE_NM);
+  return Math.min(EFFICACY_LIMIT, photons / integral(spectrum, 380, 780, () => 1));
+}
+
+/** The figures of a box as photons, so that they can be held against each other. */
+export function claimsOf(box: Box): readonly Claim[] {
+  const { lumens, ppf, efficacy, ppfd, ppfdDistance } = box.figures;
+  const claims: Claim[] = [];
+  if (lumens !== null) claims.push({ what: 'lumens', ppf: lumens / colourOfBox(box).luxPerUmol });
+  if (ppf !== null) claims.push({ what: 'ppf', ppf });
+  if (efficacy !== null) claims.push({ what: 'efficacy', ppf: efficacy * box.power });
+  if (ppfd !== null && ppfdDistance > 0 && fits(box))
+    claims.push({ what: 'ppfd', ppf: fluxFromPpfd(lampOfBox(box, 'trial', 1, box.beam_deg), ppfd, ppfdDistance) });
+  return claims.filter((c) => c.ppf > 0);
+}
+
+/** Whether its shape and size can be reckoned with. */
+const fits = (box: Box) =>
+  box.length >= 0 && box.width >= 0 && box.emitters >= 1 && (box.beam_deg === null || (box.beam_deg >= 5 && box.beam_deg <= 170));
+
+/** A lamp from what its box says, or every field that cannot be right, with the reason. */
+export function lampFromBox(box: Box, id: string): Result<Lamp> {
   const problems: Problem[] = [];
   const within = (at: string, value: number, low: number, high: number) => {
     if (!(value >= low && value <= high)) problems.push({ code: 'box/range', at, found: value, expected: `${low}–${high}` });
   };
+  const smallest = box.shape === 'measured' ? 0 : 0.005;
   if (!box.name.trim()) problems.push({ code: 'box/empty', at: 'name' });
-  within('length', box.length, 0.01, 3);
-  within('width', box.width, 0.005, 2);
+  within('length', box.length, smallest, 3);
+  within('width', box.width, smallest, 2);
   within('emitters', box.emitters, 1, 12);
   within('power', box.power, 0.5, 2000);
   within('cct', box.cct, 1500, 20000);
   if (box.beam_deg !== null) within('beam_deg', box.beam_deg, 5, 170);
-  const { light } = box;
-  const kind = BY_TECHNOLOGY[box.technology];
-  const ppf =
-    light.basis === 'lumens'
-      ? light.lumens / spectrum.luxPerUmol
-      : light.basis === 'ppf'
-        ? light.ppf
-        : light.basis === 'efficacy'
-          ? light.efficacy * box.power
-          : kind.guess * box.power;
-  const at = light.basis === 'unknown' ? 'power' : light.basis;
-  if (!(ppf > 0)) problems.push({ code: 'box/range', at, found: ppf, expected: 'more than 0' });
-  else if (box.power > 0 && ppf / box.power > EFFICACY_LIMIT) {
-    problems.push({ code: 'box/impossible', at, found: ppf / box.power, expected: `at most ${EFFICACY_LIMIT}` });
-  }
+  if (box.shape === 'coil' && !(box.hole >= 0 && box.hole < box.width))
+    problems.push({ code: 'box/range', at: 'hole', found: box.hole, expected: 'less than the outer width' });
+  if (box.shape === 'measured' && !box.measured) problems.push({ code: 'box/no-file', at: 'photometry' });
   if (problems.length > 0) return fail(...problems);
-  return ok({
+  const fitted = box.believe === 'map' && box.map ? fitToMap(lampOfBox(box, id, 1, box.beam_deg), box.map) : null;
+  const beam_deg = fitted?.beamFwhm ? Math.round((fitted.beamFwhm * 1800) / Math.PI) / 10 : box.beam_deg;
+  const ppf =
+    box.believe === 'map'
+      ? fitted?.ppf
+      : box.believe === 'photometry'
+        ? box.measured && box.measured.lumens / colourOfBox(box).luxPerUmol
+        : box.believe === 'unknown'
+          ? BY_TECHNOLOGY[box.technology].guess * box.power
+          : claimsOf(box).find((c) => c.what === box.believe)?.ppf;
+  const at = box.believe === 'unknown' ? 'power' : box.believe;
+  if (!ppf || !(ppf > 0)) return fail({ code: 'box/no-figure', at });
+  if (ppf / box.power > efficacyLimitOf(box))
+    return fail({ code: 'box/impossible', at, found: ppf / box.power, expected: efficacyLimitOf(box).toFixed(2) });
+  return ok(lampOfBox(box, id, ppf, beam_deg));
+}
+
+function lampOfBox(box: Box, id: string, ppf: Ppf, beam_deg: number | null): Lamp {
+  const kind = BY_TECHNOLOGY[box.technology];
+  const emitters = Math.round(box.emitters);
+  return {
     id,
     name: box.name.trim(),
     family: FAMILY[box.technology],
     shape: box.shape,
     length: box.length,
     width: box.width,
-    emitters: Math.round(box.emitters),
-    spacing: box.emitters > 1 ? box.width / Math.round(box.emitters) : 0,
-    beamFwhm: box.beam_deg === null ? null : (box.beam_deg * Math.PI) / 180,
+    emitters,
+    spacing: box.shape === 'coil' ? box.hole : emitters > 1 ? box.width / emitters : 0,
+    beamFwhm: beam_deg === null ? null : (beam_deg * Math.PI) / 180,
     power: box.power,
     ppf,
-    fluxBasis: light.basis,
-    lumens: light.basis === 'lumens' ? light.lumens : null,
+    fluxBasis: box.believe,
+    lumens: box.figures.lumens,
     cct: box.cct,
-    spectrumId: spectrum.id,
+    spectrumId: spectrumIdFor(box.technology, box.cct),
+    curve: box.curve,
+    farField: box.shape === 'measured' ? (box.measured?.farField ?? null) : null,
     maintenanceAtEnd: kind.maintenance,
     life_h: kind.life_h,
     common: false,
@@ -139,5 +193,5 @@ export function lampFromBox(box: Box, id: string, spectrum: SpectrumNote): Resul
     emitsUV: false,
     distrust: [],
     sources: [{ cite: 'typed from its box', kind: 'consensus', supports: ['all'] }],
-  });
+  };
 }

@@ -25,6 +25,8 @@ function lampOf(row: Row): Lamp {
     lumens: row.lumens,
     cct: row.cct_K,
     spectrumId: row.spectrumId,
+    curve: null,
+    farField: null,
     maintenanceAtEnd: row.lumenMaintenanceAtEnd,
     life_h: row.lifeHours,
     common: row.common,

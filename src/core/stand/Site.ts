@@ -1,5 +1,6 @@
 import type { StageName } from '../crop/Crop';
 import type { Lamp } from '../lamp/Lamp';
+import type { Ageing } from '../lamp/ageing';
 import type { Enclosure } from './Enclosure';
 import type { Reading } from '../reading/Reading';
 import type { Metres, Radians } from '../quantities';
@@ -28,6 +29,7 @@ export interface Tier {
   readonly width: Metres;
   readonly depth: Metres;
   readonly enclosure: Enclosure;
+  readonly ageing: Ageing;
   readonly fittings: readonly Fitting[];
   readonly trays: readonly Tray[];
   readonly programmeId: string;

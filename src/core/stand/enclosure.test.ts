@@ -1,5 +1,6 @@
 import { materialLibrary } from '../library/materialLibrary';
 import { lampLibrary } from '../library/lampLibrary';
+import { AS_NEW } from '../lamp/ageing';
 import { emittersOf } from '../lamp/emittersOf';
 import { lightFieldOf } from '../light/scene/LightField';
 import { nominalAt } from '../reading/nominalAt';
@@ -23,7 +24,17 @@ const tray: Tray = {
   turned: false,
   batchId: 'b',
 };
-const bare: Tier = { id: 't', width: 1, depth: 1, enclosure: IN_THE_OPEN, fittings: [], trays: [tray], programmeId: 'p', readings: [] };
+const bare: Tier = {
+  id: 't',
+  width: 1,
+  depth: 1,
+  enclosure: IN_THE_OPEN,
+  ageing: AS_NEW,
+  fittings: [],
+  trays: [tray],
+  programmeId: 'p',
+  readings: [],
+};
 const white: Enclosure['faces'] = {
   floor: 'white-card',
   ceiling: 'white-card',

@@ -24,8 +24,12 @@ export function outlineOfFitting(fitting: Fitting, lamp: Lamp): Rect {
 
 /** Size of the face that a lamp turns to the plants: a bulb's is round, whatever the length of its neck. */
 export function faceSizeOf(lamp: Lamp): { length: Metres; width: Metres } {
-  const round = lamp.shape === 'bulb-bare' || lamp.shape === 'bulb-reflector' || lamp.shape === 'round-panel';
-  const width = lamp.emitters > 1 && lamp.spacing > 0 ? Math.max(lamp.width, (lamp.emitters - 1) * lamp.spacing + 0.02) : lamp.width;
+  const round = lamp.shape === 'bulb-bare' || lamp.shape === 'bulb-reflector' || lamp.shape === 'round-panel' || lamp.shape === 'coil';
+
+  const width =
+    lamp.emitters > 1 && lamp.spacing > 0 && lamp.shape !== 'coil'
+      ? Math.max(lamp.width, (lamp.emitters - 1) * lamp.spacing + 0.02)
+      : lamp.width;
   return { length: round ? lamp.width : lamp.length, width };
 }
 

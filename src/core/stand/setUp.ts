@@ -4,7 +4,8 @@ import { emittersOf } from '../lamp/emittersOf';
 import type { Scene } from '../light/scene/Scene';
 import type { Around } from '../reading/nominalAt';
 import { roomOf } from './roomOf';
-import { spectrumOf } from '../library/spectrumLibrary';
+import { outputFor } from '../lamp/ageing';
+import { colourOf } from '../lamp/colourOf';
 import type { Hours, Metres } from '../quantities';
 import { calibrate, type Calibration } from '../reading/calibrate';
 import { canopyOf, plantHeightOf } from './canopy';
@@ -67,13 +68,14 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
     canopy,
     distance: fitting.face - canopy,
     around,
-    calibration: calibrate(tier.readings, lamp, spectrumOf(lamp.spectrumId), around),
+    calibration: calibrate(tier.readings, lamp, colourOf(lamp), around),
   };
 }
 
-/** The lamp as it really is, as far as is known: its box, corrected by readings. */
-export function measuredLamp({ lamp, calibration }: SetUp): Lamp {
-  return calibration ? { ...lamp, ppf: lamp.ppf * calibration.scale } : lamp;
+/** The lamp as it really is, as far as is known: its box, corrected by readings, on the day of its life that is shown. */
+export function measuredLamp({ lamp, calibration, tier }: SetUp): Lamp {
+  const output = (calibration?.scale ?? 1) * outputFor(lamp, tier.ageing, calibration !== null);
+  return output === 1 ? lamp : { ...lamp, ppf: lamp.ppf * output };
 }
 
 /** A set-up as a scene of the light, as it hangs or with all faces at another height. */

@@ -1,6 +1,7 @@
 import type { Lamp } from '../lamp/Lamp';
 import type { SpectrumNote } from '../library/spectrumLibrary';
 import type { Calibration } from '../reading/calibrate';
+import { AS_NEW, maintenance, type Ageing } from '../lamp/ageing';
 import type { Doubt } from './Band';
 
 const CALIPER = 'US DOE CALiPER report series (2007–2016), measured against claimed output; rounded by us';
@@ -15,17 +16,20 @@ const BY_BASIS: Readonly<Record<Lamp['fluxBasis'], Omit<Doubt, 'why'>>> = {
   lumens: { low: 0.15, high: 0.1, source: `lumens on the box; ${CALIPER}` },
   ppf: { low: 0.12, high: 0.08, source: `PPF on the box; ${CALIPER}` },
   unknown: { low: 0.6, high: 0.8, source: `nothing is stated; guessed from the watts, ${CONSENSUS}` },
+  ppfd: { low: 0.15, high: 0.1, source: `one PPFD at a distance, as the box states it; ${CALIPER}` },
+  map: { low: 0.15, high: 0.08, source: `a published map, perhaps taken between pale walls; ${CONSENSUS}` },
+  photometry: { low: 0.08, high: 0.08, source: 'a photometric file; laboratories agree within about 4 %, lamps of one make within 10 %' },
   efficacy: { low: 0.2, high: 0.1, source: `efficacy on the box × watts; ${CALIPER}` },
 };
 
 /**
  * Why the light of a lamp that nobody has measured may differ from its box.
  *
- * Ageing only takes away: the lamp may be anywhere between new and the end of its life.
+ * Ageing only takes away: a lamp of unknown age may be anywhere between new and the end of its life.
  */
-export function doubtsOfLamp(lamp: Lamp, spectrum: SpectrumNote): Doubt[] {
+export function doubtsOfLamp(lamp: Lamp, spectrum: SpectrumNote, ageing: Ageing): Doubt[] {
   const doubts: Doubt[] = [{ why: 'box-label', ...BY_BASIS[lamp.fluxBasis] }];
-  if (lamp.fluxBasis === 'lumens' || lamp.fluxBasis === 'archetype') {
+  if (lamp.fluxBasis === 'lumens' || lamp.fluxBasis === 'archetype' || lamp.fluxBasis === 'photometry') {
     doubts.push({
       why: 'lumens-to-photons',
       low: 1 - spectrum.luxPerUmol / spectrum.luxPerUmolHigh,
@@ -33,11 +37,13 @@ export function doubtsOfLamp(lamp: Lamp, spectrum: SpectrumNote): Doubt[] {
       source: spectrum.sources.find((s) => s.supports.includes('luxPerUmol'))?.cite ?? CONSENSUS,
     });
   }
-  // Nine in ten of the way from new to the end of life, since its hours are not known.
+  const lost = ageing.view === 'new' ? 0 : 1 - (ageing.view === 'end' ? lamp.maintenanceAtEnd : maintenance(lamp, ageing.used_h ?? 0));
+  const unknown = ageing.view === 'now' && ageing.used_h === null;
   doubts.push({
     why: 'age',
-    low: 0.9 * (1 - lamp.maintenanceAtEnd),
-    high: 0,
+    // Of unknown age: nine in ten of the way from new to the end of life. Otherwise lamps lose a third more or less than usual.
+    low: unknown ? 0.9 * (1 - lamp.maintenanceAtEnd) : lost / 3,
+    high: unknown ? 0 : lost / 3,
     source: lamp.sources.find((s) => s.supports.includes('lumenMaintenanceAtEnd'))?.cite ?? CONSENSUS,
   });
   doubts.push(DOUBT_OF_BEAM);
@@ -45,6 +51,6 @@ export function doubtsOfLamp(lamp: Lamp, spectrum: SpectrumNote): Doubt[] {
 }
 
 /** Why the light of a set-up may differ from what is shown: by its readings where there are any, by its box otherwise. */
-export function doubtsOf(lamp: Lamp, spectrum: SpectrumNote, calibration: Calibration | null): readonly Doubt[] {
-  return calibration ? [...calibration.doubts, DOUBT_OF_BEAM] : doubtsOfLamp(lamp, spectrum);
+export function doubtsOf(lamp: Lamp, spectrum: SpectrumNote, calibration: Calibration | null, ageing: Ageing = AS_NEW): readonly Doubt[] {
+  return calibration ? [...calibration.doubts, DOUBT_OF_BEAM] : doubtsOfLamp(lamp, spectrum, ageing);
 }

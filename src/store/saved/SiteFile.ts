@@ -19,12 +19,12 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { AGE_VIEWS, type AgeView } from '../../core/lamp/ageing';
+import { FLUX_BASES, LAMP_SHAPES, type FluxBasis, type LampShape } from '../../core/lamp/Lamp';
 import { materialLibrary } from '../../core/library/materialLibrary';
 
 const MATERIALS = materialLibrary.map((m) => m.id);
 const STAGES = ['emergence', 'seedling', 'growing-on', 'flowering-fruiting', 'maintenance'] as const;
-const SHAPES = ['tube-bare', 'tube-reflector', 'bar', 'panel', 'round-panel', 'bulb-bare', 'bulb-reflector'] as const;
-const BASES = ['ppf', 'lumens', 'efficacy', 'archetype', 'unknown'] as const;
 const METERS = ['lux-meter', 'foot-candle-meter', 'quantum-meter', 'phone'] as const;
 const LIGHT_UNITS = ['umol', 'lx', 'fc'] as const;
 
@@ -84,11 +84,18 @@ export class EnclosureFile {
   @ValidateNested() @IsDefined() @Type(() => FacesFile) faces!: FacesFile;
 }
 
+export class AgeingFile {
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(1e6) used_h!: number | null;
+  @IsNumber(finite) @Min(0) @Max(0.9) dirt!: number;
+  @IsIn(AGE_VIEWS) view!: AgeView;
+}
+
 export class TierFile {
   @IsString() @MaxLength(80) id!: string;
   @IsNumber(finite) @Min(0.05) @Max(20) width_m!: number;
   @IsNumber(finite) @Min(0.05) @Max(20) depth_m!: number;
   @ValidateNested() @IsDefined() @Type(() => EnclosureFile) enclosure!: EnclosureFile;
+  @ValidateNested() @IsDefined() @Type(() => AgeingFile) ageing!: AgeingFile;
   @IsString() @MaxLength(80) programmeId!: string;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => FittingFile) fittings!: FittingFile[];
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TrayFile) trays!: TrayFile[];
@@ -114,23 +121,52 @@ export class ProgrammeFile {
   @IsInt() @Min(0) @Max(1440) lit_min!: number;
 }
 
+/** A spectrum at even steps. */
+export class CurveFile {
+  @IsNumber(finite) @Min(200) @Max(450) start_nm!: number;
+  @IsNumber(finite) @Min(0.5) @Max(10) step_nm!: number;
+  @IsArray() @ArrayMinSize(10) @ArrayMaxSize(1000) @IsNumber(finite, { each: true }) @Min(0, { each: true }) power!: number[];
+}
+
+/** A measured far field for one unit of flux. */
+export class FarFieldFile {
+  @IsBoolean() round!: boolean;
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(2000)
+  @IsNumber(finite, { each: true })
+  @Min(0, { each: true })
+  @Max(3.1416, { each: true })
+  gamma_rad!: number[];
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(2000)
+  @IsNumber(finite, { each: true })
+  @Min(0, { each: true })
+  @Max(6.2832, { each: true })
+  c_rad!: number[];
+  @IsArray() @ArrayMaxSize(400_000) @IsNumber(finite, { each: true }) @Min(0, { each: true }) perFlux_per_sr!: number[];
+}
+
 /** A lamp of the person's own. */
 export class LampFile {
   @IsString() @MaxLength(80) id!: string;
   @IsString() @MaxLength(120) name!: string;
   @IsString() @MaxLength(40) family!: string;
-  @IsIn(SHAPES) shape!: (typeof SHAPES)[number];
-  @IsNumber(finite) @Min(0.005) @Max(3) length_m!: number;
-  @IsNumber(finite) @Min(0.005) @Max(3) width_m!: number;
+  @IsIn(LAMP_SHAPES) shape!: LampShape;
+  @IsNumber(finite) @Min(0) @Max(3) length_m!: number;
+  @IsNumber(finite) @Min(0) @Max(3) width_m!: number;
   @IsInt() @Min(1) @Max(12) emitters!: number;
   @IsNumber(finite) @Min(0) @Max(3) spacing_m!: number;
   @IsOptional() @IsNumber(finite) @Min(1) @Max(179) beamFwhm_deg!: number | null;
   @IsNumber(finite) @Min(0.1) @Max(5000) power_W!: number;
   @IsNumber(finite) @Min(0.001) @Max(30000) ppf_umol_per_s!: number;
-  @IsIn(BASES) fluxBasis!: (typeof BASES)[number];
+  @IsIn(FLUX_BASES) fluxBasis!: FluxBasis;
   @IsOptional() @IsNumber(finite) @Min(0) lumens_lm!: number | null;
   @IsOptional() @IsNumber(finite) @Min(1000) @Max(30000) cct_K!: number | null;
   @IsString() @MaxLength(80) spectrumId!: string;
+  @IsOptional() @ValidateNested() @Type(() => CurveFile) curve!: CurveFile | null;
+  @IsOptional() @ValidateNested() @Type(() => FarFieldFile) farField!: FarFieldFile | null;
   @IsNumber(finite) @Min(0.05) @Max(1) maintenanceAtEnd!: number;
   @IsNumber(finite) @Min(1) life_h!: number;
   @IsNumber(finite) @Min(0) @Max(3) heatClearance_m!: number;

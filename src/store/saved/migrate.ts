@@ -1,3 +1,4 @@
+import { AS_NEW } from '../../core/lamp/ageing';
 import { IN_THE_OPEN } from '../../core/stand/Enclosure';
 
 /** The version of the file that is written today. */
@@ -8,7 +9,7 @@ export const VERSION = 3;
  * it is, for the reader to name.
  *
  *     1 → 2: a tier has readings; there were none before.
- *     2 → 3: a tier has sides; it stood in the open before.
+ *     2 → 3: a tier has sides and its lamps an age; it stood in the open before, under lamps of unknown age.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;
@@ -20,7 +21,7 @@ const toVersion2 = (data: Record<string, unknown>) => withTiers({ ...data, versi
 function toVersion3(data: Record<string, unknown>): Record<string, unknown> {
   const { width, depth, height, faces } = IN_THE_OPEN;
   const enclosure = { width_m: width, depth_m: depth, height_m: height, faces };
-  return withTiers({ ...data, version: 3 }, (tier) => ({ enclosure, ...tier }));
+  return withTiers({ ...data, version: 3 }, (tier) => ({ enclosure, ageing: AS_NEW, ...tier }));
 }
 
 /** Changes every tier that looks like one. */

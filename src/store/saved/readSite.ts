@@ -41,6 +41,7 @@ function siteOf(file: SiteFile): Site {
           height: t.enclosure.height_m,
           faces: { ...t.enclosure.faces },
         },
+        ageing: { used_h: t.ageing.used_h ?? null, dirt: t.ageing.dirt, view: t.ageing.view },
         programmeId: t.programmeId,
         fittings: t.fittings.map((f) => ({ id: f.id, lampId: f.lampId, x: f.x_m, y: f.y_m, face: f.face_m, turn: f.turn_rad })),
         trays: t.trays.map((y) => ({
@@ -94,6 +95,10 @@ function lampOf(f: LampFile): Lamp {
     lumens: f.lumens_lm ?? null,
     cct: f.cct_K ?? null,
     spectrumId: f.spectrumId,
+    curve: f.curve ? { start: f.curve.start_nm, step: f.curve.step_nm, power: f.curve.power } : null,
+    farField: f.farField
+      ? { round: f.farField.round, table: { gamma: f.farField.gamma_rad, c: f.farField.c_rad, perFlux: f.farField.perFlux_per_sr } }
+      : null,
     maintenanceAtEnd: f.maintenanceAtEnd,
     life_h: f.life_h,
     common: false,
@@ -108,6 +113,22 @@ function lampOf(f: LampFile): Lamp {
     distrust: [],
     sources: [{ cite: 'typed from its box', kind: 'consensus', supports: ['all'] }],
   };
+}
+
+/** A far field must be there for a measured lamp, rise in its angles, and have as many values as these ask for. */
+function farFieldProblems({ shape, farField, curve }: LampFile, at: string): Problem[] {
+  const problems: Problem[] = [];
+  if (shape === 'measured' && !farField) problems.push({ code: 'site/missing', at: `${at}.farField` });
+  if (curve && !curve.power.some((p, i) => p > 0 && curve.start_nm + i * curve.step_nm > 400 && curve.start_nm + i * curve.step_nm < 700))
+    problems.push({ code: 'site/dark', at: `${at}.curve.power` });
+  if (!farField) return problems;
+  const rising = (values: number[]) => values.every((v, i) => i === 0 || v > values[i - 1]!);
+  if (!rising(farField.gamma_rad)) problems.push({ code: 'site/not-rising', at: `${at}.farField.gamma_rad` });
+  if (!rising(farField.c_rad)) problems.push({ code: 'site/not-rising', at: `${at}.farField.c_rad` });
+  const wanted = farField.gamma_rad.length * farField.c_rad.length;
+  const found = farField.perFlux_per_sr.length;
+  if (found !== wanted) problems.push({ code: 'site/count', at: `${at}.farField.perFlux_per_sr`, found, expected: String(wanted) });
+  return problems;
 }
 
 /** Things that refer to what is not there, and ids given twice. */
@@ -126,6 +147,7 @@ function brokenLinks(file: SiteFile): Problem[] {
   };
   file.lamps.forEach((l, i) => {
     once(l.id, `lamps[${i}].id`);
+    problems.push(...farFieldProblems(l, `lamps[${i}]`));
     missing(
       spectrumLibrary.some((s) => s.id === l.spectrumId),
       `lamps[${i}].spectrumId`,

@@ -22,6 +22,7 @@ export function writeSite(site: Site): SiteFile {
           height_m: t.enclosure.height,
           faces: { ...t.enclosure.faces },
         },
+        ageing: { ...t.ageing },
         programmeId: t.programmeId,
         fittings: t.fittings.map((f) => ({ id: f.id, lampId: f.lampId, x_m: f.x, y_m: f.y, face_m: f.face, turn_rad: f.turn })),
         trays: t.trays.map((y) => ({
@@ -76,6 +77,13 @@ function writeLamp(lamp: Lamp): LampFile {
     lumens_lm: lamp.lumens,
     cct_K: lamp.cct,
     spectrumId: lamp.spectrumId,
+    curve: lamp.curve && { start_nm: lamp.curve.start, step_nm: lamp.curve.step, power: [...lamp.curve.power] },
+    farField: lamp.farField && {
+      round: lamp.farField.round,
+      gamma_rad: [...lamp.farField.table.gamma],
+      c_rad: [...lamp.farField.table.c],
+      perFlux_per_sr: [...lamp.farField.table.perFlux],
+    },
     maintenanceAtEnd: lamp.maintenanceAtEnd,
     life_h: lamp.life_h,
     heatClearance_m: lamp.heatClearance,

@@ -1,4 +1,5 @@
 import type { Crop, StageName } from '../../core/crop/Crop';
+import { AS_NEW, type Ageing } from '../../core/lamp/ageing';
 import type { Lamp } from '../../core/lamp/Lamp';
 import type { Metres } from '../../core/quantities';
 import { layOut, lampRowOf, trayBlockOf, type TrayBlock } from '../../core/stand/layOut';
@@ -120,6 +121,12 @@ export const deleteStand = (id: string) => (site: Site) => {
   };
 };
 
+/** How old the lamps are, and which day of their life is shown. */
+export const setAgeing = (id: string, ageing: Ageing) => (site: Site) => ({
+  ...site,
+  stands: site.stands.map((s) => (s.id === id ? { ...s, tiers: s.tiers.map((t, i) => (i === 0 ? { ...t, ageing } : t)) } : s)),
+});
+
 const withReadings = (id: string, change: (readings: readonly Reading[]) => readonly Reading[]) => (site: Site) => ({
   ...site,
   stands: site.stands.map((s) =>
@@ -185,6 +192,7 @@ export interface Recipe {
   readonly lampId: string;
   readonly row?: LampRow;
   readonly enclosure?: Enclosure;
+  readonly ageing?: Ageing;
   readonly distance: Metres;
   readonly on_min: number;
   readonly lit_min: number;
@@ -212,6 +220,7 @@ export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
     width: 1,
     depth: 1,
     enclosure: recipe.enclosure ?? IN_THE_OPEN,
+    ageing: recipe.ageing ?? AS_NEW,
     fittings: [],
     trays: [tray],
     programmeId: programme.id,

@@ -7,7 +7,7 @@ import { showLength } from '@/core/units/length';
 import { stageWords } from '../verdict/words';
 import { useSettings } from '../shell/WorkspaceContext';
 import { CropSheet } from './CropSheet';
-import { LampSheet } from './LampSheet';
+import { LampSheet } from '../lamp/LampSheet';
 import { PlaceSheet } from './PlaceSheet';
 import { placeWords } from './surroundings';
 import { TraySheet } from './TraySheet';

@@ -2,7 +2,7 @@
 import { Eye, EyeOff, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useStore } from 'zustand';
-import { spectrumOf } from '@/core/library/spectrumLibrary';
+import { colourOf } from '@/core/lamp/colourOf';
 import { compare, type Compared } from '@/core/reading/calibrate';
 import { METER_ERROR } from '@/core/reading/meterError';
 import type { Suspicion } from '@/core/reading/question';
@@ -31,7 +31,7 @@ const BARE: Readonly<Record<MeterKind, LightUnit>> = { 'lux-meter': 'lx', 'foot-
 export function ReadingsPanel({ setUp }: { setUp: SetUp }) {
   const { sites } = useWorkspace();
   const { tier, stand, lamp, calibration } = setUp;
-  const spectrum = spectrumOf(lamp.spectrumId);
+  const spectrum = colourOf(lamp);
   const compared = compare(tier.readings, lamp, spectrum, setUp.around);
   const others = tier.readings.length - compared.length;
   const keep = (what: string, reading: Reading) => changeSite(sites, what, keepReading(stand.id, reading));
@@ -118,7 +118,7 @@ function NewReading({ setUp, onTake }: { setUp: SetUp; onTake(reading: Reading):
       leftOut: false,
       taken_ms: Date.now(),
     };
-    const spectrum = spectrumOf(lamp.spectrumId);
+    const spectrum = colourOf(lamp);
     // Kept at once, so that nothing typed is lost; but one that can't be is left out until the person decides.
     const doubtful = suspicionsOf(reading, tier.readings, lamp, spectrum, setUp.around).length > 0;
     onTake({ ...reading, leftOut: doubtful });

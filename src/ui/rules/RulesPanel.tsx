@@ -2,7 +2,7 @@
 import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { dliOf } from '@/core/dose/dli';
-import { spectrumOf } from '@/core/library/spectrumLibrary';
+import { colourOf } from '@/core/lamp/colourOf';
 import { HAND_WIDTH, inverseSquare, LUMENS_RULE, lumensRule } from '@/core/rules/rulesOfThumb';
 import { atDistance, type Profile } from '@/core/solve/Profile';
 import { plantAreaOf } from '@/core/stand/footprint';
@@ -31,7 +31,7 @@ function Rules({ setUp, profile }: { setUp: SetUp; profile: Profile }) {
   const { tier, stage, hours, calibration } = setUp;
   const lamp = measuredLamp(setUp);
   const area = tier.trays.map(plantAreaOf).reduce((sum, a) => sum + (a.x1 - a.x0) * (a.y1 - a.y0), 0);
-  const lumens = lumensRule(lamp.ppf * spectrumOf(lamp.spectrumId).luxPerUmol * tier.fittings.length, tier.fittings.length, area);
+  const lumens = lumensRule(lamp.ppf * colourOf(lamp).luxPerUmol * tier.fittings.length, tier.fittings.length, area);
   const hand = atDistance(profile, Math.max(HAND_WIDTH, profile[0]!.distance));
   const handDose = { weakest: dliOf(hand.weakest, hours), strongest: dliOf(hand.strongest, hours) };
   const central = calibration?.used.find((c) => Math.hypot(c.reading.dx, c.reading.dy) < 0.02);

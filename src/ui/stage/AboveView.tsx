@@ -43,7 +43,8 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
     <g>
       {tier.fittings.map((f) => {
         const r = outlineOfFitting(f, lamp);
-        const round = lamp.shape.startsWith('bulb') || lamp.shape === 'round-panel';
+        const round =
+          lamp.shape.startsWith('bulb') || lamp.shape === 'round-panel' || lamp.shape === 'coil' || (lamp.farField?.round ?? false);
         const common = { fill: 'none', stroke: '#fff3dc', strokeWidth: 1, strokeDasharray: '6 4', opacity: 0.55 };
         return round ? (
           <circle key={f.id} cx={x(f.x)} cy={y(f.y)} r={((r.x1 - r.x0) / 2) * frame.scale} {...common} />

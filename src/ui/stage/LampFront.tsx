@@ -25,7 +25,12 @@ export function LampFront({ lamp, x, y, w, top }: { lamp: Lamp; x: number; y: nu
       </g>
     );
   }
-  const body = lamp.shape === 'tube-bare' ? 7 : lamp.shape === 'panel' || lamp.shape === 'round-panel' ? 10 : 8;
+  const body =
+    lamp.shape === 'tube-bare'
+      ? 7
+      : lamp.shape === 'panel' || lamp.shape === 'round-panel' || lamp.shape === 'coil' || lamp.shape === 'measured'
+        ? 10
+        : 8;
   return (
     <g>
       {[-0.38, 0.38].map((at) => (

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { shareWithin } from '@/core/light/field/statsOver';
-import { spectrumOf } from '@/core/library/spectrumLibrary';
+import { colourOf } from '@/core/lamp/colourOf';
 import { lightBandOf } from '@/core/dose/lightBand';
 import { plantAreaOf } from '@/core/stand/footprint';
 import type { SetUp } from '@/core/stand/setUp';
@@ -26,7 +26,7 @@ export function useVerdict(setUp: SetUp): Judged | null {
     if (light.status !== 'ready' || light.of.stand.id !== setUp.stand.id) return null;
     const { map, stats, meanNearer, meanFarther, reflectedShare } = light.answer;
     const doubts = [
-      ...doubtsOf(setUp.lamp, spectrumOf(setUp.lamp.spectrumId), setUp.calibration),
+      ...doubtsOf(setUp.lamp, colourOf(setUp.lamp), setUp.calibration, setUp.tier.ageing),
       doubtOfDistance(meanNearer, stats.mean, meanFarther),
       ...(reflectedShare > 0 ? [doubtOfSides(setUp.tier.enclosure, reflectedShare)] : []),
     ];

@@ -12,8 +12,10 @@ import { SearchList } from '../parts/SearchList';
 import { Sheet } from '../parts/Sheet';
 import { Stepper } from '../parts/Stepper';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
-import type { ChoiceSheetProps } from './CropSheet';
+import type { ChoiceSheetProps } from '../check/CropSheet';
+import { AgeFields } from './AgeFields';
 import { LampBoxForm } from './LampBoxForm';
+import { LampPortrait } from './LampPortrait';
 
 /** Said again each time: what the watts, photons and shape of a lamp are, for the list. */
 const detailOf = (l: Lamp) => `${l.power} W, ${Math.round(l.ppf)} µmol/s`;
@@ -87,6 +89,12 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
           <Tabs.Trigger value="box" className={TAB}>
             From its box
           </Tabs.Trigger>
+          <Tabs.Trigger value="light" className={TAB}>
+            Its light
+          </Tabs.Trigger>
+          <Tabs.Trigger value="age" className={TAB}>
+            Its age
+          </Tabs.Trigger>
         </Tabs.List>
         <Tabs.Content value="list" className="space-y-4">
           <SearchList
@@ -105,6 +113,12 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
         <Tabs.Content value="box">
           <LampBoxForm key={lamp.id} setUp={setUp} own={isOwn} onKept={() => setTab('box')} />
         </Tabs.Content>
+        <Tabs.Content value="light">
+          <LampPortrait lamp={lamp} />
+        </Tabs.Content>
+        <Tabs.Content value="age">
+          <AgeFields setUp={setUp} />
+        </Tabs.Content>
       </Tabs.Root>
     </Sheet>
   );
@@ -116,7 +130,8 @@ function LampNotes({ lamp }: { lamp: Lamp }) {
       <p>
         <strong className="font-semibold text-ink">{lamp.name}</strong>: {lamp.power} W drawn, {Math.round(lamp.ppf * 10) / 10} µmol/s (
         {(lamp.ppf / lamp.power).toFixed(2)} µmol/J){lamp.lumens !== null && `, ${Math.round(lamp.lumens)} lm`}
-        {lamp.cct !== null && `, ${lamp.cct} K`}. A typical lamp of its kind, not a measured one.
+        {lamp.cct !== null && `, ${lamp.cct} K`}
+        {lamp.fluxBasis === 'archetype' ? '. A typical lamp of its kind, not a measured one.' : '.'}
       </p>
       {lamp.distrust.length > 0 && <p>On such boxes, distrust: {lamp.distrust.join('; ')}.</p>}
     </div>
