@@ -1,9 +1,11 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
+import type { LightAnswer, LightQuestion } from '../core/answer/LightQuestion';
 import type { Problem } from '../core/result';
-import { startLightWorker } from '../workers/light/light.client';
+import type { SetUp } from '../core/stand/setUp';
+import { startLightPool } from '../workers/light/light.pool';
 import { createLightStore, type LightStore } from './light/lightStore';
 import { followProfile } from './light/followProfile';
-import { followSetUp } from './light/followSetUp';
+import { followSetUp, questionOf } from './light/followSetUp';
 import { createProfileStore, type ProfileStore } from './light/profileStore';
 import { openDatabase } from './saved/database';
 import { keep } from './saved/keep';
@@ -30,11 +32,16 @@ export interface Workspace {
   readonly lights: LightStore;
   readonly profiles: ProfileStore;
   readonly opening: StoreApi<Opening>;
+  /** The light of any set-up, computed beside the picture; rejects before the workspace is open or when the worker died. */
+  lightOf(setUp: SetUp): Promise<LightAnswer>;
   /** Opens what was kept, starts the worker and the saving; returns the end of it all. */
   start(seed: 'plain' | 'demo'): () => void;
   /** Gives up what could not be read and begins anew. */
   beginAnew(seed: 'plain' | 'demo'): void;
 }
+
+/** Height of a picture that nobody looks at: as low as it may be. */
+const SMALL_PICTURE = 0.02;
 
 export function createWorkspace(language: string): Workspace {
   const sites = createSiteStore(emptySite(language));
@@ -43,6 +50,7 @@ export function createWorkspace(language: string): Workspace {
   const profiles = createProfileStore();
   const opening = createStore<Opening>(() => ({ status: 'opening' }));
   let seeded: (() => void) | null = null;
+  let askLight: ((question: LightQuestion) => Promise<LightAnswer>) | null = null;
 
   function open(seed: 'plain' | 'demo') {
     const first = seed === 'demo' ? demoSite(language) : addSetUp(PLAIN_RECIPE, newId())(emptySite(language));
@@ -90,15 +98,11 @@ export function createWorkspace(language: string): Workspace {
         document.removeEventListener('visibilitychange', hidden);
         window.removeEventListener('pagehide', flush);
       });
-      const worker = startLightWorker();
-      // A worker of its own, so that looking for the answer never keeps the picture waiting.
-      const second = startLightWorker();
-      ends.push(
-        followSetUp(sites, lights, worker),
-        followProfile(sites, profiles, second),
-        () => worker.stop(),
-        () => second.stop(),
-      );
+      // Two workers, so that looking for the answer, or for other set-ups, never keeps the picture waiting.
+      const pool = startLightPool(2);
+      const [picture, answers] = [pool.lane(), pool.lane()];
+      askLight = (question) => answers.answer(question);
+      ends.push(followSetUp(sites, lights, picture), followProfile(sites, profiles, answers), () => pool.stop());
     }
 
     async function openKept() {
@@ -147,6 +151,7 @@ export function createWorkspace(language: string): Workspace {
     lights,
     profiles,
     opening,
+    lightOf: (setUp) => (askLight ? askLight(questionOf(setUp, SMALL_PICTURE)) : Promise.reject(new Error('not open yet'))),
     start,
     beginAnew(seed) {
       open(seed);

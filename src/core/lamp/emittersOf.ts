@@ -1,5 +1,6 @@
 import { cosinePowerOfBeam } from '../light/emitters/cosinePower';
 import type { Emitter } from '../light/emitters/Emitter';
+import { frameOf } from '../light/emitters/frameOf';
 import type { Metres, Radians } from '../quantities';
 import type { Lamp } from './Lamp';
 
@@ -9,6 +10,9 @@ export interface LampPose {
   readonly y: Metres;
   readonly face: Metres;
   readonly turn: Radians;
+  /** Turned about its own length and about its own width, as of an emitter; absent: hung level. */
+  readonly tilt?: Radians;
+  readonly pitch?: Radians;
 }
 
 /**
@@ -30,6 +34,22 @@ export const tubeDiameter = (lamp: Lamp): Metres => TUBE_DIAMETER[lamp.family] ?
  * an evenly bright ball; everything else from its face.
  */
 export function emittersOf(lamp: Lamp, pose: LampPose): Emitter[] {
+  const level = levelEmitters(lamp, pose);
+  const { tilt = 0, pitch = 0 } = pose;
+  if (tilt === 0 && pitch === 0) return level;
+  // The lamp turns as one piece about the middle of its face.
+  const { u, v, w } = frameOf(pose);
+  const flat = frameOf({ turn: pose.turn });
+  return level.map((e) => {
+    const [dx, dy, dz] = [e.x - pose.x, e.y - pose.y, e.z - pose.face];
+    const a = dx * flat.u[0] + dy * flat.u[1];
+    const b = dx * flat.v[0] + dy * flat.v[1];
+    const at = (k: 0 | 1 | 2) => a * u[k] + b * v[k] - dz * w[k];
+    return { ...e, turn: pose.turn, tilt, pitch, x: pose.x + at(0), y: pose.y + at(1), z: pose.face + at(2) };
+  });
+}
+
+function levelEmitters(lamp: Lamp, pose: LampPose): Emitter[] {
   const n = lamp.emitters;
   const cosinePower = lamp.beamFwhm === null ? 1 : cosinePowerOfBeam(lamp.beamFwhm);
   const one = { turn: pose.turn, length: lamp.length };

@@ -1,11 +1,12 @@
 import { plainToInstance } from 'class-transformer';
-import { validateSync, type ValidationError } from 'class-validator';
+import { validateSync } from 'class-validator';
 import type { Lamp } from '../../core/lamp/Lamp';
 import { spectrumLibrary } from '../../core/library/spectrumLibrary';
 import { fail, ok, type Problem, type Result } from '../../core/result';
 import type { Site } from '../../core/stand/Site';
 import { tables } from '../site/tables';
 import { migrate, VERSION } from './migrate';
+import { problemsOf } from './problemsOf';
 import { SiteFile, type LampFile } from './SiteFile';
 
 /** Reads a saved or imported site. Every problem is reported at once, each with its place. */
@@ -18,7 +19,7 @@ export function readSite(data: unknown): Result<Site> {
     return fail({ code: 'site/newer', at: 'version', found: version, expected: String(VERSION) });
   const file = plainToInstance(SiteFile, migrate(data as Record<string, unknown>));
   const errors = validateSync(file, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
-  if (errors.length > 0) return fail(...errors.flatMap((e) => problemsOf(e, '')));
+  if (errors.length > 0) return fail(...errors.flatMap((e) => problemsOf(e, 'site')));
   const broken = brokenLinks(file);
   if (broken.length > 0) return fail(...broken);
   return ok(siteOf(file));
@@ -182,16 +183,4 @@ function brokenLinks(file: SiteFile): Problem[] {
     });
   });
   return problems;
-}
-
-/** class-validator's tree of errors as a flat list; an index is written `lamps[2]`, a property `lamps[2].length_m`. */
-function problemsOf(error: ValidationError, path: string): Problem[] {
-  const at = /^\d+$/.test(error.property) ? `${path}[${error.property}]` : path ? `${path}.${error.property}` : error.property;
-  const own = Object.entries(error.constraints ?? {}).map(([rule, expected]) => ({
-    code: `site/${rule}`,
-    at,
-    found: error.value as unknown,
-    expected,
-  }));
-  return [...own, ...(error.children ?? []).flatMap((child) => problemsOf(child, at))];
 }

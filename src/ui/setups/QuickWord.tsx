@@ -1,26 +1,36 @@
 'use client';
-import { useMemo } from 'react';
+import { useEffect, useState } from 'react';
 import { lightBandOf } from '@/core/dose/lightBand';
 import { MOL_SECONDS } from '@/core/dose/dli';
-import { lightFieldOf } from '@/core/light/scene/LightField';
-import { shareWithin, statsOver } from '@/core/light/field/statsOver';
+import { shareWithin } from '@/core/light/field/statsOver';
 import { plantAreaOf } from '@/core/stand/footprint';
-import { cellOf } from '@/store/light/followSetUp';
-import { sceneOfSetUp, type SetUp } from '@/core/stand/setUp';
-import { judge } from '@/core/verdict/judge';
+import type { SetUp } from '@/core/stand/setUp';
+import { judge, type Verdict } from '@/core/verdict/judge';
+import { useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { headlineOf } from '../verdict/words';
 
-/** The verdict of one set-up in a line, from the same map as the check's. */
+/** The verdict of one set-up in a line, from the same map as the check's, computed beside the page. */
 export function QuickWord({ setUp }: { setUp: SetUp }) {
-  const { verdict, headline } = useMemo(() => {
-    const areas = setUp.tier.trays.map(plantAreaOf);
-    const whole = { x0: 0, x1: setUp.tier.width, y0: 0, y1: setUp.tier.depth };
-    const map = lightFieldOf(sceneOfSetUp(setUp)).map(whole, setUp.canopy, cellOf(setUp));
-    const band = lightBandOf(setUp.stage, setUp.hours);
-    const made = judge(statsOver(map, areas), shareWithin(map, areas, band.low, band.high), setUp.stage, setUp.hours, []);
-    return { verdict: made, headline: headlineOf(made) };
-  }, [setUp]);
+  const { lightOf } = useWorkspace();
+  const [verdict, setVerdict] = useState<Verdict | 'failed' | null>(null);
+  useEffect(() => {
+    let gone = false;
+    lightOf(setUp).then(
+      ({ map, stats }) => {
+        if (gone) return;
+        const band = lightBandOf(setUp.stage, setUp.hours);
+        setVerdict(judge(stats, shareWithin(map, setUp.tier.trays.map(plantAreaOf), band.low, band.high), setUp.stage, setUp.hours, []));
+      },
+      () => !gone && setVerdict('failed'),
+    );
+    return () => {
+      gone = true;
+    };
+  }, [lightOf, setUp]);
+  if (verdict === null || verdict === 'failed')
+    return <p className="basis-64 text-soft">{verdict === null ? 'Working out its light…' : 'Its light could not be computed.'}</p>;
+  const headline = headlineOf(verdict);
   const high = verdict.band.high * setUp.hours * MOL_SECONDS;
   return (
     <p className="basis-64">

@@ -1,5 +1,6 @@
 import { transfer } from 'comlink';
 import { answerLight } from '../../core/answer/answerLight';
+import { answerScene } from '../../core/field/answerScene';
 import { createRecall } from '../../core/light/scene/Recall';
 import { profileOf } from '../../core/solve/Profile';
 import type { LightApi } from './light.api';
@@ -13,5 +14,6 @@ export function createLightApi(): LightApi {
       return transfer(answer, [answer.map.ppfd.buffer, answer.slice.ppfd.buffer]);
     },
     profile: profileOf,
+    field: answerScene,
   };
 }

@@ -1,5 +1,6 @@
 import { wrap } from 'comlink';
 import type { LightAnswer, LightQuestion } from '../../core/answer/LightQuestion';
+import type { SceneAnswer, SceneQuestion } from '../../core/field/SceneQuestion';
 import type { Profile, ProfileQuestion } from '../../core/solve/Profile';
 import { watch } from '../watch';
 import type { LightApi } from './light.api';
@@ -8,6 +9,7 @@ export interface LightWorker {
   /** Rejects when the worker could not load, died or was stopped, or when the computation threw. */
   answer(question: LightQuestion): Promise<LightAnswer>;
   profile(question: ProfileQuestion): Promise<Profile>;
+  field(question: SceneQuestion): Promise<SceneAnswer>;
   stop(): void;
 }
 
@@ -15,5 +17,10 @@ export function startLightWorker(): LightWorker {
   const worker = new Worker(new URL('./light.worker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<LightApi>(worker);
   const { ask, stop } = watch(worker, 'light');
-  return { answer: (question) => ask(() => remote.answer(question)), profile: (question) => ask(() => remote.profile(question)), stop };
+  return {
+    answer: (question) => ask(() => remote.answer(question)),
+    profile: (question) => ask(() => remote.profile(question)),
+    field: (question) => ask(() => remote.field(question)),
+    stop,
+  };
 }

@@ -1,6 +1,8 @@
 import { expose, releaseProxy, wrap } from 'comlink';
 import { watch } from '../watch';
 import { createLightApi } from './light.answers';
+import type { LightWorker } from './light.client';
+import { startLightPool } from './light.pool';
 import type { LightApi } from './light.api';
 
 const question = {
@@ -45,4 +47,17 @@ test('a worker that dies leaves nobody waiting', async () => {
   await expect(pending).rejects.toThrow('light worker failed: boom');
   await expect(ask(async () => 1)).rejects.toThrow('failed');
   stop();
+});
+
+test('lanes share the workers of a pool turn about, and end with it', () => {
+  let started = 0, stopped = 0; // prettier-ignore
+  const start = () => {
+    started++;
+    return { answer: () => new Promise(() => undefined), stop: () => stopped++ } as unknown as LightWorker;
+  };
+  const pool = startLightPool(2, start);
+  for (let i = 0; i < 5; i++) pool.lane();
+  expect(started).toBe(2);
+  pool.stop();
+  expect(stopped).toBe(2);
 });
