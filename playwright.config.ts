@@ -12,7 +12,8 @@ const serve = (on: string, demo: string) => ({
 /** Browser tests against the production build, one server that begins empty and one with the demo. */
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 45_000,
+  timeout: 60_000,
+  expect: { timeout: 15_000 }, // two workers share two cores with their servers
   workers: 2,
   forbidOnly: true,
   reporter: [['list'], ['json']],

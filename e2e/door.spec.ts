@@ -13,7 +13,10 @@ test('a scene is answered, and what is wrong is named by its field', async ({ re
   scene.lamps[0]!.x_m = 'left';
   const bad = await request.post('/api/field', { data: scene });
   expect(bad.status()).toBe(400);
-  expect(await bad.json()).toMatchObject({ ok: false, problems: [{ at: 'lamps[0].x_m', code: 'scene/isNumber' }] });
+  expect(await bad.json()).toMatchObject({
+    ok: false,
+    problems: expect.arrayContaining([expect.objectContaining({ at: 'lamps[0].x_m', code: 'scene/isNumber' })]),
+  });
   const huge = await request.post('/api/field', { data: `"${'x'.repeat(2_100_000)}"`, headers: { 'content-type': 'application/json' } });
   expect(huge.status()).toBe(413);
 });

@@ -56,6 +56,13 @@ await picture('lamp-from-box', {
     await page.getByRole('tab', { name: 'From its box' }).click();
   },
 });
+await picture('place', { setUp: 'Map room · parsley', act: (page) => page.getByRole('button', { name: /^Place:/ }).click() });
+await picture('lamp-light', {
+  act: async (page) => {
+    await page.getByRole('button', { name: /^Lamp:/ }).click();
+    await page.getByRole('tab', { name: 'Its light' }).click();
+  },
+});
 await picture('set-ups', { path: '/setups' });
 await picture('settings', { path: '/settings' });
 await picture('print', { width: 800, height: 1130, media: 'print' });
