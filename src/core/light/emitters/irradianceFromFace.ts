@@ -2,6 +2,7 @@ import { intensityTowards } from '../../photometry/IntensityTable';
 import type { DiscEmitter, IrradianceAt, PhotometricEmitter, PointEmitter, RectEmitter } from './Emitter';
 import { frameOf, type Frame } from './frameOf';
 import { gaussLegendre } from './gaussLegendre';
+import { smoothnessOf } from './smoothness';
 import { polygonLight } from './polygonLight';
 
 /** Intensity for unit flux towards a direction given in the emitter's own axes, of the stated length. */
@@ -69,7 +70,8 @@ export function irradianceFromDisc(lamp: DiscEmitter): IrradianceAt {
 
 export function irradianceFromPhotometric(lamp: PhotometricEmitter): IrradianceAt {
   const { table } = lamp;
-  return summed(lamp, frameOf(lamp), (along, across, down) => intensityTowards(table, along, across, down), 1.5);
+  const sharp = 1 / smoothnessOf(lamp);
+  return summed(lamp, frameOf(lamp), (along, across, down) => intensityTowards(table, along, across, down), sharp);
 }
 
 interface Opening {

@@ -1,6 +1,7 @@
 import type { Emitter, IrradianceAt } from '../emitters/Emitter';
 import { frameOf } from '../emitters/frameOf';
 import { gaussLegendre } from '../emitters/gaussLegendre';
+import { smoothnessOf } from '../emitters/smoothness';
 import type { Patches } from './patches';
 import type { Room } from './Room';
 
@@ -13,6 +14,7 @@ import type { Room } from './Room';
 export function directOnPatches({ faces, count }: Patches, room: Room, emitter: Emitter, light: IrradianceAt): Float64Array {
   const out = new Float64Array(count);
   const away = distanceTo(emitter);
+  const smooth = smoothnessOf(emitter);
   const origin = [room.x, room.y, room.z];
   const place = [0, 0, 0];
   for (const f of faces) {
@@ -25,7 +27,7 @@ export function directOnPatches({ faces, count }: Patches, room: Room, emitter: 
         const cj = origin[f.j]! + (j + 0.5) * f.dj;
         place[f.i] = ci;
         place[f.j] = cj;
-        const near = away(place[0]!, place[1]!, place[2]!) / side;
+        const near = (smooth * away(place[0]!, place[1]!, place[2]!)) / side;
         const { at, weight } = gaussLegendre(near > 4 ? 1 : near > 1.5 ? 2 : near > 0.8 ? 3 : near > 0.4 ? 5 : 10);
         let sum = 0;
         for (let a = 0; a < at.length; a++) {

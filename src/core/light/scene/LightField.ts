@@ -1,5 +1,6 @@
 import type { Metres, Ppf, Ppfd } from '../../quantities';
 import { heightsOf } from '../emitters/heightsOf';
+import { smoothnessOf } from '../emitters/smoothness';
 import { lightOf } from '../ppfdAtPoint';
 import type { LightMap, LightSlice, Rect } from '../field/Grid';
 import { isInside, reflects } from '../room/Room';
@@ -107,15 +108,16 @@ export function lightFieldOf(scene: Scene, recall: Recall = NO_RECALL, finer = 1
         const clear = isClear(e, scene, low, high);
         const light = clear ? lightOf(e) : levelLight(e, scene, passage);
         const { lowest, highest } = heightsOf(e);
+        const smooth = smoothnessOf(e);
         if (isMap) {
           const at = (x: number, y: number) => light(x, y, plane.z);
-          sampleSmoothly(at, clear ? lowest - plane.z : 0, xs, others, part);
+          sampleSmoothly(at, clear ? smooth * (lowest - plane.z) : 0, xs, others, part);
         } else {
           for (let r = 0; r < others.length; r++) {
             const row = part.subarray(r * xs.length, (r + 1) * xs.length);
             const z = others.slice(r, r + 1);
             if (z[0]! >= highest) break; // above the lamp no level leaf sees it
-            sampleSmoothly((x, height) => light(x, plane.y, height), clear ? lowest - z[0]! : 0, xs, z, row);
+            sampleSmoothly((x, height) => light(x, plane.y, height), clear ? smooth * (lowest - z[0]!) : 0, xs, z, row);
           }
         }
         return part;

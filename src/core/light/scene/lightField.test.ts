@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { evenly } from '../../../../test/evenly';
+import { cosinePowerOfBeam } from '../emitters/cosinePower';
 import type { Emitter } from '../emitters/Emitter';
 import { irradianceOf } from '../emitters/irradianceOf';
 import { directOnPatches } from '../room/directOnPatches';
@@ -81,6 +82,25 @@ function settledOf(room: Room, lamp: Emitter): { settled: Float64Array; patches:
   const direct = directOnPatches(patches, room, lamp, irradianceOf(lamp));
   return { settled: incidentOn(patches, settle(patches, direct), direct), patches };
 }
+
+test('a sharp spot loses nothing either', () => {
+  const room = box(allFaces(() => ({ reflectance: 0.5, transmittance: 0 })));
+  for (const beam of [15, 30, 60]) {
+    const spot: Emitter = {
+      kind: 'disc',
+      x: 0.43,
+      y: 0.21,
+      z: 0.45,
+      ppf: 40,
+      radius: 0.04,
+      cosinePower: cosinePowerOfBeam((beam * Math.PI) / 180),
+      tilt: 0.3,
+    };
+    const patches = patchesOf(room);
+    const direct = directOnPatches(patches, room, spot, irradianceOf(spot));
+    expect(direct.reduce((sum, v, i) => sum + v * patches.area[i]!, 0)).toBeWithin(40, { relative: 0.01 });
+  }
+});
 
 test('the balance of a field says the same', () => {
   const { emitted, absorbed, left } = lightFieldOf(sceneOf(box(allFaces(() => ({ reflectance: 0.6, transmittance: 0 }))), bulb)).balance();

@@ -1,6 +1,6 @@
 import type { Metres } from '../../quantities';
 
-/** Between samples an eighth of the distance to the lamp apart, a cubic is right within 0.1 % (sampleSmoothly.test.ts). */
+/** Between samples an eighth of the distance to the lamp apart, a cubic is right within 0.12 % (sampleSmoothly.test.ts). */
 const SAMPLES_PER_DISTANCE = 8;
 
 /** Places along one side at an even step, and how the wanted places follow from four of them each. */

@@ -30,10 +30,13 @@ export function levelLight(emitter: Emitter, scene: Scene, passage: Passage): Li
   };
 }
 
+/** For the mean over a patch a tube may be a line: its thickness moves light about by less than a patch. */
+const asLine = (e: Emitter): Emitter => (e.kind === 'tube' ? { ...e, diameter: 0 } : e);
+
 /** The same on receivers of any direction on the faces of a room. */
 export function anyLight(emitter: Emitter, room: Room, scene: Scene, passage: Passage): IrradianceAt {
-  if (scene.things.length === 0 && isInside(room, emitter.x, emitter.y, emitter.z)) return irradianceOf(emitter);
-  const parts = cutUp(emitter).map((part) => ({ part, light: irradianceOf(part) }));
+  if (scene.things.length === 0 && isInside(room, emitter.x, emitter.y, emitter.z)) return irradianceOf(asLine(emitter));
+  const parts = cutUp(asLine(emitter)).map((part) => ({ part, light: irradianceOf(part) }));
   return (x, y, z, nx, ny, nz) => {
     let sum = 0;
     for (const { part, light } of parts) {
