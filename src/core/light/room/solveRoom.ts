@@ -8,7 +8,7 @@ export interface Settled {
 }
 
 /** What is left over of the equations, as a share of what was put in, at which the light has settled. */
-const ENOUGH = 1e-4;
+const ENOUGH = 3e-4;
 const TURNS = 200;
 
 /**
@@ -26,10 +26,14 @@ const TURNS = 200;
 export function settle(patches: Patches, direct: Float64Array, entering?: Float64Array, start?: Settled): Settled {
   const { count, faces, senders, root, exchange } = patches;
   const n = senders.length;
-  const reflectance = new Float64Array(count);
-  for (const f of faces) reflectance.fill(f.reflectance, f.first, f.first + f.columns * f.rows);
-  const own = Float64Array.from(senders, (i, k) => root[k]! * (reflectance[i]! * direct[i]! + (entering?.[i] ?? 0)));
-  const y = start ? Float64Array.from(senders, (i, k) => root[k]! * start.sent[i]!) : Float64Array.from(own);
+  const own = new Float64Array(n);
+  let at = 0;
+  for (const f of faces) {
+    for (let i = f.first; at < n && i < f.first + f.columns * f.rows && senders[at] === i; i++, at++)
+      own[at] = root[at]! * (f.reflectance * direct[i]! + (entering ? entering[i]! : 0));
+  }
+  const y = new Float64Array(own);
+  if (start) for (let k = 0; k < n; k++) y[k] = root[k]! * start.sent[senders[k]!]!;
   const rest = new Float64Array(n);
   const step = new Float64Array(n);
   lessExchange(exchange, y, rest);

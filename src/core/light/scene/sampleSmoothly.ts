@@ -51,11 +51,27 @@ export function sampleSmoothly(
   }
 }
 
+/** The rows of a slice ask for the same few spacings of the same places again and again. */
+const known = new WeakMap<Float64Array, Map<number, Samples>>();
+
 /** Samples so far apart, or at the wanted places themselves where those are not closer. */
 function samplesFor(wanted: Float64Array, step: Metres): Samples {
   const n = wanted.length;
   const cell = n > 1 ? wanted[1]! - wanted[0]! : Infinity;
-  if (!(step > 1.5 * cell) || n < 6) {
+  const spans = !(step > 1.5 * cell) || n < 6 ? 0 : Math.ceil((wanted[n - 1]! - wanted[0]!) / step - 1e-9);
+  const ofThese = known.get(wanted) ?? new Map<number, Samples>();
+  known.set(wanted, ofThese);
+  const before = ofThese.get(spans);
+  if (before) return before;
+  const made = samplesAt(wanted, spans);
+  ofThese.set(spans, made);
+  return made;
+}
+
+/** @param spans  steps between the samples; 0: at the wanted places themselves */
+function samplesAt(wanted: Float64Array, spans: number): Samples {
+  const n = wanted.length;
+  if (spans === 0) {
     // One weight of 1; the index is moved so that four samples always follow it.
     const weight = new Float64Array(4 * n);
     const index = Int32Array.from({ length: n }, (_, i) => Math.max(0, Math.min(i, Math.max(4, n) - 4)));
@@ -63,7 +79,6 @@ function samplesFor(wanted: Float64Array, step: Metres): Samples {
     return { at: wanted, index, weight };
   }
   const first = wanted[0]!;
-  const spans = Math.ceil((wanted[n - 1]! - first) / step - 1e-9);
   const even = (wanted[n - 1]! - first) / spans;
   const at = Float64Array.from({ length: spans + 3 }, (_, k) => first + (k - 1) * even);
   const index = new Int32Array(n);
