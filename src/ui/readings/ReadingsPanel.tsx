@@ -1,9 +1,10 @@
 'use client';
 import { Eye, EyeOff, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { colourOf } from '@/core/lamp/colourOf';
 import { compare, type Compared } from '@/core/reading/calibrate';
+import { expectedReading } from '@/core/reading/expectedReading';
 import { METER_ERROR } from '@/core/reading/meterError';
 import type { Suspicion } from '@/core/reading/question';
 import { suspicionsOf } from '@/core/reading/suspicionsOf';
@@ -20,7 +21,7 @@ import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';
 import { Segments } from '../parts/Segments';
 import { say } from '../shell/toastStore';
-import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { doubtWords, percent } from '../verdict/words';
 import { placeStore } from './placeStore';
 import { meterWords, suspicionWords, unitWords } from './words';
@@ -100,6 +101,15 @@ function NewReading({ setUp, onTake }: { setUp: SetUp; onTake(reading: Reading):
     { name: 'corner', dx: half.x, dy: -half.y },
   ];
   const named = places.find((p) => Math.hypot(p.dx - place.dx, p.dy - place.dy) < 0.005)?.name ?? 'pointed';
+  const dragging = useSite((s) => s.inGesture);
+  const expected = useMemo(() => {
+    if (dragging) return ''; // nobody reads a meter while they move the lamp
+    if (lamp.fluxBasis === 'unknown' && !setUp.calibration) return '';
+    const { value, unit } = expectedReading(setUp, meter, place.dx, place.dy, distance ?? setUp.distance);
+    return value === null
+      ? 'Here such a meter is beyond its range.'
+      : `Here it should show about ${Number(value.toPrecision(2))} ${unitWords(unit)}.`;
+  }, [setUp, meter, place.dx, place.dy, distance, lamp.fluxBasis, dragging]);
   function take(e: React.FormEvent) {
     e.preventDefault();
     const read = readLight(text, BARE[meter]);
@@ -193,7 +203,7 @@ function NewReading({ setUp, onTake }: { setUp: SetUp; onTake(reading: Reading):
         </Button>
       </div>
       <p className="text-sm text-soft">
-        Or press on the map from above to say where. A meter like this is good to ±{percent(METER_ERROR[meter])}.
+        {expected} Or press on the map from above to say where. A meter like this is good to ±{percent(METER_ERROR[meter])}.
       </p>
       {problem && (
         <p id="reading-problem" role="alert" className="text-sm text-copper">
