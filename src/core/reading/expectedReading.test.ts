@@ -5,7 +5,12 @@ import { setUpOf } from '../stand/setUp';
 import { expectedReading } from './expectedReading';
 
 const site = demoSite('en-GB');
-const setUp = (id: string) => setUpOf(site, site.stands.find((s) => s.id === id)!, tables);
+const setUp = (id: string) =>
+  setUpOf(
+    site,
+    site.stands.find((s) => s.id === id)!,
+    tables,
+  );
 
 test('where readings were taken, a sound meter should show about what they say', () => {
   const celery = setUp('demo-celery');
