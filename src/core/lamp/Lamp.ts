@@ -40,6 +40,8 @@ export interface Lamp {
   /** Tubes, rows or heads in one fitting, and their distance centre to centre; of a coil the spacing is the width of its hole. */
   readonly emitters: number;
   readonly spacing: Metres;
+  /** Of a panel whose diodes are seen one by one: so many along it and across it; null: evenly bright. */
+  readonly diodes: { readonly columns: number; readonly rows: number } | null;
   /** Full width at half of the maximum intensity; null for bare tubes, bare bulbs and plain diffuse faces. */
   readonly beamFwhm: Radians | null;
   readonly power: Watts;

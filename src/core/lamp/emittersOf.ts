@@ -71,7 +71,7 @@ function levelEmitters(lamp: Lamp, pose: LampPose): Emitter[] {
       }
       case 'bar':
       case 'panel':
-        return [{ kind: 'rect', ...one, ...at, width: rowWidth, cosinePower }];
+        return [{ kind: 'rect', ...one, ...at, width: rowWidth, cosinePower, ...(lamp.diodes ? { diodes: lamp.diodes } : {}) }];
       case 'round-panel':
       case 'bulb-reflector':
         return [{ kind: 'disc', ...at, radius: lamp.width / 2, cosinePower }];

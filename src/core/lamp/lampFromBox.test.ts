@@ -18,6 +18,7 @@ const box: Box = {
   width: 0.03,
   emitters: 1,
   hole: 0,
+  diodes: null,
   power: 20,
   cct: 4000,
   beam_deg: 120,
@@ -113,6 +114,19 @@ test('figures of one box that contradict each other are named, with how much', (
     expect.objectContaining({ higher: 'ppf', lower: 'lumens' }),
   ]);
   expect(contradictions(claimsOf({ ...box, figures: { ...none, lumens: 2000, ppf: 28 } }))).toEqual([]);
+});
+
+test('a panel of diodes is brighter under a diode than between them, and far away as an even one', () => {
+  const panel: Partial<Box> = { shape: 'panel', length: 0.4, width: 0.2, figures: { ...none, ppf: 20 }, believe: 'ppf' };
+  const at = (diodes: Box['diodes'], x: number, face: number) => {
+    const lamp = made({ ...panel, diodes });
+    if (!lamp.ok) throw new Error(JSON.stringify(lamp.problems));
+    const emitters = emittersOf(lamp.value, { x: 0, y: 0, face, turn: 0 });
+    return lightFieldOf({ lamps: [{ id: 'l', emitters }], rooms: [], things: [] }).ppfdAt(x, 0.025, 0);
+  };
+  const diodes = { columns: 8, rows: 4 };
+  expect(at(diodes, 0.025, 0.01)).toBeGreaterThan(3 * at(diodes, 0, 0.01));
+  expect(at(diodes, 0, 0.7)).toBeWithin(at(null, 0, 0.7), { relative: 1e-9 });
 });
 
 test('a coil is a disc less its hole: dark in the middle close by, and all its light goes down', () => {

@@ -33,6 +33,8 @@ export interface Box {
   readonly length: Metres;
   readonly width: Metres;
   readonly emitters: number;
+  /** Diodes along and across a panel; null: evenly bright. */
+  readonly diodes: Lamp['diodes'];
   /** Width of the hole of a coil. */
   readonly hole: Metres;
   readonly power: Watts;
@@ -140,6 +142,10 @@ export function lampFromBox(box: Box, id: string): Result<Lamp> {
   if (box.beam_deg !== null) within('beam_deg', box.beam_deg, 5, 170);
   if (box.shape === 'coil' && !(box.hole >= 0 && box.hole < box.width))
     problems.push({ code: 'box/range', at: 'hole', found: box.hole, expected: 'less than the outer width' });
+  if (box.diodes) {
+    within('diodes', box.diodes.columns, 1, 40);
+    within('diodes', box.diodes.rows, 1, 40);
+  }
   if (box.shape === 'measured' && !box.measured) problems.push({ code: 'box/no-file', at: 'photometry' });
   if (problems.length > 0) return fail(...problems);
   const fitted = box.believe === 'map' && box.map ? fitToMap(lampOfBox(box, id, 1, box.beam_deg), box.map) : null;
@@ -171,6 +177,7 @@ function lampOfBox(box: Box, id: string, ppf: Ppf, beam_deg: number | null): Lam
     width: box.width,
     emitters,
     spacing: box.shape === 'coil' ? box.hole : emitters > 1 ? box.width / emitters : 0,
+    diodes: box.shape === 'panel' ? box.diodes : null,
     beamFwhm: beam_deg === null ? null : (beam_deg * Math.PI) / 180,
     power: box.power,
     ppf,

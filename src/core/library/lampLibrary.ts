@@ -25,6 +25,7 @@ function lampOf(row: Row): Lamp {
     lumens: row.lumens,
     cct: row.cct_K,
     spectrumId: row.spectrumId,
+    diodes: null,
     curve: null,
     farField: null,
     maintenanceAtEnd: row.lumenMaintenanceAtEnd,

@@ -1,4 +1,6 @@
 import 'reflect-metadata';
+import { AS_NEW } from '../../core/lamp/ageing';
+import { IN_THE_OPEN } from '../../core/stand/Enclosure';
 import { readFileSync } from 'node:fs';
 import { answerLight } from '../../core/answer/answerLight';
 import { mapCsv } from '../../core/formats/mapCsv';
@@ -67,6 +69,13 @@ test('a file of version 1 is brought up to date', () => {
     'Cupboard niche · peace lily',
   ]);
   expect(old.stands[0]!.tiers[0]!.readings).toEqual([]);
+  expect(old.stands[0]!.tiers[0]!).toMatchObject({ enclosure: IN_THE_OPEN, ageing: AS_NEW });
+});
+
+test('a file of version 2, written before tiers had sides, is brought up to date and keeps its readings', () => {
+  const old = read(readFileSync('test/fixtures/site-version-2.json', 'utf8'));
+  expect(old.stands[0]!.tiers[0]!.readings).toHaveLength(5);
+  expect(old.stands[0]!.tiers[0]!).toMatchObject({ enclosure: IN_THE_OPEN, ageing: AS_NEW });
 });
 
 test('broken, deep, huge and foreign files are refused with the place', () => {

@@ -148,6 +148,12 @@ export class FarFieldFile {
   @IsArray() @ArrayMaxSize(400_000) @IsNumber(finite, { each: true }) @Min(0, { each: true }) perFlux_per_sr!: number[];
 }
 
+/** Diodes of a panel. */
+export class DiodesOfLampFile {
+  @IsInt() @Min(1) @Max(40) columns!: number;
+  @IsInt() @Min(1) @Max(40) rows!: number;
+}
+
 /** A lamp of the person's own. */
 export class LampFile {
   @IsString() @MaxLength(80) id!: string;
@@ -165,6 +171,7 @@ export class LampFile {
   @IsOptional() @IsNumber(finite) @Min(0) lumens_lm!: number | null;
   @IsOptional() @IsNumber(finite) @Min(1000) @Max(30000) cct_K!: number | null;
   @IsString() @MaxLength(80) spectrumId!: string;
+  @IsOptional() @ValidateNested() @Type(() => DiodesOfLampFile) diodes!: DiodesOfLampFile | null;
   @IsOptional() @ValidateNested() @Type(() => CurveFile) curve!: CurveFile | null;
   @IsOptional() @ValidateNested() @Type(() => FarFieldFile) farField!: FarFieldFile | null;
   @IsNumber(finite) @Min(0.05) @Max(1) maintenanceAtEnd!: number;

@@ -96,6 +96,7 @@ function lampOf(f: LampFile): Lamp {
     lumens: f.lumens_lm ?? null,
     cct: f.cct_K ?? null,
     spectrumId: f.spectrumId,
+    diodes: f.diodes ? { columns: f.diodes.columns, rows: f.diodes.rows } : null,
     curve: f.curve ? { start: f.curve.start_nm, step: f.curve.step_nm, power: f.curve.power } : null,
     farField: f.farField
       ? { round: f.farField.round, table: { gamma: f.farField.gamma_rad, c: f.farField.c_rad, perFlux: f.farField.perFlux_per_sr } }

@@ -1,12 +1,23 @@
 import 'reflect-metadata';
+import type { Lamp } from '../../core/lamp/Lamp';
 import { lampLibrary } from '../../core/library/lampLibrary';
+import { whiteLed } from '../../core/spectrum/models';
 import { demoSite } from '../site/demoSite';
 import { keepLamp } from '../site/setUpVerbs';
 import { keep } from './keep';
 import { readSite } from './readSite';
 import { writeSite } from './writeSite';
 
-const own = { ...lampLibrary.find((l) => l.id === 'led-bar-12-white-24')!, id: 'own-1', name: 'My bar', common: false };
+const own: Lamp = {
+  ...lampLibrary.find((l) => l.id === 'led-bar-12-white-24')!,
+  id: 'own-1',
+  name: 'My bar',
+  common: false,
+  shape: 'measured',
+  diodes: { columns: 3, rows: 2 },
+  curve: whiteLed(4000),
+  farField: { round: false, table: { gamma: [0, 1, Math.PI / 2], c: [0, 3], perFlux: [0.3, 0.2, 0, 0.3, 0.1, 0] } },
+};
 const site = keepLamp('demo-leek', own)(demoSite('en-GB'));
 const plain = () => JSON.parse(JSON.stringify(writeSite(site)));
 const problemsOf = (data: unknown) => {
@@ -49,6 +60,24 @@ test('every broken field is named with its place', () => {
       'site/whitelistValidation surprise',
     ]),
   );
+});
+
+test('sides, age, spectrum and far field of a lamp are checked as well', () => {
+  const file = plain();
+  file.stands[0].tiers[0].enclosure.faces.left = 'gold';
+  file.stands[0].tiers[0].ageing.view = 'yesterday';
+  delete file.stands[1].tiers[0].enclosure;
+  file.lamps[0].curve.power[3] = -1;
+  expect(problemsOf(file)).toEqual([
+    'site/isIn stands[0].tiers[0].enclosure.faces.left',
+    'site/isIn stands[0].tiers[0].ageing.view',
+    'site/isDefined stands[1].tiers[0].enclosure',
+    'site/min lamps[0].curve.power',
+  ]);
+  const other = plain();
+  other.lamps[0].farField.gamma_rad = [0, 2, 1];
+  other.lamps[0].farField.perFlux_per_sr.pop();
+  expect(problemsOf(other)).toEqual(['site/not-rising lamps[0].farField.gamma_rad', 'site/count lamps[0].farField.perFlux_per_sr']);
 });
 
 test('what refers to nothing, and what is there twice, is named', () => {

@@ -77,6 +77,7 @@ function writeLamp(lamp: Lamp): LampFile {
     lumens_lm: lamp.lumens,
     cct_K: lamp.cct,
     spectrumId: lamp.spectrumId,
+    diodes: lamp.diodes && { ...lamp.diodes },
     curve: lamp.curve && { start_nm: lamp.curve.start, step_nm: lamp.curve.step, power: [...lamp.curve.power] },
     farField: lamp.farField && {
       round: lamp.farField.round,

@@ -226,6 +226,30 @@ export function LampBoxForm({ setUp, own, onKept }: { setUp: SetUp; own: boolean
               onChange={(emitters) => change({ emitters })}
             />
           )}
+          {box.shape === 'panel' && (
+            <>
+              <MaybeNumberField
+                label="diodes along it, if few"
+                value={box.diodes?.columns ?? null}
+                min={1}
+                max={40}
+                onChange={(columns) =>
+                  change({ diodes: columns === null ? null : { rows: 1, ...box.diodes, columns: Math.round(columns) } })
+                }
+              />
+              {box.diodes && (
+                <NumberField
+                  label="across it"
+                  value={box.diodes.rows}
+                  min={1}
+                  max={40}
+                  whole
+                  inputClassName="w-16"
+                  onChange={(rows) => change({ diodes: { columns: 1, ...box.diodes, rows } })}
+                />
+              )}
+            </>
+          )}
           {box.beam_deg !== null && (
             <NumberField
               label="beam angle"

@@ -5,6 +5,7 @@ const FIELD: Readonly<Record<string, string>> = {
   length: 'The length',
   width: 'The width',
   hole: 'The hole of the coil',
+  diodes: 'The number of diodes',
   emitters: 'The number of tubes',
   power: 'The watts',
   cct: 'The colour temperature',

@@ -42,6 +42,7 @@ export function startingBox(lamp: Lamp, own: boolean): Box {
     length: lamp.length,
     width: lamp.width,
     emitters: lamp.emitters,
+    diodes: own ? lamp.diodes : null,
     hole: lamp.shape === 'coil' ? lamp.spacing : lamp.width / 2,
     power: lamp.power,
     cct: lamp.cct ?? 4000,

@@ -17,7 +17,8 @@ import { FrontView } from '../stage/FrontView';
 import { doseNumber } from '../stage/lightWords';
 import { stageFrame } from '../stage/stageFrame';
 import { useVerdict } from '../verdict/useVerdict';
-import { headlineOf, percent, stageWords } from '../verdict/words';
+import { AGE_WORDS, headlineOf, percent, stageWords } from '../verdict/words';
+import { placeWords } from '../check/surroundings';
 
 const NOTHING = { what: 'nothing' } as const;
 const WIDTH = 660;
@@ -91,6 +92,12 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
             <td>
               {doseNumber(verdict.mean.low)}–{doseNumber(verdict.mean.high)} mol
             </td>
+          </tr>
+          <tr>
+            <td>around it</td>
+            <td>{placeWords(tier.enclosure)}</td>
+            <td>the lamp’s day</td>
+            <td>{AGE_WORDS[tier.ageing.view]}</td>
           </tr>
         </tbody>
       </table>

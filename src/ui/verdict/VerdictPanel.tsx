@@ -2,12 +2,12 @@
 import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { MOL_SECONDS } from '@/core/dose/dli';
-import type { SetUp } from '@/core/stand/setUp';
+import { measuredLamp, type SetUp } from '@/core/stand/setUp';
 import { combine } from '@/core/uncertainty/Band';
 import { doseNumber } from '../stage/lightWords';
 import { DoseScale } from './DoseScale';
 import { useVerdict, type Judged } from './useVerdict';
-import { basisWords, certaintyOf, consequencesOf, doubtWords, headlineOf, percent, stageWords } from './words';
+import { AGE_WORDS, basisWords, certaintyOf, consequencesOf, doubtWords, headlineOf, percent, stageWords } from './words';
 
 /** Whether it will do, in words, and the numbers behind the words. */
 export function VerdictPanel({ setUp }: { setUp: SetUp }) {
@@ -21,12 +21,14 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
   }
   const { verdict, stats } = judged;
   const { crop, stage, lamp } = setUp;
+  const { view } = setUp.tier.ageing;
   const headline = headlineOf(verdict);
   const highDose = verdict.band.high * setUp.hours * MOL_SECONDS;
   return (
     <section aria-label="Verdict" className="space-y-3">
       <p className="font-narrow text-sm font-medium text-soft">
         {crop.name}, {stageWords(stage)}
+        {view !== 'now' && <strong className="text-copper"> · {AGE_WORDS[view]}</strong>}
       </p>
       <h2 className="text-[27px] leading-8 font-semibold" aria-live="polite" data-testid="verdict">
         {headline.calm}{' '}
@@ -59,8 +61,8 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
 }
 
 /** Opens every number: formula, inputs, source, uncertainty. */
-function WhereFrom({ setUp, judged: { verdict, stats, doubts } }: { setUp: SetUp; judged: Judged }) {
-  const { lamp, hours, stage, crop, tier } = setUp;
+function WhereFrom({ setUp, judged: { verdict, stats, doubts, reflectedShare } }: { setUp: SetUp; judged: Judged }) {
+  const { hours, stage, crop, tier } = setUp;
   const all = combine(doubts);
   return (
     <Collapsible.Root>
@@ -75,8 +77,12 @@ function WhereFrom({ setUp, judged: { verdict, stats, doubts } }: { setUp: SetUp
           {Math.round(stats.weakest.ppfd)}, strongest {Math.round(stats.strongest.ppfd)} µmol/m²/s.
         </p>
         <p>
-          The strength is computed from the lamp’s shape at every centimetre of the tray: {tier.fittings.length} × {doseNumber(lamp.ppf)}{' '}
-          µmol/s, direct light only. Pale walls or foil would add to it.
+          The strength is computed from the lamp’s shape at every centimetre of the tray: {tier.fittings.length} ×{' '}
+          {doseNumber(measuredLamp(setUp).ppf)} µmol/s
+          {setUp.calibration ? ', by your readings' : ''}.{' '}
+          {reflectedShare > 0
+            ? `Of the light on the plants ${percent(reflectedShare)} comes by way of the sides, settled until nothing is lost.`
+            : 'Nothing around it sends light back; pale sides would add to it.'}
         </p>
         <table className="w-full">
           <caption className="pb-1 text-left text-soft">Why it may differ, nine times in ten within:</caption>

@@ -17,6 +17,8 @@ export interface Judged {
   readonly verdict: Verdict;
   readonly stats: AreaStats;
   readonly doubts: readonly Doubt[];
+  /** Of the light on the plants, how much comes by way of the sides. */
+  readonly reflectedShare: number;
 }
 
 /** The verdict on the set-up as it now stands, from the newest light; null until there is any. */
@@ -32,6 +34,6 @@ export function useVerdict(setUp: SetUp): Judged | null {
     ];
     const band = lightBandOf(setUp.stage, setUp.hours);
     const share = shareWithin(map, light.of.tier.trays.map(plantAreaOf), band.low, band.high);
-    return { verdict: judge(stats, share, setUp.stage, setUp.hours, doubts), stats, doubts };
+    return { verdict: judge(stats, share, setUp.stage, setUp.hours, doubts), stats, doubts, reflectedShare };
   }, [light, setUp]);
 }

@@ -1,4 +1,5 @@
 import type { Crop, LeggyRemedy, Stage, StageName } from '@/core/crop/Crop';
+import type { AgeView } from '@/core/lamp/ageing';
 import type { Doubt } from '@/core/uncertainty/Band';
 import type { Verdict } from '@/core/verdict/judge';
 
@@ -101,6 +102,13 @@ const STAGE_WORDS: Readonly<Record<StageName, string>> = {
 };
 
 export const stageWords = (stage: Stage): string => stage.label ?? STAGE_WORDS[stage.stage];
+
+/** Said where light of another day than today is shown, so that nobody forgets it. */
+export const AGE_WORDS: Readonly<Record<AgeView, string>> = {
+  new: 'with the lamp as new',
+  now: 'with the lamp as it is',
+  end: 'with the lamp at the end of its life',
+};
 
 const DOUBT_WORDS: Readonly<Record<Doubt['why'], string>> = {
   'box-label': 'what the box says',
