@@ -9,7 +9,8 @@ import { fluxFromPpfd } from './fluxFromPpfd';
 import type { FarField, Lamp, LampShape } from './Lamp';
 
 /** What makes the light; it decides colour, warmth, ageing and cautions. */
-export type Technology = 'led' | 'led-pink' | 'led-red-blue' | 'fluorescent' | 'incandescent' | 'discharge';
+export type Technology =
+  'led' | 'led-full' | 'led-white-red' | 'led-pink' | 'led-red-blue' | 'fluorescent' | 'fluorescent-plant' | 'incandescent' | 'discharge';
 
 /** What a figure of the light may be believed from. */
 export const BELIEFS = ['lumens', 'ppf', 'efficacy', 'ppfd', 'map', 'photometry', 'unknown'] as const;
@@ -62,9 +63,12 @@ export const EFFICACY_BEST = 3.8; // µmol/J; Kusuma et al. 2020, Horticulture R
 
 const FAMILY: Readonly<Record<Technology, string>> = {
   led: 'LED-bar',
+  'led-full': 'LED-bar',
+  'led-white-red': 'LED-bar',
   'led-pink': 'LED-bar',
   'led-red-blue': 'LED-blurple',
   fluorescent: 'T8',
+  'fluorescent-plant': 'T8',
   incandescent: 'incandescent',
   discharge: 'MH',
 };
@@ -74,9 +78,12 @@ const BY_TECHNOLOGY: Readonly<
   Record<Technology, { clearance: Metres; clearancePerRootWatt: Metres; guess: number; maintenance: number; life_h: number }>
 > = {
   led: { clearance: 0.02, clearancePerRootWatt: 0.01, guess: 1.5, maintenance: 0.7, life_h: 30000 },
+  'led-full': { clearance: 0.02, clearancePerRootWatt: 0.01, guess: 1.4, maintenance: 0.7, life_h: 30000 },
+  'led-white-red': { clearance: 0.02, clearancePerRootWatt: 0.01, guess: 2, maintenance: 0.7, life_h: 30000 },
   'led-pink': { clearance: 0.02, clearancePerRootWatt: 0.01, guess: 1.4, maintenance: 0.7, life_h: 30000 },
   'led-red-blue': { clearance: 0.02, clearancePerRootWatt: 0.02, guess: 1.25, maintenance: 0.7, life_h: 30000 },
   fluorescent: { clearance: 0.04, clearancePerRootWatt: 0.003, guess: 0.9, maintenance: 0.88, life_h: 15000 },
+  'fluorescent-plant': { clearance: 0.04, clearancePerRootWatt: 0.003, guess: 0.8, maintenance: 0.8, life_h: 15000 },
   incandescent: { clearance: 0.2, clearancePerRootWatt: 0.02, guess: 0.27, maintenance: 0.9, life_h: 1500 },
   discharge: { clearance: 0.3, clearancePerRootWatt: 0.02, guess: 0.9, maintenance: 0.75, life_h: 12000 },
 };
@@ -86,12 +93,18 @@ export function spectrumIdFor(technology: Technology, cct: Kelvin): string {
   switch (technology) {
     case 'led':
       return cct < 2850 ? 'led-2700' : cct < 3500 ? 'led-3000' : cct < 4500 ? 'led-4000' : cct < 5750 ? 'led-5000' : 'led-6500';
+    case 'led-full':
+      return 'led-hcri';
+    case 'led-white-red':
+      return 'led-white-red';
     case 'led-pink':
       return 'led-pink';
     case 'led-red-blue':
       return 'led-blurple';
     case 'fluorescent':
       return cct < 3500 ? 'fl-830' : cct < 5000 ? 'fl-840' : 'fl-865';
+    case 'fluorescent-plant':
+      return 'fl-plant';
     case 'incandescent':
       return 'incandescent';
     case 'discharge':
@@ -191,7 +204,7 @@ function lampOfBox(box: Box, id: string, ppf: Ppf, beam_deg: number | null): Lam
     life_h: kind.life_h,
     common: false,
     heatClearance: Math.round((kind.clearance + kind.clearancePerRootWatt * Math.sqrt(box.power)) * 100) / 100,
-    coolSurface: box.technology === 'fluorescent' || (box.technology.startsWith('led') && box.power < 60),
+    coolSurface: box.technology.startsWith('fluorescent') || (box.technology.startsWith('led') && box.power < 60),
     weight_kg: 1,
     base: null,
     ballast: null,

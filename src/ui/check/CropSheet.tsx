@@ -9,7 +9,7 @@ import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';
 import { SearchList } from '../parts/SearchList';
 import { Segments } from '../parts/Segments';
-import { Sheet } from '../parts/Sheet';
+import { DoneSheet } from '../parts/Sheet';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { basisWords, stageWords } from '../verdict/words';
 
@@ -55,17 +55,12 @@ export function CropSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
   );
   const expected = plantHeightOf({ ...batch, height: null }, crop, stage);
   return (
-    <Sheet
+    <DoneSheet
       title="What are you growing?"
       description="Search by any of its names, then say how far along it is."
       trigger={trigger}
       open={open}
       onOpenChange={onOpenChange}
-      footer={
-        <Button kind="main" onClick={() => onOpenChange(false)}>
-          Done
-        </Button>
-      }
     >
       <div className="space-y-5">
         <SearchList
@@ -116,6 +111,6 @@ export function CropSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
         </div>
         {crop.notes && <p className="text-soft">{crop.notes}</p>}
       </div>
-    </Sheet>
+    </DoneSheet>
   );
 }

@@ -6,7 +6,7 @@ import { setEnclosure } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';
 import { Segments } from '../parts/Segments';
-import { Sheet } from '../parts/Sheet';
+import { DoneSheet } from '../parts/Sheet';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { percent } from '../verdict/words';
 import type { ChoiceSheetProps } from './CropSheet';
@@ -23,17 +23,12 @@ export function PlaceSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPr
     changeSite(sites, 'change what is around it', setEnclosure(stand.id, { ...enclosure, ...next }));
   const setFace = (name: FaceName, id: string) => change({ faces: { ...enclosure.faces, [name]: id } });
   return (
-    <Sheet
+    <DoneSheet
       title="What is around it?"
       description="Pale sides send light back to the edges of the tray; open ones let it go."
       trigger={trigger}
       open={open}
       onOpenChange={onOpenChange}
-      footer={
-        <Button kind="main" onClick={() => onOpenChange(false)}>
-          Done
-        </Button>
-      }
     >
       <div className="space-y-5">
         <Segments
@@ -90,7 +85,7 @@ export function PlaceSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPr
           Sides close by also keep air from moving: a small fan helps. Cloth, paper and card stay clear of hot lamps.
         </p>
       </div>
-    </Sheet>
+    </DoneSheet>
   );
 }
 

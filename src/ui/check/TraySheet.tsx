@@ -5,11 +5,10 @@ import { trayBlockOf } from '@/core/stand/layOut';
 import { showLength } from '@/core/units/length';
 import { changeSite } from '@/store/site/siteStore';
 import { chooseContainer, setTrayBlock, setTraySize } from '@/store/site/setUpVerbs';
-import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';
 import { SearchList } from '../parts/SearchList';
 import { Segments } from '../parts/Segments';
-import { Sheet } from '../parts/Sheet';
+import { DoneSheet } from '../parts/Sheet';
 import { Stepper } from '../parts/Stepper';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import type { ChoiceSheetProps } from './CropSheet';
@@ -49,17 +48,12 @@ export function TraySheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
     changeSite(sites, 'size the tray', setTraySize(stand.id, next.length, next.width, next.height));
   };
   return (
-    <Sheet
+    <DoneSheet
       title="What do they stand in?"
       description="A tray or pot from the list, or a size of your own."
       trigger={trigger}
       open={open}
       onOpenChange={onOpenChange}
-      footer={
-        <Button kind="main" onClick={() => onOpenChange(false)}>
-          Done
-        </Button>
-      }
     >
       <div className="space-y-5">
         <SearchList
@@ -101,6 +95,6 @@ export function TraySheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
           </div>
         </fieldset>
       </div>
-    </Sheet>
+    </DoneSheet>
   );
 }

@@ -8,6 +8,7 @@ import { useStore } from 'zustand';
 import { useVerdict } from '../verdict/useVerdict';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
+import { LineKey } from '../parts/LineKey';
 
 Chart.register(CategoryScale, LinearScale, LineController, LineElement, PointElement, Filler);
 
@@ -80,21 +81,10 @@ export function DoseChart({ setUp }: { setUp: SetUp }) {
       </div>
       <figcaption className="flex flex-wrap gap-x-4 text-sm text-soft">
         <span>dose adding up, mol</span>
-        <Key colour={colours.copper} dash="8 3" word="strongest" />
-        <Key colour={colours.ink} word="mean" />
-        <Key colour={colours.slate} dash="4 3" word="weakest" />
+        <LineKey colour={colours.copper} dash="8 3" word="strongest" />
+        <LineKey colour={colours.ink} word="mean" />
+        <LineKey colour={colours.slate} dash="4 3" word="weakest" />
       </figcaption>
     </figure>
-  );
-}
-
-function Key({ colour, dash, word }: { colour: string; dash?: string; word: string }) {
-  return (
-    <span className="inline-flex items-center gap-1.5">
-      <svg width="20" height="6" aria-hidden>
-        <path d="M0 3H20" stroke={colour} strokeWidth="2" strokeDasharray={dash} />
-      </svg>
-      {word}
-    </span>
   );
 }

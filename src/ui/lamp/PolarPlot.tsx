@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { intensityTowards, type IntensityTable } from '@/core/photometry/IntensityTable';
+import { LineKey } from '../parts/LineKey';
 
 const SIZE = 220;
 const R = 88;
@@ -56,20 +57,9 @@ export function PolarPlot({ table }: { table: IntensityTable }) {
         <circle cx={c} cy={c} r={3} fill="var(--ink)" />
       </svg>
       <figcaption className="flex flex-wrap gap-x-4 text-sm text-soft">
-        <Key colour="var(--verdigris)" word="across it" />
-        <Key colour="var(--copper)" dash="6 4" word="along it" />
+        <LineKey colour="var(--verdigris)" word="across it" />
+        <LineKey colour="var(--copper)" dash="6 4" word="along it" />
       </figcaption>
     </figure>
-  );
-}
-
-function Key({ colour, dash, word }: { colour: string; dash?: string; word: string }) {
-  return (
-    <span className="inline-flex items-center gap-1.5">
-      <svg width="22" height="6" aria-hidden>
-        <path d="M0 3H22" stroke={colour} strokeWidth="2" strokeDasharray={dash} />
-      </svg>
-      {word}
-    </span>
   );
 }

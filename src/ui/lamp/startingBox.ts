@@ -18,6 +18,9 @@ export const ROUND: readonly LampShape[] = ['bulb-bare', 'bulb-reflector', 'roun
 const NO_FIGURES: BoxFigures = { lumens: null, ppf: null, efficacy: null, ppfd: null, ppfdDistance: 0.3 };
 
 function technologyOf({ spectrumId }: Lamp): Technology {
+  if (spectrumId === 'led-hcri') return 'led-full';
+  if (spectrumId === 'led-white-red') return 'led-white-red';
+  if (spectrumId === 'fl-plant') return 'fluorescent-plant';
   if (spectrumId === 'led-pink') return 'led-pink';
   if (spectrumId === 'led-blurple') return 'led-red-blue';
   if (spectrumId.startsWith('fl')) return 'fluorescent';

@@ -1,6 +1,7 @@
 'use client';
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
+import { Button } from './Button';
 
 interface SheetProps {
   title: string;
@@ -34,5 +35,19 @@ export function Sheet({ title, description, trigger, open, onOpenChange, childre
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
+  );
+}
+
+/** A sheet on which every change is taken at once; its one button only closes it. */
+export function DoneSheet(props: Omit<SheetProps, 'footer'>) {
+  return (
+    <Sheet
+      {...props}
+      footer={
+        <Button kind="main" onClick={() => props.onOpenChange(false)}>
+          Done
+        </Button>
+      }
+    />
   );
 }

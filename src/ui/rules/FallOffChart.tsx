@@ -15,6 +15,7 @@ import type { Profile } from '@/core/solve/Profile';
 import type { SetUp } from '@/core/stand/setUp';
 import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
+import { LineKey } from '../parts/LineKey';
 
 Chart.register(LinearScale, LogarithmicScale, LineElement, PointElement, ScatterController, LineController);
 
@@ -83,23 +84,12 @@ export function FallOffChart({ setUp, profile, anchor }: { setUp: SetUp; profile
         />
       </div>
       <figcaption className="flex flex-wrap gap-x-4 text-sm text-soft">
-        <Key colour={colours.ink} word="computed" />
-        <Key colour={colours.copper} dash="6 4" word="inverse square" />
+        <LineKey colour={colours.ink} word="computed" />
+        <LineKey colour={colours.copper} dash="6 4" word="inverse square" />
         <span className="inline-flex items-center gap-1.5">
           <span className="size-2.5 rounded-full" style={{ background: colours.verdigris }} aria-hidden /> readings
         </span>
       </figcaption>
     </figure>
-  );
-}
-
-function Key({ colour, dash, word }: { colour: string; dash?: string; word: string }) {
-  return (
-    <span className="inline-flex items-center gap-1.5">
-      <svg width="22" height="6" aria-hidden>
-        <path d="M0 3H22" stroke={colour} strokeWidth="2" strokeDasharray={dash} />
-      </svg>
-      {word}
-    </span>
   );
 }
