@@ -8,7 +8,7 @@ const withNext = nextJest({ dir: './' })({
   setupFilesAfterEnv: ['<rootDir>/test/toBeWithin.ts'],
 });
 
-/** Next leaves packages as they are; three, whose reader checks our IES files, comes as modules only. */
+/** Next leaves packages as they are; these come as modules only (three is the other reader of our IES files). */
 export default async function config() {
-  return { ...(await withNext()), transformIgnorePatterns: ['/node_modules/(?!three/)'] };
+  return { ...(await withNext()), transformIgnorePatterns: ['/node_modules/(?!(three|d3-contour|d3-array|internmap)/)'] };
 }

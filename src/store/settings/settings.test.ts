@@ -1,0 +1,19 @@
+import { readSettings } from './readSettings';
+import { startingSettings } from './settingsStore';
+
+test('units begin as people of that language use them', () => {
+  expect(startingSettings('en-US').lengthUnit).toBe('in');
+  expect(startingSettings('en-GB').lengthUnit).toBe('cm');
+  expect(startingSettings('de-DE')).toMatchObject({ lengthUnit: 'cm', temperatureUnit: 'C' });
+});
+
+test('what was kept is taken, and what is strange falls back without harm', () => {
+  const start = startingSettings('en-GB');
+  expect(readSettings({ lengthUnit: 'in', theme: 'dark', mapShows: 'ppfd', temperatureUnit: 'F' }, start)).toEqual({
+    lengthUnit: 'in',
+    theme: 'dark',
+    mapShows: 'ppfd',
+    temperatureUnit: 'F',
+  });
+  for (const odd of [null, 7, 'x', [], { lengthUnit: 'ell', theme: 3 }]) expect(readSettings(odd, start)).toEqual(start);
+});

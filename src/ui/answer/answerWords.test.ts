@@ -1,0 +1,41 @@
+import type { Limit, Solution } from '@/core/solve/solve';
+import { setUpOf } from '@/core/stand/setUp';
+import { demoSite } from '@/store/site/demoSite';
+import { tables } from '@/store/site/tables';
+import { failsWords, limitWords, onTheTape, suitsWords } from './words';
+
+const site = demoSite('en-GB');
+const celery = setUpOf(site, site.stands[0]!, tables);
+const best = { distance: 0.1432, hours: 15.25, weakest: 8.4, mean: 11, strongest: 15.2 };
+const solution = (from: number, to: number): Solution => ({ distances: { from, to }, hours: { from: 14, to: 16 }, best, limits: [] });
+
+test('the answer names distances, hours and doses, in the person’s own unit', () => {
+  const words = suitsWords(solution(0.1, 0.19), best, 'cm');
+  expect(words).toContain('Hang it 10–19 cm above the leaves');
+  expect(words).toContain('14 h to 16 h');
+  expect(words).toContain('weakest spot then gets 8.4, the mean 11.0, the strongest 15.2 mol');
+  expect(suitsWords(solution(0.1, 0.19), best, 'in')).toContain('4–7½ in');
+  expect(suitsWords(solution(0.3, 2), best, 'cm')).toContain('30 cm or more');
+});
+
+test('the best is put on a mark of the tape, but never outside of what suits', () => {
+  expect(onTheTape(solution(0.1, 0.19), 'cm').distance).toBeWithin(0.145, { absolute: 1e-9 });
+  expect(onTheTape(solution(0.1, 0.19), 'in').distance).toBeWithin(5.75 * 0.0254, { absolute: 1e-9 });
+  const narrow = onTheTape({ ...solution(0.1401, 0.1449), best: { ...best, distance: 0.1448 } }, 'cm');
+  expect(narrow.distance).toBeLessThanOrEqual(0.1449 + 1e-9);
+});
+
+test.each<[Limit, string]>([
+  [{ why: 'lamp-too-weak', share: 0.43 }, '43 % of the 8 mol that celery needs. About 5 of these lamps'],
+  [{ why: 'lamp-too-strong', times: 1.34 }, '1.3 times what is good'],
+  [{ why: 'tray-wider-than-light', share: 0.6 }, 'the edge gets at most 60 %'],
+  [{ why: 'hours-beyond-crop', hours: 19 }, 'It would suit at 19 h, but celery is not known to bear more than 16 h'],
+  [{ why: 'heat', distance: 0.02 }, 'It would suit at 2 cm, but the heat of this lamp asks for'],
+  [{ why: 'leaf-ceiling', ppfd: 512 }, 'It would suit at 512 µmol/m²/s, but leaves indoors'],
+])('a limit is said with how much: %j', (limit, words) => expect(limitWords(limit, celery, 'cm')).toContain(words));
+
+test('when nothing suits, what comes nearest is said', () => {
+  expect(failsWords(best, 'cm')).toBe(
+    'No setting suits the whole tray. Nearest to it: 14.3 cm for 15 h 15, where the weakest spot gets 8.4 and the strongest 15.2 mol.',
+  );
+});

@@ -1,0 +1,52 @@
+import { cropLibrary } from '@/core/library/cropLibrary';
+import type { Verdict } from '@/core/verdict/judge';
+import { certaintyOf, consequencesOf, headlineOf } from './words';
+
+const tomato = cropLibrary.find((c) => c.id === 'tomato')!;
+const seedling = tomato.stages.find((s) => s.stage === 'seedling')!;
+const band = (value: number) => ({ value, low: value * 0.8, high: value * 1.2 });
+const verdict = (change: Partial<Verdict>): Verdict => ({
+  says: 'in-range',
+  certainty: 'sure',
+  weakest: band(11),
+  mean: band(seedling.dliTarget),
+  strongest: band(17),
+  shareInBand: 1,
+  strengthBinds: false,
+  hoursTooLong: false,
+  hoursTooShort: false,
+  band: { low: 150, high: 300 },
+  ...change,
+} as Verdict); // prettier-ignore
+const said = (change: Partial<Verdict>) => consequencesOf(verdict(change), tomato, seedling).join(' ');
+
+test.each([
+  ['dark', 'No light reaches the leaves.'],
+  ['in-range', 'This suits the whole tray.'],
+  ['edge-dim', 'The middle is right, the edges will stretch.'],
+  ['spot-strong', 'Most of it is right, but too strong under the lamp.'],
+  ['all-strong', 'Too strong: expect bleached or burnt tips.'],
+  ['dim-and-strong', 'Too strong in the middle, while the edges will stretch.'],
+] as const)('%s is said as “%s”', (says, words) => {
+  const { calm, alarm } = headlineOf(verdict({ says }));
+  expect(`${calm} ${alarm}`.trim()).toBe(words);
+});
+
+test('too dim is worse when no spot is in range', () => {
+  expect(headlineOf(verdict({ says: 'all-dim', shareInBand: 0 })).alarm).toContain('everywhere');
+  expect(headlineOf(verdict({ says: 'all-dim', shareInBand: 0.2 })).alarm).toContain('most of the tray');
+});
+
+test('what it will do to these plants: a tomato that stretches can be buried, a leaf over its ceiling bleaches', () => {
+  expect(said({ says: 'all-dim' })).toContain('the buried stem roots');
+  expect(said({ says: 'all-strong', strengthBinds: true })).toContain(`Over ${seedling.ppfdMax} µmol/m²/s`);
+  expect(said({ says: 'all-strong' })).toContain('tips may burn');
+  expect(said({})).toContain(`${seedling.dliTarget} mol`);
+  expect(said({ hoursTooLong: true })).toMatch(/injures tomato/);
+});
+
+test('how sure it is', () => {
+  expect(certaintyOf(verdict({}))).toMatch(/^Sure/);
+  expect(certaintyOf(verdict({ certainty: 'likely' }))).toMatch(/^Likely/);
+  expect(certaintyOf(verdict({ certainty: 'open' } as never))).toMatch(/reading would settle/);
+});
