@@ -105,3 +105,17 @@ test('at the end of its life the lamp gives less, as one step that is undone', a
   await page.getByRole('button', { name: /^Undo/ }).first().click();
   await expect.poll(() => dose(page, 'mean')).toBe(before);
 });
+
+test('what was typed of a lamp is still there after a look elsewhere', async ({ page }) => {
+  await sheet(page).getByRole('tab', { name: 'From its box' }).click();
+  await sheet(page).getByRole('textbox', { name: 'name' }).fill('Half typed');
+  const watts = sheet(page).getByRole('textbox', { name: /watts drawn/ });
+  await watts.fill('33');
+  await watts.press('Enter');
+  await sheet(page).getByRole('tab', { name: 'Its light' }).click();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Lamp:/ }).click();
+  await sheet(page).getByRole('tab', { name: 'From its box' }).click();
+  await expect(sheet(page).getByRole('textbox', { name: 'name' })).toHaveValue('Half typed');
+  await expect(watts).toHaveValue('33');
+});

@@ -46,6 +46,22 @@ test('a crop is chosen on a sheet that fills the phone', async ({ page }) => {
   await expect(page.getByRole('button', { name: /^Crop: Peace lily/ })).toBeVisible();
 });
 
+test('sides are chosen and the lamp looked at with a thumb, and nothing is wider than the phone', async ({ page }) => {
+  await page.getByRole('button', { name: /^Place:/ }).tap();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('radio', { name: 'white sides and back' }).tap();
+  await sheet.getByRole('button', { name: 'Done' }).tap();
+  await expect(page.getByRole('button', { name: 'Place: between white sides' })).toBeVisible();
+  await page.getByRole('button', { name: /^Lamp:/ }).tap();
+  for (const tab of ['From its box', 'Its light', 'Its age']) {
+    await sheet.getByRole('tab', { name: tab }).tap();
+    await page.waitForTimeout(150);
+    expect(
+      await sheet.evaluate((e) => Math.max(...[...e.querySelectorAll('*')].map((x) => x.getBoundingClientRect().right))),
+    ).toBeLessThanOrEqual(391);
+  }
+});
+
 test('axe finds nothing wrong on the phone', async ({ page }) => {
   expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`)).toEqual(
     [],

@@ -29,14 +29,23 @@ const TECHNOLOGIES: readonly { value: Technology; label: string }[] = [
   { value: 'discharge', label: 'discharge lamp' },
 ];
 
+interface LampBoxFormProps {
+  setUp: SetUp;
+  own: boolean;
+  /** What was typed so far; it outlives the form, so that closing the sheet loses nothing. */
+  draft: Box | null;
+  onDraft(box: Box): void;
+  onKept(): void;
+}
+
 /** A lamp as its box and its files describe it; what was typed stays until it is kept. */
-export function LampBoxForm({ setUp, own, onKept }: { setUp: SetUp; own: boolean; onKept(): void }) {
+export function LampBoxForm({ setUp, own, draft, onDraft, onKept }: LampBoxFormProps) {
   const { sites } = useWorkspace();
   const { lamp, stand } = setUp;
-  const [box, setBox] = useState<Box>(() => startingBox(lamp, own));
+  const box = draft ?? startingBox(lamp, own);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const change = (part: Partial<Box>) => {
-    setBox((now) => ({ ...now, ...part }));
+    onDraft({ ...box, ...part });
     setProblems([]);
   };
   // The name may come last; the numbers are checked without it.

@@ -3,6 +3,7 @@ import { Tabs } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { lampLibrary } from '@/core/library/lampLibrary';
 import type { Lamp } from '@/core/lamp/Lamp';
+import type { Box } from '@/core/lamp/lampFromBox';
 import { lampRowOf } from '@/core/stand/layOut';
 import { changeSite } from '@/store/site/siteStore';
 import { chooseLamp, setLampRow } from '@/store/site/setUpVerbs';
@@ -30,6 +31,7 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
   const { stand, tier, lamp } = setUp;
   const isOwn = own.some((l) => l.id === lamp.id);
   const [tab, setTab] = useState<string | null>(null);
+  const [draft, setDraft] = useState<{ lampId: string; box: Box } | null>(null);
   const row = lampRowOf(tier, lamp);
   const items = useMemo(
     () => [
@@ -111,7 +113,17 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
           <LampNotes lamp={lamp} />
         </Tabs.Content>
         <Tabs.Content value="box">
-          <LampBoxForm key={lamp.id} setUp={setUp} own={isOwn} onKept={() => setTab('box')} />
+          <LampBoxForm
+            key={lamp.id}
+            setUp={setUp}
+            own={isOwn}
+            draft={draft?.lampId === lamp.id ? draft.box : null}
+            onDraft={(box) => setDraft({ lampId: lamp.id, box })}
+            onKept={() => {
+              setDraft(null);
+              setTab('box');
+            }}
+          />
         </Tabs.Content>
         <Tabs.Content value="light">
           <LampPortrait lamp={lamp} />
