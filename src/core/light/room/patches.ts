@@ -33,7 +33,7 @@ export interface Patches {
   readonly senders: Int32Array;
   /** For each of them √(area / reflectance), and their symmetric exchange √(ρᵢρⱼ/AᵢAⱼ) · AᵢFᵢⱼ: `senders × senders`. */
   readonly root: Float64Array;
-  readonly exchange: Float32Array;
+  readonly exchange: Float64Array;
 }
 
 /** A sender that reflects nothing (bare wire) is taken to reflect this much, so that it can stand in the same equations. */
@@ -100,7 +100,7 @@ export function sendersOf(
   const area = ofFace((f) => f.di * f.dj);
   const root = ofFace((f) => Math.sqrt((f.di * f.dj) / Math.max(f.reflectance, NEARLY_NOTHING)));
   const n = senders.length;
-  const exchange = new Float32Array(n * n);
+  const exchange = new Float64Array(n * n);
   for (let i = 0; i < n; i++)
     for (let j = 0; j < n; j++) exchange[i * n + j] = (area[i]! * formFactors[senders[i]! * count + senders[j]!]!) / (root[i]! * root[j]!);
   return { senders, root, exchange };

@@ -59,20 +59,26 @@ export function settle(patches: Patches, direct: Float64Array, entering?: Float6
   return { sent, converged: left <= enough };
 }
 
-/** out = (1 − S) x */
-function lessExchange(s: Float32Array, x: Float64Array, out: Float64Array): void {
+/** out = (1 − S) x. S is symmetric: each entry above the diagonal is read once and counts for both its patches. */
+function lessExchange(s: Float64Array, x: Float64Array, out: Float64Array): void {
   const n = x.length;
+  out.set(x);
   for (let i = 0; i < n; i++) {
     const row = i * n;
-    let a = 0, b = 0, c = 0, d = 0, j = 0; // prettier-ignore
-    for (; j < n - 3; j += 4) {
-      a += s[row + j]! * x[j]!;
-      b += s[row + j + 1]! * x[j + 1]!;
-      c += s[row + j + 2]! * x[j + 2]!;
-      d += s[row + j + 3]! * x[j + 3]!;
+    const xi = x[i]!;
+    let a = s[row + i]! * xi, b = 0, j = i + 1; // prettier-ignore
+    for (; j < n - 1; j += 2) {
+      const p = s[row + j]!, q = s[row + j + 1]!; // prettier-ignore
+      a += p * x[j]!;
+      b += q * x[j + 1]!;
+      out[j]! -= p * xi;
+      out[j + 1]! -= q * xi;
     }
-    for (; j < n; j++) a += s[row + j]! * x[j]!;
-    out[i] = x[i]! - (a + b + c + d);
+    if (j < n) {
+      a += s[row + j]! * x[j]!;
+      out[j]! -= s[row + j]! * xi;
+    }
+    out[i]! -= a + b;
   }
 }
 
