@@ -6,14 +6,15 @@ const serve = (on: string, demo: string) => ({
   command: `node node_modules/next/dist/bin/next start -p ${on}`,
   url: `http://localhost:${on}/settings`,
   reuseExistingServer: false,
+  timeout: 180_000,
   env: { COPPER_NOON_DEMO: demo, NEXT_TELEMETRY_DISABLED: '1' },
 });
 
 /** Browser tests against the production build, one server that begins empty and one with the demo. */
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 60_000,
-  expect: { timeout: 15_000 }, // two workers share two cores with their servers
+  timeout: 150_000,
+  expect: { timeout: 40_000 }, // two workers share two cores with their servers, and cores differ
   workers: 2,
   forbidOnly: true,
   reporter: [['list'], ['json']],

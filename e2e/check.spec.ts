@@ -204,12 +204,12 @@ test('the person’s units are kept', async ({ page }) => {
 test('a worker that cannot load is said, not waited for', async ({ page }) => {
   await page.route(/worker/, (route) => route.abort());
   await page.reload();
-  await expect(page.getByText(/The light could not be computed/)).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText(/The light could not be computed/)).toBeVisible({ timeout: 60_000 });
 });
 
 for (const theme of ['light', 'dark'] as const) {
   test(`axe finds nothing wrong on any screen, ${theme}`, async ({ page }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(300_000);
     await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
     for (const path of ['/', '/setups', '/settings']) {
       await page.goto(path);

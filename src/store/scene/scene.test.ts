@@ -48,7 +48,7 @@ test('the worker and the command line say the same as the door for scripts', asy
   expect(JSON.parse(JSON.stringify(createLightApi().field(question.value)))).toEqual(expected);
   const said = execFileSync('node', ['-r', './scripts/typescript.cjs', 'scripts/field.ts', '-'], { input: example, encoding: 'utf8' });
   expect(JSON.parse(said)).toMatchObject({ ok: true, answer: expected });
-}, 30_000);
+}, 120_000);
 
 test('scenes of the reference cases give the reference numbers', () => {
   const tube = line.cases.find((c) => c.id === 'line/tube/L0.55/x/h0.10')!;
