@@ -20,7 +20,7 @@ const GIVEN: Readonly<Record<number, (mc: number) => number>> = {
  * Its planes count from across the lamp, C 90 along it; they are turned by a quarter to ours, which count from along it.
  *
  * @returns the lamp, or what is wrong and in which line
- * Source: the format as published by Stockmar (1990); light.tools and many makers describe it alike.
+ * Source: the format as published by Stockmar (1990), from memory.
  */
 export function readLdt(text: string): Result<PhotometricFile> {
   if (text.length > MOST_CHARACTERS) return fail({ code: 'ldt/too-large', at: '', found: text.length, expected: String(MOST_CHARACTERS) });

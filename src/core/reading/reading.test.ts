@@ -66,6 +66,17 @@ test('a reading narrows the band, five narrow it more, a phone least', () => {
   expect(width([reading(0.9, { meter: 'phone' })])).toBeGreaterThan(width([reading(0.9)]));
 });
 
+test('readings are of today: another day of the lamp’s life is less sure', () => {
+  const taken = calibrate([reading(0.9)], lamp, spectrum, null);
+  const width = (view: 'new' | 'now' | 'end', used_h: number | null) => {
+    const { low, high } = combine(doubtsOf(lamp, spectrum, taken, { used_h, dirt: 0, view }));
+    return low + high;
+  };
+  expect(width('end', 5000)).toBeGreaterThan(width('now', 5000));
+  expect(width('new', 5000)).toBeGreaterThan(width('now', 5000));
+  expect(width('end', null)).toBeGreaterThan(width('end', 5000));
+});
+
 const why = (scale: number, change: Partial<Reading> = {}) =>
   question(compare([reading(scale, change)], lamp, spectrum, null)[0]!, spectrum).map((s) => s.why);
 

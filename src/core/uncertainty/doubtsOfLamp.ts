@@ -1,7 +1,7 @@
 import type { Lamp } from '../lamp/Lamp';
 import type { SpectrumNote } from '../library/spectrumLibrary';
 import type { Calibration } from '../reading/calibrate';
-import { AS_NEW, maintenance, type Ageing } from '../lamp/ageing';
+import { AS_NEW, maintenance, outputFor, type Ageing } from '../lamp/ageing';
 import type { Doubt } from './Band';
 
 const CALIPER = 'US DOE CALiPER report series (2007–2016), measured against claimed output; rounded by us';
@@ -52,5 +52,16 @@ export function doubtsOfLamp(lamp: Lamp, spectrum: SpectrumNote, ageing: Ageing)
 
 /** Why the light of a set-up may differ from what is shown: by its readings where there are any, by its box otherwise. */
 export function doubtsOf(lamp: Lamp, spectrum: SpectrumNote, calibration: Calibration | null, ageing: Ageing = AS_NEW): readonly Doubt[] {
-  return calibration ? [...calibration.doubts, DOUBT_OF_BEAM] : doubtsOfLamp(lamp, spectrum, ageing);
+  if (!calibration) return doubtsOfLamp(lamp, spectrum, ageing);
+  const measured = [...calibration.doubts, DOUBT_OF_BEAM];
+  return ageing.view === 'now' ? measured : [...measured, doubtOfOtherDay(lamp, ageing)];
+}
+
+/** Readings are of today; for another day of the lamp's life it is reckoned from there how much it fades in between. */
+function doubtOfOtherDay(lamp: Lamp, ageing: Ageing): Doubt {
+  // Of unknown age: much of the fading between the two days may have happened already, or not yet.
+  const fades = 0.9 * (1 / lamp.maintenanceAtEnd - 1);
+  const third = Math.abs(1 - outputFor(lamp, ageing, true)) / 3;
+  const unknown = ageing.used_h === null;
+  return { why: 'age', low: third, high: unknown ? fades : third, source: CONSENSUS };
 }
