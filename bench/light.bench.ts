@@ -1,3 +1,15 @@
+import { advise } from '../src/core/advice/advise';
+import { answerBench } from '../src/core/bench/answerBench';
+import { questionOfStand } from '../src/core/bench/questionOfStand';
+import { tables } from '../src/core/library/tables';
+import { fitTier } from '../src/core/fit/fitTier';
+import { litOf } from '../src/core/reading/Reading';
+import { aroundOf } from '../src/core/stand/roomOf';
+import { planWalk } from '../src/core/walk/planWalk';
+import { benchStandOf, lampsOf } from '../src/core/stand/benchStand';
+import { changeFittings } from '../src/core/stand/change';
+import type { Site } from '../src/core/stand/Site';
+import { demoSite } from '../src/store/site/demoSite';
 import { answerLight } from '../src/core/answer/answerLight';
 import { lampLibrary } from '../src/core/library/lampLibrary';
 import { emittersOf } from '../src/core/lamp/emittersOf';
@@ -120,4 +132,45 @@ const print = (line: string) => process.stdout.write(`${line}\n`);
     ['four times the patches', whole(4, 0.01, 2)],
   ] as const)
     print(`  ${what}: ${took.toFixed(1)} ms, ${(took / plain).toFixed(1)} times`);
+}
+
+// Readings: a fit of a tier between white sides, and the points of a walk over it.
+{
+  const site = demoSite('en-GB');
+  const rack = site.stands.find((s) => s.id === 'demo-rack')!;
+  const tier = rack.tiers[3]!;
+  const others = rack.tiers.filter((t) => t !== tier).map((t) => ({ lit: litOf(t), around: aroundOf(t) }));
+  const white = benchStandOf(site, rack, tables).tiers[3]!;
+  const fit = median(5, () => void fitTier(tier, lampsOf(site, tables), others, 'fit', Date.UTC(2026, 2, 16)));
+  const walk = median(5, () => void planWalk(white, 9));
+  print(
+    `readings: a fit of ${tier.readings.length} between white sides in ${fit.toFixed(0)} ms, nine points of a walk chosen in ${walk.toFixed(0)} ms`,
+  );
+}
+
+// The bench: a rack of five tiers as the demo has it, and the search for what would help.
+{
+  const site = demoSite('en-GB');
+  const stand = (s: Site) => benchStandOf(s, s.stands[0]!, tables);
+  const tier = site.stands[0]!.tiers[1]!;
+  const hung = (face: number) => stand(changeFittings(tier.id, tier.fittings.map((f) => f.id), () => ({ face }))(site)); // prettier-ignore
+  const recall = createRecall(2048);
+  answerBench(questionOfStand(stand(site), 'front'), recall);
+  let n = 0;
+  const face = () => 0.16 + 0.001 * (n++ % 60);
+  const move = median(20, () => void answerBench(questionOfStand(hung(face()), 'front', tier.id), recall));
+  const whole = median(8, () => void answerBench(questionOfStand(hung(face()), 'front'), recall));
+  print(`bench, five tiers: ${move.toFixed(1)} ms for a move of a hand on one of them, ${whole.toFixed(0)} ms for all when it lets go`);
+  const answer = answerBench(questionOfStand(stand(site), null), recall);
+  // One after the other: they share a thread here.
+  void (async () => {
+    for (const scope of [{ of: 'tier', id: tier.id }, { of: 'stand' }] as const) {
+      const start = performance.now();
+      const { judged, offers } = await advise({ site, standId: site.stands[0]!.id, scope, answer });
+      const took = performance.now() - start;
+      print(
+        `advice for a ${scope.of}: ${judged} moves judged and ${offers.length} worked out in full in ${took.toFixed(0)} ms, ${((judged / took) * 1000).toFixed(0)} a second (goal 200)`,
+      );
+    }
+  })();
 }

@@ -9,7 +9,7 @@ test.beforeEach(async ({ page }) => {
 });
 
 test('nothing is wider than the phone, and fingers have room', async ({ page }) => {
-  for (const path of ['/', '/setups', '/settings']) {
+  for (const path of ['/', '/readings', '/setups', '/settings']) {
     await page.goto(path);
     await page.getByRole('heading', { level: 1 }).waitFor({ state: 'attached' });
     await page.waitForTimeout(200);
@@ -66,4 +66,55 @@ test('axe finds nothing wrong on the phone', async ({ page }) => {
   expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`)).toEqual(
     [],
   );
+});
+
+test.describe('the bench', () => {
+  test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}` });
+
+  test('is looked at, read and moved a little by finger', async ({ page }) => {
+    await page.goto('/bench');
+    await expect(page.getByTestId('stand-line')).toContainText('need a hand');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    await page
+      .getByRole('button', { name: /^Lamp: .*tier 4,/ })
+      .first()
+      .tap();
+    const panel = page.getByRole('region', { name: 'The chosen lamp' });
+    const lower = panel.getByRole('button', { name: /^Lower/ });
+    expect((await lower.boundingBox())!.height).toBeGreaterThanOrEqual(44);
+    const before = Number(await page.getByTestId('dose-mean').textContent());
+    for (let i = 0; i < 3; i++) await lower.tap();
+    await expect.poll(async () => Number(await page.getByTestId('dose-mean').textContent())).toBeGreaterThan(before);
+    await page.getByTestId('above').tap({ position: { x: 60, y: 70 } });
+    await expect(page.getByTestId('probe')).toContainText('mol a day at');
+  });
+});
+
+test.describe('readings', () => {
+  test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}` });
+
+  test('are walked in one hand: big digits, big buttons, nothing below the fold', async ({ page }) => {
+    await page.goto('/readings');
+    await page.getByLabel('tier', { exact: true }).selectOption({ index: 3 });
+    await page.getByRole('button', { name: 'Begin the walk' }).tap();
+    await expect(page.getByText('Point 1 of 9')).toBeVisible();
+    await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
+    await page.getByTestId('big-digits').fill('8430');
+    await expect(page.getByText(/^\d+ µmol\/m²\/s, \d+ % of the plan$/)).toBeVisible();
+    const take = page.getByRole('button', { name: 'Take, and next' });
+    const box = (await take.boundingBox())!;
+    expect(box.height).toBeGreaterThanOrEqual(56);
+    expect(box.y + box.height).toBeLessThanOrEqual(844 - 62); // above the way about
+    expect(Number.parseFloat(await page.getByTestId('big-digits').evaluate((e) => getComputedStyle(e).fontSize))).toBeGreaterThanOrEqual(
+      40,
+    );
+    await take.tap();
+    await expect(page.getByText('Point 2 of 9')).toBeVisible();
+    await page.getByRole('button', { name: /^Point 1: \d+ µmol/ }).tap();
+    await expect(page.getByText('Taken here: 8,430 lx')).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`)).toEqual(
+      [],
+    );
+  });
 });

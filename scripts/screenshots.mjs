@@ -40,10 +40,82 @@ async function picture(name, { width = 1280, height = 800, path = '/', setUp, sc
   await page.close();
 }
 
+/** The bench with its second tier, whose light and advice have been worked out. */
+const secondTier = async (page) => {
+  await page.getByTestId('tier-2').click();
+  await page.getByTestId('offer').first().waitFor();
+};
+await picture('bench', { path: '/bench', act: secondTier });
+await picture('bench-advice', {
+  path: '/bench',
+  scheme: 'dark',
+  act: async (page) => {
+    await secondTier(page);
+    await page.locator('summary', { hasText: 'Best distance and hours' }).click();
+    await page.getByTestId('setting').waitFor();
+    await page
+      .getByTestId('offer')
+      .last()
+      .evaluate((e) => e.scrollIntoView());
+  },
+});
+await picture('compare', {
+  path: '/bench',
+  act: async (page) => {
+    await page.getByRole('button', { name: 'Stand', exact: true }).click();
+    await page.getByRole('menuitem', { name: 'Make a variant of it' }).click();
+    await page.getByRole('textbox', { name: 'Name of this stand' }).fill('Map-room rack, white back');
+    await page.keyboard.press('Enter');
+    await page.getByTestId('tier-2').click();
+    await page.locator('summary', { hasText: 'Size and sides of tier 2' }).click();
+    await page.getByLabel('back', { exact: true }).selectOption('white-card');
+    await page.getByRole('button', { name: 'Stand', exact: true }).click();
+    await page.getByRole('menuitem', { name: 'Compare with another' }).click();
+    await page.getByTestId('differences').waitFor();
+    await page.waitForTimeout(9500); // until the message at the foot has gone
+  },
+});
+await picture('bench-print', {
+  path: '/bench',
+  width: 800,
+  height: 1130,
+  media: 'print',
+  act: (page) => page.getByText('working out the light').waitFor({ state: 'detached' }),
+});
+await picture('phone-bench', { path: '/bench', width: 390, height: 844, act: (page) => page.getByTestId('dose-mean').waitFor() });
 await picture('check');
 await picture('check-bulb', { setUp: 'Map room · physalis', scheme: 'dark' });
 await picture('check-answer', { setUp: 'Landing shelf · hoyas' });
-await picture('readings', { act: (page) => page.getByRole('heading', { name: 'Readings' }).evaluate((e) => e.scrollIntoView()) });
+/** The readings of one tier of the rack. */
+const tierOfRack = (page, n) => page.getByLabel('tier', { exact: true }).selectOption({ index: n - 1 });
+const beginWalk = async (page, meter) => {
+  await page.getByLabel('Meter', { exact: true }).selectOption(`practice:${meter}`);
+  await page.getByRole('button', { name: 'Begin the walk' }).click();
+};
+const shows = (page) => page.waitForFunction(() => Number(document.querySelector('[data-testid=big-digits]')?.value) > 0);
+await picture('readings', {
+  path: '/readings',
+  act: async (page) => {
+    await tierOfRack(page, 2);
+    await page.getByText('short, 5 points').click();
+    await beginWalk(page, 'fc-analogue');
+    for (const times of ['× 100', '× 100', '× 1']) {
+      await shows(page);
+      await page.getByLabel('Times the switch').getByText(times, { exact: true }).click();
+      await page.getByRole('button', { name: 'Take, and next' }).click();
+    }
+    await page.getByTestId('doubted').waitFor();
+  },
+});
+await picture('readings-fit', {
+  path: '/readings',
+  scheme: 'dark',
+  act: async (page) => {
+    await tierOfRack(page, 4);
+    await page.getByRole('tab', { name: 'Fit' }).click();
+    await page.mouse.click(400, 700);
+  },
+});
 await picture('rules', {
   act: async (page) => {
     await page.getByRole('button', { name: /Rules of thumb/ }).click();
@@ -56,7 +128,7 @@ await picture('lamp-from-box', {
     await page.getByRole('tab', { name: 'From its box' }).click();
   },
 });
-await picture('place', { setUp: 'Map room · parsley', act: (page) => page.getByRole('button', { name: /^Place:/ }).click() });
+await picture('hours', { path: '/hours', act: (page) => page.getByTestId('best-times').first().waitFor() });
 await picture('lamp-light', {
   act: async (page) => {
     await page.getByRole('button', { name: /^Lamp:/ }).click();
@@ -68,9 +140,17 @@ await picture('settings', { path: '/settings' });
 await picture('print', { width: 800, height: 1130, media: 'print' });
 await picture('phone', { width: 390, height: 844 });
 await picture('phone-readings', {
+  path: '/readings',
   width: 390,
   height: 844,
-  act: (page) => page.getByRole('heading', { name: 'Readings' }).evaluate((e) => e.scrollIntoView()),
+  act: async (page) => {
+    await tierOfRack(page, 4);
+    await beginWalk(page, 'lux-basic');
+    await shows(page);
+    await page.getByRole('button', { name: 'Take, and next' }).click();
+    await page.getByText('Point 2 of').waitFor();
+    await shows(page);
+  },
 });
 await browser.close();
 server.kill();

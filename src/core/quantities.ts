@@ -7,6 +7,8 @@
 export type Metres = number;
 /** Plane angle, rad. */
 export type Radians = number;
+/** Mass, kg. */
+export type Kilograms = number;
 /** Electrical power drawn at the wall, W. */
 export type Watts = number;
 /** Luminous flux, lm. */

@@ -1,8 +1,21 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { LightAnswer, LightQuestion } from '../core/answer/LightQuestion';
+import type { Metres } from '../core/quantities';
 import type { Problem } from '../core/result';
+import type { BenchAnswer } from '../core/bench/BenchQuestion';
+import { askedTier, questionOfStand } from '../core/bench/questionOfStand';
+import type { BenchStand, BenchTier } from '../core/stand/benchStand';
+import type { SettingsFor, SettingsQuestion } from '../core/advice/settingsFor';
+import type { AdviceQuestion } from '../core/advice/advise';
+import type { NoFit, TierFit } from '../core/fit/fitTier';
+import type { WalkPoint } from '../core/walk/planWalk';
+import type { TierOfSite } from '../workers/readings/readings.api';
+import { startReadingsWorker, type ReadingsWorker } from '../workers/readings/readings.client';
+import { startAdviceWorker, type AdviceWorker, type Search } from '../workers/advice/advice.client';
 import type { SetUp } from '../core/stand/setUp';
-import { startLightPool } from '../workers/light/light.pool';
+import { startLightPool, type Lane } from '../workers/light/light.pool';
+import { createBenchLightStore, createBenchLookStore, type BenchLightStore, type BenchLookStore } from './bench/benchStore';
+import { followBench } from './bench/followBench';
 import { createLightStore, type LightStore } from './light/lightStore';
 import { followProfile } from './light/followProfile';
 import { followSetUp, questionOf } from './light/followSetUp';
@@ -32,6 +45,25 @@ export interface Workspace {
   readonly lights: LightStore;
   readonly profiles: ProfileStore;
   readonly opening: StoreApi<Opening>;
+  /** The light of the stand on the bench, and what the bench shows. */
+  readonly benchLights: BenchLightStore;
+  readonly benchLooks: BenchLookStore;
+  /** Keeps the light of the bench up to date for as long as it is looked at; returns the end of it. */
+  watchBench(): () => void;
+  /** What every tray of a stand gets; with pictures where they are asked for. */
+  lightOfStand(stand: BenchStand, view?: 'front'): Promise<BenchAnswer>;
+  /** Looks for what would help; the search can be called off. Throws before the workspace is open. */
+  advise(question: AdviceQuestion, onJudged: (judged: number) => void): Search;
+  /** What the readings of a tier say of its lamps and sides. */
+  fitTier(of: TierOfSite, progress: (done: number) => void): Promise<TierFit | NoFit>;
+  /** The points that tell most about a tier. */
+  planWalk(of: TierOfSite, count: number): Promise<WalkPoint[]>;
+  /** The picture of one tier alone, without what comes from the others. */
+  lightOfTier(stand: BenchStand, tierId: string): Promise<BenchAnswer>;
+  /** All heights and hours of a tier. */
+  settingsFor(question: SettingsQuestion): Promise<SettingsFor>;
+  /** What each lamp of a tier gives to one place of it. */
+  sharesAt(tier: BenchTier, x: Metres, y: Metres, z: Metres): ReturnType<Lane['shares']>;
   /** The light of any set-up, computed beside the picture; rejects before the workspace is open or when the worker died. */
   lightOf(setUp: SetUp): Promise<LightAnswer>;
   /** Opens what was kept, starts the worker and the saving; returns the end of it all. */
@@ -50,11 +82,29 @@ export function createWorkspace(language: string): Workspace {
   const profiles = createProfileStore();
   const opening = createStore<Opening>(() => ({ status: 'opening' }));
   let seeded: (() => void) | null = null;
+  const benchLights = createBenchLightStore();
+  const benchLooks = createBenchLookStore();
   let askLight: ((question: LightQuestion) => Promise<LightAnswer>) | null = null;
+  let lanes: { picture: Lane; answers: Lane } | null = null;
+  let advisor: AdviceWorker | null = null;
+  // Advice has a worker of its own, started when it is asked for the first time, so that no picture waits for a search.
+  const theAdvisor = (): AdviceWorker => {
+    if (!lanes) throw new Error('not open yet');
+    return (advisor ??= startAdviceWorker());
+  };
+  let reader: ReadingsWorker | null = null;
+  const theReader = (): ReadingsWorker => {
+    if (!lanes) throw new Error('not open yet');
+    return (reader ??= startReadingsWorker());
+  };
+  const lane = (which: 'picture' | 'answers'): Lane => {
+    if (!lanes) throw new Error('not open yet');
+    return lanes[which];
+  };
 
   function open(seed: 'plain' | 'demo') {
     const first = seed === 'demo' ? demoSite(language) : addSetUp(PLAIN_RECIPE, newId())(emptySite(language));
-    sites.setState({ site: first, activeId: first.stands[0]!.id, past: [], future: [], inGesture: false });
+    sites.setState({ site: first, activeId: first.stands.find((s) => s.laidOut)!.id, past: [], future: [], inGesture: false });
     opening.setState({ status: 'open', savingFailed: null }, true);
   }
 
@@ -101,8 +151,15 @@ export function createWorkspace(language: string): Workspace {
       // Two workers, so that looking for the answer, or for other set-ups, never keeps the picture waiting.
       const pool = startLightPool(2);
       const [picture, answers] = [pool.lane(), pool.lane()];
+      lanes = { picture, answers };
       askLight = (question) => answers.answer(question);
-      ends.push(followSetUp(sites, lights, picture), followProfile(sites, profiles, answers), () => pool.stop());
+      ends.push(followSetUp(sites, lights, picture), followProfile(sites, profiles, answers), () => {
+        pool.stop();
+        advisor?.stop();
+        reader?.stop();
+        advisor = null;
+        reader = null;
+      });
     }
 
     async function openKept() {
@@ -151,6 +208,16 @@ export function createWorkspace(language: string): Workspace {
     lights,
     profiles,
     opening,
+    benchLights,
+    benchLooks,
+    watchBench: () => followBench(sites, benchLooks, benchLights, (question) => lane('picture').bench(question)),
+    lightOfStand: async (stand, view) => lane('answers').bench(questionOfStand(stand, view ?? null)),
+    fitTier: async (of, progress) => theReader().fit(of, newId(), Date.now(), progress),
+    planWalk: async (of, count) => theReader().plan(of, count),
+    lightOfTier: async (stand, tierId) => lane('answers').bench(questionOfStand(stand, 'front', tierId, false)),
+    advise: (question, onJudged) => theAdvisor().advise(question, onJudged),
+    settingsFor: async (question) => theAdvisor().settings(question),
+    sharesAt: async (tier, x, y, z) => lane('answers').shares(askedTier(tier), x, y, z),
     lightOf: (setUp) => (askLight ? askLight(questionOf(setUp, SMALL_PICTURE)) : Promise.reject(new Error('not open yet'))),
     start,
     beginAnew(seed) {

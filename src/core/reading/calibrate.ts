@@ -1,71 +1,95 @@
-import type { Lamp } from '../lamp/Lamp';
-import type { SpectrumNote } from '../library/spectrumLibrary';
+import { LEFT_BY_MATCHING, meterErrorOf, meterOf } from '../library/meterLibrary';
 import type { Ppfd } from '../quantities';
 import type { Doubt } from '../uncertainty/Band';
-import { ppfdOfReading } from '../units/light';
-import { METER_ERROR } from './meterError';
-import { nominalAt, type Around } from './nominalAt';
+import { convert, type Converted } from './convert';
+import { lightThere, type LampOf, type LightThere } from './lightThere';
 import type { Reading } from './Reading';
 
-/** One reading held against the lamp's box. */
+/** One reading held against what the lamps' boxes say. */
 export interface Compared {
   readonly reading: Reading;
+  readonly there: LightThere;
+  readonly converted: Converted;
   readonly measured: Ppfd;
   readonly nominal: Ppfd;
   /** measured over nominal */
   readonly ratio: number;
 }
 
-/** What the readings say of a lamp: it gives `scale` times what its box says, with what doubt is left. */
+/** What readings say of a lamp: it gives `scale` times what its box says, with what doubt is left. */
 export interface Calibration {
   readonly scale: number;
+  /** The readings that it rests on. */
   readonly used: readonly Compared[];
   readonly doubts: readonly Doubt[];
+  /** Whether a fit of the whole tier says so, or the middle of the readings alone. */
+  readonly fitted: boolean;
 }
 
 /** Scatter of a single reading by hand (place, level, height), as a half-width of a nine-in-ten band. */
-const HAND = 0.12; // ±0.04; our estimate, growers’ consensus
+export const HAND = 0.12; // ±0.04; our estimate, growers’ consensus
 
-/** Readings of this lamp, converted by its own spectrum and held against its box. */
-export function compare(readings: readonly Reading[], lamp: Lamp, spectrum: SpectrumNote, around: Around | null): Compared[] {
-  return readings
-    .filter((r) => r.lampId === lamp.id)
-    .map((reading) => {
-      const measured = ppfdOfReading(reading, spectrum.luxPerUmol);
-      const nominal = nominalAt(reading, lamp, around);
-      return { reading, measured, nominal, ratio: measured / nominal };
-    });
+/** A kind of lamp must give this much of the light at a place for a reading there to say anything of it. */
+const HAS_A_SAY = 0.25;
+
+/** Readings converted by the light at their place, and held against the boxes of the lamps that were lit. */
+export function compare(readings: readonly Reading[], lampOf: LampOf): Compared[] {
+  return readings.flatMap((reading) => {
+    const there = lightThere(reading, lampOf);
+    if (there.parts.length === 0) return [];
+    const converted = convert(reading, there);
+    return [{ reading, there, converted, measured: converted.ppfd, nominal: there.ppfd, ratio: converted.ppfd / there.ppfd }];
+  });
 }
+
+/** Whether a reading says something of a kind of lamp. */
+export const tellsOf = ({ there }: Compared, lampId: string): boolean =>
+  there.parts.some((p) => p.lamp.id === lampId && p.ppfd >= HAS_A_SAY * there.ppfd);
+
+/** Readings that count. */
+export const counts = ({ reading, ratio }: Compared): boolean => !reading.leftOut && ratio > 0 && Number.isFinite(ratio);
 
 /**
  * Scales a lamp to its readings: the median of the ratios, so that one bad reading among several does little.
  *
- * The doubt that is left: the meter's own error and the error of the conversion (both common to all readings, taken as the
- * best of the meters used), and the scatter of the hand, which shrinks with the root of their number.
- *
- * @param around  the sides of the tier, which add to what its lamps give; null: in the open
+ * @param compared  readings of its tier; only those count in which the lamp has a say
  * @returns null without a reading that counts
  */
-export function calibrate(readings: readonly Reading[], lamp: Lamp, spectrum: SpectrumNote, around: Around | null): Calibration | null {
-  const used = compare(readings, lamp, spectrum, around).filter((c) => !c.reading.leftOut && c.ratio > 0 && Number.isFinite(c.ratio));
+export function calibrate(compared: readonly Compared[], lampId: string): Calibration | null {
+  const used = compared.filter((c) => counts(c) && tellsOf(c, lampId));
   if (used.length === 0) return null;
   const ratios = used.map((c) => c.ratio).sort((a, b) => a - b);
   const middle = (ratios[Math.floor((ratios.length - 1) / 2)]! + ratios[Math.ceil((ratios.length - 1) / 2)]!) / 2;
-  const meter = Math.min(...used.map((c) => METER_ERROR[c.reading.meter]));
+  // 1.645 standard errors for nine in ten; the scatter seen, but not less than a hand's.
+  const spread = ratios.length > 2 ? 1.645 * Math.sqrt(ratios.reduce((s, r) => s + (r / middle - 1) ** 2, 0) / (ratios.length - 1)) : 0;
+  const few = Math.min(0.9, Math.max(HAND, spread) / Math.sqrt(ratios.length));
+  const scatter: Doubt = {
+    why: 'few-readings',
+    low: few,
+    high: few,
+    source: `${ratios.length} of them; each by hand ±${Math.round(HAND * 100)} %`,
+  };
+  return { scale: middle, used, doubts: [...doubtsOfMeters(used), scatter], fitted: false };
+}
+
+/** The meter's own error and the error of the conversion: both common to all readings, taken as the best of those used. */
+export function doubtsOfMeters(used: readonly Compared[]): Doubt[] {
+  const errors = used.map(({ reading }) => (reading.factor === 1 ? meterErrorOf(meterOf(reading.kindId)) : LEFT_BY_MATCHING));
+  const meter = Math.min(...errors);
   const doubts: Doubt[] = [
     { why: 'meter', low: meter, high: meter, source: 'a meter of this kind, ISO/CIE 19476:2014 and growers’ consensus' },
   ];
   if (used.every((c) => c.reading.unit !== 'umol')) {
+    const best = used.reduce((a, b) => (spreadOf(b) < spreadOf(a) ? b : a)).converted;
+    const names = [...new Set(used.flatMap((c) => c.there.parts.map((p) => p.lamp.name)))];
     doubts.push({
       why: 'meter-conversion',
-      low: 1 - spectrum.luxPerUmol / spectrum.luxPerUmolHigh,
-      high: spectrum.luxPerUmol / spectrum.luxPerUmolLow - 1,
-      source: `${spectrum.luxPerUmol} lx for each µmol (${spectrum.luxPerUmolLow}–${spectrum.luxPerUmolHigh}), ${spectrum.name}`,
+      low: 1 - best.low / best.ppfd,
+      high: best.high / best.ppfd - 1,
+      source: `${Math.round(best.luxPerUmol * 10) / 10} lx for each µmol, ${names.length === 1 ? names[0]! : 'the mixture of its lamps'}`,
     });
   }
-  // 1.645 standard errors for nine in ten; the scatter seen, but not less than a hand's.
-  const spread = ratios.length > 2 ? 1.645 * Math.sqrt(ratios.reduce((s, r) => s + (r / middle - 1) ** 2, 0) / (ratios.length - 1)) : 0;
-  const few = Math.min(0.9, Math.max(HAND, spread) / Math.sqrt(ratios.length));
-  doubts.push({ why: 'few-readings', low: few, high: few, source: `${ratios.length} of them; each by hand ±${Math.round(HAND * 100)} %` });
-  return { scale: middle, used, doubts };
+  return doubts;
 }
+
+const spreadOf = ({ converted: { low, high, ppfd } }: Compared) => (ppfd > 0 ? (high - low) / ppfd : Infinity);

@@ -1,8 +1,10 @@
 import { demoSite } from '../../store/site/demoSite';
-import { tables } from '../../store/site/tables';
+import { tables } from '../library/tables';
+import { realLamps } from '../stand/knownOf';
+import { setUpOf, type SetUp } from '../stand/setUp';
 import { LUX_PER_FOOT_CANDLE } from '../units/light';
-import { setUpOf } from '../stand/setUp';
 import { expectedReading } from './expectedReading';
+import { placeNow } from './takeReading';
 
 const site = demoSite('en-GB');
 const setUp = (id: string) =>
@@ -11,19 +13,24 @@ const setUp = (id: string) =>
     site.stands.find((s) => s.id === id)!,
     tables,
   );
+const lampsIn = ({ known }: SetUp) => realLamps(known, (id) => tables.lamp(id));
 
 test('where readings were taken, a sound meter should show about what they say', () => {
   const celery = setUp('demo-celery');
   const first = celery.tier.readings[0]!; // 11 200 lx in the middle, 14 cm below
-  const expected = expectedReading(celery, 'lux-meter', first.dx, first.dy, first.distance);
+  const expected = expectedReading('lux-basic', first, lampsIn(celery));
   expect(expected.unit).toBe('lx');
-  expect(expected.value).toBeWithin(first.value, { relative: 0.12 }); // the meter's own miss of slanting light included
+  expect(expected.value).toBeWithin(first.value, { relative: 0.12 });
 });
 
 test('foot-candles are a tenth of lux, photons less still, and pale sides make any meter show more', () => {
   const parsley = setUp('demo-parsley');
-  const shown = (kind: Parameters<typeof expectedReading>[1]) => expectedReading(parsley, kind, 0, 0, 0.25).value!;
-  expect(shown('foot-candle-meter')).toBeWithin(shown('lux-meter') / LUX_PER_FOOT_CANDLE, { relative: 0.01 });
-  expect(shown('quantum-meter')).toBeWithin(shown('lux-meter') / 62, { relative: 0.08 });
-  expect(shown('lux-meter')).toBeGreaterThan(expectedReading({ ...parsley, around: null }, 'lux-meter', 0, 0, 0.25).value!);
+  const { tier } = parsley;
+  const at = placeNow(tier, { x: tier.width / 2, y: tier.depth / 2, z: tier.fittings[0]!.face - 0.25 });
+  const shown = (kind: string) => expectedReading(kind, at, lampsIn(parsley)).value!;
+  expect(shown('fc-digital')).toBeWithin(shown('lux-basic') / LUX_PER_FOOT_CANDLE, { relative: 0.01 });
+  expect(shown('quantum-par')).toBeWithin(shown('lux-basic') / 62, { relative: 0.08 });
+  const faces = { floor: 'open', ceiling: 'open', left: 'open', right: 'open', front: 'open', back: 'open' };
+  const inTheOpen = expectedReading('lux-basic', { ...at, around: { ...at.around, faces } }, lampsIn(parsley));
+  expect(shown('lux-basic')).toBeGreaterThan(inTheOpen.value!);
 });

@@ -1,39 +1,24 @@
 import { colourOf, curveOf } from '../lamp/colourOf';
-import { meterLibrary } from '../library/meterLibrary';
-import { slantAt } from '../light/scene/slantAt';
+import { meterOf } from '../library/meterLibrary';
 import { meterShows, type Shown } from '../meter/meterShows';
-import type { Metres } from '../quantities';
 import { figuresOf } from '../spectrum/figures';
-import { measuredLamp, sceneOfSetUp, type SetUp } from '../stand/setUp';
-import { lampRowOf } from '../stand/layOut';
-import { nominalAt } from './nominalAt';
-import type { MeterKind } from './Reading';
-
-/** The meter of the table that stands for each kind. */
-const USUAL: Readonly<Record<MeterKind, string>> = {
-  'lux-meter': 'lux-basic',
-  'foot-candle-meter': 'fc-digital',
-  'quantum-meter': 'quantum-par',
-  phone: 'phone-sensor',
-};
+import type { Share } from '../quantities';
+import { lightThere, type LampOf, type Place } from './lightThere';
 
 /**
- * What a sound meter of a kind should show under a set-up, by all that is known of its lamps so far: its response to their
- * colour, its range, and what it misses of slanting light.
+ * What a sound meter of a kind should show at a place, by all that is known of the lamps so far: its response to their colour,
+ * its range, and what it misses of slanting light.
  *
- * @param dx, dy    from the middle of the tier
- * @param distance  below the lamps' face
+ * @param lampOf  lamps as strong as they are known to be
+ * @param factor  the meter's own: what it shows has to be multiplied by that to be right
  */
-export function expectedReading(setUp: SetUp, meter: MeterKind, dx: Metres, dy: Metres, distance: Metres): Shown {
-  const { tier, lamp, around } = setUp;
-  const known = measuredLamp(setUp);
-  const ppfd = nominalAt({ dx, dy, distance, row: lampRowOf(tier, lamp) }, known, around);
-  const face = tier.fittings[0]!.face;
-  const slant = slantAt(sceneOfSetUp(setUp), tier.width / 2 + dx, tier.depth / 2 + dy, face - distance, 0);
-  const { farRed } = figuresOf(curveOf(lamp).spectrum);
-  const there = { ppfd, luxPerUmol: colourOf(lamp).luxPerUmol, farRed, slant };
-  return meterShows(
-    meterLibrary.find((m) => m.id === USUAL[meter])!,
-    there,
-  );
+export function expectedReading(kindId: string, at: Place, lampOf: LampOf, found: Readonly<Record<string, Share>> = {}, factor = 1): Shown {
+  const { ppfd, parts, slant } = lightThere(at, lampOf, found);
+  const mixed = (of: (i: number) => number) => (ppfd > 0 ? parts.reduce((sum, p, i) => sum + (p.ppfd / ppfd) * of(i), 0) : 0);
+  return meterShows(meterOf(kindId), {
+    ppfd: ppfd / factor,
+    luxPerUmol: mixed((i) => colourOf(parts[i]!.lamp).luxPerUmol),
+    farRed: mixed((i) => figuresOf(curveOf(parts[i]!.lamp).spectrum).farRed),
+    slant,
+  });
 }

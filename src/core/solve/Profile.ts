@@ -1,7 +1,7 @@
 import type { Emitter } from '../light/emitters/Emitter';
 import { lightFieldOf } from '../light/scene/LightField';
 import { createRecall } from '../light/scene/Recall';
-import type { Around } from '../reading/nominalAt';
+import type { Room } from '../light/room/Room';
 import type { Rect } from '../light/field/Grid';
 import { lightOf } from '../light/ppfdAtPoint';
 import type { Metres, Ppfd } from '../quantities';
@@ -26,7 +26,7 @@ export interface ProfileQuestion {
   readonly nearest: Metres;
   readonly farthest: Metres;
   /** The sides of the tier, and the height of the leaf tops in it (as `face`); null in the open. */
-  readonly around: Around | null;
+  readonly around: { readonly room: Room; readonly face: Metres } | null;
 }
 
 /** Ratio of neighbouring distances: 3 %, finer than any hand hangs a lamp. */
@@ -77,7 +77,7 @@ function gainsOf(
   straight: (x: Metres, y: Metres, d: Metres) => Ppfd,
   nearest: Metres,
   farthest: Metres,
-  { room, face: canopy }: Around,
+  { room, face: canopy }: NonNullable<ProfileQuestion['around']>,
 ): (t: number, place: number) => number {
   const recall = createRecall();
   const rows = Array.from({ length: WITH_SIDES + 1 }, (_, i) => {

@@ -2,8 +2,11 @@ import type { StageName } from '../crop/Crop';
 import type { Lamp } from '../lamp/Lamp';
 import type { Ageing } from '../lamp/ageing';
 import type { Enclosure } from './Enclosure';
+import type { Hanger } from './Hanger';
+import type { Fit } from '../fit/Fit';
+import type { OwnMeter } from '../meter/OwnMeter';
 import type { Reading } from '../reading/Reading';
-import type { Metres, Radians } from '../quantities';
+import type { Kilograms, Metres, Radians, Watts } from '../quantities';
 
 /** Everything a person keeps: their stands, what grows on them, the hours, and lamps of their own. */
 export interface Site {
@@ -14,13 +17,32 @@ export interface Site {
   readonly programmes: readonly Programme[];
   /** Lamps typed from their box; those of the library are known by their id. */
   readonly lamps: readonly Lamp[];
+  /** When the household wants no light, minutes of the day; null: whenever. */
+  readonly quiet: { readonly from_min: number; readonly to_min: number } | null;
+  /** When power costs less, and how much it costs then; null: it costs the same all day. */
+  readonly cheap: { readonly from_min: number; readonly to_min: number; readonly price_per_kWh: number } | null;
+  /** Lamps that lie in the cupboard: what advice may hang up without anything being bought. */
+  readonly spares: readonly { readonly lampId: string; readonly count: number }[];
+  /** Light meters of the household. */
+  readonly meters: readonly OwnMeter[];
 }
+
+export const STAND_KINDS = ['rack', 'shelf', 'bench', 'box', 'sill', 'niche', 'other'] as const;
+export type StandKind = (typeof STAND_KINDS)[number];
 
 /** A rack, shelf, bench, box or sill. */
 export interface Stand {
   readonly id: string;
   readonly name: string;
+  readonly kind: StandKind;
+  /** Where lamps and trays are is worked out from how many there are; false from the first time that a hand moves one on the bench. */
+  readonly laidOut: boolean;
+  /** The highest first. */
   readonly tiers: readonly Tier[];
+  /** Thickness of a shelf. */
+  readonly shelf: Metres;
+  /** What the power strip of the stand may carry, as it says; null: not stated. */
+  readonly strip: Watts | null;
 }
 
 /** One level of a stand. x runs along its width from the left, y along its depth from the front, z up from its floor. */
@@ -29,12 +51,18 @@ export interface Tier {
   readonly width: Metres;
   readonly depth: Metres;
   readonly enclosure: Enclosure;
+  /** Steps in which the shelf itself can be hung; null: it can't be moved. */
+  readonly notch: Metres | null;
+  /** What its shelf may carry, as stated; null: not stated. */
+  readonly load: Kilograms | null;
   readonly ageing: Ageing;
   readonly fittings: readonly Fitting[];
   readonly trays: readonly Tray[];
   readonly programmeId: string;
   /** What meters showed under these lamps, the oldest first. */
   readonly readings: readonly Reading[];
+  /** What they were found to say of lamps and sides, the oldest first; the last one counts. */
+  readonly fits: readonly Fit[];
 }
 
 /** A lamp where it hangs: the middle of its face, and the height of its face above the tier's floor. */
@@ -45,6 +73,7 @@ export interface Fitting {
   readonly y: Metres;
   readonly face: Metres;
   readonly turn: Radians;
+  readonly hanger: Hanger;
 }
 
 /** A container where it stands; x and y of its middle. `turned` puts its length along the depth. */
@@ -61,6 +90,11 @@ export interface Tray {
   readonly x: Metres;
   readonly y: Metres;
   readonly turned: boolean;
+  /** Upturned trays or boxes under it: so many, each so high. */
+  readonly risers: number;
+  readonly riserHeight: Metres;
+  /** What the person calls it; empty: by its crop. */
+  readonly label: string;
   readonly batchId: string;
 }
 

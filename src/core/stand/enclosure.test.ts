@@ -1,13 +1,14 @@
+import { ON_THE_FLOOR } from './plain';
 import { materialLibrary } from '../library/materialLibrary';
 import { lampLibrary } from '../library/lampLibrary';
 import { AS_NEW } from '../lamp/ageing';
 import { emittersOf } from '../lamp/emittersOf';
 import { lightFieldOf } from '../light/scene/LightField';
-import { nominalAt } from '../reading/nominalAt';
+import { lightThere } from '../reading/lightThere';
 import { profileOf } from '../solve/Profile';
 import { IN_THE_OPEN, type Enclosure } from './Enclosure';
 import { layOut } from './layOut';
-import { roomOf } from './roomOf';
+import { aroundOf, roomOf } from './roomOf';
 import type { Tier, Tray } from './Site';
 
 const lamp = lampLibrary.find((l) => l.id === 't8-12-2refl')!;
@@ -22,6 +23,7 @@ const tray: Tray = {
   x: 0,
   y: 0,
   turned: false,
+  ...ON_THE_FLOOR,
   batchId: 'b',
 };
 const bare: Tier = {
@@ -33,7 +35,10 @@ const bare: Tier = {
   fittings: [],
   trays: [tray],
   programmeId: 'p',
+  notch: null,
+  load: null,
   readings: [],
+  fits: [],
 };
 const white: Enclosure['faces'] = {
   floor: 'white-card',
@@ -85,9 +90,11 @@ test('light by distance and a reading between sides are what the settled light i
       things: [],
     });
     expect(near.centre).toBeWithin(there.ppfdAt(0.7, 0.3, canopy), { relative: 0.01 });
-    const reading = { dx: 0.1, dy: -0.05, distance: d, row: { count: 1, gap: 0 } };
+    const lit = [{ lampId: lamp.id, dx: 0, dy: 0, face: canopy + d, turn: 0 }];
+    const reading = { dx: 0.1, dy: -0.05, z: canopy, lit, around: aroundOf(inWhite) };
+    const inTheOpen = { ...reading, around: aroundOf({ ...inWhite, enclosure: IN_THE_OPEN }) };
     const expected = field.ppfdAt(0.8, 0.25, canopy);
-    expect(nominalAt(reading, lamp, { room, face: canopy + d })).toBeWithin(expected, { relative: 1e-3 });
-    expect(expected).toBeGreaterThan(1.08 * nominalAt(reading, lamp, null)); // pale sides are worth something
+    expect(lightThere(reading, () => lamp).ppfd).toBeWithin(expected, { relative: 1e-3 });
+    expect(expected).toBeGreaterThan(1.08 * lightThere(inTheOpen, () => lamp).ppfd); // pale sides are worth something
   }
 });

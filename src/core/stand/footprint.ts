@@ -23,7 +23,7 @@ export function outlineOfFitting(fitting: Fitting, lamp: Lamp): Rect {
 }
 
 /** Size of the face that a lamp turns to the plants: a bulb's is round, whatever the length of its neck. */
-export function faceSizeOf(lamp: Lamp): { length: Metres; width: Metres } {
+export function faceSizeOf(lamp: Pick<Lamp, 'shape' | 'length' | 'width' | 'emitters' | 'spacing'>): { length: Metres; width: Metres } {
   const round = lamp.shape === 'bulb-bare' || lamp.shape === 'bulb-reflector' || lamp.shape === 'round-panel' || lamp.shape === 'coil';
 
   const width =

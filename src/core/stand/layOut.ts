@@ -1,6 +1,7 @@
 import type { Lamp } from '../lamp/Lamp';
 import type { Metres } from '../quantities';
 import { faceSizeOf, outlineOf, outlineOfFitting } from './footprint';
+import { CORD } from './Hanger';
 import type { LampRow } from './LampRow';
 import type { Fitting, Tier, Tray } from './Site';
 
@@ -27,7 +28,15 @@ export function layOut(tier: Tier, lamp: Lamp, row: LampRow, tray: Tray, block: 
   const pitch = size.width + row.gap;
   const fittings = Array.from({ length: row.count }, (_, i): Fitting => {
     const old = tier.fittings[i];
-    return { id: old?.id ?? ids(), lampId: lamp.id, x: 0, y: (i - (row.count - 1) / 2) * pitch, face, turn: 0 };
+    return {
+      id: old?.id ?? ids(),
+      lampId: lamp.id,
+      x: 0,
+      y: (i - (row.count - 1) / 2) * pitch,
+      face,
+      turn: 0,
+      hanger: old?.hanger ?? CORD,
+    };
   });
   const trays = Array.from({ length: block.across * block.deep }, (_, i): Tray => {
     const x = ((i % block.across) - (block.across - 1) / 2) * (w + TRAY_GAP);

@@ -2,12 +2,10 @@ import type { Crop, Stage } from '../crop/Crop';
 import type { Lamp } from '../lamp/Lamp';
 import { emittersOf } from '../lamp/emittersOf';
 import type { Scene } from '../light/scene/Scene';
-import type { Around } from '../reading/nominalAt';
-import { roomOf } from './roomOf';
-import { outputFor } from '../lamp/ageing';
-import { colourOf } from '../lamp/colourOf';
+import type { Room } from '../light/room/Room';
+import { knownOf, type Known } from './knownOf';
 import type { Hours, Metres } from '../quantities';
-import { calibrate, type Calibration } from '../reading/calibrate';
+import type { Calibration } from '../reading/calibrate';
 import { canopyOf, plantHeightOf } from './canopy';
 import type { Batch, Programme, Site, Stand, Tier } from './Site';
 
@@ -32,8 +30,10 @@ export interface SetUp {
   readonly canopy: Metres;
   /** From the lamps' face to the leaf tops. */
   readonly distance: Metres;
-  /** The sides of the tier and the height of its lamps; null in the open. */
-  readonly around: Around | null;
+  /** The sides of the tier, as pale as was found; null in the open. */
+  readonly room: Room | null;
+  /** What the readings of the tier say. */
+  readonly known: Known;
   /** What the readings say of the lamp; null: nothing but its box is known. */
   readonly calibration: Calibration | null;
 }
@@ -53,8 +53,7 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
   const lamp = need(site.lamps.find((l) => l.id === fitting.lampId) ?? tables.lamp(fitting.lampId), 'lamp', fitting.lampId);
   const plantHeight = plantHeightOf(batch, crop, stage);
   const canopy = canopyOf(tier, plantHeight);
-  const room = roomOf(tier);
-  const around = room && { room, face: fitting.face };
+  const known = knownOf(tier, (id) => site.lamps.find((l) => l.id === id) ?? tables.lamp(id));
   return {
     stand,
     tier,
@@ -67,22 +66,20 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
     plantHeight,
     canopy,
     distance: fitting.face - canopy,
-    around,
-    calibration: calibrate(tier.readings, lamp, colourOf(lamp), around),
+    room: known.room,
+    known,
+    calibration: known.of(lamp).calibration,
   };
 }
 
 /** The lamp as it really is, as far as is known: its box, corrected by readings, on the day of its life that is shown. */
-export function measuredLamp({ lamp, calibration, tier }: SetUp): Lamp {
-  const output = (calibration?.scale ?? 1) * outputFor(lamp, tier.ageing, calibration !== null);
-  return output === 1 ? lamp : { ...lamp, ppf: lamp.ppf * output };
-}
+export const measuredLamp = ({ lamp, known }: SetUp): Lamp => known.of(lamp).real;
 
 /** A set-up as a scene of the light, as it hangs or with all faces at another height. */
 export function sceneOfSetUp(setUp: SetUp, face?: Metres): Scene {
   const lamp = measuredLamp(setUp);
   const lamps = setUp.tier.fittings.map((f) => ({ id: f.id, emitters: emittersOf(lamp, face === undefined ? f : { ...f, face }) }));
-  return { lamps, rooms: setUp.around ? [setUp.around.room] : [], things: [] };
+  return { lamps, rooms: setUp.room ? [setUp.room] : [], things: [] };
 }
 
 function need<T>(thing: T | undefined, what: string, id: string): T {

@@ -12,7 +12,13 @@ function only(site: Site, standIds: readonly string[]): Site {
   const uses = {
     batches: new Set(tiers.flatMap((t) => t.trays.map((y) => y.batchId))),
     programmes: new Set(tiers.map((t) => t.programmeId)),
-    lamps: new Set(tiers.flatMap((t) => [...t.fittings.map((f) => f.lampId), ...t.readings.map((r) => r.lampId)])),
+    lamps: new Set(
+      tiers.flatMap((t) => [
+        ...t.fittings.map((f) => f.lampId),
+        ...t.readings.flatMap((r) => r.lit.map((l) => l.lampId)),
+        ...t.fits.flatMap((f) => f.lit.map((l) => l.lampId)),
+      ]),
+    ),
   };
   return {
     ...site,

@@ -9,7 +9,13 @@ import { setUpOf } from '../../core/stand/setUp';
 import { questionOf } from '../light/followSetUp';
 import { demoSite } from '../site/demoSite';
 import { keepLamp } from '../site/setUpVerbs';
-import { tables } from '../site/tables';
+import { tables } from '../../core/library/tables';
+import { CORD } from '../../core/stand/Hanger';
+import { ON_THE_FLOOR } from '../../core/stand/plain';
+import { distanceOf } from '../../core/reading/Reading';
+import { guessColumns, readTable } from '../../core/reading/readingTable';
+import { takeReading } from '../../core/reading/takeReading';
+import { keepReadings } from '../../core/stand/changeReadings';
 import { exportSite } from './exportSite';
 import { mergeSite } from './mergeSite';
 import { readSiteText } from './readSiteText';
@@ -78,6 +84,46 @@ test('a file of version 2, written before tiers had sides, is brought up to date
   expect(old.stands[0]!.tiers[0]!).toMatchObject({ enclosure: IN_THE_OPEN, ageing: AS_NEW });
 });
 
+test('a file of version 3, written before there was a bench, is brought up to date', () => {
+  const old = read(readFileSync('test/fixtures/site-version-3.json', 'utf8'));
+  expect(old.stands.map((s) => [s.laidOut, s.kind, s.strip])).toEqual(Array(2).fill([true, 'shelf', null]));
+  expect(old.stands[0]!.tiers[0]!).toMatchObject({ notch: null, load: null });
+  expect(old.stands[0]!.tiers[0]!.fittings[0]!.hanger).toEqual(CORD);
+  expect(old.stands[0]!.tiers[0]!.trays[0]!).toMatchObject(ON_THE_FLOOR);
+  expect([old.quiet, old.spares]).toEqual([null, []]);
+  expect(read(exportSite(old))).toEqual(old);
+});
+
+test('a file of version 4 is brought up to date: its readings know each lamp that was lit, and say the same as before', () => {
+  const old = read(readFileSync('test/fixtures/site-version-4.json', 'utf8'));
+  const tier = old.stands.find((s) => s.id === 'demo-celery')!.tiers[0]!;
+  expect(tier.readings).toHaveLength(5);
+  expect(tier.readings[0]!.lit.map(({ dx, dy, face }) => [dx, dy, face])).toEqual(
+    tier.fittings.map((f) => [0, expect.closeTo(f.y - tier.depth / 2, 9), expect.closeTo(f.face, 9)]),
+  );
+  expect(distanceOf(tier.readings[0]!)).toBeWithin(0.14, { absolute: 1e-9 });
+  expect(old.meters).toEqual([]);
+  // The rack had no readings, and has none now.
+  expect(old.stands.find((s) => s.id === 'demo-rack')!.tiers.flatMap((t) => t.readings)).toEqual([]);
+});
+
+test('whatever a table of readings lets through can be kept and read again, and never more than a tier holds', () => {
+  const tier = site.stands[0]!.tiers[0]!;
+  const rows = [['x m', 'y m', 'z m', 'lux', 'time']];
+  for (const [x, y, z, lux, time] of [['10', '-5', '3', '9999999', '1990-01-02'], ['-5', '10', '0', '0.001', '2099-12-30'], ['1', '1', '15', '5', ''], ['25', '0', '0', '5', ''], ['0', '0', '0', '5', '275000-01-01']]) rows.push([x!, y!, z!, lux!, time!]); // prettier-ignore
+  const table = readTable(rows, guessColumns(rows));
+  if (!table.ok) throw new Error();
+  expect([table.value.readings.length, table.value.problems.length]).toEqual([2, 3]);
+  const hand = { kindId: 'lux-basic', meterId: null, factor: 4 };
+  const taken = table.value.readings.map((r, i) =>
+    takeReading(tier, { x: r.x!, y: r.y!, z: r.z! }, hand, r, { id: `t${i}`, now_ms: r.taken_ms! }),
+  );
+  const kept = keepReadings(tier.id, taken)(site);
+  expect(read(exportSite(kept)).stands[0]!.tiers[0]!.readings).toEqual(kept.stands[0]!.tiers[0]!.readings);
+  const many = Array.from({ length: 2500 }, (_, i) => ({ ...taken[0]!, id: `m${i}` }));
+  expect(keepReadings(tier.id, many)(site).stands[0]!.tiers[0]!.readings).toHaveLength(2000);
+});
+
 test('broken, deep, huge and foreign files are refused with the place', () => {
   const text = exportSite(site);
   expect(codes(text.slice(0, 500))[0]).toMatch(/^file\/not-json (line \d+|the end)/);
@@ -85,7 +131,7 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes('['.repeat(100_000))).toEqual(['file/too-deep ']);
   expect(codes(`"${'x'.repeat(6_000_000)}"`)).toEqual(['file/too-large ']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
-  expect(codes(text.replace('"version": 3', '"version": 4'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"version": 5', '"version": 6'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
   expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
 });

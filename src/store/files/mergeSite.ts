@@ -32,7 +32,19 @@ export function mergeSite(site: Site, other: Site): Site {
         programmeId: rename(t.programmeId),
         fittings: t.fittings.map((f) => ({ ...f, id: rename(f.id), lampId: lampId(f.lampId) })),
         trays: t.trays.map((y) => ({ ...y, id: rename(y.id), batchId: rename(y.batchId) })),
-        readings: t.readings.map((r) => ({ ...r, id: rename(r.id), lampId: lampId(r.lampId) })),
+        readings: t.readings.map((r) => ({
+          ...r,
+          id: rename(r.id),
+          meterId: r.meterId === null ? null : rename(r.meterId),
+          lit: r.lit.map((l) => ({ ...l, lampId: lampId(l.lampId) })),
+        })),
+        fits: t.fits.map((f) => ({
+          ...f,
+          id: rename(f.id),
+          readingIds: f.readingIds.map(rename),
+          lamps: f.lamps.map((l) => ({ ...l, lampId: lampId(l.lampId) })),
+          lit: f.lit.map((l) => ({ ...l, lampId: lampId(l.lampId) })),
+        })),
       })),
     };
     stands = [...stands, added];
@@ -41,6 +53,7 @@ export function mergeSite(site: Site, other: Site): Site {
     ...site,
     stands,
     lamps,
+    meters: [...site.meters, ...other.meters.map((m) => ({ ...m, id: rename(m.id) }))],
     batches: [...site.batches, ...other.batches.map((b) => ({ ...b, id: rename(b.id) }))],
     programmes: [...site.programmes, ...other.programmes.map((p) => ({ ...p, id: rename(p.id) }))],
   };

@@ -14,7 +14,7 @@ export function profileQuestionOf(setUp: SetUp): ProfileQuestion {
     plantAreas: setUp.tier.trays.map(plantAreaOf),
     nearest: NEAREST,
     farthest: farthestOf(setUp.tier.enclosure, setUp.canopy),
-    around: setUp.around && { room: setUp.around.room, face: setUp.canopy },
+    around: setUp.room && { room: setUp.room, face: setUp.canopy },
   };
 }
 

@@ -3,13 +3,14 @@ import { plantAreaOf } from '../../core/stand/footprint';
 import { sceneOfSetUp, setUpOf, type SetUp } from '../../core/stand/setUp';
 import type { LightWorker } from '../../workers/light/light.client';
 import type { SiteState, SiteStore } from '../site/siteStore';
-import { tables } from '../site/tables';
+import { tables } from '../../core/library/tables';
 import { frameTopOf, sliceMarginOf } from './frameTop';
 import type { LightStore } from './lightStore';
 
-/** The set-up that the screen shows, or null when there is none. */
+/** The set-up that the check shows: one that is laid out by numbers; null when there is none, or it lives on the bench. */
 export function activeSetUp({ site, activeId }: Pick<SiteState, 'site' | 'activeId'>): SetUp | null {
-  const stand = site.stands.find((s) => s.id === activeId);
+  const stands = site.stands.filter((s) => s.laidOut);
+  const stand = stands.find((s) => s.id === activeId) ?? stands[0];
   return stand ? setUpOf(site, stand, tables) : null;
 }
 

@@ -2,9 +2,9 @@ import type { Metres } from '../../core/quantities';
 import type { SetUp } from '../../core/stand/setUp';
 
 /** Height of the picture from the front: room above the lamp to drag it, in steps so that the scale seldom jumps. */
-export function frameTopOf({ tier, canopy, around }: SetUp): Metres {
+export function frameTopOf({ tier, canopy, room }: SetUp): Metres {
   const face = tier.fittings[0]?.face ?? canopy;
-  const needs = around ? Math.max(around.room.height + 0.05, face + 0.08) : face * 1.25 + 0.08;
+  const needs = room ? Math.max(room.height + 0.05, face + 0.08) : face * 1.25 + 0.08;
   return Math.max(0.36, Math.ceil(needs * 10) / 10);
 }
 
@@ -12,4 +12,4 @@ export function frameTopOf({ tier, canopy, around }: SetUp): Metres {
 export const FRAME_MARGIN: Metres = 0.04;
 
 /** Light is shown as far as the picture goes; between sides, as far as these. */
-export const sliceMarginOf = ({ around }: SetUp): Metres => (around ? 0 : FRAME_MARGIN);
+export const sliceMarginOf = ({ room }: SetUp): Metres => (room ? 0 : FRAME_MARGIN);

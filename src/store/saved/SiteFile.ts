@@ -19,16 +19,27 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { HANGER_KINDS, type HangerKind } from '../../core/stand/Hanger';
+import { STAND_KINDS, type StandKind } from '../../core/stand/Site';
 import { AGE_VIEWS, type AgeView } from '../../core/lamp/ageing';
 import { FLUX_BASES, LAMP_SHAPES, type FluxBasis, type LampShape } from '../../core/lamp/Lamp';
 import { materialLibrary } from '../../core/library/materialLibrary';
+import { meterLibrary } from '../../core/library/meterLibrary';
+import { MOST_READINGS } from '../../core/reading/Reading';
+import { MATCHED_BY, type MatchedBy } from '../../core/meter/OwnMeter';
 
 const MATERIALS = materialLibrary.map((m) => m.id);
 const STAGES = ['emergence', 'seedling', 'growing-on', 'flowering-fruiting', 'maintenance'] as const;
-const METERS = ['lux-meter', 'foot-candle-meter', 'quantum-meter', 'phone'] as const;
+const METERS = meterLibrary.map((m) => m.id);
 const LIGHT_UNITS = ['umol', 'lx', 'fc'] as const;
 
 const finite = { allowNaN: false, allowInfinity: false };
+
+export class HangerFile {
+  @IsIn(HANGER_KINDS) kind!: HangerKind;
+  @IsNumber(finite) @Min(0.001) @Max(0.5) step_m!: number;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(1000) load_kg!: number | null;
+}
 
 export class FittingFile {
   @IsString() @MaxLength(80) id!: string;
@@ -37,6 +48,7 @@ export class FittingFile {
   @IsNumber(finite) @Min(-10) @Max(30) y_m!: number;
   @IsNumber(finite) @Min(0) @Max(10) face_m!: number;
   @IsNumber(finite) @Min(-7) @Max(7) turn_rad!: number;
+  @ValidateNested() @IsDefined() @Type(() => HangerFile) hanger!: HangerFile;
 }
 
 export class TrayFile {
@@ -50,22 +62,19 @@ export class TrayFile {
   @IsNumber(finite) @Min(-10) @Max(30) x_m!: number;
   @IsNumber(finite) @Min(-10) @Max(30) y_m!: number;
   @IsBoolean() turned!: boolean;
+  @IsInt() @Min(0) @Max(20) risers!: number;
+  @IsNumber(finite) @Min(0.005) @Max(0.5) riserHeight_m!: number;
+  @IsString() @MaxLength(80) label!: string;
   @IsString() @MaxLength(80) batchId!: string;
 }
 
-export class ReadingFile {
-  @IsString() @MaxLength(80) id!: string;
-  @IsIn(METERS) meter!: (typeof METERS)[number];
-  @IsNumber(finite) @Min(0) @Max(1e7) value!: number;
-  @IsIn(LIGHT_UNITS) unit!: (typeof LIGHT_UNITS)[number];
+/** A lamp that was lit, from the middle of the tier. */
+export class LitLampFile {
+  @IsString() @MaxLength(80) lampId!: string;
   @IsNumber(finite) @Min(-20) @Max(20) fromMiddleX_m!: number;
   @IsNumber(finite) @Min(-20) @Max(20) fromMiddleY_m!: number;
-  @IsNumber(finite) @Min(0.001) @Max(10) distance_m!: number;
-  @IsString() @MaxLength(80) lampId!: string;
-  @IsInt() @Min(1) @Max(50) lamps!: number;
-  @IsNumber(finite) @Min(0) @Max(5) gap_m!: number;
-  @IsBoolean() leftOut!: boolean;
-  @IsISO8601() taken!: string;
+  @IsNumber(finite) @Min(0) @Max(10) face_m!: number;
+  @IsNumber(finite) @Min(-7) @Max(7) turn_rad!: number;
 }
 
 export class FacesFile {
@@ -75,6 +84,34 @@ export class FacesFile {
   @IsIn(MATERIALS) right!: string;
   @IsIn(MATERIALS) front!: string;
   @IsIn(MATERIALS) back!: string;
+}
+
+/** The tier as it was when a reading was taken. */
+export class AroundFile {
+  @IsNumber(finite) @Min(0.05) @Max(20) width_m!: number;
+  @IsNumber(finite) @Min(0.05) @Max(20) depth_m!: number;
+  @IsNumber(finite) @Min(0.05) @Max(5) height_m!: number;
+  @ValidateNested() @IsDefined() @Type(() => FacesFile) faces!: FacesFile;
+  @IsNumber(finite) @Min(0) @Max(1) covered!: number;
+}
+
+export class ReadingFile {
+  @IsString() @MaxLength(80) id!: string;
+  @IsIn(METERS) kindId!: string;
+  @IsOptional() @IsString() @MaxLength(80) meterId!: string | null;
+  @IsNumber(finite) @Min(0.01) @Max(100) factor!: number;
+  @IsNumber(finite) @Min(0) @Max(1e7) value!: number;
+  @IsNumber(finite) @Min(0) @Max(1e7) dark!: number;
+  @IsInt() @Min(1) @Max(1000) of!: number;
+  @IsIn(LIGHT_UNITS) unit!: (typeof LIGHT_UNITS)[number];
+  @IsNumber(finite) @Min(-20) @Max(20) fromMiddleX_m!: number;
+  @IsNumber(finite) @Min(-20) @Max(20) fromMiddleY_m!: number;
+  @IsNumber(finite) @Min(-10) @Max(10) z_m!: number;
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => LitLampFile) lit!: LitLampFile[];
+  @ValidateNested() @IsDefined() @Type(() => AroundFile) around!: AroundFile;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(1e6) used_h!: number | null;
+  @IsBoolean() leftOut!: boolean;
+  @IsISO8601() taken!: string;
 }
 
 export class EnclosureFile {
@@ -90,21 +127,67 @@ export class AgeingFile {
   @IsIn(AGE_VIEWS) view!: AgeView;
 }
 
+/** What a fit found of one kind of lamp. */
+export class FitOfLampFile {
+  @IsString() @MaxLength(80) lampId!: string;
+  @IsNumber(finite) @Min(0.001) @Max(1000) scale!: number;
+  @IsNumber(finite) @Min(0) @Max(10) error!: number;
+  @IsOptional() @IsNumber(finite) @Min(1) @Max(179) beamFwhm_deg!: number | null;
+}
+
+/** What a fit found of the sides made of one material. */
+export class FitOfSideFile {
+  @IsIn(MATERIALS) material!: string;
+  @IsNumber(finite) @Min(0) @Max(1) reflectance!: number;
+}
+
+export class FitFile {
+  @IsString() @MaxLength(80) id!: string;
+  @IsISO8601() made!: string;
+  @IsArray() @ArrayMaxSize(2000) @IsString({ each: true }) @MaxLength(80, { each: true }) readingIds!: string[];
+  @IsInt() @Min(0) @Max(2000) leftOut!: number;
+  @IsArray() @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => FitOfLampFile) lamps!: FitOfLampFile[];
+  @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => FitOfSideFile) sides!: FitOfSideFile[];
+  @IsNumber(finite) @Min(0) @Max(1) sidesError!: number;
+  @IsNumber(finite) @Min(0) @Max(10) scatter!: number;
+  @IsNumber(finite) @Min(0) @Max(10) meter!: number;
+  @IsArray() @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => LitLampFile) lit!: LitLampFile[];
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(1e6) used_h!: number | null;
+}
+
+/** A light meter of the household. */
+export class MeterFile {
+  @IsString() @MaxLength(80) id!: string;
+  @IsString() @MaxLength(120) name!: string;
+  @IsIn(METERS) kindId!: string;
+  @IsNumber(finite) @Min(0.01) @Max(100) factor!: number;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(2) doubt!: number | null;
+  @IsIn(MATCHED_BY) matchedBy!: MatchedBy;
+  @IsOptional() @IsISO8601() checked!: string | null;
+}
+
 export class TierFile {
   @IsString() @MaxLength(80) id!: string;
   @IsNumber(finite) @Min(0.05) @Max(20) width_m!: number;
   @IsNumber(finite) @Min(0.05) @Max(20) depth_m!: number;
   @ValidateNested() @IsDefined() @Type(() => EnclosureFile) enclosure!: EnclosureFile;
+  @IsOptional() @IsNumber(finite) @Min(0.001) @Max(0.5) notch_m!: number | null;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(5000) load_kg!: number | null;
   @ValidateNested() @IsDefined() @Type(() => AgeingFile) ageing!: AgeingFile;
   @IsString() @MaxLength(80) programmeId!: string;
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => FittingFile) fittings!: FittingFile[];
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TrayFile) trays!: TrayFile[];
-  @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => ReadingFile) readings!: ReadingFile[];
+  @IsArray() @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => FittingFile) fittings!: FittingFile[];
+  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TrayFile) trays!: TrayFile[];
+  @IsArray() @ArrayMaxSize(MOST_READINGS) @ValidateNested({ each: true }) @Type(() => ReadingFile) readings!: ReadingFile[];
+  @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => FitFile) fits!: FitFile[];
 }
 
 export class StandFile {
   @IsString() @MaxLength(80) id!: string;
   @IsString() @MaxLength(120) name!: string;
+  @IsIn(STAND_KINDS) kind!: StandKind;
+  @IsBoolean() laidOut!: boolean;
+  @IsNumber(finite) @Min(0) @Max(0.2) shelf_m!: number;
+  @IsOptional() @IsNumber(finite) @Min(1) @Max(100_000) strip_W!: number | null;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => TierFile) tiers!: TierFile[];
 }
 
@@ -186,14 +269,37 @@ export class LampFile {
   @IsBoolean() emitsUV!: boolean;
 }
 
-/** A site as it is written to disk and to exported files, version 3. Lengths in metres; units stand in the names. */
+/** When the household wants no light. */
+export class QuietFile {
+  @IsInt() @Min(0) @Max(1439) from_min!: number;
+  @IsInt() @Min(0) @Max(1439) to_min!: number;
+}
+
+/** When power costs less. */
+export class CheapFile {
+  @IsInt() @Min(0) @Max(1439) from_min!: number;
+  @IsInt() @Min(0) @Max(1439) to_min!: number;
+  @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
+}
+
+/** Lamps that hang nowhere. */
+export class SpareFile {
+  @IsString() @MaxLength(80) lampId!: string;
+  @IsInt() @Min(1) @Max(99) count!: number;
+}
+
+/** A site as it is written to disk and to exported files, version 5. Lengths in metres; units stand in the names. */
 export class SiteFile {
   @Equals('copper-noon/site') format!: 'copper-noon/site';
-  @Equals(3) version!: 3;
+  @Equals(5) version!: 5;
   @Matches(/^[A-Z]{3}$/) currency!: string;
   @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => StandFile) stands!: StandFile[];
   @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => BatchFile) batches!: BatchFile[];
   @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => ProgrammeFile) programmes!: ProgrammeFile[];
   @IsArray() @ArrayMaxSize(500) @ValidateNested({ each: true }) @Type(() => LampFile) lamps!: LampFile[];
+  @IsOptional() @ValidateNested() @Type(() => QuietFile) quiet!: QuietFile | null;
+  @IsOptional() @ValidateNested() @Type(() => CheapFile) cheap!: CheapFile | null;
+  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => SpareFile) spares!: SpareFile[];
+  @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => MeterFile) meters!: MeterFile[];
 }

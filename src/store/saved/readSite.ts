@@ -4,10 +4,11 @@ import type { Lamp } from '../../core/lamp/Lamp';
 import { spectrumLibrary } from '../../core/library/spectrumLibrary';
 import { fail, ok, type Problem, type Result } from '../../core/result';
 import type { Site } from '../../core/stand/Site';
-import { tables } from '../site/tables';
+import { tables } from '../../core/library/tables';
 import { migrate, VERSION } from './migrate';
 import { problemsOf } from './problemsOf';
-import { SiteFile, type LampFile } from './SiteFile';
+import type { LitLamp } from '../../core/reading/Reading';
+import { SiteFile, type LampFile, type LitLampFile } from './SiteFile';
 
 /** Reads a saved or imported site. Every problem is reported at once, each with its place. */
 export function readSite(data: unknown): Result<Site> {
@@ -29,10 +30,17 @@ function siteOf(file: SiteFile): Site {
   return {
     currency: file.currency,
     price_per_kWh: file.price_per_kWh,
-    stands: file.stands.map(({ id, name, tiers }) => ({
-      id,
-      name,
-      tiers: tiers.map((t) => ({
+    quiet: file.quiet ? { from_min: file.quiet.from_min, to_min: file.quiet.to_min } : null,
+    cheap: file.cheap ? { from_min: file.cheap.from_min, to_min: file.cheap.to_min, price_per_kWh: file.cheap.price_per_kWh } : null,
+    spares: file.spares.map(({ lampId, count }) => ({ lampId, count })),
+    stands: file.stands.map((s) => ({
+      id: s.id,
+      name: s.name,
+      kind: s.kind,
+      laidOut: s.laidOut,
+      shelf: s.shelf_m,
+      strip: s.strip_W ?? null,
+      tiers: s.tiers.map((t) => ({
         id: t.id,
         width: t.width_m,
         depth: t.depth_m,
@@ -42,9 +50,19 @@ function siteOf(file: SiteFile): Site {
           height: t.enclosure.height_m,
           faces: { ...t.enclosure.faces },
         },
+        notch: t.notch_m ?? null,
+        load: t.load_kg ?? null,
         ageing: { used_h: t.ageing.used_h ?? null, dirt: t.ageing.dirt, view: t.ageing.view },
         programmeId: t.programmeId,
-        fittings: t.fittings.map((f) => ({ id: f.id, lampId: f.lampId, x: f.x_m, y: f.y_m, face: f.face_m, turn: f.turn_rad })),
+        fittings: t.fittings.map((f) => ({
+          id: f.id,
+          lampId: f.lampId,
+          x: f.x_m,
+          y: f.y_m,
+          face: f.face_m,
+          turn: f.turn_rad,
+          hanger: { kind: f.hanger.kind, step: f.hanger.step_m, load: f.hanger.load_kg ?? null },
+        })),
         trays: t.trays.map((y) => ({
           id: y.id,
           containerId: y.containerId ?? null,
@@ -56,28 +74,76 @@ function siteOf(file: SiteFile): Site {
           x: y.x_m,
           y: y.y_m,
           turned: y.turned,
+          risers: y.risers,
+          riserHeight: y.riserHeight_m,
+          label: y.label,
           batchId: y.batchId,
         })),
         readings: t.readings.map((r) => ({
           id: r.id,
-          meter: r.meter,
+          kindId: r.kindId,
+          meterId: r.meterId ?? null,
+          factor: r.factor,
           value: r.value,
+          dark: r.dark,
+          of: r.of,
           unit: r.unit,
           dx: r.fromMiddleX_m,
           dy: r.fromMiddleY_m,
-          distance: r.distance_m,
-          lampId: r.lampId,
-          row: { count: r.lamps, gap: r.gap_m },
+          z: r.z_m,
+          lit: r.lit.map(litOf),
+          around: {
+            width: r.around.width_m,
+            depth: r.around.depth_m,
+            height: r.around.height_m,
+            faces: { ...r.around.faces },
+            covered: r.around.covered,
+          },
+          used_h: r.used_h ?? null,
           leftOut: r.leftOut,
           taken_ms: Date.parse(r.taken),
+        })),
+        fits: t.fits.map((f) => ({
+          id: f.id,
+          made_ms: Date.parse(f.made),
+          readingIds: [...f.readingIds],
+          leftOut: f.leftOut,
+          lamps: f.lamps.map((l) => ({ lampId: l.lampId, scale: l.scale, error: l.error, beamFwhm: radOf(l.beamFwhm_deg) })),
+          sides:
+            f.sides.length > 0
+              ? { reflectances: Object.fromEntries(f.sides.map((s) => [s.material, s.reflectance])), error: f.sidesError }
+              : null,
+          scatter: f.scatter,
+          meter: f.meter,
+          lit: f.lit.map(litOf),
+          used_h: f.used_h ?? null,
         })),
       })),
     })),
     batches: file.batches.map((b) => ({ id: b.id, cropId: b.cropId, stage: b.stage, height: b.height_m ?? null })),
     programmes: file.programmes.map(({ id, on_min, lit_min }) => ({ id, on_min, lit_min })),
     lamps: file.lamps.map(lampOf),
+    meters: file.meters.map((m) => ({
+      id: m.id,
+      name: m.name,
+      kindId: m.kindId,
+      factor: m.factor,
+      doubt: m.doubt ?? null,
+      matchedBy: m.matchedBy,
+      checked_ms: m.checked === null || m.checked === undefined ? null : Date.parse(m.checked),
+    })),
   };
 }
+
+const litOf = (l: LitLampFile): LitLamp => ({
+  lampId: l.lampId,
+  dx: l.fromMiddleX_m,
+  dy: l.fromMiddleY_m,
+  face: l.face_m,
+  turn: l.turn_rad,
+});
+
+const radOf = (deg: number | null | undefined) => (deg === null || deg === undefined ? null : (deg * Math.PI) / 180);
 
 function lampOf(f: LampFile): Lamp {
   return {
@@ -89,7 +155,7 @@ function lampOf(f: LampFile): Lamp {
     width: f.width_m,
     emitters: f.emitters,
     spacing: f.spacing_m,
-    beamFwhm: f.beamFwhm_deg === null || f.beamFwhm_deg === undefined ? null : (f.beamFwhm_deg * Math.PI) / 180,
+    beamFwhm: radOf(f.beamFwhm_deg),
     power: f.power_W,
     ppf: f.ppf_umol_per_s,
     fluxBasis: f.fluxBasis,
@@ -163,15 +229,20 @@ function brokenLinks(file: SiteFile): Problem[] {
     if (crop) missing(crop.stages.some((s) => s.stage === b.stage), `batches[${i}].stage`, b.stage); // prettier-ignore
   });
   file.programmes.forEach((p, i) => once(p.id, `programmes[${i}].id`));
+  const lampThere = (id: string) => lampIds.has(id) || tables.lamp(id) !== undefined;
+  file.spares.forEach((p, i) => missing(lampThere(p.lampId), `spares[${i}].lampId`, p.lampId));
   file.stands.forEach((stand, s) => {
     once(stand.id, `stands[${s}].id`);
+    // What is laid out by numbers has something to lay out.
+    if (stand.laidOut && !(stand.tiers[0]!.fittings.length > 0 && stand.tiers[0]!.trays.length > 0))
+      problems.push({ code: 'site/empty', at: `stands[${s}].tiers[0]` });
     stand.tiers.forEach((tier, t) => {
       const at = `stands[${s}].tiers[${t}]`;
       once(tier.id, `${at}.id`);
       missing(programmeIds.has(tier.programmeId), `${at}.programmeId`, tier.programmeId);
       tier.fittings.forEach((f, i) => {
         once(f.id, `${at}.fittings[${i}].id`);
-        missing(lampIds.has(f.lampId) || tables.lamp(f.lampId) !== undefined, `${at}.fittings[${i}].lampId`, f.lampId);
+        missing(lampThere(f.lampId), `${at}.fittings[${i}].lampId`, f.lampId);
       });
       // A reading may outlive its lamp; only its own name must be its own.
       tier.readings.forEach((r, i) => once(r.id, `${at}.readings[${i}].id`));

@@ -1,18 +1,23 @@
 import type { Lamp } from '../../core/lamp/Lamp';
 import type { Site } from '../../core/stand/Site';
-import type { LampFile, SiteFile } from './SiteFile';
+import type { LitLamp } from '../../core/reading/Reading';
+import type { LampFile, LitLampFile, SiteFile } from './SiteFile';
 
 /** A site as plain data for storage and for files. */
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 3,
+    version: 5,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
-    stands: site.stands.map(({ id, name, tiers }) => ({
-      id,
-      name,
-      tiers: tiers.map((t) => ({
+    stands: site.stands.map((s) => ({
+      id: s.id,
+      name: s.name,
+      kind: s.kind,
+      laidOut: s.laidOut,
+      shelf_m: s.shelf,
+      strip_W: s.strip,
+      tiers: s.tiers.map((t) => ({
         id: t.id,
         width_m: t.width,
         depth_m: t.depth,
@@ -22,9 +27,19 @@ export function writeSite(site: Site): SiteFile {
           height_m: t.enclosure.height,
           faces: { ...t.enclosure.faces },
         },
+        notch_m: t.notch,
+        load_kg: t.load,
         ageing: { ...t.ageing },
         programmeId: t.programmeId,
-        fittings: t.fittings.map((f) => ({ id: f.id, lampId: f.lampId, x_m: f.x, y_m: f.y, face_m: f.face, turn_rad: f.turn })),
+        fittings: t.fittings.map((f) => ({
+          id: f.id,
+          lampId: f.lampId,
+          x_m: f.x,
+          y_m: f.y,
+          face_m: f.face,
+          turn_rad: f.turn,
+          hanger: { kind: f.hanger.kind, step_m: f.hanger.step, load_kg: f.hanger.load },
+        })),
         trays: t.trays.map((y) => ({
           id: y.id,
           containerId: y.containerId,
@@ -36,29 +51,69 @@ export function writeSite(site: Site): SiteFile {
           x_m: y.x,
           y_m: y.y,
           turned: y.turned,
+          risers: y.risers,
+          riserHeight_m: y.riserHeight,
+          label: y.label,
           batchId: y.batchId,
         })),
         readings: t.readings.map((r) => ({
           id: r.id,
-          meter: r.meter,
+          kindId: r.kindId,
+          meterId: r.meterId,
+          factor: r.factor,
           value: r.value,
+          dark: r.dark,
+          of: r.of,
           unit: r.unit,
           fromMiddleX_m: r.dx,
           fromMiddleY_m: r.dy,
-          distance_m: r.distance,
-          lampId: r.lampId,
-          lamps: r.row.count,
-          gap_m: r.row.gap,
+          z_m: r.z,
+          lit: r.lit.map(writeLit),
+          around: {
+            width_m: r.around.width,
+            depth_m: r.around.depth,
+            height_m: r.around.height,
+            faces: { ...r.around.faces },
+            covered: r.around.covered,
+          },
+          used_h: r.used_h,
           leftOut: r.leftOut,
           taken: new Date(r.taken_ms).toISOString(),
+        })),
+        fits: t.fits.map((f) => ({
+          id: f.id,
+          made: new Date(f.made_ms).toISOString(),
+          readingIds: [...f.readingIds],
+          leftOut: f.leftOut,
+          lamps: f.lamps.map((l) => ({ lampId: l.lampId, scale: l.scale, error: l.error, beamFwhm_deg: degOf(l.beamFwhm) })),
+          sides: Object.entries(f.sides?.reflectances ?? {}).map(([material, reflectance]) => ({ material, reflectance })),
+          sidesError: f.sides?.error ?? 0,
+          scatter: f.scatter,
+          meter: f.meter,
+          lit: f.lit.map(writeLit),
+          used_h: f.used_h,
         })),
       })),
     })),
     batches: site.batches.map((b) => ({ id: b.id, cropId: b.cropId, stage: b.stage, height_m: b.height })),
     programmes: site.programmes.map((p) => ({ ...p })),
     lamps: site.lamps.map(writeLamp),
+    quiet: site.quiet && { ...site.quiet },
+    cheap: site.cheap && { ...site.cheap },
+    spares: site.spares.map((p) => ({ ...p })),
+    meters: site.meters.map(({ checked_ms, ...m }) => ({ ...m, checked: checked_ms === null ? null : new Date(checked_ms).toISOString() })),
   };
 }
+
+const writeLit = (l: LitLamp): LitLampFile => ({
+  lampId: l.lampId,
+  fromMiddleX_m: l.dx,
+  fromMiddleY_m: l.dy,
+  face_m: l.face,
+  turn_rad: l.turn,
+});
+
+const degOf = (rad: number | null) => (rad === null ? null : (rad * 180) / Math.PI);
 
 function writeLamp(lamp: Lamp): LampFile {
   return {
@@ -70,7 +125,7 @@ function writeLamp(lamp: Lamp): LampFile {
     width_m: lamp.width,
     emitters: lamp.emitters,
     spacing_m: lamp.spacing,
-    beamFwhm_deg: lamp.beamFwhm === null ? null : (lamp.beamFwhm * 180) / Math.PI,
+    beamFwhm_deg: degOf(lamp.beamFwhm),
     power_W: lamp.power,
     ppf_umol_per_s: lamp.ppf,
     fluxBasis: lamp.fluxBasis,

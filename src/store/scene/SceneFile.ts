@@ -53,6 +53,8 @@ export class SceneLampFile {
   @IsOptional() @IsNumber(finite) @Min(0) @Max(5) length_m?: number;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(5) width_m?: number;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(0.2) diameter_m?: number;
+  /** A tube under a reflector: what it sends out goes down. */
+  @IsOptional() @IsBoolean() shaded?: boolean;
   @IsOptional() @IsNumber(finite) @Min(0.001) @Max(2) radius_m?: number;
   @IsOptional() @IsNumber(finite) @Min(0.1) @Max(200) cosinePower?: number;
   @IsOptional() @IsNumber(finite) @Min(5) @Max(175) beam_deg?: number;

@@ -149,7 +149,15 @@ function lampOf(l: SceneLampFile, at: string, problems: Problem[]): QuestionLamp
       emitters = [{ kind: 'point', ...needs(), cosinePower: l.isotropic ? null : power }];
       break;
     case 'tube':
-      emitters = [{ kind: 'tube', ...needs(), length: l.length_m || missing('length_m'), diameter: l.diameter_m ?? 0 }];
+      emitters = [
+        {
+          kind: 'tube',
+          ...needs(),
+          length: l.length_m || missing('length_m'),
+          diameter: l.diameter_m ?? 0,
+          ...(l.shaded ? { shaded: true } : {}),
+        },
+      ];
       break;
     case 'rect': {
       const diodes = l.diodes && { columns: l.diodes.columns, rows: l.diodes.rows };

@@ -1,4 +1,20 @@
-import type { Settings } from './settingsStore';
+import { COLUMNS, type Column, type ColumnPlan } from '../../core/reading/readingTable';
+import { MAP_SHOWS, type Settings } from './settingsStore';
+
+/** As many tables as a person deals with. */
+export const MOST_PLANS = 20;
+
+function planOf(kept: unknown): Settings['tablePlans'] {
+  const { head, plan } = (typeof kept === 'object' && kept !== null ? kept : {}) as Record<string, unknown>;
+  const { columns, unit, length, headed } = (typeof plan === 'object' && plan !== null ? plan : {}) as Record<string, unknown>;
+  const good =
+    typeof head === 'string' &&
+    Array.isArray(columns) &&
+    columns.every((c) => COLUMNS.includes(c as Column)) &&
+    ['lx', 'fc', 'umol'].includes(unit as string) &&
+    ['m', 'cm', 'mm', 'in'].includes(length as string);
+  return good ? [{ head, plan: { columns, unit, length, headed: headed === true } as ColumnPlan }] : [];
+}
 
 /** Settings as they were kept; what is missing or strange falls back, since nothing of value can be lost here. */
 export function readSettings(data: unknown, fallback: Settings): Settings {
@@ -9,6 +25,9 @@ export function readSettings(data: unknown, fallback: Settings): Settings {
     lengthUnit: pick('lengthUnit', ['cm', 'in']),
     temperatureUnit: pick('temperatureUnit', ['C', 'F']),
     theme: pick('theme', ['auto', 'light', 'dark']),
-    mapShows: pick('mapShows', ['dli', 'ppfd']),
+    mapShows: pick('mapShows', MAP_SHOWS),
+    timerStep_min: pick('timerStep_min', [1, 15, 30]),
+    meter: typeof kept.meter === 'string' ? kept.meter.slice(0, 80) : fallback.meter,
+    tablePlans: Array.isArray(kept.tablePlans) ? kept.tablePlans.flatMap(planOf).slice(0, MOST_PLANS) : fallback.tablePlans,
   };
 }

@@ -14,6 +14,12 @@ test('what was kept is taken, and what is strange falls back without harm', () =
     theme: 'dark',
     mapShows: 'ppfd',
     temperatureUnit: 'F',
+    timerStep_min: 15,
+    meter: 'lux-basic',
+    tablePlans: [],
   });
+  const plan = { columns: ['x', 'value'], unit: 'lx', length: 'cm', headed: true };
+  const kept = readSettings({ meter: 'own', tablePlans: [{ head: 'a|b', plan }, { head: 'c', plan: { columns: ['<b>'] } }, 7] }, start);
+  expect(kept).toMatchObject({ meter: 'own', tablePlans: [{ head: 'a|b', plan }] });
   for (const odd of [null, 7, 'x', [], { lengthUnit: 'ell', theme: 3 }]) expect(readSettings(odd, start)).toEqual(start);
 });

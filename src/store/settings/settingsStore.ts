@@ -1,13 +1,24 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
+import type { ColumnPlan } from '../../core/reading/readingTable';
 import type { LengthUnit } from '../../core/units/length';
 import type { TemperatureUnit } from '../../core/units/temperature';
+
+export const MAP_SHOWS = ['dli', 'ppfd', 'share'] as const;
+/** What the numbers of a map are: the day's dose, the strength now, or the share of what suits the crop best. */
+export type MapShows = (typeof MAP_SHOWS)[number];
 
 /** How a person likes to see things; it stays out of undo and out of exported set-ups. */
 export interface Settings {
   readonly lengthUnit: LengthUnit;
   readonly temperatureUnit: TemperatureUnit;
   readonly theme: 'auto' | 'light' | 'dark';
-  readonly mapShows: 'dli' | 'ppfd';
+  readonly mapShows: MapShows;
+  /** The steps in which the household's timers can be set. */
+  readonly timerStep_min: 1 | 15 | 30;
+  /** The meter in the hand: one of the person's own, or a kind of the table. */
+  readonly meter: string;
+  /** How the columns of tables of readings were matched, by their head; the newest first. */
+  readonly tablePlans: readonly { readonly head: string; readonly plan: ColumnPlan }[];
 }
 
 export type SettingsStore = StoreApi<Settings>;
@@ -15,7 +26,15 @@ export type SettingsStore = StoreApi<Settings>;
 /** @param language  the browser's language tag: where inches are at home, inches come first */
 export function startingSettings(language: string): Settings {
   const inches = language === 'en-US';
-  return { lengthUnit: inches ? 'in' : 'cm', temperatureUnit: inches ? 'F' : 'C', theme: 'auto', mapShows: 'dli' };
+  return {
+    lengthUnit: inches ? 'in' : 'cm',
+    temperatureUnit: inches ? 'F' : 'C',
+    theme: 'auto',
+    mapShows: 'dli',
+    timerStep_min: 15,
+    meter: 'lux-basic',
+    tablePlans: [],
+  };
 }
 
 export const createSettingsStore = (language: string): SettingsStore => createStore(() => startingSettings(language));

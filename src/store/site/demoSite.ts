@@ -1,7 +1,11 @@
 import type { Reading } from '../../core/reading/Reading';
 import type { Site } from '../../core/stand/Site';
+import { withDemoBench } from './demoBench';
+import { withDemoReadings } from './demoReadings';
 import { emptySite } from './newSite';
-import { addSetUp, keepReading, type Recipe } from './setUpVerbs';
+import { takeReading } from '../../core/reading/takeReading';
+import { keepReading } from '../../core/stand/changeReadings';
+import { addSetUp, type Recipe } from './setUpVerbs';
 
 /** The seed library of a small harbour town's reading room: six of its corners, with what is right and what is not. */
 const recipes: readonly (Recipe & { id: string })[] = [
@@ -104,21 +108,18 @@ const celeryReadings: readonly (Pick<Reading, 'value' | 'dx' | 'dy'> & { leftOut
   { value: 11050, dx: 0.12, dy: 0.01 },
 ];
 
-export function demoSite(language: string): Site {
+/** The corners of the demo that are quick checks, with the readings that were taken. */
+export function demoCorners(language: string): Site {
   const site = recipes.reduce((grown, { id, ...recipe }) => addSetUp(recipe, id)(grown), emptySite(language));
-  return celeryReadings.reduce(
-    (grown, r, i) =>
-      keepReading('demo-celery', {
-        id: `demo-reading-${i}`,
-        meter: 'lux-meter',
-        unit: 'lx',
-        distance: 0.14,
-        lampId: 'led-bar-12-white-24',
-        row: { count: 2, gap: 0.1 },
-        leftOut: false,
-        taken_ms: Date.UTC(2026, 2, 14, 19, 10 + 2 * i),
-        ...r,
-      })(grown),
-    site,
-  );
+  const celery = site.stands.find((s) => s.id === 'demo-celery')!.tiers[0]!;
+  const face = celery.fittings[0]!.face;
+  return celeryReadings.reduce((grown, { value, dx, dy, leftOut }, i) => {
+    const at = { x: celery.width / 2 + dx, y: celery.depth / 2 + dy, z: face - 0.14 };
+    const taken = { id: `demo-reading-${i}`, now_ms: Date.UTC(2026, 2, 14, 19, 10 + 2 * i) };
+    const reading = takeReading(celery, at, { kindId: 'lux-basic', meterId: null, factor: 1 }, { value, unit: 'lx' }, taken);
+    return keepReading(celery.id, { ...reading, leftOut: leftOut ?? false })(grown);
+  }, site);
 }
+
+/** The whole demo: its stands on the bench, and its corners. */
+export const demoSite = (language: string): Site => withDemoReadings(withDemoBench(demoCorners(language)));

@@ -10,4 +10,14 @@ export function startingTariff(language: string): { currency: string; price_per_
   return { currency: 'EUR', price_per_kWh: 0.3 };
 }
 
-export const emptySite = (language: string): Site => ({ ...startingTariff(language), stands: [], batches: [], programmes: [], lamps: [] });
+export const emptySite = (language: string): Site => ({
+  ...startingTariff(language),
+  stands: [],
+  batches: [],
+  programmes: [],
+  lamps: [],
+  quiet: null,
+  cheap: null,
+  spares: [],
+  meters: [],
+});

@@ -17,7 +17,7 @@ import {
   setPlantHeight,
   setTrayBlock,
 } from './setUpVerbs';
-import { tables } from './tables';
+import { tables } from '../../core/library/tables';
 
 const start = addSetUp(PLAIN_RECIPE, 's')(emptySite('en-GB'));
 const setUp = (site: Site, id = 's') =>

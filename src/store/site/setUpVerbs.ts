@@ -6,13 +6,13 @@ import { layOut, lampRowOf, trayBlockOf, type TrayBlock } from '../../core/stand
 import { IN_THE_OPEN, isRoofed, LAMP_HEADROOM, type Enclosure } from '../../core/stand/Enclosure';
 import type { LampRow } from '../../core/stand/LampRow';
 import { setUpOf } from '../../core/stand/setUp';
-import type { Reading } from '../../core/reading/Reading';
-import type { Batch, Programme, Site, Stand, Tray } from '../../core/stand/Site';
+import type { Batch, Programme, Site, Stand, Tier, Tray } from '../../core/stand/Site';
 import type { Container } from '../../core/tray/Container';
+import { ON_THE_FLOOR, SHELF, sizesOf } from '../../core/stand/plain';
 import { MINUTES_PER_DAY } from '../../core/units/clock';
 import { freeName } from './freeName';
 import { newId } from './newId';
-import { tables } from './tables';
+import { tables } from '../../core/library/tables';
 
 /** The lamp may hang from almost touching the leaves to two metres above them. */
 export const NEAREST: Metres = 0.005;
@@ -127,20 +127,6 @@ export const setAgeing = (id: string, ageing: Ageing) => (site: Site) => ({
   stands: site.stands.map((s) => (s.id === id ? { ...s, tiers: s.tiers.map((t, i) => (i === 0 ? { ...t, ageing } : t)) } : s)),
 });
 
-const withReadings = (id: string, change: (readings: readonly Reading[]) => readonly Reading[]) => (site: Site) => ({
-  ...site,
-  stands: site.stands.map((s) =>
-    s.id === id ? { ...s, tiers: s.tiers.map((t, i) => (i === 0 ? { ...t, readings: change(t.readings) } : t)) } : s,
-  ),
-});
-
-/** Keeps a reading, or puts one right that is there already. */
-export const keepReading = (id: string, reading: Reading) =>
-  withReadings(id, (all) =>
-    all.some((r) => r.id === reading.id) ? all.map((r) => (r.id === reading.id ? reading : r)) : [...all, reading],
-  );
-export const dropReading = (id: string, readingId: string) => withReadings(id, (all) => all.filter((r) => r.id !== readingId));
-
 /** Sets distance and hours together: what an answer is applied with. */
 export const setDistanceAndHours = (id: string, distance: Metres, hours: number) => (site: Site) => {
   const stand = site.stands.find((s) => s.id === id);
@@ -152,6 +138,15 @@ export const setDistanceAndHours = (id: string, distance: Metres, hours: number)
   return setHours(id, lit === programme.lit_min ? programme.on_min : on, lit)(setDistance(id, distance)(site));
 };
 
+/** Readings under names of their own, and the fits that rest on them. */
+function copyReadings({ readings, fits }: Tier): Pick<Tier, 'readings' | 'fits'> {
+  const ids = new Map(readings.map((r) => [r.id, newId()]));
+  return {
+    readings: readings.map((r) => ({ ...r, id: ids.get(r.id)! })),
+    fits: fits.map((f) => ({ ...f, id: newId(), readingIds: f.readingIds.flatMap((id) => ids.get(id) ?? []) })),
+  };
+}
+
 /** A second one like it, with batches and hours of its own. */
 export const copyStand = (id: string, newStandId: string) => (site: Site) => {
   const stand = site.stands.find((s) => s.id === id);
@@ -160,6 +155,7 @@ export const copyStand = (id: string, newStandId: string) => (site: Site) => {
   const programmeIds = new Map<string, string>();
   const renamed = (ids: Map<string, string>, old: string) => ids.get(old) ?? ids.set(old, newId()).get(old)!;
   const copy: Stand = {
+    ...stand,
     id: newStandId,
     name: freeName(site.stands, stand.name),
     tiers: stand.tiers.map((tier) => ({
@@ -168,7 +164,7 @@ export const copyStand = (id: string, newStandId: string) => (site: Site) => {
       programmeId: renamed(programmeIds, tier.programmeId),
       fittings: tier.fittings.map((f) => ({ ...f, id: newId() })),
       trays: tier.trays.map((t) => ({ ...t, id: newId(), batchId: renamed(batchIds, t.batchId) })),
-      readings: tier.readings.map((r) => ({ ...r, id: newId() })),
+      ...copyReadings(tier),
     })),
   };
   return {
@@ -214,17 +210,20 @@ export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
   const container = tables.container(recipe.containerId)!;
   const batch: Batch = { id: newId(), cropId: recipe.cropId, stage: recipe.stage, height: null };
   const programme: Programme = { id: newId(), on_min: recipe.on_min, lit_min: recipe.lit_min };
-  const tray: Tray = { id: newId(), x: 0, y: 0, turned: false, batchId: batch.id, ...sizesOf(container) };
+  const tray: Tray = { id: newId(), x: 0, y: 0, turned: false, ...ON_THE_FLOOR, batchId: batch.id, ...sizesOf(container) };
   const bare = {
     id: newId(),
     width: 1,
     depth: 1,
     enclosure: recipe.enclosure ?? IN_THE_OPEN,
+    notch: null,
+    load: null,
     ageing: recipe.ageing ?? AS_NEW,
     fittings: [],
     trays: [tray],
     programmeId: programme.id,
     readings: [],
+    fits: [],
   };
   const lamp = tables.lamp(recipe.lampId)!;
   const tier = layOut(
@@ -238,20 +237,12 @@ export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
   );
   const grown: Site = {
     ...site,
-    stands: [...site.stands, { id: standId, name: freeName(site.stands, recipe.name), tiers: [tier] }],
+    stands: [
+      ...site.stands,
+      { id: standId, name: freeName(site.stands, recipe.name), kind: 'shelf', laidOut: true, tiers: [tier], shelf: SHELF, strip: null },
+    ],
     batches: [...site.batches, batch],
     programmes: [...site.programmes, programme],
   };
   return setDistance(standId, recipe.distance)(grown);
 };
-
-function sizesOf(c: Container): Pick<Tray, 'containerId' | 'length' | 'width' | 'height' | 'insideLength' | 'insideWidth'> {
-  return {
-    containerId: c.id,
-    length: c.length,
-    width: c.width,
-    height: c.height,
-    insideLength: c.insideLength,
-    insideWidth: c.insideWidth,
-  };
-}

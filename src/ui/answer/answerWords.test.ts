@@ -1,10 +1,10 @@
 import type { Limit, Solution } from '@/core/solve/solve';
 import { setUpOf } from '@/core/stand/setUp';
-import { demoSite } from '@/store/site/demoSite';
-import { tables } from '@/store/site/tables';
+import { demoCorners } from '@/store/site/demoSite';
+import { tables } from '@/core/library/tables';
 import { failsWords, limitWords, onTheTape, suitsWords } from './words';
 
-const site = demoSite('en-GB');
+const site = demoCorners('en-GB');
 const celery = setUpOf(site, site.stands[0]!, tables);
 const best = { distance: 0.1432, hours: 15.25, weakest: 8.4, mean: 11, strongest: 15.2 };
 const solution = (from: number, to: number): Solution => ({ distances: { from, to }, hours: { from: 14, to: 16 }, best, limits: [] });

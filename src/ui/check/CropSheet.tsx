@@ -1,5 +1,4 @@
 'use client';
-import { useMemo } from 'react';
 import { plantHeightOf } from '@/core/stand/canopy';
 import { cropLibrary } from '@/core/library/cropLibrary';
 import type { SetUp } from '@/core/stand/setUp';
@@ -7,6 +6,7 @@ import { changeSite } from '@/store/site/siteStore';
 import { chooseCrop, chooseStage, setPlantHeight } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';
+import { cropItems } from '../parts/cropItems';
 import { SearchList } from '../parts/SearchList';
 import { Segments } from '../parts/Segments';
 import { DoneSheet } from '../parts/Sheet';
@@ -20,39 +20,10 @@ export interface ChoiceSheetProps {
   onOpenChange(open: boolean): void;
 }
 
-const GROUPS: Readonly<Record<string, string>> = {
-  'fruiting-veg': 'Fruiting vegetables',
-  'leafy-veg': 'Leaves',
-  'brassica-veg': 'Cabbage family',
-  'stem-veg': 'Stems',
-  'allium-veg': 'Onion family',
-  'root-veg': 'Roots',
-  herb: 'Herbs',
-  flower: 'Flowers',
-  microgreen: 'Cut young',
-  'flowering-houseplant': 'Houseplants that flower',
-  'foliage-houseplant': 'Houseplants for leaves',
-  'fruiting-houseplant': 'Houseplants that fruit',
-  succulent: 'Succulents',
-  carnivorous: 'Carnivorous plants',
-  cutting: 'Cuttings',
-};
-
 /** Crop and stage, and the plants' own height. */
 export function CropSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetProps) {
   const { sites } = useWorkspace();
   const { crop, stage, stand, batch } = setUp;
-  const items = useMemo(
-    () =>
-      cropLibrary.map((c) => ({
-        id: c.id,
-        name: c.name,
-        detail: c.alsoCalled[0] ?? c.latin,
-        words: [...c.alsoCalled, c.latin, GROUPS[c.group] ?? c.group],
-        group: GROUPS[c.group] ?? c.group,
-      })),
-    [],
-  );
   const expected = plantHeightOf({ ...batch, height: null }, crop, stage);
   return (
     <DoneSheet
@@ -66,7 +37,7 @@ export function CropSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
         <SearchList
           label="Crops"
           placeholder="Tomato, begonia, spring onion…"
-          items={items}
+          items={cropItems}
           chosen={crop.id}
           onChoose={(id) =>
             changeSite(

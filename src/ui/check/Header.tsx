@@ -1,19 +1,16 @@
 'use client';
-import { Redo2, Undo2 } from 'lucide-react';
 import { fail, ok } from '@/core/result';
 import type { SetUp } from '@/core/stand/setUp';
-import { changeSite, redo, undo } from '@/store/site/siteStore';
+import { changeSite } from '@/store/site/siteStore';
 import { renameStand } from '@/store/site/setUpVerbs';
-import { Button } from '../parts/Button';
+import { UndoButtons } from '../parts/UndoButtons';
 import { TypedField } from '../parts/TypedField';
-import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { useWorkspace } from '../shell/WorkspaceContext';
 import { SetUpMenu } from './SetUpMenu';
 
 /** The name of the set-up, the way to others, and the way back. */
 export function Header({ setUp }: { setUp: SetUp }) {
   const { sites } = useWorkspace();
-  const past = useSite((s) => s.past);
-  const future = useSite((s) => s.future);
   const { id, name } = setUp.stand;
   return (
     <header className="flex items-center gap-2 bg-sheet px-3 pt-2 pb-1 md:px-5">
@@ -30,26 +27,7 @@ export function Header({ setUp }: { setUp: SetUp }) {
         inputClassName="w-full max-w-96 text-ellipsis border-transparent! bg-transparent! text-xl hover:border-line! px-1!"
       />
       <SetUpMenu activeId={id} />
-      <Button
-        kind="quiet"
-        className="px-2!"
-        disabled={past.length === 0}
-        onClick={() => undo(sites)}
-        aria-label={past.length ? `Undo: ${past[past.length - 1]!.what}` : 'Undo'}
-        title={past.length ? `Undo: ${past[past.length - 1]!.what}` : 'Undo'}
-      >
-        <Undo2 size={19} aria-hidden />
-      </Button>
-      <Button
-        kind="quiet"
-        className="px-2!"
-        disabled={future.length === 0}
-        onClick={() => redo(sites)}
-        aria-label={future.length ? `Do again: ${future[0]!.what}` : 'Do again'}
-        title={future.length ? `Do again: ${future[0]!.what}` : 'Do again'}
-      >
-        <Redo2 size={19} aria-hidden />
-      </Button>
+      <UndoButtons />
     </header>
   );
 }

@@ -11,7 +11,7 @@ import { DayStrip } from '../hours/DayStrip';
 import { Button } from '../parts/Button';
 import { PrintSheet } from '../print/PrintSheet';
 import { usePrinting } from '../print/usePrinting';
-import { ReadingsPanel } from '../readings/ReadingsPanel';
+import { QuickReadings } from '../readings/QuickReadings';
 import { RulesPanel } from '../rules/RulesPanel';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { Stage } from '../stage/Stage';
@@ -50,7 +50,7 @@ export function QuickCheck() {
         <div className="relative space-y-7 bg-sheet px-5 py-5 lg:w-[400px] lg:shrink-0 lg:overflow-y-auto xl:w-[420px]">
           <VerdictPanel setUp={setUp} />
           <AnswerPanel key={setUp.stand.id} setUp={setUp} />
-          <ReadingsPanel key={`readings-${setUp.stand.id}`} setUp={setUp} />
+          <QuickReadings key={`readings-${setUp.stand.id}`} setUp={setUp} />
           <DayStrip setUp={setUp} />
           <CostLine setUp={setUp} />
           <RulesPanel setUp={setUp} />

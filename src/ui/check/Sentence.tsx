@@ -2,7 +2,7 @@
 import { ChevronDown } from 'lucide-react';
 import { forwardRef, useState } from 'react';
 import type { SetUp } from '@/core/stand/setUp';
-import { tables } from '@/store/site/tables';
+import { tables } from '@/core/library/tables';
 import { showLength } from '@/core/units/length';
 import { stageWords } from '../verdict/words';
 import { useSettings } from '../shell/WorkspaceContext';

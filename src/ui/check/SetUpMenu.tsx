@@ -1,5 +1,6 @@
 'use client';
-import { ChevronDown, Copy, FileDown, Plus, Printer, Table, Trash2 } from 'lucide-react';
+import { ChevronDown, Copy, FileDown, Plus, Printer, Table, Trash2, PanelsTopLeft } from 'lucide-react';
+import { useRouter } from 'next/navigation';
 import { DropdownMenu } from 'radix-ui';
 import { mapCsv } from '@/core/formats/mapCsv';
 import { exportSite } from '@/store/files/exportSite';
@@ -15,8 +16,10 @@ const ITEM = 'flex min-h-10 items-center gap-2 rounded px-2 outline-none data-[h
 
 /** The other set-ups, and what can be done with this one. */
 export function SetUpMenu({ activeId }: { activeId: string }) {
-  const { sites } = useWorkspace();
-  const stands = useSite((s) => s.site.stands);
+  const { sites, benchLooks } = useWorkspace();
+  const router = useRouter();
+  const all = useSite((s) => s.site.stands);
+  const stands = all.filter((s) => s.laidOut);
   const light = useLight();
   const active = stands.find((s) => s.id === activeId);
   function remove() {
@@ -64,6 +67,15 @@ export function SetUpMenu({ activeId }: { activeId: string }) {
             }}
           >
             <Copy size={17} aria-hidden /> Copy this one
+          </DropdownMenu.Item>
+          <DropdownMenu.Item
+            className={ITEM}
+            onSelect={() => {
+              benchLooks.setState({ standId: activeId, tierId: null, chosen: [] });
+              router.push('/bench');
+            }}
+          >
+            <PanelsTopLeft size={17} aria-hidden /> Open on the bench
           </DropdownMenu.Item>
           <DropdownMenu.Separator className="my-1 h-px bg-line" />
           <DropdownMenu.Item

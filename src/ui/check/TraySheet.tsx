@@ -2,27 +2,16 @@
 import { useMemo } from 'react';
 import { containerLibrary } from '@/core/library/containerLibrary';
 import { trayBlockOf } from '@/core/stand/layOut';
-import { showLength } from '@/core/units/length';
 import { changeSite } from '@/store/site/siteStore';
 import { chooseContainer, setTrayBlock, setTraySize } from '@/store/site/setUpVerbs';
 import { LengthField } from '../parts/LengthField';
+import { containerItems } from '../parts/containerItems';
 import { SearchList } from '../parts/SearchList';
 import { Segments } from '../parts/Segments';
 import { DoneSheet } from '../parts/Sheet';
 import { Stepper } from '../parts/Stepper';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import type { ChoiceSheetProps } from './CropSheet';
-
-const KINDS: Readonly<Record<string, string>> = {
-  flat: 'Open flats',
-  'cell-tray': 'Cell trays',
-  pot: 'Pots',
-  pan: 'Pans',
-  basket: 'Baskets',
-  bin: 'Bins',
-  trough: 'Troughs',
-  'soil-block': 'Soil blocks',
-};
 
 /** The tray, how many stand side by side, or a size of one's own. */
 export function TraySheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetProps) {
@@ -31,17 +20,7 @@ export function TraySheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
   const { stand, tier } = setUp;
   const tray = tier.trays[0]!;
   const block = trayBlockOf(tier);
-  const items = useMemo(
-    () =>
-      containerLibrary.map((c) => ({
-        id: c.id,
-        name: c.name,
-        detail: `${showLength(c.length, lengthUnit)} × ${showLength(c.width, lengthUnit)}`,
-        words: [c.kind, c.typicalUse, KINDS[c.kind] ?? ''],
-        group: KINDS[c.kind] ?? c.kind,
-      })),
-    [lengthUnit],
-  );
+  const items = useMemo(() => containerItems(lengthUnit), [lengthUnit]);
   const setBlock = (change: Partial<typeof block>) => changeSite(sites, 'place the trays', setTrayBlock(stand.id, { ...block, ...change }));
   const size = (change: Partial<{ length: number; width: number; height: number }>) => {
     const next = { length: tray.length, width: tray.width, height: tray.height, ...change };

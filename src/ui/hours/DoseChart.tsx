@@ -1,90 +1,23 @@
 'use client';
-import { CategoryScale, Chart, Filler, LinearScale, LineController, LineElement, PointElement, type ChartOptions } from 'chart.js';
-import { useMemo } from 'react';
-import { Line } from 'react-chartjs-2';
 import { MOL_SECONDS } from '@/core/dose/dli';
 import type { SetUp } from '@/core/stand/setUp';
-import { useStore } from 'zustand';
 import { useVerdict } from '../verdict/useVerdict';
-import { useWorkspace } from '../shell/WorkspaceContext';
-import { useColours } from '../theme/useColours';
-import { LineKey } from '../parts/LineKey';
+import { DoseFigure } from './DoseFigure';
 
-Chart.register(CategoryScale, LinearScale, LineController, LineElement, PointElement, Filler);
-
-/** The dose adding up through the day towards the crop's band, at the weakest, the mean and the strongest spot. */
+/** The dose of a set-up adding up through its day. */
 export function DoseChart({ setUp }: { setUp: SetUp }) {
   const judged = useVerdict(setUp);
-  const theme = useStore(useWorkspace().settings, (s) => s.theme);
-  const colours = useColours(theme);
-  const { on_min, lit_min } = setUp.programme;
-  const data = useMemo(() => {
-    if (!judged) return null;
-    const { stats, verdict } = judged;
-    const steps = Array.from({ length: 49 }, (_, i) => i * 30);
-    /** Minutes lit from midnight up to minute m. */
-    const litBy = (m: number) => Math.max(0, Math.min(m, on_min + lit_min) - on_min) + Math.max(0, Math.min(m, on_min + lit_min - 1440));
-    const line = (ppfd: number) => steps.map((m) => (ppfd * litBy(m) * MOL_SECONDS) / 60);
-    const low = setUp.stage.dliMin;
-    const high = verdict.band.high * setUp.hours * MOL_SECONDS;
-    const plain = { pointRadius: 0, borderWidth: 2, tension: 0 };
-    return {
-      labels: steps.map((m) => String(m / 60).padStart(2, '0')),
-      datasets: [
-        { ...plain, label: 'low', order: 10, data: steps.map(() => low), borderWidth: 0, borderColor: 'transparent' },
-        {
-          ...plain,
-          label: 'band',
-          order: 10,
-          data: steps.map(() => Math.max(low, high)),
-          borderWidth: 0,
-          borderColor: 'transparent',
-          backgroundColor: colours.verdigrisWash,
-          fill: '-1',
-        },
-        { ...plain, label: 'weakest', data: line(stats.weakest.ppfd), borderColor: colours.slate, borderDash: [4, 3] },
-        { ...plain, label: 'mean', data: line(stats.mean), borderColor: colours.ink },
-        { ...plain, label: 'strongest', data: line(stats.strongest.ppfd), borderColor: colours.copper, borderDash: [8, 3] },
-      ],
-    };
-  }, [judged, on_min, lit_min, setUp.stage, setUp.hours, colours]);
-  const options = useMemo<ChartOptions<'line'>>(
-    () => ({
-      animation: false,
-      maintainAspectRatio: false,
-      events: [],
-      scales: {
-        x: {
-          ticks: {
-            autoSkip: false,
-            maxRotation: 0,
-            color: colours.soft,
-            font: { family: 'Barlow Semi Condensed' },
-            callback: (_, i) => (i % 12 === 0 ? String(i / 2).padStart(2, '0') : ''),
-          },
-          grid: { display: false },
-        },
-        y: {
-          beginAtZero: true,
-          ticks: { maxTicksLimit: 4, color: colours.soft, font: { family: 'Barlow Semi Condensed' } },
-          grid: { color: colours.line },
-        },
-      },
-    }),
-    [colours],
-  );
-  if (!data) return null;
+  if (!judged) return null;
+  const { stats, verdict } = judged;
   return (
-    <figure>
-      <div className="h-28">
-        <Line data={data} options={options} aria-label="The dose adding up through the day" role="img" />
-      </div>
-      <figcaption className="flex flex-wrap gap-x-4 text-sm text-soft">
-        <span>dose adding up, mol</span>
-        <LineKey colour={colours.copper} dash="8 3" word="strongest" />
-        <LineKey colour={colours.ink} word="mean" />
-        <LineKey colour={colours.slate} dash="4 3" word="weakest" />
-      </figcaption>
-    </figure>
+    <DoseFigure
+      weakest={stats.weakest.ppfd}
+      mean={stats.mean}
+      strongest={stats.strongest.ppfd}
+      on_min={setUp.programme.on_min}
+      lit_min={setUp.programme.lit_min}
+      low={setUp.stage.dliMin}
+      high={verdict.band.high * setUp.hours * MOL_SECONDS}
+    />
   );
 }

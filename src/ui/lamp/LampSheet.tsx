@@ -9,6 +9,7 @@ import { changeSite } from '@/store/site/siteStore';
 import { chooseLamp, setLampRow } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';
+import { lampItems } from '../parts/lampItems';
 import { SearchList } from '../parts/SearchList';
 import { Sheet } from '../parts/Sheet';
 import { Stepper } from '../parts/Stepper';
@@ -17,9 +18,6 @@ import type { ChoiceSheetProps } from '../check/CropSheet';
 import { AgeFields } from './AgeFields';
 import { LampBoxForm } from './LampBoxForm';
 import { LampPortrait } from './LampPortrait';
-
-/** Said again each time: what the watts, photons and shape of a lamp are, for the list. */
-const detailOf = (l: Lamp) => `${l.power} W, ${Math.round(l.ppf)} µmol/s`;
 
 const TAB =
   'min-h-10 border-b-2 border-transparent px-1 font-semibold text-soft data-[state=active]:border-copper data-[state=active]:text-ink';
@@ -33,19 +31,7 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
   const [tab, setTab] = useState<string | null>(null);
   const [draft, setDraft] = useState<{ lampId: string; box: Box } | null>(null);
   const row = lampRowOf(tier, lamp);
-  const items = useMemo(
-    () => [
-      ...own.map((l) => ({ id: l.id, name: l.name, detail: detailOf(l), words: ['own', 'mine', 'box'], group: 'Yours' })),
-      ...lampLibrary.map((l) => ({
-        id: l.id,
-        name: l.name,
-        detail: detailOf(l),
-        words: [l.family, l.family.replace(/-/g, ' '), `${l.power}w`, `${l.cct ?? ''}k`],
-        group: l.common ? 'Usual' : 'All others',
-      })),
-    ],
-    [own],
-  );
+  const items = useMemo(() => lampItems(own), [own]);
   const showTab = tab ?? (isOwn ? 'box' : 'list');
   return (
     <Sheet

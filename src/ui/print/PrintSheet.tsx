@@ -3,8 +3,7 @@ import { useMemo } from 'react';
 import { cautionsFor } from '@/core/caution/cautionsFor';
 import { lightBandOf } from '@/core/dose/lightBand';
 import { cautionLibrary, generalNote } from '@/core/library/cautionLibrary';
-import { colourOf } from '@/core/lamp/colourOf';
-import { compare } from '@/core/reading/calibrate';
+import { distanceOf } from '@/core/reading/Reading';
 import type { SetUp } from '@/core/stand/setUp';
 import { showClock, showHours } from '@/core/units/clock';
 import { showLength, showLengthNumber } from '@/core/units/length';
@@ -37,7 +36,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
   const headline = headlineOf(verdict);
   const both = (m: number) => `${showLength(m, 'cm')} (${showLength(m, 'in')})`;
   const best = solution && onTheTape(solution, 'cm');
-  const readings = compare(tier.readings, lamp, colourOf(lamp), setUp.around);
+  const readings = setUp.known.compared;
   return (
     <article className="mx-auto w-[660px] space-y-2 bg-white text-[11px] leading-snug text-black" data-testid="print-sheet">
       <header className="flex items-baseline justify-between border-b border-black pb-1">
@@ -117,7 +116,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
           {readings
             .map(
               (c) =>
-                `${c.reading.value} ${unitWords(c.reading.unit)} = ${Math.round(c.measured)} µmol at ${both(c.reading.distance)}${c.reading.leftOut ? ', left out' : ''}`,
+                `${c.reading.value} ${unitWords(c.reading.unit)} = ${Math.round(c.measured)} µmol at ${both(distanceOf(c.reading))}${c.reading.leftOut ? ', left out' : ''}`,
             )
             .join('; ')}
           .

@@ -1,4 +1,5 @@
 'use client';
+import { distanceOf } from '@/core/reading/Reading';
 import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { dliOf } from '@/core/dose/dli';
@@ -35,7 +36,7 @@ function Rules({ setUp, profile }: { setUp: SetUp; profile: Profile }) {
   const hand = atDistance(profile, Math.max(HAND_WIDTH, profile[0]!.distance));
   const handDose = { weakest: dliOf(hand.weakest, hours), strongest: dliOf(hand.strongest, hours) };
   const central = calibration?.used.find((c) => Math.hypot(c.reading.dx, c.reading.dy) < 0.02);
-  const square = inverseSquare(profile, central ? { distance: central.reading.distance, ppfd: central.measured } : null, stage, hours);
+  const square = inverseSquare(profile, central ? { distance: distanceOf(central.reading), ppfd: central.measured } : null, stage, hours);
   const enough = lumens.lumensPerArea >= LUMENS_RULE.low;
   const handSays =
     handDose.strongest > stage.dliMax || hand.strongest > stage.ppfdMax

@@ -6,6 +6,7 @@ import { setTariff } from '@/store/site/setUpVerbs';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
 import { TypedField } from '../parts/TypedField';
+import { CheapHours, QuietHours, SpareLamps } from './Household';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 
 /** Units, money and the look; kept in this browser. */
@@ -57,6 +58,27 @@ export function SettingsView() {
             onChange={(p) => changeSite(sites, 'change the price', setTariff(currency, p))}
           />
         </div>
+      </Line>
+      <Line title="Quiet hours" note="Advice and timers do not light the lamps then.">
+        <QuietHours />
+      </Line>
+      <Line title="Cheap hours" note="Timers lie there where nobody minds the light.">
+        <CheapHours />
+      </Line>
+      <Line title="Timers" note="The steps in which they can be set.">
+        <Segments
+          label="Steps of the timers"
+          value={String(now.timerStep_min)}
+          options={[
+            { value: '15', label: 'pins of 15 minutes' },
+            { value: '30', label: 'of 30' },
+            { value: '1', label: 'to the minute' },
+          ]}
+          onChange={(v) => settings.setState({ timerStep_min: Number(v) as 1 | 15 | 30 })}
+        />
+      </Line>
+      <Line title="Lamps in the cupboard" note="Advice may hang these up without anything being bought.">
+        <SpareLamps />
       </Line>
       <Line title="The sheet">
         <Segments

@@ -7,17 +7,18 @@ import { showLength } from '@/core/units/length';
 import { newId } from '@/store/site/newId';
 import { changeSite, showStand, undo } from '@/store/site/siteStore';
 import { addSetUp, copyStand, deleteStand, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
-import { tables } from '@/store/site/tables';
+import { tables } from '@/core/library/tables';
 import { FileButtons } from '../files/FileButtons';
 import { Button } from '../parts/Button';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { stageWords } from '../verdict/words';
 import { QuickWord } from './QuickWord';
+import { StandRow } from './StandRow';
 
 /** All set-ups in one list, with what each says. */
 export function SetUps() {
-  const { sites } = useWorkspace();
+  const { sites, benchLooks } = useWorkspace();
   const { lengthUnit } = useSettings();
   const site = useSite((s) => s.site);
   const router = useRouter();
@@ -38,6 +39,45 @@ export function SetUps() {
       {site.stands.length === 0 && <p className="text-soft">None yet. Begin one: a lamp, a tray and a crop are enough.</p>}
       <ul>
         {site.stands.map((stand) => {
+          const tools = (
+            <span className="flex">
+              <Button
+                kind="quiet"
+                className="px-2!"
+                aria-label={`Copy ${stand.name}`}
+                title="Copy"
+                onClick={() => changeSite(sites, 'copy', copyStand(stand.id, newId()))}
+              >
+                <Copy size={18} aria-hidden />
+              </Button>
+              <Button
+                kind="quiet"
+                className="px-2!"
+                aria-label={`Delete ${stand.name}`}
+                title="Delete"
+                onClick={() => {
+                  const rest = site.stands.filter((s) => s.laidOut && s.id !== stand.id);
+                  const active = sites.getState().activeId;
+                  changeSite(sites, `delete ${stand.name}`, deleteStand(stand.id), active === stand.id ? (rest[0]?.id ?? '') : active);
+                  say(`${stand.name} is deleted.`, { label: 'Undo', run: () => undo(sites) });
+                }}
+              >
+                <Trash2 size={18} aria-hidden />
+              </Button>
+            </span>
+          );
+          if (!stand.laidOut)
+            return (
+              <StandRow
+                key={stand.id}
+                stand={stand}
+                tools={tools}
+                onOpen={() => {
+                  benchLooks.setState({ standId: stand.id, tierId: null, chosen: [] });
+                  router.push('/bench');
+                }}
+              />
+            );
           const setUp = setUpOf(site, stand, tables);
           return (
             <li key={stand.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-3">
@@ -56,31 +96,7 @@ export function SetUps() {
                 </span>
               </button>
               <QuickWord setUp={setUp} />
-              <span className="flex">
-                <Button
-                  kind="quiet"
-                  className="px-2!"
-                  aria-label={`Copy ${stand.name}`}
-                  title="Copy"
-                  onClick={() => changeSite(sites, 'copy', copyStand(stand.id, newId()))}
-                >
-                  <Copy size={18} aria-hidden />
-                </Button>
-                <Button
-                  kind="quiet"
-                  className="px-2!"
-                  aria-label={`Delete ${stand.name}`}
-                  title="Delete"
-                  onClick={() => {
-                    const rest = site.stands.filter((s) => s.id !== stand.id);
-                    const active = sites.getState().activeId;
-                    changeSite(sites, `delete ${stand.name}`, deleteStand(stand.id), active === stand.id ? (rest[0]?.id ?? '') : active);
-                    say(`${stand.name} is deleted.`, { label: 'Undo', run: () => undo(sites) });
-                  }}
-                >
-                  <Trash2 size={18} aria-hidden />
-                </Button>
-              </span>
+              {tools}
             </li>
           );
         })}

@@ -1,11 +1,14 @@
 'use client';
 import clsx from 'clsx';
-import { LampDesk, Rows3, SlidersHorizontal } from 'lucide-react';
+import { Clock, Gauge, LampDesk, PanelsTopLeft, Rows3, SlidersHorizontal } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 
 const PLACES = [
   { href: '/', label: 'Check', icon: LampDesk },
+  { href: '/bench', label: 'Bench', icon: PanelsTopLeft },
+  { href: '/hours', label: 'Hours', icon: Clock },
+  { href: '/readings', label: 'Readings', icon: Gauge },
   { href: '/setups', label: 'Set-ups', icon: Rows3 },
   { href: '/settings', label: 'Settings', icon: SlidersHorizontal },
 ];
@@ -26,7 +29,7 @@ export function Rail() {
         </svg>
       </div>
       {PLACES.map(({ href, label, icon: Icon }) => {
-        const here = path === href;
+        const here = href === '/' ? path === href : path.startsWith(href);
         return (
           <Link
             key={href}

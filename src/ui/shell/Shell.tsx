@@ -22,6 +22,8 @@ export function Shell({ seed, nonce, children }: ShellProps) {
   const [workspace, setWorkspace] = useState<Workspace | null>(null);
   useEffect(() => {
     if (nonce) setNonce(nonce);
+    // Charts write on a canvas, which does not wait for a font.
+    void document.fonts.load('500 12px "Barlow Semi Condensed"');
     const opened = createWorkspace(navigator.language);
     const stop = opened.start(seed);
     // The workspace lives in the browser only; the page is drawn without it first.

@@ -1,6 +1,5 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { MOL_SECONDS } from '@/core/dose/dli';
 import type { LightBand } from '@/core/dose/lightBand';
 import type { LightMap, Spot } from '@/core/light/field/Grid';
 import type { AreaStats } from '@/core/light/field/statsOver';
@@ -8,9 +7,11 @@ import { outlineOf, outlineOfFitting } from '@/core/stand/footprint';
 import type { SetUp } from '@/core/stand/setUp';
 import type { Tier } from '@/core/stand/Site';
 import { showLength, type LengthUnit } from '@/core/units/length';
+import type { MapShows } from '@/store/settings/settingsStore';
 import { placeStore } from '../readings/placeStore';
+import { valueAt } from './valueAt';
 import { contoursOf, roundSteps } from './contours';
-import { lightWords } from './lightWords';
+import { lightWords, perPpfd } from './lightWords';
 import type { StageFrame } from './stageFrame';
 import { WallsAbove } from './Walls';
 
@@ -20,7 +21,7 @@ interface AboveViewProps {
   stats: AreaStats;
   band: LightBand;
   frame: StageFrame;
-  shows: 'dli' | 'ppfd';
+  shows: MapShows;
   unit: LengthUnit;
 }
 
@@ -28,7 +29,7 @@ interface AboveViewProps {
 export function AboveView({ setUp, map, stats, band, frame, shows, unit }: AboveViewProps) {
   const { tier, lamp, hours } = setUp;
   const { x, y, above } = frame;
-  const k = shows === 'dli' ? hours * MOL_SECONDS : 1;
+  const k = perPpfd(hours, shows, band.target);
   const lines = useMemo(() => {
     const edges = [band.low, band.high].filter((v) => Number.isFinite(v) && v > 0);
     const steps = k > 0 ? roundSteps(stats.weakest.ppfd * k * 0.5, stats.strongest.ppfd * k).map((v) => v / k) : [];
@@ -36,7 +37,7 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
     return contoursOf(map, [...edges, ...thin]).map((c) => ({ ...c, edge: edges.includes(c.value) }));
   }, [map, band, k, stats]);
   const labels = withRoom(lines, frame);
-  const number = (ppfd: number) => lightWords(ppfd, hours, shows).number;
+  const number = (ppfd: number) => lightWords(ppfd, hours, shows, band.target).number;
   const path = (ring: readonly (readonly [number, number])[]) =>
     ring.map(([px, py], i) => `${i ? 'L' : 'M'}${x(px).toFixed(1)} ${y(py).toFixed(1)}`).join('');
   return (
@@ -125,7 +126,7 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
           <title>a reading</title>
         </path>
       ))}
-      <Probe setUp={setUp} map={map} frame={frame} shows={shows} unit={unit} box={above} />
+      <Probe setUp={setUp} map={map} frame={frame} shows={shows} target={band.target} unit={unit} box={above} />
     </g>
   );
 }
@@ -184,13 +185,15 @@ function Probe({
   map,
   frame,
   shows,
+  target,
   unit,
   box,
 }: {
   setUp: SetUp;
   map: LightMap;
   frame: StageFrame;
-  shows: 'dli' | 'ppfd';
+  shows: MapShows;
+  target: number;
   unit: LengthUnit;
   box: StageFrame['above'];
 }) {
@@ -198,7 +201,7 @@ function Probe({
   const { tier, hours } = setUp;
   const point = at && { x: Math.min(tier.width, Math.max(0, at.x)), y: Math.min(tier.depth, Math.max(0, at.y)) };
   const value = point && valueAt(map, point.x, point.y);
-  const words = value === null ? null : lightWords(value, hours, shows);
+  const words = value === null ? null : lightWords(value, hours, shows, target);
   const text =
     point && words
       ? `${words.number} ${words.unit}, ${showLength(point.x, unit)} from the left, ${showLength(point.y, unit)} from the front`
@@ -270,11 +273,4 @@ function Probe({
 function placeOf(e: React.PointerEvent<SVGRectElement>, tier: Tier): { dx: number; dy: number } {
   const r = e.currentTarget.getBoundingClientRect();
   return { dx: ((e.clientX - r.left) / r.width - 0.5) * tier.width, dy: (0.5 - (e.clientY - r.top) / r.height) * tier.depth };
-}
-
-function valueAt(map: LightMap, x: number, y: number): number {
-  const { area, columns, rows, ppfd } = map;
-  const column = Math.min(columns - 1, Math.max(0, Math.floor(((x - area.x0) / (area.x1 - area.x0)) * columns)));
-  const row = Math.min(rows - 1, Math.max(0, Math.floor(((y - area.y0) / (area.y1 - area.y0)) * rows)));
-  return ppfd[row * columns + column]!;
 }

@@ -1,11 +1,10 @@
-import type { Crop } from '@/core/crop/Crop';
 import { faceSizeOf, outlineOf, plantAreaOf } from '@/core/stand/footprint';
 import { isRoofed } from '@/core/stand/Enclosure';
 import type { SetUp } from '@/core/stand/setUp';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { LampFront } from './LampFront';
-import { habitOf, Plant } from './Plant';
 import type { StageFrame } from './stageFrame';
+import { TrayFront } from './TrayFront';
 import { WallsFront } from './Walls';
 
 /** The set-up from the front, to scale: lamps on their chains, the distance, plants at their height, trays on the shelf. */
@@ -34,30 +33,17 @@ export function FrontView({
       {frontTrays.map((tray, i) => {
         const { x0, x1 } = outlineOf(tray);
         const inside = plantAreaOf(tray);
-        const h = tray.height * scale;
         return (
-          <g key={tray.id}>
-            <Row
-              crop={crop}
-              young={stage.stage === 'emergence' || stage.stage === 'seedling'}
-              from={x(inside.x0)}
-              to={x(inside.x1)}
-              foot={z(tray.height)}
-              h={plantHeight * scale}
-              seed={i}
-            />
-            <path
-              d={`M${x(x0)} ${z(0) - h} H${x(x1)} L${x(x1) - Math.min(6, h * 0.25)} ${z(0)} H${x(x0) + Math.min(6, h * 0.25)} Z`}
-              fill="#24302d"
-              stroke="#8fa09b"
-              strokeWidth={1}
-            />
-            {h > 13 && (x1 - x0) * scale > 46 && (
-              <text x={x(tray.x)} y={z(0) - h / 2 + 4} textAnchor="middle" className="fill-night-ink font-narrow text-[12px] font-semibold">
-                {crop.name}
-              </text>
-            )}
-          </g>
+          <TrayFront
+            key={tray.id}
+            crop={crop}
+            stage={stage}
+            word={crop.name}
+            outline={{ x0: x(x0), x1: x(x1), floor: z(0), rim: z(tray.height) }}
+            inside={{ x0: x(inside.x0), x1: x(inside.x1) }}
+            plants={plantHeight * scale}
+            seed={i}
+          />
         );
       })}
       <WallsFront setUp={setUp} frame={frame} />
@@ -119,34 +105,5 @@ function Suits({ from, to, frame }: { from: number; to: number; frame: StageFram
         leaves here
       </text>
     </g>
-  );
-}
-
-function Row({
-  crop,
-  young,
-  from,
-  to,
-  foot,
-  h,
-  seed,
-}: {
-  crop: Crop;
-  young: boolean;
-  from: number;
-  to: number;
-  foot: number;
-  h: number;
-  seed: number;
-}) {
-  const habit = habitOf(crop, young);
-  const pitch = Math.max(15, habit === 'rosette' ? h * 0.95 : h * 0.34);
-  const count = Math.max(1, Math.min(28, Math.floor((to - from) / pitch)));
-  return (
-    <>
-      {Array.from({ length: count }, (_, i) => (
-        <Plant key={i} x={from + ((i + 0.5) * (to - from)) / count} foot={foot} h={Math.max(5, h)} habit={habit} seed={i + 1 + seed * 31} />
-      ))}
-    </>
   );
 }

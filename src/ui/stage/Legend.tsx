@@ -1,12 +1,13 @@
 import type { LightBand } from '@/core/dose/lightBand';
 import type { Hours } from '@/core/quantities';
+import type { MapShows } from '@/store/settings/settingsStore';
 import { lightWords } from './lightWords';
 
 /** What the three bands mean for this crop at these hours, in numbers. */
-export function Legend({ band, hours, shows }: { band: LightBand; hours: Hours; shows: 'dli' | 'ppfd' }) {
+export function Legend({ band, hours, shows }: { band: LightBand; hours: Hours; shows: MapShows }) {
   const possible = Number.isFinite(band.low);
-  const low = possible ? lightWords(band.low, hours, shows).number : '–';
-  const high = possible ? lightWords(band.high, hours, shows).number : '–';
+  const low = possible ? lightWords(band.low, hours, shows, band.target).number : '–';
+  const high = possible ? lightWords(band.high, hours, shows, band.target).number : '–';
   const items = [
     { colour: '#52627c', text: `too dim, under ${low}` },
     { colour: '#2f9688', text: `suits it, ${low} to ${high}` },

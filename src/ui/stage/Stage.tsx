@@ -8,7 +8,7 @@ import { beginGesture, changeSite, endGesture } from '@/store/site/siteStore';
 import { farthestOf, NEAREST, setDistance } from '@/store/site/setUpVerbs';
 import { useSuitingDistances } from '../answer/useSolution';
 import { LengthField } from '../parts/LengthField';
-import { Segments } from '../parts/Segments';
+import { MapShowsChoice } from '../parts/MapShowsChoice';
 import { useLight, useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { AboveView } from './AboveView';
 import { FrontView } from './FrontView';
@@ -23,7 +23,7 @@ const WIDE = 560;
 
 /** The night stage: the set-up from the front and, in line below it, from above, with the light that falls there. */
 export function Stage({ setUp }: { setUp: SetUp }) {
-  const { sites, settings } = useWorkspace();
+  const { sites } = useWorkspace();
   const { lengthUnit, mapShows } = useSettings();
   const inGesture = useSite((s) => s.inGesture);
   const light = useLight();
@@ -83,7 +83,7 @@ export function Stage({ setUp }: { setUp: SetUp }) {
               </text>
               <text
                 x={frame.above.left}
-                y={frame.above.top - (setUp.around ? 14 : 9)}
+                y={frame.above.top - (setUp.room ? 14 : 9)}
                 className="fill-night-soft font-narrow text-[13px] font-medium"
               >
                 from above
@@ -134,16 +134,7 @@ export function Stage({ setUp }: { setUp: SetUp }) {
       </div>
       <div className="flex flex-wrap items-end gap-x-6 gap-y-3 px-4 pt-1 pb-3 print:hidden">
         {!wide && field}
-        <Segments
-          night
-          label="What the map shows"
-          value={mapShows}
-          options={[
-            { value: 'dli', label: 'mol a day' },
-            { value: 'ppfd', label: 'µmol/m²/s' },
-          ]}
-          onChange={(v) => settings.setState({ mapShows: v })}
-        />
+        <MapShowsChoice night />
         <Legend band={band} hours={setUp.hours} shows={mapShows} />
       </div>
     </section>

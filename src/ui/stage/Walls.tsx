@@ -4,10 +4,10 @@ import type { SetUp } from '@/core/stand/setUp';
 import type { StageFrame } from './stageFrame';
 
 /** Thickness at which sides are drawn, px: they are to be seen, not measured. */
-const THICK = 6;
+export const THICK = 6;
 
 /** How a face looks: the paler, the more it throws back; dashed where light passes. */
-function lookOf(id: string): { fill: string; dash: string | undefined } | null {
+export function lookOf(id: string): { fill: string; dash: string | undefined } | null {
   if (id === 'open') return null;
   const { reflectance, transmittance } = materialOf(id);
   return { fill: reflectance > 0.6 ? '#eef4f1' : reflectance > 0.3 ? '#a9b8b3' : '#5b6a66', dash: transmittance > 0 ? '7 4' : undefined };

@@ -10,23 +10,34 @@ const STOPS = {
   copperBright: [240, 170, 116],
 } as const;
 
-const SIZE = 1024;
-/** The table spans from a thousandth of the band's lower end to a hundred times it, evenly in the logarithm. */
-const LOW = Math.log(1e-3);
-const SPAN = Math.log(100) - LOW;
+/** What of a band decides the colours. */
+type Edges = Pick<LightBand, 'low' | 'high'>;
+
+/** The table has an entry for each value of a float's exponent and the first seven bits of its fraction: 1/128 of a doubling. */
+const SHIFT = 16;
+const bits = new Uint32Array(1);
+const float = new Float32Array(bits.buffer);
+const stepOf = (value: number): number => {
+  float[0] = value;
+  return bits[0]! >>> SHIFT;
+};
+/** From a thousandth to a hundred thousand µmol m⁻² s⁻¹; darker and brighter look like the ends. */
+const FIRST = stepOf(1e-3);
+const LAST = stepOf(1e5);
 
 type Colour = readonly [number, number, number];
 
 /**
  * A table of colours for PPFD: dark slate below the band, verdigris within, copper above; each band rises in lightness,
- * so that the picture reads in grey as well.
+ * so that the picture reads in grey as well. Looked up by the bits of a float, which is as good as its logarithm and quicker.
  */
-export function coloursOf(band: LightBand): Uint32Array {
-  const table = new Uint32Array(SIZE);
+export function coloursOf(band: Edges): Uint32Array {
+  const table = new Uint32Array(LAST - FIRST + 1);
   const low = band.low > 0 && Number.isFinite(band.low) ? band.low : 1;
   const high = Math.max(band.high / low, 1e-3);
-  for (let i = 0; i < SIZE; i++) {
-    const v = Math.exp(LOW + (SPAN * (i + 0.5)) / SIZE); // share of the band's lower end
+  for (let i = 0; i < table.length; i++) {
+    bits[0] = ((FIRST + i) << SHIFT) + (1 << (SHIFT - 1));
+    const v = float[0]! / low; // share of the band's lower end
     let c: Colour;
     if (v > high) c = mix(STOPS.copper, STOPS.copperBright, Math.log(v / high) / Math.log(6));
     else if (v >= 1) c = mix(STOPS.verdigrisDim, STOPS.verdigris, Math.log(v) / Math.log(Math.max(high, 1.01)));
@@ -36,10 +47,18 @@ export function coloursOf(band: LightBand): Uint32Array {
   return table;
 }
 
+/** The colour of a strength of light. */
+export function colourOfLight(table: Uint32Array, ppfd: number): number {
+  const i = stepOf(ppfd) - FIRST;
+  return table[i < 0 ? 0 : i >= table.length ? table.length - 1 : i]!;
+}
+
 function mix(a: Colour, b: Colour, t: number): Colour {
   const s = Math.min(1, Math.max(0, t));
   return [0, 1, 2].map((i) => Math.round(a[i]! + (b[i]! - a[i]!) * s)) as unknown as Colour;
 }
+
+const WHOLE = { from: 0, to: 1 };
 
 interface Grid {
   readonly columns: number;
@@ -50,22 +69,27 @@ interface Grid {
 /**
  * Paints PPFD onto a canvas of its own size, between the cells by straight lines, row 0 at the foot or at the head.
  * Colours are looked up for each pixel, so the edges of the bands stay crisp however coarse the cells.
+ *
+ * @param part  of the grid's width that the canvas shows, as shares
  */
-export function paintLight(canvas: HTMLCanvasElement, grid: Grid, band: LightBand, rowZero: 'foot' | 'head'): void {
+export function paintLight(
+  canvas: HTMLCanvasElement,
+  grid: Grid,
+  band: Edges,
+  rowZero: 'foot' | 'head',
+  part: { from: number; to: number } = WHOLE,
+): void {
   const { width, height } = canvas;
   const context = canvas.getContext('2d');
   if (!context || width === 0 || height === 0) return;
   const { columns, rows, ppfd } = grid;
   const colours = coloursOf(band);
-  const lowest = band.low > 0 && Number.isFinite(band.low) ? band.low : 1;
-  const scale = SIZE / SPAN;
-  const shift = (-Math.log(lowest) - LOW) * scale;
   const image = context.createImageData(width, height);
   const pixels = new Uint32Array(image.data.buffer);
   const lefts = new Int32Array(width);
   const shares = new Float32Array(width);
   for (let px = 0; px < width; px++) {
-    const u = Math.min(columns - 1, Math.max(0, ((px + 0.5) / width) * columns - 0.5));
+    const u = Math.min(columns - 1, Math.max(0, (part.from + ((px + 0.5) / width) * (part.to - part.from)) * columns - 0.5));
     lefts[px] = Math.min(columns - 2, Math.floor(u));
     shares[px] = u - lefts[px]!;
   }
@@ -81,8 +105,7 @@ export function paintLight(canvas: HTMLCanvasElement, grid: Grid, band: LightBan
       const below = ppfd[left]! + (ppfd[left + 1]! - ppfd[left]!) * share;
       const above = ppfd[left + columns]! + (ppfd[left + columns + 1]! - ppfd[left + columns]!) * share;
       const value = below + (above - below) * up;
-      const index = value > 0 ? Math.log(value) * scale + shift : 0;
-      pixels[py * width + px] = colours[index < 0 ? 0 : index >= SIZE ? SIZE - 1 : index | 0]!;
+      pixels[py * width + px] = colourOfLight(colours, value);
     }
   }
   context.putImageData(image, 0, 0);

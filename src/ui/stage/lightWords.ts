@@ -1,10 +1,22 @@
 import { MOL_SECONDS } from '@/core/dose/dli';
 import type { Hours, Ppfd } from '@/core/quantities';
+import type { MapShows } from '@/store/settings/settingsStore';
 
-/** A strength of light as a person wants to see it: the day's dose or the strength now, with its unit. */
-export function lightWords(ppfd: Ppfd, hours: Hours, shows: 'dli' | 'ppfd'): { number: string; unit: string } {
-  if (shows === 'ppfd') return { number: String(Math.round(ppfd)), unit: 'µmol/m²/s' };
-  return { number: doseNumber(ppfd * hours * MOL_SECONDS), unit: 'mol a day' };
+/** What a number of a map is in, for the numbers' own steps: so many of it for one µmol m⁻² s⁻¹. */
+export function perPpfd(hours: Hours, shows: MapShows, target: Ppfd): number {
+  return shows === 'ppfd' ? 1 : shows === 'dli' ? hours * MOL_SECONDS : 100 / target;
+}
+
+/**
+ * A strength of light as a person wants to see it: the day's dose, the strength now, or the share of what suits the crop best.
+ *
+ * @param target  what suits it best at these hours
+ */
+export function lightWords(ppfd: Ppfd, hours: Hours, shows: MapShows, target: Ppfd): { number: string; unit: string } {
+  const value = ppfd * perPpfd(hours, shows, target);
+  if (shows === 'ppfd') return { number: String(Math.round(value)), unit: 'µmol/m²/s' };
+  if (shows === 'share') return { number: Number.isFinite(value) ? `${Math.round(value)} %` : '–', unit: 'of the best' };
+  return { number: doseNumber(value), unit: 'mol a day' };
 }
 
 /** Doses to a tenth, small ones to a hundredth. */

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { evenly } from '../../../test/evenly';
 import { contoursOf, roundSteps } from './contours';
+import { coloursOf, colourOfLight } from './lightColours';
 import { stageFrame } from './stageFrame';
 
 const room = fc.record({ width: evenly(320, 1400), height: evenly(420, 1000) });
@@ -51,4 +52,27 @@ test('a line of equal light about a round hill is a ring of the right size, in m
 test('where light stops at the rim of the map there is no line along the rim', () => {
   const map = { area: { x0: 0, x1: 1, y0: 0, y1: 1 }, z: 0, columns: 10, rows: 10, ppfd: new Float32Array(100).fill(50) };
   expect(contoursOf(map, [20])[0]!.rings).toEqual([]);
+});
+
+test('colours change where the band does, and within each band lighter means more', () => {
+  const [red, green, blue] = [0, 8, 16].map((shift) => (c: number) => (c >>> shift) & 255) as [
+    (c: number) => number,
+    (c: number) => number,
+    (c: number) => number,
+  ];
+  const lightness = (c: number) => 0.3 * red(c) + 0.6 * green(c) + 0.1 * blue(c);
+  const table = coloursOf({ low: 140, high: 280 });
+  const at = (ppfd: number) => colourOfLight(table, ppfd);
+  // slate: more blue than red; verdigris: green leads; copper: red leads
+  expect(blue(at(137)) > red(at(137))).toBe(true);
+  expect(green(at(143)) > red(at(143)) && green(at(143)) > blue(at(143))).toBe(true);
+  expect(green(at(274)) > red(at(274))).toBe(true);
+  expect(red(at(286)) > green(at(286))).toBe(true);
+  for (const [from, to] of [
+    [1, 138],
+    [142, 276],
+    [284, 1500],
+  ] as const)
+    for (let v = from; v < to; v *= 1.05) expect(lightness(at(v * 1.05 < to ? v * 1.05 : to))).toBeGreaterThanOrEqual(lightness(at(v)) - 1);
+  expect([at(0), at(-1), at(1e9)].every(Number.isInteger)).toBe(true);
 });

@@ -6,8 +6,9 @@ import { measuredLamp, type SetUp } from '@/core/stand/setUp';
 import { combine } from '@/core/uncertainty/Band';
 import { doseNumber } from '../stage/lightWords';
 import { DoseScale } from './DoseScale';
+import { HeadlineLine } from './HeadlineLine';
 import { useVerdict, type Judged } from './useVerdict';
-import { AGE_WORDS, basisWords, certaintyOf, consequencesOf, doubtWords, headlineOf, percent, stageWords } from './words';
+import { AGE_WORDS, basisWords, certaintyOf, consequencesOf, doubtWords, percent, stageWords } from './words';
 
 /** Whether it will do, in words, and the numbers behind the words. */
 export function VerdictPanel({ setUp }: { setUp: SetUp }) {
@@ -22,7 +23,6 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
   const { verdict, stats } = judged;
   const { crop, stage, lamp } = setUp;
   const { view } = setUp.tier.ageing;
-  const headline = headlineOf(verdict);
   const highDose = verdict.band.high * setUp.hours * MOL_SECONDS;
   return (
     <section aria-label="Verdict" className="space-y-3">
@@ -30,14 +30,7 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
         {crop.name}, {stageWords(stage)}
         {view !== 'now' && <strong className="text-copper"> · {AGE_WORDS[view]}</strong>}
       </p>
-      <h2 className="text-[27px] leading-8 font-semibold" aria-live="polite" data-testid="verdict">
-        {headline.calm}{' '}
-        {headline.alarm && (
-          <span className={/dim|stretch|No light/.test(headline.alarm) && !/strong/i.test(headline.alarm) ? 'text-slate' : 'text-copper'}>
-            {headline.alarm}
-          </span>
-        )}
-      </h2>
+      <HeadlineLine verdict={verdict} />
       {verdict.says !== 'dark' && <DoseScale verdict={verdict} stage={stage} highDose={highDose} />}
       <p className="text-sm text-soft">mol a day; the crop’s band is shaded, its best marked</p>
       {consequencesOf(verdict, crop, stage).map((text) => (
@@ -79,7 +72,7 @@ function WhereFrom({ setUp, judged: { verdict, stats, doubts, reflectedShare } }
         <p>
           The strength is computed from the lamp’s shape at every centimetre of the tray: {tier.fittings.length} ×{' '}
           {doseNumber(measuredLamp(setUp).ppf)} µmol/s
-          {setUp.calibration ? ', by your readings' : ''}.{' '}
+          {setUp.calibration ? (setUp.calibration.fitted ? ', by a fit to your readings' : ', by your readings') : ''}.{' '}
           {reflectedShare > 0
             ? `Of the light on the plants ${percent(reflectedShare)} comes by way of the sides, settled until nothing is lost.`
             : 'Nothing around it sends light back; pale sides would add to it.'}

@@ -30,7 +30,7 @@ export function useVerdict(setUp: SetUp): Judged | null {
     const doubts = [
       ...doubtsOf(setUp.lamp, colourOf(setUp.lamp), setUp.calibration, setUp.tier.ageing),
       doubtOfDistance(meanNearer, stats.mean, meanFarther),
-      ...(reflectedShare > 0 ? [doubtOfSides(setUp.tier.enclosure, reflectedShare)] : []),
+      ...(reflectedShare > 0 ? [doubtOfSides(setUp.tier.enclosure, reflectedShare, setUp.known.fit?.sides)] : []),
     ];
     const band = lightBandOf(setUp.stage, setUp.hours);
     const share = shareWithin(map, light.of.tier.trays.map(plantAreaOf), band.low, band.high);

@@ -1,5 +1,7 @@
 import { transfer } from 'comlink';
 import { answerLight } from '../../core/answer/answerLight';
+import { answerBench } from '../../core/bench/answerBench';
+import { pointShares } from '../../core/bench/pointShares';
 import { answerScene } from '../../core/field/answerScene';
 import { createRecall } from '../../core/light/scene/Recall';
 import { profileOf } from '../../core/solve/Profile';
@@ -7,12 +9,15 @@ import type { LightApi } from './light.api';
 
 /** What the worker answers, apart from the thread, so a test can ask it over a MessageChannel. */
 export function createLightApi(): LightApi {
-  const recall = createRecall();
+  const recall = createRecall(2048); // a rack of five tiers keeps some 300 things
+
   return {
     answer(question) {
       const answer = answerLight(question, recall);
       return transfer(answer, [answer.map.ppfd.buffer, answer.slice.ppfd.buffer]);
     },
+    bench: (question) => answerBench(question, recall),
+    shares: (tier, x, y, z) => pointShares(tier, x, y, z, recall),
     profile: profileOf,
     field: answerScene,
   };

@@ -1,5 +1,6 @@
 import { wrap } from 'comlink';
 import type { LightAnswer, LightQuestion } from '../../core/answer/LightQuestion';
+import type { BenchAnswer, BenchQuestion } from '../../core/bench/BenchQuestion';
 import type { SceneAnswer, SceneQuestion } from '../../core/field/SceneQuestion';
 import type { Profile, ProfileQuestion } from '../../core/solve/Profile';
 import { watch } from '../watch';
@@ -9,6 +10,8 @@ export interface LightWorker {
   /** Rejects when the worker could not load, died or was stopped, or when the computation threw. */
   answer(question: LightQuestion): Promise<LightAnswer>;
   profile(question: ProfileQuestion): Promise<Profile>;
+  bench(question: BenchQuestion): Promise<BenchAnswer>;
+  shares(...asked: Parameters<LightApi['shares']>): Promise<ReturnType<LightApi['shares']>>;
   field(question: SceneQuestion): Promise<SceneAnswer>;
   stop(): void;
 }
@@ -20,6 +23,8 @@ export function startLightWorker(): LightWorker {
   return {
     answer: (question) => ask(() => remote.answer(question)),
     profile: (question) => ask(() => remote.profile(question)),
+    bench: (question) => ask(() => remote.bench(question)),
+    shares: (...asked) => ask(() => remote.shares(...asked)),
     field: (question) => ask(() => remote.field(question)),
     stop,
   };

@@ -1,7 +1,7 @@
 import { startLightWorker, type LightWorker } from './light.client';
 
 /** Questions of one kind. A lane keeps to one worker, which remembers what it computed for the last one. */
-export type Lane = Pick<LightWorker, 'answer' | 'profile'>;
+export type Lane = Pick<LightWorker, 'answer' | 'profile' | 'bench' | 'shares'>;
 
 export interface LightPool {
   lane(): Lane;
@@ -21,7 +21,12 @@ export function startLightPool(size: number, start: () => LightWorker = startLig
     lane() {
       const seat = lanes++ % size;
       const worker = (workers[seat] ??= start());
-      return { answer: (question) => worker.answer(question), profile: (question) => worker.profile(question) };
+      return {
+        answer: (question) => worker.answer(question),
+        profile: (question) => worker.profile(question),
+        bench: (question) => worker.bench(question),
+        shares: (...asked) => worker.shares(...asked),
+      };
     },
     stop: () => workers.forEach((w) => w.stop()),
   };

@@ -43,7 +43,7 @@ export function irradianceFromRect(lamp: RectEmitter): IrradianceAt {
   const { length, width, cosinePower: n, ppf, diodes } = lamp;
   const frame = frameOf(lamp);
   const { u, v, w } = frame;
-  if (n !== 1 || width === 0 || diodes) return summed(lamp, frame, cosineShine(n), sharpnessOf(n), diodes);
+  if (n !== 1 || width === 0 || diodes) return summed(lamp, frame, beamOver(n), sharpnessOf(n), diodes);
   const radiance = ppf / (Math.PI * length * width);
   const corners = new Float64Array(12);
   return (x, y, z, nx, ny, nz) => {
@@ -63,7 +63,7 @@ export function irradianceFromDisc(lamp: DiscEmitter): IrradianceAt {
   return summed(
     { ...lamp, length: 2 * lamp.radius, width: 2 * lamp.radius, round: true },
     frameOf(lamp),
-    cosineShine(lamp.cosinePower),
+    beamOver(lamp.cosinePower),
     sharpnessOf(lamp.cosinePower),
   );
 }
@@ -71,7 +71,48 @@ export function irradianceFromDisc(lamp: DiscEmitter): IrradianceAt {
 export function irradianceFromPhotometric(lamp: PhotometricEmitter): IrradianceAt {
   const { table } = lamp;
   const sharp = 1 / smoothnessOf(lamp);
-  return summed(lamp, frameOf(lamp), (along, across, down) => intensityTowards(table, along, across, down), sharp);
+  const shine: Shine = (along, across, down) => intensityTowards(table, along, across, down);
+  const overFace: OverFace = (frame, dx, dy, dz, nx, ny, nz) => (su, sv) =>
+    pointLight(
+      shine,
+      frame,
+      dx + su * frame.u[0] + sv * frame.v[0],
+      dy + su * frame.u[1] + sv * frame.v[1],
+      dz + su * frame.u[2] + sv * frame.v[2],
+      nx,
+      ny,
+      nz,
+    );
+  return summed(lamp, frameOf(lamp), overFace, sharp);
+}
+
+/**
+ * Light of each point of a face (by its place along and across) on one receiver, for unit flux; null where no point shines.
+ * Made ready once for all points of the face, since they share their height over the receiver.
+ */
+type OverFace = (
+  frame: Frame,
+  dx: number,
+  dy: number,
+  dz: number,
+  nx: number,
+  ny: number,
+  nz: number,
+) => ((su: number, sv: number) => number) | null;
+
+/** A beam of cosⁿθ: all points of the face are equally high over the receiver, so one power is left for each. */
+function beamOver(n: number): OverFace {
+  const half = (n + 3) / 2;
+  return ({ u, v, w }, dx, dy, dz, nx, ny, nz) => {
+    const down = -(dx * w[0] + dy * w[1] + dz * w[2]);
+    if (!(down > 0)) return null;
+    const k = ((n + 1) / (2 * Math.PI)) * Math.pow(down, n);
+    return (su, sv) => {
+      const x = dx + su * u[0] + sv * v[0], y = dy + su * u[1] + sv * v[1], z = dz + su * u[2] + sv * v[2]; // prettier-ignore
+      const facing = x * nx + y * ny + z * nz;
+      return facing > 0 ? k * facing * Math.pow(x * x + y * y + z * z, -half) : 0;
+    };
+  };
 }
 
 interface Opening {
@@ -88,7 +129,7 @@ interface Opening {
 function summed(
   lamp: Opening,
   frame: Frame,
-  shine: Shine,
+  overFace: OverFace,
   sharp: number,
   diodes?: { readonly columns: number; readonly rows: number } | undefined,
 ): IrradianceAt {
@@ -97,6 +138,8 @@ function summed(
   const fixed = diodes && { a: evenlySpaced(diodes.columns), b: evenlySpaced(diodes.rows) };
   return (x, y, z, nx, ny, nz) => {
     const dx = lamp.x - x, dy = lamp.y - y, dz = lamp.z - z; // prettier-ignore
+    const light = overFace(frame, dx, dy, dz, nx, ny, nz);
+    if (!light) return 0;
     // How far the receiver is from the face: outside its outline, and off its plane.
     const ru = Math.max(0, Math.abs(dx * u[0] + dy * u[1] + dz * u[2]) - length / 2);
     const rv = Math.max(0, Math.abs(dx * v[0] + dy * v[1] + dz * v[2]) - width / 2);
@@ -110,11 +153,7 @@ function summed(
       whole += a.weight[i]! * chord;
       for (let j = 0; j < b.at.length; j++) {
         const su = a.at[i]! * length, sv = b.at[j]! * width * chord; // prettier-ignore
-        sum +=
-          a.weight[i]! *
-          b.weight[j]! *
-          chord *
-          pointLight(shine, frame, dx + su * u[0] + sv * v[0], dy + su * u[1] + sv * v[1], dz + su * u[2] + sv * v[2], nx, ny, nz);
+        sum += a.weight[i]! * b.weight[j]! * chord * light(su, sv);
       }
     }
     return (ppf * sum) / whole;

@@ -9,9 +9,16 @@ import type { Room } from './Room';
  * Light straight from one emitter on each patch of a room, the mean over the patch.
  *
  * @param light  of that emitter, with whatever stands in its way already taken into account
+ * @param coarse  the middle of a patch stands for all of it: for light from another tier, which is small
  * @returns µmol m⁻² s⁻¹, one for each patch
  */
-export function directOnPatches({ faces, count }: Patches, room: Room, emitter: Emitter, light: IrradianceAt): Float64Array {
+export function directOnPatches(
+  { faces, count }: Patches,
+  room: Room,
+  emitter: Emitter,
+  light: IrradianceAt,
+  coarse = false,
+): Float64Array {
   const out = new Float64Array(count);
   const away = distanceTo(emitter);
   const smooth = smoothnessOf(emitter);
@@ -28,7 +35,7 @@ export function directOnPatches({ faces, count }: Patches, room: Room, emitter: 
         place[f.i] = ci;
         place[f.j] = cj;
         const near = (smooth * away(place[0]!, place[1]!, place[2]!)) / side;
-        const { at, weight } = gaussLegendre(near > 4 ? 1 : near > 1.5 ? 2 : near > 0.8 ? 3 : near > 0.4 ? 5 : 10);
+        const { at, weight } = gaussLegendre(coarse || near > 4 ? 1 : near > 1.5 ? 2 : near > 0.8 ? 3 : near > 0.4 ? 5 : 10);
         let sum = 0;
         for (let a = 0; a < at.length; a++) {
           place[f.i] = ci + at[a]! * f.di;

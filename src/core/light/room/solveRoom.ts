@@ -32,6 +32,8 @@ export function settle(patches: Patches, direct: Float64Array, entering?: Float6
     for (let i = f.first; at < n && i < f.first + f.columns * f.rows && senders[at] === i; i++, at++)
       own[at] = root[at]! * (f.reflectance * direct[i]! + (entering ? entering[i]! : 0));
   }
+  // Where nothing is put in nothing is sent, whatever there was before.
+  if (square(own) === 0) return { sent: new Float64Array(count), converged: true };
   const y = new Float64Array(own);
   if (start) for (let k = 0; k < n; k++) y[k] = root[k]! * start.sent[senders[k]!]!;
   const rest = new Float64Array(n);

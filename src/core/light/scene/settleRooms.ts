@@ -8,7 +8,7 @@ import type { Metres } from '../../quantities';
 import { isHidden, roomAbove, type Passage } from './passage';
 import type { Recall } from './Recall';
 import type { Scene } from './Scene';
-import { anyLight } from './straightLight';
+import { anyLight, isOfAnotherRoom } from './straightLight';
 
 /** A room of the scene with its light settled. */
 export interface Solved {
@@ -22,18 +22,26 @@ export interface Solved {
 /** How often the light that passes through shelves is carried to and fro between the rooms. */
 const ROUNDS = 3;
 
-/** Settles every room of a scene, and carries what passes through shelves between them. */
-export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worldKey: string, finer: number): Solved[] {
+/**
+ * Settles every room of a scene, and carries what passes through shelves between them.
+ *
+ * @param accounted  whether the light on faces that send nothing back is worked out too: only the balance asks for it
+ */
+export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worldKey: string, finer: number, accounted = false): Solved[] {
   const { rooms, things, lamps } = scene;
   const wholes = rooms.map((room) => {
     const key = JSON.stringify([room.width, room.depth, room.height, room.faces, finer, things.length > 0 ? [room, things] : 0]);
     const patches = recall.get(`patches ${key}`, () => shaded(patchesOf(room, finer), room, things));
     const direct = new Float64Array(patches.count);
-    for (const e of lamps.flatMap((lamp) => lamp.emitters)) {
-      const own = recall.get(`patchlight ${worldKey} ${finer} ${room.z} ${JSON.stringify(e)}`, () =>
-        whole(directOnPatches(patches, room, e, anyLight(e, room, scene, passage)), patches, room, e, things.length === 0),
-      );
-      for (let i = 0; i < direct.length; i++) direct[i]! += own[i]!;
+    for (const { ppf, ...rest } of lamps.flatMap((lamp) => lamp.emitters)) {
+      // Kept for one photon, so that the same lamp dimmed, aged or counted for other hours is not worked out again.
+      const e = { ...rest, ppf: 1 };
+      const own = recall.get(`patchlight ${worldKey} ${finer} ${accounted} ${room.z} ${JSON.stringify(e)}`, () => {
+        const faces = accounted ? patches.faces : patches.faces.filter((f) => f.reflectance > 0);
+        const light = directOnPatches({ ...patches, faces }, room, e, anyLight(e, room, scene, passage), isOfAnotherRoom(e, room, scene));
+        return whole(light, patches, room, e, things.length === 0 && faces.length === patches.faces.length);
+      });
+      for (let i = 0; i < direct.length; i++) direct[i]! += ppf * own[i]!;
     }
     return { room, key: `${key} ${room.x} ${room.y} ${room.z}`, patches, direct };
   });
@@ -43,17 +51,21 @@ export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worl
   }));
   const coupled = rooms.some((r) => roomAbove(r, rooms));
   for (let round = 0; coupled && round < ROUNDS; round++) {
+    const incident = new Map(solved.map((s) => [s, incidentOn(s.patches, s.settled, s.direct)]));
     solved = solved.map((s) => {
-      const entering = enteringOf(s, solved);
+      const entering = enteringOf(s, solved, incident);
       return entering ? { ...s, settled: settle(s.patches, s.direct, entering, s.settled) } : s;
     });
   }
   return solved;
 }
 
-/** What a lamp sends out in a room without things in it all lands on its faces: takes out the last error of the sums over patches. */
-function whole(light: Float64Array, { area }: Patches, room: Room, emitter: Emitter, empty: boolean): Float64Array {
-  if (!empty || !isInside(room, emitter.x, emitter.y, emitter.z)) return light;
+/**
+ * What a lamp sends out in a room without things in it all lands on its faces: takes out the last error of the sums over patches,
+ * where the light on all of them is known.
+ */
+function whole(light: Float64Array, { area }: Patches, room: Room, emitter: Emitter, known: boolean): Float64Array {
+  if (!known || !isInside(room, emitter.x, emitter.y, emitter.z)) return light;
   const lands = light.reduce((sum, v, i) => sum + v * area[i]!, 0);
   const off = emitter.ppf / lands;
   // A lamp that pokes out of the room does send some of its light elsewhere.
@@ -61,7 +73,7 @@ function whole(light: Float64Array, { area }: Patches, room: Room, emitter: Emit
 }
 
 /** Even light that comes through the shelves above and below: what falls there of reflected light, times the shelf's share. */
-function enteringOf(s: Solved, all: readonly Solved[]): Float64Array | null {
+function enteringOf(s: Solved, all: readonly Solved[], incidents: ReadonlyMap<Solved, Float64Array>): Float64Array | null {
   const rooms = all.map((o) => o.room);
   const above = roomAbove(s.room, rooms);
   const below = all.find((o) => roomAbove(o.room, rooms) === s.room);
@@ -70,7 +82,7 @@ function enteringOf(s: Solved, all: readonly Solved[]): Float64Array | null {
   const carry = (from: Solved, fromFace: FacePatches, toFace: FacePatches, share: number) => {
     if (share === 0) return;
     any = true;
-    const incident = incidentOn(from.patches, from.settled, from.direct);
+    const incident = incidents.get(from)!;
     for (let j = 0; j < toFace.rows; j++)
       for (let i = 0; i < toFace.columns; i++) {
         const a = Math.floor((s.room.x + (i + 0.5) * toFace.di - from.room.x) / fromFace.di);

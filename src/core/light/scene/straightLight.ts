@@ -33,10 +33,19 @@ export function levelLight(emitter: Emitter, scene: Scene, passage: Passage): Li
 /** For the mean over a patch a tube may be a line: its thickness moves light about by less than a patch. */
 const asLine = (e: Emitter): Emitter => (e.kind === 'tube' ? { ...e, diameter: 0 } : e);
 
+/** Whether a lamp hangs in another tier, with nothing but shelves and sides between. A lamp over an open box is of none. */
+export const isOfAnotherRoom = ({ x, y, z }: Emitter, room: Room, { rooms, things }: Scene): boolean =>
+  things.length === 0 && !isInside(room, x, y, z) && rooms.some((other) => other !== room && isInside(other, x, y, z));
+
+/** Longest side of a part of a lamp of another room, m. */
+const THROUGH_SHELVES = 0.25;
+
 /** The same on receivers of any direction on the faces of a room. */
 export function anyLight(emitter: Emitter, room: Room, scene: Scene, passage: Passage): IrradianceAt {
   if (scene.things.length === 0 && isInside(room, emitter.x, emitter.y, emitter.z)) return irradianceOf(asLine(emitter));
-  const parts = cutUp(asLine(emitter)).map((part) => ({ part, light: irradianceOf(part) }));
+  // What comes into another room is reflected there once more before it counts: larger parts do.
+  const longest = isOfAnotherRoom(emitter, room, scene) ? THROUGH_SHELVES : undefined;
+  const parts = cutUp(asLine(emitter), longest).map((part) => ({ part, light: irradianceOf(part) }));
   return (x, y, z, nx, ny, nz) => {
     let sum = 0;
     for (const { part, light } of parts) {

@@ -1,0 +1,65 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+
+test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}` });
+
+test.beforeEach(async ({ page }) => {
+  await page.goto('/hours');
+  await expect(page.getByTestId('best-times').first()).toBeVisible();
+});
+
+const timer = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
+
+test('one timer of two tiers is set so that it serves all its trays, keeps quiet, and says who is short-changed', async ({ page }) => {
+  const card = timer(page, 'Timer of tiers 4 and 5');
+  await expect(card.getByRole('table')).toContainText('Snapdragon');
+  await expect(card.getByTestId('best-times')).toContainText('Best for all of them: 05:00 to 21:00, 16 h');
+  await expect(card.getByTestId('timer-limit')).toContainText('bears no more than 16 h');
+  await expect(card.getByTestId('best-times')).toContainText(/Sage still gets too little. With these hours \d+ % more light would do/);
+  await card.getByRole('button', { name: 'Set 05:00 to 21:00' }).click();
+  await expect(card.getByLabel('on', { exact: true })).toHaveValue('05:00');
+  await expect(card.getByTestId('best-times')).toContainText('as it is set');
+  // The bench hangs on the same timer.
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByTestId('tier-5').click();
+  await expect(page.getByRole('textbox', { name: 'on at' })).toHaveValue('05:00');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('textbox', { name: 'on at' })).toHaveValue('06:00');
+});
+
+test('an end of the strip is moved with keys and typed; doses and warnings follow', async ({ page }) => {
+  const card = timer(page, 'Timer of tier 1');
+  const off = card.getByRole('slider', { name: 'Lamp off, Timer of tier 1' });
+  const dose = async () => Number((await card.getByRole('row', { name: /Leek/ }).textContent())!.match(/(\d+\.\d)–/)![1]);
+  const before = await dose();
+  await off.focus();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowLeft');
+  await expect(off).toHaveAttribute('aria-valuetext', '18:30');
+  await expect.poll(async () => (await dose()) / before).toBeCloseTo(13 / 14, 1);
+  await card.getByLabel('off', { exact: true }).fill('23:00');
+  await card.getByLabel('off', { exact: true }).press('Enter');
+  await expect(card).toContainText('1 h of it in the quiet hours');
+  await expect(card.getByRole('row', { name: /Leek/ })).toContainText('too much');
+});
+
+test('quiet hours and the steps of the timers are the household’s: the best times keep to them', async ({ page }) => {
+  await page.getByRole('link', { name: 'Change these' }).click();
+  await page.getByRole('textbox', { name: 'dark from' }).fill('18:00');
+  await page.getByRole('textbox', { name: 'dark from' }).press('Enter');
+  await page.getByLabel('Steps of the timers').getByText('of 30').click();
+  await page.getByRole('link', { name: 'Hours' }).click();
+  const card = timer(page, 'Timer of tier 3');
+  await expect(card.getByTestId('timer-limit').first()).toContainText('The quiet hours leave no more than 13 h');
+  await expect(card.getByTestId('best-times')).toContainText('05:00 to 18:00');
+});
+
+test('axe finds nothing wrong with the hours, light and dark, and nothing is wider than a phone', async ({ page }) => {
+  for (const scheme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme: scheme });
+    await page.waitForTimeout(300);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map((v) => `${scheme} ${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`)).toEqual([]);
+  }
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390); // charts follow in a moment
+});

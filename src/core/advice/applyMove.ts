@@ -1,0 +1,88 @@
+import { tables } from '../library/tables';
+import type { Metres } from '../quantities';
+import { lampOf } from '../stand/benchStand';
+import { addFitting, carry, changeFittings, changeTrays, setProgramme, withTier } from '../stand/change';
+import { faceSizeOf } from '../stand/footprint';
+import type { Site, Tier } from '../stand/Site';
+import { LINING, type Move } from './Move';
+
+/** The site after a move. Ids of what is new are made of the move itself, so that the same move makes the same site. */
+export function applyMove(site: Site, move: Move): Site {
+  switch (move.do) {
+    case 'hang':
+      return changeFittings(move.tierId, allOf(site, move.tierId), (f) => ({
+        face: f.hanger.kind === 'fixed' ? f.face : f.face + move.steps * f.hanger.step,
+      }))(site);
+    case 'hours':
+      return setProgramme(move.programmeId, move.on_min, move.lit_min)(site);
+    case 'shift':
+      return changeFittings(move.tierId, allOf(site, move.tierId), (f) => ({ x: f.x + move.dx, y: f.y + move.dy }))(site);
+    case 'gap':
+      return withTier(move.tierId, (t) => spaced(t, move.gap, site))(site);
+    case 'add-lamp': {
+      const tier = tierOf(site, move.tierId);
+      const [first] = tier.fittings;
+      const lamp = lampOf(site, move.lampId, tables);
+      const face = first?.face ?? Math.max(0.1, tier.enclosure.height - 0.08);
+      const at = { x: tier.width / 2, y: move.y, face };
+      const used = site.spares.map((s) => (s.lampId === move.lampId ? { ...s, count: s.count - 1 } : s)).filter((s) => s.count > 0);
+      return addFitting(move.tierId, lamp, at, `added-${move.tierId}-${move.lampId}-${tier.fittings.length}`)({ ...site, spares: used });
+    }
+    case 'swap-lamp':
+      return changeFittings(move.tierId, allOf(site, move.tierId), (f) => ({
+        lampId: move.lampId,
+        x: within(f.x, faceSizeOf(lampOf(site, move.lampId, tables)).length, tierOf(site, move.tierId).width),
+      }))(site);
+    case 'line':
+      return withTier(move.tierId, (t) => ({
+        ...t,
+        enclosure: { ...t.enclosure, faces: { ...t.enclosure.faces, ...Object.fromEntries(move.faces.map((f) => [f, LINING])) } },
+      }))(site);
+    case 'riser':
+      return onTrayTier(site, move.trayId, (tierId) => changeTrays(tierId, [move.trayId], () => ({ risers: move.risers })));
+    case 'turn-tray':
+      return onTrayTier(site, move.trayId, (tierId) => changeTrays(tierId, [move.trayId], (y) => ({ turned: !y.turned })));
+    case 'shift-tray':
+      return onTrayTier(site, move.trayId, (tierId) => changeTrays(tierId, [move.trayId], () => ({ x: move.x, y: move.y })));
+    case 'swap-trays':
+      return swapped(site, move.trayId, move.otherId);
+    case 'tray-to-tier': {
+      const moved = carry([move.trayId], move.tierId)(site);
+      return changeTrays(move.tierId, [move.trayId], () => ({ x: move.x, y: move.y }))(moved);
+    }
+  }
+}
+
+/** Where something hangs so that it does not stick out; in the middle when it is longer than the tier. */
+const within = (x: Metres, length: Metres, width: Metres): Metres =>
+  length >= width ? width / 2 : Math.min(width - length / 2, Math.max(length / 2, x));
+
+const tiersOf = (site: Site) => site.stands.flatMap((s) => s.tiers);
+const tierOf = (site: Site, id: string): Tier => tiersOf(site).find((t) => t.id === id)!;
+const allOf = (site: Site, tierId: string) => tierOf(site, tierId).fittings.map((f) => f.id);
+
+function onTrayTier(site: Site, trayId: string, change: (tierId: string) => (site: Site) => Site): Site {
+  const tier = tiersOf(site).find((t) => t.trays.some((y) => y.id === trayId));
+  return tier ? change(tier.id)(site) : site;
+}
+
+/** Lamps side by side about the middle of where they were, in the order in which they hang. */
+function spaced(t: Tier, gap: Metres, site: Site): Tier {
+  const order = [...t.fittings].sort((a, b) => a.y - b.y);
+  const middle = order.reduce((sum, f) => sum + f.y, 0) / order.length;
+  const pitch = Math.max(...order.map((f) => faceSizeOf(lampOf(site, f.lampId, tables)).width)) + gap;
+  const place = new Map(order.map((f, i) => [f.id, middle + (i - (order.length - 1) / 2) * pitch]));
+  return { ...t, fittings: t.fittings.map((f) => ({ ...f, y: place.get(f.id)! })) };
+}
+
+/** Two trays change places, on one tier or between two. */
+function swapped(site: Site, a: string, b: string): Site {
+  const [from, to] = [a, b].map((id) => tiersOf(site).find((t) => t.trays.some((y) => y.id === id)));
+  if (!from || !to) return site;
+  const [one, other] = [from.trays.find((y) => y.id === a)!, to.trays.find((y) => y.id === b)!];
+  const put = (t: Tier): Tier => ({
+    ...t,
+    trays: t.trays.map((y) => (y.id === a ? { ...other, x: one.x, y: one.y } : y.id === b ? { ...one, x: other.x, y: other.y } : y)),
+  });
+  return [...new Set([from.id, to.id])].reduce((s, id) => withTier(id, put)(s), site);
+}

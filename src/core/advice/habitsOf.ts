@@ -1,0 +1,89 @@
+import type { BenchAnswer } from '../bench/BenchQuestion';
+import { lightBandOf } from '../dose/lightBand';
+import { MOL_SECONDS } from '../dose/dli';
+import type { LightMap } from '../light/field/Grid';
+import { shareWithin, statsOver } from '../light/field/statsOver';
+import type { Dli, Share } from '../quantities';
+import type { BenchStand, BenchTier, BenchTray } from '../stand/benchStand';
+import { plantAreaOf } from '../stand/footprint';
+
+/** Something done every few days instead of once: leaves then live in the mean of two places. */
+export interface Habit {
+  readonly do: 'half-turn' | 'change-places';
+  readonly trayId: string;
+  /** The tray with which it changes places; null when it turns where it stands. */
+  readonly otherId: string | null;
+  readonly weakest: { readonly before: Dli; readonly after: Dli };
+  readonly strongest: { readonly before: Dli; readonly after: Dli };
+  readonly shareInBand: { readonly before: Share; readonly after: Share };
+}
+
+/** A habit must lift the weakest spot by this much, or the share in band, to be worth the words. */
+const WORTH = 0.05;
+
+/**
+ * What turning trays by half, or two equal trays changing places, every few days would do: each leaf gets the mean of what
+ * its two places get. Source: dose adds up (definition of the DLI); growers turn trays for the same reason.
+ *
+ * @param trayIds  the trays in question
+ */
+export function habitsOf(stand: BenchStand, answer: BenchAnswer, trayIds: ReadonlySet<string>): Habit[] {
+  const habits: Habit[] = [];
+  for (const tier of stand.tiers) {
+    if (tier.hours === 0) continue;
+    const trays = tier.trays.filter((y) => trayIds.has(y.tray.id) && answer.tiers[tier.tier.id]?.trays[y.tray.id]);
+    const mapOf = (y: BenchTray) => answer.tiers[tier.tier.id]!.trays[y.tray.id]!.map;
+    for (const [i, y] of trays.entries()) {
+      const map = mapOf(y);
+      add(
+        habitFrom(
+          'half-turn',
+          tier,
+          y,
+          null,
+          map,
+          meanWith(map, (k) => map.ppfd[map.ppfd.length - 1 - k]!),
+        ),
+      );
+      for (const other of trays.slice(i + 1)) {
+        const there = mapOf(other);
+        const alike = there.ppfd.length === map.ppfd.length && there.columns === map.columns && other.stage === y.stage;
+        if (alike)
+          add(
+            habitFrom(
+              'change-places',
+              tier,
+              y,
+              other,
+              map,
+              meanWith(map, (k) => there.ppfd[k]!),
+            ),
+          );
+      }
+    }
+  }
+  return habits.sort((a, b) => b.shareInBand.after - b.shareInBand.before - (a.shareInBand.after - a.shareInBand.before));
+
+  function add(habit: Habit) {
+    const better =
+      habit.shareInBand.after - habit.shareInBand.before > WORTH || habit.weakest.after > habit.weakest.before * (1 + 2 * WORTH);
+    if (better && habit.shareInBand.before < 0.995 && habit.shareInBand.after >= habit.shareInBand.before) habits.push(habit);
+  }
+}
+
+const meanWith = (map: LightMap, other: (k: number) => number): LightMap => ({ ...map, ppfd: map.ppfd.map((v, k) => (v + other(k)) / 2) });
+
+function habitFrom(what: Habit['do'], tier: BenchTier, y: BenchTray, other: BenchTray | null, before: LightMap, after: LightMap): Habit {
+  const area = [plantAreaOf(y.tray)];
+  const band = lightBandOf(y.stage, tier.hours);
+  const k = tier.hours * MOL_SECONDS;
+  const [was, is] = [statsOver(before, area), statsOver(after, area)];
+  return {
+    do: what,
+    trayId: y.tray.id,
+    otherId: other?.tray.id ?? null,
+    weakest: { before: was.weakest.ppfd * k, after: is.weakest.ppfd * k },
+    strongest: { before: was.strongest.ppfd * k, after: is.strongest.ppfd * k },
+    shareInBand: { before: shareWithin(before, area, band.low, band.high), after: shareWithin(after, area, band.low, band.high) },
+  };
+}

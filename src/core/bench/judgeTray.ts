@@ -1,0 +1,54 @@
+import { lightBandOf } from '../dose/lightBand';
+import { colourOf } from '../lamp/colourOf';
+import { shareWithin } from '../light/field/statsOver';
+import type { Hours, Share } from '../quantities';
+import type { BenchTier, BenchTray } from '../stand/benchStand';
+import { plantAreaOf } from '../stand/footprint';
+import type { Doubt } from '../uncertainty/Band';
+import { doubtOfDistance } from '../uncertainty/doubtOfDistance';
+import { doubtOfSides } from '../uncertainty/doubtOfSides';
+import { doubtsOf } from '../uncertainty/doubtsOfLamp';
+import { judge, type Verdict } from '../verdict/judge';
+import type { TrayLight } from './BenchQuestion';
+
+/** A tray with its verdict, and why that may be off. */
+export interface JudgedTray {
+  readonly tray: BenchTray;
+  readonly verdict: Verdict;
+  readonly doubts: readonly Doubt[];
+  readonly light: TrayLight;
+}
+
+/** Judges a tray by its own crop and stage at the hours of its tier. */
+export function judgeTray(tier: BenchTier, tray: BenchTray, light: TrayLight): JudgedTray {
+  const { stats, map, meanNearer, meanFarther, reflectedShare } = light;
+  const doubts = [
+    ...doubtsOfLamps(tier, light),
+    doubtOfDistance(meanNearer, stats.mean, meanFarther),
+    ...(reflectedShare > 0 ? [doubtOfSides(tier.tier.enclosure, reflectedShare, tier.known.fit?.sides)] : []),
+  ];
+  return { tray, light, doubts, verdict: judge(stats, shareInBand(tray, tier.hours, map), tray.stage, tier.hours, doubts) };
+}
+
+function shareInBand({ tray, stage }: BenchTray, hours: Hours, map: TrayLight['map']): Share {
+  const band = lightBandOf(stage, hours);
+  return shareWithin(map, [plantAreaOf(tray)], band.low, band.high);
+}
+
+/**
+ * Doubts of the lamps, each kind by its share of the light on the tray: lamps of one kind are off together, kinds apart from
+ * each other. Light from other tiers is as doubtful as the tier's own.
+ */
+function doubtsOfLamps(tier: BenchTier, light: TrayLight): Doubt[] {
+  const kinds = new Map<string, { share: Share; doubts: readonly Doubt[] }>();
+  const fromOwn = light.lamps.reduce((sum, l) => sum + l.share, 0);
+  for (const { fitting, lamp, calibration } of tier.lamps) {
+    const share = (light.lamps.find((l) => l.id === fitting.id)?.share ?? 0) / (fromOwn || 1);
+    const known = kinds.get(lamp.id);
+    kinds.set(lamp.id, {
+      share: share + (known?.share ?? 0),
+      doubts: known?.doubts ?? doubtsOf(lamp, colourOf(lamp), calibration, tier.tier.ageing),
+    });
+  }
+  return [...kinds.values()].flatMap(({ share, doubts }) => doubts.map((d) => ({ ...d, low: d.low * share, high: d.high * share })));
+}

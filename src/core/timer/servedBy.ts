@@ -1,0 +1,40 @@
+import type { TierLight } from '../bench/BenchQuestion';
+import type { BenchStand, BenchTier } from '../stand/benchStand';
+import { plantAreaOf } from '../stand/footprint';
+import type { Served } from './solveTimer';
+
+/** A timer of a stand: the tiers that hang on it. */
+export interface StandTimer {
+  readonly id: string;
+  readonly on_min: number;
+  readonly lit_min: number;
+  readonly tiers: readonly BenchTier[];
+}
+
+/** The timers of a stand, the highest tier first. */
+export function timersOf(stand: BenchStand): StandTimer[] {
+  const timers = new Map<string, StandTimer>();
+  for (const tier of stand.tiers) {
+    const { id, on_min, lit_min } = tier.programme;
+    const known = timers.get(id);
+    timers.set(id, { id, on_min, lit_min, tiers: [...(known?.tiers ?? []), tier] });
+  }
+  return [...timers.values()];
+}
+
+/** The trays that a timer's lamps shine on, with the light that each gets; those whose light is not known yet are left out. */
+export function servedBy(timer: StandTimer, lights: Readonly<Record<string, TierLight>>): Served[] {
+  return timer.tiers.flatMap((t) =>
+    t.trays.flatMap(({ tray, stage }) => {
+      const light = lights[t.tier.id]?.trays[tray.id];
+      if (!light || t.lamps.length === 0) return [];
+      const { x0, x1, y0, y1 } = plantAreaOf(tray);
+      const { weakest, mean, strongest } = light.stats;
+      return [{ trayId: tray.id, stage, area: (x1 - x0) * (y1 - y0), weakest: weakest.ppfd, mean, strongest: strongest.ppfd }];
+    }),
+  );
+}
+
+/** What the lamps of a timer draw. */
+export const powerOf = (timer: StandTimer): number =>
+  timer.tiers.reduce((sum, t) => sum + t.lamps.reduce((watts, l) => watts + l.lamp.power, 0), 0);

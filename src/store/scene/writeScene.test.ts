@@ -1,0 +1,50 @@
+import 'reflect-metadata';
+import { answerBench } from '../../core/bench/answerBench';
+import { questionOfStand } from '../../core/bench/questionOfStand';
+import { answerScene } from '../../core/field/answerScene';
+import { lampLibrary } from '../../core/library/lampLibrary';
+import { tables } from '../../core/library/tables';
+import { benchStandOf } from '../../core/stand/benchStand';
+import { changeFittings } from '../../core/stand/change';
+import type { Site } from '../../core/stand/Site';
+import { demoSite } from '../site/demoSite';
+import { readScene } from './readScene';
+import { writeScene } from './writeScene';
+
+const demo = demoSite('en-GB');
+
+/** The landing shelf of the demo under a lamp of the person's own. */
+function underOwn(lampId: string): Site {
+  const lamp = { ...lampLibrary.find((l) => l.id === lampId)!, id: 'own-1' };
+  const stand = demo.stands.find((s) => s.id === 'demo-landing')!;
+  const { id, fittings } = stand.tiers[0]!;
+  return changeFittings(id, fittings.map((f) => f.id), () => ({ lampId: 'own-1' }))({ ...demo, lamps: [lamp] }); // prettier-ignore
+}
+
+test.each([
+  ['the rack, with library lamps', demo, 'demo-rack'],
+  ['a shelf under a reflector tube of one’s own', underOwn('t8-06-2refl'), 'demo-landing'],
+  ['under a panel of one’s own', underOwn('led-board-65'), 'demo-landing'],
+  ['under a bulb of one’s own', underOwn('led-grow-15'), 'demo-landing'],
+])('%s: the scene for scripts has the light of the bench', (_, site, standId) => {
+  const stand = benchStandOf(
+    site,
+    site.stands.find((s) => s.id === standId)!,
+    tables,
+  );
+  const scene = readScene(JSON.parse(writeScene(stand)));
+  if (!scene.ok) throw new Error(JSON.stringify(scene.problems));
+  const said = answerScene({ ...scene.value, trayCell: 0.02 });
+  const bench = answerBench({ ...questionOfStand(stand, null), cell: 0.02 });
+  const sameHours = new Set(stand.tiers.map((t) => t.hours)).size === 1;
+  for (const t of stand.tiers)
+    for (const y of t.trays) {
+      const { stats, spillShare } = bench.tiers[t.tier.id]!.trays[y.tray.id]!;
+      const tray = said.trays.find((s) => s.id === y.tray.id)!;
+      // The bench counts light of tiers with other hours by its dose, a scene by its strength.
+      const spread = 0.015 + (sameHours ? 0 : 0.2 * spillShare);
+      expect(tray.mean.value).toBeWithin(stats.mean, { relative: spread });
+      expect(tray.strongest.ppfd).toBeWithin(stats.strongest.ppfd, { relative: spread });
+      expect(tray.shareInBand).not.toBeNull();
+    }
+});

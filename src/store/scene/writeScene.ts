@@ -1,0 +1,103 @@
+import { lightBandOf } from '../../core/dose/lightBand';
+import { emittersOf } from '../../core/lamp/emittersOf';
+import { lampLibrary } from '../../core/library/lampLibrary';
+import type { Emitter } from '../../core/light/emitters/Emitter';
+import { FACES } from '../../core/light/room/Room';
+import { farFieldOf } from '../../core/photometry/farFieldOf';
+import { writeIes } from '../../core/photometry/writeIes';
+import { colourOf } from '../../core/lamp/colourOf';
+import type { BenchLamp, BenchStand, BenchTier } from '../../core/stand/benchStand';
+import { plantAreaOf } from '../../core/stand/footprint';
+import { combine } from '../../core/uncertainty/Band';
+import { doubtsOf } from '../../core/uncertainty/doubtsOfLamp';
+import type { SceneLampFile } from './SceneFile';
+
+const deg = (rad = 0) => (rad * 180) / Math.PI;
+
+/**
+ * A stand as the text of a scene, so that scripts can ask about exactly what is on the bench: lamps as strong as they burn,
+ * trays with the band of their crops at the hours of their tier. x and z from the left lower corner of the stand.
+ */
+export function writeScene(stand: BenchStand): string {
+  const scene = {
+    format: 'copper-noon/scene',
+    version: 1,
+    lamps: stand.tiers.flatMap((t) => t.lamps.flatMap((l) => lampsOf(t, l))),
+    tiers: stand.tiers.flatMap((t) => roomFile(t) ?? []),
+    trays: stand.tiers.flatMap((t) =>
+      t.trays.map((y) => {
+        const { x0, x1, y0, y1 } = plantAreaOf(y.tray);
+        const band = t.hours > 0 ? lightBandOf(y.stage, t.hours) : null;
+        return {
+          id: y.tray.id,
+          x0_m: x0 + t.x,
+          x1_m: x1 + t.x,
+          y0_m: y0,
+          y1_m: y1,
+          z_m: y.canopy + t.z,
+          ...(band ? { low_umol_per_m2_s: band.low, high_umol_per_m2_s: band.high } : {}),
+        };
+      }),
+    ),
+  };
+  return `${JSON.stringify(scene, null, 2)}\n`;
+}
+
+/** The sides of a tier in a scene; null where it has none. */
+export function roomFile({ room, x, z }: BenchTier) {
+  return (
+    room && {
+      x_m: x,
+      y_m: 0,
+      z_m: z,
+      width_m: room.width,
+      depth_m: room.depth,
+      height_m: room.height,
+      faces: Object.fromEntries(FACES.map((name) => [name, { ...room.faces[name] }])),
+    }
+  );
+}
+
+/** A lamp of the library by its name; one of the person's own by what it is built of. */
+export function lampsOf(t: BenchTier, { fitting, lamp, real, calibration }: BenchLamp): Partial<SceneLampFile>[] {
+  const doubt = combine(doubtsOf(lamp, colourOf(lamp), calibration, t.tier.ageing));
+  const common = { spectrum: lamp.spectrumId, ppfDoubt: doubt };
+  const place = { x_m: fitting.x + t.x, y_m: fitting.y, turn_deg: deg(fitting.turn) };
+  if (lampLibrary.some((l) => l.id === lamp.id))
+    return [
+      { id: fitting.id, kind: 'library', ...place, z_m: fitting.face + t.z, libraryId: lamp.id, ppf_umol_per_s: real.ppf, ...common },
+    ];
+  const emitters = emittersOf(real, fitting);
+  const simple = emitters.every((e) => e.kind !== 'photometric' && e.ppf > 0);
+  if (!simple) {
+    const { name, power, length, width } = lamp;
+    const table = lamp.farField?.table ?? farFieldOf(emittersOf(lamp, { x: 0, y: 0, face: 0, turn: 0 }));
+    const round = lamp.farField?.round ?? true;
+    const ies = writeIes({ name, power, length, width, round, lumens: lamp.ppf * colourOf(lamp).luxPerUmol, table });
+    return [{ id: fitting.id, kind: 'ies', ...place, z_m: fitting.face + t.z, ies, ppf_umol_per_s: real.ppf, ...common }];
+  }
+  return emitters.map((e, i) => ({ id: emitters.length > 1 ? `${fitting.id}/${i + 1}` : fitting.id, ...primitiveOf(e, t), ...common }));
+}
+
+function primitiveOf(e: Emitter, t: BenchTier): Partial<SceneLampFile> {
+  const at = { x_m: e.x + t.x, y_m: e.y, z_m: e.z + t.z, turn_deg: deg(e.turn), ppf_umol_per_s: e.ppf };
+  switch (e.kind) {
+    case 'point':
+      return { kind: 'point', ...at, ...(e.cosinePower === null ? { isotropic: true } : { cosinePower: e.cosinePower }) };
+    case 'tube':
+      return { kind: 'tube', ...at, length_m: e.length, diameter_m: e.diameter ?? 0, ...(e.shaded ? { shaded: true } : {}) };
+    case 'rect':
+      return {
+        kind: 'rect',
+        ...at,
+        length_m: e.length,
+        width_m: e.width,
+        cosinePower: e.cosinePower,
+        ...(e.diodes ? { diodes: { ...e.diodes } } : {}),
+      };
+    case 'disc':
+      return { kind: 'disc', ...at, radius_m: e.radius, cosinePower: e.cosinePower };
+    case 'photometric':
+      throw new RangeError('a measured lamp is written as IES');
+  }
+}

@@ -1,0 +1,284 @@
+'use client';
+import { X } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
+import { useStore } from 'zustand';
+import { CALLED_OFF, type Advice, type Offer } from '@/core/advice/advise';
+import type { Effect } from '@/core/advice/Effect';
+import { applyMove } from '@/core/advice/applyMove';
+import { habitsOf, type Habit } from '@/core/advice/habitsOf';
+import { traysIn, type Scope } from '@/core/advice/movesFor';
+import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
+import { showMoney } from '@/core/units/money';
+import { trialStore } from '@/store/bench/trialStore';
+import { changeSite, undo } from '@/store/site/siteStore';
+import { Button } from '../parts/Button';
+import { Segments } from '../parts/Segments';
+import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { doseNumber } from '../stage/lightWords';
+import { percent } from '../verdict/words';
+import { trayName } from './benchWords';
+import { movesWords } from './moveWords';
+import { useBenchLight, useBenchLook } from './useBench';
+
+/** A moment of quiet before the search begins, so that a hand that goes on moving is not followed at every step. */
+const QUIET_ms = 700;
+
+type Found = { readonly of: BenchStand; readonly scope: string; readonly advice: Advice };
+
+/** What would help: computed moves, ranked, each with what it would do; tried with one press and undone with one press. */
+export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: BenchTier; trayId: string | null }) {
+  const { advise, sites } = useWorkspace();
+  const site = useSite((s) => s.site);
+  const past = useSite((s) => s.past);
+  const { lengthUnit } = useSettings();
+  const light = useBenchLight();
+  const { handOn } = useBenchLook();
+  const { trial, dismissed } = useStore(trialStore);
+  const [of, setOf] = useState<Scope['of']>('tier');
+  const [judged, setJudged] = useState<number | null>(null);
+  const [found, setFound] = useState<Found | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
+  const [stopped, setStopped] = useState<BenchStand | null>(null);
+  const asked = of === 'tray' && trayId === null ? 'tier' : of;
+  const id = asked === 'tray' ? trayId! : asked === 'tier' ? tier.tier.id : '';
+  const key = `${asked} ${id}`;
+  const ready = light.status === 'ready' && !light.stale && handOn === null && light.of === stand ? light.answer : null;
+  const current = found && found.of === stand && found.scope === key ? found.advice : null;
+
+  useEffect(() => {
+    if (!ready || current || stopped === stand) return;
+    let search: ReturnType<typeof advise> | null = null;
+    const timer = setTimeout(() => {
+      setJudged(0);
+      setFailed(null);
+      const scope: Scope = asked === 'stand' ? { of: 'stand' } : { of: asked, id };
+      search = advise({ site, standId: stand.stand.id, scope, answer: ready }, setJudged);
+      search.result.then(
+        (advice) => {
+          setJudged(null);
+          setFound({ of: stand, scope: key, advice });
+        },
+        (reason: unknown) => {
+          setJudged(null);
+          const why = reason instanceof Error ? reason.message : String(reason);
+          if (why !== CALLED_OFF) setFailed(why);
+        },
+      );
+    }, QUIET_ms);
+    return () => {
+      clearTimeout(timer);
+      search?.stop();
+      setJudged(null);
+    };
+    // The site is as new as the stand; the light's own answer says when it is settled.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [ready, stand, key, stopped, advise]);
+
+  const habits = useMemo(
+    () =>
+      ready && current ? habitsOf(stand, ready, traysIn(stand, asked === 'stand' ? { of: 'stand' } : { of: asked, id })).slice(0, 3) : [],
+    [ready, current, stand, asked, id],
+  );
+  const words = (offer: Offer) => movesWords(offer.moves, stand, site.lamps, lengthUnit);
+  const offers = current?.offers.filter((o) => !dismissed.includes(words(o))) ?? [];
+  const tryIt = (offer: Offer) => {
+    changeSite(sites, words(offer), (s) =>
+      offer.moves.reduce(applyMove, { ...s, stands: s.stands.map((x) => (x.id === stand.stand.id ? { ...x, laidOut: false } : x)) }),
+    );
+    trialStore.setState({ trial: { words: words(offer), steps: sites.getState().past.length } });
+  };
+  const worst = current?.worstTrayId ? stand.tiers.flatMap((t) => t.trays).find((y) => y.tray.id === current.worstTrayId) : undefined;
+  if (tier.trays.length === 0 || tier.lamps.length === 0) return null;
+  return (
+    <section aria-labelledby="advice" className="space-y-2">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <h2 id="advice" className="text-lg font-semibold">
+          What would help
+        </h2>
+        <Segments
+          label="For"
+          value={asked}
+          options={[
+            ...(trayId !== null && tier.trays.length > 1 ? [{ value: 'tray' as const, label: 'tray' }] : []),
+            { value: 'tier' as const, label: 'tier' },
+            ...(stand.tiers.length > 1 ? [{ value: 'stand' as const, label: 'stand' }] : []),
+          ]}
+          onChange={(v: Scope['of']) => setOf(v)}
+        />
+      </div>
+      {trial && past.length >= trial.steps && past[trial.steps - 1]?.what === trial.words && (
+        <div className="space-y-2 rounded-md bg-verdigris-wash px-3 py-2" role="status">
+          <p>
+            <strong className="font-semibold">Trying:</strong> {trial.words}.
+          </p>
+          <div className="flex gap-2">
+            <Button kind="main" onClick={() => trialStore.setState({ trial: null })}>
+              Keep it
+            </Button>
+            <Button
+              disabled={past.length > trial.steps}
+              title={past.length > trial.steps ? 'More has been done since; undo step by step' : undefined}
+              onClick={() => {
+                undo(sites);
+                trialStore.setState({ trial: null });
+              }}
+            >
+              Back to before
+            </Button>
+          </div>
+        </div>
+      )}
+      {judged !== null && (
+        <p role="status" className="flex items-center gap-3 text-soft">
+          Judging moves… {judged > 0 && judged}
+          <Button
+            kind="quiet"
+            className="min-h-8! px-2!"
+            onClick={() => {
+              setStopped(stand);
+            }}
+          >
+            Stop
+          </Button>
+        </p>
+      )}
+      {stopped === stand && !current && judged === null && <Button onClick={() => setStopped(null)}>Look again</Button>}
+      {failed && <p className="text-copper">The search failed: {failed}.</p>}
+      {current && (
+        <>
+          {current.insufficient && (
+            <Insufficient share={current.insufficient.share} name={nameOf(stand, current.insufficient.trayId)} some={offers.length > 0} />
+          )}
+          {offers.length > 0 && (
+            <p className="text-sm text-soft">
+              {worst &&
+                stand.tiers.length > 0 &&
+                `${trayName(worst)} now gets ${doseNumber(current.before.weakest)} to ${doseNumber(current.before.strongest)} mol; `}
+              {percent(current.before.shareInBand)} of the leaves in range. {current.judged} moves judged.
+            </p>
+          )}
+          <ul aria-label="Moves that would help">
+            {offers.slice(0, 8).map((o) => (
+              <li key={words(o)} className="border-t border-line py-2" data-testid="offer">
+                <div className="flex items-start gap-2">
+                  <p className="flex-1 font-semibold">{words(o)}</p>
+                  <Button className="min-h-8!" onClick={() => tryIt(o)} aria-label={`Try: ${words(o)}`}>
+                    Try
+                  </Button>
+                  <Button
+                    kind="quiet"
+                    className="min-h-8! px-1.5!"
+                    aria-label={`Dismiss: ${words(o)}`}
+                    title="Dismiss"
+                    onClick={() => trialStore.setState({ dismissed: [...dismissed, words(o)] })}
+                  >
+                    <X size={15} aria-hidden />
+                  </Button>
+                </div>
+                <Change before={current.before} offer={o} currency={site.currency} />
+              </li>
+            ))}
+          </ul>
+          <Habits stand={stand} habits={habits} />
+          {offers.length === 0 && habits.length === 0 && !current.insufficient && (
+            <p className="text-soft">Nothing would make it noticeably better: {current.judged} moves judged.</p>
+          )}
+          {dismissed.length > 0 && (
+            <Button kind="quiet" onClick={() => trialStore.setState({ dismissed: [] })}>
+              Show the dismissed again
+            </Button>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
+
+/** What would help when it is done every few days rather than once. */
+function Habits({ stand, habits }: { stand: BenchStand; habits: readonly Habit[] }) {
+  if (habits.length === 0) return null;
+  return (
+    <div>
+      <h3 className="font-semibold">Or as a habit</h3>
+      <ul>
+        {habits.map((h) => (
+          <li key={`${h.do} ${h.trayId} ${h.otherId}`} className="border-t border-line py-2" data-testid="habit">
+            <p className="font-semibold">
+              {h.do === 'half-turn'
+                ? `Turn ${nameOf(stand, h.trayId)} by half every third day`
+                : `Let ${nameOf(stand, h.trayId)} and ${nameOf(stand, h.otherId!)} change places every third day`}
+            </p>
+            <p className="text-sm text-soft">
+              on average weakest{' '}
+              <strong className="text-verdigris">
+                {doseNumber(h.weakest.before)} → {doseNumber(h.weakest.after)}
+              </strong>
+              , strongest {doseNumber(h.strongest.before)} → {doseNumber(h.strongest.after)}, in range{' '}
+              <strong className="text-verdigris">
+                {percent(h.shareInBand.before)} → {percent(h.shareInBand.after)}
+              </strong>
+            </p>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+const nameOf = (stand: BenchStand, trayId: string): string => {
+  const found = stand.tiers.flatMap((t) => t.trays).find((y) => y.tray.id === trayId);
+  return found ? trayName(found) : 'the tray';
+};
+
+/** What does not suffice, and by how much. */
+function Insufficient({ share, name, some }: { share: number; name: string; some: boolean }) {
+  const part = share < 0.6 ? `about ${fraction(share)} of the least it needs` : `${percent(share)} of the least it needs`;
+  return (
+    <p className="rounded-md bg-slate-wash px-3 py-2 text-slate">
+      {some ? 'Even with the best of these ' : 'Nothing here suffices: even with the lamps as near and the day as long as may be '}
+      the weakest spot of {name} gets {part}. It takes more or stronger lamps, or fewer plants at the rim.
+    </p>
+  );
+}
+
+function fraction(share: number): string {
+  if (share > 0.45) return 'half';
+  if (share > 0.3) return 'a third';
+  if (share > 0.22) return 'a quarter';
+  return percent(share);
+}
+
+/** Before and after, in the numbers that matter. */
+function Change({ before, offer: { after, effort_min, toBuy }, currency }: { before: Effect; offer: Offer; currency: string }) {
+  const money = after.costPerMonth - before.costPerMonth;
+  return (
+    <dl className="flex flex-wrap gap-x-4 text-sm text-soft [&_dd]:inline [&_dd]:font-semibold [&_dd]:text-verdigris [&_div]:whitespace-nowrap [&_dt]:inline">
+      <div>
+        <dt>weakest </dt>
+        <dd>
+          {doseNumber(before.weakest)} → {doseNumber(after.weakest)}
+        </dd>
+      </div>
+      <div>
+        <dt>strongest </dt>
+        <dd>
+          {doseNumber(before.strongest)} → {doseNumber(after.strongest)}
+        </dd>
+      </div>
+      <div>
+        <dt>in range </dt>
+        <dd>
+          {percent(before.shareInBand)} → {percent(after.shareInBand)}
+        </dd>
+      </div>
+      {Math.abs(money) >= 0.005 && (
+        <div>
+          {money > 0 ? '+' : '−'}
+          {showMoney(Math.abs(money), currency)} a month
+        </div>
+      )}
+      {toBuy && <div>to be bought</div>}
+      <div>{effort_min < 10 ? `${effort_min} min` : `about ${Math.round(effort_min / 5) * 5} min`}</div>
+    </dl>
+  );
+}

@@ -1,0 +1,85 @@
+'use client';
+import { Layers, Plus, Printer } from 'lucide-react';
+import { fail, ok } from '@/core/result';
+import type { BenchStand } from '@/core/stand/benchStand';
+import { addTier, changeStand } from '@/core/stand/change';
+import { newId } from '@/store/site/newId';
+import { changeSite } from '@/store/site/siteStore';
+import { UndoButtons } from '../parts/UndoButtons';
+import { Button } from '../parts/Button';
+import { TypedField } from '../parts/TypedField';
+import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { StandMenu } from './StandMenu';
+import { NewStand } from './NewStand';
+import { useBenchLight } from './useBench';
+import { judgedTrays } from './useBench';
+
+/** The stand's name and how its trays fare, the way to others, and the way back. */
+export function BenchHeader({ stand }: { stand: BenchStand }) {
+  const { sites, benchLooks } = useWorkspace();
+  const stands = useSite((s) => s.site.stands);
+  const light = useBenchLight();
+  const { id, name } = stand.stand;
+  const judged = light.status === 'ready' ? stand.tiers.flatMap((t) => judgedTrays(t, light.answer.tiers[t.tier.id] ?? null)) : [];
+  const lit = stand.tiers.filter((t) => t.lamps.length > 0).length;
+  const off = judged.filter((j) => j.verdict.says !== 'in-range').length;
+  return (
+    <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-line bg-sheet px-3 py-2 md:px-5 print:hidden">
+      <h1 className="sr-only">Bench: {name}</h1>
+      <TypedField
+        key={id}
+        label="Name of this stand"
+        hideLabel
+        shown={name}
+        read={(text) => (text.trim() ? ok(text.trim().slice(0, 120)) : fail({ code: 'name/empty', at: '' }))}
+        onChange={(v) => changeSite(sites, 'rename', changeStand(id, { name: v }))}
+        hint="A name, such as Map-room rack."
+        className="min-w-0"
+        inputClassName="w-52 max-w-full text-ellipsis border-transparent! bg-transparent! text-xl hover:border-line! px-1!"
+      />
+      <p className="text-soft" data-testid="stand-line">
+        {stand.tiers.length > 1 && `${lit} of ${stand.tiers.length} tiers lit · `}
+        {judged.length} {judged.length === 1 ? 'tray' : 'trays'}
+        {judged.length > 0 && (off === 0 ? ' · all in range' : ` · ${off} ${off === 1 ? 'needs' : 'need'} a hand`)}
+      </p>
+      <span className="flex-1" />
+      {stands.length > 1 && (
+        <label>
+          <span className="sr-only">Stand</span>
+          <select
+            className="min-h-9 max-w-44 rounded-md border border-line bg-sheet px-2 font-semibold max-md:min-h-11"
+            value={id}
+            onChange={(e) => {
+              benchLooks.setState({ standId: e.target.value, tierId: null, chosen: [] });
+            }}
+          >
+            {stands.map((s) => (
+              <option key={s.id} value={s.id}>
+                {s.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      <UndoButtons />
+      <Button
+        onClick={() => changeSite(sites, 'add a tier', addTier(id, newId()))}
+        aria-label="Add a tier on top"
+        title="Add a tier on top"
+      >
+        <Layers size={17} aria-hidden /> Tier
+      </Button>
+      <NewStand
+        trigger={
+          <Button>
+            <Plus size={17} aria-hidden /> New
+          </Button>
+        }
+      />
+      <StandMenu stand={stand} />
+      <Button kind="main" className="px-2.5!" onClick={() => window.print()} aria-label="Print" title="Print">
+        <Printer size={18} aria-hidden />
+      </Button>
+    </header>
+  );
+}

@@ -1,0 +1,118 @@
+'use client';
+import { cautionsFor } from '@/core/caution/cautionsFor';
+import { cautionLibrary, generalNote } from '@/core/library/cautionLibrary';
+import { tables } from '@/core/library/tables';
+import type { BenchLamp, BenchStand } from '@/core/stand/benchStand';
+import { faultsOf } from '@/core/stand/faults';
+import { setUpOf } from '@/core/stand/setUp';
+import { MINUTES_PER_DAY, showClock, showHours } from '@/core/units/clock';
+import { showLength } from '@/core/units/length';
+import { useSettings, useSite } from '../shell/WorkspaceContext';
+import { doseNumber } from '../stage/lightWords';
+import { percent, stageWords } from '../verdict/words';
+import { faultWords, hangWords, riserWords, SAYS_WORDS, trayName } from './benchWords';
+import { StandPicture } from './StandPicture';
+import { judgedTrays, useBenchLight } from './useBench';
+
+/** Lamps of one kind at one height as one line. */
+function alike(lamps: readonly BenchLamp[]): readonly { readonly lamp: BenchLamp; readonly count: number }[] {
+  const groups = new Map<string, { lamp: BenchLamp; count: number }>();
+  for (const lamp of lamps) {
+    const key = `${lamp.lamp.id} ${lamp.fitting.face.toFixed(3)} ${lamp.fitting.hanger.kind}`;
+    groups.set(key, { lamp, count: (groups.get(key)?.count ?? 0) + 1 });
+  }
+  return [...groups.values()];
+}
+
+/** The stand on paper: a line drawing, what hangs how high for how long, how each tray fares, and the cautions. */
+export function BenchPrint({ stand }: { stand: BenchStand }) {
+  const light = useBenchLight();
+  const site = useSite((s) => s.site);
+  const { lengthUnit } = useSettings();
+  const answer = light.status === 'ready' ? light.answer : null;
+  if (!answer) return <p>The light is still being worked out. Print again in a moment.</p>;
+  const both = (m: number) => `${showLength(m, 'cm')} (${showLength(m, 'in')})`;
+  const faults = faultsOf(stand);
+  const cautions = new Map(
+    stand.tiers
+      .filter((t) => t.lamps.length > 0 && t.trays.length > 0)
+      .flatMap((t) => cautionsFor(setUpOf(site, { ...stand.stand, tiers: [t.tier] }, tables), cautionLibrary))
+      .filter((c) => c.severity === 'danger')
+      .map((c) => [c.id, c]),
+  );
+  return (
+    <article className="mx-auto w-[660px] space-y-2 bg-white text-[11px] leading-snug text-black" data-testid="print-sheet">
+      <h1 className="border-b border-black pb-1 text-lg font-semibold">{stand.stand.name}</h1>
+      <StandPicture stand={stand} answer={null} width={660} height={430} unit={lengthUnit} lines />
+      <table className="w-full text-left [&_td]:border-neutral-400 [&_td]:py-0.5 [&_td]:pr-2 [&_td]:align-top [&_th]:pr-2">
+        <thead>
+          <tr>
+            <th>tier</th>
+            <th>lamps</th>
+            <th>lamp to leaves</th>
+            <th>hours</th>
+            <th>trays</th>
+            <th>mol a day (asks)</th>
+            <th>in range</th>
+          </tr>
+        </thead>
+        <tbody>
+          {stand.tiers.flatMap((t) => {
+            const judged = judgedTrays(t, answer.tiers[t.tier.id] ?? null);
+            const lamps = alike(t.lamps);
+            const canopy = Math.max(0, ...t.trays.map((y) => y.canopy));
+            const off = (t.programme.on_min + t.programme.lit_min) % MINUTES_PER_DAY;
+            const rows = Math.max(1, lamps.length, t.trays.length);
+            return Array.from({ length: rows }, (_, i) => {
+              const l = lamps[i];
+              const y = t.trays[i];
+              const j = judged.find((k) => k.tray === y);
+              return (
+                <tr key={`${t.tier.id} ${i}`} className={i === 0 ? '[&_td]:border-t' : ''}>
+                  {i === 0 && (
+                    <td rowSpan={rows} className="font-semibold">
+                      {t.number}
+                    </td>
+                  )}
+                  <td>{l && `${l.count > 1 ? `${l.count} × ` : ''}${l.lamp.lamp.name}, ${hangWords(t, l.lamp.fitting)}`}</td>
+                  <td className="whitespace-nowrap">{l && both(l.lamp.fitting.face - canopy)}</td>
+                  {i === 0 && (
+                    <td rowSpan={rows} className="whitespace-nowrap">
+                      {showHours(t.programme.lit_min)}
+                      <br />
+                      {showClock(t.programme.on_min)} to {showClock(off)}
+                    </td>
+                  )}
+                  <td>
+                    {y && `${trayName(y)}, ${stageWords(y.stage)}`}
+                    {y && y.tray.risers > 0 && `, on ${riserWords(y.tray.risers)}`}
+                  </td>
+                  <td className="whitespace-nowrap">
+                    {j &&
+                      `${doseNumber(j.verdict.weakest.value)}–${doseNumber(j.verdict.strongest.value)} (${j.tray.stage.dliMin}–${j.tray.stage.dliMax})`}
+                  </td>
+                  <td>{j && `${percent(j.verdict.shareInBand)}, ${SAYS_WORDS[j.verdict.says]}`}</td>
+                </tr>
+              );
+            });
+          })}
+        </tbody>
+      </table>
+      {faults.length > 0 && (
+        <ul className="list-disc pl-4 font-semibold">
+          {faults.map((f, i) => (
+            <li key={i}>{faultWords(f, stand, lengthUnit)}</li>
+          ))}
+        </ul>
+      )}
+      <ul className="list-disc pl-4">
+        {[...cautions.values()].map((c) => (
+          <li key={c.id}>
+            <strong>{c.title}.</strong> {c.text}
+          </li>
+        ))}
+      </ul>
+      <p>{generalNote}</p>
+    </article>
+  );
+}

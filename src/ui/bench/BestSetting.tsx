@@ -1,0 +1,186 @@
+'use client';
+import { Chart, LinearScale, LineController, LineElement, PointElement, ScatterController, type ChartOptions } from 'chart.js';
+import { useEffect, useId, useMemo, useState } from 'react';
+import { Scatter } from 'react-chartjs-2';
+import { applyMove } from '@/core/advice/applyMove';
+import { frontierOf, type Against, type SettingsFor, type TierSetting } from '@/core/advice/settingsFor';
+import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
+import { showClock, showHours } from '@/core/units/clock';
+import { showLength } from '@/core/units/length';
+import { showMoney } from '@/core/units/money';
+import { changeSite } from '@/store/site/siteStore';
+import { Button } from '../parts/Button';
+import { chartAxis } from '../parts/chartAxis';
+import { Segments } from '../parts/Segments';
+import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { useColours } from '../theme/useColours';
+import { percent } from '../verdict/words';
+import { stepWords } from './benchWords';
+import { useBenchLight } from './useBench';
+import type { Hands } from './useHands';
+
+Chart.register(LinearScale, LineElement, PointElement, ScatterController, LineController);
+
+/** Height and hours of a tier with several crops: the best, and what the others would give, one of them to be chosen. */
+export function BestSetting({ stand, tier, hands }: { stand: BenchStand; tier: BenchTier; hands: Hands }) {
+  const [open, setOpen] = useState(false);
+  if (tier.lamps.length === 0 || tier.trays.length === 0) return null;
+  return (
+    <details onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <summary className="min-h-9 text-lg font-semibold max-md:min-h-11">Best distance and hours</summary>
+      {open && <Settings stand={stand} tier={tier} hands={hands} />}
+    </details>
+  );
+}
+
+function Settings({ stand, tier, hands }: { stand: BenchStand; tier: BenchTier; hands: Hands }) {
+  const { settingsFor } = useWorkspace();
+  const site = useSite((s) => s.site);
+  const light = useBenchLight();
+  const [found, setFound] = useState<{ of: BenchTier; settings: SettingsFor } | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
+  const ready = light.status === 'ready' && !light.stale && light.of === stand ? light.answer : null;
+  useEffect(() => {
+    if (!ready) return;
+    let gone = false;
+    settingsFor({ site, standId: stand.stand.id, tierId: tier.tier.id, answer: ready }).then(
+      (settings) => !gone && setFound({ of: tier, settings }),
+      (reason: unknown) => !gone && setFailed(String(reason)),
+    );
+    return () => {
+      gone = true;
+    };
+    // The stand is as new as the site.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [ready, stand, tier, settingsFor]);
+  if (failed) return <p className="text-copper">The settings could not be computed: {failed}.</p>;
+  if (!found || found.of.tier.id !== tier.tier.id) return <p className="text-soft">Trying heights and hours…</p>;
+  if (!found.settings.best) return <p className="text-soft">These lamps can’t be moved, and these crops bear no other hours.</p>;
+  return <Frontier key={tier.tier.id} settings={found.settings} best={found.settings.best} tier={tier} hands={hands} />;
+}
+
+function Frontier({ settings, best, tier, hands }: { settings: SettingsFor; best: TierSetting; tier: BenchTier; hands: Hands }) {
+  const { sites } = useWorkspace();
+  const currency = useSite((s) => s.site.currency);
+  const { theme, lengthUnit } = useSettings();
+  const colours = useColours(theme);
+  const sliderId = useId();
+  const [against, setAgainst] = useState<Against>('evenness');
+  const [picked, setPicked] = useState<TierSetting | null>(null);
+  const chosen = picked ?? best;
+  const line = useMemo(() => {
+    const x = (s: TierSetting) => (against === 'cost' ? s.costPerMonth : s.evenness);
+    return [...new Set([...frontierOf(settings.all, against), best])].sort((a, b) => x(a) - x(b));
+  }, [settings, against, best]);
+  const at = useMemo(
+    () => (s: TierSetting) => ({ x: against === 'cost' ? s.costPerMonth : s.evenness, y: 100 * s.shareInBand }),
+    [against],
+  );
+  const data = useMemo(
+    () => ({
+      datasets: [
+        { label: 'chosen', data: [at(chosen)], pointRadius: 7, backgroundColor: colours.copper, borderColor: colours.copper },
+        {
+          label: 'now',
+          data: settings.now ? [at(settings.now)] : [],
+          pointRadius: 7,
+          pointStyle: 'rectRot' as const,
+          backgroundColor: 'transparent',
+          borderColor: colours.ink,
+          borderWidth: 2,
+        },
+        {
+          label: 'frontier',
+          data: line.map(at),
+          showLine: true,
+          pointRadius: 3,
+          borderWidth: 1.5,
+          borderColor: colours.verdigris,
+          backgroundColor: colours.verdigris,
+        },
+        { label: 'all', data: settings.all.map(at), pointRadius: 1.5, backgroundColor: colours.slate, borderColor: 'transparent' },
+      ],
+    }),
+    [settings, line, at, chosen, colours],
+  );
+  const options = useMemo<ChartOptions<'scatter'>>(
+    () => ({
+      animation: false,
+      maintainAspectRatio: false,
+      events: ['click'],
+      plugins: { tooltip: { enabled: false } },
+      onClick: (_, elements) => {
+        const hit = elements.find((e) => e.datasetIndex >= 2);
+        if (hit) setPicked((hit.datasetIndex === 2 ? line : settings.all)[hit.index] ?? null);
+      },
+      scales: {
+        x: { type: 'linear', ...chartAxis(against === 'cost' ? `${currency} a month` : 'evenness, weakest over strongest', colours) },
+        y: { type: 'linear', min: 0, max: 100, ...chartAxis('leaf area in range, %', colours) },
+      },
+    }),
+    [against, colours, currency, line, settings],
+  );
+  const words =
+    (chosen.steps === 0 ? 'lamps as they hang' : stepWords(tier.tier.fittings[0]!.hanger, chosen.steps, lengthUnit)) +
+    `, ${showHours(chosen.hours * 60)} from ${showClock(chosen.on_min)}`;
+  const set = () => {
+    changeSite(sites, 'set height and hours', (site) =>
+      applyMove(applyMove(site, { do: 'hang', tierId: tier.tier.id, steps: chosen.steps }), {
+        do: 'hours',
+        programmeId: tier.programme.id,
+        on_min: chosen.on_min,
+        lit_min: Math.round(chosen.hours * 60),
+      }),
+    );
+    hands.choose([], tier.tier.id);
+    setPicked(null);
+  };
+  return (
+    <div className="space-y-2 pt-1">
+      <Segments
+        label="Share in range against"
+        value={against}
+        options={[
+          { value: 'evenness', label: 'evenness' },
+          { value: 'cost', label: 'cost' },
+        ]}
+        onChange={(v: Against) => setAgainst(v)}
+      />
+      <div className="h-48">
+        <Scatter data={data} options={options} role="img" aria-label="Share of leaf area in range for each height and day" />
+      </div>
+      {line.length > 1 && (
+        <>
+          <label htmlFor={sliderId} className="block text-sm text-soft">
+            along the best of them
+          </label>
+          <input
+            id={sliderId}
+            type="range"
+            className="w-full accent-copper"
+            min={0}
+            max={line.length - 1}
+            value={Math.max(0, line.indexOf(chosen))}
+            aria-valuetext={words}
+            onChange={(e) => setPicked(line[Number(e.target.value)] ?? null)}
+          />
+        </>
+      )}
+      <p>
+        <strong className="font-semibold" data-testid="setting">
+          {words}
+        </strong>
+        : {percent(chosen.shareInBand)} of the leaf area in range, weakest over strongest {chosen.evenness.toFixed(2)}, mean dose{' '}
+        {percent(chosen.doseOfBest)} of the best, {showMoney(chosen.costPerMonth, currency)} a month
+        {chosen.lift !== 0 && ` (${showLength(Math.abs(chosen.lift), lengthUnit)} ${chosen.lift > 0 ? 'higher' : 'lower'})`}.
+      </p>
+      <p className="text-sm text-soft">
+        {settings.all.length} settings tried within the steps that there are, the heat of the lamps and what all crops on this timer bear.
+        The diamond is what you have now.
+      </p>
+      <Button kind="main" onClick={set} disabled={chosen === settings.now}>
+        Set it so
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,176 @@
+'use client';
+import clsx from 'clsx';
+import Link from 'next/link';
+import { useEffect, useMemo, useState } from 'react';
+import type { BenchAnswer } from '@/core/bench/BenchQuestion';
+import type { JudgedTray } from '@/core/bench/judgeTray';
+import { runningCost } from '@/core/cost/runningCost';
+import { tables } from '@/core/library/tables';
+import { benchStandOf, type BenchStand } from '@/core/stand/benchStand';
+import { showMoney } from '@/core/units/money';
+import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { doseNumber } from '../stage/lightWords';
+import { useSize } from '../stage/useSize';
+import { SAYS_WORDS, trayName } from './benchWords';
+import { StandPicture } from './StandPicture';
+import { judgedTrays, useBenchLook } from './useBench';
+
+/** Two stands side by side, as it is and as it might be, with what differs. */
+export function Compare() {
+  const { benchLooks } = useWorkspace();
+  const site = useSite((s) => s.site);
+  const look = useBenchLook();
+  const here = site.stands.find((s) => s.id === look.standId) ?? site.stands.find((s) => !s.laidOut) ?? site.stands[0];
+  const other = site.stands.find((s) => s.id === look.otherId && s !== here) ?? site.stands.find((s) => s !== here);
+  const [left, right] = [other, here];
+  if (!left || !right)
+    return (
+      <section className="m-auto max-w-md space-y-4 p-6 text-center">
+        <h1 className="text-2xl font-semibold">Nothing to compare yet.</h1>
+        <p>
+          Make a variant of a stand on the{' '}
+          <Link href="/bench" className="font-semibold underline underline-offset-4">
+            bench
+          </Link>
+          , change it, and hold the two side by side here.
+        </p>
+      </section>
+    );
+  return (
+    <div className="mx-auto w-full max-w-6xl px-4 py-5 md:px-6">
+      <h1 className="mb-3 text-2xl font-semibold">Side by side</h1>
+      <Pair
+        key={`${left.id} ${right.id}`}
+        ids={[left.id, right.id]}
+        onChoose={(side, id) => benchLooks.setState(side === 0 ? { otherId: id, standId: right.id } : { standId: id, otherId: left.id })}
+      />
+    </div>
+  );
+}
+
+function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side: 0 | 1, id: string): void }) {
+  const { lightOfStand } = useWorkspace();
+  const site = useSite((s) => s.site);
+  const { lengthUnit } = useSettings();
+  const { ref, width } = useSize<HTMLDivElement>();
+  const both = useMemo(
+    () =>
+      ids.map((id) =>
+        benchStandOf(
+          site,
+          site.stands.find((s) => s.id === id)!,
+          tables,
+        ),
+      ) as [BenchStand, BenchStand],
+    [ids, site],
+  );
+  const [answers, setAnswers] = useState<readonly (BenchAnswer | null)[]>([null, null]);
+  useEffect(() => {
+    let gone = false;
+    both.forEach((stand, i) => {
+      lightOfStand(stand, 'front').then(
+        (answer) => !gone && setAnswers((now) => now.map((a, k) => (k === i ? answer : a))),
+        () => undefined, // the stage of each says it when the light cannot be computed
+      );
+    });
+    return () => {
+      gone = true;
+    };
+  }, [both, lightOfStand]);
+  const judged = both.map((stand, i) => stand.tiers.map((t) => judgedTrays(t, answers[i]?.tiers[t.tier.id] ?? null)));
+  const costs = both.map((stand) => stand.tiers.reduce((sum, t) => sum + runningCost(t.lamps.reduce((w, l) => w + l.lamp.power, 0), t.hours, site.price_per_kWh).perMonth, 0)); // prettier-ignore
+  const column = width < 600 ? width : Math.floor((width - 16) / 2); // one below the other on a phone
+  return (
+    <div className="space-y-4">
+      <div ref={ref} className="grid gap-4 md:grid-cols-2">
+        {both.map((stand, i) => (
+          <div key={i} className="min-w-0">
+            <select
+              aria-label={i === 0 ? 'Left stand' : 'Right stand'}
+              className="mb-2 min-h-9 w-full rounded-md border border-line bg-sheet px-2 text-lg font-semibold max-md:min-h-11"
+              value={stand.stand.id}
+              onChange={(e) => onChoose(i as 0 | 1, e.target.value)}
+            >
+              {site.stands.map((s) => (
+                <option key={s.id} value={s.id} disabled={s.id === ids[1 - i]}>
+                  {s.name}
+                </option>
+              ))}
+            </select>
+            <div className="night overflow-hidden rounded-md bg-night text-night-ink">
+              {width > 0 && <StandPicture stand={stand} answer={answers[i] ?? null} width={column} height={400} unit={lengthUnit} />}
+            </div>
+          </div>
+        ))}
+      </div>
+      {answers.includes(null) ? (
+        <p role="status" className="text-soft">
+          Working out the light of both…
+        </p>
+      ) : (
+        <table className="w-full text-left" data-testid="differences">
+          <caption className="pb-1 text-left text-lg font-semibold">What differs</caption>
+          <thead className="text-sm text-soft">
+            <tr>
+              <th className="font-normal">tier, tray</th>
+              <th className="text-right font-normal">weakest</th>
+              <th className="text-right font-normal">strongest</th>
+              <th className="text-right font-normal">in range</th>
+              <th className="pl-4 font-normal">how it fares</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rowsOf(judged).map(({ key, tier, a, b }) => (
+              <tr key={key} className="border-t border-line">
+                <td className="py-1">
+                  <span className="text-soft">{tier}</span> {trayName((b ?? a)!.tray)}
+                </td>
+                <Cell a={a?.verdict.weakest.value} b={b?.verdict.weakest.value} show={doseNumber} />
+                <Cell a={a?.verdict.strongest.value} b={b?.verdict.strongest.value} show={doseNumber} />
+                <Cell a={a && 100 * a.verdict.shareInBand} b={b && 100 * b.verdict.shareInBand} show={(v) => `${Math.round(v)} %`} />
+                <td className="pl-4">
+                  {a ? SAYS_WORDS[a.verdict.says] : 'not there'}
+                  {a?.verdict.says !== b?.verdict.says && (
+                    <span className={clsx('font-semibold', b?.verdict.says === 'in-range' ? 'text-verdigris' : 'text-copper')}>
+                      {' '}
+                      → {b ? SAYS_WORDS[b.verdict.says] : 'not there'}
+                    </span>
+                  )}
+                </td>
+              </tr>
+            ))}
+            <tr className="border-t border-line font-semibold">
+              <td className="py-1">cost a month</td>
+              <td colSpan={4} className="text-right" data-testid="cost-difference">
+                {showMoney(costs[0]!, site.currency)} → {showMoney(costs[1]!, site.currency)}
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      )}
+    </div>
+  );
+}
+
+/** Trays of both stands, tier by tier in the order in which they were put there. */
+function rowsOf([left, right]: readonly (readonly (readonly JudgedTray[])[])[]): {
+  key: string;
+  tier: number;
+  a: JudgedTray | undefined;
+  b: JudgedTray | undefined;
+}[] {
+  return Array.from({ length: Math.max(left!.length, right!.length) }, (_, t) =>
+    Array.from({ length: Math.max(left![t]?.length ?? 0, right![t]?.length ?? 0) }, (__, i) => ({
+      key: `${t} ${i}`,
+      tier: t + 1,
+      a: left![t]?.[i],
+      b: right![t]?.[i],
+    })),
+  ).flat();
+}
+
+/** A number on the left and what it becomes on the right; alone where they are the same. */
+function Cell({ a, b, show }: { a: number | undefined; b: number | undefined; show(v: number): string }) {
+  const [from, to] = [a, b].map((v) => (v === undefined ? '–' : show(v)));
+  return <td className="text-right whitespace-nowrap">{from === to ? from : <>{from} → <strong className="font-semibold">{to}</strong></>}</td>; // prettier-ignore
+}

@@ -1,0 +1,167 @@
+'use client';
+import { ArrowDown, ArrowUp } from 'lucide-react';
+import { useMemo } from 'react';
+import { tables } from '@/core/library/tables';
+import type { BenchLamp, BenchTier } from '@/core/stand/benchStand';
+import { changeFittings, lampsSideBySide, rowOf } from '@/core/stand/change';
+import { faceSizeOf } from '@/core/stand/footprint';
+import { HANGER_KINDS, hangerOf, snapFace, type HangerKind } from '@/core/stand/Hanger';
+import { newId } from '@/store/site/newId';
+import { Button } from '../parts/Button';
+import { lampItems } from '../parts/lampItems';
+import { LengthField } from '../parts/LengthField';
+import { MaybeNumberField } from '../parts/MaybeNumberField';
+import { SelectField } from '../parts/SelectField';
+import { Stepper } from '../parts/Stepper';
+import { useSettings, useSite } from '../shell/WorkspaceContext';
+import { HANGER_WORDS, hangWords, stepWords } from './benchWords';
+import { ChoiceSheet } from './ChoiceSheet';
+import { ThingTools } from './ThingTools';
+import type { Hands } from './useHands';
+
+interface LampPanelProps {
+  tier: BenchTier;
+  lamp: BenchLamp;
+  /** All that are changed together: it, and those of its kind in line with it. */
+  ids: readonly string[];
+  hands: Hands;
+}
+
+/** A lamp, or a row of them: how far from the leaves, where, how it hangs, and how many of them. */
+export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, hands }: LampPanelProps) {
+  const own = useSite((s) => s.site.lamps);
+  const { lengthUnit } = useSettings();
+  const items = useMemo(() => lampItems(own), [own]);
+  const change = (what: string, by: Parameters<typeof changeFittings>[2]) => hands.change(what, changeFittings(t.tier.id, ids, by));
+  const canopy = t.trays.length > 0 ? Math.max(...t.trays.map((y) => y.canopy)) : 0;
+  const same = rowOf(t.tier, fitting);
+  const pitch = same.length > 1 ? same[1]!.y - same[0]!.y : faceSizeOf(lamp).width + 0.08;
+  const gap = Math.max(0, pitch - faceSizeOf(lamp).width);
+  const fixed = fitting.hanger.kind === 'fixed';
+  return (
+    <section aria-label="The chosen lamp" className="space-y-3 border-b border-line pb-4">
+      <div className="flex items-start justify-between gap-2">
+        <div className="min-w-0 flex-1">
+          <ChoiceSheet
+            label="Lamp"
+            shown={ids.length > 1 ? `${ids.length} × ${lamp.name}` : lamp.name}
+            title="Which lamp?"
+            description="It takes the place of the one that hangs here."
+            placeholder="bar, T8, 24 W…"
+            items={items}
+            chosen={lamp.id}
+            onChoose={(id) => change('change the lamp', () => ({ lampId: id }))}
+          />
+        </div>
+        <ThingTools hands={hands} />
+      </div>
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+        <LengthField
+          label={t.trays.length > 0 ? 'lamp to leaves' : 'lamp to shelf'}
+          value={fitting.face - canopy}
+          min={0.005}
+          max={3}
+          inputClassName="w-22 text-lg"
+          onChange={(d) => change('move the lamp', (f) => ({ face: snapFace(f.hanger, f.face, canopy + d).face }))}
+        />
+        <div className="flex gap-1">
+          <Button
+            className="px-2!"
+            disabled={fixed}
+            aria-label={`Lower: ${stepWords(fitting.hanger, -1, lengthUnit)}`}
+            onClick={() => hands.lift(-1)}
+          >
+            <ArrowDown size={17} aria-hidden /> {stepWords(fitting.hanger, -1, lengthUnit).replace(' down', '')}
+          </Button>
+          <Button
+            className="px-2!"
+            disabled={fixed}
+            aria-label={`Raise: ${stepWords(fitting.hanger, 1, lengthUnit)}`}
+            onClick={() => hands.lift(1)}
+          >
+            <ArrowUp size={17} aria-hidden /> {stepWords(fitting.hanger, 1, lengthUnit).replace(' up', '')}
+          </Button>
+        </div>
+        <span className="pb-1.5 text-sm text-soft">{hangWords(t, fitting)}</span>
+      </div>
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+        <LengthField
+          label="from the left"
+          value={fitting.x}
+          min={-1}
+          max={10}
+          onChange={(x) => change('move the lamp', () => ({ x }))}
+          inputClassName="w-20"
+        />
+        {ids.length === 1 && (
+          <LengthField
+            label="from the front"
+            value={fitting.y}
+            min={-1}
+            max={10}
+            onChange={(y) => change('move the lamp', () => ({ y }))}
+            inputClassName="w-20"
+          />
+        )}
+        <Stepper
+          label="side by side"
+          value={same.length}
+          min={1}
+          max={8}
+          onChange={(n) => hands.change('hang lamps side by side', lampsSideBySide(t.tier.id, fitting.id, lamp, n, gap, newId))}
+        />
+        {same.length > 1 && (
+          <LengthField
+            label="gap"
+            value={gap}
+            min={0}
+            max={2}
+            inputClassName="w-20"
+            onChange={(g) => hands.change('space the lamps', lampsSideBySide(t.tier.id, fitting.id, lamp, same.length, g, newId))}
+          />
+        )}
+      </div>
+      <details>
+        <summary className="font-semibold text-verdigris">How it hangs</summary>
+        <div className="flex flex-wrap items-end gap-x-4 gap-y-2 pt-2">
+          <SelectField
+            label="by"
+            value={fitting.hanger.kind}
+            options={HANGER_KINDS.map((k) => ({ value: k, label: HANGER_WORDS[k] }))}
+            onChange={(kind) =>
+              change('change how it hangs', (f) => ({ hanger: { ...hangerOf(kind as HangerKind), load: f.hanger.load } }))
+            }
+          />
+          {!fixed && (
+            <LengthField
+              label="one step"
+              value={fitting.hanger.step}
+              min={0.001}
+              max={0.3}
+              inputClassName="w-20"
+              onChange={(step) => change('change the step', (f) => ({ hanger: { ...f.hanger, step } }))}
+            />
+          )}
+          <MaybeNumberField
+            label="carries"
+            unit="kg"
+            value={fitting.hanger.load}
+            min={0}
+            max={500}
+            inputClassName="w-16"
+            onChange={(load) => change('state its load', (f) => ({ hanger: { ...f.hanger, load } }))}
+          />
+        </div>
+      </details>
+      <p className="text-sm text-soft">
+        {Math.round(lamp.power * 10) / 10} W, {Math.round(lamp.ppf)} µmol/s by its {calibration ? 'box; ' : 'box.'}
+        {calibration && (
+          <strong className="text-verdigris">
+            {Math.round(calibration.scale * 100)} % of that by {calibration.fitted ? 'a fit to readings' : 'readings'}.
+          </strong>
+        )}
+        {tables.lamp(lamp.id) ? '' : ' A lamp of your own.'}
+      </p>
+    </section>
+  );
+}

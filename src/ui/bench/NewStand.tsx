@@ -1,0 +1,106 @@
+'use client';
+import { useState } from 'react';
+import { standFrom, TEMPLATES, type Template } from '@/core/stand/templates';
+import { showLength } from '@/core/units/length';
+import { freeName } from '@/store/site/freeName';
+import { newId } from '@/store/site/newId';
+import { changeSite } from '@/store/site/siteStore';
+import { Button } from '../parts/Button';
+import { LengthField } from '../parts/LengthField';
+import { Sheet } from '../parts/Sheet';
+import { Stepper } from '../parts/Stepper';
+import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
+
+/** A new stand from a usual one: which, how many tiers, how large. */
+export function NewStand({ trigger }: { trigger: React.ReactNode }) {
+  const { sites, benchLooks } = useWorkspace();
+  const { lengthUnit } = useSettings();
+  const [open, setOpen] = useState(false);
+  const [template, setTemplate] = useState<Template>(TEMPLATES[0]!);
+  const [tiers, setTiers] = useState(TEMPLATES[0]!.tiers.usual);
+  const choose = (next: Template) => {
+    setTemplate(next);
+    setTiers(next.tiers.usual);
+  };
+  const begin = () => {
+    const name = freeName(sites.getState().site.stands, template.name);
+    const { stand, programme } = standFrom(template, tiers, name, newId);
+    changeSite(sites, 'begin a stand', (site) => ({
+      ...site,
+      stands: [...site.stands, stand],
+      programmes: [...site.programmes, programme],
+    }));
+    benchLooks.setState({ standId: stand.id, tierId: null, chosen: [] });
+    setOpen(false);
+  };
+  return (
+    <Sheet
+      title="What do you have?"
+      description="The usual sizes to begin with; all of it can be changed on the bench."
+      trigger={trigger}
+      open={open}
+      onOpenChange={setOpen}
+      footer={
+        <Button kind="main" onClick={begin}>
+          Put it on the bench
+        </Button>
+      }
+    >
+      <div className="space-y-5">
+        <div className="grid gap-2 sm:grid-cols-2 md:grid-cols-3" role="radiogroup" aria-label="Kind of stand">
+          {TEMPLATES.map((t) => (
+            <button
+              key={t.kind}
+              type="button"
+              role="radio"
+              aria-checked={t.kind === template.kind}
+              onClick={() => choose(t)}
+              className="flex items-start gap-2 rounded-lg border border-line p-2.5 text-left hover:bg-sunk aria-checked:border-verdigris aria-checked:bg-verdigris-wash"
+            >
+              <Glyph template={t} />
+              <span className="leading-snug">
+                <span className="block font-semibold">{t.name}</span>
+                <span className="block text-sm text-soft">
+                  {t.about}, {showLength(t.width, lengthUnit)} × {showLength(t.depth, lengthUnit)}
+                </span>
+              </span>
+            </button>
+          ))}
+        </div>
+        <div className="flex flex-wrap items-end gap-4">
+          {template.tiers.most > 1 && (
+            <Stepper label="tiers" value={tiers} min={template.tiers.least} max={template.tiers.most} onChange={setTiers} />
+          )}
+          <LengthField label="width" value={template.width} min={0.1} max={6} onChange={(width) => setTemplate({ ...template, width })} />
+          <LengthField label="depth" value={template.depth} min={0.05} max={3} onChange={(depth) => setTemplate({ ...template, depth })} />
+          <LengthField
+            label="clear height of a tier"
+            value={template.height}
+            min={0.05}
+            max={3}
+            onChange={(height) => setTemplate({ ...template, height })}
+          />
+        </div>
+      </div>
+    </Sheet>
+  );
+}
+
+/** A small line drawing of the kind of stand, from its own sizes. */
+function Glyph({ template: { tiers, width, height, faces } }: { template: Template }) {
+  const n = tiers.usual;
+  const scale = Math.min(60 / width, 40 / (n * height));
+  const [w, h] = [width * scale, height * scale];
+  const side = (id: string) => (id === 'open' ? '2 3' : undefined);
+  return (
+    <svg width={72} height={48} className="w-14 shrink-0 text-ink" viewBox="0 0 72 48" aria-hidden>
+      <g stroke="currentColor" strokeWidth={1.5} fill="none">
+        {Array.from({ length: n + 1 }, (_, i) => (
+          <path key={i} d={`M${(72 - w) / 2} ${46 - i * h} h${w}`} strokeDasharray={i === n ? side(faces.ceiling) : undefined} />
+        ))}
+        <path d={`M${(72 - w) / 2} 46 v${-n * h}`} strokeDasharray={side(faces.left)} />
+        <path d={`M${(72 + w) / 2} 46 v${-n * h}`} strokeDasharray={side(faces.right)} />
+      </g>
+    </svg>
+  );
+}

@@ -1,0 +1,72 @@
+'use client';
+import { ChevronDown } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { DropdownMenu } from 'radix-ui';
+import type { BenchStand } from '@/core/stand/benchStand';
+import { exportSite } from '@/store/files/exportSite';
+import { writeScene } from '@/store/scene/writeScene';
+import { newId } from '@/store/site/newId';
+import { changeSite, undo } from '@/store/site/siteStore';
+import { copyStand, deleteStand } from '@/store/site/setUpVerbs';
+import { Button } from '../parts/Button';
+import { fileName, saveFile } from '../parts/saveFile';
+import { say } from '../shell/toastStore';
+import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+
+const ITEM = 'flex min-h-9 items-center rounded px-3 outline-none data-[highlighted]:bg-sunk max-md:min-h-11';
+
+/** What can be done with a whole stand: a variant of it, beside which it is held, its files, its end. */
+export function StandMenu({ stand }: { stand: BenchStand }) {
+  const { sites, benchLooks } = useWorkspace();
+  const stands = useSite((s) => s.site.stands);
+  const router = useRouter();
+  const { id, name } = stand.stand;
+  const variant = () => {
+    const copy = newId();
+    changeSite(sites, `make a variant of ${name}`, copyStand(id, copy));
+    benchLooks.setState({ standId: copy, otherId: id, tierId: null, chosen: [] });
+    say('This is the variant: change it, then hold it beside the other.', { label: 'Compare', run: () => router.push('/bench/compare') });
+  };
+  const remove = () => {
+    changeSite(sites, `delete ${name}`, deleteStand(id));
+    benchLooks.setState({ standId: null, tierId: null, chosen: [] });
+    say(`${name} is deleted.`, { label: 'Undo', run: () => undo(sites) });
+  };
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger asChild>
+        <Button>
+          Stand <ChevronDown size={16} aria-hidden />
+        </Button>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content align="end" className="z-30 min-w-60 rounded-lg border border-line bg-sheet p-1 text-ink shadow-xl">
+          <DropdownMenu.Item className={ITEM} onSelect={variant}>
+            Make a variant of it
+          </DropdownMenu.Item>
+          {stands.length > 1 && (
+            <DropdownMenu.Item className={ITEM} onSelect={() => router.push('/bench/compare')}>
+              Compare with another
+            </DropdownMenu.Item>
+          )}
+          <DropdownMenu.Item
+            className={ITEM}
+            onSelect={() => saveFile(fileName(name, 'json'), exportSite(sites.getState().site, [id]), 'application/json')}
+          >
+            Save it as a file
+          </DropdownMenu.Item>
+          <DropdownMenu.Item
+            className={ITEM}
+            onSelect={() => saveFile(fileName(`${name} scene`, 'json'), writeScene(stand), 'application/json')}
+          >
+            Save its scene for scripts
+          </DropdownMenu.Item>
+          <DropdownMenu.Separator className="my-1 h-px bg-line" />
+          <DropdownMenu.Item className={ITEM} onSelect={remove}>
+            Delete {name}
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

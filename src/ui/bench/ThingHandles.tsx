@@ -1,0 +1,207 @@
+'use client';
+import clsx from 'clsx';
+import type { BenchLamp, BenchStand, BenchTier } from '@/core/stand/benchStand';
+import { carry, changeFittings, changeTrays, type Change } from '@/core/stand/change';
+import { LAMP_HEADROOM } from '@/core/stand/Enclosure';
+import { footOf } from '@/core/stand/canopy';
+import { outlineOf, outlineOfFitting } from '@/core/stand/footprint';
+import { snapFace } from '@/core/stand/Hanger';
+import type { Metres } from '@/core/quantities';
+import { showLength, type LengthUnit } from '@/core/units/length';
+import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
+import { stageWords } from '../verdict/words';
+import { tierAt, type BenchFrame, type View } from './benchFrame';
+import { hangWords, riserWords, stepWords, trayName } from './benchWords';
+import { useBenchLook } from './useBench';
+import { useDrag } from './useDrag';
+import type { Hands } from './useHands';
+
+/** What a hand has taken up: where everything was. */
+interface Held {
+  readonly tier: BenchTier;
+  readonly ids: readonly string[];
+  readonly along: Metres;
+  readonly span: Metres;
+  readonly at: ReadonlyMap<string, { readonly x: Metres; readonly y: Metres; readonly face: Metres | null }>;
+  readonly clientTop: number;
+}
+
+/** To the centimetre or the half inch, and into the middle of the tier when near it. */
+function snapAlong(wished: Metres, span: Metres, unit: LengthUnit): Metres {
+  if (Math.abs(wished - span / 2) < 0.015) return span / 2;
+  const step = unit === 'in' ? 0.0127 : 0.01;
+  return Math.round(wished / step) * step;
+}
+
+/** Lamps of one kind that hang in line with the eye look like one, and are taken hold of as one. */
+interface Row {
+  readonly lamps: readonly [BenchLamp, ...BenchLamp[]];
+  readonly count: number;
+}
+
+function rowsOf(t: BenchTier, view: View): Row[] {
+  const rows = new Map<string, [BenchLamp, ...BenchLamp[]]>();
+  for (const l of t.lamps) {
+    const { lampId, face, turn, x, y } = l.fitting;
+    const key = [lampId, face.toFixed(3), turn.toFixed(2), (view === 'front' ? x : y).toFixed(3)].join();
+    const row = rows.get(key);
+    if (row) row.push(l);
+    else rows.set(key, [l]);
+  }
+  return [...rows.values()].map((lamps) => ({ lamps, count: lamps.length }));
+}
+
+const rowWith = (t: BenchTier, id: string, view: View): readonly string[] | null =>
+  rowsOf(t, view)
+    .find((r) => r.lamps.some((l) => l.fitting.id === id))
+    ?.lamps.map((l) => l.fitting.id) ?? null;
+
+/** "3 links down, 4 cm to the right" */
+function movedWords(held: Held, target: BenchTier, shift: Metres, down: Metres, view: View, unit: LengthUnit): string {
+  if (target !== held.tier) return `to tier ${target.number}`;
+  const lamp = held.tier.tier.fittings.find((f) => held.ids.includes(f.id));
+  const steps = lamp ? snapFace(lamp.hanger, lamp.face, held.at.get(lamp.id)!.face! - down).steps : 0;
+  const sideways = showLength(Math.abs(shift), unit);
+  const way = view === 'front' ? (shift > 0 ? 'to the right' : 'to the left') : shift > 0 ? 'to the back' : 'to the front';
+  return [
+    ...(lamp && steps !== 0 ? [stepWords(lamp.hanger, steps, unit)] : []),
+    ...(Math.abs(shift) > 0.002 ? [`${sideways} ${way}`] : []),
+  ].join(', ');
+}
+
+/** Every lamp and tray of the stand as something to take hold of: by pointer, finger or key. */
+export function ThingHandles({ stand, frame, hands }: { stand: BenchStand; frame: BenchFrame; hands: Hands }) {
+  const { benchLooks } = useWorkspace();
+  const { lengthUnit } = useSettings();
+  const { chosen } = useBenchLook();
+
+  const drag = useDrag<Held>(
+    'move on the bench',
+    (e) => {
+      const id = e.currentTarget.dataset.thing!;
+      const tier = stand.tiers.find((t) => [...t.tier.fittings, ...t.tier.trays].some((thing) => thing.id === id))!;
+      if (e.shiftKey) {
+        hands.toggle(id);
+        return null;
+      }
+      const ids = chosen.includes(id) ? chosen : (rowWith(tier, id, frame.view) ?? [id]);
+      if (!chosen.includes(id)) hands.choose(ids, tier.tier.id);
+      else benchLooks.setState({ tierId: tier.tier.id });
+      const things = stand.tiers.flatMap((t) => [...t.tier.fittings, ...t.tier.trays]).filter((thing) => ids.includes(thing.id));
+      const first = things.find((thing) => thing.id === id)!;
+      const stage = e.currentTarget.parentElement!.getBoundingClientRect();
+      return {
+        tier,
+        ids,
+        along: frame.view === 'front' ? first.x : first.y,
+        span: frame.view === 'front' ? tier.tier.width : tier.tier.depth,
+        at: new Map(things.map((thing) => [thing.id, { x: thing.x, y: thing.y, face: 'face' in thing ? thing.face : null }])),
+        clientTop: stage.top,
+      };
+    },
+    (held, dx, dy, e) => {
+      const shift = snapAlong(held.along + dx / frame.scale, held.span, lengthUnit) - held.along;
+      const over = tierAt(stand, frame, e.clientY - held.clientTop);
+      const box = frame.boxOf(held.tier);
+      const y = e.clientY - held.clientTop;
+      const target = y < box.top - 6 || y > box.top + box.height + 6 ? over : held.tier;
+      const put = <T extends { id: string }>(thing: T) => {
+        const from = held.at.get(thing.id);
+        if (!from) return {};
+        return frame.view === 'front' ? { x: from.x + shift } : { y: from.y + shift };
+      };
+      const change: Change = (site) => {
+        const there = site.stands
+          .flatMap((s) => s.tiers)
+          .find((t) => held.ids.some((id) => [...t.fittings, ...t.trays].some((g) => g.id === id)));
+        const moved = there && there.id !== target.tier.id ? carry(held.ids, target.tier.id)(site) : site;
+        const roof = target.tier.enclosure.faces.ceiling === 'open' ? Infinity : target.tier.enclosure.height - LAMP_HEADROOM;
+        return changeTrays(
+          target.tier.id,
+          held.ids,
+          put,
+        )(
+          changeFittings(target.tier.id, held.ids, (f) => {
+            const from = held.at.get(f.id)!;
+            // The lamp stays under the hand, also on another tier.
+            const wished = from.face! + held.tier.z - target.z - dy / frame.scale;
+            const face = target === held.tier ? snapFace(f.hanger, from.face!, wished).face : Math.round(wished * 100) / 100;
+            return { ...put(f), face: f.hanger.kind === 'fixed' && target === held.tier ? f.face : Math.max(0.02, Math.min(roof, face)) };
+          })(moved),
+        );
+      };
+      benchLooks.setState({
+        handOn: target === held.tier ? held.tier.tier.id : null,
+        tierId: target.tier.id,
+        moved: movedWords(held, target, shift, dy / frame.scale, frame.view, lengthUnit),
+      });
+      hands.change('move on the bench', change);
+    },
+  );
+
+  const common = (id: string, label: string) => ({
+    'data-thing': id,
+    role: 'button',
+    tabIndex: 0,
+    'aria-pressed': chosen.includes(id),
+    'aria-label': label,
+    ...drag,
+    onClick: (e: React.MouseEvent) => e.stopPropagation(),
+    onFocus: (e: React.FocusEvent) => {
+      if (!e.currentTarget.matches(':focus-visible') || chosen.includes(id)) return;
+      const tier = stand.tiers.find((t) => t.tier.fittings.some((f) => f.id === id));
+      hands.choose((tier && rowWith(tier, id, frame.view)) ?? [id]);
+    },
+  });
+
+  return (
+    <>
+      {stand.tiers.flatMap((t) => [
+        ...t.trays.map((y) => {
+          const r = outlineOf(y.tray);
+          const [from, to] = frame.view === 'front' ? [r.x0, r.x1] : [r.y0, r.y1];
+          const foot = footOf(y.tray);
+          const top = frame.z(t, foot + Math.max(y.tray.height, 22 / frame.scale));
+          return (
+            <div
+              key={y.tray.id}
+              {...common(
+                y.tray.id,
+                `Tray: ${trayName(y)}, ${stageWords(y.stage)}, tier ${t.number}, ${showLength(y.tray.x, lengthUnit)} from the left${y.tray.risers ? `, on ${riserWords(y.tray.risers)}` : ''}`,
+              )}
+              className={clsx(
+                'absolute cursor-grab touch-none rounded-sm print:hidden',
+                chosen.includes(y.tray.id) && 'outline-2 outline-ember',
+              )}
+              style={{ left: frame.u(t, from), width: (to - from) * frame.scale, top, height: frame.z(t, foot) - top }}
+            />
+          );
+        }),
+        ...rowsOf(t, frame.view).map(({ lamps: [{ fitting, lamp }], count }) => {
+          const r = outlineOfFitting(fitting, lamp);
+          const [from, to] = frame.view === 'front' ? [r.x0, r.x1] : [r.y0, r.y1];
+          const width = Math.max(30, (to - from) * frame.scale + 8);
+          const middle = (frame.u(t, from) + frame.u(t, to)) / 2;
+          const distance =
+            t.trays.length > 0
+              ? `${showLength(fitting.face - Math.max(...t.trays.map((y) => y.canopy)), lengthUnit)} above the leaves, `
+              : '';
+          return (
+            <div
+              key={fitting.id}
+              {...common(
+                fitting.id,
+                `Lamp: ${count > 1 ? `${count} × ` : ''}${lamp.name}, tier ${t.number}, ${distance}${hangWords(t, fitting)}, ${showLength(fitting.x, lengthUnit)} from the left, ${showLength(fitting.y, lengthUnit)} from the front`,
+              )}
+              className={clsx(
+                'absolute cursor-move touch-none rounded-sm print:hidden',
+                chosen.includes(fitting.id) && 'outline-2 outline-ember',
+              )}
+              style={{ left: middle - width / 2, width, top: frame.z(t, fitting.face) - 18, height: 26 }}
+            />
+          );
+        }),
+      ])}
+    </>
+  );
+}

@@ -1,0 +1,165 @@
+'use client';
+import { materialLibrary } from '@/core/library/materialLibrary';
+import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
+import { changeStand, plugInto, removeTier, setProgramme, sizeTier, withTier } from '@/core/stand/change';
+import type { FaceName } from '@/core/light/room/Room';
+import { MINUTES_PER_DAY, readClock, showClock } from '@/core/units/clock';
+import { newId } from '@/store/site/newId';
+import { FACE_WORDS } from '../check/surroundings';
+import { Button } from '../parts/Button';
+import { LengthField } from '../parts/LengthField';
+import { MaybeNumberField } from '../parts/MaybeNumberField';
+import { NumberField } from '../parts/NumberField';
+import { SelectField } from '../parts/SelectField';
+import { TypedField } from '../parts/TypedField';
+import type { Hands } from './useHands';
+
+const ORDER: readonly FaceName[] = ['back', 'left', 'right', 'front', 'ceiling', 'floor'];
+const MATERIALS = materialLibrary.map((m) => ({ value: m.id, label: m.name }));
+
+/** The hours of a tier's lamps, and which timer they hang on. */
+export function TierHours({ stand, tier: t, hands }: { stand: BenchStand; tier: BenchTier; hands: Hands }) {
+  const { id, on_min, lit_min } = t.programme;
+  const off_min = (on_min + lit_min) % MINUTES_PER_DAY;
+  const set = (on: number, lit: number) => hands.change('change the hours', setProgramme(id, on, lit));
+  const timers = [...new Map(stand.tiers.map((other) => [other.programme.id, other])).values()];
+  const sharers = stand.tiers.filter((other) => other.programme.id === id);
+  return (
+    <section aria-labelledby="tier-hours" className="space-y-2">
+      <h2 id="tier-hours" className="text-lg font-semibold">
+        Hours
+      </h2>
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+        <TypedField
+          label="on at"
+          shown={showClock(on_min)}
+          read={readClock}
+          hint="A time, such as 06:30."
+          inputClassName="w-18"
+          onChange={(on) => set(on, lit_min)}
+        />
+        <NumberField label="for" unit="h" value={t.hours} min={0} max={24} inputClassName="w-16" onChange={(h) => set(on_min, h * 60)} />
+        <span className="pb-1.5 text-soft">off {showClock(off_min)}</span>
+        {stand.tiers.length > 1 && (
+          <SelectField
+            label="timer"
+            value={id}
+            options={[
+              ...timers.map((other) => ({
+                value: other.programme.id,
+                label: `of tier ${stand.tiers
+                  .filter((s) => s.programme.id === other.programme.id)
+                  .map((s) => s.number)
+                  .join(', ')}`,
+              })),
+              ...(sharers.length > 1 ? [{ value: 'new', label: 'one of its own' }] : []),
+            ]}
+            onChange={(timer) => hands.change('change the timer', plugInto(t.tier.id, timer === 'new' ? newId() : timer))}
+          />
+        )}
+      </div>
+    </section>
+  );
+}
+
+/** The shelf above, or the sides, up or down by the notches that there are. */
+function Notches({ tier: { tier }, notch, hands }: { tier: BenchTier; notch: number; hands: Hands }) {
+  const by = (n: number) => hands.change('move the shelf', sizeTier(tier.id, { height: tier.enclosure.height + n * notch }));
+  return (
+    <div className="flex gap-1" role="group" aria-label="Shelf above">
+      <Button className="px-2!" disabled={tier.enclosure.height - notch < 0.05} onClick={() => by(-1)}>
+        1 notch lower
+      </Button>
+      <Button className="px-2!" onClick={() => by(1)}>
+        1 higher
+      </Button>
+    </div>
+  );
+}
+
+/** What a tier is made of and how large it is; the stand's own figures below. */
+export function TierFields({ stand, tier: t, hands }: { stand: BenchStand; tier: BenchTier; hands: Hands }) {
+  const { tier } = t;
+  const change = (what: string, by: Parameters<typeof withTier>[1]) => hands.change(what, withTier(tier.id, by));
+  return (
+    <details>
+      <summary className="min-h-9 text-lg font-semibold max-md:min-h-11">Size and sides of tier {t.number}</summary>
+      <div className="space-y-4 pt-2">
+        <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+          <LengthField
+            label="width"
+            value={tier.width}
+            min={0.1}
+            max={6}
+            inputClassName="w-20"
+            onChange={(width) => hands.change('size the tier', sizeTier(tier.id, { width }))}
+          />
+          <LengthField
+            label="depth"
+            value={tier.depth}
+            min={0.05}
+            max={3}
+            inputClassName="w-20"
+            onChange={(depth) => hands.change('size the tier', sizeTier(tier.id, { depth }))}
+          />
+          <LengthField
+            label="clear height"
+            value={tier.enclosure.height}
+            min={0.05}
+            max={3}
+            inputClassName="w-20"
+            onChange={(height) => hands.change('size the tier', sizeTier(tier.id, { height }))}
+          />
+          {tier.notch !== null && <Notches tier={t} notch={tier.notch} hands={hands} />}
+          <LengthField
+            label="shelf notches every"
+            value={tier.notch}
+            min={0.001}
+            max={0.5}
+            inputClassName="w-20"
+            onChange={(notch) => change('state the notches', (now) => ({ ...now, notch }))}
+          />
+          <MaybeNumberField
+            label="shelf carries"
+            unit="kg"
+            value={tier.load}
+            min={0}
+            max={2000}
+            inputClassName="w-16"
+            onChange={(load) => change('state its load', (now) => ({ ...now, load }))}
+          />
+          <MaybeNumberField
+            label="power strip carries"
+            unit="W"
+            value={stand.stand.strip}
+            min={1}
+            max={20000}
+            inputClassName="w-20"
+            onChange={(strip) => hands.change('state the strip', changeStand(stand.stand.id, { strip }))}
+          />
+        </div>
+        <div className="grid grid-cols-2 gap-x-4 gap-y-2">
+          {ORDER.map((name) => (
+            <SelectField
+              key={name}
+              label={FACE_WORDS[name]}
+              value={tier.enclosure.faces[name]}
+              options={MATERIALS}
+              onChange={(id) =>
+                change('change its sides', (now) => ({
+                  ...now,
+                  enclosure: { ...now.enclosure, faces: { ...now.enclosure.faces, [name]: id } },
+                }))
+              }
+            />
+          ))}
+        </div>
+        {stand.tiers.length > 1 && (
+          <Button onClick={() => hands.change(`take tier ${t.number} away`, removeTier(stand.stand.id, tier.id))}>
+            Take tier {t.number} away
+          </Button>
+        )}
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,147 @@
+'use client';
+import { CopyPlus, TriangleAlert } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { runningCost } from '@/core/cost/runningCost';
+import { MOL_SECONDS } from '@/core/dose/dli';
+import { tables } from '@/core/library/tables';
+import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
+import { furnishLike } from '@/core/stand/change';
+import { faultsOf } from '@/core/stand/faults';
+import { setUpOf } from '@/core/stand/setUp';
+import { showMoney } from '@/core/units/money';
+import { CautionList } from '../caution/CautionList';
+import { newId } from '@/store/site/newId';
+import { Button } from '../parts/Button';
+import { MapShowsChoice } from '../parts/MapShowsChoice';
+import { Segments } from '../parts/Segments';
+import { useSettings, useSite } from '../shell/WorkspaceContext';
+import { DoseScale } from '../verdict/DoseScale';
+import { HeadlineLine } from '../verdict/HeadlineLine';
+import { certaintyOf, consequencesOf, percent, stageWords } from '../verdict/words';
+import { badness, faultWords, trayName } from './benchWords';
+import { AdvicePanel } from './AdvicePanel';
+import { BestSetting } from './BestSetting';
+import { TierAbove } from './TierAbove';
+import { ReadingsLine } from './ReadingsLine';
+import { TierFields, TierHours } from './TierFields';
+import { useBenchLook, useJudged, useTierLight } from './useBench';
+import type { Hands } from './useHands';
+
+/** The chosen tier: how its trays fare, seen from above, what is wrong, what would help. */
+export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: BenchTier; hands: Hands }) {
+  const { lengthUnit } = useSettings();
+  const { chosen } = useBenchLook();
+  const light = useTierLight(t);
+  const judged = useJudged(t, light);
+  const [looked, setLooked] = useState<string | null>(null);
+  const site = useSite((s) => s.site);
+  const chosenTray = judged.find((j) => chosen.includes(j.tray.tray.id)) ?? judged.find((j) => j.tray.tray.id === looked);
+  const worst = judged.reduce<(typeof judged)[number] | null>(
+    (w, j) => (!w || badness(j.verdict.says) > badness(w.verdict.says) ? j : w),
+    null,
+  );
+  const focus = chosenTray ?? worst;
+  const ids = new Set([t.tier.id, stand.stand.id, ...t.tier.fittings.map((f) => f.id), ...t.tier.trays.map((y) => y.id)]);
+  const faults = useMemo(() => faultsOf(stand), [stand]).filter((f) => ids.has(f.thingId));
+  const empty = stand.tiers.filter((other) => other.lamps.length === 0 && other.trays.length === 0).length;
+  const power = t.lamps.reduce((sum, l) => sum + l.lamp.power, 0);
+  const setUp = useMemo(
+    () => (t.lamps.length > 0 && t.trays.length > 0 ? setUpOf(site, { ...stand.stand, tiers: [t.tier] }, tables) : null),
+    [site, stand, t],
+  );
+  return (
+    <section aria-label={`Tier ${t.number}`} className="space-y-4">
+      <div className="space-y-2">
+        <p className="font-narrow text-sm font-medium text-soft">
+          Tier {t.number}
+          {focus && ` · ${trayName(focus.tray)}, ${stageWords(focus.tray.stage)}`}
+        </p>
+        {focus ? (
+          <HeadlineLine verdict={focus.verdict} />
+        ) : (
+          <h2 className="text-[22px] leading-7 font-semibold text-soft" data-testid="verdict">
+            {t.trays.length === 0
+              ? t.lamps.length === 0
+                ? 'Nothing here yet.'
+                : 'No tray here yet.'
+              : light
+                ? 'No lamp here yet.'
+                : 'Working out the light…'}
+          </h2>
+        )}
+        {t.trays.length === 0 || t.lamps.length === 0 ? (
+          <p className="text-soft">
+            {t.lamps.length === 0 ? 'Drag a lamp from below onto this tier, or choose one there and press Enter. ' : ''}
+            {t.trays.length === 0
+              ? 'Then a tray: its light is judged as soon as both are there. Until then the colours are those of most seedlings, 8 to 16 mol in 16 hours (growers’ consensus).'
+              : ''}
+          </p>
+        ) : null}
+      </div>
+      {judged.length > 1 && (
+        <Segments
+          label="Which tray"
+          value={focus?.tray.tray.id ?? ''}
+          options={judged.map((j, i) => ({
+            value: j.tray.tray.id,
+            label: `${i + 1} ${trayName(j.tray)}${j.verdict.says === 'in-range' ? '' : ' !'}`,
+          }))}
+          onChange={(id) => {
+            setLooked(id);
+            hands.choose([], t.tier.id);
+          }}
+        />
+      )}
+      <TierAbove stand={stand} tier={t} light={light} judged={judged} focus={focus ?? null} hands={hands} />
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <MapShowsChoice />
+        {power > 0 && (
+          <span className="text-sm text-soft" data-testid="tier-cost">
+            {showMoney(runningCost(power, t.hours, site.price_per_kWh).perMonth, site.currency)} a month
+          </span>
+        )}
+      </div>
+      {focus && focus.verdict.says !== 'dark' && (
+        <DoseScale verdict={focus.verdict} stage={focus.tray.stage} highDose={focus.verdict.band.high * t.hours * MOL_SECONDS} />
+      )}
+      {faults.length > 0 && (
+        <ul className="space-y-1" aria-label="What is wrong">
+          {faults.map((f) => (
+            <li
+              key={`${f.why} ${f.thingId} ${'trayId' in f ? f.trayId : ''}`}
+              className="flex gap-2 rounded-md bg-copper-wash px-3 py-2 text-copper"
+            >
+              <TriangleAlert size={17} className="mt-0.5 shrink-0" aria-hidden />
+              {faultWords(f, stand, lengthUnit)}
+            </li>
+          ))}
+        </ul>
+      )}
+      {focus && (
+        <div className="space-y-1">
+          {consequencesOf(focus.verdict, focus.tray.crop, focus.tray.stage).map((text) => (
+            <p key={text}>{text}</p>
+          ))}
+          <p className="text-sm text-soft">
+            {percent(focus.verdict.shareInBand)} of the tray is in range; weakest over mean{' '}
+            {focus.light.stats.uniformityMinOverMean.toFixed(2)}
+            {focus.light.spillShare > 0.005 && `; ${percent(focus.light.spillShare)} of its light comes from other tiers`}
+            {focus.light.reflectedShare > 0.005 && `; ${percent(focus.light.reflectedShare)} by way of the sides`}.{' '}
+            {certaintyOf(focus.verdict)}
+          </p>
+        </div>
+      )}
+      <ReadingsLine stand={stand} tier={t} />
+      <AdvicePanel stand={stand} tier={t} trayId={focus?.tray.tray.id ?? null} />
+      <BestSetting stand={stand} tier={t} hands={hands} />
+      {t.lamps.length > 0 && t.trays.length > 0 && empty > 0 && (
+        <Button onClick={() => hands.change('furnish the other tiers', furnishLike(stand.stand.id, t.tier.id, newId))}>
+          <CopyPlus size={17} aria-hidden /> {empty === 1 ? 'The empty tier like this one' : `All ${empty} empty tiers like this one`}
+        </Button>
+      )}
+      <TierHours stand={stand} tier={t} hands={hands} />
+      <TierFields stand={stand} tier={t} hands={hands} />
+      {setUp && <CautionList setUp={setUp} />}
+    </section>
+  );
+}

@@ -1,0 +1,122 @@
+'use client';
+import { useMemo } from 'react';
+import { tables } from '@/core/library/tables';
+import { ok } from '@/core/result';
+import type { BenchTier, BenchTray } from '@/core/stand/benchStand';
+import { plantHeightOf } from '@/core/stand/canopy';
+import { changeBatch, changeTrays } from '@/core/stand/change';
+import { sizesOf } from '@/core/stand/plain';
+import { containerItems } from '../parts/containerItems';
+import { cropItems } from '../parts/cropItems';
+import { LengthField } from '../parts/LengthField';
+import { Segments } from '../parts/Segments';
+import { Stepper } from '../parts/Stepper';
+import { TypedField } from '../parts/TypedField';
+import { useSettings } from '../shell/WorkspaceContext';
+import { stageWords } from '../verdict/words';
+import { trayName } from './benchWords';
+import { ChoiceSheet } from './ChoiceSheet';
+import { ThingTools } from './ThingTools';
+import type { Hands } from './useHands';
+
+/** One tray: what grows in it, how far along and how tall, where and on what it stands. */
+export function TrayPanel({ tier: t, tray: y, hands }: { tier: BenchTier; tray: BenchTray; hands: Hands }) {
+  const { lengthUnit } = useSettings();
+  const { tray, batch, crop, stage } = y;
+  const items = useMemo(() => containerItems(lengthUnit), [lengthUnit]);
+  const change = (what: string, by: Parameters<typeof changeTrays>[2]) => hands.change(what, changeTrays(t.tier.id, [tray.id], by));
+  const expected = plantHeightOf({ ...batch, height: null }, crop, stage);
+  const container = tray.containerId ? tables.container(tray.containerId) : undefined;
+  return (
+    <section aria-label="The chosen tray" className="space-y-3 border-b border-line pb-4">
+      <div className="flex items-start justify-between gap-2">
+        <div className="min-w-0 flex-1">
+          <ChoiceSheet
+            label="Crop"
+            shown={crop.name}
+            title="What grows in it?"
+            description="Search by any of its names."
+            placeholder="Tomato, begonia, spring onion…"
+            items={cropItems}
+            chosen={crop.id}
+            onChoose={(id) => {
+              const next = tables.crop(id)!;
+              const kept = next.stages.find((s) => s.stage === batch.stage) ?? next.stages[0]!;
+              hands.change('choose the crop', changeBatch(batch.id, { cropId: id, stage: kept.stage, height: null }));
+            }}
+          />
+        </div>
+        <ThingTools hands={hands} />
+      </div>
+      <Segments
+        label="Stage"
+        value={stage.stage}
+        options={crop.stages.map((s) => ({ value: s.stage, label: stageWords(s) }))}
+        onChange={(s) => hands.change('choose the stage', changeBatch(batch.id, { stage: s, height: null }))}
+      />
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+        <LengthField
+          label={batch.height === null ? 'height, expected' : 'height, measured'}
+          value={batch.height ?? expected}
+          min={0}
+          max={3}
+          inputClassName="w-20"
+          onChange={(height) => hands.change('measure the plants', changeBatch(batch.id, { height }))}
+        />
+        <LengthField
+          label="from the left"
+          value={tray.x}
+          min={-1}
+          max={10}
+          inputClassName="w-20"
+          onChange={(x) => change('move the tray', () => ({ x }))}
+        />
+        <LengthField
+          label="from the front"
+          value={tray.y}
+          min={-1}
+          max={10}
+          inputClassName="w-20"
+          onChange={(v) => change('move the tray', () => ({ y: v }))}
+        />
+      </div>
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+        <Stepper
+          label="risers under it"
+          value={tray.risers}
+          min={0}
+          max={8}
+          onChange={(risers) => change('change the risers', () => ({ risers }))}
+        />
+        {tray.risers > 0 && (
+          <LengthField
+            label="each"
+            value={tray.riserHeight}
+            min={0.005}
+            max={0.5}
+            inputClassName="w-20"
+            onChange={(riserHeight) => change('change the risers', () => ({ riserHeight }))}
+          />
+        )}
+        <TypedField
+          label="label"
+          shown={tray.label}
+          read={(text) => ok(text.trim().slice(0, 80))}
+          onChange={(label) => change('label the tray', () => ({ label }))}
+          hint="A few words."
+          inputClassName="w-28"
+        />
+      </div>
+      <ChoiceSheet
+        label="Tray"
+        shown={container?.name ?? `${trayName(y)}: a size of its own`}
+        title="What do they stand in?"
+        description="A tray or pot from the list."
+        placeholder="72 cells, 9 cm pot, flat…"
+        items={items}
+        chosen={tray.containerId}
+        onChoose={(id) => change('choose the tray', () => sizesOf(tables.container(id)!))}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,100 @@
+import type { Move } from '@/core/advice/Move';
+import { tables } from '@/core/library/tables';
+import { benchStandOf } from '@/core/stand/benchStand';
+import { hangerOf } from '@/core/stand/Hanger';
+import type { Fault } from '@/core/stand/faults';
+import { demoSite } from '@/store/site/demoSite';
+import { stretchesOf } from './bands';
+import { benchFrame, tierAt } from './benchFrame';
+import { faultWords, hangWords, riserWords, stepWords } from './benchWords';
+import { moveWords, movesWords } from './moveWords';
+
+const site = demoSite('en-GB');
+const rack = benchStandOf(site, site.stands[0]!, tables);
+const [first, second, third] = rack.tiers;
+const tray = (t: typeof first, i = 0) => t!.trays[i]!.tray.id;
+
+test.each([
+  [hangerOf('chain'), -3, '3 links down'],
+  [hangerOf('notch'), 1, '1 notch up'],
+  [hangerOf('ratchet'), -1, '1 click down'],
+  [hangerOf('cord'), -4, '2 cm down'],
+] as const)('steps are said as the hanger has them: %j by %d', (hanger, steps, words) =>
+  expect(stepWords(hanger, steps, 'cm')).toBe(words),
+);
+
+test('how a lamp hangs is counted from the shelf above', () => {
+  expect(hangWords(second!, second!.lamps[0]!.fitting)).toBe('8 notches'); // 20 cm under the shelf above, an inch each
+  expect(hangWords(third!, third!.lamps[0]!.fitting)).toBe('cord');
+  expect([0, 1, 2, 5].map(riserWords)).toEqual(['', 'one riser', 'two risers', '5 risers']);
+});
+
+test.each<[Move, string]>([
+  [{ do: 'hang', tierId: first!.tier.id, steps: -3 }, 'Lower the lamps on tier 1: 3 links down'],
+  [{ do: 'hours', programmeId: second!.programme.id, on_min: 360, lit_min: 900 }, '15 h a day instead of 16 h on tier 2, on at 06:00'],
+  [{ do: 'shift', tierId: second!.tier.id, dx: 0.07, dy: 0 }, 'Slide the lamps on tier 2 7 cm to the right'],
+  [{ do: 'shift', tierId: second!.tier.id, dx: 0, dy: -0.03 }, 'Slide the lamps on tier 2 3 cm to the front'],
+  [{ do: 'gap', tierId: second!.tier.id, gap: 0.1 }, 'Hang the lamps on tier 2 10 cm apart'],
+  [{ do: 'line', tierId: second!.tier.id, faces: ['left', 'right', 'back'] }, 'White card on the back and both sides on tier 2'],
+  [{ do: 'line', tierId: second!.tier.id, faces: ['left'] }, 'White card on the left side on tier 2'],
+  [{ do: 'riser', trayId: tray(second), risers: 2, before: 0 }, 'Put celery, early on two risers'],
+  [{ do: 'swap-trays', trayId: tray(second), otherId: tray(second, 1) }, 'Swap celery, early and celery, late'],
+  [{ do: 'swap-trays', trayId: tray(first), otherId: tray(second, 1) }, 'Swap Leek (tier 1) and celery, late (tier 2)'],
+  [{ do: 'tray-to-tier', trayId: tray(first), tierId: third!.tier.id, x: 0, y: 0 }, 'Move Leek to tier 3'],
+  [{ do: 'turn-tray', trayId: tray(first) }, 'Turn Leek by a quarter'],
+  [
+    { do: 'add-lamp', tierId: first!.tier.id, lampId: 'led-bar-12-white-24', y: 0.1 },
+    'Hang up the spare LED linkable bar 1.2 m, white, 24 W on tier 1, 10 cm from the front',
+  ],
+])('a move is said as one would say it at the rack: %j', (move, words) => expect(moveWords(move, rack, [], 'cm')).toBe(words));
+
+test('several moves make one sentence', () =>
+  expect(
+    movesWords(
+      [
+        { do: 'turn-tray', trayId: tray(first) },
+        { do: 'shift', tierId: first!.tier.id, dx: -0.1, dy: 0 },
+      ],
+      rack,
+      [],
+      'in',
+    ),
+  ).toBe('Turn Leek by a quarter, and slide the lamps on tier 1 4 in to the left'));
+
+test.each<[Fault, string]>([
+  [{ why: 'lamp-beyond-tier', thingId: first!.lamps[0]!.fitting.id, by: 0.12 }, 'sticks out 12 cm'],
+  [{ why: 'trays-overlap', thingId: tray(second), otherId: tray(second, 1) }, 'celery, early and celery, late stand in the same place'],
+  [{ why: 'plants-too-tall', thingId: tray(first), by: 0.03 }, 'Leek grows 3 cm into the shelf above'],
+  [
+    { why: 'hanger-overloaded', thingId: first!.lamps[0]!.fitting.id, weight: 2.24, load: 2 },
+    'weighs 2.2 kg; what it hangs by carries 2.0 kg',
+  ],
+  [{ why: 'strip-overloaded', thingId: rack.stand.id, power: 420.4, allowed: 368 }, 'draw 420 W; the strip should carry at most 368 W'],
+  [{ why: 'lamp-in-shelf', thingId: first!.lamps[0]!.fitting.id, by: 0.02 }, '2 cm too high'],
+  [{ why: 'leaves-above-lamp', thingId: first!.lamps[0]!.fitting.id, trayId: tray(first), by: 0.01 }, 'Leek reaches 1 cm above the face'],
+])('a mistake is said with how much: %j', (fault, words) => expect(faultWords(fault, rack, 'cm')).toContain(words));
+
+test('each stretch of a tier is shown in the band of the tray that stands there, and in one where all are alike', () => {
+  const [leek, pea] = stretchesOf(first!, 'front', undefined);
+  expect(leek!.from).toBe(0);
+  expect(leek!.to).toBe(pea!.from);
+  expect(pea!.to).toBe(1);
+  expect(leek!.tray!.crop.id).toBe('leek');
+  // Between the right edge of the one and the left edge of the other.
+  expect(pea!.from * 1.2).toBeGreaterThan(0.31 + 0.27);
+  expect(stretchesOf(second!, 'front', undefined)).toHaveLength(1);
+  expect(stretchesOf(first!, 'front', first!.trays[1]).map((s) => s.tray!.crop.id)).toEqual(['sweet-pea']);
+});
+
+test('the drawing is to scale, each tier above the next, and a height of it tells its tier', () => {
+  const frame = benchFrame(rack, 'front', { width: 800, height: 650 }, 1, false);
+  const [upper, lower] = [frame.boxOf(first!), frame.boxOf(second!)];
+  expect(upper.width / upper.height).toBeWithin(1.2 / 0.4, { relative: 1e-9 });
+  expect(upper.top + upper.height).toBeLessThan(lower.top);
+  expect(frame.boxOf(rack.tiers[4]!).top + frame.boxOf(rack.tiers[4]!).height).toBeLessThanOrEqual(650);
+  expect(tierAt(rack, frame, lower.top + 5).number).toBe(2);
+  expect(tierAt(rack, frame, -50).number).toBe(1);
+  const twice = benchFrame(rack, 'side', { width: 800, height: 650 }, 2, false);
+  expect(twice.scale / frame.scale).toBeWithin(2, { relative: 1e-9 });
+  expect(twice.boxOf(first!).width / twice.scale).toBeWithin(0.45, { relative: 1e-9 });
+});

@@ -1,0 +1,93 @@
+import type { Fault } from '@/core/stand/faults';
+import type { BenchStand, BenchTier, BenchTray } from '@/core/stand/benchStand';
+import { isRoofed } from '@/core/stand/Enclosure';
+import type { Hanger, HangerKind } from '@/core/stand/Hanger';
+import type { Fitting } from '@/core/stand/Site';
+import { showLength, type LengthUnit } from '@/core/units/length';
+import type { Says } from '@/core/verdict/judge';
+
+/** A tier's state in a few words, for its place beside the drawing. */
+export const SAYS_WORDS: Readonly<Record<Says, string>> = {
+  dark: 'no light',
+  'in-range': 'in range',
+  'edge-dim': 'edge too dim',
+  'all-dim': 'too dim',
+  'spot-strong': 'middle too strong',
+  'all-strong': 'too strong',
+  'dim-and-strong': 'uneven',
+};
+
+/** How bad a word is: what a tier with several trays is called by its worst. */
+export const badness = (says: Says): number =>
+  ({ 'in-range': 0, 'spot-strong': 1, 'edge-dim': 2, 'dim-and-strong': 3, 'all-strong': 4, 'all-dim': 4, dark: 5 })[says];
+
+const STEP_WORDS: Readonly<Record<HangerKind, readonly [string, string]>> = {
+  chain: ['link', 'links'],
+  notch: ['notch', 'notches'],
+  ratchet: ['click', 'clicks'],
+  cord: ['', ''],
+  fixed: ['', ''],
+};
+
+export const HANGER_WORDS: Readonly<Record<HangerKind, string>> = {
+  chain: 'chain',
+  notch: 'notches',
+  ratchet: 'rope ratchet',
+  cord: 'cord',
+  fixed: 'screwed on',
+};
+
+/** "3 links down", "1 notch up", and on a cord the length itself. */
+export function stepWords(hanger: Hanger, steps: number, unit: LengthUnit): string {
+  const n = Math.abs(steps);
+  const way = steps > 0 ? 'up' : 'down';
+  const [one, many] = STEP_WORDS[hanger.kind];
+  return one ? `${n} ${n === 1 ? one : many} ${way}` : `${showLength(n * hanger.step, unit)} ${way}`;
+}
+
+/** Where a lamp hangs in its own steps: so many links below the shelf above. */
+export function hangWords(tier: BenchTier, fitting: Fitting): string {
+  const { hanger, face } = fitting;
+  const [one, many] = STEP_WORDS[hanger.kind];
+  if (!one || !isRoofed(tier.tier.enclosure)) return HANGER_WORDS[hanger.kind];
+  const n = Math.max(0, Math.round((tier.tier.enclosure.height - face) / hanger.step));
+  return `${n} ${n === 1 ? one : many}`;
+}
+
+export const trayName = ({ tray, crop }: Pick<BenchTray, 'tray' | 'crop'>): string => tray.label || crop.name;
+
+const RISERS = ['', 'one riser', 'two risers', 'three risers'];
+export const riserWords = (n: number): string => RISERS[n] ?? `${n} risers`;
+
+/** What is wrong, and the nearest way to put it right. */
+export function faultWords(fault: Fault, stand: BenchStand, unit: LengthUnit): string {
+  const lamp = stand.tiers.flatMap((t) => t.lamps).find((l) => l.fitting.id === fault.thingId)?.lamp.name ?? 'The lamp';
+  const tray = (id: string) => {
+    const found = stand.tiers.flatMap((t) => t.trays).find((t) => t.tray.id === id);
+    return found ? trayName(found) : 'the tray';
+  };
+  const cm = (v: number) => showLength(v, unit);
+  const kg = (v: number) => `${v.toFixed(1)} kg`;
+  switch (fault.why) {
+    case 'lamp-beyond-tier':
+      return `${lamp} sticks out ${cm(fault.by)} past the tier. Turn it, move it in, or take a shorter one.`;
+    case 'lamp-in-shelf':
+      return `${lamp} is ${cm(fault.by)} too high for the shelf above it.`;
+    case 'leaves-in-heat':
+      return `${tray(fault.trayId)} is ${cm(fault.distance)} from ${lamp}, whose heat asks for ${cm(fault.least)}.`;
+    case 'leaves-above-lamp':
+      return `${tray(fault.trayId)} reaches ${cm(fault.by)} above the face of ${lamp}.`;
+    case 'tray-over-edge':
+      return `${tray(fault.thingId)} stands ${cm(fault.by)} over the edge.`;
+    case 'trays-overlap':
+      return `${tray(fault.thingId)} and ${tray(fault.otherId)} stand in the same place.`;
+    case 'plants-too-tall':
+      return `${tray(fault.thingId)} grows ${cm(fault.by)} into the shelf above.`;
+    case 'shelf-overloaded':
+      return `Watered, its trays weigh about ${kg(fault.weight)}; the shelf is stated to carry ${kg(fault.load)}.`;
+    case 'hanger-overloaded':
+      return `${lamp} weighs ${kg(fault.weight)}; what it hangs by carries ${kg(fault.load)}.`;
+    case 'strip-overloaded':
+      return `The lamps draw ${Math.round(fault.power)} W; the strip should carry at most ${Math.round(fault.allowed)} W for hours on end. Ask a licensed electrician when unsure.`;
+  }
+}

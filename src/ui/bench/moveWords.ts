@@ -1,0 +1,70 @@
+import type { Move } from '@/core/advice/Move';
+import { tables } from '@/core/library/tables';
+import type { BenchStand } from '@/core/stand/benchStand';
+import type { Lamp } from '@/core/lamp/Lamp';
+import { showClock, showHours } from '@/core/units/clock';
+import { showLength, type LengthUnit } from '@/core/units/length';
+import { riserWords, stepWords, trayName } from './benchWords';
+
+/** A move as one would say it to somebody at the rack; the tier is named where the stand has several. */
+export function moveWords(move: Move, stand: BenchStand, own: readonly Lamp[], unit: LengthUnit): string {
+  const tierOf = (id: string) => stand.tiers.find((t) => t.tier.id === id);
+  const trayOf = (id: string) => stand.tiers.flatMap((t) => t.trays.map((y) => ({ t, y }))).find(({ y }) => y.tray.id === id);
+  const tray = (id: string) => {
+    const found = trayOf(id);
+    return found ? trayName(found.y) : 'the tray';
+  };
+  const lamp = (id: string) => own.find((l) => l.id === id)?.name ?? tables.lamp(id)?.name ?? 'the lamp';
+  const where = (id: string) => (stand.tiers.length > 1 ? ` on tier ${tierOf(id)?.number ?? '?'}` : '');
+  const lamps = (id: string) => ((tierOf(id)?.lamps.length ?? 1) > 1 ? 'lamps' : 'lamp');
+  const cm = (v: number) => showLength(Math.abs(v), unit);
+  switch (move.do) {
+    case 'hang': {
+      const hanger = tierOf(move.tierId)?.tier.fittings[0]?.hanger;
+      return `${move.steps > 0 ? 'Raise' : 'Lower'} the ${lamps(move.tierId)}${where(move.tierId)}: ${hanger ? stepWords(hanger, move.steps, unit) : ''}`;
+    }
+    case 'hours': {
+      const on = stand.tiers.filter((t) => t.programme.id === move.programmeId);
+      const tiers = stand.tiers.length > 1 ? ` on tier ${on.map((t) => t.number).join(', ')}` : '';
+      return `${showHours(move.lit_min)} a day instead of ${showHours(on[0]?.programme.lit_min ?? 0)}${tiers}, on at ${showClock(move.on_min)}`;
+    }
+    case 'shift':
+      return move.dx !== 0
+        ? `Slide the ${lamps(move.tierId)}${where(move.tierId)} ${cm(move.dx)} to the ${move.dx > 0 ? 'right' : 'left'}`
+        : `Slide the ${lamps(move.tierId)}${where(move.tierId)} ${cm(move.dy)} to the ${move.dy > 0 ? 'back' : 'front'}`;
+    case 'gap':
+      return `Hang the lamps${where(move.tierId)} ${cm(move.gap)} apart`;
+    case 'add-lamp':
+      return `Hang up the spare ${lamp(move.lampId)}${where(move.tierId)}, ${cm(move.y)} from the front`;
+    case 'swap-lamp': {
+      const n = tierOf(move.tierId)?.lamps.length ?? 1;
+      return `Take ${n > 1 ? `${n} × ` : ''}${lamp(move.lampId)} instead${where(move.tierId)}`;
+    }
+    case 'line': {
+      const sides =
+        move.faces.length === 3 ? 'the back and both sides' : move.faces.map((f) => `the ${f}${f === 'back' ? '' : ' side'}`).join(' and ');
+      return `White card on ${sides}${where(move.tierId)}`;
+    }
+    case 'riser':
+      return move.risers === 0 ? `Take ${tray(move.trayId)} off its risers` : `Put ${tray(move.trayId)} on ${riserWords(move.risers)}`;
+    case 'turn-tray':
+      return `Turn ${tray(move.trayId)} by a quarter`;
+    case 'shift-tray':
+      return `Move ${tray(move.trayId)} ${cm(move.dx)} to the ${move.dx > 0 ? 'right' : 'left'}`;
+    case 'swap-trays': {
+      const [a, b] = [trayOf(move.trayId), trayOf(move.otherId)];
+      const far = a && b && a.t !== b.t;
+      const name = (x: typeof a) => (x ? `${trayName(x.y)}${far ? ` (tier ${x.t.number})` : ''}` : 'a tray');
+      return `Swap ${name(a)} and ${name(b)}`;
+    }
+    case 'tray-to-tier':
+      return `Move ${tray(move.trayId)} to tier ${tierOf(move.tierId)?.number ?? '?'}`;
+  }
+}
+
+/** Several moves in one sentence: the first as it is, the others after "and". */
+export const movesWords = (moves: readonly Move[], stand: BenchStand, own: readonly Lamp[], unit: LengthUnit): string =>
+  moves
+    .map((m) => moveWords(m, stand, own, unit))
+    .map((words, i) => (i === 0 ? words : words.charAt(0).toLowerCase() + words.slice(1)))
+    .join(', and ');

@@ -1,0 +1,46 @@
+'use client';
+import { useMemo } from 'react';
+import { useStore } from 'zustand';
+import { judgeTray, type JudgedTray } from '@/core/bench/judgeTray';
+import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
+import type { TierLight } from '@/core/bench/BenchQuestion';
+import { standOnBench } from '@/store/bench/followBench';
+import type { BenchLight, BenchLook } from '@/store/bench/benchStore';
+import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+
+export const useBenchLook = (): BenchLook => useStore(useWorkspace().benchLooks);
+export const useBenchLight = (): BenchLight => useStore(useWorkspace().benchLights);
+
+/** The stand on the bench; null when there is none. */
+export function useStand(): BenchStand | null {
+  const site = useSite((s) => s.site);
+  const { standId } = useBenchLook();
+  return useMemo(() => standOnBench({ site }, standId), [site, standId]);
+}
+
+/** The light of one tier; null until there is any. */
+export function useTierLight(tier: BenchTier): TierLight | null {
+  return useStore(useWorkspace().benchLights, (s) => (s.status === 'ready' ? (s.answer.tiers[tier.tier.id] ?? null) : null));
+}
+
+/** The trays of a tier with their verdicts, as far as their light is known. */
+export function judgedTrays(tier: BenchTier, light: TierLight | null): readonly JudgedTray[] {
+  if (!light) return NONE;
+  const known = judgedBefore.get(light);
+  if (known?.tier === tier) return known.judged;
+  const judged = tier.trays.flatMap((tray) => {
+    const own = light.trays[tray.tray.id];
+    return own ? [judgeTray(tier, tray, own)] : [];
+  });
+  judgedBefore.set(light, { tier, judged });
+  return judged;
+}
+
+const NONE: readonly JudgedTray[] = [];
+/** Several places of the screen say how the same trays fare: they are judged once. */
+const judgedBefore = new WeakMap<TierLight, { tier: BenchTier; judged: readonly JudgedTray[] }>();
+
+/** The same of the tier whose light it is: while a hand moves, what is said stays with the last light until the next is there. */
+export function useJudged(tier: BenchTier, light: TierLight | null): readonly JudgedTray[] {
+  return useMemo(() => judgedTrays(tier, light), [tier, light]);
+}

@@ -1,0 +1,144 @@
+'use client';
+import { useMemo } from 'react';
+import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
+import {
+  carry,
+  changeFittings,
+  changeTrays,
+  clipOf,
+  moveThings,
+  paste,
+  removeThings,
+  turnThings,
+  type Change,
+  type Clip,
+} from '@/core/stand/change';
+import { snapFace } from '@/core/stand/Hanger';
+import type { Metres } from '@/core/quantities';
+import { newId } from '@/store/site/newId';
+import { changeSite, undo } from '@/store/site/siteStore';
+import { say } from '../shell/toastStore';
+import { useWorkspace } from '../shell/WorkspaceContext';
+
+/** What was copied, for as long as the page is open. */
+let clipboard: Clip | null = null;
+
+/** All that can be done with the chosen things, by whatever hand: pointer, key or button. */
+export function useHands(stand: BenchStand) {
+  const { sites, benchLooks } = useWorkspace();
+  return useMemo(() => {
+    const chosen = () => benchLooks.getState().chosen;
+    const change = (what: string, by: Change) => {
+      if (stand.stand.laidOut) say('From now on this one lives on the bench: its places are yours, no longer worked out by the check.');
+      changeSite(sites, what, by);
+    };
+    const tierOf = (id: string): BenchTier | undefined =>
+      stand.tiers.find((t) => [...t.tier.fittings, ...t.tier.trays].some((thing) => thing.id === id));
+    /** The same for every tier on which something is chosen, as one step. */
+    const each = (what: string, by: (t: BenchTier, ids: readonly string[]) => Change) => {
+      const ids = chosen();
+      const tiers = stand.tiers.filter((t) => ids.some((id) => tierOf(id) === t));
+      if (tiers.length > 0) change(what, (site) => tiers.reduce((s, t) => by(t, ids)(s), site));
+    };
+    const choose = (ids: readonly string[], tierId?: string) =>
+      benchLooks.setState({ chosen: ids, ...(tierId ? { tierId } : ids[0] ? { tierId: tierOf(ids[0])?.tier.id ?? null } : {}) });
+
+    return {
+      change,
+      choose,
+      toggle(id: string) {
+        const now = chosen();
+        choose(now.includes(id) ? now.filter((c) => c !== id) : [...now, id], tierOf(id)?.tier.id);
+      },
+      shift(dx: Metres, dy: Metres) {
+        each('move', (t, ids) => moveThings(t.tier.id, ids, dx, dy));
+      },
+      /** Up or down by steps: lamps by what they hang from, trays by their risers. */
+      lift(steps: number) {
+        each('move up or down', (t, ids) =>
+          t.tier.fittings.some((f) => ids.includes(f.id))
+            ? changeFittings(t.tier.id, ids, (f) => ({
+                face: Math.max(0.01, snapFace(f.hanger, f.face, f.face + steps * f.hanger.step).face),
+              }))
+            : changeTrays(t.tier.id, ids, (y) => ({ risers: Math.min(20, Math.max(0, y.risers + Math.sign(steps))) })),
+        );
+      },
+      /** To the tier above or below. */
+      carry(by: -1 | 1) {
+        const from = tierOf(chosen()[0] ?? '');
+        const to = from && stand.tiers[stand.tiers.indexOf(from) + by];
+        if (!to) return;
+        change('carry to another tier', carry(chosen(), to.tier.id));
+        choose(chosen(), to.tier.id);
+      },
+      turn() {
+        each('turn', (t, ids) => turnThings(t.tier.id, ids));
+      },
+      remove() {
+        const ids = chosen();
+        if (ids.length === 0) return;
+        choose([]);
+        change('take away', removeThings(ids));
+        say(ids.length === 1 ? 'Taken away.' : `${ids.length} things taken away.`, { label: 'Undo', run: () => undo(sites) });
+      },
+      copy() {
+        if (chosen().length > 0) clipboard = clipOf(sites.getState().site, chosen());
+      },
+      paste() {
+        const tierId = benchLooks.getState().tierId ?? stand.tiers[0]!.tier.id;
+        if (!clipboard) return;
+        const put = paste(clipboard, tierId, 0.03, newId);
+        change('paste', put.change);
+        benchLooks.setState({ chosen: put.ids, tierId });
+      },
+      duplicate() {
+        const t = tierOf(chosen()[0] ?? '');
+        if (!t) return;
+        const put = paste(clipOf(sites.getState().site, chosen()), t.tier.id, 0.04, newId);
+        change('duplicate', put.change);
+        benchLooks.setState({ chosen: put.ids, tierId: t.tier.id });
+      },
+      chooseAll() {
+        const t = stand.tiers.find((now) => now.tier.id === benchLooks.getState().tierId) ?? stand.tiers[0]!;
+        choose(
+          [...t.tier.fittings, ...t.tier.trays].map((thing) => thing.id),
+          t.tier.id,
+        );
+      },
+    };
+  }, [stand, sites, benchLooks]);
+}
+
+export type Hands = ReturnType<typeof useHands>;
+
+/** A key on the stage, or on anything that lies on it. @returns whether it meant something */
+export function pressed(e: React.KeyboardEvent, hands: Hands, above: boolean): boolean {
+  const command = e.ctrlKey || e.metaKey;
+  const far = e.shiftKey ? 5 : 1;
+  const key = e.key.length === 1 ? e.key.toLowerCase() : e.key;
+  if (command && !e.shiftKey && !e.altKey) {
+    const act = { c: hands.copy, v: hands.paste, d: hands.duplicate, a: hands.chooseAll }[key];
+    act?.();
+    return act !== undefined;
+  }
+  if (command) return false;
+  if (e.altKey && (key === 'ArrowUp' || key === 'ArrowDown')) {
+    hands.carry(key === 'ArrowUp' ? -1 : 1);
+    return true;
+  }
+  const acts: Readonly<Record<string, () => void>> = {
+    ArrowLeft: () => hands.shift(-0.01 * far, 0),
+    ArrowRight: () => hands.shift(0.01 * far, 0),
+    ArrowUp: () => (above ? hands.shift(0, 0.01 * far) : hands.lift(far)),
+    ArrowDown: () => (above ? hands.shift(0, -0.01 * far) : hands.lift(-far)),
+    PageUp: () => hands.shift(0, 0.01 * far),
+    PageDown: () => hands.shift(0, -0.01 * far),
+    Delete: hands.remove,
+    Backspace: hands.remove,
+    r: hands.turn,
+    Escape: () => hands.choose([]),
+  };
+  const act = acts[key];
+  act?.();
+  return act !== undefined;
+}

@@ -1,0 +1,171 @@
+'use client';
+import { AlarmClock } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import type { TierLight } from '@/core/bench/BenchQuestion';
+import { setProgramme } from '@/core/stand/change';
+import { powerOf, servedBy, type StandTimer } from '@/core/timer/servedBy';
+import { fareOn, solveTimer, type TimerRules } from '@/core/timer/solveTimer';
+import { MINUTES_PER_DAY, showHours } from '@/core/units/clock';
+import { showMoney } from '@/core/units/money';
+import { changeSite, undo } from '@/store/site/siteStore';
+import { trayName } from '../bench/benchWords';
+import { Button } from '../parts/Button';
+import { say } from '../shell/toastStore';
+import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { doseNumber } from '../stage/lightWords';
+import { stageWords } from '../verdict/words';
+import { ClockField } from './ClockField';
+import { DoseFigure } from './DoseFigure';
+import { HoursStrip } from './HoursStrip';
+import { litBetween, offAt } from './onAndOff';
+import { cureWords, limitWords, saysWords, timerName, timesWords } from './timerWords';
+
+interface TimerCardProps {
+  timer: StandTimer;
+  /** It is the only one of its stand. */
+  alone: boolean;
+  lights: Readonly<Record<string, TierLight>>;
+}
+
+/** One timer: its day, how each tray on it fares, and the times that would serve all of them best. */
+export function TimerCard({ timer, alone, lights }: TimerCardProps) {
+  const { sites } = useWorkspace();
+  const { timerStep_min } = useSettings();
+  const { quiet, cheap, price_per_kWh, currency } = useSite((s) => s.site);
+  const { on_min, lit_min } = timer;
+  const off_min = offAt(on_min, lit_min);
+  const [looked, setLooked] = useState<string | null>(null);
+  const change = (on: number, lit: number) =>
+    changeSite(sites, 'change the hours', setProgramme(timer.id, (on + MINUTES_PER_DAY) % MINUTES_PER_DAY, lit));
+  const served = useMemo(() => servedBy(timer, lights), [timer, lights]);
+  const rules = useMemo<TimerRules>(
+    () => ({ step_min: timerStep_min, quiet, cheap, price_per_kWh, power: powerOf(timer) }),
+    [timerStep_min, quiet, cheap, price_per_kWh, timer],
+  );
+  const now = useMemo(() => fareOn(served, rules, on_min, lit_min), [served, rules, on_min, lit_min]);
+  const best = useMemo(() => solveTimer(served, rules, { on_min, lit_min }), [served, rules, on_min, lit_min]);
+  const trays = timer.tiers.flatMap((t) => t.trays.map((tray) => ({ ...tray, number: t.number })));
+  const trayOf = (id: string) => trays.find((y) => y.tray.id === id)!;
+  const same = best.on_min === on_min && best.lit_min === lit_min;
+  // The one that fares worst, until another is looked at.
+  const worst = now.fares.find((f) => f.says !== 'suits')?.trayId;
+  const chosen = served.find((s) => s.trayId === (looked ?? worst)) ?? served[0];
+  const name = timerName(timer, alone);
+  const cures = best.fares.flatMap((f) => {
+    const words = cureWords(f, served.length > 1);
+    return words ? [{ id: f.trayId, words }] : [];
+  });
+  return (
+    <section aria-label={name} className="space-y-3 border-t border-line py-5" data-testid="timer">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <h2 className="text-xl font-semibold">{name}</h2>
+        <p className="text-soft">
+          {showHours(lit_min)} a day, dark for {showHours(MINUTES_PER_DAY - lit_min)}; {showMoney(now.costPerDay * 30.4, currency)} a month
+        </p>
+      </div>
+      <div className="grid grid-cols-1 gap-x-8 gap-y-4 lg:grid-cols-2">
+        <div className="space-y-2">
+          <HoursStrip on_min={on_min} lit_min={lit_min} onChange={change} step_min={timerStep_min} quiet={quiet} cheap={cheap} of={name} />
+          <div className="flex flex-wrap gap-4">
+            <ClockField label="on" value={on_min} onChange={(on) => change(on, litBetween(on, off_min, lit_min))} />
+            <ClockField label="off" value={off_min} onChange={(off) => change(on_min, litBetween(on_min, off, lit_min))} />
+            {now.inQuiet_min > 0 && <p className="self-end pb-1.5 text-copper">{showHours(now.inQuiet_min)} of it in the quiet hours</p>}
+          </div>
+          {chosen && (
+            <DoseFigure
+              weakest={chosen.weakest}
+              mean={chosen.mean}
+              strongest={chosen.strongest}
+              on_min={on_min}
+              lit_min={lit_min}
+              low={chosen.stage.dliMin}
+              high={chosen.stage.dliMax}
+            />
+          )}
+        </div>
+        <div className="space-y-3">
+          {served.length === 0 ? (
+            <p className="text-soft">No tray stands under its lamps yet.</p>
+          ) : (
+            <table className="w-full text-left text-[15px]">
+              <caption className="sr-only">Trays on this timer, now and with the best times</caption>
+              <thead className="text-sm text-soft">
+                <tr>
+                  <th className="font-normal">tray</th>
+                  <th className="font-normal">mol a day</th>
+                  <th className="font-normal">asks for</th>
+                  <th className="font-normal">now</th>
+                </tr>
+              </thead>
+              <tbody>
+                {now.fares.map((f) => {
+                  const y = trayOf(f.trayId);
+                  return (
+                    <tr key={f.trayId} className="border-t border-line">
+                      <td className="py-1 pr-2">
+                        <button
+                          type="button"
+                          className="min-h-9 text-left font-semibold underline-offset-4 hover:underline aria-pressed:underline max-md:min-h-11"
+                          aria-pressed={f.trayId === chosen?.trayId}
+                          onClick={() => setLooked(f.trayId)}
+                        >
+                          {trayName(y)}
+                        </button>
+                        <span className="block text-sm text-soft">
+                          {alone ? '' : `tier ${y.number}, `}
+                          {stageWords(y.stage)}
+                        </span>
+                      </td>
+                      <td className="py-1 pr-2 tabular-nums">
+                        {doseNumber(f.weakest)}–{doseNumber(f.strongest)}
+                      </td>
+                      <td className="py-1 pr-2 text-soft">
+                        {y.stage.dliMin}–{y.stage.dliMax} in {y.stage.hoursMin}–{y.stage.hoursMax} h
+                      </td>
+                      <td className={f.says === 'suits' ? 'py-1 text-verdigris' : 'py-1 text-copper'}>{saysWords(f.says)}</td>
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </table>
+          )}
+          {served.length > 0 && (
+            <div className="space-y-2 rounded-md bg-sunk p-3" data-testid="best-times">
+              <p>
+                Best for {served.length === 1 ? 'it' : 'all of them'}:{' '}
+                <strong className="font-semibold">{timesWords(best.on_min, best.lit_min)}</strong>, {showHours(best.lit_min)}
+                {same ? ', as it is set' : `, ${showMoney(best.costPerDay * 30.4, currency)} a month`}.
+              </p>
+              {best.limits.map((l) => (
+                <p key={l.why} className="text-soft" data-testid="timer-limit">
+                  {limitWords(l, trayOf)}
+                </p>
+              ))}
+              {cures.length > 0 && (
+                <ul className="list-disc pl-5">
+                  {cures.map(({ id, words }) => (
+                    <li key={id}>
+                      {trayName(trayOf(id))} still gets {saysWords(best.fares.find((f) => f.trayId === id)!.says)}. {words}
+                    </li>
+                  ))}
+                </ul>
+              )}
+              {!same && (
+                <Button
+                  kind="main"
+                  className="min-h-11"
+                  onClick={() => {
+                    change(best.on_min, best.lit_min);
+                    say(`${name}: ${timesWords(best.on_min, best.lit_min)}.`, { label: 'Undo', run: () => undo(sites) });
+                  }}
+                >
+                  <AlarmClock size={17} aria-hidden /> Set {timesWords(best.on_min, best.lit_min)}
+                </Button>
+              )}
+            </div>
+          )}
+        </div>
+      </div>
+    </section>
+  );
+}

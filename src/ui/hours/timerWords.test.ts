@@ -1,0 +1,61 @@
+import { tables } from '@/core/library/tables';
+import { benchStandOf } from '@/core/stand/benchStand';
+import { powerOf, timersOf } from '@/core/timer/servedBy';
+import type { Fares } from '@/core/timer/solveTimer';
+import { demoSite } from '@/store/site/demoSite';
+import { litBetween, offAt } from './onAndOff';
+import { cureWords, limitWords, timerName, timesWords } from './timerWords';
+
+const site = demoSite('en-GB');
+const rack = benchStandOf(
+  site,
+  site.stands.find((s) => s.id === 'demo-rack')!,
+  tables,
+);
+const timers = timersOf(rack);
+const fares = (change: Partial<Fares>): Fares => ({
+  trayId: 't',
+  weakest: 5,
+  mean: 6,
+  strongest: 7,
+  says: 'short',
+  alone: null,
+  light: 1.3,
+  ...change,
+});
+
+test('tiers on one timer are one timer, named by their numbers, with the watts of all their lamps', () => {
+  expect(timers.map((t) => timerName(t, false))).toEqual([
+    'Timer of tier 1',
+    'Timer of tier 2',
+    'Timer of tier 3',
+    'Timer of tiers 4 and 5',
+  ]);
+  expect(timerName(timers[0]!, true)).toBe('The timer');
+  const watts = rack.tiers.slice(3).flatMap((t) => t.lamps.map((l) => l.lamp.power)).reduce((a, b) => a + b, 0); // prettier-ignore
+  expect(powerOf(timers[3]!)).toBe(watts);
+});
+
+test('times past midnight, never and always', () => {
+  expect([timesWords(1320, 240), timesWords(0, 0), timesWords(300, 1440)]).toEqual(['22:00 to 02:00', 'never on', 'day and night']);
+  expect([litBetween(1320, 120, 240), litBetween(360, 360, 900), litBetween(360, 360, 100)]).toEqual([240, 1440, 0]);
+  expect(offAt(1320, 240)).toBe(120);
+});
+
+test('a cure is a timer of its own where that would do, else more or less light; an uneven tray needs another lamp', () => {
+  expect(cureWords(fares({ says: 'suits' }), true)).toBeNull();
+  expect(cureWords(fares({ alone: 16 }), true)).toBe('On a timer of its own 16 h would do; on this one, 30 % more light would do.');
+  expect(cureWords(fares({ alone: 16 }), false)).toBe('With these hours 30 % more light would do: nearer or stronger lamps.');
+  expect(cureWords(fares({ says: 'much', light: 0.75 }), true)).toBe('With these hours 25 % less light would do: lamps farther off.');
+  expect(cureWords(fares({ light: 8.2 }), true)).toMatch(/8 times the light would do/);
+  expect(cureWords(fares({ says: 'uneven' }), true)).toMatch(/too uneven for any hours/);
+});
+
+test('limits name the crop and its hours', () => {
+  const trayOf = (id: string) => rack.tiers.flatMap((t) => t.trays).find((y) => y.tray.id === id)!;
+  const [leek, pea] = rack.tiers[0]!.trays;
+  expect(limitWords({ why: 'longest-day', trayId: leek!.tray.id, hours: 14 }, trayOf)).toBe('Leek bears no more than 14 h.');
+  expect(limitWords({ why: 'quiet', longest: 12.5 }, trayOf)).toMatch(/leave no more than 12/);
+  const apart = { why: 'crops-disagree', longId: pea!.tray.id, atLeast: 16, shortId: leek!.tray.id, atMost: 12 } as const;
+  expect(limitWords(apart, trayOf)).toBe('Sweet pea wants 16 h at least, Leek bears 12 h at most: they do not belong on one timer.');
+});

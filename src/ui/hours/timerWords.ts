@@ -1,0 +1,56 @@
+import type { BenchTray } from '@/core/stand/benchStand';
+import type { Fares, Limit } from '@/core/timer/solveTimer';
+import type { StandTimer } from '@/core/timer/servedBy';
+import { showClock, showHours } from '@/core/units/clock';
+import { trayName } from '../bench/benchWords';
+import { percent } from '../verdict/words';
+import { offAt } from './onAndOff';
+
+const hours = (h: number) => showHours(Math.round(h * 60));
+
+/** A timer by the tiers that hang on it. */
+export function timerName({ tiers }: StandTimer, alone: boolean): string {
+  if (alone) return 'The timer';
+  const numbers = tiers.map((t) => t.number).sort((a, b) => a - b);
+  return `Timer of ${numbers.length === 1 ? 'tier' : 'tiers'} ${numbers.join(', ').replace(/, (\d+)$/, ' and $1')}`;
+}
+
+export const timesWords = (on_min: number, lit_min: number): string =>
+  lit_min === 0 ? 'never on' : lit_min >= 1440 ? 'day and night' : `${showClock(on_min)} to ${showClock(offAt(on_min, lit_min))}`;
+
+const SAYS: Readonly<Record<Fares['says'], string>> = {
+  suits: 'in range',
+  short: 'too little',
+  much: 'too much',
+  uneven: 'too little and too much',
+};
+export const saysWords = (says: Fares['says']): string => SAYS[says];
+
+/** What kept a timer from better times. */
+export function limitWords(limit: Limit, trayOf: (id: string) => BenchTray): string {
+  switch (limit.why) {
+    case 'quiet':
+      return `The quiet hours leave no more than ${hours(limit.longest)}.`;
+    case 'longest-day':
+      return `${trayName(trayOf(limit.trayId))} bears no more than ${hours(limit.hours)}.`;
+    case 'shortest-day':
+      return `${trayName(trayOf(limit.trayId))} wants ${hours(limit.hours)} at least.`;
+    case 'crops-disagree':
+      return `${trayName(trayOf(limit.longId))} wants ${hours(limit.atLeast)} at least, ${trayName(trayOf(limit.shortId))} bears ${hours(limit.atMost)} at most: they do not belong on one timer.`;
+  }
+}
+
+/** What would cure a tray that these times short-change; null when nothing is wrong with it. */
+export function cureWords({ says, alone, light }: Fares, others: boolean): string | null {
+  if (says === 'suits') return null;
+  if (says === 'uneven') return 'Its light is too uneven for any hours: move or add a lamp.';
+  const stronger =
+    light > 2
+      ? `${Math.round(light)} times the light would do`
+      : light >= 1
+        ? `${percent(light - 1)} more light would do`
+        : `${percent(1 - light)} less light would do`;
+  return alone !== null && others
+    ? `On a timer of its own ${hours(alone)} would do; on this one, ${stronger}.`
+    : `With these hours ${stronger}: ${light >= 1 ? 'nearer or stronger lamps' : 'lamps farther off'}.`;
+}

@@ -1,0 +1,24 @@
+import { containerLibrary } from '@/core/library/containerLibrary';
+import { showLength, type LengthUnit } from '@/core/units/length';
+import type { SearchItem } from './SearchList';
+
+const KINDS: Readonly<Record<string, string>> = {
+  flat: 'Open flats',
+  'cell-tray': 'Cell trays',
+  pot: 'Pots',
+  pan: 'Pans',
+  basket: 'Baskets',
+  bin: 'Bins',
+  trough: 'Troughs',
+  'soil-block': 'Soil blocks',
+};
+
+/** All trays and pots with their sizes. */
+export const containerItems = (unit: LengthUnit): readonly SearchItem[] =>
+  containerLibrary.map((c) => ({
+    id: c.id,
+    name: c.name,
+    detail: `${showLength(c.length, unit)} × ${showLength(c.width, unit)}`,
+    words: [c.kind, c.typicalUse, KINDS[c.kind] ?? ''],
+    group: KINDS[c.kind] ?? c.kind,
+  }));

@@ -1,0 +1,52 @@
+'use client';
+import { meterLibrary } from '@/core/library/meterLibrary';
+import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { PRACTICE, useMeter } from './useMeter';
+import { kindWords } from './words';
+
+/** Kinds that are simulated for practice: one of each way to read. */
+const FOR_PRACTICE = ['lux-basic', 'fc-analogue', 'quantum-par', 'phone-sensor'];
+
+/** Which meter is in the hand: one's own, any of a kind, or a simulated one. */
+export function MeterChoice({ practice = true }: { practice?: boolean }) {
+  const { settings } = useWorkspace();
+  const meters = useSite((s) => s.site.meters);
+  const { choice, kind, practice: simulated } = useMeter();
+  return (
+    <label className="block text-sm text-soft">
+      meter
+      <select
+        aria-label="Meter"
+        className="mt-0.5 block min-h-9 w-full max-w-72 rounded-md border border-line bg-sheet px-2 text-base font-semibold text-ink max-md:min-h-11"
+        value={simulated && !practice ? kind.id : choice}
+        onChange={(e) => settings.setState({ meter: e.target.value })}
+      >
+        {meters.length > 0 && (
+          <optgroup label="Yours">
+            {meters.map((m) => (
+              <option key={m.id} value={m.id}>
+                {m.name}
+              </option>
+            ))}
+          </optgroup>
+        )}
+        <optgroup label="Any">
+          {meterLibrary.map((m) => (
+            <option key={m.id} value={m.id}>
+              {kindWords(m.id)}
+            </option>
+          ))}
+        </optgroup>
+        {practice && (
+          <optgroup label="To practise with, simulated">
+            {FOR_PRACTICE.map((id) => (
+              <option key={id} value={`${PRACTICE}${id}`}>
+                practice: {kindWords(id)}
+              </option>
+            ))}
+          </optgroup>
+        )}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,134 @@
+'use client';
+import { Trash2 } from 'lucide-react';
+import { useMemo } from 'react';
+import { tables } from '@/core/library/tables';
+import type { Site } from '@/core/stand/Site';
+import type { Span } from '@/core/timer/Span';
+import { readClock, showClock } from '@/core/units/clock';
+import { changeSite } from '@/store/site/siteStore';
+import { ChoiceSheet } from '../bench/ChoiceSheet';
+import { Button } from '../parts/Button';
+import { lampItems } from '../parts/lampItems';
+import { NumberField } from '../parts/NumberField';
+import { Stepper } from '../parts/Stepper';
+import { TypedField } from '../parts/TypedField';
+import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+
+const EVENING = { from_min: 22 * 60, to_min: 6 * 60 };
+
+/** Two times of day between which something holds. */
+function SpanFields({ labels, span, onChange }: { labels: readonly [string, string]; span: Span; onChange(span: Span): void }) {
+  const field = (label: string, key: 'from_min' | 'to_min', hint: string) => (
+    <TypedField
+      label={label}
+      shown={showClock(span[key])}
+      read={readClock}
+      hint={hint}
+      inputClassName="w-20"
+      onChange={(minutes) => onChange({ ...span, [key]: minutes })}
+    />
+  );
+  return (
+    <>
+      {field(labels[0], 'from_min', 'A time, such as 22:00.')}
+      {field(labels[1], 'to_min', 'A time, such as 06:00.')}
+    </>
+  );
+}
+
+/** When nobody wants light in the room: advice and timers keep to it. */
+export function QuietHours() {
+  const { sites } = useWorkspace();
+  const quiet = useSite((s) => s.site.quiet);
+  const set = (next: Site['quiet']) => changeSite(sites, 'change the quiet hours', (site) => ({ ...site, quiet: next }));
+  if (!quiet)
+    return (
+      <Button onClick={() => set(EVENING)}>
+        Keep {showClock(EVENING.from_min)} to {showClock(EVENING.to_min)} dark
+      </Button>
+    );
+  return (
+    <div className="flex flex-wrap items-end gap-4">
+      <SpanFields labels={['dark from', 'until']} span={quiet} onChange={set} />
+      <Button onClick={() => set(null)}>Any time will do</Button>
+    </div>
+  );
+}
+
+/** When power costs less: timers lie there where nobody minds. */
+export function CheapHours() {
+  const { sites } = useWorkspace();
+  const cheap = useSite((s) => s.site.cheap);
+  const price = useSite((s) => s.site.price_per_kWh);
+  const currency = useSite((s) => s.site.currency);
+  const set = (next: Site['cheap']) => changeSite(sites, 'change the cheap hours', (site) => ({ ...site, cheap: next }));
+  if (!cheap)
+    return (
+      <Button onClick={() => set({ from_min: 30, to_min: 5 * 60 + 30, price_per_kWh: Math.round(50 * price) / 100 })}>
+        Power is cheaper at night
+      </Button>
+    );
+  return (
+    <div className="flex flex-wrap items-end gap-4">
+      <SpanFields labels={['cheap from', 'until']} span={cheap} onChange={(span) => set({ ...cheap, ...span })} />
+      <NumberField
+        label="then a kWh costs"
+        value={cheap.price_per_kWh}
+        min={0}
+        max={1000}
+        unit={currency}
+        inputClassName="w-20"
+        onChange={(price_per_kWh) => set({ ...cheap, price_per_kWh })}
+      />
+      <Button onClick={() => set(null)}>The same all day</Button>
+    </div>
+  );
+}
+
+/** Lamps that hang nowhere: what advice may use without anything being bought. */
+export function SpareLamps() {
+  const { sites } = useWorkspace();
+  const spares = useSite((s) => s.site.spares);
+  const own = useSite((s) => s.site.lamps);
+  const items = useMemo(() => lampItems(own), [own]);
+  const set = (change: (now: Site['spares']) => Site['spares']) =>
+    changeSite(sites, 'change the spare lamps', (site) => ({ ...site, spares: change(site.spares) }));
+  return (
+    <div className="space-y-2">
+      <ul className="space-y-2">
+        {spares.map(({ lampId, count }) => {
+          const name = own.find((l) => l.id === lampId)?.name ?? tables.lamp(lampId)?.name ?? lampId;
+          return (
+            <li key={lampId} className="flex flex-wrap items-end gap-3">
+              <Stepper
+                label={name}
+                value={count}
+                min={1}
+                max={20}
+                onChange={(n) => set((now) => now.map((s) => (s.lampId === lampId ? { ...s, count: n } : s)))}
+              />
+              <Button
+                kind="quiet"
+                className="px-2!"
+                aria-label={`No ${name} any more`}
+                onClick={() => set((now) => now.filter((s) => s.lampId !== lampId))}
+              >
+                <Trash2 size={17} aria-hidden />
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+      <ChoiceSheet
+        label="Add a spare lamp"
+        shown="Add a lamp"
+        title="Which lamp lies in the cupboard?"
+        description="Advice may hang it up without anything being bought."
+        placeholder="bar, T8, 24 W…"
+        items={items.filter((i) => !spares.some((s) => s.lampId === i.id))}
+        chosen={null}
+        onChoose={(lampId) => set((now) => [...now, { lampId, count: 1 }])}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,108 @@
+'use client';
+import clsx from 'clsx';
+import { useEffect, useMemo, useState } from 'react';
+import type { BenchAnswer } from '@/core/bench/BenchQuestion';
+import { runningCost } from '@/core/cost/runningCost';
+import { tables } from '@/core/library/tables';
+import { benchStandOf } from '@/core/stand/benchStand';
+import type { Stand } from '@/core/stand/Site';
+import { showHours } from '@/core/units/clock';
+import { showMoney } from '@/core/units/money';
+import type { Certainty } from '@/core/verdict/judge';
+import { SAYS_WORDS, trayName } from '../bench/benchWords';
+import { judgedTrays } from '../bench/useBench';
+import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { doseNumber } from '../stage/lightWords';
+
+const CERTAIN: Readonly<Record<Certainty, string>> = { sure: 'sure', likely: 'likely', open: 'open' };
+
+/** Every tray of every tier of a stand: in range or not, and how certain that is. */
+export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): void; tools: React.ReactNode }) {
+  const { lightOfStand } = useWorkspace();
+  const site = useSite((s) => s.site);
+  const bench = useMemo(() => benchStandOf(site, stand, tables), [site, stand]);
+  const [light, setLight] = useState<BenchAnswer | 'failed' | null>(null);
+  useEffect(() => {
+    let gone = false;
+    lightOfStand(bench).then(
+      (answer) => !gone && setLight(answer),
+      () => !gone && setLight('failed'),
+    );
+    return () => {
+      gone = true;
+    };
+  }, [lightOfStand, bench]);
+  const cost = bench.tiers.reduce(
+    (sum, t) =>
+      sum +
+      runningCost(
+        t.lamps.reduce((w, l) => w + l.lamp.power, 0),
+        t.hours,
+        site.price_per_kWh,
+      ).perMonth,
+    0,
+  );
+  return (
+    <li className="border-t border-line py-3">
+      <div className="flex items-center gap-4">
+        <button type="button" className="min-h-11 min-w-0 flex-1 rounded px-2 text-left hover:bg-sunk" onClick={onOpen}>
+          <span className="block text-lg font-semibold">{stand.name}</span>
+          <span className="block text-soft">
+            on the bench · {bench.tiers.length} {bench.tiers.length === 1 ? 'tier' : 'tiers'} · {showMoney(cost, site.currency)} a month
+          </span>
+        </button>
+        {tools}
+      </div>
+      {light === null && <p className="px-2 text-soft">Working out its light…</p>}
+      {light === 'failed' && <p className="px-2 text-copper">Its light could not be computed. Reload the page to try again.</p>}
+      {light !== null && light !== 'failed' && (
+        <table className="mt-1 w-full text-left text-[15px] md:table-fixed">
+          <caption className="sr-only">Trays of {stand.name}</caption>
+          <thead className="text-sm text-soft max-md:sr-only">
+            <tr>
+              <th className="w-12 px-2 font-normal">tier</th>
+              <th className="font-normal">tray</th>
+              <th className="w-40 font-normal">how it fares</th>
+              <th className="w-28 text-right font-normal">mol a day</th>
+              <th className="w-24 text-right font-normal">asks</th>
+              <th className="w-20 text-right font-normal">in range</th>
+              <th className="w-28 pl-4 font-normal">how certain</th>
+            </tr>
+          </thead>
+          <tbody>
+            {bench.tiers.flatMap((t) =>
+              judgedTrays(t, light.tiers[t.tier.id] ?? null).map(({ tray, verdict: v }) => {
+                const well = v.says === 'in-range';
+                return (
+                  <tr
+                    key={tray.tray.id}
+                    className="border-t border-line/60 max-md:grid max-md:grid-cols-[3.5rem_1fr_auto] max-md:gap-x-3 max-md:px-2 max-md:py-1"
+                  >
+                    <td className="px-2 max-md:px-0 max-md:before:content-['tier_']">{t.number}</td>
+                    <td>{trayName(tray)}</td>
+                    <td className={clsx('font-semibold', well ? 'text-verdigris' : 'text-copper')}>{SAYS_WORDS[v.says]}</td>
+                    <td className="text-right max-md:col-start-2 max-md:text-left">
+                      {doseNumber(v.weakest.value)}–{doseNumber(v.strongest.value)}
+                    </td>
+                    <td className="text-right text-soft max-md:hidden">
+                      {doseNumber(tray.stage.dliMin)}–{doseNumber(tray.stage.dliMax)}
+                    </td>
+                    <td className="text-right">{Math.round(v.shareInBand * 100)} %</td>
+                    <td className="pl-4 text-soft max-md:col-start-1 max-md:row-start-2 max-md:pl-0">{CERTAIN[v.certainty]}</td>
+                  </tr>
+                );
+              }),
+            )}
+            {bench.tiers.every((t) => t.trays.length === 0) && (
+              <tr>
+                <td colSpan={7} className="px-2 text-soft">
+                  No tray on it yet, {bench.tiers.map((t) => showHours(t.programme.lit_min))[0]}.
+                </td>
+              </tr>
+            )}
+          </tbody>
+        </table>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,13 @@
+import type { Verdict } from '@/core/verdict/judge';
+import { headlineOf } from './words';
+
+/** The verdict in a sentence: what is well in ink, what is too dim in slate, what is too strong in copper. */
+export function HeadlineLine({ verdict }: { verdict: Verdict }) {
+  const { calm, alarm } = headlineOf(verdict);
+  const dim = /dim|stretch|No light/.test(alarm) && !/strong/i.test(alarm);
+  return (
+    <h2 className="text-[27px] leading-8 font-semibold" aria-live="polite" data-testid="verdict">
+      {calm} {alarm && <span className={dim ? 'text-slate' : 'text-copper'}>{alarm}</span>}
+    </h2>
+  );
+}

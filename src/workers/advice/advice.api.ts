@@ -1,0 +1,8 @@
+import type { Advice, AdviceQuestion, Progress } from '../../core/advice/advise';
+import type { SettingsFor, SettingsQuestion } from '../../core/advice/settingsFor';
+
+/** The contract of the advice worker. Progress is a function of the page, called from time to time. */
+export interface AdviceApi {
+  advise(question: AdviceQuestion, progress: Progress): Promise<Advice>;
+  settings(question: SettingsQuestion): SettingsFor;
+}

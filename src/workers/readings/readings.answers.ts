@@ -1,0 +1,30 @@
+import { fitTier } from '../../core/fit/fitTier';
+import { tables } from '../../core/library/tables';
+import { litOf } from '../../core/reading/Reading';
+import { benchStandOf, lampsOf } from '../../core/stand/benchStand';
+import { aroundOf } from '../../core/stand/roomOf';
+import { planWalk } from '../../core/walk/planWalk';
+import type { ReadingsApi, TierOfSite } from './readings.api';
+
+/** @throws RangeError when the site has no such stand: a caller's mistake */
+function standOf({ site, standId }: TierOfSite) {
+  const stand = site.stands.find((s) => s.id === standId);
+  if (!stand) throw new RangeError(`there is no stand ${standId}`);
+  return stand;
+}
+
+export const createReadingsApi = (): ReadingsApi => ({
+  fit(of, id, now_ms, progress) {
+    const stand = standOf(of);
+    const tier = stand.tiers.find((t) => t.id === of.tierId)!;
+    const others = stand.tiers.filter((t) => t !== tier).map((t) => ({ lit: litOf(t), around: aroundOf(t) }));
+    return fitTier(tier, lampsOf(of.site, tables), others, id, now_ms, progress);
+  },
+  plan(of, count) {
+    const bench = benchStandOf(of.site, standOf(of), tables);
+    return planWalk(
+      bench.tiers.find((t) => t.tier.id === of.tierId)!,
+      count,
+    );
+  },
+});

@@ -1,0 +1,23 @@
+import { proxy, wrap } from 'comlink';
+import type { NoFit, TierFit } from '../../core/fit/fitTier';
+import type { WalkPoint } from '../../core/walk/planWalk';
+import { watch } from '../watch';
+import type { ReadingsApi, TierOfSite } from './readings.api';
+
+export interface ReadingsWorker {
+  /** Rejects when the worker could not load, died or was stopped. */
+  fit(of: TierOfSite, id: string, now_ms: number, progress: (done: number) => void): Promise<TierFit | NoFit>;
+  plan(of: TierOfSite, count: number): Promise<WalkPoint[]>;
+  stop(): void;
+}
+
+export function startReadingsWorker(): ReadingsWorker {
+  const worker = new Worker(new URL('./readings.worker.ts', import.meta.url), { type: 'module' });
+  const remote = wrap<ReadingsApi>(worker);
+  const { ask, stop } = watch(worker, 'readings');
+  return {
+    fit: (of, id, now_ms, progress) => ask<TierFit | NoFit>(() => remote.fit(of, id, now_ms, proxy(progress))),
+    plan: (of, count) => ask(() => remote.plan(of, count)),
+    stop,
+  };
+}

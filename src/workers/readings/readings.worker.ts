@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { createReadingsApi } from './readings.answers';
+
+expose(createReadingsApi());
