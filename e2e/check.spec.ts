@@ -3,7 +3,11 @@ import { expect, test, type Page } from '@playwright/test';
 
 /** The first visit, walked as a person would: choose, look, drag, come back. */
 
-const dose = async (page: Page, which: string) => Number(await page.getByTestId(`dose-${which}`).textContent());
+/** Reads a dose, of what is on the screen now: while it is being worked out the last one still stands there. */
+const dose = async (page: Page, which: string) => {
+  await expect(page.getByRole('region', { name: 'Verdict' })).toHaveAttribute('aria-busy', 'false');
+  return Number(await page.getByTestId(`dose-${which}`).textContent());
+};
 const lamp = (page: Page) => page.getByRole('slider', { name: 'Distance from lamp to leaves' });
 
 /** Colour of the slice's picture at a share of its width and height from the top left. */
@@ -47,8 +51,8 @@ test('from the first visit to a verdict of one’s own, with a reload in the mid
   await expect(page.getByRole('button', { name: /^Tray: 1 × Half|^Tray: 2 × Half/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Lamp: 2 × .*clip/i })).toBeVisible();
 
-  const before = await page.getByTestId('verdict').textContent();
   const mean = await dose(page, 'mean');
+  const before = await page.getByTestId('verdict').textContent();
   await page.reload();
   await expect(page.getByTestId('verdict')).toHaveText(before!);
   expect(await dose(page, 'mean')).toBe(mean);

@@ -1,3 +1,4 @@
+import { BARE_SITE } from '../stand/bare';
 import { answerBench } from '../bench/answerBench';
 import { questionOfStand } from '../bench/questionOfStand';
 import { containerLibrary } from '../library/containerLibrary';
@@ -29,7 +30,7 @@ function siteWith({ lampId = 'led-bar-12-white-24', x = 0.6, face = 0.2, white =
   const template = TEMPLATES.find((t) => t.kind === 'rack')!;
   const faces = white ? { ...template.faces, left: 'white-card', right: 'white-card', back: 'white-card' } : template.faces;
   const { stand, programme } = standFrom({ ...template, faces }, 2, 'Rack', ids);
-  let site: Site = { currency: 'EUR', price_per_kWh: 0.3, stands: [stand], batches: [], programmes: [programme], lamps: [], quiet: null, cheap: null, spares, meters: [] }; // prettier-ignore
+  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme], spares };
   const { id } = stand.tiers[TIER]!;
   for (const at of [0.32, 0.88]) site = addTray(id, cells, celery, { x: at, y: 0.225 }, ids)(site);
   for (const y of [0.14, 0.31]) site = addFitting(id, lamp(lampId), { x, y, face }, ids())(site);

@@ -1,3 +1,4 @@
+import { BARE_SITE, BARE_TIMER } from '../stand/bare';
 import fc from 'fast-check';
 import { evenly } from '../../../test/evenly';
 import { lampLibrary } from '../library/lampLibrary';
@@ -26,16 +27,11 @@ function rack(tiers: number, floor = 'wire', lamps = [bar, shop]): Site {
   const template = TEMPLATES.find((t) => t.kind === 'rack')!;
   const { stand, programme } = standFrom({ ...template, faces: { ...template.faces, floor, ceiling: floor } }, tiers, 'Rack', ids);
   let site: Site = {
+    ...BARE_SITE,
     currency: 'EUR',
     price_per_kWh: 0.3,
     stands: [stand],
-    batches: [],
     programmes: [programme],
-    lamps: [],
-    quiet: null,
-    cheap: null,
-    spares: [],
-    meters: [],
   };
   for (const [i, tier] of stand.tiers.entries()) {
     site = addTray(tier.id, cells, { cropId: 'celery', stage: 'seedling' }, { x: 0.35, y: 0.2 }, ids)(site);
@@ -103,7 +99,7 @@ test('a stand of one tier has the light that the quick check shows', () => {
 test('light of a tier with other hours counts by its dose', () => {
   const site = rack(2);
   const [upper, lower] = site.stands[0]!.tiers;
-  const programmes = [{ id: 'long', on_min: 0, lit_min: 1200 }, { id: 'short', on_min: 0, lit_min: 600 }]; // prettier-ignore
+  const programmes = [{ id: 'long', on_min: 0, lit_min: 1200, ...BARE_TIMER }, { id: 'short', on_min: 0, lit_min: 600, ...BARE_TIMER }]; // prettier-ignore
   const timed = (up: string) => ({
     ...site,
     programmes,

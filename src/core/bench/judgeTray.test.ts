@@ -1,3 +1,4 @@
+import { BARE_SITE } from '../stand/bare';
 import { containerLibrary } from '../library/containerLibrary';
 import { lampLibrary } from '../library/lampLibrary';
 import { tables } from '../library/tables';
@@ -24,7 +25,7 @@ function siteWith(crops: readonly [string, string], lamps: readonly [string, str
     ids,
   );
   const tierId = stand.tiers[0]!.id;
-  let site: Site = { currency: 'EUR', price_per_kWh: 0.3, stands: [stand], batches: [], programmes: [programme], lamps: [], quiet: null, cheap: null, spares: [], meters: [] }; // prettier-ignore
+  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme] };
   for (const [i, cropId] of crops.entries()) {
     site = addTray(tierId, half, { cropId, stage: 'seedling' }, { x: 0.25 + 0.5 * i, y: 0.25 }, ids)(site);
     site = addFitting(tierId, lamp(lamps[i]!), { x: 0.25 + 0.5 * i, y: 0.25, face: 0.3 }, ids())(site);

@@ -1,4 +1,4 @@
-import type { Crop, LeggyRemedy, StageName } from '../crop/Crop';
+import type { Crop, Germination, LeggyRemedy, StageName } from '../crop/Crop';
 import table from './data/crops.json';
 import type { Basis, Source } from './Source';
 
@@ -30,6 +30,26 @@ export const cropLibrary: readonly Crop[] = table.crops
     containerPath: row.containerPath.map((c) => ({ containerId: c.container, fromDay: c.fromDay })),
     stretchProne: row.stretchProne,
     leggyRemedy: row.leggyRemedy as LeggyRemedy,
+    germination: row.germination && {
+      temperature: { least: row.germination.tempC_min, best: row.germination.tempC_opt, most: row.germination.tempC_max },
+      days: { first: row.germination.daysMin, last: row.germination.daysMax },
+      light: row.germination.light as Germination['light'],
+    },
+    afterEmergence: row.afterEmergence && { day: row.afterEmergence.dayC, night: row.afterEmergence.nightC },
+    sowing: row.sowing && {
+      weeksBefore: { least: row.sowing.weeksBeforeLastFrostMin, most: row.sowing.weeksBeforeLastFrostMax },
+      plantOutWeeksAfter: row.sowing.plantOutWeeksFromLastFrost,
+      nightLeast: row.sowing.nightMinC,
+    },
+    feed: row.feed && { after: row.feed.startAfter, fromDay: row.feed.startDay, strength: row.feed.strength },
+    trust: {
+      light: row.confidenceBy.light as Basis,
+      photoperiod: row.confidenceBy.photoperiod as Basis,
+      germination: row.confidenceBy.germination as Basis | null,
+      sowing: row.confidenceBy.sowing as Basis | null,
+      heights: row.confidenceBy.heights as Basis,
+    },
+    own: null,
     heatMat: row.germination?.heatMat ?? false,
     fed: row.feed !== null,
     airMovementBenefit: row.airMovementBenefit,

@@ -1,4 +1,9 @@
-import type { StageName } from '../crop/Crop';
+import type { Crop, StageName } from '../crop/Crop';
+import type { Logged } from '../growth/Logged';
+import type { KeptChart } from '../hang/KeptChart';
+import type { VisitRhythm } from '../hang/VisitRhythm';
+import type { HoursPlan } from '../programme/HoursPlan';
+import type { Day } from '../units/day';
 import type { Lamp } from '../lamp/Lamp';
 import type { Ageing } from '../lamp/ageing';
 import type { Enclosure } from './Enclosure';
@@ -25,6 +30,25 @@ export interface Site {
   readonly spares: readonly { readonly lampId: string; readonly count: number }[];
   /** Light meters of the household. */
   readonly meters: readonly OwnMeter[];
+  /** Crops of the person's own, most of them copies that were changed. */
+  readonly crops: readonly Crop[];
+  /** What the person found out about crops, the oldest first. */
+  readonly cropNotes: readonly CropNote[];
+  /** When somebody comes by the plants. */
+  readonly visits: VisitRhythm;
+  /** Of the household, such as `Europe/Lisbon`; null: the machine's own. */
+  readonly timeZone: string | null;
+}
+
+export const OUTCOMES = ['good', 'fair', 'poor'] as const;
+
+/** A note on a crop, and how it came out; null: only a note. */
+export interface CropNote {
+  readonly id: string;
+  readonly cropId: string;
+  readonly day: Day;
+  readonly outcome: (typeof OUTCOMES)[number] | null;
+  readonly text: string;
 }
 
 export const STAND_KINDS = ['rack', 'shelf', 'bench', 'box', 'sill', 'niche', 'other'] as const;
@@ -43,6 +67,23 @@ export interface Stand {
   readonly shelf: Metres;
   /** What the power strip of the stand may carry, as it says; null: not stated. */
   readonly strip: Watts | null;
+  /** Outlets of the strip that are always live; null: not stated. */
+  readonly steadyOutlets: number | null;
+  /** What is plugged in beside the lamps. */
+  readonly plugged: readonly Plugged[];
+  /** The hang chart as the person put it up; null: none yet. */
+  readonly chart: KeptChart | null;
+}
+
+export const PLUGGED_KINDS = ['fan', 'mat', 'pump', 'other'] as const;
+
+/** A thing with a plug: on the timed side of a timer, or on an outlet that is always live (null). */
+export interface Plugged {
+  readonly id: string;
+  readonly kind: (typeof PLUGGED_KINDS)[number];
+  readonly name: string;
+  readonly power: Watts;
+  readonly programmeId: string | null;
 }
 
 /** One level of a stand. x runs along its width from the left, y along its depth from the front, z up from its floor. */
@@ -103,13 +144,25 @@ export interface Batch {
   readonly id: string;
   readonly cropId: string;
   readonly stage: StageName;
-  /** Height of the leaves above the compost as measured; null: from the crop's curve. */
+  /** Height of the leaves above the compost as measured; null: from the crop's curve. Of a dated batch: of today. */
   readonly height: Metres | null;
+  /** When it was sown, or came here; null: stage and height are what the person says, whatever the day. */
+  readonly sown: Day | null;
+  /** Until when it is to stay; null: until its curve ends. */
+  readonly leaves: Day | null;
+  /** What was seen of it, in the order in which it was written. */
+  readonly log: readonly Logged[];
+  /** How its hours are to go. */
+  readonly plan: HoursPlan;
 }
 
-/** The lamp's day: on at a minute of the day, lit for so many minutes (0 … 1440), past midnight if need be. */
+/** A timer and the lamp's day: on at a minute of the day, lit for so many minutes (0 … 1440), past midnight if need be. */
 export interface Programme {
   readonly id: string;
   readonly on_min: number;
   readonly lit_min: number;
+  /** What the timer may carry, as it says; null: not stated. */
+  readonly rating: Watts | null;
+  /** Outlets that follow it; null: not stated. */
+  readonly outlets: number | null;
 }

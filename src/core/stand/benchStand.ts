@@ -5,7 +5,7 @@ import type { Hours, Metres } from '../quantities';
 import { plantHeightOf, rimOf } from './canopy';
 import { knownOf, type Known, type KnownLamp } from './knownOf';
 import type { LampOf } from '../reading/lightThere';
-import type { Tables } from './setUp';
+import { cropOf, type Tables } from './setUp';
 import type { Batch, Fitting, Programme, Site, Stand, Tier, Tray } from './Site';
 
 /** A lamp of a tier with all that is known of it. */
@@ -84,7 +84,7 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
   const lamps = tier.fittings.map((fitting): BenchLamp => ({ fitting, ...known.of(lampOf(site, fitting.lampId, tables)) }));
   const trays = tier.trays.map((tray): BenchTray => {
     const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
-    const crop = need(tables.crop(batch.cropId), 'crop', batch.cropId);
+    const crop = need(cropOf(site, batch.cropId, tables), 'crop', batch.cropId);
     const stage = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
     const plantHeight = plantHeightOf(batch, crop, stage);
     return { tray, batch, crop, stage, plantHeight, canopy: rimOf(tray) + plantHeight };

@@ -5,6 +5,7 @@ import type { Container } from '../tray/Container';
 import { MINUTES_PER_DAY } from '../units/clock';
 import { faceSizeOf, outlineOf } from './footprint';
 import { hangerOf, type HangerKind } from './Hanger';
+import { UNDATED } from './bare';
 import { ON_THE_FLOOR, sizesOf } from './plain';
 import type { Batch, Fitting, Site, Stand, Tier, Tray } from './Site';
 
@@ -63,7 +64,7 @@ export const addTray =
     ids: Ids,
   ): Change =>
   (site) => {
-    const batch: Batch = { id: ids(), ...crop, height: null };
+    const batch: Batch = { id: ids(), ...crop, height: null, ...UNDATED };
     const tray: Tray = { id: ids(), turned: false, ...ON_THE_FLOOR, ...sizesOf(container), ...at, batchId: batch.id };
     return withTier(tierId, (t) => ({ ...t, trays: [...t.trays, tray] }))({ ...site, batches: [...site.batches, batch] });
   };
@@ -96,6 +97,12 @@ function withoutUnused(site: Site): Site {
   const programmes = new Set(tiers.map((t) => t.programmeId));
   return {
     ...site,
+    // What hung on a timer that is gone has no timer any more.
+    stands: site.stands.map((s) =>
+      s.plugged.some((p) => p.programmeId !== null && !programmes.has(p.programmeId))
+        ? { ...s, plugged: s.plugged.map((p) => (programmes.has(p.programmeId ?? '') ? p : { ...p, programmeId: null })) }
+        : s,
+    ),
     batches: site.batches.filter((b) => batches.has(b.id)),
     programmes: site.programmes.filter((p) => programmes.has(p.id)),
   };

@@ -15,6 +15,10 @@ export interface Tables {
   lamp(id: string): Lamp | undefined;
 }
 
+/** A crop of the person's own, or of the table. */
+export const cropOf = (site: Pick<Site, 'crops'>, id: string, tables: Pick<Tables, 'crop'>): Crop | undefined =>
+  site.crops.find((c) => c.id === id) ?? tables.crop(id);
+
 /** One stand of a single tier with everything looked up: what the quick check draws and judges. */
 export interface SetUp {
   readonly stand: Stand;
@@ -48,7 +52,7 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
   const tray = need(tier.trays[0], 'tray', tier.id);
   const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
   const programme = need(site.programmes.find((p) => p.id === tier.programmeId), 'programme', tier.programmeId); // prettier-ignore
-  const crop = need(tables.crop(batch.cropId), 'crop', batch.cropId);
+  const crop = need(cropOf(site, batch.cropId, tables), 'crop', batch.cropId);
   const stage = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
   const lamp = need(site.lamps.find((l) => l.id === fitting.lampId) ?? tables.lamp(fitting.lampId), 'lamp', fitting.lampId);
   const plantHeight = plantHeightOf(batch, crop, stage);

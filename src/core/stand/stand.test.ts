@@ -1,3 +1,4 @@
+import { BARE_SITE } from './bare';
 import fc from 'fast-check';
 import { evenly } from '../../../test/evenly';
 import { containerLibrary } from '../library/containerLibrary';
@@ -45,7 +46,7 @@ function siteWith(tiers = 2): Site {
     'Rack',
     ids,
   );
-  const site: Site = { currency: 'EUR', price_per_kWh: 0.3, stands: [stand], batches: [], programmes: [programme], lamps: [], quiet: null, cheap: null, spares: [], meters: [] }; // prettier-ignore
+  const site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme] };
   const tierId = stand.tiers[0]!.id;
   const planted = addTray(tierId, cells, celery, { x: 0.3, y: 0.22 }, ids)(site);
   return addFitting(tierId, bar, { x: 0.6, y: 0.22, face: 0.33 }, ids())(planted);

@@ -1,3 +1,4 @@
+import { BARE_SITE } from './bare';
 import { materialLibrary } from '../library/materialLibrary';
 import { tables } from '../library/tables';
 import { benchStandOf } from './benchStand';
@@ -11,7 +12,7 @@ const ids = () => `t${next++}`;
 
 function siteOf(template: (typeof TEMPLATES)[number], tiers: number): Site {
   const { stand, programme } = standFrom(template, tiers, template.name, ids);
-  return { currency: 'EUR', price_per_kWh: 0.3, stands: [stand], batches: [], programmes: [programme], lamps: [], quiet: null, cheap: null, spares: [], meters: [] }; // prettier-ignore
+  return { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme] };
 }
 
 test.each(TEMPLATES.map((t) => [t.name, t] as const))('%s: as many tiers as it may have, sound and of known stuff', (_, template) => {

@@ -1,3 +1,4 @@
+import { BARE_STAND, BARE_TIMER } from './bare';
 import { AS_NEW } from '../lamp/ageing';
 import type { FaceName } from '../light/room/Room';
 import type { Metres } from '../quantities';
@@ -129,7 +130,7 @@ function tierFrom(template: Template, id: string, programmeId: string): Tier {
 
 /** An empty stand of a template, all tiers on one timer. */
 export function standFrom(template: Template, tiers: number, name: string, ids: () => string): { stand: Stand; programme: Programme } {
-  const programme: Programme = { id: ids(), on_min: 6 * 60, lit_min: 16 * 60 };
+  const programme: Programme = { id: ids(), on_min: 6 * 60, lit_min: 16 * 60, ...BARE_TIMER };
   const stand: Stand = {
     id: ids(),
     name,
@@ -137,7 +138,7 @@ export function standFrom(template: Template, tiers: number, name: string, ids: 
     laidOut: false,
     tiers: Array.from({ length: tiers }, () => tierFrom(template, ids(), programme.id)),
     shelf: SHELF,
-    strip: null,
+    ...BARE_STAND,
   };
   return { stand, programme };
 }

@@ -20,10 +20,17 @@ function only(site: Site, standIds: readonly string[]): Site {
       ]),
     ),
   };
+  const batches = site.batches.filter((b) => uses.batches.has(b.id));
+  const grown = new Set(batches.map((b) => b.cropId));
   return {
     ...site,
-    stands,
-    batches: site.batches.filter((b) => uses.batches.has(b.id)),
+    stands: stands.map((s) => ({
+      ...s,
+      plugged: s.plugged.map((p) => (p.programmeId === null || uses.programmes.has(p.programmeId) ? p : { ...p, programmeId: null })),
+    })),
+    batches,
+    crops: site.crops.filter((c) => grown.has(c.id)),
+    cropNotes: site.cropNotes.filter((n) => grown.has(n.cropId)),
     programmes: site.programmes.filter((p) => uses.programmes.has(p.id)),
     lamps: site.lamps.filter((l) => uses.lamps.has(l.id)),
   };

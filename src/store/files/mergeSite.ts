@@ -1,4 +1,5 @@
 import type { Lamp } from '../../core/lamp/Lamp';
+import type { Crop } from '../../core/crop/Crop';
 import type { Site } from '../../core/stand/Site';
 import { freeName } from '../site/freeName';
 import { newId } from '../site/newId';
@@ -20,12 +21,31 @@ export function mergeSite(site: Site, other: Site): Site {
     if (!same) lamps.push({ ...lamp, id });
   }
   const lampId = (id: string) => lampIds.get(id) ?? id;
+  const crops: Crop[] = [...site.crops];
+  const cropIds = new Map<string, string>();
+  for (const crop of other.crops) {
+    const same = site.crops.find((c) => JSON.stringify({ ...c, id: '' }) === JSON.stringify({ ...crop, id: '' }));
+    const id = same?.id ?? `own-${newId()}`;
+    cropIds.set(crop.id, id);
+    if (!same) crops.push({ ...crop, id });
+  }
+  const cropId = (id: string) => cropIds.get(id) ?? id;
   let stands = site.stands;
   for (const stand of other.stands) {
     const added = {
       ...stand,
       id: rename(stand.id),
       name: freeName(stands, stand.name),
+      plugged: stand.plugged.map((p) => ({ ...p, id: rename(p.id), programmeId: p.programmeId && rename(p.programmeId) })),
+      chart: stand.chart && {
+        ...stand.chart,
+        visits: stand.chart.visits.map((v) => ({
+          day: v.day,
+          lamps: v.lamps.map((j) => ({ ...j, tierId: rename(j.tierId), fittingId: rename(j.fittingId) })),
+          risers: v.risers.map((j) => ({ ...j, tierId: rename(j.tierId), trayId: rename(j.trayId) })),
+          hours: v.hours.map((j) => ({ ...j, programmeId: rename(j.programmeId) })),
+        })),
+      },
       tiers: stand.tiers.map((t) => ({
         ...t,
         id: rename(t.id),
@@ -54,7 +74,9 @@ export function mergeSite(site: Site, other: Site): Site {
     stands,
     lamps,
     meters: [...site.meters, ...other.meters.map((m) => ({ ...m, id: rename(m.id) }))],
-    batches: [...site.batches, ...other.batches.map((b) => ({ ...b, id: rename(b.id) }))],
+    crops,
+    cropNotes: [...site.cropNotes, ...other.cropNotes.map((n) => ({ ...n, id: rename(n.id), cropId: cropId(n.cropId) }))],
+    batches: [...site.batches, ...other.batches.map((b) => ({ ...b, id: rename(b.id), cropId: cropId(b.cropId) }))],
     programmes: [...site.programmes, ...other.programmes.map((p) => ({ ...p, id: rename(p.id) }))],
   };
 }

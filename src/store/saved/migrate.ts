@@ -2,6 +2,8 @@ import type { LampShape } from '../../core/lamp/Lamp';
 import { tables } from '../../core/library/tables';
 import { faceSizeOf } from '../../core/stand/footprint';
 import { AS_NEW } from '../../core/lamp/ageing';
+import { USUAL_RHYTHM } from '../../core/hang/VisitRhythm';
+import { AS_SET } from '../../core/programme/HoursPlan';
 import { IN_THE_OPEN } from '../../core/stand/Enclosure';
 import { CORD } from '../../core/stand/Hanger';
 import { ON_THE_FLOOR, SHELF } from '../../core/stand/plain';
@@ -16,7 +18,8 @@ export const VERSION = 5;
  *     1 → 2: a tier has readings; there were none before.
  *     2 → 3: a tier has sides and its lamps an age; it stood in the open before, under lamps of unknown age.
  *     3 → 4: stands are drawn on the bench: lamps hang by something, trays may stand on risers. All were laid out by numbers before.
- *     4 → 5: readings remember each lamp that was lit and what was around; a tier has fits, the household its meters and cheap hours. Before, lamps
+ *     4 → 5: readings remember each lamp that was lit and what was around; a tier has fits, the household its meters and cheap hours;
+ *            batches have dates and plans, timers outlets, the household its own crops and a rhythm of visits. Before, lamps
  *            hung in a row under the middle of the tier, as it was when the file was written.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
@@ -71,7 +74,20 @@ function toVersion5(data: Record<string, unknown>): Record<string, unknown> {
       spacing: Number(spacing_m) || 0,
     }).width;
   };
-  return withTiers({ meters: [], cheap: null, ...data, version: 5 }, (tier) => {
+  const dated = {
+    meters: [],
+    cheap: null,
+    crops: [],
+    cropNotes: [],
+    visits: { ...USUAL_RHYTHM },
+    timeZone: null,
+    ...data,
+    version: 5,
+    batches: each(data.batches, (b) => ({ sown: null, leaves: null, log: [], plan: { ...AS_SET }, ...b })),
+    programmes: each(data.programmes, (p) => ({ rating_W: null, outlets: null, ...p })),
+    stands: each(data.stands, (s) => ({ steadyOutlets: null, plugged: [], chart: null, ...s })),
+  };
+  return withTiers(dated, (tier) => {
     const enclosure = isObject(tier.enclosure) ? tier.enclosure : {};
     const first = Array.isArray(tier.fittings) && isObject(tier.fittings[0]) ? Number(tier.fittings[0].face_m) : 0;
     const around = {

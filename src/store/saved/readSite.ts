@@ -1,3 +1,6 @@
+import type { KeptChart } from '../../core/hang/KeptChart';
+import { readDay, type Day } from '../../core/units/day';
+import { cropOfFile, cropProblems } from './ownCrops';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import type { Lamp } from '../../core/lamp/Lamp';
@@ -8,7 +11,7 @@ import { tables } from '../../core/library/tables';
 import { migrate, VERSION } from './migrate';
 import { problemsOf } from './problemsOf';
 import type { LitLamp } from '../../core/reading/Reading';
-import { SiteFile, type LampFile, type LitLampFile } from './SiteFile';
+import { SiteFile, type KeptChartFile, type LampFile, type LitLampFile } from './SiteFile';
 
 /** Reads a saved or imported site. Every problem is reported at once, each with its place. */
 export function readSite(data: unknown): Result<Site> {
@@ -40,6 +43,9 @@ function siteOf(file: SiteFile): Site {
       laidOut: s.laidOut,
       shelf: s.shelf_m,
       strip: s.strip_W ?? null,
+      steadyOutlets: s.steadyOutlets ?? null,
+      plugged: s.plugged.map((p) => ({ id: p.id, kind: p.kind, name: p.name, power: p.power_W, programmeId: p.programmeId ?? null })),
+      chart: s.chart ? chartOf(s.chart) : null,
       tiers: s.tiers.map((t) => ({
         id: t.id,
         width: t.width_m,
@@ -120,8 +126,32 @@ function siteOf(file: SiteFile): Site {
         })),
       })),
     })),
-    batches: file.batches.map((b) => ({ id: b.id, cropId: b.cropId, stage: b.stage, height: b.height_m ?? null })),
-    programmes: file.programmes.map(({ id, on_min, lit_min }) => ({ id, on_min, lit_min })),
+    batches: file.batches.map((b) => ({
+      id: b.id,
+      cropId: b.cropId,
+      stage: b.stage,
+      height: b.height_m ?? null,
+      sown: dayOrNull(b.sown),
+      leaves: dayOrNull(b.leaves),
+      log: b.log.map((l) => ({ id: l.id, day: dayFor(l.day), what: l.what, height: l.height_m ?? null, stage: l.stage ?? null })),
+      plan: { kind: b.plan.kind, hours: b.plan.hours ?? null, days: b.plan.days ?? null },
+    })),
+    programmes: file.programmes.map(({ id, on_min, lit_min, rating_W, outlets }) => ({
+      id,
+      on_min,
+      lit_min,
+      rating: rating_W ?? null,
+      outlets: outlets ?? null,
+    })),
+    crops: file.crops.map(cropOfFile),
+    cropNotes: file.cropNotes.map((n) => ({ id: n.id, cropId: n.cropId, day: dayFor(n.day), outcome: n.outcome ?? null, text: n.text })),
+    visits: {
+      rhythm: file.visits.rhythm,
+      weekday: file.visits.weekday,
+      time_min: file.visits.time_min,
+      away: file.visits.away.map((a) => ({ from: dayFor(a.from), to: dayFor(a.to) })),
+    },
+    timeZone: file.timeZone ?? null,
     lamps: file.lamps.map(lampOf),
     meters: file.meters.map((m) => ({
       id: m.id,
@@ -134,6 +164,24 @@ function siteOf(file: SiteFile): Site {
     })),
   };
 }
+
+/** Of a day that has been checked. */
+function dayFor(text: string): Day {
+  const day = readDay(text);
+  if (!day.ok) throw new RangeError(`not a day: ${text}`);
+  return day.value;
+}
+const dayOrNull = (text: string | null | undefined): Day | null => (text == null ? null : dayFor(text));
+
+const chartOf = (file: KeptChartFile): KeptChart => ({
+  made: dayFor(file.made),
+  visits: file.visits.map((v) => ({
+    day: dayFor(v.day),
+    lamps: v.lamps.map(({ tierId, fittingId, steps, face_m }) => ({ tierId, fittingId, steps, face: face_m })),
+    risers: v.risers.map(({ tierId, trayId, from, to }) => ({ tierId, trayId, from, to })),
+    hours: v.hours.map(({ programmeId, on_min, lit_min }) => ({ programmeId, on_min, lit_min })),
+  })),
+});
 
 const litOf = (l: LitLampFile): LitLamp => ({
   lampId: l.lampId,
@@ -208,6 +256,7 @@ function brokenLinks(file: SiteFile): Problem[] {
     seen.add(id);
   };
   const lampIds = new Set(file.lamps.map((l) => l.id));
+  const ownCrops = new Map(file.crops.map((c) => [c.id, c]));
   const batchIds = new Set(file.batches.map((b) => b.id));
   const programmeIds = new Set(file.programmes.map((p) => p.id));
   const missing = (there: boolean, at: string, found: string) => {
@@ -222,9 +271,20 @@ function brokenLinks(file: SiteFile): Problem[] {
       l.spectrumId,
     );
   });
+  file.crops.forEach((c, i) => {
+    once(c.id, `crops[${i}].id`);
+    problems.push(...cropProblems(c, `crops[${i}]`));
+  });
+  file.cropNotes.forEach((n, i) => {
+    once(n.id, `cropNotes[${i}].id`);
+    missing(ownCrops.has(n.cropId) || tables.crop(n.cropId) !== undefined, `cropNotes[${i}].cropId`, n.cropId);
+  });
+  file.visits.away.forEach((a, i) => {
+    if (a.to < a.from) problems.push({ code: 'site/not-rising', at: `visits.away[${i}].to` });
+  });
   file.batches.forEach((b, i) => {
     once(b.id, `batches[${i}].id`);
-    const crop = tables.crop(b.cropId);
+    const crop = ownCrops.get(b.cropId) ?? tables.crop(b.cropId);
     missing(crop !== undefined, `batches[${i}].cropId`, b.cropId);
     if (crop) missing(crop.stages.some((s) => s.stage === b.stage), `batches[${i}].stage`, b.stage); // prettier-ignore
   });
@@ -236,6 +296,10 @@ function brokenLinks(file: SiteFile): Problem[] {
     // What is laid out by numbers has something to lay out.
     if (stand.laidOut && !(stand.tiers[0]!.fittings.length > 0 && stand.tiers[0]!.trays.length > 0))
       problems.push({ code: 'site/empty', at: `stands[${s}].tiers[0]` });
+    stand.plugged.forEach((p, i) => {
+      once(p.id, `stands[${s}].plugged[${i}].id`);
+      if (p.programmeId != null) missing(programmeIds.has(p.programmeId), `stands[${s}].plugged[${i}].programmeId`, p.programmeId);
+    });
     stand.tiers.forEach((tier, t) => {
       const at = `stands[${s}].tiers[${t}]`;
       once(tier.id, `${at}.id`);

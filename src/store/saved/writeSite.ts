@@ -1,7 +1,10 @@
 import type { Lamp } from '../../core/lamp/Lamp';
 import type { Site } from '../../core/stand/Site';
 import type { LitLamp } from '../../core/reading/Reading';
-import type { LampFile, LitLampFile, SiteFile } from './SiteFile';
+import { isoOf, type Day } from '../../core/units/day';
+import type { KeptChart } from '../../core/hang/KeptChart';
+import { writeCrop } from './ownCrops';
+import type { KeptChartFile, LampFile, LitLampFile, SiteFile } from './SiteFile';
 
 /** A site as plain data for storage and for files. */
 export function writeSite(site: Site): SiteFile {
@@ -17,6 +20,9 @@ export function writeSite(site: Site): SiteFile {
       laidOut: s.laidOut,
       shelf_m: s.shelf,
       strip_W: s.strip,
+      steadyOutlets: s.steadyOutlets,
+      plugged: s.plugged.map(({ power, ...p }) => ({ ...p, power_W: power })),
+      chart: s.chart && writeChart(s.chart),
       tiers: s.tiers.map((t) => ({
         id: t.id,
         width_m: t.width,
@@ -95,15 +101,40 @@ export function writeSite(site: Site): SiteFile {
         })),
       })),
     })),
-    batches: site.batches.map((b) => ({ id: b.id, cropId: b.cropId, stage: b.stage, height_m: b.height })),
-    programmes: site.programmes.map((p) => ({ ...p })),
+    batches: site.batches.map((b) => ({
+      id: b.id,
+      cropId: b.cropId,
+      stage: b.stage,
+      height_m: b.height,
+      sown: isoOrNull(b.sown),
+      leaves: isoOrNull(b.leaves),
+      log: b.log.map((l) => ({ id: l.id, day: isoOf(l.day), what: l.what, height_m: l.height, stage: l.stage })),
+      plan: { ...b.plan },
+    })),
+    programmes: site.programmes.map(({ rating, ...p }) => ({ ...p, rating_W: rating })),
     lamps: site.lamps.map(writeLamp),
     quiet: site.quiet && { ...site.quiet },
     cheap: site.cheap && { ...site.cheap },
     spares: site.spares.map((p) => ({ ...p })),
     meters: site.meters.map(({ checked_ms, ...m }) => ({ ...m, checked: checked_ms === null ? null : new Date(checked_ms).toISOString() })),
+    crops: site.crops.map(writeCrop),
+    cropNotes: site.cropNotes.map(({ day, ...n }) => ({ ...n, day: isoOf(day) })),
+    visits: { ...site.visits, away: site.visits.away.map((a) => ({ from: isoOf(a.from), to: isoOf(a.to) })) },
+    timeZone: site.timeZone,
   };
 }
+
+const isoOrNull = (day: Day | null) => (day === null ? null : isoOf(day));
+
+const writeChart = (chart: KeptChart): KeptChartFile => ({
+  made: isoOf(chart.made),
+  visits: chart.visits.map((v) => ({
+    day: isoOf(v.day),
+    lamps: v.lamps.map(({ face, ...job }) => ({ ...job, face_m: face })),
+    risers: v.risers.map((job) => ({ ...job })),
+    hours: v.hours.map((job) => ({ ...job })),
+  })),
+});
 
 const writeLit = (l: LitLamp): LitLampFile => ({
   lampId: l.lampId,

@@ -1,3 +1,4 @@
+import { BARE_SITE } from '../../core/stand/bare';
 import type { Site } from '../../core/stand/Site';
 
 /** Currency and a price of power to begin with, by the browser's language; the person's own bill replaces them. */
@@ -12,12 +13,5 @@ export function startingTariff(language: string): { currency: string; price_per_
 
 export const emptySite = (language: string): Site => ({
   ...startingTariff(language),
-  stands: [],
-  batches: [],
-  programmes: [],
-  lamps: [],
-  quiet: null,
-  cheap: null,
-  spares: [],
-  meters: [],
+  ...BARE_SITE,
 });

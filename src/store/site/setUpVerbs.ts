@@ -1,3 +1,4 @@
+import { BARE_STAND, BARE_TIMER, UNDATED } from '../../core/stand/bare';
 import type { Crop, StageName } from '../../core/crop/Crop';
 import { AS_NEW, type Ageing } from '../../core/lamp/ageing';
 import type { Lamp } from '../../core/lamp/Lamp';
@@ -158,6 +159,9 @@ export const copyStand = (id: string, newStandId: string) => (site: Site) => {
     ...stand,
     id: newStandId,
     name: freeName(site.stands, stand.name),
+    // A chart names lamps and trays; the copy gets one of its own.
+    chart: null,
+    plugged: stand.plugged.map((p) => ({ ...p, id: newId(), programmeId: p.programmeId && renamed(programmeIds, p.programmeId) })),
     tiers: stand.tiers.map((tier) => ({
       ...tier,
       id: newId(),
@@ -208,8 +212,8 @@ export const PLAIN_RECIPE: Recipe = {
 
 export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
   const container = tables.container(recipe.containerId)!;
-  const batch: Batch = { id: newId(), cropId: recipe.cropId, stage: recipe.stage, height: null };
-  const programme: Programme = { id: newId(), on_min: recipe.on_min, lit_min: recipe.lit_min };
+  const batch: Batch = { id: newId(), cropId: recipe.cropId, stage: recipe.stage, height: null, ...UNDATED };
+  const programme: Programme = { id: newId(), on_min: recipe.on_min, lit_min: recipe.lit_min, ...BARE_TIMER };
   const tray: Tray = { id: newId(), x: 0, y: 0, turned: false, ...ON_THE_FLOOR, batchId: batch.id, ...sizesOf(container) };
   const bare = {
     id: newId(),
@@ -239,7 +243,7 @@ export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
     ...site,
     stands: [
       ...site.stands,
-      { id: standId, name: freeName(site.stands, recipe.name), kind: 'shelf', laidOut: true, tiers: [tier], shelf: SHELF, strip: null },
+      { id: standId, name: freeName(site.stands, recipe.name), kind: 'shelf', laidOut: true, tiers: [tier], shelf: SHELF, ...BARE_STAND },
     ],
     batches: [...site.batches, batch],
     programmes: [...site.programmes, programme],

@@ -25,7 +25,7 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
   const { view } = setUp.tier.ageing;
   const highDose = verdict.band.high * setUp.hours * MOL_SECONDS;
   return (
-    <section aria-label="Verdict" className="space-y-3">
+    <section aria-label="Verdict" aria-busy={judged.stale} className="space-y-3">
       <p className="font-narrow text-sm font-medium text-soft">
         {crop.name}, {stageWords(stage)}
         {view !== 'now' && <strong className="text-copper"> · {AGE_WORDS[view]}</strong>}

@@ -19,6 +19,8 @@ export interface Judged {
   readonly doubts: readonly Doubt[];
   /** Of the light on the plants, how much comes by way of the sides. */
   readonly reflectedShare: number;
+  /** Something newer is being worked out. */
+  readonly stale: boolean;
 }
 
 /** The verdict on the set-up as it now stands, from the newest light; null until there is any. */
@@ -34,6 +36,7 @@ export function useVerdict(setUp: SetUp): Judged | null {
     ];
     const band = lightBandOf(setUp.stage, setUp.hours);
     const share = shareWithin(map, light.of.tier.trays.map(plantAreaOf), band.low, band.high);
-    return { verdict: judge(stats, share, setUp.stage, setUp.hours, doubts), stats, doubts, reflectedShare };
+    const stale = light.of.tier !== setUp.tier || light.of.lamp !== setUp.lamp || light.of.canopy !== setUp.canopy;
+    return { stale, verdict: judge(stats, share, setUp.stage, setUp.hours, doubts), stats, doubts, reflectedShare };
   }, [light, setUp]);
 }
