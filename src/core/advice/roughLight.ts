@@ -1,9 +1,10 @@
+import { meanOfPoints, POINT_WEIGHTS, pointsOf } from '../stand/trayPoints';
 import { lightBandOf } from '../dose/lightBand';
 import { MOL_SECONDS } from '../dose/dli';
 import { emittersOf } from '../lamp/emittersOf';
 import { lightOf } from '../light/ppfdAtPoint';
 import type { LightAt } from '../light/emitters/Emitter';
-import type { Dli, Metres, Ppfd, Share } from '../quantities';
+import type { Dli, Ppfd, Share } from '../quantities';
 import type { BenchStand, BenchTier, BenchTray } from '../stand/benchStand';
 import { plantAreaOf } from '../stand/footprint';
 import { answerBench } from '../bench/answerBench';
@@ -20,17 +21,6 @@ export interface Fare {
   readonly shareInBand: Share;
   readonly area: number;
 }
-
-/** Points along and across a tray: the outer ones half a centimetre inside its rim, so that they count half. */
-const ALONG = 9;
-const ACROSS = 7;
-const WEIGHTS = Float64Array.from({ length: ALONG * ACROSS }, (_, k) => {
-  const [i, j] = [Math.floor(k / ACROSS), k % ACROSS];
-  const end = (n: number, last: number) => (n === 0 || n === last ? 0.5 : 1);
-  return (end(i, ALONG - 1) * end(j, ACROSS - 1)) / ((ALONG - 1) * (ACROSS - 1));
-});
-/** The mean over a tray of what was taken at its points. */
-const meanOf = (values: Float64Array): number => values.reduce((sum, v, k) => sum + v * WEIGHTS[k]!, 0);
 
 /**
  * A quick judge of what a change would do, for looking at hundreds: the straight light of a tier's lamps in full; what comes
@@ -77,7 +67,7 @@ export function roughJudge(now: BenchStand, answer: BenchAnswer): (stand: BenchS
       const light = answer.tiers[t.tier.id]?.trays[tray.tray.id];
       if (!light) continue;
       const own = straightAt(t, tray);
-      const rest = Math.max(0, light.stats.mean - meanOf(own));
+      const rest = Math.max(0, light.stats.mean - meanOfPoints(own));
       rests.set(`${t.tier.id} ${tray.tray.id}`, { rest, flux: fluxOf(t) });
       sum += rest / t.trays.length;
     }
@@ -100,7 +90,7 @@ export function roughJudge(now: BenchStand, answer: BenchAnswer): (stand: BenchS
         t.trays.map((y) => {
           const straight = straightAt(t, y);
           const was = answer.tiers[t.tier.id]?.trays[y.tray.id];
-          const reflected = alone.trays[y.tray.id]!.stats.mean - meanOf(straight);
+          const reflected = alone.trays[y.tray.id]!.stats.mean - meanOfPoints(straight);
           return [y.tray.id, { rest: Math.max(0, reflected) + (was ? was.spillShare * was.stats.mean : 0), flux: fluxOf(t) }];
         }),
       );
@@ -121,8 +111,8 @@ export function roughJudge(now: BenchStand, answer: BenchAnswer): (stand: BenchS
           const v = straight[p]! + more;
           low = Math.min(low, v);
           high = Math.max(high, v);
-          sum += v * WEIGHTS[p]!;
-          if (v >= band.low && v <= band.high) inside += WEIGHTS[p]!;
+          sum += v * POINT_WEIGHTS[p]!;
+          if (v >= band.low && v <= band.high) inside += POINT_WEIGHTS[p]!;
         }
         const k = t.hours * MOL_SECONDS;
         const area = plantAreaOf(tray.tray);
@@ -137,13 +127,4 @@ export function roughJudge(now: BenchStand, answer: BenchAnswer): (stand: BenchS
         };
       }),
     );
-}
-
-function pointsOf({ x0, x1, y0, y1 }: { x0: Metres; x1: Metres; y0: Metres; y1: Metres }): (readonly [Metres, Metres])[] {
-  const along = (from: Metres, to: Metres, n: number) => {
-    const inset = Math.min(0.005, (to - from) / 4);
-    return Array.from({ length: n }, (_, i) => from + inset + ((to - from - 2 * inset) * i) / (n - 1));
-  };
-  const ys = along(y0, y1, ACROSS);
-  return along(x0, x1, ALONG).flatMap((x) => ys.map((y) => [x, y] as const));
 }

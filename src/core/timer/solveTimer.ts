@@ -13,6 +13,8 @@ export interface Served {
   readonly weakest: Ppfd;
   readonly mean: Ppfd;
   readonly strongest: Ppfd;
+  /** Hours that its plan asks for; null or left out: as many as its dose needs. */
+  readonly wish?: Hours | null;
 }
 
 /** What a timer must keep to. */
@@ -60,13 +62,17 @@ export interface TimerAnswer {
 }
 
 /** How far a dose is off, in logarithms: too little at the weakest spot, too much at the strongest, and a little for the mean. */
-function missOf({ stage, weakest, mean, strongest }: Served, hours: Hours): number {
+function missOf({ stage, weakest, mean, strongest, wish }: Served, hours: Hours): number {
+  // A plan is the person's word: how far the hours are from it counts, not what they would have been without it.
+  if (wish != null) return PER_HOUR_OFF_PLAN * (hours - wish) ** 2;
   const k = Math.max(1e-6, hours * MOL_SECONDS);
   const over = (value: number, most: number) => Math.max(0, Math.log(Math.max(1e-9, value) / most));
   const target = Math.abs(Math.log(Math.max(1e-9, mean * k) / stage.dliTarget));
   return over(stage.dliMin, Math.max(1e-6, weakest * k)) + over(strongest * k, stage.dliMax) + 0.1 * target;
 }
 
+/** Squared, so that trays of one timer meet between their plans: our choice. */
+const PER_HOUR_OFF_PLAN = 0.1;
 /** Hours beyond what a crop bears weigh as much as a dose that is off by so much, each. */
 const PER_HOUR_BEYOND = 0.5; // between a third and two thirds of a dose; our estimate
 
@@ -92,7 +98,8 @@ export function solveTimer(
   const lengths = Array.from({ length: steps + 1 }, (_, i) => i * step_min);
   const worth = (lit: number) =>
     served.reduce((sum, s) => {
-      const beyond = Math.max(0, lit / 60 - s.stage.hoursMax, s.stage.hoursMin - lit / 60);
+      // Day and night for the first days is beyond the usual day, and meant.
+      const beyond = Math.max(0, lit / 60 - Math.max(s.stage.hoursMax, s.wish ?? 0), s.stage.hoursMin - lit / 60);
       return sum + s.area * (missOf(s, lit / 60) + PER_HOUR_BEYOND * beyond);
     }, 0);
   const lit_min = served.length === 0 ? Math.min(now.lit_min, steps * step_min) : leastOf(lengths, worth);

@@ -2,6 +2,8 @@ import type { Reading } from '../../core/reading/Reading';
 import type { Site } from '../../core/stand/Site';
 import { withDemoBench } from './demoBench';
 import { withDemoReadings } from './demoReadings';
+import type { Day } from '../../core/units/day';
+import { withDemoSeason } from './demoSeason';
 import { emptySite } from './newSite';
 import { takeReading } from '../../core/reading/takeReading';
 import { keepReading } from '../../core/stand/changeReadings';
@@ -121,5 +123,8 @@ export function demoCorners(language: string): Site {
   }, site);
 }
 
-/** The whole demo: its stands on the bench, and its corners. */
-export const demoSite = (language: string): Site => withDemoReadings(withDemoBench(demoCorners(language)));
+/** The whole demo: its stands on the bench, and its corners; with the dates of its season where the day is known. */
+export function demoSite(language: string, today: Day | null = null): Site {
+  const site = withDemoReadings(withDemoBench(demoCorners(language)));
+  return today === null ? site : withDemoSeason(site, today);
+}

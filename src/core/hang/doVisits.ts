@@ -1,0 +1,60 @@
+import { grownTo } from '../growth/grownTo';
+import { growthOf } from '../growth/growthOf';
+import { cropOf, type Tables } from '../stand/setUp';
+import type { Site } from '../stand/Site';
+import type { Day } from '../units/day';
+import type { VisitJobs } from './KeptChart';
+
+/** Does what is to be done on a visit: lamps to their heights, risers out, timers set. What is gone meanwhile is left out. */
+export function doVisit(site: Site, { lamps, risers, hours }: VisitJobs): Site {
+  const faceOf = new Map(lamps.map((j) => [j.fittingId, j.face]));
+  const risersOf = new Map(risers.map((j) => [j.trayId, j.to]));
+  const touched = new Set([...lamps, ...risers].map((j) => j.tierId));
+  return {
+    ...site,
+    stands: site.stands.map((s) =>
+      s.tiers.some((t) => touched.has(t.id))
+        ? {
+            ...s,
+            laidOut: false,
+            tiers: s.tiers.map((t) =>
+              touched.has(t.id)
+                ? {
+                    ...t,
+                    fittings: t.fittings.map((f) => ({ ...f, face: faceOf.get(f.id) ?? f.face })),
+                    trays: t.trays.map((y) => ({ ...y, risers: risersOf.get(y.id) ?? y.risers })),
+                  }
+                : t,
+            ),
+          }
+        : s,
+    ),
+    programmes: site.programmes.map((p) => {
+      const job = hours.find((h) => h.programmeId === p.id);
+      return job ? { ...p, on_min: job.on_min, lit_min: job.lit_min } : p;
+    }),
+  };
+}
+
+/** A site as it will be on a later day: all visits up to then done, the plants grown, and what has left is gone. */
+export function siteOn(site: Site, visits: readonly VisitJobs[], day: Day, tables: Pick<Tables, 'crop'>): Site {
+  const done = visits.filter((v) => v.day <= day).reduce(doVisit, site);
+  const grown = grownTo(done, day, tables);
+  const left = new Set(
+    grown.batches
+      .filter((b) => {
+        const crop = cropOf(grown, b.cropId, tables);
+        return crop && growthOf(b, crop, day)?.phase === 'left';
+      })
+      .map((b) => b.id),
+  );
+  if (left.size === 0) return grown;
+  return {
+    ...grown,
+    stands: grown.stands.map((s) =>
+      s.tiers.some((t) => t.trays.some((y) => left.has(y.batchId)))
+        ? { ...s, tiers: s.tiers.map((t) => ({ ...t, trays: t.trays.filter((y) => !left.has(y.batchId)) })) }
+        : s,
+    ),
+  };
+}

@@ -1,0 +1,69 @@
+import type { Crop, Stage } from '../crop/Crop';
+import { MOL_SECONDS } from '../dose/dli';
+import type { Hours, Ppfd } from '../quantities';
+import { DAY_AND_NIGHT_DAYS } from '../schools/schools';
+import type { HoursPlan } from './HoursPlan';
+import { hoursFor } from './solveDose';
+
+/** The light on a tray. */
+export interface TrayStrength {
+  readonly weakest: Ppfd;
+  readonly mean: Ppfd;
+  readonly strongest: Ppfd;
+}
+
+/** Hours that a plan asks for on a day, and why they are not others. */
+export interface Wish {
+  readonly hours: Hours;
+  readonly limit: 'longest-day' | 'shortest-day' | 'day-and-night-refused' | null;
+}
+
+/** How fast the days of the stepping plan shorten, from the longest that the crop bears: growers' consensus. */
+const STEP_PER_WEEK: Hours = 1;
+/** Share of the dose at which the gentle start begins: growers' consensus. */
+const RAMP_FROM = 0.5;
+const RAMP_DAYS = 7; // a week: growers' consensus
+
+/** How many days a plan's beginning lasts, where it has one. */
+export const daysOfPlan = ({ kind, days }: HoursPlan): number =>
+  kind === 'day-and-night' ? (days ?? DAY_AND_NIGHT_DAYS.from) : kind === 'ramp' ? (days ?? RAMP_DAYS) : 0;
+
+/**
+ * The hours that a plan asks for on one day of a batch, within what its stage bears.
+ *
+ * @param age    days since emergence; before it the first day's hours are meant
+ * @param light  on its tray while the lamps burn; null: not known, then plans that go by the dose ask for the middle of its day
+ * @returns null for a plan that leaves the timer as it is
+ */
+export function wishedHours(plan: HoursPlan, crop: Crop, stage: Stage, age: number, light: TrayStrength | null): Wish | null {
+  const { hoursMin, hoursMax } = stage;
+  const within = (wanted: Hours): Wish => {
+    const hours = Math.min(hoursMax, Math.max(hoursMin, wanted));
+    return { hours, limit: wanted > hours + 1e-9 ? 'longest-day' : wanted < hours - 1e-9 ? 'shortest-day' : null };
+  };
+  const byDose = (share = 1): Wish => {
+    if (!light) return { hours: (hoursMin + hoursMax) / 2, limit: null };
+    const { hours, limit } = hoursFor(share * stage.dliTarget, light.mean, stage);
+    return { hours, limit: limit === 'longest-day' || limit === 'shortest-day' ? limit : null };
+  };
+  switch (plan.kind) {
+    case 'as-set':
+      return null;
+    case 'steady':
+      return within(plan.hours ?? (hoursMin + hoursMax) / 2);
+    case 'stepping':
+      // From the longest day of its first stage; that it ends at the shortest is meant, and no limit.
+      return { hours: within(crop.stages[0]!.hoursMax - STEP_PER_WEEK * Math.floor(Math.max(0, age) / 7)).hours, limit: null };
+    case 'day-and-night':
+      if (age >= daysOfPlan(plan)) return byDose();
+      return crop.continuousLightInjury === 'high' ? { ...within(24), limit: 'day-and-night-refused' } : { hours: 24, limit: null };
+    case 'ramp': {
+      const share = RAMP_FROM + (1 - RAMP_FROM) * Math.min(1, Math.max(0, age) / daysOfPlan(plan));
+      return share < 1 ? byDose(share) : byDose();
+    }
+    case 'dose':
+      return byDose();
+    case 'shortest':
+      return light && light.weakest > 0 ? within(stage.dliMin / (light.weakest * MOL_SECONDS)) : within(hoursMax);
+  }
+}

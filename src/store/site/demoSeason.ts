@@ -1,0 +1,66 @@
+import { middleDayOf } from '../../core/crop/heightAt';
+import { grownTo } from '../../core/growth/grownTo';
+import { tables } from '../../core/library/tables';
+import type { HoursPlan } from '../../core/programme/HoursPlan';
+import type { Batch, Site } from '../../core/stand/Site';
+import type { Day } from '../../core/units/day';
+
+const plan = (kind: HoursPlan['kind'], hours: number | null = null): HoursPlan => ({ kind, hours, days: null });
+
+/** How the hours of the reading room's crops are to go. */
+const PLANS: Readonly<Record<string, HoursPlan>> = {
+  leek: plan('dose'),
+  'sweet-pea': plan('dose'),
+  celery: plan('steady', 16),
+  tomatillo: plan('stepping'),
+  physalis: plan('stepping'),
+  sage: plan('dose'),
+  parsley: plan('dose'),
+  snapdragon: plan('dose'),
+};
+
+/** Days from sowing to emergence, as they were this year. */
+const EMERGED_AFTER = 14;
+
+/** Gives the batches of the demo's stands their dates: as far along as they are drawn, on whatever day the demo is opened. */
+export function withDemoSeason(site: Site, today: Day): Site {
+  const onStands = new Set(site.stands.filter((s) => !s.laidOut).flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => y.batchId))));
+  const batches = site.batches.map((batch): Batch => {
+    const crop = tables.crop(batch.cropId)!;
+    const stage = crop.stages.find((s) => s.stage === batch.stage);
+    if (!onStands.has(batch.id) || !stage) return batch;
+    const emerged = today - Math.round(middleDayOf(crop, stage));
+    if (stage.fromDay === null) return { ...batch, sown: emerged };
+    return {
+      ...batch,
+      sown: emerged - EMERGED_AFTER,
+      log: [{ id: `${batch.id}-emerged`, day: emerged, what: 'emerged', height: null, stage: null }],
+      plan: PLANS[batch.cropId] ?? batch.plan,
+    };
+  });
+  const rack = site.stands.find((s) => s.id === 'demo-rack')!;
+  const timers = rack.tiers.map((t) => t.programmeId);
+  return grownTo(
+    {
+      ...site,
+      batches,
+      stands: site.stands.map((s) =>
+        s === rack
+          ? {
+              ...s,
+              steadyOutlets: 2,
+              plugged: [
+                { id: 'demo-fan', kind: 'fan', name: 'Clip fan', power: 12, programmeId: null },
+                // On the wrong side of the strip, and meant to be found there.
+                { id: 'demo-mat', kind: 'mat', name: 'Heat mat, tier 5', power: 18, programmeId: timers[4]! },
+              ],
+            }
+          : s,
+      ),
+      programmes: site.programmes.map((p) => (timers.includes(p.id) ? { ...p, rating: 1800, outlets: 4 } : p)),
+      visits: { ...site.visits, away: [{ from: today + 17, to: today + 23 }] },
+    },
+    today,
+    tables,
+  );
+}
