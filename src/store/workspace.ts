@@ -16,6 +16,12 @@ import type { SetUp } from '../core/stand/setUp';
 import { startLightPool, type Lane } from '../workers/light/light.pool';
 import { createBenchLightStore, createBenchLookStore, type BenchLightStore, type BenchLookStore } from './bench/benchStore';
 import { followBench } from './bench/followBench';
+import { startChartWorker, type ChartWorker } from '../workers/chart/chart.client';
+import { grownTo } from '../core/growth/grownTo';
+import { tables } from '../core/library/tables';
+import { createChartStore, type ChartStore } from './chart/chartStore';
+import { followChart } from './chart/followChart';
+import { createDayStore, followDay, type DayStore } from './day/dayStore';
 import { createLightStore, type LightStore } from './light/lightStore';
 import { followProfile } from './light/followProfile';
 import { followSetUp, questionOf } from './light/followSetUp';
@@ -29,7 +35,7 @@ import { createSettingsStore, startingSettings, type SettingsStore } from './set
 import { demoSite } from './site/demoSite';
 import { newId } from './site/newId';
 import { emptySite } from './site/newSite';
-import { createSiteStore, type SiteStore } from './site/siteStore';
+import { createSiteStore, settleTo, type SiteStore } from './site/siteStore';
 import { addSetUp, PLAIN_RECIPE } from './site/setUpVerbs';
 
 /** How the document came to be open, and whether it is kept. */
@@ -45,11 +51,16 @@ export interface Workspace {
   readonly lights: LightStore;
   readonly profiles: ProfileStore;
   readonly opening: StoreApi<Opening>;
+  readonly days: DayStore;
+  /** The hang chart of the stand on the bench. */
+  readonly charts: ChartStore;
   /** The light of the stand on the bench, and what the bench shows. */
   readonly benchLights: BenchLightStore;
   readonly benchLooks: BenchLookStore;
   /** Keeps the light of the bench up to date for as long as it is looked at; returns the end of it. */
   watchBench(): () => void;
+  /** Keeps the hang chart up to date for as long as it is looked at; returns the end of it. */
+  watchChart(): () => void;
   /** What every tray of a stand gets; with pictures where they are asked for. */
   lightOfStand(stand: BenchStand, view?: 'front'): Promise<BenchAnswer>;
   /** Looks for what would help; the search can be called off. Throws before the workspace is open. */
@@ -84,6 +95,8 @@ export function createWorkspace(language: string): Workspace {
   let seeded: (() => void) | null = null;
   const benchLights = createBenchLightStore();
   const benchLooks = createBenchLookStore();
+  const days = createDayStore();
+  const charts = createChartStore();
   let askLight: ((question: LightQuestion) => Promise<LightAnswer>) | null = null;
   let lanes: { picture: Lane; answers: Lane } | null = null;
   let advisor: AdviceWorker | null = null;
@@ -91,6 +104,11 @@ export function createWorkspace(language: string): Workspace {
   const theAdvisor = (): AdviceWorker => {
     if (!lanes) throw new Error('not open yet');
     return (advisor ??= startAdviceWorker());
+  };
+  let charter: ChartWorker | null = null;
+  const theCharter = (): ChartWorker => {
+    if (!lanes) throw new Error('not open yet');
+    return (charter ??= startChartWorker());
   };
   let reader: ReadingsWorker | null = null;
   const theReader = (): ReadingsWorker => {
@@ -103,7 +121,7 @@ export function createWorkspace(language: string): Workspace {
   };
 
   function open(seed: 'plain' | 'demo') {
-    const first = seed === 'demo' ? demoSite(language) : addSetUp(PLAIN_RECIPE, newId())(emptySite(language));
+    const first = seed === 'demo' ? demoSite(language, days.getState().today) : addSetUp(PLAIN_RECIPE, newId())(emptySite(language));
     sites.setState({ site: first, activeId: first.stands.find((s) => s.laidOut)!.id, past: [], future: [], inGesture: false });
     opening.setState({ status: 'open', savingFailed: null }, true);
   }
@@ -157,10 +175,19 @@ export function createWorkspace(language: string): Workspace {
         pool.stop();
         advisor?.stop();
         reader?.stop();
+        charter?.stop();
+        charter = null;
         advisor = null;
         reader = null;
       });
     }
+
+    const settleToday = () => settleTo(sites, (site) => grownTo(site, days.getState().today, tables));
+    ends.push(
+      followDay(days, () => sites.getState().site.timeZone),
+      days.subscribe(settleToday),
+    );
+    settleToday();
 
     async function openKept() {
       const [kept, keptSettings] = await Promise.all([database.get('site'), database.get('settings')]);
@@ -184,6 +211,7 @@ export function createWorkspace(language: string): Workspace {
       }
       const active = site.value.stands.find((s) => s.id === activeId) ?? site.value.stands[0];
       sites.setState({ site: site.value, activeId: active?.id ?? '', past: [], future: [], inGesture: false });
+      settleToday();
       opening.setState({ status: 'open', savingFailed: null }, true);
       keepFromNowOn();
     }
@@ -202,16 +230,25 @@ export function createWorkspace(language: string): Workspace {
     };
   }
 
+  const lightOfStand: Workspace['lightOfStand'] = async (stand, view) => lane('answers').bench(questionOfStand(stand, view ?? null));
+
   return {
     sites,
     settings,
     lights,
     profiles,
     opening,
+    days,
+    charts,
     benchLights,
     benchLooks,
-    watchBench: () => followBench(sites, benchLooks, benchLights, (question) => lane('picture').bench(question)),
-    lightOfStand: async (stand, view) => lane('answers').bench(questionOfStand(stand, view ?? null)),
+    watchChart: () =>
+      followChart(
+        { sites, looks: benchLooks, days, settings, charts },
+        { lightOfStand, hangChart: (question, progress) => theCharter().hangChart(question, progress) },
+      ),
+    watchBench: () => followBench(sites, benchLooks, benchLights, charts, (question) => lane('picture').bench(question)),
+    lightOfStand,
     fitTier: async (of, progress) => theReader().fit(of, newId(), Date.now(), progress),
     planWalk: async (of, count) => theReader().plan(of, count),
     lightOfTier: async (stand, tierId) => lane('answers').bench(questionOfStand(stand, 'front', tierId, false)),

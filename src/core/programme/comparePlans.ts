@@ -42,9 +42,10 @@ export interface PlanCourse {
 
 /** Of plants that stay: as far as a plan is looked at, days. */
 const SEASON = 90;
+/** Doses that are the same but for the last figures of a computer. */
+const HAIR: Dli = 1e-9;
 /** A long-day plant may bolt or bulb in days longer than this: onions, spinach and the like, between 12 and 16 h by kind. */
 const LONG_DAY: Hours = 14; // Brewster 2008, Onions and Other Vegetable Alliums, 2nd ed.
-const LONG_DAY_TYPES: readonly string[] = ['long-day', 'cold-then-long-day'];
 
 /**
  * Runs plans through the rest of a batch's life with its lamp kept at today's distance, and counts dose, cost and risk.
@@ -77,8 +78,8 @@ export function comparePlans(
       return { ...wish, stage: g.stage, weakest: light.weakest * k, mean: light.mean * k, strongest: light.strongest * k };
     });
     const count = (test: (day: (typeof course)[number]) => boolean) => course.filter(test).length;
-    const weak = count((d) => d.weakest < d.stage.dliMin);
-    const strong = count((d) => d.strongest > d.stage.dliMax || light.strongest > d.stage.ppfdMax);
+    const weak = count((d) => d.weakest < d.stage.dliMin - HAIR);
+    const strong = count((d) => d.strongest > d.stage.dliMax + HAIR || light.strongest > d.stage.ppfdMax);
     const nights = count((d) => d.hours >= 24);
     const refused = count((d) => d.limit === 'day-and-night-refused');
     const longest = Math.max(...course.map((d) => d.hours));
@@ -87,14 +88,14 @@ export function comparePlans(
       ...(refused > 0 ? [{ why: 'refused', days: refused } as const] : []),
       ...(weak > 0 ? [{ why: 'weak', days: weak } as const] : []),
       ...(strong > 0 ? [{ why: 'strong', days: strong } as const] : []),
-      ...(LONG_DAY_TYPES.includes(crop.dayLengthType) && longest > LONG_DAY ? [{ why: 'bolting', hours: longest } as const] : []),
+      ...(crop.dayLengthType === 'long-day' && longest > LONG_DAY ? [{ why: 'bolting', hours: longest } as const] : []),
     ];
     const lampHours = course.reduce((sum, d) => sum + d.hours, 0);
     return {
       plan,
       stages: stagesOf(course),
       days: course.length,
-      daysInBand: count((d) => d.weakest >= d.stage.dliMin && d.strongest <= d.stage.dliMax),
+      daysInBand: count((d) => d.weakest >= d.stage.dliMin - HAIR && d.strongest <= d.stage.dliMax + HAIR),
       doseOfBest: course.reduce((sum, d) => sum + d.mean / d.stage.dliTarget, 0) / course.length,
       lampHours,
       cost: (lampHours * lamp.power * lamp.price_per_kWh) / 1000,

@@ -1,4 +1,5 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
+import type { Day } from '../../core/units/day';
 import type { BenchAnswer } from '../../core/bench/BenchQuestion';
 import type { BenchStand } from '../../core/stand/benchStand';
 
@@ -31,6 +32,10 @@ export interface BenchLook {
   readonly handOn: string | null;
   /** How far the hand has moved what it holds, in the words of its steps; null: nothing is held. */
   readonly moved: string | null;
+  /** The later day that is looked at; null: today. */
+  readonly day: Day | null;
+  /** Whether the season can be run. */
+  readonly season: boolean;
 }
 
 export type BenchLightStore = StoreApi<BenchLight>;
@@ -38,4 +43,14 @@ export type BenchLookStore = StoreApi<BenchLook>;
 
 export const createBenchLightStore = (): BenchLightStore => createStore<BenchLight>(() => ({ status: 'waiting' }));
 export const createBenchLookStore = (): BenchLookStore =>
-  createStore<BenchLook>(() => ({ view: 'front', standId: null, otherId: null, tierId: null, chosen: [], handOn: null, moved: null }));
+  createStore<BenchLook>(() => ({
+    view: 'front',
+    standId: null,
+    otherId: null,
+    tierId: null,
+    chosen: [],
+    handOn: null,
+    moved: null,
+    day: null,
+    season: false,
+  }));

@@ -1,3 +1,4 @@
+import { createChartStore } from '../chart/chartStore';
 import type { BenchAnswer, BenchQuestion } from '../../core/bench/BenchQuestion';
 import { answerBench } from '../../core/bench/answerBench';
 import { changeFittings } from '../../core/stand/change';
@@ -32,7 +33,7 @@ const lower = (face: number) => {
 test('while one question is under way the next waits, and only the newest is asked', async () => {
   const sites = createSiteStore(demoSite('en-GB'));
   const [looks, lights, { asked, ask }] = [createBenchLookStore(), createBenchLightStore(), slowWorker()];
-  const stop = followBench(sites, looks, lights, ask);
+  const stop = followBench(sites, looks, lights, createChartStore(), ask);
   // A first look without the light between tiers, then all of it.
   expect(asked[0]!.question).toMatchObject({ view: 'front', only: null, spill: false });
   asked[0]!.answer();
@@ -54,7 +55,7 @@ test('while one question is under way the next waits, and only the newest is ask
 test('while a hand moves a lamp, its tier alone is asked and put into what is known; the whole follows when it lets go', async () => {
   const sites = createSiteStore(demoSite('en-GB'));
   const [looks, lights, { asked, ask }] = [createBenchLookStore(), createBenchLightStore(), slowWorker()];
-  const stop = followBench(sites, looks, lights, ask);
+  const stop = followBench(sites, looks, lights, createChartStore(), ask);
   for (const i of [0, 1]) {
     asked[i]!.answer();
     await tick();

@@ -2,6 +2,8 @@ import type { BenchAnswer, BenchQuestion } from '../../core/bench/BenchQuestion'
 import { questionOfStand } from '../../core/bench/questionOfStand';
 import type { BenchStand } from '../../core/stand/benchStand';
 import type { SiteState, SiteStore } from '../site/siteStore';
+import type { ChartStore } from '../chart/chartStore';
+import { siteShown } from './siteShown';
 import { benchStandIn } from './benchStandIn';
 import type { BenchLightStore, BenchLookStore } from './benchStore';
 
@@ -19,6 +21,7 @@ export function followBench(
   sites: SiteStore,
   looks: BenchLookStore,
   lights: BenchLightStore,
+  charts: ChartStore,
   ask: (question: BenchQuestion) => Promise<BenchAnswer>,
 ): () => void {
   let asking = false, changed = false, stopped = false; // prettier-ignore
@@ -32,8 +35,8 @@ export function followBench(
     asking = true;
     do {
       changed = false;
-      const { view, handOn, standId } = looks.getState();
-      const of = standOnBench(sites.getState(), standId);
+      const { view, handOn, standId, day } = looks.getState();
+      const of = standOnBench({ site: siteShown(sites.getState().site, charts.getState().chart, day) }, standId);
       if (!of) {
         last = null;
         lights.setState({ status: 'waiting' }, true);
@@ -63,7 +66,7 @@ export function followBench(
     asking = false;
   }
 
-  const ends = [sites.subscribe(follow), looks.subscribe(follow)];
+  const ends = [sites.subscribe(follow), looks.subscribe(follow), charts.subscribe(follow)];
   void follow();
   return () => {
     stopped = true;

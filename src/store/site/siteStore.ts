@@ -13,6 +13,8 @@ export interface SiteState {
   readonly future: readonly Step[];
   /** A hand holds something: changes do not become steps of their own until it lets go. */
   readonly inGesture: boolean;
+  /** Brings a site in step with the day: dated plants are as tall as today. */
+  readonly settle: (site: Site) => Site;
 }
 
 interface Step {
@@ -25,12 +27,12 @@ interface Step {
 export type SiteStore = StoreApi<SiteState>;
 
 export const createSiteStore = (site: Site): SiteStore =>
-  createStore(() => ({ site, activeId: site.stands[0]?.id ?? '', past: [], future: [], inGesture: false }));
+  createStore(() => ({ site, activeId: site.stands[0]?.id ?? '', past: [], future: [], inGesture: false, settle: (s) => s }));
 
 /** Replaces the site as one step, or as part of the gesture under way. A change that changes nothing is no step. */
 export function changeSite(store: SiteStore, what: string, change: (site: Site) => Site, activeId?: string): void {
   const state = store.getState();
-  const site = change(state.site);
+  const site = state.settle(change(state.site));
   const active = activeId ?? state.activeId;
   if (site === state.site && active === state.activeId) return;
   if (state.inGesture) return store.setState({ site, activeId: active });
@@ -40,6 +42,11 @@ export function changeSite(store: SiteStore, what: string, change: (site: Site) 
     past: [...state.past, { site: state.site, activeId: state.activeId, what }].slice(-DEPTH),
     future: [],
   });
+}
+
+/** From now on every site is brought in step with a day; the open one at once, which is no step of its own. */
+export function settleTo(store: SiteStore, settle: (site: Site) => Site): void {
+  store.setState({ settle, site: settle(store.getState().site) });
 }
 
 /** From here until `endGesture` every change belongs to one step. */
@@ -58,11 +65,11 @@ export function endGesture(store: SiteStore): void {
 }
 
 export function undo(store: SiteStore): void {
-  const { site, activeId, past, future, inGesture } = store.getState();
+  const { site, activeId, past, future, inGesture, settle } = store.getState();
   const step = past[past.length - 1];
   if (!step || inGesture) return;
   store.setState({
-    site: step.site,
+    site: settle(step.site),
     activeId: step.activeId,
     past: past.slice(0, -1),
     future: [{ site, activeId, what: step.what }, ...future],
@@ -70,11 +77,11 @@ export function undo(store: SiteStore): void {
 }
 
 export function redo(store: SiteStore): void {
-  const { site, activeId, past, future, inGesture } = store.getState();
+  const { site, activeId, past, future, inGesture, settle } = store.getState();
   const step = future[0];
   if (!step || inGesture) return;
   store.setState({
-    site: step.site,
+    site: settle(step.site),
     activeId: step.activeId,
     past: [...past, { site, activeId, what: step.what }],
     future: future.slice(1),

@@ -16,6 +16,7 @@ import { LampPanel } from './LampPanel';
 import { ManyPanel } from './ManyPanel';
 import { NewStand } from './NewStand';
 import { Palette, type PaletteThing } from './Palette';
+import { SeasonSlider } from './SeasonSlider';
 import { TierPanel } from './TierPanel';
 import { TrayPanel } from './TrayPanel';
 import { useBenchLook, useStand } from './useBench';
@@ -41,7 +42,7 @@ function OnTheBench({ stand }: { stand: BenchStand }) {
   const hands = useHands(stand);
   const printing = usePrinting();
   const { benchLooks } = useWorkspace();
-  const { chosen, tierId } = useBenchLook();
+  const { chosen, tierId, season } = useBenchLook();
   const lamps = useSite((s) => s.site.lamps);
   const tier = stand.tiers.find((t) => t.tier.id === tierId) ?? stand.tiers[0]!;
   const [held, setHeld] = useState<PaletteThing | null>(null);
@@ -95,6 +96,7 @@ function OnTheBench({ stand }: { stand: BenchStand }) {
   return (
     <div className="flex flex-1 flex-col lg:h-dvh lg:flex-none lg:overflow-hidden print:block">
       <BenchHeader stand={stand} />
+      {season && <SeasonSlider stand={stand} />}
       <DndContext
         sensors={sensors}
         onDragStart={(e) => setHeld(e.active.data.current as PaletteThing)}

@@ -1,5 +1,5 @@
 'use client';
-import { Layers, Plus, Printer } from 'lucide-react';
+import { CalendarRange, Layers, Plus, Printer } from 'lucide-react';
 import { fail, ok } from '@/core/result';
 import type { BenchStand } from '@/core/stand/benchStand';
 import { addTier, changeStand } from '@/core/stand/change';
@@ -11,7 +11,7 @@ import { TypedField } from '../parts/TypedField';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { StandMenu } from './StandMenu';
 import { NewStand } from './NewStand';
-import { useBenchLight } from './useBench';
+import { useBenchLight, useBenchLook } from './useBench';
 import { judgedTrays } from './useBench';
 
 /** The stand's name and how its trays fare, the way to others, and the way back. */
@@ -19,6 +19,7 @@ export function BenchHeader({ stand }: { stand: BenchStand }) {
   const { sites, benchLooks } = useWorkspace();
   const stands = useSite((s) => s.site.stands);
   const light = useBenchLight();
+  const { season } = useBenchLook();
   const { id, name } = stand.stand;
   const judged = light.status === 'ready' ? stand.tiers.flatMap((t) => judgedTrays(t, light.answer.tiers[t.tier.id] ?? null)) : [];
   const lit = stand.tiers.filter((t) => t.lamps.length > 0).length;
@@ -62,6 +63,14 @@ export function BenchHeader({ stand }: { stand: BenchStand }) {
         </label>
       )}
       <UndoButtons />
+      <Button
+        aria-pressed={season}
+        className="aria-pressed:bg-sunk"
+        onClick={() => benchLooks.setState({ season: !season, day: null })}
+        title="Run the season"
+      >
+        <CalendarRange size={17} aria-hidden /> Season
+      </Button>
       <Button
         onClick={() => changeSite(sites, 'add a tier', addTier(id, newId()))}
         aria-label="Add a tier on top"

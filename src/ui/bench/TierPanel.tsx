@@ -30,7 +30,7 @@ import type { Hands } from './useHands';
 /** The chosen tier: how its trays fare, seen from above, what is wrong, what would help. */
 export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: BenchTier; hands: Hands }) {
   const { lengthUnit } = useSettings();
-  const { chosen } = useBenchLook();
+  const { chosen, day } = useBenchLook();
   const light = useTierLight(t);
   const judged = useJudged(t, light);
   const [looked, setLooked] = useState<string | null>(null);
@@ -132,8 +132,12 @@ export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: 
         </div>
       )}
       <ReadingsLine stand={stand} tier={t} />
-      <AdvicePanel stand={stand} tier={t} trayId={focus?.tray.tray.id ?? null} />
-      <BestSetting stand={stand} tier={t} hands={hands} />
+      {day === null && (
+        <>
+          <AdvicePanel stand={stand} tier={t} trayId={focus?.tray.tray.id ?? null} />
+          <BestSetting stand={stand} tier={t} hands={hands} />
+        </>
+      )}
       {t.lamps.length > 0 && t.trays.length > 0 && empty > 0 && (
         <Button onClick={() => hands.change('furnish the other tiers', furnishLike(stand.stand.id, t.tier.id, newId))}>
           <CopyPlus size={17} aria-hidden /> {empty === 1 ? 'The empty tier like this one' : `All ${empty} empty tiers like this one`}

@@ -1,5 +1,8 @@
 'use client';
+import { CalendarDays } from 'lucide-react';
+import Link from 'next/link';
 import { useMemo } from 'react';
+import { measureBatch, stageBatch } from '@/core/growth/changeGrowth';
 import { tables } from '@/core/library/tables';
 import { ok } from '@/core/result';
 import type { BenchTier, BenchTray } from '@/core/stand/benchStand';
@@ -12,7 +15,9 @@ import { LengthField } from '../parts/LengthField';
 import { Segments } from '../parts/Segments';
 import { Stepper } from '../parts/Stepper';
 import { TypedField } from '../parts/TypedField';
-import { useSettings } from '../shell/WorkspaceContext';
+import { ageWords } from '../chart/ageWords';
+import { loggedNow } from '../season/loggedNow';
+import { useSettings, useToday } from '../shell/WorkspaceContext';
 import { stageWords } from '../verdict/words';
 import { trayName } from './benchWords';
 import { ChoiceSheet } from './ChoiceSheet';
@@ -26,6 +31,7 @@ export function TrayPanel({ tier: t, tray: y, hands }: { tier: BenchTier; tray: 
   const items = useMemo(() => containerItems(lengthUnit), [lengthUnit]);
   const change = (what: string, by: Parameters<typeof changeTrays>[2]) => hands.change(what, changeTrays(t.tier.id, [tray.id], by));
   const expected = plantHeightOf({ ...batch, height: null }, crop, stage);
+  const today = useToday();
   const container = tray.containerId ? tables.container(tray.containerId) : undefined;
   return (
     <section aria-label="The chosen tray" className="space-y-3 border-b border-line pb-4">
@@ -52,16 +58,16 @@ export function TrayPanel({ tier: t, tray: y, hands }: { tier: BenchTier; tray: 
         label="Stage"
         value={stage.stage}
         options={crop.stages.map((s) => ({ value: s.stage, label: stageWords(s) }))}
-        onChange={(s) => hands.change('choose the stage', changeBatch(batch.id, { stage: s, height: null }))}
+        onChange={(s) => hands.change('choose the stage', stageBatch(batch.id, s, loggedNow(today)))}
       />
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <LengthField
-          label={batch.height === null ? 'height, expected' : 'height, measured'}
+          label={batch.sown !== null ? 'height today' : batch.height === null ? 'height, expected' : 'height, measured'}
           value={batch.height ?? expected}
           min={0}
           max={3}
           inputClassName="w-20"
-          onChange={(height) => hands.change('measure the plants', changeBatch(batch.id, { height }))}
+          onChange={(height) => hands.change('measure the plants', measureBatch(batch.id, height, loggedNow(today)))}
         />
         <LengthField
           label="from the left"
@@ -107,6 +113,12 @@ export function TrayPanel({ tier: t, tray: y, hands }: { tier: BenchTier; tray: 
           inputClassName="w-28"
         />
       </div>
+      <Link
+        href={`/tray/${encodeURIComponent(tray.id)}`}
+        className="inline-flex min-h-9 items-center gap-1.5 font-semibold underline underline-offset-4 max-md:min-h-11"
+      >
+        <CalendarDays size={17} aria-hidden /> {batch.sown === null ? 'Say when it was sown, and plan its hours' : ageWords(y, today)}
+      </Link>
       <ChoiceSheet
         label="Tray"
         shown={container?.name ?? `${trayName(y)}: a size of its own`}

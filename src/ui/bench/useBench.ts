@@ -4,6 +4,7 @@ import { useStore } from 'zustand';
 import { judgeTray, type JudgedTray } from '@/core/bench/judgeTray';
 import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
 import type { TierLight } from '@/core/bench/BenchQuestion';
+import { siteShown } from '@/store/bench/siteShown';
 import { standOnBench } from '@/store/bench/followBench';
 import type { BenchLight, BenchLook } from '@/store/bench/benchStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
@@ -14,8 +15,9 @@ export const useBenchLight = (): BenchLight => useStore(useWorkspace().benchLigh
 /** The stand on the bench; null when there is none. */
 export function useStand(): BenchStand | null {
   const site = useSite((s) => s.site);
-  const { standId } = useBenchLook();
-  return useMemo(() => standOnBench({ site }, standId), [site, standId]);
+  const { standId, day } = useBenchLook();
+  const chart = useStore(useWorkspace().charts, (s) => s.chart);
+  return useMemo(() => standOnBench({ site: siteShown(site, chart, day) }, standId), [site, standId, chart, day]);
 }
 
 /** The light of one tier; null until there is any. */

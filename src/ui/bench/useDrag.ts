@@ -1,6 +1,7 @@
 'use client';
 import { useRef } from 'react';
 import { beginGesture, endGesture } from '@/store/site/siteStore';
+import { say } from '../shell/toastStore';
 import { useWorkspace } from '../shell/WorkspaceContext';
 
 /**
@@ -31,6 +32,10 @@ export function useDrag<Held>(
       // A press that trembles is no drag.
       if (!g.moving && Math.hypot(dx, dy) < 3) return;
       if (!g.moving) {
+        if (benchLooks.getState().day !== null) {
+          grip.current = null;
+          return say('This is a later day, to be looked at. Go back to today to change things.');
+        }
         g.moving = true;
         beginGesture(sites, what);
       }

@@ -29,6 +29,7 @@ export function useHands(stand: BenchStand) {
   return useMemo(() => {
     const chosen = () => benchLooks.getState().chosen;
     const change = (what: string, by: Change) => {
+      if (benchLooks.getState().day !== null) return say('This is a later day, to be looked at. Go back to today to change things.');
       if (stand.stand.laidOut) say('From now on this one lives on the bench: its places are yours, no longer worked out by the check.');
       changeSite(sites, what, by);
     };

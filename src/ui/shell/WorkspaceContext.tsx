@@ -1,10 +1,12 @@
 'use client';
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useEffect } from 'react';
 import { useStore } from 'zustand';
 import type { Settings } from '@/store/settings/settingsStore';
 import type { SiteState } from '@/store/site/siteStore';
 import type { Profile } from '@/core/solve/Profile';
 import type { LightState } from '@/store/light/lightStore';
+import type { Day } from '@/core/units/day';
+import type { ChartState } from '@/store/chart/chartStore';
 import type { Workspace } from '@/store/workspace';
 
 export const WorkspaceContext = createContext<Workspace | null>(null);
@@ -18,4 +20,11 @@ export function useWorkspace(): Workspace {
 export const useSite = <T,>(select: (state: SiteState) => T): T => useStore(useWorkspace().sites, select);
 export const useSettings = (): Settings => useStore(useWorkspace().settings);
 export const useProfile = (): Profile | null => useStore(useWorkspace().profiles, (s) => s.profile);
+export const useToday = (): Day => useStore(useWorkspace().days, (s) => s.today);
+/** The hang chart of the stand on the bench, kept up to date for as long as it is looked at. */
+export function useChart(): ChartState {
+  const { charts, watchChart } = useWorkspace();
+  useEffect(() => watchChart(), [watchChart]);
+  return useStore(charts);
+}
 export const useLight = (): LightState => useStore(useWorkspace().lights);

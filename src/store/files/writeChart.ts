@@ -1,0 +1,63 @@
+import { unparse } from 'papaparse';
+import { CHART_COLUMNS, chartRows } from '../../core/formats/chartTable';
+import type { CalendarZone } from '../../core/formats/writeIcs';
+import type { HangChart, TrayDay } from '../../core/hang/HangChart';
+import type { BenchStand } from '../../core/stand/benchStand';
+import { isoOf } from '../../core/units/day';
+
+/** A hang chart as CSV: a row for each thing to do. No text is left that a spreadsheet would take for a formula. */
+export const chartCsv = (chart: HangChart, stand: BenchStand): string =>
+  `${unparse(chartRows(chart, stand), { columns: [...CHART_COLUMNS], newline: '\r\n', escapeFormulae: true })}\r\n`;
+
+/** A hang chart as JSON, with what each tray is expected to get: docs/hang-chart.md. */
+export function chartJson(chart: HangChart, stand: BenchStand): string {
+  const rows = chartRows(chart, stand);
+  const data = {
+    format: 'copper-noon/hang-chart',
+    version: 1,
+    stand: stand.stand.name,
+    from: isoOf(chart.from),
+    until: isoOf(chart.until),
+    visits: chart.visits.map((v) => ({
+      day: isoOf(v.day),
+      jobs: rows.filter((r) => r.day === isoOf(v.day)).map(({ tier, what, thing, steps, face_m, risers, on_min, lit_min }) => ({ tier, what, thing, steps, face_m, risers, on_min, lit_min })), // prettier-ignore
+      after: v.after.map((d) => trayOf(d, stand)),
+      lastDay: isoOf(v.last),
+      before: v.before.map((d) => trayOf(d, stand)),
+    })),
+    limits: chart.limits.map((l) => ({
+      tray: nameOf(l.trayId, stand),
+      says: l.says,
+      bound: l.bound,
+      from: isoOf(l.from),
+      to: isoOf(l.to),
+    })),
+  };
+  return `${JSON.stringify(data, null, 2)}\n`;
+}
+
+function nameOf(trayId: string, stand: BenchStand): string {
+  const y = stand.tiers.flatMap((t) => t.trays).find((tray) => tray.tray.id === trayId);
+  return y ? y.tray.label || y.crop.name : trayId;
+}
+
+const trayOf = (d: TrayDay, stand: BenchStand) => ({
+  tray: nameOf(d.trayId, stand),
+  stage: d.stage,
+  phase: d.phase,
+  height_m: round(d.height),
+  distance_m: round(d.distance),
+  weakest_mol: round(d.weakest),
+  mean_mol: round(d.mean),
+  strongest_mol: round(d.strongest),
+  says: d.says,
+});
+const round = (x: number) => Math.round(x * 1e4) / 1e4;
+
+/** The rules of a time zone, for calendars; null for one that nobody has rules of. */
+export async function zoneOf(timeZone: string | null): Promise<CalendarZone | null> {
+  const id = timeZone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const { tzlib_get_ical_block } = await import('timezones-ical-library');
+  const [component] = tzlib_get_ical_block(id) as string[];
+  return component?.startsWith('BEGIN:VTIMEZONE') ? { id, component } : null;
+}

@@ -1,0 +1,90 @@
+'use client';
+import { CalendarDays, Pin, Printer } from 'lucide-react';
+import type { CalendarEvent } from '@/core/formats/writeIcs';
+import { writeIcs } from '@/core/formats/writeIcs';
+import type { HangChart } from '@/core/hang/HangChart';
+import type { BenchStand } from '@/core/stand/benchStand';
+import type { Site } from '@/core/stand/Site';
+import { isoOf } from '@/core/units/day';
+import type { LengthUnit } from '@/core/units/length';
+import { chartCsv, chartJson, zoneOf } from '@/store/files/writeChart';
+import { changeSite, undo } from '@/store/site/siteStore';
+import { Button } from '../parts/Button';
+import { fileName, saveFile } from '../parts/saveFile';
+import { takenNow } from '../readings/takenNow';
+import { say } from '../shell/toastStore';
+import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { jobsOf } from './jobWords';
+
+/** The chart on paper, in the calendar and in files; and put up at the rack, to be held against what comes. */
+export function ChartOut({ stand, chart }: { stand: BenchStand; chart: HangChart }) {
+  const { sites } = useWorkspace();
+  const { lengthUnit } = useSettings();
+  const { visits, timeZone } = useSite((s) => s.site);
+  const today = useToday();
+  const { id, name } = stand.stand;
+
+  async function calendar() {
+    const zone = await zoneOf(timeZone);
+    const text = writeIcs(`${name}: hang chart`, eventsOf(chart, stand, lengthUnit, visits.time_min), zone, takenNow('').now_ms);
+    saveFile(fileName(`${name} hang chart`, 'ics'), text, 'text/calendar');
+    say(zone ? `Written for the clocks of ${zone.id.replace(/_/g, ' ')}.` : 'Written with local times: read it where the rack stands.');
+  }
+
+  return (
+    <section aria-labelledby="chart-out" className="space-y-2">
+      <h2 id="chart-out" className="text-lg font-semibold">
+        Take it to the rack
+      </h2>
+      <div className="flex flex-wrap gap-2">
+        <Button kind="main" onClick={() => window.print()}>
+          <Printer size={17} aria-hidden /> Print the cards
+        </Button>
+        <Button
+          onClick={() => {
+            changeSite(sites, 'put up the chart', (site) => putUp(site, id, chart, today));
+            say('Put up. What changes from now on is shown against it.', { label: 'Undo', run: () => undo(sites) });
+          }}
+        >
+          <Pin size={17} aria-hidden /> Put it up
+        </Button>
+        <Button onClick={() => void calendar()}>
+          <CalendarDays size={17} aria-hidden /> Calendar
+        </Button>
+        <Button onClick={() => saveFile(fileName(`${name} hang chart`, 'csv'), chartCsv(chart, stand), 'text/csv')}>CSV</Button>
+        <Button onClick={() => saveFile(fileName(`${name} hang chart`, 'json'), chartJson(chart, stand))}>JSON</Button>
+      </div>
+      <p className="text-sm text-soft">
+        “Put it up” keeps the chart as it is now: when a height, a late emergence or a moved lamp changes what comes, the difference is
+        shown.
+      </p>
+    </section>
+  );
+}
+
+/** Keeps the jobs of a chart with its stand. */
+const putUp = (site: Site, standId: string, chart: HangChart, today: number): Site => ({
+  ...site,
+  stands: site.stands.map((s) =>
+    s.id === standId
+      ? { ...s, chart: { made: today, visits: chart.visits.map(({ day, lamps, risers, hours }) => ({ day, lamps, risers, hours })) } }
+      : s,
+  ),
+});
+
+/** How long a visit is set down for. */
+const VISIT_MIN = 20;
+
+/** The visits of a chart as entries of a calendar. */
+export const eventsOf = (chart: HangChart, stand: BenchStand, unit: LengthUnit, at_min: number): CalendarEvent[] =>
+  chart.visits.map((v) => {
+    const jobs = jobsOf(v, stand, unit);
+    return {
+      uid: `${stand.stand.id}-${isoOf(v.day)}@copper-noon`,
+      day: v.day,
+      at_min,
+      long_min: VISIT_MIN,
+      title: `${stand.stand.name}: ${jobs.length === 1 ? 'one thing' : `${jobs.length} things`} to do`,
+      text: jobs.map((j) => (j.tier === null ? j.words : `Tier ${j.tier}: ${j.words}`)).join('\n'),
+    };
+  });

@@ -1,0 +1,68 @@
+'use client';
+import { Luggage } from 'lucide-react';
+import type { Trip } from '@/core/hang/HangChart';
+import type { BenchStand } from '@/core/stand/benchStand';
+import { showLength } from '@/core/units/length';
+import { trayName } from '../bench/benchWords';
+import { daysWords, dayWords, spanWords } from '../season/dayWords';
+import { useSettings } from '../shell/WorkspaceContext';
+import { jobsOf, trayOf } from './jobWords';
+
+/** Before a trip: what must be done, and what will have become of the trays by the return. */
+export function TripPanel({ stand, trip }: { stand: BenchStand; trip: Trip }) {
+  const { lengthUnit } = useSettings();
+  const jobs = trip.before ? jobsOf(trip.before, stand, lengthUnit) : [];
+  const drift = trip.drift.flatMap((d) => {
+    const y = trayOf(stand, d.trayId);
+    if (!y || d.leave.phase === 'left') return [];
+    const grown = d.back.height - d.leave.height;
+    const says = [
+      ...(d.emerges !== null
+        ? [`comes up about ${dayWords(d.emerges)}, while nobody is there: take its cover off before leaving if it can bear it`]
+        : []),
+      ...(grown > 0.004
+        ? [`${showLength(grown, lengthUnit)} taller, ${showLength(Math.max(0, d.back.distance), lengthUnit)} from the lamp`]
+        : []),
+      ...(d.daysOff > 0 ? [`out of its range on ${daysWords(d.daysOff)}`] : []),
+    ];
+    return says.length > 0
+      ? [{ id: d.trayId, name: trayName(y.tray), tier: y.tier.number, says: says.join('; '), off: d.daysOff > 0 }]
+      : [];
+  });
+  return (
+    <section aria-label={`Away ${spanWords(trip.from, trip.to)}`} className="space-y-2 rounded-md bg-sunk p-3" data-testid="trip">
+      <h2 className="flex items-center gap-2 text-lg font-semibold">
+        <Luggage size={19} aria-hidden /> Away {spanWords(trip.from, trip.to)}
+      </h2>
+      {jobs.length > 0 ? (
+        <>
+          <p>Before leaving, on {dayWords(trip.before!.day)}:</p>
+          <ul className="list-disc pl-5">
+            {jobs.map((j) => (
+              <li key={j.key}>
+                {j.tier === null ? '' : `tier ${j.tier}: `}
+                {j.words}
+              </li>
+            ))}
+          </ul>
+        </>
+      ) : (
+        <p>Nothing has to be changed before leaving. Water, and see that nothing touches a lamp.</p>
+      )}
+      {drift.length > 0 && (
+        <details>
+          <summary className="inline-flex min-h-8 cursor-pointer items-center font-semibold text-verdigris max-md:min-h-11">
+            By the return on {dayWords(trip.to + 1)}
+          </summary>
+          <ul className="list-disc pl-5">
+            {drift.map((d) => (
+              <li key={d.id} className={d.off ? 'text-copper' : undefined}>
+                {d.name}, tier {d.tier}: {d.says}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,124 @@
+'use client';
+import { Check, Eye } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { doVisit } from '@/core/hang/doVisits';
+import type { HangChart, HangVisit } from '@/core/hang/HangChart';
+import type { BenchStand } from '@/core/stand/benchStand';
+import { showLength } from '@/core/units/length';
+import { changeSite, undo } from '@/store/site/siteStore';
+import { trayName } from '../bench/benchWords';
+import { Button } from '../parts/Button';
+import { awayWords, dayWords } from '../season/dayWords';
+import { say } from '../shell/toastStore';
+import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { doseNumber } from '../stage/lightWords';
+import { jobsOf, sayWords, trayOf } from './jobWords';
+
+/** The visits on which something is to be done, the next one first. */
+export function VisitList({ stand, chart }: { stand: BenchStand; chart: HangChart }) {
+  return (
+    <ol className="space-y-0" aria-label="Visits">
+      {chart.visits.map((v, i) => (
+        <Visit key={v.day} stand={stand} visit={v} first={i === 0} />
+      ))}
+    </ol>
+  );
+}
+
+function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit; first: boolean }) {
+  const { sites, benchLooks } = useWorkspace();
+  const { lengthUnit } = useSettings();
+  const today = useToday();
+  const router = useRouter();
+  const jobs = jobsOf(visit, stand, lengthUnit);
+  return (
+    <li className="grid grid-cols-[6.5rem_1fr_auto] gap-x-4 border-t border-line py-2.5 max-md:grid-cols-[1fr_auto]" data-testid="visit">
+      <div className="max-md:flex max-md:items-baseline max-md:gap-3">
+        <p className="text-lg leading-7 font-semibold">{dayWords(visit.day)}</p>
+        <p className="text-sm text-soft">{awayWords(visit.day, today)}</p>
+      </div>
+      <Button
+        kind="quiet"
+        className="col-start-3 row-start-1 max-md:col-start-2"
+        aria-label={`See ${dayWords(visit.day)} on the bench`}
+        title="See that day on the bench"
+        onClick={() => {
+          benchLooks.setState({ standId: stand.stand.id, season: true, day: visit.day > today ? visit.day : null, chosen: [] });
+          router.push('/bench');
+        }}
+      >
+        <Eye size={18} aria-hidden />
+      </Button>
+      <div className="col-start-2 row-start-1 min-w-0 space-y-1.5 max-md:col-span-2 max-md:col-start-1 max-md:row-start-2">
+        <ul className="space-y-0.5">
+          {jobs.map((j) => (
+            <li key={j.key} className="flex gap-2">
+              <span className="w-12 shrink-0 font-narrow text-soft">{j.tier === null ? 'timer' : `tier ${j.tier}`}</span>
+              <span>{j.words}</span>
+            </li>
+          ))}
+        </ul>
+        {first && (
+          <Button
+            kind={visit.day <= today ? 'main' : 'plain'}
+            onClick={() => {
+              changeSite(sites, 'do the visit', (site) => doVisit(site, visit));
+              say(visit.day <= today ? 'Done, and the rest worked out from here.' : 'Done ahead of its day.', {
+                label: 'Undo',
+                run: () => undo(sites),
+              });
+            }}
+          >
+            <Check size={17} aria-hidden /> {visit.day <= today ? 'All done' : 'Done already'}
+          </Button>
+        )}
+        <details className="text-sm">
+          <summary className="inline-flex min-h-8 cursor-pointer items-center font-semibold text-verdigris max-md:min-h-11">
+            What each tray gets then
+          </summary>
+          <div className="overflow-x-auto">
+            <table className="w-full text-left">
+              <thead className="text-soft">
+                <tr>
+                  <th className="pr-3 font-normal">tray</th>
+                  <th className="pr-3 font-normal">lamp to leaves</th>
+                  <th className="pr-3 font-normal">mol a day</th>
+                  <th className="pr-3 font-normal">and on {dayWords(visit.last)}</th>
+                </tr>
+              </thead>
+              <tbody>
+                {visit.after.map((d, i) => {
+                  const y = trayOf(stand, d.trayId);
+                  const later = visit.before[i]!;
+                  if (!y) return null;
+                  return (
+                    <tr key={d.trayId} className="border-t border-line tabular-nums">
+                      <td className="py-0.5 pr-3">{trayName(y.tray)}</td>
+                      <td className="pr-3 whitespace-nowrap">
+                        {d.phase === 'growing'
+                          ? `${showLength(d.distance, lengthUnit)} → ${showLength(later.distance, lengthUnit)}`
+                          : d.phase === 'before'
+                            ? 'not up yet'
+                            : 'gone'}
+                      </td>
+                      <td className="pr-3 whitespace-nowrap">
+                        {doseNumber(d.weakest)}–{doseNumber(d.strongest)}, <span className={tone(d.says)}>{sayWords(d.says)}</span>
+                      </td>
+                      <td className="pr-3 whitespace-nowrap">
+                        {doseNumber(later.weakest)}–{doseNumber(later.strongest)},{' '}
+                        <span className={tone(later.says)}>{sayWords(later.says)}</span>
+                      </td>
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </table>
+          </div>
+        </details>
+      </div>
+    </li>
+  );
+}
+
+const tone = (says: HangVisit['after'][number]['says']) =>
+  says === 'suits' ? 'text-verdigris' : says === 'rest' ? 'text-soft' : 'text-copper';

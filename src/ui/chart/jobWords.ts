@@ -1,0 +1,111 @@
+import type { ChartLimit, TrayDay } from '@/core/hang/HangChart';
+import type { VisitJobs } from '@/core/hang/KeptChart';
+import type { BenchStand, BenchTier, BenchTray } from '@/core/stand/benchStand';
+import { timersOf } from '@/core/timer/servedBy';
+import { showHours } from '@/core/units/clock';
+import { showLength, type LengthUnit } from '@/core/units/length';
+import { riserWords, stepWords, trayName } from '../bench/benchWords';
+import { timerName, timesWords } from '../hours/timerWords';
+
+/** One thing to do on a visit, in words, and on which tier; null for what belongs to the stand. */
+export interface JobWords {
+  readonly key: string;
+  readonly tier: number | null;
+  readonly words: string;
+}
+
+const COUNT = ['no', 'the', 'both', 'all three', 'all four', 'all five', 'all six'];
+
+/** What is to be done on a visit, tier by tier from the top, then the timers. What has gone from the stand is left out. */
+export function jobsOf(visit: VisitJobs, stand: BenchStand, unit: LengthUnit): JobWords[] {
+  const lamps = stand.tiers.flatMap((t) => lampJobs(visit, t, unit));
+  const risers = visit.risers.flatMap((j): JobWords[] => {
+    const found = trayOf(stand, j.trayId);
+    if (!found) return [];
+    const left = j.to === 0 ? 'on the shelf' : `on ${riserWords(j.to)}`;
+    const taken = j.from - j.to;
+    const out =
+      taken > 0 ? `${taken === 1 ? 'one riser' : `${taken} risers`} out` : `${-taken === 1 ? 'one riser' : `${-taken} risers`} in`;
+    return [{ key: `r${j.trayId}`, tier: found.tier.number, words: `${trayName(found.tray)}: ${out}, then ${left}` }];
+  });
+  const timers = timersOf(stand);
+  const hours = visit.hours.flatMap((j): JobWords[] => {
+    const timer = timers.find((t) => t.id === j.programmeId);
+    if (!timer) return [];
+    return [
+      {
+        key: `h${j.programmeId}`,
+        tier: null,
+        words: `${timerName(timer, timers.length === 1)}: ${timesWords(j.on_min, j.lit_min)}, ${showHours(j.lit_min)}`,
+      },
+    ];
+  });
+  return [...[...lamps, ...risers].sort((a, b) => (a.tier ?? 99) - (b.tier ?? 99)), ...hours];
+}
+
+/** Lamps of a tier that go by the same steps are told as one. */
+function lampJobs(visit: VisitJobs, tier: BenchTier, unit: LengthUnit): JobWords[] {
+  const groups = new Map<string, { count: number; key: string; faces: Set<string> }>();
+  for (const job of visit.lamps) {
+    const lamp = tier.lamps.find((l) => l.fitting.id === job.fittingId);
+    if (!lamp) continue;
+    const steps = stepWords(lamp.fitting.hanger, job.steps, unit);
+    const known = groups.get(steps) ?? { count: 0, key: job.fittingId, faces: new Set() };
+    groups.set(steps, { ...known, count: known.count + 1, faces: known.faces.add(showLength(job.face, unit)) });
+  }
+  return [...groups].map(([steps, { count, key, faces }]) => {
+    const who =
+      count === tier.lamps.length
+        ? `${COUNT[count] ?? `all ${count}`} ${count === 1 ? 'lamp' : 'lamps'}`
+        : `${count} of ${tier.lamps.length} lamps`;
+    return {
+      key,
+      tier: tier.number,
+      words: `${who} ${steps}, ${faces.size === 1 ? 'face' : 'faces'} ${[...faces].join(' and ')} above the shelf`,
+    };
+  });
+}
+
+export function trayOf(stand: BenchStand, trayId: string): { tier: BenchTier; tray: BenchTray } | null {
+  for (const tier of stand.tiers) {
+    const tray = tier.trays.find((y) => y.tray.id === trayId);
+    if (tray) return { tier, tray };
+  }
+  return null;
+}
+
+const SAYS: Readonly<Record<TrayDay['says'], string>> = {
+  suits: 'in range',
+  short: 'too little light',
+  much: 'too much light',
+  uneven: 'too little and too much',
+  hot: 'too near the lamp',
+  rest: 'no light needed',
+};
+export const sayWords = (says: TrayDay['says']): string => SAYS[says];
+
+/** What stands in the way of a tray, and what would help. */
+export function limitWords({ says, bound }: Pick<ChartLimit, 'says' | 'bound'>): string {
+  switch (bound) {
+    case 'rhythm':
+      return 'It outgrows its setting between visits: come by more often.';
+    case 'shared':
+      return 'The other trays of its tier want another height: give it a riser or a tier of its own.';
+    case 'fixed':
+      return says === 'hot' || says === 'much'
+        ? 'The lamp is screwed on and the tray cannot go lower.'
+        : 'The lamp is screwed on: a riser would bring the leaves nearer.';
+    case 'ceiling':
+      return says === 'hot'
+        ? 'It has outgrown the tier: the lamp can go no higher. Pot on, move it, or let it go by then.'
+        : 'The lamp can go no higher: a shorter day or fewer lamps would help.';
+    case 'heat':
+      return 'The lamp is as near as heat and air allow: a longer day, white sides or a stronger lamp would help.';
+    case null:
+      return says === 'uneven'
+        ? 'Its light is too uneven for any height: move the lamp over it, or add one.'
+        : says === 'short'
+          ? 'No height gives enough in these hours: a longer day or more lamp would help.'
+          : 'No height gives so little in these hours: a shorter day or a weaker lamp would help.';
+  }
+}

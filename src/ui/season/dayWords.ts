@@ -1,0 +1,24 @@
+import { noonOf, type Day } from '@/core/units/day';
+
+const style = (options: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', ...options });
+const SHORT = style({ weekday: 'short', day: 'numeric', month: 'short' });
+const LONG = style({ weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
+
+/** `Sat 13 Feb`. */
+export const dayWords = (day: Day): string => SHORT.format(noonOf(day)).replace(',', '');
+/** `Saturday 13 February 2027`. */
+export const longDayWords = (day: Day): string => LONG.format(noonOf(day)).replace(',', '');
+
+/** How far off a day is, from today. */
+export function awayWords(day: Day, today: Day): string {
+  const n = day - today;
+  if (n === 0) return 'today';
+  if (n === 1) return 'tomorrow';
+  if (n === -1) return 'yesterday';
+  return n > 0 ? `in ${n} days` : `${-n} days ago`;
+}
+
+export const daysWords = (n: number): string => (n === 1 ? '1 day' : `${n} days`);
+
+/** `Sat 13 Feb`, or `Sat 13 to Tue 16 Feb`. */
+export const spanWords = (from: Day, to: Day): string => (from === to ? dayWords(from) : `${dayWords(from)} to ${dayWords(to)}`);

@@ -1,0 +1,113 @@
+'use client';
+import { Leaf, MoveUpRight, Sprout, Sun, X } from 'lucide-react';
+import { useState } from 'react';
+import { logIt, measureBatch, stageBatch, unlog } from '@/core/growth/changeGrowth';
+import type { Logged, LoggedKind } from '@/core/growth/Logged';
+import type { BenchTray } from '@/core/stand/benchStand';
+import { showLength, type LengthUnit } from '@/core/units/length';
+import { changeSite, undo } from '@/store/site/siteStore';
+import { Button } from '../parts/Button';
+import { DayField } from '../parts/DayField';
+import { LengthField } from '../parts/LengthField';
+import { SelectField } from '../parts/SelectField';
+import { dayWords } from '../season/dayWords';
+import { loggedNow } from '../season/loggedNow';
+import { say } from '../shell/toastStore';
+import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { stageWords } from '../verdict/words';
+
+const SEEN: readonly { readonly what: LoggedKind; readonly label: string; readonly icon: typeof Leaf }[] = [
+  { what: 'emerged', label: 'They are up', icon: Sprout },
+  { what: 'not-yet', label: 'Nothing up yet', icon: Sun },
+  { what: 'true-leaves', label: 'First true leaves', icon: Leaf },
+  { what: 'potted-on', label: 'Potted on', icon: MoveUpRight },
+];
+
+/** What is seen of a tray, written down with one press; the chart follows. */
+export function BatchLog({ tray }: { tray: BenchTray }) {
+  const { sites } = useWorkspace();
+  const { lengthUnit } = useSettings();
+  const today = useToday();
+  const { batch, crop, stage } = tray;
+  const [on, setOn] = useState(today);
+  const seed = crop.stages[0]!.fromDay !== null;
+  const write = (words: string, change: Parameters<typeof changeSite>[2]) => {
+    changeSite(sites, 'write it down', change);
+    say(`${words}: written down${on === today ? '' : ` for ${dayWords(on)}`}.`, { label: 'Undo', run: () => undo(sites) });
+  };
+  if (batch.sown === null)
+    return (
+      <section aria-label="Seen" className="rounded-md bg-sunk p-3">
+        <p>Once it has a date below, what you see of it (up, true leaves, heights) is written here, and the hang chart follows.</p>
+      </section>
+    );
+  const newestFirst = [...batch.log].sort((a, b) => b.day - a.day);
+  return (
+    <section aria-label="Seen" className="space-y-3">
+      <div className="flex items-end justify-between gap-3">
+        <h2 className="text-lg font-semibold">What do you see?</h2>
+        <DayField label="on" value={on} min={batch.sown} max={today} onChange={(d) => setOn(d ?? today)} />
+      </div>
+      {seed && (
+        <div className="grid grid-cols-2 gap-2">
+          {SEEN.map(({ what, label, icon: Icon }) => (
+            <Button
+              key={what}
+              className="min-h-12!"
+              onClick={() => write(label, logIt(batch.id, { ...loggedNow(on), what, height: null, stage: null }))}
+            >
+              <Icon size={18} aria-hidden /> {label}
+            </Button>
+          ))}
+        </div>
+      )}
+      <div className="flex flex-wrap items-end gap-3">
+        <LengthField
+          key={`${on} ${batch.log.length}`}
+          label="leaf tops above the compost"
+          value={tray.plantHeight}
+          min={0.001}
+          max={3}
+          inputClassName="w-28"
+          onChange={(height) => write(`${showLength(height, lengthUnit)} tall`, measureBatch(batch.id, height, loggedNow(on)))}
+        />
+        <SelectField
+          label="stage"
+          value={stage.stage}
+          options={crop.stages.map((s) => ({ value: s.stage, label: stageWords(s) }))}
+          onChange={(name) => {
+            const to = crop.stages.find((s) => s.stage === name)!;
+            write(stageWords(to), stageBatch(batch.id, to.stage, loggedNow(on)));
+          }}
+        />
+      </div>
+      {newestFirst.length > 0 && (
+        <ul className="max-h-64 overflow-y-auto" aria-label="Written down">
+          {newestFirst.map((l) => (
+            <li key={l.id} className="flex items-center gap-2 border-t border-line">
+              <span className="w-24 shrink-0 text-soft">{dayWords(l.day)}</span>
+              <span className="flex-1">{entryWords(l, tray, lengthUnit)}</span>
+              <button
+                type="button"
+                className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11"
+                aria-label={`Strike out ${entryWords(l, tray, lengthUnit)}, ${dayWords(l.day)}`}
+                onClick={() => write('Struck out', unlog(batch.id, l.id))}
+              >
+                <X size={16} aria-hidden />
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+function entryWords(l: Logged, { crop }: BenchTray, unit: LengthUnit): string {
+  if (l.what === 'height') return `${showLength(l.height ?? 0, unit)} tall`;
+  if (l.what === 'stage') {
+    const stage = crop.stages.find((s) => s.stage === l.stage);
+    return `from here on: ${stage ? stageWords(stage) : l.stage}`;
+  }
+  return SEEN.find((s) => s.what === l.what)!.label.replace('They are up', 'up');
+}

@@ -1,0 +1,161 @@
+'use client';
+import { useMemo } from 'react';
+import { comparePlans } from '@/core/programme/comparePlans';
+import { AS_SET, type HoursPlan } from '@/core/programme/HoursPlan';
+import { daysOfPlan, type TrayStrength } from '@/core/programme/wishedHours';
+import type { BenchTier, BenchTray } from '@/core/stand/benchStand';
+import { plantAreaOf } from '@/core/stand/footprint';
+import { showMoney } from '@/core/units/money';
+import { changeSite, undo } from '@/store/site/siteStore';
+import { changeBatch } from '@/core/stand/change';
+import { Stepper } from '../parts/Stepper';
+import { NumberField } from '../parts/NumberField';
+import { daysWords } from '../season/dayWords';
+import { say } from '../shell/toastStore';
+import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { doseNumber } from '../stage/lightWords';
+import { percent, stageWords } from '../verdict/words';
+import { hoursWords, planWords, riskWords, wishLimitWords } from './planWords';
+
+interface PlanTableProps {
+  tier: BenchTier;
+  tray: BenchTray;
+  light: TrayStrength | null;
+  failed: boolean;
+}
+
+const of = (kind: HoursPlan['kind'], more: Partial<HoursPlan> = {}): HoursPlan => ({ ...AS_SET, kind, ...more });
+
+/** Plans of hours side by side for the days that a tray has before it: dose, cost and risk; one press takes one. */
+export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
+  const { sites } = useWorkspace();
+  const today = useToday();
+  const { price_per_kWh, currency } = useSite((s) => s.site);
+  const { batch, crop } = tray;
+  const { plan } = batch;
+  const plans = useMemo(() => {
+    const own = (kind: HoursPlan['kind'], fallback: HoursPlan) => (plan.kind === kind ? plan : fallback);
+    return [
+      AS_SET,
+      own('steady', of('steady', { hours: Math.round(tier.hours * 2) / 2 || 16 })),
+      of('stepping'),
+      own('day-and-night', of('day-and-night', { days: 3 })),
+      own('ramp', of('ramp', { days: 7 })),
+      of('dose'),
+      of('shortest'),
+    ];
+  }, [plan, tier.hours]);
+  const courses = useMemo(() => {
+    if (!light || tier.lamps.length === 0) return null;
+    // Of what the tier's lamps draw, as much as is over this tray.
+    const area = ({ tray: y }: BenchTray) => {
+      const { x0, x1, y0, y1 } = plantAreaOf(y);
+      return (x1 - x0) * (y1 - y0);
+    };
+    const share = area(tray) / tier.trays.reduce((sum, y) => sum + area(y), 0);
+    const power = share * tier.lamps.reduce((sum, l) => sum + l.lamp.power, 0);
+    return comparePlans(plans, batch, crop, light, tier.hours, { power, price_per_kWh }, today);
+  }, [plans, batch, crop, light, tier, tray, price_per_kWh, today]);
+  const take = (next: HoursPlan) => {
+    changeSite(sites, 'plan the hours', changeBatch(batch.id, { plan: next }));
+    say(`${planWords(next)}: the hang chart sets its timer by it.`, { label: 'Undo', run: () => undo(sites) });
+  };
+  return (
+    <section aria-labelledby="plans" className="space-y-2">
+      <h2 id="plans" className="text-lg font-semibold">
+        How are its hours to go?
+      </h2>
+      {failed && <p className="text-copper">The light could not be computed. Reload the page to try again.</p>}
+      {!failed && !light && tier.lamps.length > 0 && <p role="status">Working out the light…</p>}
+      {tier.lamps.length === 0 && <p className="text-soft">No lamp hangs over it yet.</p>}
+      {courses && (
+        <>
+          <div className="overflow-x-auto">
+            <table className="w-full text-left text-[15px]">
+              <caption className="sr-only">Plans of hours for {crop.name}</caption>
+              <thead className="text-sm text-soft">
+                <tr>
+                  <th className="font-normal">plan</th>
+                  <th className="pr-3 font-normal">hours by stage</th>
+                  <th className="pr-3 font-normal">in range</th>
+                  <th className="pr-3 font-normal">of best dose</th>
+                  <th className="pr-3 font-normal">power</th>
+                </tr>
+              </thead>
+              <tbody>
+                {courses.map((c) => {
+                  const chosen = c.plan.kind === plan.kind;
+                  const refused = c.risks.some((r) => r.why === 'refused');
+                  return (
+                    <tr key={c.plan.kind} className="border-t border-line align-top" data-testid={`plan-${c.plan.kind}`}>
+                      <td className="max-w-64 py-1 pr-3">
+                        <label className="flex min-h-9 cursor-pointer items-center gap-2 max-md:min-h-11">
+                          <input
+                            type="radio"
+                            name="plan"
+                            className="size-4.5 shrink-0 accent-verdigris"
+                            checked={chosen}
+                            disabled={refused && !chosen}
+                            onChange={() => take(c.plan)}
+                          />
+                          <span className={chosen ? 'font-semibold' : undefined}>{planWords(c.plan)}</span>
+                        </label>
+                        {c.risks.length > 0 && (
+                          <p className="pl-6.5 text-sm text-copper">
+                            {c.risks.map(riskWords).join('; ')}
+                            {refused && crop.continuousLightInjurySource ? ` (${crop.continuousLightInjurySource})` : ''}.
+                          </p>
+                        )}
+                      </td>
+                      <td className="py-2 pr-3 tabular-nums">
+                        {c.stages.map((s) => (
+                          <div key={s.stage.stage} className="whitespace-nowrap">
+                            <span className="text-soft">{stageWords(s.stage)}</span> {hoursWords(s.first)}
+                            {Math.abs(s.last - s.first) >= 0.25 ? ` → ${hoursWords(s.last)}` : ''}
+                            {s.limit ? <span className="text-sm text-soft"> ({wishLimitWords(s.limit)})</span> : null}
+                          </div>
+                        ))}
+                      </td>
+                      <td className="py-2 pr-3 whitespace-nowrap tabular-nums">
+                        {c.daysInBand} of {daysWords(c.days)}
+                      </td>
+                      <td className="py-2 pr-3 tabular-nums">{percent(c.doseOfBest)}</td>
+                      <td className="py-2 pr-3 whitespace-nowrap tabular-nums">{showMoney(c.cost, currency)}</td>
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </table>
+          </div>
+          <div className="flex flex-wrap items-end gap-4">
+            {plan.kind === 'steady' && (
+              <NumberField
+                label="hours a day"
+                value={plan.hours}
+                min={0}
+                max={24}
+                unit="h"
+                inputClassName="w-20"
+                onChange={(hours) => take({ ...plan, hours })}
+              />
+            )}
+            {(plan.kind === 'day-and-night' || plan.kind === 'ramp') && (
+              <Stepper
+                label="days at first"
+                value={daysOfPlan(plan)}
+                min={1}
+                max={plan.kind === 'ramp' ? 21 : 5}
+                onChange={(days) => take({ ...plan, days })}
+              />
+            )}
+          </div>
+          <p className="text-sm text-soft">
+            With the lamp kept as far off as it is now: {doseNumber(light!.weakest)} to {doseNumber(light!.strongest)} µmol/m²/s on this
+            tray. Where trays share a timer they meet between their plans. Day and night for the first days is growers’ practice, three to
+            five days; longer injures tomato and aubergine (Hillman 1956; Velez-Ramirez et al. 2014).
+          </p>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,61 @@
+import type { PlanRisk } from '@/core/programme/comparePlans';
+import type { HoursPlan } from '@/core/programme/HoursPlan';
+import type { DoseLimit } from '@/core/programme/solveDose';
+import { daysOfPlan, type Wish } from '@/core/programme/wishedHours';
+import { showHours } from '@/core/units/clock';
+import { daysWords } from '../season/dayWords';
+
+export const hoursWords = (h: number): string => showHours(Math.round(h * 4) * 15);
+
+/** A plan by what it does. */
+export function planWords(plan: HoursPlan): string {
+  switch (plan.kind) {
+    case 'as-set':
+      return 'As the timer is set';
+    case 'steady':
+      return plan.hours === null ? 'Steady' : `Steady, ${hoursWords(plan.hours)}`;
+    case 'stepping':
+      return 'Long at first, an hour less each week';
+    case 'day-and-night':
+      return `Day and night for ${daysWords(daysOfPlan(plan))}, then by the dose`;
+    case 'ramp':
+      return `A gentle start over ${daysWords(daysOfPlan(plan))}`;
+    case 'dose':
+      return 'As long as the dose needs';
+    case 'shortest':
+      return 'As short as will do';
+  }
+}
+
+/** What may go wrong under a plan. */
+export function riskWords(risk: PlanRisk): string {
+  switch (risk.why) {
+    case 'continuous-light':
+      return risk.injury === 'low'
+        ? `${daysWords(risk.days)} without a night, which it bears`
+        : `${daysWords(risk.days)} without a night: some crops yellow`;
+    case 'refused':
+      return 'day and night injures it: kept to its longest day';
+    case 'weak':
+      return `the weakest spot is short on ${daysWords(risk.days)}`;
+    case 'strong':
+      return `the strongest spot is over on ${daysWords(risk.days)}`;
+    case 'bolting':
+      return `days of ${hoursWords(risk.hours)} may make it bolt or bulb`;
+  }
+}
+
+const WISH_LIMITS: Readonly<Record<NonNullable<Wish['limit']>, string>> = {
+  'longest-day': 'its longest day binds',
+  'shortest-day': 'its shortest day binds',
+  'day-and-night-refused': 'its longest day binds',
+};
+export const wishLimitWords = (limit: NonNullable<Wish['limit']>): string => WISH_LIMITS[limit];
+
+const DOSE_LIMITS: Readonly<Record<DoseLimit, string>> = {
+  'longest-day': 'More hours than it bears would be needed: this is the nearest.',
+  'shortest-day': 'Fewer hours than it needs would do: this is the nearest.',
+  'too-strong': 'That is stronger than it bears at once: this is the nearest.',
+  dark: 'Without light there is no dose.',
+};
+export const doseLimitWords = (limit: DoseLimit): string => DOSE_LIMITS[limit];
