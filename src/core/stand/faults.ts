@@ -1,3 +1,4 @@
+import { CONTINUOUS_SHARE } from '../power/loadsOf';
 import type { Kilograms, Metres, Watts } from '../quantities';
 import { isRoofed, LAMP_HEADROOM } from './Enclosure';
 import type { BenchLamp, BenchStand, BenchTier, BenchTray } from './benchStand';
@@ -19,9 +20,6 @@ export type Fault =
 /** A tray full of moist mix, for each litre of its outline: growers' consensus, 0.7–1.0 kg. */
 const WET_MIX_KG_PER_LITRE = 0.85;
 
-/** What burns for hours on end may use this share of a strip's rating. Source: the usual allowance for continuous loads, NEC 210.20(A); local rules go first. */
-const CONTINUOUS_SHARE = 0.8;
-
 /** Things that touch are not over the edge. */
 const HAIR: Metres = 0.002;
 
@@ -39,8 +37,9 @@ export function faultsOf(stand: BenchStand): Fault[] {
     ...t.trays.flatMap((y, i) => trayFaults(t, y, t.trays.slice(i + 1))),
     ...shelfFaults(t),
   ]);
-  const { strip } = stand.stand;
-  const power = stand.tiers.reduce((sum, t) => sum + t.lamps.reduce((s, l) => s + l.lamp.power, 0), 0);
+  const { strip, plugged } = stand.stand;
+  const lamps = stand.tiers.reduce((sum, t) => sum + t.lamps.reduce((s, l) => s + l.lamp.power, 0), 0);
+  const power = plugged.reduce((sum, p) => sum + p.power, lamps);
   if (strip !== null && power > CONTINUOUS_SHARE * strip)
     faults.push({ why: 'strip-overloaded', thingId: stand.stand.id, power, allowed: CONTINUOUS_SHARE * strip });
   return faults;

@@ -14,6 +14,13 @@ export function readDay(text: string): Result<Day> {
   return ok(day);
 }
 
+/** A day of a text that has been checked. @throws RangeError for one that has not */
+export function dayOf(text: string): Day {
+  const day = readDay(text);
+  if (!day.ok) throw new RangeError(`not a day: ${text}`);
+  return day.value;
+}
+
 /** @param month  1 … 12 */
 export const dayFrom = (year: number, month: number, day: number): Day => Math.floor(Date.UTC(year, month - 1, day) / MS_PER_DAY);
 

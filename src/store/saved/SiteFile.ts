@@ -20,11 +20,13 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { MOST_CROPS, MOST_NOTES } from '../../core/crop/changeCrops';
 import { STAGE_NAMES } from '../../core/crop/Crop';
 import { MOST_LOGGED } from '../../core/growth/changeGrowth';
 import { LOGGED_KINDS, type LoggedKind } from '../../core/growth/Logged';
 import { RHYTHMS } from '../../core/hang/VisitRhythm';
 import { PLAN_KINDS, type PlanKind } from '../../core/programme/HoursPlan';
+import { MOST_PLUGGED } from '../../core/stand/changeOutlets';
 import { CropFile, CropNoteFile } from './CropFile';
 import { IsDay } from './IsDay';
 import { HANGER_KINDS, type HangerKind } from '../../core/stand/Hanger';
@@ -238,7 +240,7 @@ export class StandFile {
   @IsNumber(finite) @Min(0) @Max(0.2) shelf_m!: number;
   @IsOptional() @IsNumber(finite) @Min(1) @Max(100_000) strip_W!: number | null;
   @IsOptional() @IsInt() @Min(0) @Max(50) steadyOutlets!: number | null;
-  @IsArray() @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => PluggedFile) plugged!: PluggedFile[];
+  @IsArray() @ArrayMaxSize(MOST_PLUGGED) @ValidateNested({ each: true }) @Type(() => PluggedFile) plugged!: PluggedFile[];
   @IsOptional() @ValidateNested() @Type(() => KeptChartFile) chart!: KeptChartFile | null;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => TierFile) tiers!: TierFile[];
 }
@@ -390,8 +392,8 @@ export class SiteFile {
   @IsOptional() @ValidateNested() @Type(() => CheapFile) cheap!: CheapFile | null;
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => SpareFile) spares!: SpareFile[];
   @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => MeterFile) meters!: MeterFile[];
-  @IsArray() @ArrayMaxSize(300) @ValidateNested({ each: true }) @Type(() => CropFile) crops!: CropFile[];
-  @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => CropNoteFile) cropNotes!: CropNoteFile[];
+  @IsArray() @ArrayMaxSize(MOST_CROPS) @ValidateNested({ each: true }) @Type(() => CropFile) crops!: CropFile[];
+  @IsArray() @ArrayMaxSize(MOST_NOTES) @ValidateNested({ each: true }) @Type(() => CropNoteFile) cropNotes!: CropNoteFile[];
   @ValidateNested() @IsDefined() @Type(() => VisitsFile) visits!: VisitsFile;
   @IsOptional() @IsTimeZone() timeZone!: string | null;
 }

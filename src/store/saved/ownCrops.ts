@@ -1,3 +1,4 @@
+import { unsoundOf } from '../../core/crop/unsoundOf';
 import type { Crop } from '../../core/crop/Crop';
 import { tables } from '../../core/library/tables';
 import type { Problem } from '../../core/result';
@@ -83,24 +84,6 @@ export function cropOfFile(f: CropFile): Crop {
 
 const OWN_TRUST: Crop['trust'] = { light: 'consensus', photoperiod: 'consensus', germination: null, sowing: null, heights: 'consensus' };
 
-/** What types alone do not say: each stage once and in order, days that rise, bands that are bands. */
-export function cropProblems(crop: CropFile, at: string): Problem[] {
-  const problems: Problem[] = [];
-  const bad = (where: string) => problems.push({ code: 'site/not-rising', at: `${at}.${where}` });
-  const names = crop.stages.map((s) => s.stage);
-  if (new Set(names).size < names.length) problems.push({ code: 'site/id-twice', at: `${at}.stages` });
-  const days = crop.stages.map((s) => s.fromDay ?? null);
-  if (days.some((d) => d === null) && days.some((d) => d !== null)) problems.push({ code: 'site/missing', at: `${at}.stages[].fromDay` });
-  crop.stages.forEach((s, i) => {
-    if (!(s.dliMin <= s.dliTarget && s.dliTarget <= s.dliMax)) bad(`stages[${i}].dliTarget`);
-    if (s.hoursMin > s.hoursMax) bad(`stages[${i}].hoursMax`);
-    if (i > 0 && (days[i] ?? 0) <= (days[i - 1] ?? -1) && days[i] !== null) bad(`stages[${i}].fromDay`);
-  });
-  crop.heightByDay.forEach((h, i) => {
-    if (i > 0 && h.day <= crop.heightByDay[i - 1]!.day) bad(`heightByDay[${i}].day`);
-  });
-  const g = crop.germination;
-  if (g && g.lastDay < g.firstDay) bad('germination.lastDay');
-  if (g && !(g.least_C <= g.best_C && g.best_C <= g.most_C)) bad('germination.best_C');
-  return problems;
-}
+/** Where the figures of a crop contradict each other. */
+export const cropProblems = (file: CropFile, at: string): Problem[] =>
+  unsoundOf(cropOfFile(file)).map((where) => ({ code: 'site/not-rising', at: `${at}.${where}` }));

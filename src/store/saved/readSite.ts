@@ -1,5 +1,5 @@
 import type { KeptChart } from '../../core/hang/KeptChart';
-import { readDay, type Day } from '../../core/units/day';
+import { dayOf, type Day } from '../../core/units/day';
 import { cropOfFile, cropProblems } from './ownCrops';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
@@ -133,7 +133,7 @@ function siteOf(file: SiteFile): Site {
       height: b.height_m ?? null,
       sown: dayOrNull(b.sown),
       leaves: dayOrNull(b.leaves),
-      log: b.log.map((l) => ({ id: l.id, day: dayFor(l.day), what: l.what, height: l.height_m ?? null, stage: l.stage ?? null })),
+      log: b.log.map((l) => ({ id: l.id, day: dayOf(l.day), what: l.what, height: l.height_m ?? null, stage: l.stage ?? null })),
       plan: { kind: b.plan.kind, hours: b.plan.hours ?? null, days: b.plan.days ?? null },
     })),
     programmes: file.programmes.map(({ id, on_min, lit_min, rating_W, outlets }) => ({
@@ -144,12 +144,12 @@ function siteOf(file: SiteFile): Site {
       outlets: outlets ?? null,
     })),
     crops: file.crops.map(cropOfFile),
-    cropNotes: file.cropNotes.map((n) => ({ id: n.id, cropId: n.cropId, day: dayFor(n.day), outcome: n.outcome ?? null, text: n.text })),
+    cropNotes: file.cropNotes.map((n) => ({ id: n.id, cropId: n.cropId, day: dayOf(n.day), outcome: n.outcome ?? null, text: n.text })),
     visits: {
       rhythm: file.visits.rhythm,
       weekday: file.visits.weekday,
       time_min: file.visits.time_min,
-      away: file.visits.away.map((a) => ({ from: dayFor(a.from), to: dayFor(a.to) })),
+      away: file.visits.away.map((a) => ({ from: dayOf(a.from), to: dayOf(a.to) })),
     },
     timeZone: file.timeZone ?? null,
     lamps: file.lamps.map(lampOf),
@@ -165,18 +165,12 @@ function siteOf(file: SiteFile): Site {
   };
 }
 
-/** Of a day that has been checked. */
-function dayFor(text: string): Day {
-  const day = readDay(text);
-  if (!day.ok) throw new RangeError(`not a day: ${text}`);
-  return day.value;
-}
-const dayOrNull = (text: string | null | undefined): Day | null => (text == null ? null : dayFor(text));
+const dayOrNull = (text: string | null | undefined): Day | null => (text == null ? null : dayOf(text));
 
 const chartOf = (file: KeptChartFile): KeptChart => ({
-  made: dayFor(file.made),
+  made: dayOf(file.made),
   visits: file.visits.map((v) => ({
-    day: dayFor(v.day),
+    day: dayOf(v.day),
     lamps: v.lamps.map(({ tierId, fittingId, steps, face_m }) => ({ tierId, fittingId, steps, face: face_m })),
     risers: v.risers.map(({ tierId, trayId, from, to }) => ({ tierId, trayId, from, to })),
     hours: v.hours.map(({ programmeId, on_min, lit_min }) => ({ programmeId, on_min, lit_min })),

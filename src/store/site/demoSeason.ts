@@ -50,7 +50,7 @@ export function withDemoSeason(site: Site, today: Day): Site {
               ...s,
               steadyOutlets: 2,
               plugged: [
-                { id: 'demo-fan', kind: 'fan', name: 'Clip fan', power: 12, programmeId: null },
+                { id: 'demo-fan', kind: 'fan', name: 'Clip fan', power: 6, programmeId: null },
                 // On the wrong side of the strip, and meant to be found there.
                 { id: 'demo-mat', kind: 'mat', name: 'Heat mat, tier 5', power: 18, programmeId: timers[4]! },
               ],

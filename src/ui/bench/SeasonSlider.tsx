@@ -102,7 +102,7 @@ export function SeasonSlider({ stand }: { stand: BenchStand }) {
           </Button>
         )}
       </div>
-      <p className="min-h-5 text-sm text-soft" data-testid="season-jobs">
+      <p className="mt-1 min-h-5 text-sm text-soft" data-testid="season-jobs">
         {working !== null && !own
           ? 'Working out the chart of the days to come…'
           : day === null

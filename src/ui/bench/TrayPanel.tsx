@@ -8,6 +8,7 @@ import { ok } from '@/core/result';
 import type { BenchTier, BenchTray } from '@/core/stand/benchStand';
 import { plantHeightOf } from '@/core/stand/canopy';
 import { changeBatch, changeTrays } from '@/core/stand/change';
+import { cropOf } from '@/core/stand/setUp';
 import { sizesOf } from '@/core/stand/plain';
 import { containerItems } from '../parts/containerItems';
 import { cropItems } from '../parts/cropItems';
@@ -17,7 +18,7 @@ import { Stepper } from '../parts/Stepper';
 import { TypedField } from '../parts/TypedField';
 import { ageWords } from '../chart/ageWords';
 import { loggedNow } from '../season/loggedNow';
-import { useSettings, useToday } from '../shell/WorkspaceContext';
+import { useSettings, useSite, useToday } from '../shell/WorkspaceContext';
 import { stageWords } from '../verdict/words';
 import { trayName } from './benchWords';
 import { ChoiceSheet } from './ChoiceSheet';
@@ -32,6 +33,7 @@ export function TrayPanel({ tier: t, tray: y, hands }: { tier: BenchTier; tray: 
   const change = (what: string, by: Parameters<typeof changeTrays>[2]) => hands.change(what, changeTrays(t.tier.id, [tray.id], by));
   const expected = plantHeightOf({ ...batch, height: null }, crop, stage);
   const today = useToday();
+  const own = useSite((s) => s.site.crops);
   const container = tray.containerId ? tables.container(tray.containerId) : undefined;
   return (
     <section aria-label="The chosen tray" className="space-y-3 border-b border-line pb-4">
@@ -43,10 +45,10 @@ export function TrayPanel({ tier: t, tray: y, hands }: { tier: BenchTier; tray: 
             title="What grows in it?"
             description="Search by any of its names."
             placeholder="Tomato, begonia, spring onion…"
-            items={cropItems}
+            items={cropItems(own)}
             chosen={crop.id}
             onChoose={(id) => {
-              const next = tables.crop(id)!;
+              const next = cropOf({ crops: own }, id, tables)!;
               const kept = next.stages.find((s) => s.stage === batch.stage) ?? next.stages[0]!;
               hands.change('choose the crop', changeBatch(batch.id, { cropId: id, stage: kept.stage, height: null }));
             }}

@@ -1,7 +1,7 @@
 'use client';
 import { plantHeightOf } from '@/core/stand/canopy';
-import { cropLibrary } from '@/core/library/cropLibrary';
-import type { SetUp } from '@/core/stand/setUp';
+import { tables } from '@/core/library/tables';
+import { cropOf, type SetUp } from '@/core/stand/setUp';
 import { changeSite } from '@/store/site/siteStore';
 import { chooseCrop, chooseStage, setPlantHeight } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';
@@ -10,7 +10,7 @@ import { cropItems } from '../parts/cropItems';
 import { SearchList } from '../parts/SearchList';
 import { Segments } from '../parts/Segments';
 import { DoneSheet } from '../parts/Sheet';
-import { useWorkspace } from '../shell/WorkspaceContext';
+import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { basisWords, stageWords } from '../verdict/words';
 
 export interface ChoiceSheetProps {
@@ -23,6 +23,7 @@ export interface ChoiceSheetProps {
 /** Crop and stage, and the plants' own height. */
 export function CropSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetProps) {
   const { sites } = useWorkspace();
+  const site = useSite((s) => s.site);
   const { crop, stage, stand, batch } = setUp;
   const expected = plantHeightOf({ ...batch, height: null }, crop, stage);
   return (
@@ -37,18 +38,9 @@ export function CropSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
         <SearchList
           label="Crops"
           placeholder="Tomato, begonia, spring onion…"
-          items={cropItems}
+          items={cropItems(site.crops)}
           chosen={crop.id}
-          onChoose={(id) =>
-            changeSite(
-              sites,
-              'choose the crop',
-              chooseCrop(
-                stand.id,
-                cropLibrary.find((c) => c.id === id)!,
-              ),
-            )
-          }
+          onChoose={(id) => changeSite(sites, 'choose the crop', chooseCrop(stand.id, cropOf(site, id, tables)!))}
           empty="Nothing by that name. Choose a plant of the same family: the light it asks for will be close."
         />
         <div className="space-y-2">

@@ -1,3 +1,4 @@
+import type { Crop } from '@/core/crop/Crop';
 import { cropLibrary } from '@/core/library/cropLibrary';
 import type { SearchItem } from './SearchList';
 
@@ -19,11 +20,18 @@ const GROUPS: Readonly<Record<string, string>> = {
   cutting: 'Cuttings',
 };
 
-/** All crops, to be searched by any of their names. */
-export const cropItems: readonly SearchItem[] = cropLibrary.map((c) => ({
+const itemOf = (c: Crop, group: string): SearchItem => ({
   id: c.id,
   name: c.name,
   detail: c.alsoCalled[0] ?? c.latin,
-  words: [...c.alsoCalled, c.latin, GROUPS[c.group] ?? c.group],
-  group: GROUPS[c.group] ?? c.group,
-}));
+  words: [...c.alsoCalled, c.latin, group],
+  group,
+});
+
+export const groupWords = (group: string): string => GROUPS[group] ?? group;
+
+const TABLE = cropLibrary.map((c) => itemOf(c, groupWords(c.group)));
+
+/** All crops, the person's own first, to be searched by any of their names. */
+export const cropItems = (own: readonly Crop[]): readonly SearchItem[] =>
+  own.length > 0 ? [...own.map((c) => itemOf(c, 'Yours')), ...TABLE] : TABLE;

@@ -9,6 +9,10 @@ export const dayWords = (day: Day): string => SHORT.format(noonOf(day)).replace(
 /** `Saturday 13 February 2027`. */
 export const longDayWords = (day: Day): string => LONG.format(noonOf(day)).replace(',', '');
 
+const BRIEF = style({ day: 'numeric', month: 'short' });
+/** `13 Feb`, for the foot of a chart. */
+export const briefDayWords = (day: Day): string => BRIEF.format(noonOf(day));
+
 /** How far off a day is, from today. */
 export function awayWords(day: Day, today: Day): string {
   const n = day - today;

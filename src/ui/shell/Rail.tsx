@@ -1,6 +1,6 @@
 'use client';
 import clsx from 'clsx';
-import { Clock, Gauge, LampDesk, PanelsTopLeft, Rows3, SlidersHorizontal } from 'lucide-react';
+import { Clock, Gauge, LampDesk, PanelsTopLeft, Rows3, SlidersHorizontal, Sprout } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 
@@ -9,6 +9,7 @@ const PLACES = [
   { href: '/bench', label: 'Bench', icon: PanelsTopLeft },
   { href: '/hours', label: 'Hours', icon: Clock },
   { href: '/readings', label: 'Readings', icon: Gauge },
+  { href: '/crops', label: 'Crops', icon: Sprout },
   { href: '/setups', label: 'Set-ups', icon: Rows3 },
   { href: '/settings', label: 'Settings', icon: SlidersHorizontal },
 ];

@@ -8,7 +8,7 @@ import type { BenchTray } from '@/core/stand/benchStand';
 import { showLength } from '@/core/units/length';
 import { chartAxis } from '../parts/chartAxis';
 import { LineKey } from '../parts/LineKey';
-import { dayWords } from '../season/dayWords';
+import { briefDayWords, dayWords } from '../season/dayWords';
 import { useSettings, useToday } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
 import { basisWords, stageWords } from '../verdict/words';
@@ -39,7 +39,7 @@ export function GrowthFigure({ tray: { batch, crop } }: { tray: BenchTray }) {
     );
     const plain = { pointRadius: 0, borderWidth: 2, tension: 0 };
     return {
-      labels: course.map((c) => dayWords(c.day)),
+      labels: course.map((c) => briefDayWords(c.day)),
       datasets: [
         {
           ...plain,

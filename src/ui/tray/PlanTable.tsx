@@ -26,6 +26,9 @@ interface PlanTableProps {
 
 const of = (kind: HoursPlan['kind'], more: Partial<HoursPlan> = {}): HoursPlan => ({ ...AS_SET, kind, ...more });
 
+/** One plan: side by side on a wide screen, on a phone one thing below the other. */
+const ROW = 'grid grid-cols-3 gap-x-4 md:grid-cols-[minmax(0,15rem)_minmax(0,1fr)_6.5rem_5.5rem_4rem]';
+
 /** Plans of hours side by side for the days that a tray has before it: dose, cost and risk; one press takes one. */
 export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
   const { sites } = useWorkspace();
@@ -70,63 +73,61 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
       {tier.lamps.length === 0 && <p className="text-soft">No lamp hangs over it yet.</p>}
       {courses && (
         <>
-          <div className="overflow-x-auto">
-            <table className="w-full text-left text-[15px]">
-              <caption className="sr-only">Plans of hours for {crop.name}</caption>
-              <thead className="text-sm text-soft">
-                <tr>
-                  <th className="font-normal">plan</th>
-                  <th className="pr-3 font-normal">hours by stage</th>
-                  <th className="pr-3 font-normal">in range</th>
-                  <th className="pr-3 font-normal">of best dose</th>
-                  <th className="pr-3 font-normal">power</th>
-                </tr>
-              </thead>
-              <tbody>
-                {courses.map((c) => {
-                  const chosen = c.plan.kind === plan.kind;
-                  const refused = c.risks.some((r) => r.why === 'refused');
-                  return (
-                    <tr key={c.plan.kind} className="border-t border-line align-top" data-testid={`plan-${c.plan.kind}`}>
-                      <td className="max-w-64 py-1 pr-3">
-                        <label className="flex min-h-9 cursor-pointer items-center gap-2 max-md:min-h-11">
-                          <input
-                            type="radio"
-                            name="plan"
-                            className="size-4.5 shrink-0 accent-verdigris"
-                            checked={chosen}
-                            disabled={refused && !chosen}
-                            onChange={() => take(c.plan)}
-                          />
-                          <span className={chosen ? 'font-semibold' : undefined}>{planWords(c.plan)}</span>
-                        </label>
-                        {c.risks.length > 0 && (
-                          <p className="pl-6.5 text-sm text-copper">
-                            {c.risks.map(riskWords).join('; ')}
-                            {refused && crop.continuousLightInjurySource ? ` (${crop.continuousLightInjurySource})` : ''}.
-                          </p>
-                        )}
-                      </td>
-                      <td className="py-2 pr-3 tabular-nums">
-                        {c.stages.map((s) => (
-                          <div key={s.stage.stage} className="whitespace-nowrap">
-                            <span className="text-soft">{stageWords(s.stage)}</span> {hoursWords(s.first)}
-                            {Math.abs(s.last - s.first) >= 0.25 ? ` → ${hoursWords(s.last)}` : ''}
-                            {s.limit ? <span className="text-sm text-soft"> ({wishLimitWords(s.limit)})</span> : null}
-                          </div>
-                        ))}
-                      </td>
-                      <td className="py-2 pr-3 whitespace-nowrap tabular-nums">
-                        {c.daysInBand} of {daysWords(c.days)}
-                      </td>
-                      <td className="py-2 pr-3 tabular-nums">{percent(c.doseOfBest)}</td>
-                      <td className="py-2 pr-3 whitespace-nowrap tabular-nums">{showMoney(c.cost, currency)}</td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
-          </div>
+          <fieldset>
+            <legend className="sr-only">Plans of hours for {crop.name}</legend>
+            <div className={`${ROW} text-sm text-soft max-md:hidden`} aria-hidden>
+              <span>plan</span>
+              <span>hours by stage</span>
+              <span>in range</span>
+              <span>of best dose</span>
+              <span>power</span>
+            </div>
+            {courses.map((c) => {
+              const chosen = c.plan.kind === plan.kind;
+              const refused = c.risks.some((r) => r.why === 'refused');
+              return (
+                <div key={c.plan.kind} className={`${ROW} border-t border-line py-1.5`} data-testid={`plan-${c.plan.kind}`}>
+                  <div className="max-md:col-span-3">
+                    <label className="flex min-h-8 cursor-pointer items-center gap-2 max-md:min-h-11">
+                      <input
+                        type="radio"
+                        name="plan"
+                        className="size-4.5 shrink-0 accent-verdigris"
+                        checked={chosen}
+                        disabled={refused && !chosen}
+                        onChange={() => take(c.plan)}
+                      />
+                      <span className={chosen ? 'font-semibold' : undefined}>{planWords(c.plan)}</span>
+                    </label>
+                    {c.risks.length > 0 && (
+                      <p className="pl-6.5 text-sm text-copper">
+                        {c.risks.map(riskWords).join('; ')}
+                        {refused && crop.continuousLightInjurySource ? ` (${crop.continuousLightInjurySource})` : ''}.
+                      </p>
+                    )}
+                  </div>
+                  <div className="pt-1 tabular-nums max-md:col-span-3 max-md:pl-6.5">
+                    {c.stages.map((s) => (
+                      <div key={s.stage.stage}>
+                        <span className="text-soft">{stageWords(s.stage)}</span> {hoursWords(s.first)}
+                        {Math.abs(s.last - s.first) >= 0.25 ? ` → ${hoursWords(s.last)}` : ''}
+                        {s.limit ? <span className="text-sm text-soft"> ({wishLimitWords(s.limit)})</span> : null}
+                      </div>
+                    ))}
+                  </div>
+                  <div className="pt-1 tabular-nums max-md:pl-6.5">
+                    {c.daysInBand} of {daysWords(c.days)}
+                    <span className="text-sm text-soft md:hidden"> in range</span>
+                  </div>
+                  <div className="pt-1 tabular-nums">
+                    {percent(c.doseOfBest)}
+                    <span className="text-sm text-soft md:hidden"> of best</span>
+                  </div>
+                  <div className="pt-1 tabular-nums">{showMoney(c.cost, currency)}</div>
+                </div>
+              );
+            })}
+          </fieldset>
           <div className="flex flex-wrap items-end gap-4">
             {plan.kind === 'steady' && (
               <NumberField

@@ -1,0 +1,7 @@
+import { OutletsView } from '@/ui/outlets/OutletsView';
+
+export const metadata = { title: 'Outlets · Copper Noon' };
+
+export default function Page() {
+  return <OutletsView />;
+}

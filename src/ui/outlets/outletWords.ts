@@ -1,0 +1,37 @@
+import type { Loads, OutletFault, OutletGroup, Plug } from '@/core/power/loadsOf';
+import type { Plugged } from '@/core/stand/Site';
+import type { BenchStand } from '@/core/stand/benchStand';
+import { timersOf } from '@/core/timer/servedBy';
+import { timerName } from '../hours/timerWords';
+
+export const KIND_WORDS: Readonly<Record<Plugged['kind'], string>> = { fan: 'fan', mat: 'heat mat', pump: 'pump', other: 'something else' };
+
+export const watts = (w: number): string => `${Math.round(w)} W`;
+
+/** What a group of outlets is called. */
+export function groupName(stand: BenchStand, programmeId: string | null): string {
+  if (programmeId === null) return 'Always live';
+  const timers = timersOf(stand);
+  const timer = timers.find((t) => t.id === programmeId);
+  return timer ? timerName(timer, timers.length === 1) : 'A timer';
+}
+
+export const plugWords = (p: Plug): string => (p.tier === null ? p.name : `Tier ${p.tier}: ${p.name}`);
+
+/** What is wrong with what is plugged where, and why it matters. */
+export function faultWords(fault: OutletFault, stand: BenchStand, { groups }: Loads): string {
+  const name = (id: string | null) => groupName(stand, id);
+  const thing = (id: string) => groups.flatMap((g: OutletGroup) => g.plugs).find((p) => p.id === id)?.name ?? 'It';
+  switch (fault.why) {
+    case 'overloaded':
+      return `${name(fault.programmeId)} would carry ${watts(fault.power)}; for hours on end it should carry no more than ${watts(fault.allowed)}, four fifths of its rating.`;
+    case 'strip-overloaded':
+      return `Together they draw ${watts(fault.power)}; the strip should carry no more than ${watts(fault.allowed)} for hours on end.`;
+    case 'too-few-outlets':
+      return `${name(fault.programmeId)} has ${fault.outlets} outlets for ${fault.plugs} plugs. Do not chain strips: another timer is the way.`;
+    case 'mat-timed':
+      return `${thing(fault.thingId)} goes off with the lamps, just when the nights are cold. A mat belongs on an outlet that is always live, with a thermostat.`;
+    case 'pump-timed':
+      return `${thing(fault.thingId)} goes off with the lamps. A pump belongs on an outlet that is always live.`;
+  }
+}

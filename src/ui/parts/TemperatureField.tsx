@@ -1,0 +1,32 @@
+'use client';
+import { readTemperature, showTemperature } from '@/core/units/temperature';
+import { useSettings } from '../shell/WorkspaceContext';
+import { TypedField } from './TypedField';
+
+interface TemperatureFieldProps {
+  label: string;
+  /** °C. */
+  value: number;
+  min: number;
+  max: number;
+  onChange(celsius: number): void;
+  inputClassName?: string;
+}
+
+/** A temperature in the person's own unit; the other world's is understood as well. */
+export function TemperatureField({ value, min, max, ...rest }: TemperatureFieldProps) {
+  const { temperatureUnit } = useSettings();
+  return (
+    <TypedField
+      {...rest}
+      shown={showTemperature(value, temperatureUnit)}
+      read={(text) => readTemperature(text, temperatureUnit)}
+      refuse={(v) =>
+        v >= min - 0.3 && v <= max + 0.3
+          ? null
+          : `Between ${showTemperature(min, temperatureUnit)} and ${showTemperature(max, temperatureUnit)}, please.`
+      }
+      hint="A temperature, such as 21 °C or 70 F."
+    />
+  );
+}
