@@ -136,9 +136,9 @@ export function createWorkspace(language: string): Workspace {
       const now = opening.getState();
       if (now.status === 'open' && now.savingFailed) opening.setState({ status: 'open', savingFailed: null }, true);
     };
+    const siteData = () => ({ ...writeSite(sites.getState().site), activeId: sites.getState().activeId });
     const siteKeeper = keep(async () => {
-      const { site, activeId } = sites.getState();
-      await database.set('site', { ...writeSite(site), activeId });
+      await database.set('site', siteData());
       saved();
     }, savingFailed);
     const settingsKeeper = keep(() => database.set('settings', settings.getState()), savingFailed);
@@ -158,13 +158,18 @@ export function createWorkspace(language: string): Workspace {
         void siteKeeper.flush();
         void settingsKeeper.flush();
       };
+      const gone = () => {
+        if (siteKeeper.unwritten()) database.hurry('site', siteData());
+        if (settingsKeeper.unwritten()) database.hurry('settings', settings.getState());
+        flush();
+      };
       const hidden = () => document.visibilityState === 'hidden' && flush();
       document.addEventListener('visibilitychange', hidden);
-      window.addEventListener('pagehide', flush);
+      window.addEventListener('pagehide', gone);
       ends.push(() => {
         flush();
         document.removeEventListener('visibilitychange', hidden);
-        window.removeEventListener('pagehide', flush);
+        window.removeEventListener('pagehide', gone);
       });
       // Two workers, so that looking for the answer, or for other set-ups, never keeps the picture waiting.
       const pool = startLightPool(2);

@@ -1,3 +1,4 @@
+import type { Source } from '../library/Source';
 import type { CropNote, Site } from '../stand/Site';
 import type { Crop } from './Crop';
 
@@ -7,12 +8,44 @@ type Change = (site: Site) => Site;
 export const MOST_CROPS = 300;
 export const MOST_NOTES = 2000;
 
+/** What stands behind the figures that a person has typed. */
+export const OWN_SOURCE: Source = { cite: 'the person’s own', kind: 'consensus', supports: ['stages', 'heightCm'] };
+/** How far those of a crop that was made from nothing may be trusted. */
+export const OWN_TRUST: Crop['trust'] = {
+  light: 'consensus',
+  photoperiod: 'consensus',
+  germination: null,
+  sowing: null,
+  heights: 'consensus',
+};
+
 /** A copy of a crop, to be changed: everything in it is the person's own from now on. */
 export const copyOf = (crop: Crop, id: string, name: string): Crop => ({
   ...crop,
   id,
   name,
-  own: { basedOn: crop.own?.basedOn ?? (crop.own ? null : crop.id), why: '' },
+  alsoCalled: [],
+  own: { basedOn: crop.own ? crop.own.basedOn : crop.id, why: '' },
+  sources: crop.own ? crop.sources : [OWN_SOURCE, ...crop.sources],
+});
+
+/** A crop made from nothing: it begins with the figures of another, and says nothing of it. */
+export const freshCrop = (like: Crop, id: string, name: string): Crop => ({
+  ...like,
+  id,
+  name,
+  latin: '',
+  alsoCalled: [],
+  group: 'own',
+  continuousLightInjurySource: null,
+  containerPath: [],
+  sowing: null,
+  feed: null,
+  fed: true,
+  trust: OWN_TRUST,
+  notes: '',
+  own: { basedOn: null, why: '' },
+  sources: [OWN_SOURCE],
 });
 
 /** Keeps a crop of the person's own, or changes it. */

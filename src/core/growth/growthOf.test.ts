@@ -50,6 +50,11 @@ test('what was seen counts: emergence early or late, and “nothing yet” puts 
   expect(late).toMatchObject({ phase: 'before', emergence: SOWN + 19, expected: { from: SOWN + 19, to: SOWN + 19 } });
 });
 
+test('sown anew, what was seen before does not count any more', () => {
+  const again = { ...batch('leek', [entry('emerged', SOWN + 9), entry('height', SOWN + 20, { height: 0.2 })]), sown: SOWN + 50 };
+  expect(growthOf(again, crop('leek'), SOWN + 51)).toMatchObject({ phase: 'before', emergence: SOWN + 62 });
+});
+
 test('true leaves and potting on begin their stages, and the later ones move along', () => {
   const late = batch('tomato', [entry('emerged', SOWN), entry('true-leaves', SOWN + 9)]);
   const stageOn = (b: Batch, age: number) => growthOf(b, crop('tomato'), SOWN + age)!.stage.stage;

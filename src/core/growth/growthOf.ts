@@ -30,9 +30,10 @@ export interface Growth {
  *
  * @returns null for a batch without a date
  */
-export function growthOf(batch: Batch, crop: Crop, day: Day): Growth | null {
-  if (batch.sown === null) return null;
-  const { emergence, expected } = emergenceOf({ ...batch, sown: batch.sown }, crop);
+export function growthOf(kept: Batch, crop: Crop, day: Day): Growth | null {
+  const batch = sownOf(kept);
+  if (!batch) return null;
+  const { emergence, expected } = emergenceOf(batch, crop);
   const age = day - emergence;
   return {
     emergence,
@@ -47,11 +48,18 @@ export function growthOf(batch: Batch, crop: Crop, day: Day): Growth | null {
 /** The last day that is planned for a batch: as the person says, or where the crop's curve ends; null for plants that stay. */
 export function lastDayOf(batch: Batch, crop: Crop): Day | null {
   if (batch.leaves !== null) return batch.leaves;
-  if (batch.sown === null || crop.stages[0]?.fromDay == null) return null;
-  return emergenceOf({ ...batch, sown: batch.sown }, crop).emergence + (crop.heightByDay.at(-1)?.day ?? 0);
+  const sown = sownOf(batch);
+  if (!sown || crop.stages[0]?.fromDay == null) return null;
+  return emergenceOf(sown, crop).emergence + (crop.heightByDay.at(-1)?.day ?? 0);
 }
 
-function emergenceOf({ sown, log }: Batch & { sown: Day }, crop: Crop): Pick<Growth, 'emergence' | 'expected'> {
+type Sown = Batch & { readonly sown: Day };
+
+/** A batch that has a date, with what was seen of it since: older words are of what grew there before. */
+const sownOf = (batch: Batch): Sown | null =>
+  batch.sown === null ? null : { ...batch, sown: batch.sown, log: batch.log.filter((l) => l.day >= batch.sown!) };
+
+function emergenceOf({ sown, log }: Sown, crop: Crop): Pick<Growth, 'emergence' | 'expected'> {
   const seen = firstOf(log, 'emerged');
   if (seen) return { emergence: seen.day, expected: null };
   if (!crop.germination) return { emergence: sown, expected: null };

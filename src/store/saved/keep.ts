@@ -1,7 +1,7 @@
 /**
  * Writes what changes after a moment of quiet, one write at a time and always the newest.
  *
- * @returns `soon` to ask for a write, `now` to write at once (before the page goes), `settled` when nothing is unwritten
+ * @returns `soon` to ask for a write, `now` to write at once, `flush` to write what waits, `unwritten` while something does
  */
 export function keep(write: () => Promise<void>, onError: (reason: unknown) => void, quiet_ms = 200) {
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -33,6 +33,8 @@ export function keep(write: () => Promise<void>, onError: (reason: unknown) => v
       timer = setTimeout(() => void now(), quiet_ms);
     },
     now,
+    /** Whether something is not written yet. */
+    unwritten: () => timer !== undefined || writing !== null,
     /** Writes only when something waits. */
     flush: () => (timer === undefined ? (writing ?? Promise.resolve()) : now()),
   };

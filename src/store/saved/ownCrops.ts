@@ -1,3 +1,4 @@
+import { OWN_SOURCE, OWN_TRUST } from '../../core/crop/changeCrops';
 import { unsoundOf } from '../../core/crop/unsoundOf';
 import type { Crop } from '../../core/crop/Crop';
 import { tables } from '../../core/library/tables';
@@ -78,11 +79,9 @@ export function cropOfFile(f: CropFile): Crop {
     fed: base?.fed ?? true,
     airMovementBenefit: f.airMovementBenefit,
     notes: f.notes,
-    sources: [{ cite: 'the person’s own', kind: 'consensus', supports: ['stages', 'heightCm'] }, ...(base?.sources ?? [])],
+    sources: [OWN_SOURCE, ...(base?.sources ?? [])],
   };
 }
-
-const OWN_TRUST: Crop['trust'] = { light: 'consensus', photoperiod: 'consensus', germination: null, sowing: null, heights: 'consensus' };
 
 /** Where the figures of a crop contradict each other. */
 export const cropProblems = (file: CropFile, at: string): Problem[] =>

@@ -1,4 +1,8 @@
 import 'reflect-metadata';
+import { copyOf, freshCrop, keepCrop, noteCrop } from '../../core/crop/changeCrops';
+import { tables } from '../../core/library/tables';
+import type { Site } from '../../core/stand/Site';
+import { dayFrom } from '../../core/units/day';
 import type { Lamp } from '../../core/lamp/Lamp';
 import { lampLibrary } from '../../core/library/lampLibrary';
 import { whiteLed } from '../../core/spectrum/models';
@@ -18,7 +22,35 @@ const own: Lamp = {
   curve: whiteLed(4000),
   farField: { round: false, table: { gamma: [0, 1, Math.PI / 2], c: [0, 3], perFlux: [0.3, 0.2, 0, 0.3, 0.1, 0] } },
 };
-const site = keepLamp('demo-leek', own)(demoSite('en-GB'));
+/** With everything in it that a site can have: a season, crops and notes of one's own, a chart that is put up. */
+const TODAY = dayFrom(2027, 2, 28);
+const withCrops = [
+  keepCrop({ ...copyOf(tables.crop('celery')!, 'own-celery', 'Our celery'), own: { basedOn: 'celery', why: 'cooler here' } }),
+  keepCrop(freshCrop(tables.crop('fern')!, 'own-fern', 'Fern of the stairs')),
+  noteCrop({ id: 'note-1', cropId: 'own-celery', day: TODAY, outcome: 'good', text: 'Stayed short.' }),
+].reduce((s, change) => change(s), keepLamp('demo-leek', own)(demoSite('en-GB', TODAY)));
+const site: Site = {
+  ...withCrops,
+  timeZone: 'Europe/Lisbon',
+  stands: withCrops.stands.map((s) =>
+    s.id === 'demo-rack'
+      ? {
+          ...s,
+          chart: {
+            made: TODAY,
+            visits: [
+              {
+                day: TODAY + 3,
+                lamps: [{ tierId: s.tiers[0]!.id, fittingId: s.tiers[0]!.fittings[0]!.id, steps: -2, face: 0.31 }],
+                risers: [{ tierId: s.tiers[0]!.id, trayId: s.tiers[0]!.trays[0]!.id, from: 2, to: 1 }],
+                hours: [{ programmeId: s.tiers[0]!.programmeId, on_min: 300, lit_min: 720 }],
+              },
+            ],
+          },
+        }
+      : s,
+  ),
+};
 const plain = () => JSON.parse(JSON.stringify(writeSite(site)));
 const problemsOf = (data: unknown) => {
   const result = readSite(data);
@@ -90,6 +122,49 @@ test('what refers to nothing, and what is there twice, is named', () => {
       'site/missing stands[0].tiers[0].fittings[0].lampId',
       'site/missing stands[0].tiers[0].trays[0].batchId',
       'site/id-twice programmes[1].id',
+    ]),
+  );
+});
+
+test('days, plans, plugs, crops and visits are checked as well', () => {
+  const file = plain();
+  const dated = file.batches.findIndex((b: { sown: string | null }) => b.sown !== null);
+  file.batches[dated].sown = '2027-02-30';
+  file.batches[dated].log[0].what = 'flew away';
+  file.batches[dated].plan.kind = 'whenever';
+  file.crops[0].stages[0].dliMin = -1;
+  file.visits.rhythm = 'now and then';
+  file.timeZone = 'Europe/Nowhere';
+  file.stands[0].plugged[0].power_W = 1e9;
+  file.stands[0].chart.visits[0].day = 'soon';
+  expect(problemsOf(file)).toEqual(
+    expect.arrayContaining([
+      `site/isDay batches[${dated}].sown`,
+      `site/isIn batches[${dated}].log[0].what`,
+      `site/isIn batches[${dated}].plan.kind`,
+      'site/min crops[0].stages[0].dliMin',
+      'site/isIn visits.rhythm',
+      'site/isTimeZone timeZone',
+      'site/max stands[0].plugged[0].power_W',
+      'site/isDay stands[0].chart.visits[0].day',
+    ]),
+  );
+});
+
+test('crops that contradict themselves, trips that end before they begin and plugs on no timer are named', () => {
+  const file = plain();
+  file.crops[0].stages[1].hoursMax = 1;
+  file.crops[1].heightByDay = [{ day: 5, height_m: 0.1 }, { day: 5, height_m: 0.2 }]; // prettier-ignore
+  file.visits.away = [{ from: '2027-03-09', to: '2027-03-01' }];
+  file.stands[0].plugged[0].programmeId = 'none';
+  file.cropNotes[0].cropId = 'moonflower';
+  expect(problemsOf(file)).toEqual(
+    expect.arrayContaining([
+      'site/not-rising crops[0].stages[1].hoursMax',
+      'site/not-rising crops[1].heightByDay[1].day',
+      'site/not-rising visits.away[0].to',
+      'site/missing stands[0].plugged[0].programmeId',
+      'site/missing cropNotes[0].cropId',
     ]),
   );
 });

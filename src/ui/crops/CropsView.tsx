@@ -1,7 +1,7 @@
 'use client';
 import { Copy, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { copyOf, keepCrop } from '@/core/crop/changeCrops';
+import { copyOf, freshCrop, keepCrop } from '@/core/crop/changeCrops';
 import type { Crop } from '@/core/crop/Crop';
 import { cropLibrary } from '@/core/library/cropLibrary';
 import { tables } from '@/core/library/tables';
@@ -27,8 +27,7 @@ export function CropsView() {
   const crop: Crop = cropOf(site, id ?? grown ?? '', tables) ?? cropLibrary[0]!;
   const items = useMemo(() => cropItems(site.crops).map((i) => ({ ...i, detail: '', words: [...i.words, i.detail] })), [site.crops]);
   const add = (from: Crop, name: string, fresh: boolean) => {
-    const copy = copyOf(from, `own-${newId()}`, name);
-    const next = fresh ? { ...copy, latin: '', notes: '', own: { basedOn: null, why: '' } } : copy;
+    const next = (fresh ? freshCrop : copyOf)(from, `own-${newId()}`, name);
     changeSite(sites, 'add a crop', keepCrop(next));
     setId(next.id);
     say(`${name} is yours to change.`, { label: 'Undo', run: () => undo(sites) });

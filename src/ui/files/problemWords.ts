@@ -23,6 +23,8 @@ export function problemWords({ code, at, found, expected }: Problem): string {
       return `${at}: refers to ${shown(found)}, which is not there.`;
     case 'site/id-twice':
       return `${at}: ${shown(found)} is there twice.`;
+    case 'site/not-rising':
+      return `${at}: out of order with what stands beside it.`;
     case 'site/whitelistValidation':
       return `${at}: not a field of ours.`;
     default:

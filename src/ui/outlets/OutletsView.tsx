@@ -40,18 +40,16 @@ function OfStand({ stand }: { stand: BenchStand }) {
           {loads.faults.length > 0 && (
             <ul className="space-y-2" aria-label="What is wrong">
               {loads.faults.map((f, i) => (
-                <li
-                  key={i}
-                  role="alert"
-                  className="flex flex-wrap items-center gap-x-3 gap-y-1 rounded-md bg-copper-wash px-3 py-2 text-copper"
-                >
-                  <TriangleAlert size={18} aria-hidden className="shrink-0" />
-                  <span className="min-w-0 flex-1">{faultWords(f, stand, loads)}</span>
-                  {(f.why === 'mat-timed' || f.why === 'pump-timed') && (
-                    <Button onClick={() => changeSite(sites, 'plug it in elsewhere', movePlugged(id, f.thingId, null))}>
-                      To an outlet always live
-                    </Button>
-                  )}
+                <li key={i}>
+                  <div role="alert" className="flex flex-wrap items-center gap-x-3 gap-y-1 rounded-md bg-copper-wash px-3 py-2 text-copper">
+                    <TriangleAlert size={18} aria-hidden className="shrink-0" />
+                    <span className="min-w-0 flex-1">{faultWords(f, stand, loads)}</span>
+                    {(f.why === 'mat-timed' || f.why === 'pump-timed') && (
+                      <Button onClick={() => changeSite(sites, 'plug it in elsewhere', movePlugged(id, f.thingId, null))}>
+                        To an outlet always live
+                      </Button>
+                    )}
+                  </div>
                 </li>
               ))}
             </ul>

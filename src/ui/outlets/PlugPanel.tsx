@@ -158,7 +158,10 @@ export function PlugPanel({ stand }: { stand: BenchStand }) {
                 type="checkbox"
                 className="size-4.5 accent-verdigris"
                 checked={state.remembers}
-                onChange={(e) => void tell({ remembers: e.target.checked })}
+                onChange={(e) => {
+                  setState({ ...state, remembers: e.target.checked });
+                  void tell({ remembers: e.target.checked });
+                }}
               />
               its clock remembers
             </label>

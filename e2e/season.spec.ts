@@ -1,0 +1,239 @@
+import AxeBuilder from '@axe-core/playwright';
+import ICAL from 'ical.js';
+import { expect, test, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+
+/** Crops, dates, plans, the hang chart and what goes out of it, as a person would use them. */
+
+test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}`, timezoneId: 'Europe/Lisbon' });
+
+const visits = (page: Page) => page.getByTestId('visit');
+async function openChart(page: Page) {
+  await page.goto('/hours/chart');
+  await expect(page.getByTestId('chart-summary')).toBeVisible({ timeout: 120_000 });
+}
+const settled = (page: Page) => expect(page.getByText('Working it out again…')).toHaveCount(0, { timeout: 120_000 });
+async function openTray(page: Page, name: string) {
+  await page.getByRole('link', { name: new RegExp(`^${name}`) }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(name);
+}
+
+test('the chart says what to do on which visit; a visit that is done moves the lamps, and can be undone', async ({ page }) => {
+  await openChart(page);
+  const first = visits(page).first();
+  await expect(first).toContainText('today');
+  await expect(first).toContainText(/lamps .* (up|down), face/);
+  const before = await visits(page).count();
+  await first.getByRole('button', { name: 'All done' }).click();
+  await settled(page);
+  await expect(visits(page).first()).not.toContainText('today');
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await settled(page);
+  await expect(visits(page).first()).toContainText('today');
+  await expect(visits(page)).toHaveCount(before);
+});
+
+test('a chart that is put up is held against what a late word changes; the rest is worked out again', async ({ page }) => {
+  await openChart(page);
+  await page.getByRole('button', { name: 'Put it up' }).click();
+  await expect(page.getByText(/The chart that you put up on .* still holds/)).toBeVisible();
+  await openTray(page, 'Leek');
+  const height = page.getByRole('textbox', { name: 'leaf tops above the compost' });
+  await height.fill('16 cm');
+  await height.press('Enter');
+  await expect(page.getByRole('list', { name: 'Written down' })).toContainText('16 cm tall');
+  await openChart(page);
+  await expect(page.getByTestId('chart-changes')).toContainText(/Changed since you put it up/, { timeout: 120_000 });
+  await expect(page.getByTestId('chart-changes')).toContainText('(was:');
+  // It is still there after a reload.
+  await page.reload();
+  await expect(page.getByTestId('chart-changes')).toBeVisible({ timeout: 120_000 });
+});
+
+test('who comes weekly, or goes away, gets another chart; before a trip it says what to do', async ({ page }) => {
+  await openChart(page);
+  await expect(page.getByTestId('trip')).toContainText('Before leaving');
+  const summary = await page.getByTestId('chart-summary').textContent();
+  await page.getByRole('radio', { name: 'weekly', exact: true }).click();
+  await expect(page.getByTestId('chart-summary')).not.toHaveText(summary!, { timeout: 120_000 });
+  await page.getByRole('button', { name: 'Not away then' }).click();
+  await expect(page.getByTestId('trip')).toHaveCount(0, { timeout: 120_000 });
+  await page.getByRole('button', { name: 'A trip' }).click();
+  await expect(page.getByTestId('trip')).toBeVisible({ timeout: 120_000 });
+  await page.getByText(/By the return on/).click();
+  await expect(page.getByTestId('trip')).toContainText('taller');
+});
+
+test('the calendar opens elsewhere, at the household’s own time; tables come along', async ({ page }) => {
+  await openChart(page);
+  const saved = async (name: string) => {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name, exact: true }).click();
+    return readFileSync(await (await download).path(), 'utf8');
+  };
+  const root = new ICAL.Component(ICAL.parse(await saved('Calendar')) as unknown[]);
+  for (const zone of root.getAllSubcomponents('vtimezone')) ICAL.TimezoneService.register(zone);
+  const events = root.getAllSubcomponents('vevent').map((v) => new ICAL.Event(v));
+  expect(events.length).toBe(await visits(page).count());
+  for (const e of events) {
+    const local = new Intl.DateTimeFormat('en-GB', { timeZone: 'Europe/Lisbon', timeStyle: 'short' }).format(e.startDate.toJSDate());
+    expect(local).toBe('18:00');
+    expect(e.description).toMatch(/Tier \d|Timer/);
+  }
+  const csv = await saved('CSV');
+  expect(csv.split('\r\n')[0]).toBe('day,stand,tier,what,thing,steps,face_m,risers,on_min,lit_min');
+  expect(csv).toContain(',lamp,');
+  const json = JSON.parse(await saved('JSON')) as { format: string; visits: unknown[] };
+  expect([json.format, json.visits.length]).toEqual(['copper-noon/hang-chart', events.length]);
+});
+
+test('the cards: rack, timers with their pins, and a label for each tray whose code opens that tray', async ({ page }) => {
+  await openChart(page);
+  await page.emulateMedia({ media: 'print' });
+  const cards = page.getByTestId('cards');
+  await expect(cards).toContainText('As it hangs on');
+  await expect(cards.getByRole('img', { name: /Dial of Timer of tiers 4 and 5/ })).toBeVisible();
+  await expect(cards.getByRole('img', { name: /^Code of/ })).toHaveCount(9);
+  await expect(cards).toContainText('what to do, until');
+  await page.emulateMedia({ media: 'screen' });
+  const href = await page.getByRole('link', { name: /^Snapdragon/ }).getAttribute('href');
+  await page.goto(href!);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Snapdragon');
+  await page.goto('/tray/nobody');
+  await expect(page.getByRole('heading', { name: 'This tray is not here.' })).toBeVisible();
+});
+
+test('the season runs on the bench: plants grow, lamps rise, hours step; nothing can be moved on a later day', async ({ page }) => {
+  await page.goto('/bench');
+  await page.getByRole('button', { name: 'Season' }).click();
+  const slider = page.getByRole('slider', { name: 'Day of the season' });
+  await expect(slider).toBeEnabled({ timeout: 120_000 });
+  const growth = () => page.getByTestId('season-day').textContent();
+  const before = await page.getByTestId('tier-1').textContent();
+  await slider.focus();
+  for (let i = 0; i < 20; i++) await page.keyboard.press('ArrowRight');
+  await expect(page.getByTestId('season-day')).toContainText('in 20 days');
+  await expect(page.getByTestId('season-jobs')).toContainText('By the visit of');
+  await expect(page.getByTestId('tier-1')).not.toHaveText(before!);
+  const day = await growth();
+  await page.getByTestId('tier-1').click();
+  await page.getByRole('button', { name: /Leek/ }).first().focus();
+  await page.keyboard.press('Delete');
+  await page.getByRole('button', { name: 'Add a tier on top' }).click();
+  expect(await growth()).toBe(day);
+  await page.getByRole('button', { name: 'Today', exact: true }).click();
+  await expect(page.getByTestId('season-day')).toContainText('today');
+  await page.getByRole('button', { name: 'Run the season' }).click();
+  await expect(page.getByTestId('season-day')).not.toContainText('today', { timeout: 60_000 });
+});
+
+test('a tray is dated, what is seen of it moves its stages, and a plan of hours is chosen by dose, cost and risk', async ({ page }) => {
+  await openChart(page);
+  await openTray(page, 'Tomatillo');
+  await expect(page.getByTestId('tray-age')).toContainText('seedling, 13 days since emergence');
+  await page.getByRole('button', { name: 'Potted on' }).click();
+  await expect(page.getByTestId('tray-age')).toContainText('growing on');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByTestId('tray-age')).toContainText('seedling');
+  await page.getByTestId('plan-dose').getByRole('radio').check();
+  await expect(page.getByTestId('plan-dose')).toContainText(/of \d+ days/);
+  await page.reload();
+  await expect(page.getByTestId('plan-dose').getByRole('radio')).toBeChecked();
+  await page.getByRole('textbox', { name: 'sown on' }).or(page.getByLabel('sown on')).fill('');
+  await expect(page.getByTestId('tray-age')).toContainText('no date yet');
+  await page.getByRole('button', { name: 'Sown today' }).click();
+  await expect(page.getByTestId('tray-age')).toContainText(/sown; up .* to/);
+});
+
+test('any one of strength, hours and dose follows from the other two, and what cannot be is said', async ({ page }) => {
+  await openChart(page);
+  await openTray(page, 'Snapdragon');
+  const fill = async (name: string, value: string) => {
+    await page.getByRole('textbox', { name, exact: true }).fill(value);
+    await page.getByRole('textbox', { name, exact: true }).press('Enter');
+  };
+  await fill('strength', '200');
+  await fill('dose', '10.08');
+  await expect(page.getByTestId('solved')).toHaveText('14 h a day');
+  await fill('dose', '30');
+  await expect(page.getByTestId('solved')).toHaveText('16 h a day');
+  await expect(page.getByTestId('solved-limit')).toContainText('More hours than it bears');
+  await page.getByRole('radio', { name: 'dose', exact: true }).click();
+  await fill('strength', '200');
+  await fill('hours', '10');
+  await expect(page.getByTestId('solved')).toHaveText('7.2 mol a day');
+});
+
+test('a crop is copied and changed with a reason, chosen for a tray, noted, and kept', async ({ page }) => {
+  await page.goto('/crops');
+  await page.getByRole('combobox').fill('celery');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Copy and change' }).click();
+  const editor = page.getByRole('region', { name: 'Figures of Celery, ours' });
+  await editor.getByRole('textbox', { name: 'why it differs' }).fill('a cool room');
+  await editor.getByRole('textbox', { name: 'why it differs' }).press('Enter');
+  const seedling = editor.getByRole('group', { name: 'seedling' });
+  await seedling.getByRole('textbox', { name: 'best' }).fill('40');
+  await seedling.getByRole('textbox', { name: 'best' }).press('Enter');
+  await expect(seedling).toContainText('Between 8 and 16, please.');
+  await seedling.getByRole('textbox', { name: 'best' }).fill('15');
+  await seedling.getByRole('textbox', { name: 'best' }).press('Enter');
+  await page.getByRole('textbox', { name: 'what you found' }).fill('Stayed short.');
+  await page.getByRole('radio', { name: 'came out well' }).click();
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await page.goto('/bench');
+  await page.getByTestId('tier-2').click();
+  await page
+    .getByRole('button', { name: /celery, early/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: /^Crop: / }).click();
+  await page.getByRole('dialog').getByRole('combobox').fill('ours');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Crop: Celery, ours/ })).toBeVisible();
+  await page.reload();
+  await page.goto('/crops');
+  await page.getByRole('combobox').fill('ours');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('article')).toContainText('copied from Celery: a cool room');
+  await expect(page.getByRole('article')).toContainText('came out well. Stayed short.');
+  await page.getByRole('button', { name: 'Let it go' }).click();
+  await expect(page.getByText('It still grows here').first()).toBeVisible();
+});
+
+test('a mat on the timed side is pointed out and moved; the plug takes the programme and loses its clock', async ({ page }) => {
+  await page.goto('/hours/outlets');
+  await expect(page.getByRole('list', { name: 'What is wrong' })).toContainText('Heat mat, tier 5 goes off with the lamps');
+  await page.getByRole('button', { name: 'To an outlet always live' }).click();
+  await expect(page.getByRole('list', { name: 'What is wrong' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Plug it in', exact: true }).click();
+  await page.getByRole('button', { name: /^Give it/ }).click();
+  await expect(page.getByTestId('plug-state')).toContainText('05:30 to 19:30');
+  await page.getByLabel('its clock remembers').uncheck();
+  await page.getByRole('button', { name: 'Pull its power' }).click();
+  await expect(page.getByTestId('plug-state')).toContainText('no power');
+  await page.getByRole('button', { name: 'Give it power again' }).click();
+  await expect(page.getByText('It lost its clock')).toBeVisible();
+  await expect(page.getByTestId('plug-state')).toContainText('lamps off');
+  await page.getByRole('radio', { name: 'an hour a second' }).click();
+  // From midnight on it takes less than six hours of its own to half past five.
+  await expect(page.getByTestId('plug-state')).toContainText('lamps on', { timeout: 20_000 });
+  await page.getByRole('button', { name: 'Set its clock' }).click();
+  await expect(page.getByText('It lost its clock')).toHaveCount(0);
+});
+
+test('axe finds nothing wrong with chart, tray, crops and outlets, light and dark', async ({ page }) => {
+  await openChart(page);
+  const tray = await page.getByRole('link', { name: /^Leek/ }).getAttribute('href');
+  for (const path of ['/hours/chart', tray!, '/crops', '/hours/outlets']) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await page.waitForTimeout(1000);
+    for (const colorScheme of ['light', 'dark'] as const) {
+      await page.emulateMedia({ colorScheme });
+      await page.waitForTimeout(300);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map((v) => `${path} ${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+    }
+  }
+});

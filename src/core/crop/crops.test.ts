@@ -1,0 +1,57 @@
+import { cropLibrary } from '../library/cropLibrary';
+import { tables } from '../library/tables';
+import { BARE_SITE, UNDATED } from '../stand/bare';
+import { cropOf } from '../stand/setUp';
+import type { Site } from '../stand/Site';
+import { copyOf, dropCrop, dropNote, isGrown, keepCrop, MOST_CROPS, noteCrop } from './changeCrops';
+import type { Crop } from './Crop';
+import { unsoundOf } from './unsoundOf';
+
+const tomato = tables.crop('tomato')!;
+const site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3 };
+
+test('every crop of the table is sound, and has all that the application shows of it', () => {
+  for (const crop of cropLibrary) {
+    expect([crop.id, unsoundOf(crop)]).toEqual([crop.id, []]);
+    expect(crop.sources.length).toBeGreaterThan(0);
+    expect(crop.own).toBeNull();
+    // What comes from seed says when it comes up; what stays has no days.
+    expect(crop.germination === null || crop.stages[0]!.fromDay === 0).toBe(true);
+  }
+});
+
+test('what contradicts itself is named by its place', () => {
+  const stage = (by: object): Crop => ({ ...tomato, stages: tomato.stages.map((s, i) => (i === 1 ? { ...s, ...by } : s)) });
+  expect(unsoundOf(stage({ dliTarget: 30 }))).toEqual(['stages[1].dliTarget']);
+  expect(unsoundOf(stage({ hoursMin: 20 }))).toEqual(['stages[1].hoursMax']);
+  expect(unsoundOf(stage({ fromDay: 0 }))).toEqual(['stages[1].fromDay']);
+  expect(unsoundOf(stage({ fromDay: null }))).toEqual(['stages[].fromDay']);
+  expect(unsoundOf(stage({ stage: 'emergence' }))).toEqual(['stages[].stage']);
+  expect(unsoundOf({ ...tomato, heightByDay: [{ day: 7, height: 0.1 }, { day: 7, height: 0.2 }] })).toEqual(['heightByDay[1].day']); // prettier-ignore
+  const g = tomato.germination!;
+  expect(unsoundOf({ ...tomato, germination: { ...g, days: { first: 9, last: 3 } } })).toEqual(['germination.lastDay']);
+  expect(unsoundOf({ ...tomato, germination: { ...g, temperature: { ...g.temperature, best: 50 } } })).toEqual(['germination.best_C']);
+});
+
+test('a copy is the person’s own, goes before the table, and remembers where it comes from', () => {
+  const copy = copyOf(tomato, 'own-1', 'Dwarf tomato');
+  expect(copy.own).toEqual({ basedOn: 'tomato', why: '' });
+  expect(copyOf(copy, 'own-2', 'Another').own).toEqual({ basedOn: 'tomato', why: '' });
+  const kept = keepCrop(copy)(site);
+  expect(cropOf(kept, 'own-1', tables)).toBe(copy);
+  const changed = keepCrop({ ...copy, name: 'Dwarf' })(kept);
+  expect(changed.crops.map((c) => c.name)).toEqual(['Dwarf']);
+  const full = Array.from({ length: MOST_CROPS + 3 }).reduce<Site>((s, _, i) => keepCrop({ ...copy, id: `c${i}` })(s), site);
+  expect(full.crops).toHaveLength(MOST_CROPS);
+});
+
+test('a crop that still grows stays; one that is let go takes its notes along', () => {
+  const kept = noteCrop({ id: 'n', cropId: 'own-1', day: 20_000, outcome: 'good', text: 'Short.' })(
+    keepCrop(copyOf(tomato, 'own-1', 'Ours'))(site),
+  );
+  const grown: Site = { ...kept, batches: [{ id: 'b', cropId: 'own-1', stage: 'seedling', height: null, ...UNDATED }] };
+  expect(isGrown(grown, 'own-1')).toBe(true);
+  expect(dropCrop('own-1')(grown)).toBe(grown);
+  expect(dropCrop('own-1')(kept)).toMatchObject({ crops: [], cropNotes: [] });
+  expect(dropNote('n')(kept).cropNotes).toEqual([]);
+});
