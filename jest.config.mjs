@@ -11,5 +11,8 @@ const withNext = nextJest({ dir: './' })({
 
 /** Next leaves packages as they are; these come as modules only (three is the other reader of our IES files). */
 export default async function config() {
-  return { ...(await withNext()), transformIgnorePatterns: ['/node_modules/(?!(three|d3-contour|d3-array|internmap|ical.js|timezones-ical-library)/)'] };
+  return {
+    ...(await withNext()),
+    transformIgnorePatterns: ['/node_modules/(?!(three|d3-contour|d3-array|internmap|ical.js|timezones-ical-library)/)'],
+  };
 }

@@ -53,6 +53,25 @@ test('quiet hours and the steps of the timers are the household’s: the best ti
   await expect(card.getByTestId('best-times')).toContainText('05:00 to 18:00');
 });
 
+test('stated daylight is drawn, adds to the dose and leaves less for the lamps, on the bench as well', async ({ page }) => {
+  await page.getByRole('combobox', { name: 'stand' }).selectOption({ label: 'North-east sill' });
+  const card = timer(page, 'The timer');
+  await expect(card.getByTestId('best-times')).toBeVisible();
+  await expect(card.getByRole('columnheader', { name: 'asks for' })).toBeVisible();
+  await card.getByRole('button', { name: 'Daylight comes in too' }).click();
+  await card.getByRole('textbox', { name: 'daylight' }).fill('1.5');
+  await card.getByRole('textbox', { name: 'daylight' }).press('Enter');
+  // A fern asks for 2 to 7: half a mol is left to the lamps.
+  await expect(card.getByRole('row', { name: /fern/i })).toContainText('0.5–5.5 in');
+  await card.getByRole('textbox', { name: 'until' }).fill('6:00');
+  await card.getByRole('textbox', { name: 'until' }).press('Enter');
+  await expect(card).toContainText('After it begins, please.');
+  await page.keyboard.press('Escape');
+  await page.reload();
+  await page.getByRole('combobox', { name: 'stand' }).selectOption({ label: 'North-east sill' });
+  await expect(timer(page, 'The timer').getByRole('textbox', { name: 'daylight' })).toHaveValue('1.5');
+});
+
 test('axe finds nothing wrong with the hours, light and dark, and nothing is wider than a phone', async ({ page }) => {
   for (const scheme of ['light', 'dark'] as const) {
     await page.emulateMedia({ colorScheme: scheme });

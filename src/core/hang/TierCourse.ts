@@ -1,5 +1,6 @@
 import type { Crop, Stage } from '../crop/Crop';
 import { middleDayOf } from '../crop/heightAt';
+import { lampShareOf } from '../dose/Daylight';
 import { MOL_SECONDS } from '../dose/dli';
 import { growthOf } from '../growth/growthOf';
 import type { TrayStrength } from '../programme/wishedHours';
@@ -45,7 +46,14 @@ export class TierCourse {
     private readonly from: Day,
     days: number,
   ) {
-    this.states = tier.trays.map((y) => Array.from({ length: days }, (_, i) => stateOf(y, from + i)));
+    const { daylight } = tier.tier;
+    this.states = tier.trays.map((y) =>
+      Array.from({ length: days }, (_, i) => {
+        const state = stateOf(y, from + i);
+        // Of an undated tray the daylight is off already.
+        return y.batch.sown === null ? state : { ...state, stage: lampShareOf(state.stage, daylight) };
+      }),
+    );
     // Steps finer than a centimetre are put together.
     const stride = table.step > 0 ? Math.max(1, Math.round(0.01 / table.step)) * table.step : 0;
     const count = (reach: Metres) => (stride > 0 ? Math.floor((reach + 1e-9) / stride) : 0);

@@ -1,5 +1,6 @@
 import type { Crop, Stage } from '../crop/Crop';
 import { MOL_SECONDS } from '../dose/dli';
+import { lampShareOf, type Daylight } from '../dose/Daylight';
 import { growthOf, lastDayOf } from '../growth/growthOf';
 import type { Dli, Hours, Watts } from '../quantities';
 import type { Batch } from '../stand/Site';
@@ -53,6 +54,7 @@ const LONG_DAY: Hours = 14; // Brewster 2008, Onions and Other Vegetable Alliums
  * @param light  on the tray now
  * @param now    hours of its timer: what `as-set` keeps to
  * @param lamp   what the lamps over the tray draw, as far as they are its own, and the price of a kWh
+ * @param daylight  what comes in by day besides
  * @param today  a day; an undated batch counts as emerging on it
  */
 export function comparePlans(
@@ -63,6 +65,7 @@ export function comparePlans(
   now: Hours,
   lamp: { readonly power: Watts; readonly price_per_kWh: number },
   today: number,
+  daylight: Daylight | null = null,
 ): PlanCourse[] {
   const dated =
     batch.sown === null
@@ -70,7 +73,10 @@ export function comparePlans(
       : batch;
   const from = Math.max(today, growthOf(dated, crop, today)!.emergence);
   const until = Math.max(from, Math.min(lastDayOf(dated, crop) ?? from + SEASON, from + 365));
-  const days = Array.from({ length: until - from + 1 }, (_, i) => growthOf(dated, crop, from + i)!);
+  const days = Array.from({ length: until - from + 1 }, (_, i) => {
+    const growth = growthOf(dated, crop, from + i)!;
+    return { ...growth, stage: lampShareOf(growth.stage, daylight) };
+  });
   return plans.map((plan): PlanCourse => {
     const course = days.map((g) => {
       const wish = wishedHours(plan, crop, g.stage, g.age, light) ?? { hours: now, limit: null };
@@ -111,9 +117,10 @@ interface CourseDay extends Wish {
 }
 
 function stagesOf(course: readonly CourseDay[]): PlanStage[] {
-  const groups = new Map<Stage, CourseDay[]>();
-  for (const day of course) groups.set(day.stage, [...(groups.get(day.stage) ?? []), day]);
-  return [...groups].map(([stage, days]) => {
+  const groups = new Map<string, CourseDay[]>();
+  for (const day of course) groups.set(day.stage.stage, [...(groups.get(day.stage.stage) ?? []), day]);
+  return [...groups.values()].map((days) => {
+    const { stage } = days[0]!;
     const mean = (of: (d: CourseDay) => number) => days.reduce((sum, d) => sum + of(d), 0) / days.length;
     return {
       stage,

@@ -1,4 +1,5 @@
 import type { Crop, StageName } from '../crop/Crop';
+import type { Daylight } from '../dose/Daylight';
 import type { Logged } from '../growth/Logged';
 import type { KeptChart } from '../hang/KeptChart';
 import type { VisitRhythm } from '../hang/VisitRhythm';
@@ -100,6 +101,8 @@ export interface Tier {
   readonly fittings: readonly Fitting[];
   readonly trays: readonly Tray[];
   readonly programmeId: string;
+  /** What comes in by day, as stated; null: none. */
+  readonly daylight: Daylight | null;
   /** What meters showed under these lamps, the oldest first. */
   readonly readings: readonly Reading[];
   /** What they were found to say of lamps and sides, the oldest first; the last one counts. */

@@ -5,6 +5,7 @@ import type { Hours, Metres } from '../quantities';
 import { plantHeightOf, rimOf } from './canopy';
 import { knownOf, type Known, type KnownLamp } from './knownOf';
 import type { LampOf } from '../reading/lightThere';
+import { lampShareOf } from '../dose/Daylight';
 import { cropOf, type Tables } from './setUp';
 import type { Batch, Fitting, Programme, Site, Stand, Tier, Tray } from './Site';
 
@@ -18,6 +19,7 @@ export interface BenchTray {
   readonly tray: Tray;
   readonly batch: Batch;
   readonly crop: Crop;
+  /** What it asks of the lamps: less what daylight gives. */
   readonly stage: Stage;
   readonly plantHeight: Metres;
   /** Height of its leaf tops above the tier's floor. */
@@ -85,8 +87,9 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
   const trays = tier.trays.map((tray): BenchTray => {
     const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
     const crop = need(cropOf(site, batch.cropId, tables), 'crop', batch.cropId);
-    const stage = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
-    const plantHeight = plantHeightOf(batch, crop, stage);
+    const whole = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
+    const plantHeight = plantHeightOf(batch, crop, whole);
+    const stage = lampShareOf(whole, tier.daylight);
     return { tray, batch, crop, stage, plantHeight, canopy: rimOf(tray) + plantHeight };
   });
   return { tier, known, room: known.room, programme, hours: programme.lit_min / 60, lamps, trays, ...place };

@@ -1,3 +1,4 @@
+import type { Daylight } from '../dose/Daylight';
 import type { Plugged, Programme, Site, Stand } from './Site';
 
 type Change = (site: Site) => Site;
@@ -26,6 +27,18 @@ export const unplug = (standId: string, id: string): Change => withPlugged(stand
 export const setTimer =
   (programmeId: string, change: Partial<Pick<Programme, 'rating' | 'outlets'>>): Change =>
   (site) => ({ ...site, programmes: site.programmes.map((p) => (p.id === programmeId ? { ...p, ...change } : p)) });
+
+/** What comes in by day on the tiers of a timer; null: nothing. */
+export const setDaylight =
+  (programmeId: string, daylight: Daylight | null): Change =>
+  (site) => ({
+    ...site,
+    stands: site.stands.map((s) =>
+      s.tiers.some((t) => t.programmeId === programmeId)
+        ? { ...s, tiers: s.tiers.map((t) => (t.programmeId === programmeId ? { ...t, daylight } : t)) }
+        : s,
+    ),
+  });
 
 /** What the strip of a stand carries, and how many of its outlets are always live. */
 export const setStrip =

@@ -36,6 +36,7 @@ const bare: Tier = {
   trays: [tray],
   programmeId: 'p',
   notch: null,
+  daylight: null,
   load: null,
   readings: [],
   fits: [],

@@ -1,4 +1,5 @@
 import type { Crop, Stage } from '../crop/Crop';
+import { lampShareOf } from '../dose/Daylight';
 import type { Lamp } from '../lamp/Lamp';
 import { emittersOf } from '../lamp/emittersOf';
 import type { Scene } from '../light/scene/Scene';
@@ -53,9 +54,10 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
   const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
   const programme = need(site.programmes.find((p) => p.id === tier.programmeId), 'programme', tier.programmeId); // prettier-ignore
   const crop = need(cropOf(site, batch.cropId, tables), 'crop', batch.cropId);
-  const stage = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
+  const whole = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
+  const stage = lampShareOf(whole, tier.daylight);
   const lamp = need(site.lamps.find((l) => l.id === fitting.lampId) ?? tables.lamp(fitting.lampId), 'lamp', fitting.lampId);
-  const plantHeight = plantHeightOf(batch, crop, stage);
+  const plantHeight = plantHeightOf(batch, crop, whole);
   const canopy = canopyOf(tier, plantHeight);
   const known = knownOf(tier, (id) => site.lamps.find((l) => l.id === id) ?? tables.lamp(id));
   return {

@@ -123,6 +123,7 @@ function tierFrom(template: Template, id: string, programmeId: string): Tier {
     fittings: [],
     trays: [],
     programmeId,
+    daylight: null,
     readings: [],
     fits: [],
   };

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { evenly } from '../../../test/evenly';
 import { cropLibrary } from '../library/cropLibrary';
+import { daylightBy, lampShareOf } from '../dose/Daylight';
 import { MOL_SECONDS } from '../dose/dli';
 import { lengthOf, overlapOf } from './Span';
 import { fareOn, solveTimer, type Served, type TimerRules } from './solveTimer';
@@ -166,6 +167,30 @@ test('no length of its steps serves better than the one found, and a larger tray
     }),
     { numRuns: 60 },
   );
+});
+
+test('daylight does part of the dose: the lamps burn for less, along with the day, and the night stays in one piece', () => {
+  const stage = stageOf('leek');
+  const daylight = { dli: 4, from_min: at(8), to_min: at(17) };
+  const left = lampShareOf(stage, daylight);
+  expect([left.dliMin, left.dliTarget, left.dliMax]).toEqual([stage.dliMin - 4, stage.dliTarget - 4, stage.dliMax - 4]);
+  const strength = stage.dliTarget / (12 * MOL_SECONDS);
+  const lampsAlone = solveTimer([tray('leek', strength, 0.02)], rules(), { on_min: at(20), lit_min: 600 });
+  const withDay = solveTimer([tray('leek', strength, 0.02, { ...left, hoursMin: 4 })], rules({ daylight }), {
+    on_min: at(20),
+    lit_min: 600,
+  });
+  expect(withDay.lit_min / lampsAlone.lit_min).toBeWithin((stage.dliTarget - 4) / stage.dliTarget, { absolute: 0.03 });
+  expect(overlapOf(withDay.on_min, withDay.lit_min, daylight)).toBe(withDay.lit_min);
+  expect(lampShareOf(stage, null)).toBe(stage);
+  expect(lampShareOf(stage, { ...daylight, dli: 50 })).toMatchObject({ dliMin: 0, dliMax: 0.01 });
+});
+
+test('daylight adds up to its whole by the evening, half of it by the middle of its day, and never less than before', () => {
+  const day = { dli: 6, from_min: at(7), to_min: at(19) };
+  expect([daylightBy(day, 0), daylightBy(day, at(7)), daylightBy(day, at(19)), daylightBy(day, 1440)]).toEqual([0, 0, 6, 6]);
+  expect(daylightBy(day, at(13))).toBeWithin(3, { absolute: 1e-9 });
+  for (let m = 1; m < 1440; m++) expect(daylightBy(day, m)).toBeGreaterThanOrEqual(daylightBy(day, m - 1));
 });
 
 test('without a tray the timer stays as it is, in its steps', () => {

@@ -26,6 +26,8 @@ export interface TimerRules {
   /** When power costs less. */
   readonly cheap: (Span & { readonly price_per_kWh: number }) | null;
   readonly price_per_kWh: number;
+  /** When daylight comes in: lamps had better burn along with it, so that the dark hours stay together. */
+  readonly daylight?: Span | null;
   /** What its lamps draw. */
   readonly power: Watts;
 }
@@ -174,16 +176,17 @@ function limitsOf(served: readonly Served[], open: Hours, hours: Hours): Limit[]
 }
 
 /** Where a day of that length lies best. */
-function placeOf(lit_min: number, { step_min, quiet, cheap }: TimerRules, now: { on_min: number; lit_min: number }): number {
+function placeOf(lit_min: number, { step_min, quiet, cheap, daylight }: TimerRules, now: { on_min: number; lit_min: number }): number {
   const middle = now.on_min + now.lit_min / 2;
   const ons = Array.from({ length: MINUTES_PER_DAY / step_min }, (_, i) => i * step_min);
   const apart = (on: number) => {
     const d = Math.abs(on + lit_min / 2 - middle) % MINUTES_PER_DAY;
     return Math.min(d, MINUTES_PER_DAY - d);
   };
-  // In this order: quiet first, then money, then the least change.
+  // In this order: quiet first, then money, then one long night, then the least change.
+  const asideOf = (on: number) => (daylight ? lit_min - overlapOf(on, lit_min, daylight) : 0);
   const worth = (on: number) =>
-    1e6 * (quiet ? overlapOf(on, lit_min, quiet) : 0) - 1e3 * (cheap ? overlapOf(on, lit_min, cheap) : 0) + apart(on);
+    1e9 * (quiet ? overlapOf(on, lit_min, quiet) : 0) - 1e6 * (cheap ? overlapOf(on, lit_min, cheap) : 0) + 1e3 * asideOf(on) + apart(on);
   return leastOf(ons, worth);
 }
 

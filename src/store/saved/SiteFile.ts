@@ -175,6 +175,13 @@ export class MeterFile {
   @IsOptional() @IsISO8601() checked!: string | null;
 }
 
+/** What comes in by day. */
+export class DaylightFile {
+  @IsNumber(finite) @Min(0) @Max(80) dli_mol!: number;
+  @IsInt() @Min(0) @Max(1439) from_min!: number;
+  @IsInt() @Min(1) @Max(1440) to_min!: number;
+}
+
 export class TierFile {
   @IsString() @MaxLength(80) id!: string;
   @IsNumber(finite) @Min(0.05) @Max(20) width_m!: number;
@@ -184,6 +191,7 @@ export class TierFile {
   @IsOptional() @IsNumber(finite) @Min(0) @Max(5000) load_kg!: number | null;
   @ValidateNested() @IsDefined() @Type(() => AgeingFile) ageing!: AgeingFile;
   @IsString() @MaxLength(80) programmeId!: string;
+  @IsOptional() @ValidateNested() @Type(() => DaylightFile) daylight!: DaylightFile | null;
   @IsArray() @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => FittingFile) fittings!: FittingFile[];
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TrayFile) trays!: TrayFile[];
   @IsArray() @ArrayMaxSize(MOST_READINGS) @ValidateNested({ each: true }) @Type(() => ReadingFile) readings!: ReadingFile[];

@@ -99,6 +99,7 @@ function toVersion5(data: Record<string, unknown>): Record<string, unknown> {
     };
     return {
       fits: [],
+      daylight: null,
       ...tier,
       readings: each(tier.readings, ({ meter, distance_m, face_m, lampId, lamps, gap_m, ...rest }) => {
         const face = typeof face_m === 'number' ? face_m : first;

@@ -60,6 +60,7 @@ function siteOf(file: SiteFile): Site {
         load: t.load_kg ?? null,
         ageing: { used_h: t.ageing.used_h ?? null, dirt: t.ageing.dirt, view: t.ageing.view },
         programmeId: t.programmeId,
+        daylight: t.daylight ? { dli: t.daylight.dli_mol, from_min: t.daylight.from_min, to_min: t.daylight.to_min } : null,
         fittings: t.fittings.map((f) => ({
           id: f.id,
           lampId: f.lampId,
@@ -298,6 +299,8 @@ function brokenLinks(file: SiteFile): Problem[] {
       const at = `stands[${s}].tiers[${t}]`;
       once(tier.id, `${at}.id`);
       missing(programmeIds.has(tier.programmeId), `${at}.programmeId`, tier.programmeId);
+      if (tier.daylight && tier.daylight.to_min <= tier.daylight.from_min)
+        problems.push({ code: 'site/not-rising', at: `${at}.daylight.to_min` });
       tier.fittings.forEach((f, i) => {
         once(f.id, `${at}.fittings[${i}].id`);
         missing(lampThere(f.lampId), `${at}.fittings[${i}].lampId`, f.lampId);

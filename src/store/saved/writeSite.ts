@@ -37,6 +37,7 @@ export function writeSite(site: Site): SiteFile {
         load_kg: t.load,
         ageing: { ...t.ageing },
         programmeId: t.programmeId,
+        daylight: t.daylight && { dli_mol: t.daylight.dli, from_min: t.daylight.from_min, to_min: t.daylight.to_min },
         fittings: t.fittings.map((f) => ({
           id: f.id,
           lampId: f.lampId,

@@ -226,6 +226,7 @@ export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
     fittings: [],
     trays: [tray],
     programmeId: programme.id,
+    daylight: null,
     readings: [],
     fits: [],
   };

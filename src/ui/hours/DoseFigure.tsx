@@ -2,6 +2,7 @@
 import { CategoryScale, Chart, Filler, LinearScale, LineController, LineElement, PointElement, type ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
+import { daylightBy, type Daylight } from '@/core/dose/Daylight';
 import { MOL_SECONDS } from '@/core/dose/dli';
 import type { Dli, Ppfd } from '@/core/quantities';
 import { useSettings } from '../shell/WorkspaceContext';
@@ -16,20 +17,22 @@ interface DoseFigureProps {
   strongest: Ppfd;
   on_min: number;
   lit_min: number;
-  /** The crop's band. */
+  /** What comes in by day besides. */
+  daylight?: Daylight | null;
+  /** The crop's band, of all light. */
   low: Dli;
   high: Dli;
 }
 
 /** The dose adding up through the day towards the crop's band, at the weakest, the mean and the strongest spot. */
-export function DoseFigure({ weakest, mean, strongest, on_min, lit_min, low, high }: DoseFigureProps) {
+export function DoseFigure({ weakest, mean, strongest, on_min, lit_min, daylight = null, low, high }: DoseFigureProps) {
   const { theme } = useSettings();
   const colours = useColours(theme);
   const data = useMemo(() => {
     const steps = Array.from({ length: 49 }, (_, i) => i * 30);
     /** Minutes lit from midnight up to minute m. */
     const litBy = (m: number) => Math.max(0, Math.min(m, on_min + lit_min) - on_min) + Math.max(0, Math.min(m, on_min + lit_min - 1440));
-    const line = (ppfd: number) => steps.map((m) => (ppfd * litBy(m) * MOL_SECONDS) / 60);
+    const line = (ppfd: number) => steps.map((m) => (ppfd * litBy(m) * MOL_SECONDS) / 60 + (daylight ? daylightBy(daylight, m) : 0));
     const plain = { pointRadius: 0, borderWidth: 2, tension: 0 };
     return {
       labels: steps.map((m) => String(m / 60).padStart(2, '0')),
@@ -50,7 +53,7 @@ export function DoseFigure({ weakest, mean, strongest, on_min, lit_min, low, hig
         { ...plain, label: 'strongest', data: line(strongest), borderColor: colours.copper, borderDash: [8, 3] },
       ],
     };
-  }, [weakest, mean, strongest, on_min, lit_min, low, high, colours]);
+  }, [weakest, mean, strongest, on_min, lit_min, daylight, low, high, colours]);
   const options = useMemo<ChartOptions<'line'>>(
     () => ({
       animation: false,

@@ -14,6 +14,7 @@ interface HoursStripProps {
   step_min?: number;
   quiet?: Span | null;
   cheap?: Span | null;
+  daylight?: Span | null;
   /** Of what, where there are several strips. */
   of?: string;
 }
@@ -26,7 +27,7 @@ const piecesOf = (from: number, long: number): readonly (readonly [number, numbe
   from + long <= MINUTES_PER_DAY ? [[from, long]] : [[from, MINUTES_PER_DAY - from], [0, from + long - MINUTES_PER_DAY]]; // prettier-ignore
 
 /** A lamp's day from midnight to midnight: drag either end, or the block itself, or use the arrow keys. */
-export function HoursStrip({ on_min, lit_min, onChange, step_min = 15, quiet, cheap, of }: HoursStripProps) {
+export function HoursStrip({ on_min, lit_min, onChange, step_min = 15, quiet, cheap, daylight, of }: HoursStripProps) {
   const { sites } = useWorkspace();
   const strip = useRef<HTMLDivElement>(null);
   const grip = useRef<{ x: number; on: number; lit: number; width: number } | null>(null);
@@ -97,6 +98,13 @@ export function HoursStrip({ on_min, lit_min, onChange, step_min = 15, quiet, ch
             aria-hidden
           />
         ))}
+        {daylight && (
+          <div
+            className="pointer-events-none absolute top-0 h-1.5 bg-[#c9b458]"
+            style={{ left: pc(daylight.from_min), width: pc(daylight.to_min - daylight.from_min) }}
+            aria-hidden
+          />
+        )}
         {cheap &&
           piecesOf(cheap.from_min, lengthOf(cheap)).map(([from, long]) => (
             <div

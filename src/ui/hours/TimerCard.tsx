@@ -2,6 +2,8 @@
 import { AlarmClock } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { TierLight } from '@/core/bench/BenchQuestion';
+import type { Daylight } from '@/core/dose/Daylight';
+import { lengthOf, overlapOf } from '@/core/timer/Span';
 import { setProgramme } from '@/core/stand/change';
 import { powerOf, servedBy, type StandTimer } from '@/core/timer/servedBy';
 import { fareOn, solveTimer, type TimerRules } from '@/core/timer/solveTimer';
@@ -15,6 +17,7 @@ import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { stageWords } from '../verdict/words';
 import { ClockField } from './ClockField';
+import { DaylightFields } from './DaylightFields';
 import { DoseFigure } from './DoseFigure';
 import { HoursStrip } from './HoursStrip';
 import { litBetween, offAt } from './onAndOff';
@@ -27,6 +30,10 @@ interface TimerCardProps {
   lights: Readonly<Record<string, TierLight>>;
 }
 
+/** How long the plants' day is: while lamps burn or daylight comes in. */
+const dayOf = ({ on_min, lit_min }: StandTimer, daylight: Daylight | null): number =>
+  daylight ? lit_min + lengthOf(daylight) - overlapOf(on_min, lit_min, daylight) : lit_min;
+
 /** One timer: its day, how each tray on it fares, and the times that would serve all of them best. */
 export function TimerCard({ timer, alone, lights }: TimerCardProps) {
   const { sites } = useWorkspace();
@@ -34,13 +41,15 @@ export function TimerCard({ timer, alone, lights }: TimerCardProps) {
   const { quiet, cheap, price_per_kWh, currency } = useSite((s) => s.site);
   const { on_min, lit_min } = timer;
   const off_min = offAt(on_min, lit_min);
+  const daylight = timer.tiers[0]!.tier.daylight;
+  const day_min = dayOf(timer, daylight);
   const [looked, setLooked] = useState<string | null>(null);
   const change = (on: number, lit: number) =>
     changeSite(sites, 'change the hours', setProgramme(timer.id, (on + MINUTES_PER_DAY) % MINUTES_PER_DAY, lit));
   const served = useMemo(() => servedBy(timer, lights), [timer, lights]);
   const rules = useMemo<TimerRules>(
-    () => ({ step_min: timerStep_min, quiet, cheap, price_per_kWh, power: powerOf(timer) }),
-    [timerStep_min, quiet, cheap, price_per_kWh, timer],
+    () => ({ step_min: timerStep_min, quiet, cheap, price_per_kWh, daylight, power: powerOf(timer) }),
+    [timerStep_min, quiet, cheap, price_per_kWh, daylight, timer],
   );
   const now = useMemo(() => fareOn(served, rules, on_min, lit_min), [served, rules, on_min, lit_min]);
   const best = useMemo(() => solveTimer(served, rules, { on_min, lit_min }), [served, rules, on_min, lit_min]);
@@ -60,17 +69,27 @@ export function TimerCard({ timer, alone, lights }: TimerCardProps) {
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 className="text-xl font-semibold">{name}</h2>
         <p className="text-soft">
-          {showHours(lit_min)} a day, dark for {showHours(MINUTES_PER_DAY - lit_min)}; {showMoney(now.costPerDay * 30.4, currency)} a month
+          {showHours(lit_min)} a day, dark for {showHours(MINUTES_PER_DAY - day_min)}; {showMoney(now.costPerDay * 30.4, currency)} a month
         </p>
       </div>
       <div className="grid grid-cols-1 gap-x-8 gap-y-4 lg:grid-cols-2">
         <div className="space-y-2">
-          <HoursStrip on_min={on_min} lit_min={lit_min} onChange={change} step_min={timerStep_min} quiet={quiet} cheap={cheap} of={name} />
+          <HoursStrip
+            on_min={on_min}
+            lit_min={lit_min}
+            onChange={change}
+            step_min={timerStep_min}
+            quiet={quiet}
+            cheap={cheap}
+            daylight={daylight}
+            of={name}
+          />
           <div className="flex flex-wrap gap-4">
             <ClockField label="on" value={on_min} onChange={(on) => change(on, litBetween(on, off_min, lit_min))} />
             <ClockField label="off" value={off_min} onChange={(off) => change(on_min, litBetween(on_min, off, lit_min))} />
             {now.inQuiet_min > 0 && <p className="self-end pb-1.5 text-copper">{showHours(now.inQuiet_min)} of it in the quiet hours</p>}
           </div>
+          <DaylightFields timer={timer} daylight={daylight} />
           {chosen && (
             <DoseFigure
               weakest={chosen.weakest}
@@ -78,8 +97,9 @@ export function TimerCard({ timer, alone, lights }: TimerCardProps) {
               strongest={chosen.strongest}
               on_min={on_min}
               lit_min={lit_min}
-              low={chosen.stage.dliMin}
-              high={chosen.stage.dliMax}
+              daylight={daylight}
+              low={chosen.stage.dliMin + (daylight?.dli ?? 0)}
+              high={chosen.stage.dliMax + (daylight?.dli ?? 0)}
             />
           )}
         </div>
@@ -93,7 +113,7 @@ export function TimerCard({ timer, alone, lights }: TimerCardProps) {
                 <tr>
                   <th className="font-normal">tray</th>
                   <th className="font-normal">mol a day</th>
-                  <th className="font-normal">asks for</th>
+                  <th className="font-normal">{daylight ? 'asks of the lamps' : 'asks for'}</th>
                   <th className="font-normal">now</th>
                 </tr>
               </thead>

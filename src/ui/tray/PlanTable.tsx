@@ -57,7 +57,7 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
     };
     const share = area(tray) / tier.trays.reduce((sum, y) => sum + area(y), 0);
     const power = share * tier.lamps.reduce((sum, l) => sum + l.lamp.power, 0);
-    return comparePlans(plans, batch, crop, light, tier.hours, { power, price_per_kWh }, today);
+    return comparePlans(plans, batch, crop, light, tier.hours, { power, price_per_kWh }, today, tier.tier.daylight);
   }, [plans, batch, crop, light, tier, tray, price_per_kWh, today]);
   const take = (next: HoursPlan) => {
     changeSite(sites, 'plan the hours', changeBatch(batch.id, { plan: next }));

@@ -1,0 +1,53 @@
+'use client';
+import { Sun, X } from 'lucide-react';
+import type { Daylight } from '@/core/dose/Daylight';
+import { setDaylight } from '@/core/stand/changeOutlets';
+import type { StandTimer } from '@/core/timer/servedBy';
+import { changeSite } from '@/store/site/siteStore';
+import { Button } from '../parts/Button';
+import { NumberField } from '../parts/NumberField';
+import { useWorkspace } from '../shell/WorkspaceContext';
+import { ClockField } from './ClockField';
+
+/** A sill in the middle of a year, to begin with: growers' consensus, to be put right. */
+const TO_BEGIN_WITH: Daylight = { dli: 2, from_min: 8 * 60, to_min: 17 * 60 };
+
+/** Daylight on the plants of a timer, as the person states it: the lamps have so much less to give. */
+export function DaylightFields({ timer, daylight }: { timer: StandTimer; daylight: Daylight | null }) {
+  const { sites } = useWorkspace();
+  const change = (next: Daylight | null) => changeSite(sites, 'state the daylight', setDaylight(timer.id, next));
+  if (!daylight)
+    return (
+      <Button kind="quiet" className="px-1!" onClick={() => change(TO_BEGIN_WITH)}>
+        <Sun size={17} aria-hidden /> Daylight comes in too
+      </Button>
+    );
+  return (
+    <div className="flex flex-wrap items-end gap-3" role="group" aria-label="Daylight">
+      <NumberField
+        label="daylight"
+        unit="mol a day"
+        value={daylight.dli}
+        min={0}
+        max={80}
+        inputClassName="w-16"
+        onChange={(dli) => change({ ...daylight, dli })}
+      />
+      <ClockField
+        label="light from"
+        value={daylight.from_min}
+        refuse={(m) => (m < daylight.to_min ? null : 'Before it ends, please.')}
+        onChange={(from_min) => change({ ...daylight, from_min })}
+      />
+      <ClockField
+        label="until"
+        value={daylight.to_min}
+        refuse={(m) => (m > daylight.from_min ? null : 'After it begins, please.')}
+        onChange={(to_min) => change({ ...daylight, to_min })}
+      />
+      <Button kind="quiet" aria-label="No daylight" title="No daylight" onClick={() => change(null)}>
+        <X size={17} aria-hidden />
+      </Button>
+    </div>
+  );
+}
