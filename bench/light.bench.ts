@@ -9,6 +9,8 @@ import { planWalk } from '../src/core/walk/planWalk';
 import { benchStandOf, lampsOf } from '../src/core/stand/benchStand';
 import { changeFittings } from '../src/core/stand/change';
 import type { Site } from '../src/core/stand/Site';
+import { hangChartOf } from '../src/core/hang/hangChartOf';
+import { dayFrom } from '../src/core/units/day';
 import { demoSite } from '../src/store/site/demoSite';
 import { answerLight } from '../src/core/answer/answerLight';
 import { lampLibrary } from '../src/core/library/lampLibrary';
@@ -146,6 +148,18 @@ const print = (line: string) => process.stdout.write(`${line}\n`);
   print(
     `readings: a fit of ${tier.readings.length} between white sides in ${fit.toFixed(0)} ms, nine points of a walk chosen in ${walk.toFixed(0)} ms`,
   );
+}
+
+// The hang chart: 58 days of the rack's nine trays, from the light at every height to the list of visits.
+{
+  const today = dayFrom(2027, 2, 10);
+  const site = demoSite('en-GB', today);
+  const rack = site.stands.find((s) => s.id === 'demo-rack')!;
+  const answer = answerBench(questionOfStand(benchStandOf(site, rack, tables), null));
+  const question = { site, standId: rack.id, answer, from: today, timerStep_min: 15 };
+  const { visits } = hangChartOf(question);
+  const took = median(3, () => void hangChartOf(question));
+  print(`hang chart: five tiers, ${visits.length} visits in ${took.toFixed(0)} ms`);
 }
 
 // The bench: a rack of five tiers as the demo has it, and the search for what would help.

@@ -62,6 +62,43 @@ test('sides are chosen and the lamp looked at with a thumb, and nothing is wider
   }
 });
 
+test.describe('at the rack', () => {
+  test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}` });
+
+  test('hours, hang chart, a tray and its log, crops and outlets are used with a thumb, none of them wider than the phone', async ({
+    page,
+  }) => {
+    const narrow = async () => expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    for (const path of ['/hours', '/hours/outlets', '/crops']) {
+      await page.goto(path);
+      await page.getByRole('heading', { level: 1 }).waitFor();
+      await page.waitForTimeout(800);
+      await narrow();
+    }
+    await page.goto('/hours/chart');
+    const first = page.getByTestId('visit').first();
+    await expect(first).toBeVisible({ timeout: 120_000 });
+    await narrow();
+    const done = first.getByRole('button', { name: 'All done' });
+    expect((await done.boundingBox())!.height).toBeGreaterThanOrEqual(44);
+    await done.tap();
+    await expect(page.getByTestId('visit').first()).not.toContainText('today', { timeout: 120_000 });
+    await page.getByRole('link', { name: /^Sage/ }).tap();
+    await page.getByRole('button', { name: 'First true leaves' }).tap();
+    await expect(page.getByRole('list', { name: 'Written down' })).toContainText('First true leaves');
+    await page.getByTestId('plan-steady').getByRole('radio').tap();
+    await expect(page.getByTestId('plan-steady').getByRole('radio')).toBeChecked();
+    await narrow();
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+    // The season runs here too.
+    await page.goto('/bench');
+    await page.getByRole('button', { name: 'Season' }).tap();
+    await expect(page.getByRole('slider', { name: 'Day of the season' })).toBeEnabled({ timeout: 120_000 });
+    await narrow();
+  });
+});
+
 test('axe finds nothing wrong on the phone', async ({ page }) => {
   expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`)).toEqual(
     [],

@@ -75,17 +75,8 @@ await picture('compare', {
     await page.waitForTimeout(9500); // until the message at the foot has gone
   },
 });
-await picture('bench-print', {
-  path: '/bench',
-  width: 800,
-  height: 1130,
-  media: 'print',
-  act: (page) => page.getByText('working out the light').waitFor({ state: 'detached' }),
-});
 await picture('phone-bench', { path: '/bench', width: 390, height: 844, act: (page) => page.getByTestId('dose-mean').waitFor() });
 await picture('check');
-await picture('check-bulb', { setUp: 'Map room · physalis', scheme: 'dark' });
-await picture('check-answer', { setUp: 'Landing shelf · hoyas' });
 /** The readings of one tier of the rack. */
 const tierOfRack = (page, n) => page.getByLabel('tier', { exact: true }).selectOption({ index: n - 1 });
 const beginWalk = async (page, meter) => {
@@ -116,28 +107,33 @@ await picture('readings-fit', {
     await page.mouse.click(400, 700);
   },
 });
-await picture('rules', {
-  act: async (page) => {
-    await page.getByRole('button', { name: /Rules of thumb/ }).click();
-    await page.getByRole('button', { name: /Rules of thumb/ }).evaluate((e) => e.scrollIntoView());
-  },
-});
-await picture('lamp-from-box', {
-  act: async (page) => {
-    await page.getByRole('button', { name: /^Lamp:/ }).click();
-    await page.getByRole('tab', { name: 'From its box' }).click();
-  },
-});
 await picture('hours', { path: '/hours', act: (page) => page.getByTestId('best-times').first().waitFor() });
-await picture('lamp-light', {
+const chartMade = (page) => page.getByTestId('visit').first().waitFor({ timeout: 120_000 });
+await picture('chart', { path: '/hours/chart', act: chartMade });
+await picture('phone-chart', { path: '/hours/chart', width: 390, height: 844, act: chartMade });
+await picture('cards', { path: '/hours/chart', width: 800, height: 1130, media: 'print', act: chartMade });
+await picture('tray', {
+  path: '/hours/chart',
   act: async (page) => {
-    await page.getByRole('button', { name: /^Lamp:/ }).click();
-    await page.getByRole('tab', { name: 'Its light' }).click();
+    await page.getByRole('link', { name: /^Leek/ }).click();
+    await page.getByTestId('plan-dose').waitFor();
   },
 });
+await picture('season', {
+  path: '/bench',
+  act: async (page) => {
+    await page.getByRole('button', { name: 'Season' }).click();
+    await page.locator('input[aria-label="Day of the season"]:enabled').waitFor({ timeout: 120_000 });
+    await page.getByRole('slider', { name: 'Day of the season' }).focus();
+    for (let i = 0; i < 14; i++) await page.keyboard.press('ArrowRight');
+    await page.waitForTimeout(5000);
+    await page.evaluate(() => document.activeElement.blur());
+  },
+});
+await picture('outlets', { path: '/hours/outlets', act: (page) => page.getByTestId('all-power').waitFor() });
+await picture('crops', { path: '/crops', scheme: 'dark' });
 await picture('set-ups', { path: '/setups' });
 await picture('settings', { path: '/settings' });
-await picture('print', { width: 800, height: 1130, media: 'print' });
 await picture('phone', { width: 390, height: 844 });
 await picture('phone-readings', {
   path: '/readings',

@@ -1,4 +1,5 @@
 'use client';
+import { measureBatch, stageBatch } from '@/core/growth/changeGrowth';
 import { plantHeightOf } from '@/core/stand/canopy';
 import { tables } from '@/core/library/tables';
 import { cropOf, type SetUp } from '@/core/stand/setUp';
@@ -10,7 +11,8 @@ import { cropItems } from '../parts/cropItems';
 import { SearchList } from '../parts/SearchList';
 import { Segments } from '../parts/Segments';
 import { DoneSheet } from '../parts/Sheet';
-import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { loggedNow } from '../season/loggedNow';
+import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { basisWords, stageWords } from '../verdict/words';
 
 export interface ChoiceSheetProps {
@@ -25,6 +27,8 @@ export function CropSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
   const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
   const { crop, stage, stand, batch } = setUp;
+  const today = useToday();
+  const dated = batch.sown !== null;
   const expected = plantHeightOf({ ...batch, height: null }, crop, stage);
   return (
     <DoneSheet
@@ -49,7 +53,9 @@ export function CropSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
             label="Stage"
             value={stage.stage}
             options={crop.stages.map((s) => ({ value: s.stage, label: stageWords(s) }))}
-            onChange={(s) => changeSite(sites, 'choose the stage', chooseStage(stand.id, s))}
+            onChange={(s) =>
+              changeSite(sites, 'choose the stage', dated ? stageBatch(batch.id, s, loggedNow(today)) : chooseStage(stand.id, s))
+            }
           />
           <p className="text-soft">
             {stage.fromDay !== null && `From day ${stage.fromDay}. `}Asks for {stage.dliMin}–{stage.dliMax} mol a day (best{' '}
@@ -62,9 +68,13 @@ export function CropSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
             value={setUp.plantHeight}
             min={0}
             max={3}
-            onChange={(v) => changeSite(sites, 'measure the plants', setPlantHeight(stand.id, v))}
+            onChange={(v) =>
+              changeSite(sites, 'measure the plants', dated ? measureBatch(batch.id, v, loggedNow(today)) : setPlantHeight(stand.id, v))
+            }
           />
-          {batch.height !== null && Math.abs(batch.height - expected) > 1e-6 ? (
+          {dated ? (
+            <p className="pb-2 text-sm text-soft">today, by its date and what was measured</p>
+          ) : batch.height !== null && Math.abs(batch.height - expected) > 1e-6 ? (
             <Button kind="quiet" onClick={() => changeSite(sites, 'forget the height', setPlantHeight(stand.id, null))}>
               Use the usual height
             </Button>

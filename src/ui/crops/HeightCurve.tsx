@@ -1,10 +1,10 @@
 'use client';
-import { CategoryScale, Chart, LinearScale, LineController, LineElement, PointElement, type ChartOptions } from 'chart.js';
+import { CategoryScale, Chart, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { Crop } from '@/core/crop/Crop';
 import { heightAt } from '@/core/crop/heightAt';
-import { chartAxis } from '../parts/chartAxis';
+import { heightOptions, heightUnit } from '../parts/heightAxes';
 import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
 
@@ -17,7 +17,7 @@ export function HeightCurve({ crop }: { crop: Crop }) {
   const data = useMemo(() => {
     const last = crop.heightByDay.at(-1)?.day ?? 1;
     const steps = Array.from({ length: 29 }, (_, i) => Math.round((i / 28) * last));
-    const unit = lengthUnit === 'in' ? 0.0254 : 0.01;
+    const unit = heightUnit(lengthUnit);
     return {
       labels: steps.map(String),
       datasets: [
@@ -25,22 +25,7 @@ export function HeightCurve({ crop }: { crop: Crop }) {
       ],
     };
   }, [crop, lengthUnit, colours]);
-  const options = useMemo<ChartOptions<'line'>>(
-    () => ({
-      animation: false,
-      maintainAspectRatio: false,
-      events: [],
-      scales: {
-        x: {
-          ...chartAxis('day', colours),
-          grid: { display: false },
-          ticks: { ...chartAxis('', colours).ticks, maxTicksLimit: 6, maxRotation: 0 },
-        },
-        y: { ...chartAxis(lengthUnit === 'in' ? 'in' : 'cm', colours), beginAtZero: true },
-      },
-    }),
-    [colours, lengthUnit],
-  );
+  const options = useMemo(() => heightOptions(colours, lengthUnit, 'day'), [colours, lengthUnit]);
   return (
     <div className="h-40">
       <Line data={data} options={options} role="img" aria-label={`Height of ${crop.name} by day`} />

@@ -10,6 +10,7 @@ import { ChoiceSheet } from '../bench/ChoiceSheet';
 import { Button } from '../parts/Button';
 import { lampItems } from '../parts/lampItems';
 import { NumberField } from '../parts/NumberField';
+import { SelectField } from '../parts/SelectField';
 import { Stepper } from '../parts/Stepper';
 import { TypedField } from '../parts/TypedField';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
@@ -130,5 +131,26 @@ export function SpareLamps() {
         onChoose={(lampId) => set((now) => [...now, { lampId, count: 1 }])}
       />
     </div>
+  );
+}
+
+/** All time zones that the browser knows. */
+const ZONES = Intl.supportedValuesOf('timeZone');
+
+/** Where the clocks of the household are: for the day that it is, and for calendars. */
+export function TimeZone() {
+  const { sites } = useWorkspace();
+  const timeZone = useSite((s) => s.site.timeZone);
+  const own = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  return (
+    <SelectField
+      label="time zone"
+      value={timeZone ?? ''}
+      options={[
+        { value: '', label: `as this machine (${own.replace(/_/g, ' ')})` },
+        ...ZONES.map((z) => ({ value: z, label: z.replace(/_/g, ' ') })),
+      ]}
+      onChange={(z) => changeSite(sites, 'choose the time zone', (site) => ({ ...site, timeZone: z || null }))}
+    />
   );
 }

@@ -6,7 +6,7 @@ import { setTariff } from '@/store/site/setUpVerbs';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
 import { TypedField } from '../parts/TypedField';
-import { CheapHours, QuietHours, SpareLamps } from './Household';
+import { CheapHours, QuietHours, SpareLamps, TimeZone } from './Household';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 
 /** Units, money and the look; kept in this browser. */
@@ -76,6 +76,9 @@ export function SettingsView() {
           ]}
           onChange={(v) => settings.setState({ timerStep_min: Number(v) as 1 | 15 | 30 })}
         />
+      </Line>
+      <Line title="Clocks" note="Which day it is where the plants stand, and the time zone of exported calendars.">
+        <TimeZone />
       </Line>
       <Line title="Lamps in the cupboard" note="Advice may hang these up without anything being bought.">
         <SpareLamps />

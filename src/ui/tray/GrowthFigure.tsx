@@ -1,12 +1,12 @@
 'use client';
-import { CategoryScale, Chart, LinearScale, LineController, LineElement, PointElement, type ChartOptions } from 'chart.js';
+import { CategoryScale, Chart, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import { heightAt } from '@/core/crop/heightAt';
 import { growthOf, lastDayOf } from '@/core/growth/growthOf';
 import type { BenchTray } from '@/core/stand/benchStand';
 import { showLength } from '@/core/units/length';
-import { chartAxis } from '../parts/chartAxis';
+import { heightOptions, heightUnit } from '../parts/heightAxes';
 import { LineKey } from '../parts/LineKey';
 import { briefDayWords, dayWords } from '../season/dayWords';
 import { useSettings, useToday } from '../shell/WorkspaceContext';
@@ -23,7 +23,7 @@ export function GrowthFigure({ tray: { batch, crop } }: { tray: BenchTray }) {
   const { theme, lengthUnit } = useSettings();
   const colours = useColours(theme);
   const today = useToday();
-  const unit = lengthUnit === 'in' ? 0.0254 : 0.01;
+  const unit = heightUnit(lengthUnit);
   const course = useMemo(() => {
     const start = growthOf(batch, crop, today);
     if (!start) return null;
@@ -70,23 +70,7 @@ export function GrowthFigure({ tray: { batch, crop } }: { tray: BenchTray }) {
       ],
     };
   }, [course, batch, crop, colours, unit, today]);
-  const options = useMemo<ChartOptions<'line'>>(
-    () => ({
-      animation: false,
-      maintainAspectRatio: false,
-      events: [],
-      scales: {
-        x: {
-          ...chartAxis('', colours),
-          title: { display: false },
-          ticks: { ...chartAxis('', colours).ticks, maxTicksLimit: 6, maxRotation: 0 },
-          grid: { display: false },
-        },
-        y: { ...chartAxis(lengthUnit === 'in' ? 'height, in' : 'height, cm', colours), beginAtZero: true },
-      },
-    }),
-    [colours, lengthUnit],
-  );
+  const options = useMemo(() => heightOptions(colours, lengthUnit), [colours, lengthUnit]);
   const stages = useMemo(
     () =>
       (course ?? []).reduce<{ words: string; from: number }[]>((all, c) => {
