@@ -1,5 +1,6 @@
 import type { Crop, Stage } from '../crop/Crop';
 import { middleDayOf } from '../crop/heightAt';
+import type { BenchAnswer } from '../bench/BenchQuestion';
 import { lampShareOf } from '../dose/Daylight';
 import { MOL_SECONDS } from '../dose/dli';
 import { growthOf } from '../growth/growthOf';
@@ -8,7 +9,7 @@ import type { Hours, Metres } from '../quantities';
 import type { BenchTier, BenchTray } from '../stand/benchStand';
 import type { Day } from '../units/day';
 import type { TrayDay } from './HangChart';
-import type { LightTable } from './lightTable';
+import { lightTableOf, type CanopyRange, type LightTable } from './lightTable';
 
 /** How a tier is set: its lamps so far up from where they hang now, and so many risers under each tray. */
 export interface TierSetting {
@@ -40,9 +41,12 @@ export class TierCourse {
   private readonly strengths = new Map<number, TrayStrength>();
   private readonly best = new Map<number, number>();
 
+  readonly table: LightTable;
+
+  /** @param answer  the engine's light of the stand now */
   constructor(
     readonly tier: BenchTier,
-    readonly table: LightTable,
+    answer: BenchAnswer,
     private readonly from: Day,
     days: number,
   ) {
@@ -54,6 +58,8 @@ export class TierCourse {
         return y.batch.sown === null ? state : { ...state, stage: lampShareOf(state.stage, daylight) };
       }),
     );
+    this.table = lightTableOf(tier, answer, new Map(tier.trays.map(({ tray }, i) => [tray.id, this.rangeOf(i)])));
+    const { table } = this;
     // Steps finer than a centimetre are put together.
     const stride = table.step > 0 ? Math.max(1, Math.round(0.01 / table.step)) * table.step : 0;
     const count = (reach: Metres) => (stride > 0 ? Math.floor((reach + 1e-9) / stride) : 0);
@@ -62,6 +68,13 @@ export class TierCourse {
 
   get now(): TierSetting {
     return { lift: 0, risers: Object.fromEntries(this.tier.trays.map(({ tray }) => [tray.id, tray.risers])) };
+  }
+
+  /** Between which heights the leaf tops of a tray will be, whatever is done with its risers. */
+  private rangeOf(tray: number): CanopyRange {
+    const { height, risers, riserHeight } = this.tier.trays[tray]!.tray;
+    const heights = this.states[tray]!.map((s) => s.height);
+    return { low: height + Math.min(...heights), high: height + risers * riserHeight + Math.max(...heights) };
   }
 
   state(tray: number, day: Day): TrayState {

@@ -17,7 +17,6 @@ import { diffCharts } from './diffCharts';
 import { doVisit, siteOn } from './doVisits';
 import type { HangChart } from './HangChart';
 import { hangChartOf } from './hangChartOf';
-import { lightTableOf } from './lightTable';
 import { NEAR, TierCourse } from './TierCourse';
 import { visitDays, type VisitRhythm } from './VisitRhythm';
 
@@ -151,7 +150,7 @@ test('fewer visits cannot be: a search through all settings needs as many', () =
   const stand = standIn(site);
   const answer = answerBench(questionOfStand(stand, null));
   const chart = chartOf(site);
-  const course = new TierCourse(stand.tiers[0]!, lightTableOf(stand.tiers[0]!, answer), FROM, chart.until - FROM + 1);
+  const course = new TierCourse(stand.tiers[0]!, answer, FROM, chart.until - FROM + 1);
   const hours = stand.tiers[0]!.hours;
   const days = visitDays(site.visits, FROM, chart.until);
   const settings = course.settings(course.now, FROM, FROM, hours);

@@ -9,7 +9,6 @@ import { solveTimer, type Served } from '../timer/solveTimer';
 import type { Day } from '../units/day';
 import type { ChartLimit, HangChart, HangQuestion, HangVisit, TrayDay, Trip } from './HangChart';
 import type { HoursJob, LampJob, RiserJob } from './KeptChart';
-import { lightTableOf } from './lightTable';
 import { NEAR, TierCourse, type TierSetting } from './TierCourse';
 import { visitDays } from './VisitRhythm';
 
@@ -60,7 +59,7 @@ export function hangChartOf(question: HangQuestion, progress: (done: number) => 
   const until = lastDay(stand, from);
   const lit = stand.tiers.filter((t) => t.lamps.length > 0 && t.trays.length > 0);
   const courses = lit.map((t, i) => {
-    const course = new TierCourse(t, lightTableOf(t, answer), from, until - from + 1);
+    const course = new TierCourse(t, answer, from, until - from + 1);
     progress((0.9 * (i + 1)) / lit.length);
     return course;
   });

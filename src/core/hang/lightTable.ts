@@ -25,6 +25,15 @@ export interface LightTable {
   strengthAt(trayId: string, lift: Metres, canopy: Metres): TrayStrength;
 }
 
+/** Between which heights above the tier's floor the leaf tops of a tray will be. */
+export interface CanopyRange {
+  readonly low: Metres;
+  readonly high: Metres;
+}
+
+/** Where no leaf will ever be. */
+const NOT_ASKED: TrayStrength = { weakest: 0, mean: 0, strongest: 0 };
+
 /** As far as lamps are moved at all. */
 const REACH: Metres = 1;
 /** Lamps in the open shine from no higher than this over the floor. */
@@ -41,9 +50,10 @@ export const ROOM_FOR_AIR: Metres = 0.02; // our choice
  *
  * Error: below 3 % of what the engine says of the same day (hangChart.test.ts).
  *
- * @param answer  the engine's light of the stand now
+ * @param answer    the engine's light of the stand now
+ * @param canopies  between which heights the leaf tops of each tray will be: nothing is worked out beyond them
  */
-export function lightTableOf(t: BenchTier, answer: BenchAnswer): LightTable {
+export function lightTableOf(t: BenchTier, answer: BenchAnswer, canopies: ReadonlyMap<string, CanopyRange>): LightTable {
   const movable = t.lamps.filter((l) => l.fitting.hanger.kind !== 'fixed');
   const faces = t.lamps.map((l) => l.fitting.face);
   const step = Math.max(0, ...movable.map((l) => l.fitting.hanger.step));
@@ -86,7 +96,15 @@ export function lightTableOf(t: BenchTier, answer: BenchAnswer): LightTable {
     });
     const field = lightFieldOf(sceneOfTier({ lamps, room: asked.room }), recall);
     for (const { tray } of t.trays)
-      for (const d of distances) {
+      for (const [j, d] of distances.entries()) {
+        // What is looked up lies between two distances and two lifts: one beyond each end of the range will do.
+        const { low, high } = canopies.get(tray.id)!;
+        const nearer = faceAt(lifts[i - 1] ?? lowest) - high;
+        const farther = faceAt(lifts[i + 1] ?? highest) - low;
+        if ((distances[j + 1] ?? Infinity) < nearer || (distances[j - 1] ?? -Infinity) > farther) {
+          rows.get(tray.id)![i]!.push(NOT_ASKED);
+          continue;
+        }
         const z = Math.max(0.001, faceAt(lift) - d);
         const spill = spills.get(tray.id)!;
         const values = Float64Array.from(places.get(tray.id)!, ([x, y], k) => field.ppfdAt(x, y, z) + spill[k]!);
