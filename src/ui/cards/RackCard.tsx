@@ -18,7 +18,7 @@ export function RackCard({ stand, chart }: { stand: BenchStand; chart: HangChart
     <article className="space-y-3">
       <h1 className="border-b border-black pb-1 text-lg font-semibold">{stand.stand.name}</h1>
       <p>As it hangs on {longDayWords(today)}:</p>
-      <table className="w-full text-left">
+      <table className="w-full text-left [&_th]:pr-2">
         <thead>
           <tr>
             <th>tier</th>
@@ -45,7 +45,7 @@ export function RackCard({ stand, chart }: { stand: BenchStand; chart: HangChart
           })}
         </tbody>
       </table>
-      <table className="w-full text-left">
+      <table className="w-full text-left [&_th]:pr-2">
         <thead>
           <tr>
             <th className="w-24">day</th>
