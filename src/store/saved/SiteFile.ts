@@ -21,16 +21,11 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { MOST_CROPS, MOST_NOTES } from '../../core/crop/changeCrops';
-import { STAGE_NAMES } from '../../core/crop/Crop';
-import { MOST_LOGGED } from '../../core/growth/changeGrowth';
-import { LOGGED_KINDS, type LoggedKind } from '../../core/growth/Logged';
-import { RHYTHMS } from '../../core/hang/VisitRhythm';
-import { PLAN_KINDS, type PlanKind } from '../../core/programme/HoursPlan';
 import { MOST_PLUGGED } from '../../core/stand/changeOutlets';
 import { CropFile, CropNoteFile } from './CropFile';
-import { IsDay } from './IsDay';
+import { BatchFile, KeptChartFile, PluggedFile, ProgrammeFile, VisitsFile } from './SeasonFile';
 import { HANGER_KINDS, type HangerKind } from '../../core/stand/Hanger';
-import { PLUGGED_KINDS, STAND_KINDS, type StandKind } from '../../core/stand/Site';
+import { STAND_KINDS, type StandKind } from '../../core/stand/Site';
 import { AGE_VIEWS, type AgeView } from '../../core/lamp/ageing';
 import { FLUX_BASES, LAMP_SHAPES, type FluxBasis, type LampShape } from '../../core/lamp/Lamp';
 import { materialLibrary } from '../../core/library/materialLibrary';
@@ -198,48 +193,6 @@ export class TierFile {
   @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => FitFile) fits!: FitFile[];
 }
 
-/** A thing with a plug, beside the lamps. */
-export class PluggedFile {
-  @IsString() @MaxLength(80) id!: string;
-  @IsIn(PLUGGED_KINDS) kind!: (typeof PLUGGED_KINDS)[number];
-  @IsString() @MaxLength(120) name!: string;
-  @IsNumber(finite) @Min(0) @Max(20_000) power_W!: number;
-  @IsOptional() @IsString() @MaxLength(80) programmeId!: string | null;
-}
-
-export class LampJobFile {
-  @IsString() @MaxLength(80) tierId!: string;
-  @IsString() @MaxLength(80) fittingId!: string;
-  @IsInt() @Min(-10_000) @Max(10_000) steps!: number;
-  @IsNumber(finite) @Min(0) @Max(20) face_m!: number;
-}
-
-export class RiserJobFile {
-  @IsString() @MaxLength(80) tierId!: string;
-  @IsString() @MaxLength(80) trayId!: string;
-  @IsInt() @Min(0) @Max(20) from!: number;
-  @IsInt() @Min(0) @Max(20) to!: number;
-}
-
-export class HoursJobFile {
-  @IsString() @MaxLength(80) programmeId!: string;
-  @IsInt() @Min(0) @Max(1439) on_min!: number;
-  @IsInt() @Min(0) @Max(1440) lit_min!: number;
-}
-
-export class VisitFile {
-  @IsDay() day!: string;
-  @IsArray() @ArrayMaxSize(1000) @ValidateNested({ each: true }) @Type(() => LampJobFile) lamps!: LampJobFile[];
-  @IsArray() @ArrayMaxSize(1000) @ValidateNested({ each: true }) @Type(() => RiserJobFile) risers!: RiserJobFile[];
-  @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => HoursJobFile) hours!: HoursJobFile[];
-}
-
-/** A hang chart as it was put up. */
-export class KeptChartFile {
-  @IsDay() made!: string;
-  @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => VisitFile) visits!: VisitFile[];
-}
-
 export class StandFile {
   @IsString() @MaxLength(80) id!: string;
   @IsString() @MaxLength(120) name!: string;
@@ -251,41 +204,6 @@ export class StandFile {
   @IsArray() @ArrayMaxSize(MOST_PLUGGED) @ValidateNested({ each: true }) @Type(() => PluggedFile) plugged!: PluggedFile[];
   @IsOptional() @ValidateNested() @Type(() => KeptChartFile) chart!: KeptChartFile | null;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => TierFile) tiers!: TierFile[];
-}
-
-/** What was seen of a batch. */
-export class LoggedFile {
-  @IsString() @MaxLength(80) id!: string;
-  @IsDay() day!: string;
-  @IsIn(LOGGED_KINDS) what!: LoggedKind;
-  @IsOptional() @IsNumber(finite) @Min(0) @Max(5) height_m!: number | null;
-  @IsOptional() @IsIn(STAGE_NAMES) stage!: (typeof STAGE_NAMES)[number] | null;
-}
-
-/** How the hours of a batch are to go. */
-export class PlanFile {
-  @IsIn(PLAN_KINDS) kind!: PlanKind;
-  @IsOptional() @IsNumber(finite) @Min(0) @Max(24) hours!: number | null;
-  @IsOptional() @IsInt() @Min(0) @Max(60) days!: number | null;
-}
-
-export class BatchFile {
-  @IsString() @MaxLength(80) id!: string;
-  @IsString() @MaxLength(80) cropId!: string;
-  @IsIn(STAGE_NAMES) stage!: (typeof STAGE_NAMES)[number];
-  @IsOptional() @IsNumber(finite) @Min(0) @Max(5) height_m!: number | null;
-  @IsOptional() @IsDay() sown!: string | null;
-  @IsOptional() @IsDay() leaves!: string | null;
-  @IsArray() @ArrayMaxSize(MOST_LOGGED) @ValidateNested({ each: true }) @Type(() => LoggedFile) log!: LoggedFile[];
-  @ValidateNested() @IsDefined() @Type(() => PlanFile) plan!: PlanFile;
-}
-
-export class ProgrammeFile {
-  @IsString() @MaxLength(80) id!: string;
-  @IsInt() @Min(0) @Max(1439) on_min!: number;
-  @IsInt() @Min(0) @Max(1440) lit_min!: number;
-  @IsOptional() @IsNumber(finite) @Min(1) @Max(100_000) rating_W!: number | null;
-  @IsOptional() @IsInt() @Min(1) @Max(50) outlets!: number | null;
 }
 
 /** A spectrum at even steps. */
@@ -370,20 +288,6 @@ export class CheapFile {
 export class SpareFile {
   @IsString() @MaxLength(80) lampId!: string;
   @IsInt() @Min(1) @Max(99) count!: number;
-}
-
-/** Days away. */
-export class AwayFile {
-  @IsDay() from!: string;
-  @IsDay() to!: string;
-}
-
-/** When somebody comes by the plants. */
-export class VisitsFile {
-  @IsIn(RHYTHMS) rhythm!: (typeof RHYTHMS)[number];
-  @IsInt() @Min(0) @Max(6) weekday!: number;
-  @IsInt() @Min(0) @Max(1439) time_min!: number;
-  @IsArray() @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => AwayFile) away!: AwayFile[];
 }
 
 /** A site as it is written to disk and to exported files, version 5. Lengths in metres; units stand in the names. */

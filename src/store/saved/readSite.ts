@@ -1,3 +1,4 @@
+import type { KeptChartFile } from './SeasonFile';
 import type { KeptChart } from '../../core/hang/KeptChart';
 import { dayOf, type Day } from '../../core/units/day';
 import { cropOfFile, cropProblems } from './ownCrops';
@@ -11,7 +12,7 @@ import { tables } from '../../core/library/tables';
 import { migrate, VERSION } from './migrate';
 import { problemsOf } from './problemsOf';
 import type { LitLamp } from '../../core/reading/Reading';
-import { SiteFile, type KeptChartFile, type LampFile, type LitLampFile } from './SiteFile';
+import { SiteFile, type LampFile, type LitLampFile } from './SiteFile';
 
 /** Reads a saved or imported site. Every problem is reported at once, each with its place. */
 export function readSite(data: unknown): Result<Site> {

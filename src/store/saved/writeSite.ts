@@ -1,10 +1,11 @@
+import type { KeptChartFile } from './SeasonFile';
 import type { Lamp } from '../../core/lamp/Lamp';
 import type { Site } from '../../core/stand/Site';
 import type { LitLamp } from '../../core/reading/Reading';
 import { isoOf, type Day } from '../../core/units/day';
 import type { KeptChart } from '../../core/hang/KeptChart';
 import { writeCrop } from './ownCrops';
-import type { KeptChartFile, LampFile, LitLampFile, SiteFile } from './SiteFile';
+import type { LampFile, LitLampFile, SiteFile } from './SiteFile';
 
 /** A site as plain data for storage and for files. */
 export function writeSite(site: Site): SiteFile {

@@ -1,0 +1,122 @@
+import { tables } from '@/core/library/tables';
+import { benchStandOf } from '@/core/stand/benchStand';
+import { hangerOf } from '@/core/stand/Hanger';
+import type { VisitJobs } from '@/core/hang/KeptChart';
+import { chartRows } from '@/core/formats/chartTable';
+import type { HangChart } from '@/core/hang/HangChart';
+import { loadsOf } from '@/core/power/loadsOf';
+import { dayFrom } from '@/core/units/day';
+import { chartCsv, chartJson } from '@/store/files/writeChart';
+import { demoSite } from '@/store/site/demoSite';
+import { pinIn } from '../cards/TimerPins';
+import { faultWords, groupName } from '../outlets/outletWords';
+import { awayWords, briefDayWords, dayWords, daysWords, longDayWords, spanWords } from '../season/dayWords';
+import { ageWords } from './ageWords';
+import { eventsOf } from './ChartOut';
+import { jobsOf, limitWords, sayWords } from './jobWords';
+
+const TODAY = dayFrom(2027, 2, 10);
+const site = demoSite('en-GB', TODAY);
+const stand = benchStandOf(
+  site,
+  site.stands.find((s) => s.id === 'demo-rack')!,
+  tables,
+);
+const [one, two, three] = stand.tiers;
+
+const visit: VisitJobs = {
+  day: TODAY + 3,
+  lamps: [
+    ...one!.lamps.map((l) => ({ tierId: one!.tier.id, fittingId: l.fitting.id, steps: 2, face: l.fitting.face + 0.04 })),
+    { tierId: two!.tier.id, fittingId: two!.lamps[0]!.fitting.id, steps: -3, face: 0.124 },
+    ...three!.lamps.map((l) => ({ tierId: three!.tier.id, fittingId: l.fitting.id, steps: 8, face: l.fitting.face + 0.04 })),
+    { tierId: 'gone', fittingId: 'gone', steps: 1, face: 1 },
+  ],
+  risers: [{ tierId: one!.tier.id, trayId: one!.trays[0]!.tray.id, from: 2, to: 0 }],
+  hours: [{ programmeId: stand.tiers[4]!.programme.id, on_min: 330, lit_min: 870 }],
+};
+
+test('what is to be done is said in the steps that there are, tier by tier, the timers last', () => {
+  expect(jobsOf(visit, stand, 'cm').map((j) => `${j.tier ?? '-'} ${j.words}`)).toEqual([
+    '1 both lamps 2 links up, face 37 cm above the shelf',
+    '1 Leek: 2 risers out, then on the shelf',
+    '2 1 of 2 lamps 3 notches down, face 12.4 cm above the shelf',
+    '3 all three lamps 4 cm up, faces 37 cm and 34 cm above the shelf',
+    '- Timer of tiers 4 and 5: 05:30 to 20:00, 14 h 30',
+  ]);
+  expect(jobsOf(visit, stand, 'in')[0]!.words).toBe('both lamps 2 links up, face 14½ in above the shelf');
+  expect(hangerOf('chain').step).toBe(0.02);
+});
+
+const chart: HangChart = {
+  standId: 'demo-rack',
+  from: TODAY,
+  until: TODAY + 57,
+  visits: [{ ...visit, last: TODAY + 9, after: [], before: [] }],
+  limits: [{ tierId: one!.tier.id, trayId: one!.trays[0]!.tray.id, says: 'short', bound: 'heat', from: TODAY, to: TODAY + 2 }],
+  trips: [],
+  rounds: 16,
+};
+
+test('the same list as rows, as a table that no spreadsheet runs, as JSON and as a calendar', () => {
+  const rows = chartRows(chart, stand);
+  expect(rows.map((r) => r.what)).toEqual(['lamp', 'lamp', 'riser', 'lamp', 'lamp', 'lamp', 'lamp', 'timer']);
+  expect(rows[0]).toMatchObject({ day: '2027-02-13', tier: 1, steps: 2, face_m: 0.37, on_min: '' });
+  expect(rows[2]).toMatchObject({ thing: 'Leek', risers: 0 });
+  expect(rows.at(-1)).toMatchObject({ tier: '', thing: 'tiers 4 5', on_min: 330, lit_min: 870 });
+  const evil = { ...stand, stand: { ...stand.stand, name: '=cmd|calc' } };
+  const lines = chartCsv(chart, evil).split('\r\n');
+  expect(lines).toHaveLength(rows.length + 2);
+  expect(lines[1]).toMatch(/^2027-02-13,'?"?'=cmd\|calc/);
+  expect(JSON.parse(chartJson(chart, stand))).toMatchObject({
+    format: 'copper-noon/hang-chart',
+    from: '2027-02-10',
+    visits: [{ day: '2027-02-13', lastDay: '2027-02-19', jobs: { length: rows.length } }],
+    limits: [{ tray: 'Leek', says: 'short', bound: 'heat', to: '2027-02-12' }],
+  });
+  const [entry] = eventsOf(chart, stand, 'cm', 18 * 60);
+  expect(entry).toMatchObject({ uid: 'demo-rack-2027-02-13@copper-noon', at_min: 1080, title: 'Map-room rack: 5 things to do' });
+  expect(entry!.text.split('\n')[0]).toBe('Tier 1: both lamps 2 links up, face 37 cm above the shelf');
+});
+
+test('every way in which a tray can be off has a word, and every limit says what would help', () => {
+  const says = ['suits', 'short', 'much', 'uneven', 'hot', 'rest'] as const;
+  expect(new Set(says.map(sayWords)).size).toBe(says.length);
+  for (const bound of ['heat', 'ceiling', 'fixed', 'rhythm', 'shared', null] as const)
+    for (const s of ['short', 'much', 'uneven', 'hot'] as const) expect(limitWords({ says: s, bound })).toMatch(/^[A-Z].*\.$/);
+  expect(limitWords({ says: 'hot', bound: 'ceiling' })).toContain('outgrown');
+});
+
+test('days by their names, and how far off they are', () => {
+  expect([dayWords(TODAY), briefDayWords(TODAY), longDayWords(TODAY)]).toEqual(['Wed 10 Feb', '10 Feb', 'Wednesday 10 February 2027']);
+  expect([0, 1, -1, 5, -3].map((n) => awayWords(TODAY + n, TODAY))).toEqual(['today', 'tomorrow', 'yesterday', 'in 5 days', '3 days ago']);
+  expect([spanWords(TODAY, TODAY), spanWords(TODAY, TODAY + 2)]).toEqual(['Wed 10 Feb', 'Wed 10 Feb to Fri 12 Feb']);
+  expect([daysWords(1), daysWords(2)]).toEqual(['1 day', '2 days']);
+});
+
+test('how far along a tray is, by its date', () => {
+  const leek = one!.trays[0]!;
+  const { sown } = leek.batch;
+  expect(ageWords(leek, TODAY)).toBe('seedling, 20 days since emergence');
+  expect(ageWords({ ...leek, batch: { ...leek.batch, sown: null } }, TODAY)).toBe('seedling; no date yet');
+  expect(ageWords({ ...leek, batch: { ...leek.batch, leaves: TODAY - 1 } }, TODAY)).toBe('left on Tue 9 Feb');
+  expect(ageWords({ ...leek, batch: { ...leek.batch, log: [] } }, sown! + 2)).toMatch(/^sown; up \w+ \d+ \w+ to /);
+});
+
+test('the pins that are pushed in are as many as the hours ask for, also past midnight', () => {
+  const count = (on: number, lit: number) => Array.from({ length: 96 }, (_, i) => i).filter((i) => pinIn(i, on, lit)).length;
+  expect(count(330, 870)).toBe(58);
+  expect(count(1200, 600)).toBe(40);
+  expect([count(0, 0), count(0, 1440)]).toEqual([0, 96]);
+  expect([pinIn(22, 330, 870), pinIn(21, 330, 870), pinIn(79, 330, 870), pinIn(80, 330, 870)]).toEqual([true, false, true, false]);
+});
+
+test('what is plugged in wrongly is said with its reason', () => {
+  const loads = loadsOf(stand);
+  expect(loads.faults.map((f) => faultWords(f, stand, loads))).toEqual([
+    'Heat mat, tier 5 goes off with the lamps, just when the nights are cold. A mat belongs on an outlet that is always live, with a thermostat.',
+  ]);
+  expect(faultWords({ why: 'overloaded', programmeId: null, power: 900, allowed: 800 }, stand, loads)).toContain('four fifths');
+  expect(faultWords({ why: 'too-few-outlets', programmeId: null, plugs: 3, outlets: 2 }, stand, loads)).toContain('2 outlets for 3 plugs');
+  expect(groupName(stand, null)).toBe('Always live');
+});

@@ -1,0 +1,29 @@
+import { cropLibrary } from '@/core/library/cropLibrary';
+import { AS_SET, PLAN_KINDS } from '@/core/programme/HoursPlan';
+import { dayLengthWords, DAY_LENGTHS, injuryWords, remedyWords, seedLightWords, stretchWords } from '../crops/cropWords';
+import { doseLimitWords, hoursWords, planWords, riskWords, wishLimitWords } from './planWords';
+
+test('every plan has a name of its own, with its hours or days where it has them', () => {
+  expect(new Set(PLAN_KINDS.map((kind) => planWords({ ...AS_SET, kind }))).size).toBe(PLAN_KINDS.length);
+  expect(planWords({ kind: 'steady', hours: 15.5, days: null })).toBe('Steady, 15 h 30');
+  expect(planWords({ kind: 'day-and-night', hours: null, days: 4 })).toBe('Day and night for 4 days, then by the dose');
+  expect(hoursWords(13.9)).toBe('14 h');
+});
+
+test('risks and limits say how much of them there is', () => {
+  expect(riskWords({ why: 'weak', days: 1 })).toBe('the weakest spot is short on 1 day');
+  expect(riskWords({ why: 'continuous-light', injury: 'low', days: 3 })).toContain('which it bears');
+  expect(riskWords({ why: 'continuous-light', injury: null, days: 3 })).toContain('some crops yellow');
+  expect(riskWords({ why: 'bolting', hours: 16 })).toContain('16 h');
+  expect(wishLimitWords('longest-day')).toContain('longest');
+  expect(doseLimitWords('too-strong')).toContain('stronger');
+});
+
+test('all that the crop table says has words', () => {
+  for (const crop of cropLibrary) {
+    expect(DAY_LENGTHS).toContain(crop.dayLengthType);
+    expect(dayLengthWords(crop.dayLengthType)).not.toBe(crop.dayLengthType);
+    expect([injuryWords(crop), remedyWords(crop.leggyRemedy), stretchWords(crop.stretchProne)].every(Boolean)).toBe(true);
+    if (crop.germination) expect(seedLightWords(crop.germination.light)).toContain('seed');
+  }
+});
