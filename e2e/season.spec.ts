@@ -7,6 +7,9 @@ import { readFileSync } from 'node:fs';
 
 test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}`, timezoneId: 'Europe/Lisbon' });
 
+// A chart is worked out anew several times in some of these, on whatever machine.
+test.describe.configure({ timeout: 300_000 });
+
 const visits = (page: Page) => page.getByTestId('visit');
 async function openChart(page: Page) {
   await page.goto('/hours/chart');
