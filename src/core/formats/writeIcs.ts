@@ -56,12 +56,14 @@ const localTime = (day: Day, at_min: number) => `${isoOf(day).replace(/-/g, '')}
 
 const escaped = (text: string) => text.replace(/\\/g, '\\\\').replace(/;/g, '\\;').replace(/,/g, '\\,').replace(/\r?\n/g, '\\n');
 
+/** Octets of a character in UTF-8. */
+const octetsOf = (point: number) => (point < 0x80 ? 1 : point < 0x800 ? 2 : point < 0x10000 ? 3 : 4);
+
 /** Folds a line by octets, never within a character. */
 function folded(line: string): string {
-  const encoder = new TextEncoder();
   let out = '', octets = 0; // prettier-ignore
   for (const character of line) {
-    const size = encoder.encode(character).length;
+    const size = octetsOf(character.codePointAt(0)!);
     if (octets + size > LINE) {
       out += '\r\n ';
       octets = 1;

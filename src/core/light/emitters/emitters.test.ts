@@ -52,7 +52,8 @@ test('turning lamp and place together about the lamp changes nothing', () => {
       const turned = { ...e, turn: (e.turn ?? 0) + turn } as Emitter;
       const [c, s] = [Math.cos(turn), Math.sin(turn)];
       const there = ppfdFromEmitter(turned, e.x + dx * c - dy * s, e.y + dx * s + dy * c, 0);
-      expect(there).toBeWithin(ppfdFromEmitter(e, e.x + dx, e.y + dy, 0), { relative: 1e-6 });
+      // Nearly along the face a narrow beam magnifies the last figures of sine and cosine.
+      expect(there).toBeWithin(ppfdFromEmitter(e, e.x + dx, e.y + dy, 0), { relative: 1e-5 });
     }),
   );
 });
