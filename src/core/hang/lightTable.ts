@@ -42,7 +42,7 @@ const LIFTS = 9;
 const DISTANCES = 14;
 const NEAREST: Metres = 0.015;
 /** Leaves keep this far from any lamp, however cool: room for air to move. */
-export const ROOM_FOR_AIR: Metres = 0.02; // our choice
+const ROOM_FOR_AIR: Metres = 0.02; // our choice
 
 /**
  * Works out the light of one tier at a grid of lamp heights and distances, at 63 points of each tray; between them by straight

@@ -91,7 +91,7 @@ export function createSimulatedPlug(day: Day, minute: number, now_ms: () => numb
 }
 
 /** The entry in force on a day: the last that has begun; before the first one the first. */
-export const entryOn = (schedule: readonly PlugEntry[], day: Day): PlugEntry | null =>
+const entryOn = (schedule: readonly PlugEntry[], day: Day): PlugEntry | null =>
   schedule.findLast((e) => e.from <= day) ?? schedule[0] ?? null;
 
 /** Whether a schedule has its lamps lit at a minute of a day; what was lit yesterday may burn past midnight. */

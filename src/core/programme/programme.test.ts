@@ -7,7 +7,7 @@ import type { Batch } from '../stand/Site';
 import { dayFrom } from '../units/day';
 import { comparePlans } from './comparePlans';
 import { AS_SET, PLAN_KINDS, type HoursPlan, type PlanKind } from './HoursPlan';
-import { doseFrom, hoursFor, ppfdFor } from './solveDose';
+import { doseFrom, hoursFor, strengthFor } from './solveDose';
 import { wishedHours } from './wishedHours';
 
 const crop = (id: string) => tables.crop(id)!;
@@ -20,7 +20,7 @@ test('worked by hand: 200 µmol for 16 hours is 11.52 mol, and each follows from
   expect(doseFrom(200, 16, limits).dose).toBeWithin(11.52, { absolute: 1e-9 });
   expect(hoursFor(11.52, 200, limits)).toMatchObject({ limit: null });
   expect(hoursFor(11.52, 200, limits).hours).toBeWithin(16, { absolute: 1e-9 });
-  expect(ppfdFor(11.52, 16, limits).ppfd).toBeWithin(200, { absolute: 1e-9 });
+  expect(strengthFor(11.52, 16, limits).ppfd).toBeWithin(200, { absolute: 1e-9 });
 });
 
 test('what cannot be is answered with the nearest that can, and the limit is named', () => {
@@ -29,8 +29,8 @@ test('what cannot be is answered with the nearest that can, and the limit is nam
   expect(hoursFor(14, 100, limits).dose).toBeWithin(6.48, { absolute: 1e-9 });
   expect(hoursFor(5, 300, limits)).toMatchObject({ hours: 14, limit: 'shortest-day' });
   expect(hoursFor(14, 0, limits)).toMatchObject({ limit: 'dark', dose: 0 });
-  expect(ppfdFor(30, 14, limits)).toMatchObject({ ppfd: 400, limit: 'too-strong' });
-  expect(ppfdFor(10, 0, limits)).toMatchObject({ limit: 'dark' });
+  expect(strengthFor(30, 14, limits)).toMatchObject({ ppfd: 400, limit: 'too-strong' });
+  expect(strengthFor(10, 0, limits)).toMatchObject({ limit: 'dark' });
   expect(doseFrom(500, 16, limits).limit).toBe('too-strong');
   expect(doseFrom(200, 20, limits).limit).toBe('longest-day');
   expect(doseFrom(200, 3, limits).limit).toBe('shortest-day');
@@ -43,7 +43,7 @@ test('an answer never leaves the plant’s limits, and without a limit it makes 
       const byHours = hoursFor(dose, ppfd, s);
       expect(byHours.hours >= s.hoursMin && byHours.hours <= s.hoursMax).toBe(true);
       if (!byHours.limit) expect(byHours.dose).toBeWithin(dose, { relative: 1e-9 });
-      const byPpfd = ppfdFor(dose, hours, s);
+      const byPpfd = strengthFor(dose, hours, s);
       expect(byPpfd.ppfd).toBeLessThanOrEqual(s.ppfdMax);
       if (!byPpfd.limit) expect(byPpfd.dose).toBeWithin(dose, { relative: 1e-9 });
     }),

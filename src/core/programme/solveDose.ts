@@ -35,7 +35,7 @@ export function hoursFor(dose: Dli, ppfd: Ppfd, limits: DoseLimits): DoseAnswer 
 }
 
 /** The strength that makes a dose in given hours: the nearest that the plant bears. */
-export function ppfdFor(dose: Dli, hours: Hours, limits: DoseLimits): DoseAnswer {
+export function strengthFor(dose: Dli, hours: Hours, limits: DoseLimits): DoseAnswer {
   if (!(hours > 0)) return { ppfd: limits.ppfdMax, hours: 0, dose: 0, limit: 'dark' };
   const wanted = dose / (hours * MOL_SECONDS);
   const ppfd = Math.min(limits.ppfdMax, wanted);

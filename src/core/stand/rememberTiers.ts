@@ -6,7 +6,7 @@ import type { Site, Tier } from './Site';
  * worked out for it then still holds.
  */
 export function rememberTiers(): Look {
-  const known = new WeakMap<Tier, { lamps: Site['lamps']; found: BenchTier }>();
+  const known = new WeakMap<Tier, { lamps: Site['lamps']; crops: Site['crops']; found: BenchTier }>();
   return (site, tier, tables, place) => {
     const last = known.get(tier);
     if (last) {
@@ -14,10 +14,10 @@ export function rememberTiers(): Look {
       const sameBatches = found.trays.every((y) => site.batches.find((b) => b.id === y.batch.id) === y.batch);
       const sameHours = site.programmes.find((p) => p.id === found.programme.id) === found.programme;
       const samePlace = found.number === place.number && found.x === place.x && found.z === place.z;
-      if (sameBatches && sameHours && samePlace && last.lamps === site.lamps) return found;
+      if (sameBatches && sameHours && samePlace && last.lamps === site.lamps && last.crops === site.crops) return found;
     }
     const found = lookUpTier(site, tier, tables, place);
-    known.set(tier, { lamps: site.lamps, found });
+    known.set(tier, { lamps: site.lamps, crops: site.crops, found });
     return found;
   };
 }

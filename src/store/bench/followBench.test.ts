@@ -1,3 +1,6 @@
+import type { Site } from '../../core/stand/Site';
+import { copyOf, keepCrop } from '../../core/crop/changeCrops';
+import { tables } from '../../core/library/tables';
 import { createChartStore } from '../chart/chartStore';
 import type { BenchAnswer, BenchQuestion } from '../../core/bench/BenchQuestion';
 import { answerBench } from '../../core/bench/answerBench';
@@ -85,4 +88,15 @@ test('a tier that stays as it was stays the same object, whatever happens to the
   const after = benchStandIn(moved, moved.stands[0]!);
   expect(after.tiers.map((t, i) => t === before.tiers[i])).toEqual([true, false, true, true, true]);
   expect(benchStandIn(moved, moved.stands[0]!)).toBe(after);
+});
+
+test('a crop of one’s own that is changed is looked up anew, and nothing else is', () => {
+  const own = copyOf(tables.crop('leek')!, 'own-leek', 'Our leek');
+  const demo = keepCrop(own)(demoSite('en-GB'));
+  const site: Site = { ...demo, batches: demo.batches.map((b) => (b.cropId === 'leek' ? { ...b, cropId: own.id } : b)) };
+  const least = (s: Site) => benchStandIn(s, s.stands[0]!).tiers[0]!.trays[0]!.stage.dliMin;
+  const before = least(site);
+  expect(least(keepCrop({ ...own, stages: own.stages.map((x) => ({ ...x, dliMin: 1 })) })(site))).toBe(1);
+  expect(before).toBe(8);
+  expect(benchStandIn(site, site.stands[0]!)).toBe(benchStandIn(site, site.stands[0]!));
 });

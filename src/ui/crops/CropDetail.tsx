@@ -52,7 +52,7 @@ export function CropDetail({ crop, editor, children }: { crop: Crop; editor: Rea
                 <th className="w-1/3 min-w-36 pr-3 font-normal">mol a day: least, best, most</th>
                 <th className="pr-3 font-normal">hours</th>
                 <th className="pr-3 font-normal">µmol at most</th>
-                <th className="font-normal">from</th>
+                <th className="font-normal max-md:hidden">from</th>
               </tr>
             </thead>
             <tbody>
@@ -61,6 +61,7 @@ export function CropDetail({ crop, editor, children }: { crop: Crop; editor: Rea
                   <td className="py-1.5 pr-3">
                     <span className="font-semibold">{stageWords(s)}</span>
                     {s.fromDay !== null && <span className="block text-sm text-soft">from day {s.fromDay}</span>}
+                    <span className="block text-sm text-soft md:hidden">{basisWords(s.basis)}</span>
                   </td>
                   <td className="py-1.5 pr-3 tabular-nums">
                     {s.dliMin} · <strong className="font-semibold">{s.dliTarget}</strong> · {s.dliMax}
@@ -70,7 +71,7 @@ export function CropDetail({ crop, editor, children }: { crop: Crop; editor: Rea
                     {s.hoursMin}–{s.hoursMax} h
                   </td>
                   <td className="py-1.5 pr-3 tabular-nums">{s.ppfdMax}</td>
-                  <td className="py-1.5 text-sm text-soft">{basisWords(s.basis)}</td>
+                  <td className="py-1.5 text-sm text-soft max-md:hidden">{basisWords(s.basis)}</td>
                 </tr>
               ))}
             </tbody>

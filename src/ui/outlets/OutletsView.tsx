@@ -2,7 +2,7 @@
 import clsx from 'clsx';
 import { Plus, TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { loadsOf, type OutletGroup } from '@/core/power/loadsOf';
+import { CONTINUOUS_SHARE, loadsOf, type OutletGroup } from '@/core/power/loadsOf';
 import type { BenchStand } from '@/core/stand/benchStand';
 import { addPlugged, movePlugged, setStrip, setTimer } from '@/core/stand/changeOutlets';
 import { PLUGGED_KINDS, type Plugged } from '@/core/stand/Site';
@@ -43,7 +43,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
                 <li key={i}>
                   <div role="alert" className="flex flex-wrap items-center gap-x-3 gap-y-1 rounded-md bg-copper-wash px-3 py-2 text-copper">
                     <TriangleAlert size={18} aria-hidden className="shrink-0" />
-                    <span className="min-w-0 flex-1">{faultWords(f, stand, loads)}</span>
+                    <span className="min-w-56 flex-1 max-md:min-w-60">{faultWords(f, stand, loads)}</span>
                     {(f.why === 'mat-timed' || f.why === 'pump-timed') && (
                       <Button onClick={() => changeSite(sites, 'plug it in elsewhere', movePlugged(id, f.thingId, null))}>
                         To an outlet always live
@@ -62,7 +62,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
               <h2 className="text-lg font-semibold">All of it together</h2>
               <p data-testid="all-power">
                 <strong className="font-semibold">{watts(loads.power)}</strong>
-                {strip !== null && ` of ${watts(0.8 * strip)} that the strip should carry for hours on end`}
+                {strip !== null && ` of ${watts(CONTINUOUS_SHARE * strip)} that the strip should carry for hours on end`}
               </p>
             </div>
             <MaybeNumberField
@@ -94,7 +94,7 @@ function Group({ stand, group, groups }: { stand: BenchStand; group: OutletGroup
   const { sites } = useWorkspace();
   const { programmeId, plugs, power, rating, outlets } = group;
   const name = groupName(stand, programmeId);
-  const allowed = rating === null ? null : 0.8 * rating;
+  const allowed = rating === null ? null : CONTINUOUS_SHARE * rating;
   return (
     <section aria-label={name} className="space-y-2 border-t border-line pt-4" data-testid="outlets">
       <div className="flex flex-wrap items-end gap-x-5 gap-y-2">

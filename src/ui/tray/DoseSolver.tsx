@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { doseFrom, hoursFor, ppfdFor } from '@/core/programme/solveDose';
+import { doseFrom, hoursFor, strengthFor } from '@/core/programme/solveDose';
 import type { TrayStrength } from '@/core/programme/wishedHours';
 import type { BenchTier, BenchTray } from '@/core/stand/benchStand';
 import { NumberField } from '../parts/NumberField';
@@ -19,7 +19,11 @@ export function DoseSolver({ tier, tray, light }: { tier: BenchTier; tray: Bench
   const hours = typed.hours ?? tier.hours;
   const dose = typed.dose ?? stage.dliTarget;
   const answer =
-    wanted === 'hours' ? hoursFor(dose, ppfd, stage) : wanted === 'strength' ? ppfdFor(dose, hours, stage) : doseFrom(ppfd, hours, stage);
+    wanted === 'hours'
+      ? hoursFor(dose, ppfd, stage)
+      : wanted === 'strength'
+        ? strengthFor(dose, hours, stage)
+        : doseFrom(ppfd, hours, stage);
   const words = {
     hours: `${hoursWords(answer.hours)} a day`,
     strength: `${Math.round(answer.ppfd)} µmol/m²/s`,

@@ -1,6 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useMemo } from 'react';
+import { MOL_SECONDS } from '@/core/dose/dli';
 import type { BenchStand, BenchTier, BenchTray } from '@/core/stand/benchStand';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { trayName } from '../bench/benchWords';
@@ -15,7 +16,7 @@ import { DoseSolver } from './DoseSolver';
 import { GrowthFigure } from './GrowthFigure';
 import { PlanTable } from './PlanTable';
 
-export interface TrayProps {
+interface TrayProps {
   stand: BenchStand;
   tier: BenchTier;
   tray: BenchTray;
@@ -56,7 +57,7 @@ function OfTray({ stand, tier, tray }: TrayProps) {
     () => (own ? { weakest: own.stats.weakest.ppfd, mean: own.stats.mean, strongest: own.stats.strongest.ppfd } : null),
     [own],
   );
-  const dose = strength && strength.mean * tier.hours * 0.0036;
+  const dose = strength && strength.mean * tier.hours * MOL_SECONDS;
   return (
     <div className="mx-auto w-full max-w-6xl px-4 py-5 md:px-6">
       <header className="flex flex-wrap items-end gap-x-4 gap-y-1 border-b border-line pb-3">
