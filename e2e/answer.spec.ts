@@ -116,7 +116,7 @@ test('a set-up goes out as a file and comes back; a broken one changes nothing',
   await page.getByRole('link', { name: 'Set-ups' }).click();
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save all' }).click()]);
   const text = readFileSync(await download.path(), 'utf8');
-  expect(JSON.parse(text)).toMatchObject({ format: 'copper-noon/site', version: 5 });
+  expect(JSON.parse(text)).toMatchObject({ format: 'copper-noon/site', version: 6 });
 
   const open = (name: string, content: string) =>
     page.getByLabel('File to open').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });

@@ -11,6 +11,8 @@ export type Radians = number;
 export type Kilograms = number;
 /** Electrical power drawn at the wall, W. */
 export type Watts = number;
+/** Apparent power, volts times amperes, VA: what wires, strips and timers have to carry. */
+export type VoltAmperes = number;
 /** Luminous flux, lm. */
 export type Lumens = number;
 /** Illuminance, lx. */

@@ -6,7 +6,7 @@ import type { BenchAnswer } from '../core/bench/BenchQuestion';
 import { askedTier, questionOfStand } from '../core/bench/questionOfStand';
 import type { BenchStand, BenchTier } from '../core/stand/benchStand';
 import type { SettingsFor, SettingsQuestion } from '../core/advice/settingsFor';
-import type { AdviceQuestion } from '../core/advice/advise';
+import type { AdviceQuestion } from '../core/advice/AdviceQuestion';
 import type { NoFit, TierFit } from '../core/fit/fitTier';
 import type { WalkPoint } from '../core/walk/planWalk';
 import type { TierOfSite } from '../workers/readings/readings.api';

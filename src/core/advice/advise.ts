@@ -1,37 +1,27 @@
-import type { BenchAnswer } from '../bench/BenchQuestion';
-import { tables } from '../library/tables';
-import { createRecall } from '../light/scene/Recall';
+import { createRecall, type Recall } from '../light/scene/Recall';
 import type { Share } from '../quantities';
-import { benchStandOf, type BenchStand } from '../stand/benchStand';
-import { faultsOf, type Fault } from '../stand/faults';
-import { rememberTiers } from '../stand/rememberTiers';
+import type { BenchStand } from '../stand/benchStand';
 import type { Site } from '../stand/Site';
-import { applyMove } from './applyMove';
-import { costOf, effectOf, lightAfter, lightOfAnswer, worstOf, type Effect } from './Effect';
-import { missOf } from './missOf';
-import { EFFORT_min, type Move } from './Move';
-import { movesFor, traysIn, type Scope } from './movesFor';
-import { roughJudge } from './roughLight';
+import type { AdviceQuestion } from './AdviceQuestion';
+import { applyMove, canMove } from './applyMove';
+import { effectOf, engineAnswer, resultsOf, worstOf, type Effect } from './Effect';
+import { judgeOf, type Judge, type Tried } from './judgeOf';
+import { aboutOf, idOf, isStructural, kindOf, type Move } from './Move';
+import { hoursOf, liftsOf, movesFor } from './movesFor';
+import { effortOf, isToBuy, troubleOf } from './trouble';
 
-/** What advice is asked about; plain data, so that it can be asked of a worker. */
-export interface AdviceQuestion {
-  readonly site: Site;
-  readonly standId: string;
-  readonly scope: Scope;
-  /** The light of the stand as it is. */
-  readonly answer: BenchAnswer;
-}
-
-/** One to three moves, and what they would do. */
+/** One to four moves, and what they would do, as the engine has it. */
 export interface Offer {
+  /** The same for the same moves. */
+  readonly id: string;
   readonly moves: readonly Move[];
   readonly after: Effect;
   readonly effort_min: number;
-  /** A lamp is needed that the person does not have. */
+  /** Lamps are needed that do not lie in the cupboard. */
   readonly toBuy: boolean;
 }
 
-/** Why nothing helps: the weakest spot, with the lamps as near and the day as long as may be, over the least that is asked. */
+/** Why nothing helps: the weakest spot of a tray at best, of all that was found, over the least that it needs. */
 export interface Insufficient {
   readonly trayId: string;
   readonly share: Share;
@@ -39,10 +29,11 @@ export interface Insufficient {
 
 export interface Advice {
   readonly before: Effect;
-  /** The tray in question that fares worst now: the one whose doses `weakest` and `strongest` are. */
+  /** The tray in question that is farthest from right now: the one whose doses `weakest` and `strongest` are. */
   readonly worstTrayId: string | null;
   readonly offers: readonly Offer[];
   readonly judged: number;
+  /** The tray that stays short with every offer, and with lamps as near and days as long as may be; null when each can get enough. */
   readonly insufficient: Insufficient | null;
 }
 
@@ -52,100 +43,119 @@ export type Progress = (judged: number) => boolean | Promise<boolean>;
 /** Called off by the person; known by its message, since errors lose their class between threads. */
 export const CALLED_OFF = 'called off';
 
-/** How much better a combination must be than the best of its parts, and a move than nothing, to be worth the words. */
+/** How much better something must be to be worth the words. */
 const WORTH = 0.02;
-/** What a minute of work and a tenth more of cost weigh against the miss. */
-const PER_MINUTE = 0.003;
-/** A lamp that has to be bought weighs as much as an hour of work. */
-const TO_BUY = 60 * PER_MINUTE;
-const PER_TENTH_OF_COST = 0.01;
-
-interface Tried {
-  readonly moves: readonly Move[];
-  readonly site: Site;
-  readonly stand: BenchStand;
-  readonly miss: number;
-  readonly score: number;
-}
+/** So many of the best are put together by twos, and so many are worked out by the engine. */
+const KEPT = 8;
+const PARTNERS = 14;
+/** Of the single moves so many are looked at with every height and hour, and of the pairs as many as are kept. */
+const TUNED = 16;
+const SHOWN = 8;
 
 /**
- * Looks for what would help: judges every single move roughly, puts the best together by twos and threes, and works the best
- * of all out in full. Moves that would set up something wrong are not offered: leaves in the heat, trays over the edge, hours
- * beyond what the crops bear or into the household's quiet.
+ * Looks for what would help: every single move, each with the height and hours that suit it best, then the best put together
+ * by twos and tuned again, so that what is right only together with something else is found too; and the best of all worked out
+ * by the engine with the whole stand.
+ *
+ * Nothing is offered that breaks a limit of any tray or breaks it more deeply than now, that makes something wrong or more wrong
+ * with the stand, or that cannot be done.
+ *
+ * Held against every combination on small stands in exhaustive.test.ts.
  */
 export async function advise({ site, standId, scope, answer }: AdviceQuestion, progress: Progress = () => true): Promise<Advice> {
-  const look = rememberTiers();
-  const standIn = (s: Site): BenchStand =>
-    benchStandOf(
-      s,
-      s.stands.find((x) => x.id === standId)!,
-      tables,
-      look,
-    );
-  const now = standIn(site);
-  const rough = roughJudge(now, answer);
-  const trayIds = traysIn(now, scope);
-  const others = new Set(now.tiers.flatMap((t) => t.trays.map((y) => y.tray.id)).filter((id) => !trayIds.has(id)));
-  const roughNow = rough(now);
-  const otherMiss = missOf(now, roughNow, others);
-  const faults = new Set(faultsOf(now).map(keyOf));
-  const cost = costOf(now, site);
-  let judged = 0;
+  const judge = judgeOf({ site, standId, scope, answer });
+  const { now, trayIds, before } = judge;
+  let told = 0;
+  const breathe = async () => {
+    if (judge.judged() - told < 40) return;
+    told = judge.judged();
+    if (!(await progress(told))) throw new Error(CALLED_OFF);
+  };
 
-  async function tryOut(moves: readonly Move[], from: Site): Promise<Tried | null> {
-    if (++judged % 40 === 0 && !(await progress(judged))) throw new Error(CALLED_OFF);
-    const next = applyMove(from, moves[moves.length - 1]!);
-    const stand = standIn(next);
-    if (faultsOf(stand).some((f) => !faults.has(keyOf(f)))) return null;
-    const fares = rough(stand);
-    // What helps these must not harm the others.
-    const harm = others.size > 0 ? Math.max(0, missOf(stand, fares, others) - otherMiss) : 0;
-    const miss = missOf(stand, fares, trayIds) + 2 * harm;
-    const dearer = cost > 0 ? costOf(stand, next) / cost - 1 : 0;
-    return { moves, site: next, stand, miss, score: miss + troubleOf(moves, site) + PER_TENTH_OF_COST * 10 * dearer };
-  }
-
-  const start = missOf(now, roughNow, trayIds);
-  const singles: Tried[] = [];
+  const tried: Tried[] = [...judge.tune([], scope.of === 'stand' ? 'coarse' : 'fine')];
   for (const move of movesFor(site, now, scope)) {
-    const tried = await tryOut([move], site);
-    if (tried) singles.push(tried);
+    const alone = judge.tryOut([move]);
+    if (alone) tried.push(alone);
+    tried.push(...judge.tune([move], 'glance'));
+    await breathe();
   }
-  singles.sort((a, b) => a.score - b.score);
-  const helpful = singles.filter((s) => s.miss < start - WORTH);
-  const pairs = await together(spreadOut(helpful, 10), spreadOut(singles, 26), tryOut);
-  const triples = await together(pairs.slice(0, 6), spreadOut(helpful.length > 0 ? singles : [], 14), tryOut);
+  const structural = (t: Tried) => t.moves.filter(isStructural);
+  const singles = tried.filter((t) => structural(t).length === 1);
+  for (const t of spreadOut(singles, TUNED)) {
+    tried.push(...judge.tune(structural(t), 'coarse'));
+    await breathe();
+  }
+  const partners = spreadOut(singles, PARTNERS).map((t) => structural(t)[0]!);
+  const pairs: Tried[] = [];
+  for (const a of spreadOut(
+    tried.filter((t) => structural(t).length === 1),
+    KEPT,
+  ))
+    // prettier-ignore
+    for (const move of partners) {
+      const first = structural(a);
+      if (first.some((m) => kindOf(m) === kindOf(move) || clash(m, move))) continue;
+      if (!canMove(first.reduce(applyMove, site), move)) continue;
+      pairs.push(...judge.tune([...first, move], 'glance'));
+      await breathe();
+    }
+  tried.push(...pairs);
+  for (const t of spreadOut(pairs, KEPT)) {
+    tried.push(...judge.tune(structural(t), 'coarse'));
+    await breathe();
+  }
 
-  const chosen = choose(helpful, pairs, triples, start);
-  const recall = createRecall(512);
-  const before = effectOf(now, site, lightOfAnswer(answer), trayIds);
+  const recall = createRecall(1024);
   const offers: Offer[] = [];
-  for (const c of chosen) {
-    if (!(await progress(judged))) throw new Error(CALLED_OFF);
-    const after = effectOf(c.stand, c.site, lightAfter(now, answer, c.stand, recall), trayIds);
-    if (after.miss < before.miss - WORTH)
-      offers.push({ moves: c.moves, after, effort_min: effortOf(c.moves), toBuy: isToBuy(c.moves, site) });
+  for (const chosen of choose(tried, judge.start.score)) {
+    if (!(await progress(judge.judged()))) throw new Error(CALLED_OFF);
+    const { moves } = judge.finish(chosen);
+    const next = moves.reduce(applyMove, site);
+    const stand = judge.standIn(next);
+    const results = resultsOf(stand, engineAnswer(stand, recall));
+    const after = effectOf(stand, next, results, trayIds);
+    const better = before.loss - after.loss - judge.harmOf(before.results, results) > WORTH;
+    const id = moves.map(idOf).join('+');
+    if (better && judge.allows(before.results, results) && offers.every((o) => o.id !== id))
+      offers.push({ id, moves, after, effort_min: effortOf(moves), toBuy: isToBuy(moves, site) });
   }
-  const priceOf = (o: Offer) => o.after.miss + troubleOf(o.moves, site);
+  const priceOf = (o: Offer) => o.after.loss + troubleOf(o.moves, site) + judge.dearness(o.after.costPerMonth);
   offers.sort((a, b) => priceOf(a) - priceOf(b));
-  const best = offers[0]?.after ?? before;
-  return { before, worstTrayId: worstOf(now, before.fares, trayIds), offers, judged, insufficient: insufficiencyOf(now, best, trayIds) };
+  const asked = before.results.filter((r) => trayIds.has(r.trayId));
+  const all = [before, ...offers.map((o) => o.after), brightest(judge, site, recall)];
+  for (const id of trayIds) {
+    const moves = judge.brightestFor(id);
+    if (moves && insufficiencyOf(now, all, new Set([id]))) all.push(workedOut(judge, moves, site, recall));
+  }
+  return {
+    before,
+    worstTrayId: worstOf(asked)?.trayId ?? null,
+    offers: keepingLimits(offers, trayIds),
+    judged: judge.judged(),
+    insufficient: insufficiencyOf(now, all, trayIds),
+  };
 }
 
-const effortOf = (moves: readonly Move[]): number => moves.reduce((sum, m) => sum + EFFORT_min[m.do], 0);
-const isToBuy = (moves: readonly Move[], site: Site): boolean =>
-  moves.some((m) => m.do === 'swap-lamp' && !site.lamps.some((l) => l.id === m.lampId));
-/** What the work and a purchase weigh against the miss. */
-const troubleOf = (moves: readonly Move[], site: Site): number => PER_MINUTE * effortOf(moves) + (isToBuy(moves, site) ? TO_BUY : 0);
+/** Where some offers keep all limits of the trays in question, those that still break one are not shown. */
+function keepingLimits(offers: readonly Offer[], trayIds: ReadonlySet<string>): readonly Offer[] {
+  const breaks = (o: Offer) => o.after.results.some((r) => trayIds.has(r.trayId) && r.breaches.length > 0);
+  return offers.some((o) => !breaks(o)) ? offers.filter((o) => !breaks(o)) : offers;
+}
+
+/** Moves that name places of the same tray or lamps cannot be put together. */
+const TRAY_MOVES = new Set<Move['do']>(['shift-tray', 'swap-trays', 'tray-to-tier', 'turn-tray']);
+const LAMP_MOVES = new Set<Move['do']>(['add-lamp', 'swap-lamp', 'gap']);
+const clash = (a: Move, b: Move): boolean =>
+  (TRAY_MOVES.has(a.do) && TRAY_MOVES.has(b.do)) || (LAMP_MOVES.has(a.do) && LAMP_MOVES.has(b.do) && aboutOf(a) === aboutOf(b));
 
 /** Moves of different kinds on different things, the best first. */
 function spreadOut(tried: readonly Tried[], most: number): Tried[] {
   const counts = new Map<string, number>();
   const out: Tried[] = [];
-  for (const t of tried) {
-    const key = kindOf(t.moves[t.moves.length - 1]!);
+  for (const t of [...tried].sort((a, b) => a.score - b.score)) {
+    const key = t.moves.filter(isStructural).map(kindOf).join();
     const n = counts.get(key) ?? 0;
-    if (n >= 3) continue;
+    if (n >= 2) continue;
     counts.set(key, n + 1);
     out.push(t);
     if (out.length === most) break;
@@ -153,66 +163,59 @@ function spreadOut(tried: readonly Tried[], most: number): Tried[] {
   return out;
 }
 
-const aboutOf = (m: Move): string =>
-  'tierId' in m && m.do !== 'tray-to-tier' ? m.tierId : 'trayId' in m ? m.trayId : m.do === 'hours' ? m.programmeId : '';
-const kindOf = (m: Move): string => `${m.do} ${aboutOf(m)}`;
-
-/** Each of the first with each of the second that is of another kind. */
-async function together(
-  first: readonly Tried[],
-  second: readonly Tried[],
-  tryOut: (moves: readonly Move[], from: Site) => Promise<Tried | null>,
-): Promise<Tried[]> {
-  const out: Tried[] = [];
-  const seen = new Set<string>();
-  for (const a of first)
-    for (const b of second) {
-      const move = b.moves[0]!;
-      if (a.moves.some((m) => kindOf(m) === kindOf(move) || clash(m, move))) continue;
-      const key = [...a.moves, move].map((m) => JSON.stringify(m)).sort().join(); // prettier-ignore
-      if (seen.has(key)) continue;
-      seen.add(key);
-      const tried = await tryOut([...a.moves, move], a.site);
-      if (tried && tried.miss < Math.min(a.miss, b.miss) - WORTH) out.push(tried);
-    }
-  return out.sort((a, b) => a.score - b.score);
-}
-
-/** Moves that name places of the same tray or lamps cannot be put together. */
-const TRAY_MOVES = new Set<Move['do']>(['shift-tray', 'swap-trays', 'tray-to-tier', 'turn-tray']);
-const LAMP_MOVES = new Set<Move['do']>(['add-lamp', 'swap-lamp', 'gap']);
-const clash = (a: Move, b: Move): boolean =>
-  (TRAY_MOVES.has(a.do) && TRAY_MOVES.has(b.do)) || (LAMP_MOVES.has(a.do) && LAMP_MOVES.has(b.do));
-
-/** The best of each kind, and the best combinations that are worth their trouble. */
-function choose(singles: readonly Tried[], pairs: readonly Tried[], triples: readonly Tried[], start: number): Tried[] {
-  const kinds = new Map<string, Tried>();
-  for (const s of singles) {
-    const kind = s.moves[0]!.do;
-    const about = s.moves[0]!.do === 'swap-lamp' ? 'swap-lamp' : `${kind} ${aboutOf(s.moves[0]!)}`;
-    if (!kinds.has(about)) kinds.set(about, s);
+/** The best of each make-up, simple ones among them. */
+function choose(tried: readonly Tried[], start: number): Tried[] {
+  const helpful = tried.filter((t) => t.score < start - WORTH).sort((a, b) => a.score - b.score);
+  const makes = new Map<string, Tried>();
+  for (const t of helpful) {
+    // Many differ by a centimetre or by the kind of lamp: of each make-up the best.
+    const make = t.moves.map((m) => (m.do === 'swap-lamp' ? m.do : kindOf(m))).sort().join(); // prettier-ignore
+    if (!makes.has(make)) makes.set(make, t);
   }
-  const one = [...kinds.values()].slice(0, 6);
-  const bestOne = one[0]?.miss ?? start;
-  // Many combinations differ by a centimetre: of each make-up the best.
-  const make = (t: Tried) => t.moves.map(kindOf).sort().join();
-  const distinct = (list: readonly Tried[]) => [...new Map([...list].reverse().map((t) => [make(t), t])).values()].reverse();
-  const two = distinct(pairs.filter((p) => p.miss < bestOne - WORTH)).sort((a, b) => a.score - b.score).slice(0, 3); // prettier-ignore
-  const bestTwo = two[0]?.miss ?? bestOne;
-  const three = distinct(triples.filter((t) => t.miss < bestTwo - WORTH)).sort((a, b) => a.score - b.score).slice(0, 2); // prettier-ignore
-  return [...three, ...two, ...one];
+  const worth: Tried[] = [];
+  // What does more of the same is worth its words only where it gains something.
+  for (const t of makes.values()) {
+    const kinds = new Set(t.moves.map(kindOf));
+    const part = [...makes.values()].some(
+      (o) => o.moves.length < t.moves.length && o.moves.every((m) => kinds.has(kindOf(m))) && o.loss < t.loss + WORTH,
+    );
+    if (!part) worth.push(t);
+  }
+  const simple = worth.filter((t) => t.moves.length === 1).slice(0, 4);
+  return [...new Set([...worth.slice(0, SHOWN), ...simple])];
 }
 
-const keyOf = (f: Fault): string => `${f.why} ${f.thingId} ${'trayId' in f ? f.trayId : ''} ${'otherId' in f ? f.otherId : ''}`;
+/** What the trays get with the lamps of each tier as near and the days of each timer as long as may be. */
+function brightest(judge: Judge, site: Site, recall: Recall): Effect {
+  let moves: readonly Move[] = [];
+  const allowed = (more: Move) => judge.tryOut([...moves, more]) !== null;
+  for (const tier of judge.now.tiers) {
+    const longest = hoursOf(tier.programme, judge.now, site).findLast((h) => h.lit_min > tier.programme.lit_min && allowed(h));
+    if (longest && moves.every((m) => m.do !== 'hours' || m.programmeId !== longest.programmeId)) moves = [...moves, longest];
+    const lowest = liftsOf(tier)
+      .filter((lift) => lift < 0)
+      .map((lift): Move => ({ do: 'hang', tierId: tier.tier.id, lift }))
+      .find((m) => canMove(site, m) && allowed(m));
+    if (lowest) moves = [...moves, lowest];
+  }
+  return workedOut(judge, moves, site, recall);
+}
 
-/** The tray that stays farthest from enough even with the best that was found; null when all get enough. */
-function insufficiencyOf(stand: BenchStand, best: Effect, trayIds: ReadonlySet<string>): Insufficient | null {
-  const stages = new Map(stand.tiers.flatMap((t) => t.trays.map((y) => [y.tray.id, y.stage] as const)));
+/** What some moves do, as the engine has it. */
+function workedOut(judge: Judge, moves: readonly Move[], site: Site, recall: Recall): Effect {
+  const next = moves.reduce(applyMove, site);
+  const stand = judge.standIn(next);
+  return effectOf(stand, next, resultsOf(stand, engineAnswer(stand, recall)), judge.trayIds);
+}
+
+/** The tray that stays farthest from enough with the best of all that was found for it; null when each can get enough. */
+function insufficiencyOf(stand: BenchStand, effects: readonly Effect[], trayIds: ReadonlySet<string>): Insufficient | null {
   let least: Insufficient | null = null;
-  for (const f of best.fares) {
-    if (!trayIds.has(f.trayId)) continue;
-    const share = f.weakest / stages.get(f.trayId)!.dliMin;
-    if (share < 0.97 && (!least || share < least.share)) least = { trayId: f.trayId, share };
+  for (const { tray, stage } of stand.tiers.flatMap((t) => t.trays)) {
+    if (!trayIds.has(tray.id)) continue;
+    const weakest = effects.flatMap((e) => e.results.filter((r) => r.trayId === tray.id).map((r) => r.weakest));
+    const share = Math.max(...weakest) / stage.dliMin;
+    if (share < 1 && (!least || share < least.share)) least = { trayId: tray.id, share };
   }
   return least;
 }

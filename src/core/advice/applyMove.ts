@@ -3,16 +3,46 @@ import type { Metres } from '../quantities';
 import { lampOf } from '../stand/benchStand';
 import { addFitting, carry, changeFittings, changeTrays, setProgramme, withTier } from '../stand/change';
 import { faceSizeOf } from '../stand/footprint';
-import type { Site, Tier } from '../stand/Site';
+import type { Fitting, Site, Tier } from '../stand/Site';
 import { LINING, type Move } from './Move';
+
+/** Whether a move can be done at all: what is screwed on stays, and only what lies in the cupboard can be hung up. */
+export function canMove(site: Site, move: Move): boolean {
+  const hanging = 'tierId' in move && move.do !== 'tray-to-tier' ? tierOf(site, move.tierId).fittings : [];
+  const screwedOn = hanging.some((f) => f.hanger.kind === 'fixed');
+  switch (move.do) {
+    case 'hang':
+      return hanging.some((f) => stepsFor(f, move.lift) !== 0);
+    case 'shift':
+    case 'swap-lamp':
+      return hanging.length > 0 && !screwedOn;
+    case 'gap':
+      return hanging.length > 1 && !screwedOn;
+    case 'add-lamp':
+      return (site.spares.find((s) => s.lampId === move.lampId)?.count ?? 0) > 0;
+    default:
+      return true;
+  }
+}
+
+/** Whole steps of a lamp's hanger that come nearest to a lift; 0 for what is screwed on. */
+export const stepsFor = ({ hanger }: Pick<Fitting, 'hanger'>, lift: Metres): number =>
+  hanger.kind === 'fixed' ? 0 : Math.round(lift / hanger.step);
+
+/** How many lamps a swap would take that do not lie in the cupboard. */
+export function toBuyFor(site: Site, move: Move): number {
+  if (move.do !== 'swap-lamp') return 0;
+  const has = site.spares.find((s) => s.lampId === move.lampId)?.count ?? 0;
+  return Math.max(0, tierOf(site, move.tierId).fittings.length - has);
+}
 
 /** The site after a move. Ids of what is new are made of the move itself, so that the same move makes the same site. */
 export function applyMove(site: Site, move: Move): Site {
   switch (move.do) {
     case 'hang':
-      return changeFittings(move.tierId, allOf(site, move.tierId), (f) => ({
-        face: f.hanger.kind === 'fixed' ? f.face : f.face + move.steps * f.hanger.step,
-      }))(site);
+      return changeFittings(move.tierId, allOf(site, move.tierId), (f) => ({ face: f.face + stepsFor(f, move.lift) * f.hanger.step }))(
+        site,
+      );
     case 'hours':
       return setProgramme(move.programmeId, move.on_min, move.lit_min)(site);
     case 'shift':
@@ -25,14 +55,19 @@ export function applyMove(site: Site, move: Move): Site {
       const lamp = lampOf(site, move.lampId, tables);
       const face = first?.face ?? Math.max(0.1, tier.enclosure.height - 0.08);
       const at = { x: tier.width / 2, y: move.y, face };
-      const used = site.spares.map((s) => (s.lampId === move.lampId ? { ...s, count: s.count - 1 } : s)).filter((s) => s.count > 0);
-      return addFitting(move.tierId, lamp, at, `added-${move.tierId}-${move.lampId}-${tier.fittings.length}`)({ ...site, spares: used });
+      const taken = withSpares(site, move.lampId, -1);
+      return addFitting(move.tierId, lamp, at, freeId(site, `added-${move.lampId}`))(taken);
     }
-    case 'swap-lamp':
-      return changeFittings(move.tierId, allOf(site, move.tierId), (f) => ({
-        lampId: move.lampId,
-        x: within(f.x, faceSizeOf(lampOf(site, move.lampId, tables)).length, tierOf(site, move.tierId).width),
-      }))(site);
+    case 'swap-lamp': {
+      const { fittings, width } = tierOf(site, move.tierId);
+      const { length } = faceSizeOf(lampOf(site, move.lampId, tables));
+      // What was taken down lies in the cupboard now.
+      const taken = withSpares(site, move.lampId, -(fittings.length - toBuyFor(site, move)));
+      const swapped = fittings.reduce((s, f) => withSpares(s, f.lampId, 1), taken);
+      return changeFittings(move.tierId, allOf(site, move.tierId), (f) => ({ lampId: move.lampId, x: within(f.x, length, width) }))(
+        swapped,
+      );
+    }
     case 'line':
       return withTier(move.tierId, (t) => ({
         ...t,
@@ -43,7 +78,7 @@ export function applyMove(site: Site, move: Move): Site {
     case 'turn-tray':
       return onTrayTier(site, move.trayId, (tierId) => changeTrays(tierId, [move.trayId], (y) => ({ turned: !y.turned })));
     case 'shift-tray':
-      return onTrayTier(site, move.trayId, (tierId) => changeTrays(tierId, [move.trayId], () => ({ x: move.x, y: move.y })));
+      return onTrayTier(site, move.trayId, (tierId) => changeTrays(tierId, [move.trayId], (y) => ({ x: y.x + move.dx, y: y.y + move.dy })));
     case 'swap-trays':
       return swapped(site, move.trayId, move.otherId);
     case 'tray-to-tier': {
@@ -51,6 +86,24 @@ export function applyMove(site: Site, move: Move): Site {
       return changeTrays(move.tierId, [move.trayId], () => ({ x: move.x, y: move.y }))(moved);
     }
   }
+}
+
+/** More or fewer of a lamp in the cupboard. */
+function withSpares(site: Site, lampId: string, more: number): Site {
+  if (more === 0) return site;
+  const known = site.spares.find((s) => s.lampId === lampId);
+  const count = Math.min(MOST_SPARES, (known?.count ?? 0) + more);
+  const others = site.spares.filter((s) => s.lampId !== lampId);
+  return { ...site, spares: count > 0 ? [...others, { lampId, count }] : others };
+}
+
+/** As many of one kind as a file holds. */
+const MOST_SPARES = 99;
+
+/** An id that nothing has yet. */
+function freeId(site: Site, like: string): string {
+  const taken = new Set(tiersOf(site).flatMap((t) => [...t.fittings, ...t.trays].map((thing) => thing.id)));
+  for (let n = 1; ; n++) if (!taken.has(`${like}-${n}`)) return `${like}-${n}`;
 }
 
 /** Where something hangs so that it does not stick out; in the middle when it is longer than the tier. */

@@ -1,11 +1,12 @@
 import type { BenchAnswer } from '../bench/BenchQuestion';
-import { lightBandOf } from '../dose/lightBand';
+import { daylightDose } from '../dose/LightDay';
 import { MOL_SECONDS } from '../dose/dli';
 import type { LightMap } from '../light/field/Grid';
 import { shareWithin, statsOver } from '../light/field/statsOver';
-import type { Dli, Share } from '../quantities';
+import type { Dli, Ppfd, Share } from '../quantities';
 import type { BenchStand, BenchTier, BenchTray } from '../stand/benchStand';
 import { plantAreaOf } from '../stand/footprint';
+import { shareInBand } from '../verdict/loss';
 
 /** Something done every few days instead of once: leaves then live in the mean of two places. */
 export interface Habit {
@@ -75,15 +76,15 @@ const meanWith = (map: LightMap, other: (k: number) => number): LightMap => ({ .
 
 function habitFrom(what: Habit['do'], tier: BenchTier, y: BenchTray, other: BenchTray | null, before: LightMap, after: LightMap): Habit {
   const area = [plantAreaOf(y.tray)];
-  const band = lightBandOf(y.stage, tier.hours);
-  const k = tier.hours * MOL_SECONDS;
+  const dose = (ppfd: Ppfd) => ppfd * tier.hours * MOL_SECONDS + daylightDose(tier.day);
+  const share = (map: LightMap) => shareInBand((low, high) => shareWithin(map, area, low, high), y.stage, tier.day);
   const [was, is] = [statsOver(before, area), statsOver(after, area)];
   return {
     do: what,
     trayId: y.tray.id,
     otherId: other?.tray.id ?? null,
-    weakest: { before: was.weakest.ppfd * k, after: is.weakest.ppfd * k },
-    strongest: { before: was.strongest.ppfd * k, after: is.strongest.ppfd * k },
-    shareInBand: { before: shareWithin(before, area, band.low, band.high), after: shareWithin(after, area, band.low, band.high) },
+    weakest: { before: dose(was.weakest.ppfd), after: dose(is.weakest.ppfd) },
+    strongest: { before: dose(was.strongest.ppfd), after: dose(is.strongest.ppfd) },
+    shareInBand: { before: share(before), after: share(after) },
   };
 }

@@ -1,11 +1,13 @@
 import { lampLibrary } from '../library/lampLibrary';
 import type { FaceName } from '../light/room/Room';
 import { materialOf } from '../library/materialLibrary';
-import type { BenchStand, BenchTier } from '../stand/benchStand';
-import { freePlace } from '../stand/change';
+import type { Metres } from '../quantities';
+import type { BenchStand, BenchTier, BenchTray } from '../stand/benchStand';
+import { placeOn } from '../stand/change';
 import { faceSizeOf } from '../stand/footprint';
 import type { Programme, Site } from '../stand/Site';
 import { MINUTES_PER_DAY } from '../units/clock';
+import { canMove } from './applyMove';
 import { LINING, type Move } from './Move';
 
 /** What advice is asked for. */
@@ -22,32 +24,44 @@ export function traysIn(stand: BenchStand, scope: Scope): ReadonlySet<string> {
   );
 }
 
-/** Distances by which lamps are raised or lowered, and things shifted, m. */
-const LIFTS = [0.01, 0.02, 0.03, 0.04, 0.05, 0.06, 0.08, 0.1, 0.12, 0.15, 0.2];
 const SHIFTS = [0.03, 0.05, 0.07, 0.1, 0.14, 0.2];
 const GAPS = [0.03, 0.05, 0.075, 0.1, 0.125, 0.15, 0.2];
 const QUARTER = 15;
+/** As far as lamps are moved up or down. */
+const REACH: Metres = 0.3;
+/** Lamps of one tier hang by steps of their own: a lift must be in all of them, but for so much. */
+const APART: Metres = 0.005;
 
-/** Every single move that could be made for the trays in question; whether it may be is asked afterwards. */
+/** Every single move but heights and hours that could be made for the trays in question; whether it may be is asked afterwards. */
 export function movesFor(site: Site, stand: BenchStand, scope: Scope): Move[] {
   const trayIds = traysIn(stand, scope);
   const tiers = stand.tiers.filter((t) => t.trays.some((y) => trayIds.has(y.tray.id)));
-  const programmes = [...new Map(tiers.map((t) => [t.programme.id, t.programme])).values()];
   return [
-    ...programmes.flatMap((p) => hoursOf(p, stand, site)),
     ...tiers.flatMap((t) => [...ofLamps(t, site), ...ofSides(t, scope.of === 'stand')]),
-    ...tiers.flatMap((t) => t.trays.filter((y) => trayIds.has(y.tray.id)).flatMap((y) => ofTray(t, y.tray.id, stand))),
-  ];
+    ...tiers.flatMap((t) => t.trays.filter((y) => trayIds.has(y.tray.id)).flatMap((y) => ofTray(t, y, stand))),
+  ].filter((m) => canMove(site, m));
 }
 
-/** Hours that all crops on the timer bear, in quarters, outside the household's quiet. */
-export function hoursOf(programme: Programme, stand: BenchStand, site: Pick<Site, 'quiet'>): Move[] {
-  const stages = stand.tiers.filter((t) => t.programme.id === programme.id).flatMap((t) => t.trays.map((y) => y.stage));
-  if (stages.length === 0) return [];
-  const least = Math.max(...stages.map((s) => s.hoursMin)) * 60;
+/** Heights that the lamps of a tier can have, as lifts from where they hang; the one they have is among them. @param least  steps finer than this are put together */
+export function liftsOf(t: Pick<BenchTier, 'tier'>, least: Metres = 0.01): Metres[] {
+  const steps = t.tier.fittings.filter((f) => f.hanger.kind !== 'fixed').map((f) => f.hanger.step);
+  if (steps.length === 0) return [0];
+  const coarsest = Math.max(...steps);
+  const stride = coarsest * Math.max(1, Math.round(least / coarsest));
+  const count = Math.floor(REACH / stride + 1e-9);
+  return Array.from({ length: 2 * count + 1 }, (_, i) => (i - count) * stride).filter((lift) =>
+    steps.every((s) => Math.abs(Math.round(lift / s) * s - lift) <= APART),
+  );
+}
+
+/** Days, in quarters of an hour, between the shortest that any crop on the timer needs and the longest that all of them may have, outside the household's quiet. */
+export function hoursOf(programme: Programme, stand: BenchStand, site: Pick<Site, 'quiet'>): Extract<Move, { do: 'hours' }>[] {
+  const trays = stand.tiers.filter((t) => t.programme.id === programme.id).flatMap((t) => t.trays);
+  if (trays.length === 0) return [];
   const free = site.quiet ? MINUTES_PER_DAY - wrap(site.quiet.to_min - site.quiet.from_min) : MINUTES_PER_DAY;
-  const most = Math.min(Math.min(...stages.map((s) => s.hoursMax)) * 60, free);
-  const moves: Move[] = [];
+  const most = Math.min(Math.min(...trays.map((y) => y.limits.longestDay)) * 60, free);
+  const least = Math.min(most, Math.min(...trays.map((y) => y.stage.hoursMin)) * 60);
+  const moves: Extract<Move, { do: 'hours' }>[] = [];
   for (let lit = Math.ceil(least / QUARTER) * QUARTER; lit <= most + 1e-9; lit += QUARTER)
     if (lit !== programme.lit_min)
       moves.push({ do: 'hours', programmeId: programme.id, on_min: onFor(programme, lit, site.quiet), lit_min: lit });
@@ -72,10 +86,6 @@ function ofLamps(t: BenchTier, site: Site): Move[] {
   const moves: Move[] = [];
   const { fittings } = t.tier;
   if (fittings.length > 0) {
-    const step = Math.max(...fittings.map((f) => (f.hanger.kind === 'fixed' ? 0 : f.hanger.step)));
-    if (step > 0)
-      for (const n of new Set(LIFTS.map((d) => Math.max(1, Math.round(d / step)))))
-        moves.push({ do: 'hang', tierId, steps: -n }, { do: 'hang', tierId, steps: n });
     const middle = (axis: 'x' | 'y') => fittings.reduce((s, f) => s + f[axis], 0) / fittings.length;
     const toMiddle = [round(t.tier.width / 2 - middle('x')), round(t.tier.depth / 2 - middle('y'))];
     for (const d of [...SHIFTS.flatMap((s) => [s, -s]), toMiddle[0]!])
@@ -91,8 +101,8 @@ function ofLamps(t: BenchTier, site: Site): Move[] {
     }
   if (fittings.length > 0) {
     const now = new Set(fittings.map((f) => f.lampId));
-    const owned = [...site.lamps, ...lampLibrary.filter((l) => l.common)];
-    for (const lamp of owned)
+    const common = [...site.lamps, ...lampLibrary.filter((l) => l.common || site.spares.some((s) => s.lampId === l.id))];
+    for (const lamp of common)
       if (!now.has(lamp.id) && faceSizeOf(lamp).length <= t.tier.width + 0.02) moves.push({ do: 'swap-lamp', tierId, lampId: lamp.id });
   }
   return moves;
@@ -107,21 +117,26 @@ function ofSides(t: BenchTier, wholeStand: boolean): Move[] {
   return paler.length > 0 ? [...one, { do: 'line', tierId: t.tier.id, faces: paler }] : [];
 }
 
-function ofTray(t: BenchTier, trayId: string, stand: BenchStand): Move[] {
-  const { tray } = t.trays.find((y) => y.tray.id === trayId)!;
+function ofTray(t: BenchTier, { tray, stage, crop }: BenchTray, stand: BenchStand): Move[] {
+  const trayId = tray.id;
   const moves: Move[] = [{ do: 'turn-tray', trayId }];
-  for (const by of [-2, -1, 1, 2])
-    if (tray.risers + by >= 0) moves.push({ do: 'riser', trayId, risers: tray.risers + by, before: tray.risers });
-  const middle = round(t.tier.width / 2);
-  for (const x of [...SHIFTS.flatMap((s) => [round(tray.x + s), round(tray.x - s)]), middle])
-    if (Math.abs(x - tray.x) > 0.009) moves.push({ do: 'shift-tray', trayId, x, y: tray.y, dx: round(x - tray.x) });
+  for (const by of [-2, -1, 1, 2]) if (tray.risers + by >= 0) moves.push({ do: 'riser', trayId, risers: tray.risers + by });
+  const to = (dx: Metres, dy: Metres) => {
+    if (Math.abs(dx) > 0.009 || Math.abs(dy) > 0.009) moves.push({ do: 'shift-tray', trayId, dx, dy });
+  };
+  for (const d of SHIFTS.flatMap((s) => [s, -s])) to(d, 0);
+  for (const d of SHIFTS.slice(0, 4).flatMap((s) => [s, -s])) to(0, d);
+  to(round(t.tier.width / 2 - tray.x), 0);
+  to(0, round(t.tier.depth / 2 - tray.y));
   for (const other of stand.tiers) {
     for (const y of other.trays)
-      if (y.tray.id !== trayId && (other !== t || y.tray.id > trayId || y.stage !== t.trays.find((o) => o.tray.id === trayId)!.stage))
+      // Two trays of one crop and stage on one tier are the same wherever they stand.
+      if (y.tray.id !== trayId && (other !== t || y.stage !== stage || y.crop !== crop))
         moves.push({ do: 'swap-trays', trayId, otherId: y.tray.id });
     if (other !== t && other.lamps.length > 0) {
       const [length, width] = tray.turned ? [tray.width, tray.length] : [tray.length, tray.width];
-      moves.push({ do: 'tray-to-tier', trayId, tierId: other.tier.id, ...freePlace(other.tier, length, width) });
+      const place = placeOn(other.tier, length, width);
+      if (place) moves.push({ do: 'tray-to-tier', trayId, tierId: other.tier.id, ...place });
     }
   }
   return moves;

@@ -1,7 +1,9 @@
 import type { LightMap, LightSlice, Rect } from '../light/field/Grid';
 import type { AreaStats } from '../light/field/statsOver';
 import type { Scene } from '../light/scene/Scene';
-import type { Metres, Ppfd, Share } from '../quantities';
+import type { Metres, Share } from '../quantities';
+import type { PerCentimetre } from '../uncertainty/doubtOfDistance';
+import type { Spots } from '../verdict/Spots';
 
 /** What the picture of one tier needs to know of its light; plain data, so that it can be asked of a worker. */
 export interface LightQuestion {
@@ -24,9 +26,8 @@ export interface LightAnswer {
   readonly map: LightMap;
   readonly slice: LightSlice;
   readonly stats: AreaStats;
-  /** Mean over the plants with the leaves 1 cm nearer to the lamps, and 1 cm farther away. */
-  readonly meanNearer: Ppfd;
-  readonly meanFarther: Ppfd;
+  /** How a centimetre nearer or farther changes the light at each spot. */
+  readonly perCm: Spots<PerCentimetre>;
   /** Of the mean over the plants, how much comes by way of the sides. */
   readonly reflectedShare: Share;
 }

@@ -2,7 +2,9 @@ import type { LightMap, LightSlice, Rect } from '../light/field/Grid';
 import type { AreaStats } from '../light/field/statsOver';
 import type { Room } from '../light/room/Room';
 import type { SceneLamp } from '../light/scene/Scene';
-import type { Hours, Metres, Ppfd, Share } from '../quantities';
+import type { Hours, Metres, Share } from '../quantities';
+import type { PerCentimetre } from '../uncertainty/doubtOfDistance';
+import type { Spots } from '../verdict/Spots';
 
 /** A tray to be judged: where its plants stand, and the height of their tops. */
 export interface AskedTray {
@@ -10,6 +12,8 @@ export interface AskedTray {
   readonly outline: Rect;
   readonly plantArea: Rect;
   readonly canopy: Metres;
+  /** Of the light over it, how much its cover lets through; 1 without one. */
+  readonly through: Share;
 }
 
 /** One tier in its own coordinates, and where its corner is in the stand. */
@@ -47,8 +51,8 @@ export interface TrayLight {
   /** Over its outline at its own leaf tops. */
   readonly map: LightMap;
   readonly stats: AreaStats;
-  readonly meanNearer: Ppfd;
-  readonly meanFarther: Ppfd;
+  /** How a centimetre nearer or farther changes the light at each spot. */
+  readonly perCm: Spots<PerCentimetre>;
   readonly reflectedShare: Share;
   /** Of its mean light, how much comes from each lamp of the tier, and from the other tiers. */
   readonly lamps: readonly { readonly id: string; readonly share: Share }[];

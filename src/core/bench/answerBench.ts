@@ -4,7 +4,8 @@ import { lightOf } from '../light/ppfdAtPoint';
 import { lightFieldOf, type LightField } from '../light/scene/LightField';
 import { NO_RECALL, type Recall } from '../light/scene/Recall';
 import { turnScene } from '../light/scene/turnScene';
-import type { Metres, Ppfd, Share } from '../quantities';
+import { ninthsOf, perCentimetreOf, straightMean } from '../answer/perCentimetreOf';
+import type { Metres, Share } from '../quantities';
 import type { AskedTier, AskedTray, BenchAnswer, BenchQuestion, TierLight, TrayLight } from './BenchQuestion';
 import { sceneOfTier, sceneOfTiers } from './benchScene';
 import { addCoarse, coarseAt, coarseOf, type Coarse } from './spillOver';
@@ -85,23 +86,21 @@ function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => Ligh
     return map;
   }
 
-  function tray({ outline, plantArea, canopy }: AskedTray): TrayLight {
+  function tray({ outline, plantArea, canopy, through }: AskedTray): TrayLight {
     const map = mapOver(outline, canopy);
+    if (through < 1) for (let i = 0; i < map.ppfd.length; i++) map.ppfd[i]! *= through;
     const stats = statsOver(map, [plantArea]);
-    const parts = tier.lamps.map((lamp) => ({ id: lamp.id, mean: straightMean(lamp.emitters.map(lightOf), plantArea, canopy) }));
+    const parts = tier.lamps.map((lamp) => ({ id: lamp.id, mean: straightMean(lamp.emitters.map(lightOf), [plantArea], canopy) }));
     const straight = parts.reduce((sum, p) => sum + p.mean, 0);
     const places = ninthsOf(plantArea);
     const coarse = spillAt(canopy);
-    const spilt = coarse ? places.reduce((sum, [x, y]) => sum + coarseAt(coarse, x, y), 0) / places.length : 0;
+    const spilt = through * (coarse ? places.reduce((sum, [x, y]) => sum + coarseAt(coarse, x, y), 0) / places.length : 0);
     const spillShare = stats.mean > 0 ? Math.min(1, spilt / stats.mean) : 0;
-    const lights = tier.lamps.flatMap((lamp) => lamp.emitters).map(lightOf);
-    // How a centimetre changes the mean is read off the straight light; the rest hardly changes with it.
-    const after = (z: Metres) => (straight > 0 ? (stats.mean * straightMean(lights, plantArea, z)) / straight : stats.mean);
+    const lights = tier.lamps.flatMap((lamp) => lamp.emitters.map((e) => lightOf({ ...e, ppf: e.ppf * through })));
     return {
       map,
       stats,
-      meanNearer: after(canopy + 0.01),
-      meanFarther: after(canopy - 0.01),
+      perCm: perCentimetreOf(lights, stats, [plantArea], canopy),
       reflectedShare: tier.room ? reflectedShareOf(own, places, canopy) : 0,
       lamps: parts.map((p) => ({ id: p.id, share: straight > 0 ? ((1 - spillShare) * p.mean) / straight : 0 })),
       spillShare,
@@ -116,12 +115,6 @@ function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => Ligh
   };
 }
 
-/** The middles of three by three parts of an area. */
-function ninthsOf({ x0, x1, y0, y1 }: Rect): readonly (readonly [Metres, Metres])[] {
-  const thirds = [1 / 6, 1 / 2, 5 / 6];
-  return thirds.flatMap((u) => thirds.map((v) => [x0 + u * (x1 - x0), y0 + v * (y1 - y0)] as const));
-}
-
 function reflectedShareOf(field: LightField, places: readonly (readonly [Metres, Metres])[], z: Metres): Share {
   let reflected = 0, all = 0; // prettier-ignore
   for (const [x, y] of places) {
@@ -129,9 +122,4 @@ function reflectedShareOf(field: LightField, places: readonly (readonly [Metres,
     all += field.ppfdAt(x, y, z);
   }
   return all > 0 ? reflected / all : 0;
-}
-
-function straightMean(lights: readonly ((x: Metres, y: Metres, z: Metres) => Ppfd)[], area: Rect, z: Metres): Ppfd {
-  const places = ninthsOf(area);
-  return places.reduce((sum, [x, y]) => sum + lights.reduce((s, light) => s + light(x, y, z), 0), 0) / places.length;
 }

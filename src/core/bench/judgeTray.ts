@@ -1,10 +1,11 @@
-import { lightBandOf } from '../dose/lightBand';
+import { spotsOf } from '../answer/perCentimetreOf';
 import { colourOf } from '../lamp/colourOf';
 import { shareWithin } from '../light/field/statsOver';
-import type { Hours, Share } from '../quantities';
+import type { Share } from '../quantities';
 import type { BenchTier, BenchTray } from '../stand/benchStand';
 import { plantAreaOf } from '../stand/footprint';
 import type { Doubt } from '../uncertainty/Band';
+import { doubtOfDaylight } from '../uncertainty/doubtOfDaylight';
 import { doubtOfDistance } from '../uncertainty/doubtOfDistance';
 import { doubtOfSides } from '../uncertainty/doubtOfSides';
 import { doubtsOf } from '../uncertainty/doubtsOfLamp';
@@ -19,20 +20,26 @@ export interface JudgedTray {
   readonly light: TrayLight;
 }
 
-/** Judges a tray by its own crop and stage at the hours of its tier. */
+/** Judges a tray by its own crop and stage on the day of its tier. */
 export function judgeTray(tier: BenchTier, tray: BenchTray, light: TrayLight): JudgedTray {
-  const { stats, map, meanNearer, meanFarther, reflectedShare } = light;
+  const { stats, map, perCm, reflectedShare } = light;
+  const { stage, limits } = tray;
   const doubts = [
     ...doubtsOfLamps(tier, light),
-    doubtOfDistance(meanNearer, stats.mean, meanFarther),
     ...(reflectedShare > 0 ? [doubtOfSides(tier.tier.enclosure, reflectedShare, tier.known.fit?.sides)] : []),
   ];
-  return { tray, light, doubts, verdict: judge(stats, shareInBand(tray, tier.hours, map), tray.stage, tier.hours, doubts) };
-}
-
-function shareInBand({ tray, stage }: BenchTray, hours: Hours, map: TrayLight['map']): Share {
-  const band = lightBandOf(stage, hours);
-  return shareWithin(map, [plantAreaOf(tray)], band.low, band.high);
+  const area = [plantAreaOf(tray.tray)];
+  const { day } = tier;
+  const verdict = judge({
+    light: spotsOf(stats),
+    perCm,
+    share: (low, high) => shareWithin(map, area, low, high),
+    stage,
+    limits,
+    day,
+    doubts,
+  });
+  return { tray, light, doubts: [...doubts, doubtOfDistance(perCm.mean), ...doubtOfDaylight(day, verdict.received)], verdict };
 }
 
 /**

@@ -1,4 +1,5 @@
 import { emittersOf } from '../lamp/emittersOf';
+import { throughCover } from '../library/coverLibrary';
 import type { Metres } from '../quantities';
 import type { BenchStand, BenchTier } from '../stand/benchStand';
 import { outlineOf, plantAreaOf } from '../stand/footprint';
@@ -19,7 +20,13 @@ export function askedTier(t: BenchTier): AskedTier {
     room: t.room,
     hours: t.hours,
     lamps: t.lamps.map(({ fitting, real }) => ({ id: fitting.id, emitters: emittersOf(real, fitting) })),
-    trays: t.trays.map(({ tray, canopy }) => ({ id: tray.id, outline: outlineOf(tray), plantArea: plantAreaOf(tray), canopy })),
+    trays: t.trays.map(({ tray, canopy }) => ({
+      id: tray.id,
+      outline: outlineOf(tray),
+      plantArea: plantAreaOf(tray),
+      canopy,
+      through: throughCover(tray),
+    })),
     plane: planeOf(t),
   };
 }

@@ -9,9 +9,9 @@ export function grownTo(site: Site, day: Day, tables: Pick<Tables, 'crop'>): Sit
   const batches = site.batches.map((batch): Batch => {
     const crop = batch.sown === null ? undefined : cropOf(site, batch.cropId, tables);
     const growth = crop && growthOf(batch, crop, day);
-    if (!growth || (growth.stage.stage === batch.stage && growth.height === batch.height)) return batch;
+    if (!growth || (growth.stage.stage === batch.stage && growth.height === batch.height && growth.age === batch.age)) return batch;
     changed = true;
-    return { ...batch, stage: growth.stage.stage, height: growth.height };
+    return { ...batch, stage: growth.stage.stage, height: growth.height, age: growth.age };
   });
   return changed ? { ...site, batches } : site;
 }

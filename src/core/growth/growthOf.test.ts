@@ -6,6 +6,7 @@ import { BARE_SITE, UNDATED } from '../stand/bare';
 import type { Batch, Site } from '../stand/Site';
 import { dayFrom } from '../units/day';
 import { dateBatch, logIt, measureBatch, stageBatch, unlog } from './changeGrowth';
+import { doubtOfHeight } from './doubtOfHeight';
 import { growthOf, lastDayOf } from './growthOf';
 import { grownTo } from './grownTo';
 import type { Logged, LoggedKind } from './Logged';
@@ -62,6 +63,28 @@ test('true leaves and potting on begin their stages, and the later ones move alo
   expect([8, 9, 24, 25].map((age) => stageOn(late, age))).toEqual(['emergence', 'seedling', 'seedling', 'growing-on']);
   const potted = batch('tomato', [entry('emerged', SOWN), entry('potted-on', SOWN + 16)]);
   expect([15, 16].map((age) => stageOn(potted, age))).toEqual(['seedling', 'growing-on']);
+});
+
+test('a stage that is set back counts, and the later ones wait for as long', () => {
+  const back = batch('tomato', [entry('emerged', SOWN), entry('potted-on', SOWN + 16), entry('stage', SOWN + 25, { stage: 'seedling' })]);
+  const stageOn = (age: number) => growthOf(back, crop('tomato'), SOWN + age)!.stage.stage;
+  // Seedling again from day 25; the table has sixteen days from there to growing on.
+  expect([16, 24, 25, 40, 41].map(stageOn)).toEqual(['growing-on', 'growing-on', 'seedling', 'seedling', 'growing-on']);
+});
+
+test('what only grown plants have, seen before they were expected up, says that they are up', () => {
+  // Leek is expected after 12 days.
+  const measured = growthOf(batch('leek', [entry('height', SOWN + 9, { height: 0.03 })]), crop('leek'), SOWN + 9)!;
+  expect(measured).toMatchObject({ phase: 'growing', expected: null, height: 0.03 });
+  const leaves = growthOf(batch('tomato', [entry('true-leaves', SOWN + 7)]), crop('tomato'), SOWN + 7)!;
+  expect(leaves).toMatchObject({ phase: 'growing' });
+  expect(leaves.stage.stage).toBe('seedling');
+});
+
+test('a height dated ahead, or of twice what the species grows to, is questioned', () => {
+  expect(doubtOfHeight(crop('leek'), 0.1, SOWN + 20, SOWN + 20)).toBeNull();
+  expect(doubtOfHeight(crop('leek'), 0.1, SOWN + 21, SOWN + 20)).toBe('dated-ahead');
+  expect(doubtOfHeight(crop('leek'), 0.6, SOWN + 20, SOWN + 20)).toBe('taller-than-its-kind');
 });
 
 test('a houseplant is in the stage that was said last', () => {

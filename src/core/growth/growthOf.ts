@@ -64,11 +64,31 @@ function emergenceOf({ sown, log }: Sown, crop: Crop): Pick<Growth, 'emergence' 
   if (seen) return { emergence: seen.day, expected: null };
   if (!crop.germination) return { emergence: sown, expected: null };
   const { first, last } = crop.germination.days;
+  // What only grown plants have was seen: they had come up by then, whether or not anybody said so.
+  const shown = shownBy(log, crop);
+  if (shown !== null) {
+    const by = Math.max(sown, shown);
+    return { emergence: Math.min(by, sown + Math.round((first + last) / 2)), expected: null };
+  }
   const notBefore = 1 + Math.max(-Infinity, ...log.filter((l) => l.what === 'not-yet').map((l) => l.day));
   const from = Math.max(sown + first, notBefore);
   const to = Math.max(sown + last, notBefore);
   return { emergence: Math.max(sown + Math.round((first + last) / 2), notBefore), expected: { from, to } };
 }
+
+/** The latest day by which a batch was up, going by heights, leaves and stages that were seen; null: nothing tells. */
+function shownBy(log: readonly Logged[], crop: Crop): Day | null {
+  const days = log.flatMap((l): Day[] => {
+    if (l.what === 'height' && (l.height ?? 0) > 0) return [l.day];
+    if (l.what === 'true-leaves' || l.what === 'potted-on') return [l.day - (startOf(crop, BEGINS[l.what]!) ?? 0)];
+    if (l.what === 'stage' && l.stage !== crop.stages[0]!.stage) return [l.day - (startOf(crop, l.stage!) ?? 0)];
+    return [];
+  });
+  return days.length > 0 ? Math.min(...days) : null;
+}
+
+/** After how many days a stage begins by the table; null for one without. */
+const startOf = (crop: Crop, name: StageName): number | null => crop.stages.find((s) => s.stage === name)?.fromDay ?? null;
 
 const firstOf = (log: readonly Logged[], what: LoggedKind): Logged | undefined =>
   log.filter((l) => l.what === what).reduce<Logged | undefined>((a, b) => (a && a.day <= b.day ? a : b), undefined);
@@ -76,30 +96,39 @@ const firstOf = (log: readonly Logged[], what: LoggedKind): Logged | undefined =
 /** Which stage begins with what is seen. */
 const BEGINS: Readonly<Partial<Record<LoggedKind, StageName>>> = { 'true-leaves': 'seedling', 'potted-on': 'growing-on' };
 
+/**
+ * The stage on a day. The last word counts: a stage that was said begins on that day, whatever was before, and the later ones
+ * move by as much; one that is said to be earlier than it had seemed sets the batch back. Until a stage was first seen, it had
+ * not begun.
+ */
 function stageAt(batch: Batch, crop: Crop, emergence: Day, age: number): Stage {
-  const begun = new Map<StageName, number>();
-  for (const { what, day, stage } of [...batch.log].sort((a, b) => a.day - b.day)) {
-    const name = what === 'stage' ? stage : BEGINS[what];
-    // What is said of the stage in so many words counts above the signs of it.
-    if (name && (what === 'stage' || !begun.has(name))) begun.set(name, day - emergence);
+  const { stages } = crop;
+  const indexOf = (name: StageName) => stages.findIndex((s) => s.stage === name);
+  const words = [...batch.log]
+    .sort((a, b) => a.day - b.day)
+    .flatMap((l): { at: number; index: number; plain: boolean }[] => {
+      const name = l.what === 'stage' ? l.stage : BEGINS[l.what];
+      const index = name ? indexOf(name) : -1;
+      return index >= 0 ? [{ at: l.day - emergence, index, plain: l.what === 'stage' }] : [];
+    })
+    // Of signs the first counts, and only where nothing was said in so many words.
+    .filter((w, i, all) => w.plain || all.findIndex((o) => o.index === w.index) === i);
+  if (stages[0]!.fromDay === null) {
+    // Plants that stay are in the stage that was said last.
+    const last = words.findLast((w) => w.at <= age)?.index ?? indexOf(batch.stage);
+    return stages[Math.max(0, last)]!;
   }
-  let now = crop.stages[0]!;
+  let now = 0;
   let shift = 0;
-  for (const stage of crop.stages) {
-    const logged = begun.get(stage.stage);
-    if (stage.fromDay === null) {
-      // Plants that stay are in the stage that was said last.
-      if (stage.stage === batch.stage) now = stage;
-      continue;
-    }
-    if (logged !== undefined) shift = logged - stage.fromDay;
-    if (stage.fromDay + shift <= age) now = stage;
+  let said = -1;
+  const heard = words.filter((w) => w.at <= age);
+  for (const w of heard) {
+    if (!w.plain && w.index <= said) continue;
+    [now, said, shift] = [w.index, w.index, w.at - (stages[w.index]!.fromDay ?? 0)];
   }
-  if (crop.stages[0]!.fromDay === null) {
-    const said = [...begun].filter(([, at]) => at <= age).sort((a, b) => b[1] - a[1])[0];
-    now = crop.stages.find((s) => s.stage === said?.[0]) ?? now;
-  }
-  return now;
+  const next = words.find((w) => w.at > age && w.index > said);
+  for (let i = now + 1; i < (next?.index ?? stages.length); i++) if ((stages[i]!.fromDay ?? 0) + shift <= age) now = i;
+  return stages[now]!;
 }
 
 interface Measured {

@@ -1,8 +1,10 @@
 import type { BenchAnswer } from '../bench/BenchQuestion';
 import type { StageName } from '../crop/Crop';
-import type { Dli, Metres } from '../quantities';
+import type { Received } from '../dose/LightDay';
+import type { Metres } from '../quantities';
 import type { Site } from '../stand/Site';
 import type { Day } from '../units/day';
+import type { Standing } from '../verdict/standing';
 import type { VisitJobs } from './KeptChart';
 
 /** Of which stand a chart is wanted, from which day on. */
@@ -17,7 +19,7 @@ export interface HangQuestion {
 }
 
 /** A tray on one day of the chart. */
-export interface TrayDay {
+export interface TrayDay extends Received {
   readonly tierId: string;
   readonly trayId: string;
   readonly stage: StageName;
@@ -25,11 +27,8 @@ export interface TrayDay {
   /** Of the plants above the compost, and from the lamp's face to their tops. */
   readonly height: Metres;
   readonly distance: Metres;
-  readonly weakest: Dli;
-  readonly mean: Dli;
-  readonly strongest: Dli;
   /** `hot`: nearer than heat or air allow; `rest`: nothing needs light yet, or any more. */
-  readonly says: 'suits' | 'short' | 'much' | 'uneven' | 'hot' | 'rest';
+  readonly says: Standing | 'hot' | 'rest';
 }
 
 /** A visit on which something is to be done: how the trays are right after it, and on the last day before the next one. */

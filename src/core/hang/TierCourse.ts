@@ -1,13 +1,16 @@
 import type { Crop, Stage } from '../crop/Crop';
 import { middleDayOf } from '../crop/heightAt';
 import type { BenchAnswer } from '../bench/BenchQuestion';
-import { lampShareOf } from '../dose/Daylight';
-import { MOL_SECONDS } from '../dose/dli';
+import { receivedOf, type LightDay } from '../dose/LightDay';
+import { scaled, type LightSpread } from '../dose/LightSpread';
 import { growthOf } from '../growth/growthOf';
-import type { TrayStrength } from '../programme/wishedHours';
-import type { Hours, Metres } from '../quantities';
+import { fadedTo } from '../lamp/fading';
+import type { Metres } from '../quantities';
 import type { BenchTier, BenchTray } from '../stand/benchStand';
 import type { Day } from '../units/day';
+import { hardLimitsOf, type HardLimits } from '../verdict/hardLimits';
+import { BREACH, offTargetOf, wrongIn } from '../verdict/loss';
+import { saysOf, standingOf } from '../verdict/standing';
 import type { TrayDay } from './HangChart';
 import { lightTableOf, type CanopyRange, type LightTable } from './lightTable';
 
@@ -17,9 +20,16 @@ export interface TierSetting {
   readonly risers: Readonly<Record<string, number>>;
 }
 
+/** When the lamps of a tier burn. */
+export interface LitTimes {
+  readonly on_min: number;
+  readonly lit_min: number;
+}
+
 /** What a tray asks for on a day. */
 interface TrayState {
   readonly stage: Stage;
+  readonly limits: HardLimits;
   readonly age: number;
   readonly phase: 'before' | 'growing' | 'left';
   readonly height: Metres;
@@ -27,19 +37,21 @@ interface TrayState {
   readonly needed: boolean;
 }
 
-/** Leaves in the heat of a lamp weigh more than any dose that is off, and more the deeper they are in it. */
-const IN_HEAT = 10;
-const IN_HEAT_PER_METRE = 200;
-/** Doses this near to the band count as in it, and a setting this near to the best as good as it, in logarithms: lamps are not climbed up to for less. */
-export const NEAR = 0.05; // 5 %: less than any reading tells; our choice
+/** Leaves in the heat of a lamp count like a limit that is broken, the deeper the more. */
+const IN_HEAT_PER_METRE = 10;
+/** A setting this near to the best counts as good as it: lamps are not climbed up to for less. */
+export const NEAR = 0.05; // about 5 % of a dose: less than any reading tells; our choice
 
-/** One tier through the days: its trays growing under lamps that can be hung otherwise. */
+/** One tier through the days: its trays growing under lamps that fade, and that can be hung otherwise. */
 export class TierCourse {
   /** Every height that the lamps can have. */
   readonly lifts: readonly Metres[];
   private readonly states: readonly (readonly TrayState[])[];
-  private readonly strengths = new Map<number, TrayStrength>();
-  private readonly best = new Map<number, number>();
+  private readonly spreads = new Map<number, LightSpread>();
+  private readonly best = new Map<string, number>();
+  private readonly fades: readonly number[];
+  /** What the engine says of a tray over what the table says, strongest spot by strongest spot. */
+  private readonly corrections: number[];
 
   readonly table: LightTable;
 
@@ -50,15 +62,11 @@ export class TierCourse {
     private readonly from: Day,
     days: number,
   ) {
-    const { daylight } = tier.tier;
-    this.states = tier.trays.map((y) =>
-      Array.from({ length: days }, (_, i) => {
-        const state = stateOf(y, from + i);
-        // Of an undated tray the daylight is off already.
-        return y.batch.sown === null ? state : { ...state, stage: lampShareOf(state.stage, daylight) };
-      }),
-    );
+    this.states = tier.trays.map((y) => Array.from({ length: days }, (_, i) => stateOf(y, from + i)));
     this.table = lightTableOf(tier, answer, new Map(tier.trays.map(({ tray }, i) => [tray.id, this.rangeOf(i)])));
+    const lamps = tier.lamps.map((l) => l.real);
+    this.fades = Array.from({ length: days }, (_, i) => fadedTo(lamps, tier.tier.ageing, i * tier.hours));
+    this.corrections = tier.trays.map(() => 1);
     const { table } = this;
     // Steps finer than a centimetre are put together.
     const stride = table.step > 0 ? Math.max(1, Math.round(0.01 / table.step)) * table.step : 0;
@@ -81,51 +89,68 @@ export class TierCourse {
     return this.states[tray]![day - this.from]!;
   }
 
+  /** The lamps' hours and the daylight of the tier. */
+  day({ on_min, lit_min }: LitTimes): LightDay {
+    return { on_min, lit_min, daylight: this.tier.tier.daylight };
+  }
+
   canopy(tray: number, risers: number, day: Day): Metres {
     const { tray: y } = this.tier.trays[tray]!;
     return risers * y.riserHeight + y.height + this.state(tray, day).height;
   }
 
-  /** The light on a tray; the same place under the same lamps is looked up once. */
-  strength(tray: number, lift: Metres, risers: number, day: Day): TrayStrength {
+  /** The light of the lamps on a tray on a day; the same place under the same lamps is looked up once. */
+  light(tray: number, lift: Metres, risers: number, day: Day): LightSpread {
     const canopy = this.canopy(tray, risers, day);
-    // Tenths of a millimetre, and trays and lifts apart from each other.
-    const key = (Math.round(canopy * 1e4) * 64 + tray) * 4096 + Math.round((lift - this.table.lowest) * 1000);
-    let found = this.strengths.get(key);
-    if (!found) this.strengths.set(key, (found = this.table.strengthAt(this.tier.trays[tray]!.tray.id, lift, canopy)));
+    // Tenths of a millimetre, and trays, lifts and days apart from each other.
+    const key = ((Math.round(canopy * 1e4) * 64 + tray) * 4096 + Math.round((lift - this.table.lowest) * 1000)) * 256 + (day - this.from);
+    let found = this.spreads.get(key);
+    if (!found) {
+      const bare = this.table.spreadAt(this.tier.trays[tray]!.tray.id, lift, canopy);
+      found = scaled(bare, this.fades[day - this.from]! * this.corrections[tray]!);
+      this.spreads.set(key, found);
+    }
     return found;
   }
 
-  /** How far a tray is from its band on a day; 0 within it. */
-  trayMiss(tray: number, lift: Metres, risers: number, day: Day, hours: Hours): number {
-    const { stage, needed } = this.state(tray, day);
-    if (!needed) return 0;
+  /** The engine found a tray stronger than the table has it: from now on the table is that much stronger. */
+  correct(tray: number, by: number): void {
+    this.corrections[tray]! *= by;
+    this.spreads.clear();
+    this.best.clear();
+  }
+
+  /** How far leaves are inside the heat of a lamp, or short of room for air; 0: clear of it. */
+  private inHeat(tray: number, lift: Metres, risers: number, day: Day): Metres {
     const { face, least } = this.table.over(this.tier.trays[tray]!.tray.id, lift);
-    const room = face - this.canopy(tray, risers, day) - least;
-    const { weakest, strongest } = this.strength(tray, lift, risers, day);
-    const k = Math.max(1e-6, hours * MOL_SECONDS);
-    const over = (value: number, most: number) => Math.max(0, Math.log(Math.max(1e-9, value) / most));
+    const short = least - (face - this.canopy(tray, risers, day));
+    return short > 1e-6 ? short : 0;
+  }
+
+  /** How much is wrong with a tray on a day; 0 within its band and limits. */
+  trayWrong(tray: number, lift: Metres, risers: number, day: Day, times: LitTimes): number {
+    const { stage, limits, needed } = this.state(tray, day);
+    if (!needed) return 0;
+    const heat = this.inHeat(tray, lift, risers, day);
     return (
-      (room < -1e-6 ? IN_HEAT - IN_HEAT_PER_METRE * room : 0) +
-      over(stage.dliMin, Math.max(1e-6, weakest * k)) +
-      over(strongest * k, stage.dliMax) +
-      over(strongest, stage.ppfdMax)
+      (heat > 0 ? BREACH * (0.2 + IN_HEAT_PER_METRE * heat) : 0) +
+      wrongIn(this.light(tray, lift, risers, day), stage, limits, this.day(times))
     );
   }
 
-  miss(setting: TierSetting, day: Day, hours: Hours): number {
-    return this.tier.trays.reduce((sum, { tray }, i) => sum + this.trayMiss(i, setting.lift, setting.risers[tray.id]!, day, hours), 0);
+  wrong(setting: TierSetting, day: Day, times: LitTimes): number {
+    return this.tier.trays.reduce((sum, { tray }, i) => sum + this.trayWrong(i, setting.lift, setting.risers[tray.id]!, day, times), 0);
   }
 
-  /** The least that any setting of the tier misses on a day. */
-  leastMiss(day: Day, hours: Hours): number {
-    const key = (day - this.from) * 1441 + Math.round(hours * 60);
+  /** The least that is wrong with any setting of the tier on a day. */
+  leastWrong(day: Day, times: LitTimes): number {
+    const key = `${day} ${times.on_min} ${times.lit_min}`;
     let least = this.best.get(key);
     if (least === undefined) {
       least = Math.min(
         ...this.lifts.map((lift) =>
           this.tier.trays.reduce(
-            (sum, { tray }, i) => sum + Math.min(...riserChoices(tray.risers).map((r) => this.trayMiss(i, lift, r, day, hours))),
+            (sum, { tray }, i) => sum + Math.min(...riserChoices(tray.risers).map((r) => this.trayWrong(i, lift, r, day, times))),
             0,
           ),
         ),
@@ -136,41 +161,39 @@ export class TierCourse {
   }
 
   /** Whether a day is as good as it can be. */
-  ok(setting: TierSetting, day: Day, hours: Hours): boolean {
-    const least = this.leastMiss(day, hours);
-    return this.miss(setting, day, hours) <= least + NEAR + Math.min(NEAR, 0.1 * least);
+  ok(setting: TierSetting, day: Day, times: LitTimes): boolean {
+    const least = this.leastWrong(day, times);
+    return this.wrong(setting, day, times) <= least + NEAR + Math.min(NEAR, 0.1 * least);
   }
 
   /** From a day on, the first on which a setting is no longer as good as can be. */
-  firstBad(setting: TierSetting, from: Day, until: Day, hours: Hours): Day {
-    for (let day = from; day <= until; day++) if (!this.ok(setting, day, hours)) return day;
+  firstBad(setting: TierSetting, from: Day, until: Day, times: LitTimes): Day {
+    for (let day = from; day <= until; day++) if (!this.ok(setting, day, times)) return day;
     return until + 1;
   }
 
-  /** How good a setting is over some days: its misses, and a little for being off the best dose. */
-  score(setting: TierSetting, from: Day, to: Day, hours: Hours): number {
+  /** How good a setting is over some days: what is wrong with it, and a little for being off the best dose. */
+  score(setting: TierSetting, from: Day, to: Day, times: LitTimes): number {
     let sum = 0;
     for (let day = from; day <= to; day++) {
-      sum += this.miss(setting, day, hours);
+      sum += this.wrong(setting, day, times);
       this.tier.trays.forEach(({ tray }, i) => {
         const { stage, needed } = this.state(i, day);
-        if (!needed) return;
-        const dose = this.strength(i, setting.lift, setting.risers[tray.id]!, day).mean * hours * MOL_SECONDS;
-        sum += 0.1 * Math.abs(Math.log(Math.max(1e-6, dose) / stage.dliTarget));
+        if (needed) sum += offTargetOf(this.light(i, setting.lift, setting.risers[tray.id]!, day), stage, this.day(times));
       });
     }
     return sum / (to - from + 1);
   }
 
   /** For every height of the lamps the risers that suit it best over some days. */
-  settings(now: TierSetting, from: Day, to: Day, hours: Hours): TierSetting[] {
+  settings(now: TierSetting, from: Day, to: Day, times: LitTimes): TierSetting[] {
     return this.lifts.map((lift) => ({
       lift,
       risers: Object.fromEntries(
         this.tier.trays.map(({ tray }, i) => {
           const worth = (r: number) => {
             let sum = 0;
-            for (let day = from; day <= to; day++) sum += this.trayMiss(i, lift, r, day, hours);
+            for (let day = from; day <= to; day++) sum += this.trayWrong(i, lift, r, day, times);
             // Risers stay where taking one out gains nothing.
             return sum + 1e-6 * (now.risers[tray.id]! - r);
           };
@@ -181,28 +204,28 @@ export class TierCourse {
     }));
   }
 
-  /** How the trays are on a day. */
-  daysOf(setting: TierSetting, day: Day, hours: Hours): TrayDay[] {
+  /**
+   * How the trays are on a day.
+   *
+   * @param lights  the light of the lamps on each tray, from the engine; left out: as the table has it
+   */
+  daysOf(setting: TierSetting, day: Day, times: LitTimes, lights?: (tray: number) => LightSpread): TrayDay[] {
     return this.tier.trays.map(({ tray }, i): TrayDay => {
-      const { stage, phase, height, needed } = this.state(i, day);
+      const { stage, limits, phase, height, needed } = this.state(i, day);
       const risers = setting.risers[tray.id]!;
-      const { weakest, mean, strongest } = this.strength(i, setting.lift, risers, day);
-      const k = hours * MOL_SECONDS;
-      const short = weakest * k < stage.dliMin * (1 - NEAR);
-      const much = strongest * k > stage.dliMax * (1 + NEAR) || strongest > stage.ppfdMax * (1 + NEAR);
-      const { face, least } = this.table.over(tray.id, setting.lift);
-      const distance = face - this.canopy(i, risers, day);
+      const light = lights?.(i) ?? this.light(i, setting.lift, risers, day);
+      const received = receivedOf(light, this.day(times));
+      const { face } = this.table.over(tray.id, setting.lift);
+      const hot = this.inHeat(i, setting.lift, risers, day) > 0;
       return {
         tierId: this.tier.tier.id,
         trayId: tray.id,
         stage: stage.stage,
         phase,
         height,
-        distance,
-        weakest: weakest * k,
-        mean: mean * k,
-        strongest: strongest * k,
-        says: !needed ? 'rest' : distance < least - 1e-6 ? 'hot' : short && much ? 'uneven' : short ? 'short' : much ? 'much' : 'suits',
+        distance: face - this.canopy(i, risers, day),
+        ...received,
+        says: !needed ? 'rest' : hot ? 'hot' : standingOf(saysOf(received, stage, limits)),
       };
     });
   }
@@ -211,11 +234,18 @@ export class TierCourse {
 /** Risers can be taken out, from the highest down. */
 const riserChoices = (now: number): number[] => Array.from({ length: now + 1 }, (_, i) => now - i);
 
-function stateOf({ batch, crop, stage, plantHeight }: BenchTray, day: Day): TrayState {
+function stateOf({ batch, crop, stage, limits, plantHeight }: BenchTray, day: Day): TrayState {
   const growth = growthOf(batch, crop, day);
-  if (!growth) return { stage, age: middleDayOf(crop, stage), phase: 'growing', height: plantHeight, needed: true };
+  if (!growth) return { stage, limits, age: middleDayOf(crop, stage), phase: 'growing', height: plantHeight, needed: true };
   const { phase, expected, age } = growth;
-  return { stage: growth.stage, age, phase, height: growth.height, needed: isNeeded(crop, phase, expected?.from ?? null, day) };
+  return {
+    stage: growth.stage,
+    limits: hardLimitsOf(growth.stage, crop, batch.plan, age),
+    age,
+    phase,
+    height: growth.height,
+    needed: isNeeded(crop, phase, expected?.from ?? null, day),
+  };
 }
 
 /** The lamp is on the day before anything may come up, and from the start over seed that wants light. */

@@ -1,7 +1,7 @@
 import { grownTo } from '../growth/grownTo';
 import { growthOf } from '../growth/growthOf';
 import { cropOf, type Tables } from '../stand/setUp';
-import type { Site } from '../stand/Site';
+import type { Site, Tier } from '../stand/Site';
 import type { Day } from '../units/day';
 import type { VisitJobs } from './KeptChart';
 
@@ -36,10 +36,23 @@ export function doVisit(site: Site, { lamps, risers, hours }: VisitJobs): Site {
   };
 }
 
-/** A site as it will be on a later day: all visits up to then done, the plants grown, and what has left is gone. */
-export function siteOn(site: Site, visits: readonly VisitJobs[], day: Day, tables: Pick<Tables, 'crop'>): Site {
-  const done = visits.filter((v) => v.day <= day).reduce(doVisit, site);
-  const grown = grownTo(done, day, tables);
+/** Lamps after so many days more of the hours that their timers have now. */
+function aged(site: Site, days: number): Site {
+  if (days === 0) return site;
+  const hoursOf = new Map(site.programmes.map((p) => [p.id, p.lit_min / 60]));
+  const older = (t: Tier): Tier => ({ ...t, ageing: { ...t.ageing, later_h: days * (hoursOf.get(t.programmeId) ?? 0) } });
+  return { ...site, stands: site.stands.map((s) => ({ ...s, tiers: s.tiers.map(older) })) };
+}
+
+/**
+ * A site as it will be on a later day: all visits up to then done, the plants grown, what has left gone, and the lamps older by
+ * the hours that they burn until then.
+ *
+ * @param from  the day from which it is looked ahead; left out: that of the first visit
+ */
+export function siteOn(site: Site, visits: readonly VisitJobs[], day: Day, tables: Pick<Tables, 'crop'>, from?: Day): Site {
+  const later = aged(site, Math.max(0, day - (from ?? visits[0]?.day ?? day)));
+  const grown = grownTo(visits.filter((v) => v.day <= day).reduce(doVisit, later), day, tables);
   const left = new Set(
     grown.batches
       .filter((b) => {

@@ -119,9 +119,9 @@ test('every number of the chart is what the engine says of that day', () => {
           const said = told.find((d) => d.trayId === y.tray.id)!;
           const { stats } = answer.tiers[t.tier.id]!.trays[y.tray.id]!;
           const k = t.hours * 0.0036;
-          expect(said.mean).toBeWithin(stats.mean * k, { relative: 0.04 });
-          expect(said.strongest).toBeWithin(stats.strongest.ppfd * k, { relative: 0.04 });
-          expect(said.weakest).toBeWithin(stats.weakest.ppfd * k, { relative: 0.08 });
+          expect(said.mean).toBeWithin(stats.mean * k, { relative: 0.03 });
+          expect(said.strongest).toBeWithin(stats.strongest.ppfd * k, { relative: 0.03 });
+          expect(said.weakest).toBeWithin(stats.weakest.ppfd * k, { relative: 0.03 });
           expect(said.height).toBeWithin(y.plantHeight, { absolute: 1e-9 });
           expect(said.distance).toBeWithin(Math.min(...t.lamps.map((l) => l.fitting.face)) - y.canopy, { absolute: 1e-6 });
         }
@@ -146,12 +146,14 @@ test('one sort under lamps that suit it stays in its band on every day, lamps on
 });
 
 test('fewer visits cannot be: a search through all settings needs as many', () => {
-  const site = rack({ crops: ['leek'], age: 4, by: 'notch', visits: { rhythm: 'daily' } });
+  const asked = rack({ crops: ['leek'], age: 4, by: 'notch', visits: { rhythm: 'daily' } });
+  // As long a day as leeks may have, so that the hours stay.
+  const site = setProgramme(asked.programmes[0]!.id, 360, 840)(asked);
   const stand = standIn(site);
   const answer = answerBench(questionOfStand(stand, null));
   const chart = chartOf(site);
   const course = new TierCourse(stand.tiers[0]!, answer, FROM, chart.until - FROM + 1);
-  const hours = stand.tiers[0]!.hours;
+  const hours = stand.tiers[0]!.programme;
   const days = visitDays(site.visits, FROM, chart.until);
   const settings = course.settings(course.now, FROM, FROM, hours);
   // Breadth first over the days of visits: how many settings, one after the other, it takes to reach the end.

@@ -1,15 +1,23 @@
 import { tables } from '../library/tables';
 import { lastDayOf } from '../growth/growthOf';
+import { answerBench } from '../bench/answerBench';
+import type { BenchAnswer } from '../bench/BenchQuestion';
+import { questionOfStand } from '../bench/questionOfStand';
+import { receivedOf } from '../dose/LightDay';
+import type { LightSpread } from '../dose/LightSpread';
+import { spreadOfMap } from '../dose/spreadOfMap';
+import { createRecall, type Recall } from '../light/scene/Recall';
 import { wishedHours } from '../programme/wishedHours';
-import type { Hours } from '../quantities';
 import { benchStandOf, type BenchStand } from '../stand/benchStand';
 import { plantAreaOf } from '../stand/footprint';
 import { powerOf, timersOf, type StandTimer } from '../timer/servedBy';
-import { solveTimer, type Served } from '../timer/solveTimer';
+import { bestTimes, type Served } from '../timer/solveTimer';
 import type { Day } from '../units/day';
+import { breachesOf } from '../verdict/hardLimits';
+import { siteOn } from './doVisits';
 import type { ChartLimit, HangChart, HangQuestion, HangVisit, TrayDay, Trip } from './HangChart';
-import type { HoursJob, LampJob, RiserJob } from './KeptChart';
-import { NEAR, TierCourse, type TierSetting } from './TierCourse';
+import type { HoursJob, LampJob, RiserJob, VisitJobs } from './KeptChart';
+import { NEAR, TierCourse, type LitTimes, type TierSetting } from './TierCourse';
 import { visitDays } from './VisitRhythm';
 
 /** As far ahead as a chart looks, days; for plants that stay, less. */
@@ -21,11 +29,6 @@ const WORTH_SETTING_MIN = 60; // our choice: an hour is a twelfth of a usual dos
 /** Days within a band that do not end a stretch of days outside it. */
 const BREAK = 5;
 
-interface TimerSetting {
-  readonly on_min: number;
-  readonly lit_min: number;
-}
-
 /** A timer with the tiers of the chart that hang on it. */
 interface TimerCourse {
   readonly timer: StandTimer;
@@ -36,7 +39,7 @@ interface TimerCourse {
 interface Stretch {
   readonly from: Day;
   readonly tiers: ReadonlyMap<TierCourse, TierSetting>;
-  readonly timers: ReadonlyMap<string, TimerSetting>;
+  readonly timers: ReadonlyMap<string, LitTimes>;
 }
 
 /**
@@ -46,7 +49,11 @@ interface Stretch {
  * On each visit on which something would go wrong before the next, every tier that has to change gets the setting that stays
  * right for longest; those that would have to change soon after are done along with it. That makes the fewest visits: a setting
  * that is right for some days is right for any of them, so going as far as possible each time is never worse.
- * Where no setting is right, the one that misses least is taken and the reason told.
+ * Where no setting is right, the one with which least is wrong is taken and the reason told; leaves in the heat, light that is too
+ * strong for them and days that are too long come before all else.
+ *
+ * The search goes by a table of the light; what is told of each visit is worked out by the engine, with the light between tiers.
+ * Where the engine finds a limit broken that the table had kept, the table is put right and the search done again.
  *
  * @param progress  told how far it is, 0 … 1
  * @throws RangeError when there is no such stand
@@ -60,45 +67,161 @@ export function hangChartOf(question: HangQuestion, progress: (done: number) => 
   const lit = stand.tiers.filter((t) => t.lamps.length > 0 && t.trays.length > 0);
   const courses = lit.map((t, i) => {
     const course = new TierCourse(t, answer, from, until - from + 1);
-    progress((0.9 * (i + 1)) / lit.length);
+    progress((0.6 * (i + 1)) / lit.length);
     return course;
   });
   const timers = timersOf(stand).map((timer): TimerCourse => ({ timer, tiers: courses.filter((c) => c.tier.programme.id === timer.id) }));
   const days = visitDays(site.visits, from, until);
+  const known = new Map<string, BenchAnswer>();
+  const recall = createRecall(2048);
+  for (let round = 0; ; round++) {
+    const { visits, stretches } = search(question, courses, timers, days, until);
+    progress(0.7);
+    const at = (day: Day) => stretches.findLast((s) => s.from <= day) ?? stretches[0]!;
+    const engine = engineOf(question, visits, at, known, recall);
+    const told = visits.map((v, i): HangVisit => {
+      const last = Math.max(v.day, (visits[i + 1]?.day ?? until + 1) - 1);
+      progress(0.7 + (0.3 * (i + 1)) / visits.length);
+      return { ...v, last, after: allDays(courses, at(v.day), v.day, engine), before: allDays(courses, at(v.day), last, engine) };
+    });
+    if (round < ROUNDS && putRight(courses, told, at)) continue;
+    progress(1);
+    return {
+      standId: kept.id,
+      from,
+      until,
+      visits: told,
+      limits: limitsOf(courses, at, from, until),
+      trips: tripsOf(question, courses, told, at, until, engine),
+      rounds: days.length,
+    };
+  }
+}
+
+/** As often as the search is done again with a table that was put right. */
+const ROUNDS = 2;
+
+/** The light of the lamps on the trays of a course on a day, as the engine has it. */
+type Engine = (course: TierCourse, day: Day) => (tray: number) => LightSpread;
+
+/**
+ * The engine's light: worked out for the whole stand on the day of each visit once it is done, and for the first day. On the days
+ * after it the table says how much the light has changed since.
+ */
+function engineOf(
+  question: HangQuestion,
+  visits: readonly VisitJobs[],
+  at: (day: Day) => Stretch,
+  known: Map<string, BenchAnswer>,
+  recall: Recall,
+): Engine {
+  const { site, standId, from } = question;
+  const answerOn = (day: Day): BenchAnswer => {
+    const done = visits.filter((v) => v.day <= day);
+    if (done.length === 0) return question.answer;
+    // What was done up to a day decides its light: the same for two charts that agree up to then.
+    const key = `${day} ${JSON.stringify(done)}`;
+    let answer = known.get(key);
+    if (!answer) {
+      const then = siteOn(site, visits, day, tables, from);
+      const stand = benchStandOf(
+        then,
+        then.stands.find((s) => s.id === standId)!,
+        tables,
+      );
+      known.set(key, (answer = answerBench(questionOfStand(stand, null), recall)));
+    }
+    return answer;
+  };
+  return (course, day) => {
+    const worked = visits.findLast((v) => v.day <= day)?.day ?? from;
+    const answer = answerOn(worked);
+    const setting = at(worked).tiers.get(course)!;
+    return (i) => {
+      const { tray } = course.tier.trays[i]!;
+      const map = answer.tiers[course.tier.tier.id]?.trays[tray.id]?.map;
+      const risers = setting.risers[tray.id]!;
+      if (!map) return course.light(i, setting.lift, risers, day);
+      const then = spreadOfMap(map, [plantAreaOf(tray)]);
+      return day === worked
+        ? then
+        : changedAs(then, course.light(i, setting.lift, risers, worked), course.light(i, setting.lift, risers, day));
+    };
+  };
+}
+
+/** A light that has changed as the table says that it has between two days. */
+function changedAs(light: LightSpread, before: LightSpread, after: LightSpread): LightSpread {
+  const by = (v: number, b: number, a: number) => (b > 0 ? (v * a) / b : v);
+  return {
+    weakest: by(light.weakest, before.weakest, after.weakest),
+    mean: by(light.mean, before.mean, after.mean),
+    strongest: by(light.strongest, before.strongest, after.strongest),
+    parts: light.parts.map((v, k) => by(v, before.parts[k]!, after.parts[k]!)),
+  };
+}
+
+/** Puts the tables right where the engine found trays stronger than their limit that were within it by the table. @returns whether any was */
+function putRight(courses: readonly TierCourse[], told: readonly HangVisit[], at: (day: Day) => Stretch): boolean {
+  const byTray = new Map<string, number>();
+  for (const v of told)
+    for (const [day, trays] of [
+      [v.day, v.after],
+      [v.last, v.before],
+    ] as const)
+      for (const course of courses) {
+        const stretch = at(v.day);
+        const table = course.daysOf(stretch.tiers.get(course)!, day, timesOf(stretch, course));
+        for (const [i, said] of table.entries()) {
+          const { strongest } = course.state(i, day).limits;
+          const found = trays.find((d) => d.trayId === said.trayId)!;
+          if (said.says === 'rest' || said.strongestPpfd > strongest || found.strongestPpfd <= strongest) continue;
+          const by = (1.002 * found.strongestPpfd) / said.strongestPpfd;
+          byTray.set(said.trayId, Math.max(by, byTray.get(said.trayId) ?? 1));
+        }
+      }
+  for (const course of courses)
+    course.tier.trays.forEach(({ tray }, i) => {
+      const by = byTray.get(tray.id);
+      if (by !== undefined) course.correct(i, by);
+    });
+  return byTray.size > 0;
+}
+
+interface Found {
+  readonly visits: readonly VisitJobs[];
+  readonly stretches: readonly Stretch[];
+}
+
+/** The visits on which something is to be done, and how everything is set between them, by the table of the light. */
+function search(
+  question: HangQuestion,
+  courses: readonly TierCourse[],
+  timers: readonly TimerCourse[],
+  days: readonly Day[],
+  until: Day,
+): Found {
   const stretches: Stretch[] = [
     {
-      from,
+      from: question.from,
       tiers: new Map(courses.map((c) => [c, c.now])),
       timers: new Map(timers.map(({ timer }) => [timer.id, { on_min: timer.on_min, lit_min: timer.lit_min }])),
     },
   ];
-  const visits: { day: Day; lamps: LampJob[]; risers: RiserJob[]; hours: HoursJob[] }[] = [];
+  const visits: VisitJobs[] = [];
+  const best = new Map<string, LitTimes | null>();
   for (const [i, day] of days.entries()) {
     const before = stretches.at(-1)!;
     // Hours follow from the light, and the light's best height from the hours: twice round settles both.
-    const first = nextStretch(question, courses, timers, before, before, day, days.slice(i + 1), until);
-    const after = nextStretch(question, courses, timers, before, first, day, days.slice(i + 1), until);
+    const first = nextStretch(question, courses, timers, before, before, day, days.slice(i + 1), until, best);
+    const after = nextStretch(question, courses, timers, before, first, day, days.slice(i + 1), until, best);
     const jobs = jobsBetween(before, after);
     if (jobs.lamps.length + jobs.risers.length + jobs.hours.length === 0) continue;
     visits.push({ day, ...jobs });
     if (before.from === day) stretches.pop();
     stretches.push(after);
   }
-  const at = (day: Day) => stretches.findLast((s) => s.from <= day) ?? stretches[0]!;
-  const told = visits.map((v, i): HangVisit => {
-    const last = (visits[i + 1]?.day ?? until + 1) - 1;
-    return { ...v, last, after: allDays(courses, at(v.day), v.day), before: allDays(courses, at(v.day), Math.max(v.day, last)) };
-  });
-  progress(1);
-  return {
-    standId: kept.id,
-    from,
-    until,
-    visits: told,
-    limits: limitsOf(courses, at, from, until),
-    trips: tripsOf(question, courses, told, at, until),
-    rounds: days.length,
-  };
+  return { visits, stretches };
 }
 
 function lastDay(stand: BenchStand, from: Day): Day {
@@ -109,7 +232,7 @@ function lastDay(stand: BenchStand, from: Day): Day {
   return Math.min(from + LONGEST - 1, Math.max(open, from, ...known));
 }
 
-const hoursOf = (stretch: Stretch, course: TierCourse): Hours => stretch.timers.get(course.tier.programme.id)!.lit_min / 60;
+const timesOf = (stretch: Stretch, course: TierCourse): LitTimes => stretch.timers.get(course.tier.programme.id)!;
 
 /** How everything is to be set on a visit, with the visits that come after it; hours by the light of `lit`. */
 function nextStretch(
@@ -121,6 +244,7 @@ function nextStretch(
   day: Day,
   later: readonly Day[],
   until: Day,
+  known: Map<string, LitTimes | null>,
 ): Stretch {
   const next = later[0] ?? until + 1;
   /** How many of the coming visits may be left out when the first bad day is this one. */
@@ -130,20 +254,19 @@ function nextStretch(
   const timerReach = new Map<string, number>();
   for (const t of timers) {
     const set = hours.get(t.timer.id)!;
-    const bad = timerBad(question, t, lit, set, day, until);
+    const bad = timerBad(question, t, lit, set, day, until, known);
     let reach = skips(bad);
     if (bad < next) {
-      const middle = Math.min(until, day + Math.floor((next - 1 - day) / 2));
-      const best = timerBest(question, t, lit, set, middle) ?? set;
+      const best = timerBest(question, t, lit, set, [day, Math.min(until, next - 1)], known) ?? set;
       hours.set(t.timer.id, best);
-      reach = skips(timerBad(question, t, lit, best, day, until));
+      reach = skips(timerBad(question, t, lit, best, day, until, known));
     }
     timerReach.set(t.timer.id, reach);
   }
 
   const soFar: Stretch = { from: day, tiers: now.tiers, timers: hours };
   const options = courses.map((course) => {
-    const h = hoursOf(soFar, course);
+    const h = timesOf(soFar, course);
     const current = now.tiers.get(course)!;
     const reach = skips(course.firstBad(current, day, until, h));
     const horizon = Math.min(until, Math.max(next - 1, day + 13));
@@ -174,37 +297,84 @@ function nextStretch(
   return { from: day, tiers, timers: hours };
 }
 
-/** The hours that suit the plans of a timer's trays best on a day; null when nobody has a plan or needs light. */
-function timerBest(question: HangQuestion, t: TimerCourse, stretch: Stretch, now: TimerSetting, day: Day): TimerSetting | null {
-  const { site, timerStep_min } = question;
-  const served = t.tiers.flatMap((course) =>
+/** The trays of a timer that need light on some days, as its lamps serve them: each with the limits of all of these days. */
+function servedOn(t: TimerCourse, stretch: Stretch, [from, to]: readonly [Day, Day]): Served[] {
+  const middle = from + Math.floor((to - from) / 2);
+  const days = Array.from({ length: to - from + 1 }, (_, i) => from + i);
+  return t.tiers.flatMap((course) =>
     course.tier.trays.flatMap(({ tray, batch, crop }, i): Served[] => {
-      const state = course.state(i, day);
-      if (!state.needed) return [];
+      const needed = days.map((d) => course.state(i, d)).filter((s) => s.needed);
+      if (needed.length === 0) return [];
+      const at = course.state(i, middle).needed ? middle : days.find((d) => course.state(i, d).needed)!;
+      const { stage, age } = course.state(i, at);
       const setting = stretch.tiers.get(course)!;
-      const light = course.strength(i, setting.lift, setting.risers[tray.id]!, day);
-      const wish = wishedHours(batch.plan, crop, state.stage, state.age, light);
-      if (!wish) return [];
-      const { x0, x1, y0, y1 } = plantAreaOf(tray);
-      // What goes by the dose is weighed by its dose, so that trays of one timer meet where all are served.
-      const byDose = batch.plan.kind === 'dose' || (batch.plan.kind === 'day-and-night' && wish.hours < 24);
-      return [{ trayId: tray.id, stage: state.stage, area: (x1 - x0) * (y1 - y0), ...light, wish: byDose ? null : wish.hours }];
+      const light = course.light(i, setting.lift, setting.risers[tray.id]!, at);
+      const { daylight } = course.tier.tier;
+      const wish = wishedHours(batch.plan, crop, stage, age, light, daylight);
+      // What goes by the dose is weighed by its dose, so that trays of one timer meet where all are served; so is what nobody has planned.
+      const byDose = wish === null || batch.plan.kind === 'dose' || (batch.plan.kind === 'day-and-night' && wish.hours < 24);
+      const limits = {
+        longestDay: Math.min(...needed.map((s) => s.limits.longestDay)),
+        strongest: Math.min(...needed.map((s) => s.limits.strongest)),
+      };
+      return [{ trayId: tray.id, stage, limits, light, daylight, wish: byDose ? null : wish.hours }];
     }),
   );
-  if (served.length === 0) return null;
-  const { on_min, lit_min } = solveTimer(
-    served,
-    { step_min: timerStep_min, quiet: site.quiet, cheap: site.cheap, price_per_kWh: site.price_per_kWh, power: powerOf(t.timer) },
-    now,
-  );
-  return { on_min, lit_min };
 }
 
-/** From a day on, the first on which a timer's hours are off by more than is worth setting. */
-function timerBad(question: HangQuestion, t: TimerCourse, stretch: Stretch, set: TimerSetting, from: Day, until: Day): Day {
+/** Whether times break a limit of a tray that could be kept by others. */
+const tooLong = (served: readonly Served[], times: LitTimes): boolean =>
+  served.some((s) => breachesOf(receivedOf(s.light, { ...times, daylight: s.daylight }), s.limits).some((b) => b.why === 'day-too-long'));
+
+/**
+ * The hours that suit the plans of a timer's trays best over some days; null when nobody has a plan or needs light, so that the
+ * timer stays as the person has set it, unless that is too long a day for one of them.
+ */
+function timerBest(
+  question: HangQuestion,
+  t: TimerCourse,
+  stretch: Stretch,
+  now: LitTimes,
+  days: readonly [Day, Day],
+  known: Map<string, LitTimes | null>,
+): LitTimes | null {
+  const settings = t.tiers.map((c) => stretch.tiers.get(c)!).map((s) => `${s.lift} ${Object.values(s.risers).join()}`);
+  const key = [t.timer.id, ...days, now.on_min, now.lit_min, ...settings].join('|');
+  const before = known.get(key);
+  if (before !== undefined) return before;
+  const { site, timerStep_min } = question;
+  const served = servedOn(t, stretch, days);
+  const planned = t.tiers.some((c) =>
+    c.tier.trays.some(({ batch }, i) => batch.plan.kind !== 'as-set' && c.state(i, days[0]).phase !== 'left'),
+  );
+  let best: LitTimes | null = null;
+  if (served.length > 0 && (planned || tooLong(served, now))) {
+    const rules = {
+      step_min: timerStep_min,
+      quiet: site.quiet,
+      cheap: site.cheap,
+      price_per_kWh: site.price_per_kWh,
+      power: powerOf(t.timer),
+    };
+    best = bestTimes(served, rules, now, false);
+  }
+  known.set(key, best);
+  return best;
+}
+
+/** From a day on, the first on which a timer's hours are off by more than is worth setting, or longer than may be. */
+function timerBad(
+  question: HangQuestion,
+  t: TimerCourse,
+  stretch: Stretch,
+  set: LitTimes,
+  from: Day,
+  until: Day,
+  known: Map<string, LitTimes | null>,
+): Day {
   for (let day = from; day <= until; day++) {
-    const best = timerBest(question, t, stretch, set, day);
-    if (best && Math.abs(best.lit_min - set.lit_min) > WORTH_SETTING_MIN) return day;
+    const best = timerBest(question, t, stretch, set, [day, day], known);
+    if (best && (Math.abs(best.lit_min - set.lit_min) > WORTH_SETTING_MIN || tooLong(servedOn(t, stretch, [day, day]), set))) return day;
   }
   return until + 1;
 }
@@ -235,8 +405,8 @@ function jobsBetween(before: Stretch, after: Stretch): { lamps: LampJob[]; riser
   return { lamps, risers, hours };
 }
 
-const allDays = (courses: readonly TierCourse[], stretch: Stretch, day: Day): TrayDay[] =>
-  courses.flatMap((c) => c.daysOf(stretch.tiers.get(c)!, day, hoursOf(stretch, c)));
+const allDays = (courses: readonly TierCourse[], stretch: Stretch, day: Day, engine?: Engine): TrayDay[] =>
+  courses.flatMap((c) => c.daysOf(stretch.tiers.get(c)!, day, timesOf(stretch, c), engine?.(c, day)));
 
 /** Stretches of days on which a tray is not within its band, and why nothing was done about it. Breaks of a few days are not told. */
 function limitsOf(courses: readonly TierCourse[], at: (day: Day) => Stretch, from: Day, until: Day): ChartLimit[] {
@@ -251,11 +421,11 @@ function limitsOf(courses: readonly TierCourse[], at: (day: Day) => Stretch, fro
   for (let day = from; day <= until; day++)
     for (const course of courses) {
       const stretch = at(day);
-      const hours = hoursOf(stretch, course);
+      const hours = timesOf(stretch, course);
       for (const [i, { says, tierId, trayId }] of course.daysOf(stretch.tiers.get(course)!, day, hours).entries()) {
         if (says === 'suits' || says === 'rest') continue;
         // Off by less than is worth a visit.
-        if (course.leastMiss(day, hours) <= NEAR && course.ok(stretch.tiers.get(course)!, day, hours)) continue;
+        if (course.leastWrong(day, hours) <= NEAR && course.ok(stretch.tiers.get(course)!, day, hours)) continue;
         const bound = boundOf(course, i, day, hours, says);
         const key = `${trayId} ${says}`;
         const last = open.get(key);
@@ -271,10 +441,10 @@ function limitsOf(courses: readonly TierCourse[], at: (day: Day) => Stretch, fro
   return told.sort((a, b) => a.from - b.from);
 }
 
-function boundOf(course: TierCourse, tray: number, day: Day, hours: Hours, says: ChartLimit['says']): ChartLimit['bound'] {
-  if (course.leastMiss(day, hours) <= NEAR) return 'rhythm';
+function boundOf(course: TierCourse, tray: number, day: Day, hours: LitTimes, says: ChartLimit['says']): ChartLimit['bound'] {
+  if (course.leastWrong(day, hours) <= NEAR) return 'rhythm';
   const risers = course.tier.trays[tray]!.tray.risers;
-  const alone = course.lifts.map((lift) => course.trayMiss(tray, lift, risers, day, hours));
+  const alone = course.lifts.map((lift) => course.trayWrong(tray, lift, risers, day, hours));
   const least = Math.min(...alone);
   if (least <= NEAR) return 'shared';
   if (course.lifts.length === 1) return 'fixed';
@@ -290,6 +460,7 @@ function tripsOf(
   visits: readonly HangVisit[],
   at: (day: Day) => Stretch,
   until: Day,
+  engine: Engine,
 ): Trip[] {
   return question.site.visits.away
     .filter((a) => a.to >= question.from && a.from <= until)
@@ -297,8 +468,8 @@ function tripsOf(
       const leaving = Math.max(question.from, from - 1);
       const back = Math.min(until, to + 1);
       const stretch = at(leaving);
-      const leave = allDays(courses, stretch, leaving);
-      const returned = allDays(courses, stretch, back);
+      const leave = allDays(courses, stretch, leaving, engine);
+      const returned = allDays(courses, stretch, back, engine);
       const away = Array.from({ length: Math.max(0, Math.min(to, until) - leaving) }, (_, i) => allDays(courses, stretch, leaving + 1 + i));
       const jobs = visits.find((v) => v.day === leaving);
       return {

@@ -3,12 +3,14 @@ import { sceneOfTier } from '../bench/benchScene';
 import type { BenchAnswer } from '../bench/BenchQuestion';
 import { lightFieldOf } from '../light/scene/LightField';
 import { createRecall } from '../light/scene/Recall';
-import type { TrayStrength } from '../programme/wishedHours';
-import type { Metres, Ppfd } from '../quantities';
+import { NO_LIGHT, PARTS, spreadOf, type LightSpread } from '../dose/LightSpread';
+import { throughCover } from '../library/coverLibrary';
+import { clearanceOf } from '../lamp/clearanceOf';
+import type { Metres } from '../quantities';
 import type { BenchTier, BenchTray } from '../stand/benchStand';
 import { isRoofed, LAMP_HEADROOM } from '../stand/Enclosure';
 import { outlineOf, outlineOfFitting, plantAreaOf } from '../stand/footprint';
-import { meanOfPoints, pointsOf } from '../stand/trayPoints';
+import { trayPointsOf } from '../stand/trayPoints';
 
 /** The light on the trays of a tier for every height of its lamps and of its plants: worked out once, looked up for each day. */
 export interface LightTable {
@@ -19,10 +21,10 @@ export interface LightTable {
   readonly step: Metres;
   /** Height of the lowest face at a lift. */
   faceAt(lift: Metres): Metres;
-  /** The lowest face straight over a tray, and how near to it leaves may come; the tier's lowest where none is over it. */
+  /** The face that leaves of a tray come too near to first, and how far below it they have to stay; the tier's lowest where none is near. */
   over(trayId: string, lift: Metres): { readonly face: Metres; readonly least: Metres };
   /** Light on a tray whose leaf tops are at a height of the tier. */
-  strengthAt(trayId: string, lift: Metres, canopy: Metres): TrayStrength;
+  spreadAt(trayId: string, lift: Metres, canopy: Metres): LightSpread;
 }
 
 /** Between which heights above the tier's floor the leaf tops of a tray will be. */
@@ -31,8 +33,14 @@ export interface CanopyRange {
   readonly high: Metres;
 }
 
+/** The logarithms of a spread: weakest, mean, strongest, and its parts; of no light at all a number that is as good as none. */
+type Logs = Float64Array;
+const DARK = Math.log(1e-9);
+const logsOf = ({ weakest, mean, strongest, parts }: LightSpread): Logs =>
+  Float64Array.from([weakest, mean, strongest, ...parts], (v) => (v > 1e-9 ? Math.log(v) : DARK));
+
 /** Where no leaf will ever be. */
-const NOT_ASKED: TrayStrength = { weakest: 0, mean: 0, strongest: 0 };
+const NOT_ASKED: Logs = logsOf(NO_LIGHT);
 
 /** As far as lamps are moved at all. */
 const REACH: Metres = 1;
@@ -41,11 +49,9 @@ const OPEN_HEIGHT: Metres = 1.2; // our choice: as far as a bench is worth light
 const LIFTS = 9;
 const DISTANCES = 14;
 const NEAREST: Metres = 0.015;
-/** Leaves keep this far from any lamp, however cool: room for air to move. */
-const ROOM_FOR_AIR: Metres = 0.02; // our choice
 
 /**
- * Works out the light of one tier at a grid of lamp heights and distances, at 63 points of each tray; between them by straight
+ * Works out the light of one tier at a grid of lamp heights and distances, at some 70 points of each tray; between them by straight
  * lines in the logarithms. Light from other tiers stays as it is.
  *
  * Error: below 3 % of what the engine says of the same day (hangChart.test.ts).
@@ -71,9 +77,9 @@ export function lightTableOf(t: BenchTier, answer: BenchAnswer, canopies: Readon
 
   const asked = askedTier(t);
   const recall = createRecall(1024);
-  const rows = new Map<string, readonly TrayStrength[][]>(t.trays.map(({ tray }) => [tray.id, lifts.map(() => [])]));
-  const places = new Map(t.trays.map(({ tray }) => [tray.id, pointsOf(plantAreaOf(tray))]));
-  const spills = new Map(t.trays.map((y) => [y.tray.id, spillAt(y, places.get(y.tray.id)!)] as const));
+  const rows = new Map<string, readonly Logs[][]>(t.trays.map(({ tray }) => [tray.id, lifts.map(() => [])]));
+  const points = new Map(t.trays.map(({ tray }) => [tray.id, trayPointsOf(plantAreaOf(tray), t.lamps)]));
+  const spills = new Map(t.trays.map((y) => [y.tray.id, spillAt(y, points.get(y.tray.id)!.places)] as const));
 
   /** What comes from other tiers now, at the points of a tray: the whole light that the engine found there less the tier's own. */
   function spillAt({ tray, canopy }: BenchTray, points: readonly (readonly [Metres, Metres])[]): Float64Array {
@@ -86,7 +92,7 @@ export function lightTableOf(t: BenchTier, answer: BenchAnswer, canopies: Readon
     return Float64Array.from(points, ([x, y]) => {
       const [i, j] = [cell(x, area.x0, area.x1, columns), cell(y, area.y0, area.y1, lines)];
       const [cx, cy] = [area.x0 + ((i + 0.5) / columns) * (area.x1 - area.x0), area.y0 + ((j + 0.5) / lines) * (area.y1 - area.y0)];
-      return Math.max(0, ppfd[i + columns * j]! - own.ppfdAt(cx, cy, canopy));
+      return Math.max(0, ppfd[i + columns * j]! - throughCover(tray) * own.ppfdAt(cx, cy, canopy));
     });
   }
   lifts.forEach((lift, i) => {
@@ -107,19 +113,24 @@ export function lightTableOf(t: BenchTier, answer: BenchAnswer, canopies: Readon
         }
         const z = Math.max(0.001, faceAt(lift) - d);
         const spill = spills.get(tray.id)!;
-        const values = Float64Array.from(places.get(tray.id)!, ([x, y], k) => field.ppfdAt(x, y, z) + spill[k]!);
-        rows.get(tray.id)![i]!.push({ weakest: Math.min(...values), mean: meanOfPoints(values), strongest: Math.max(...values) });
+        const { places, weights } = points.get(tray.id)!;
+        const through = throughCover(tray);
+        const values = Float64Array.from(places, ([x, y], k) => through * field.ppfdAt(x, y, z) + spill[k]!);
+        rows.get(tray.id)![i]!.push(logsOf(spreadOf(values, weights)));
       }
   });
 
-  const overOf = new Map(
+  // Of each tray the lamps whose heat reaches it, and how far below their face its leaves have to stay.
+  const nearOf = new Map(
     t.trays.map(({ tray }) => {
       const o = outlineOf(tray);
-      const above = t.lamps.filter(({ fitting, lamp }) => {
-        const r = outlineOfFitting(fitting, lamp);
-        return o.x0 < r.x1 && r.x0 < o.x1 && o.y0 < r.y1 && r.y0 < o.y1;
+      const near = t.lamps.flatMap((lamp) => {
+        const r = outlineOfFitting(lamp.fitting, lamp.lamp);
+        const aside = Math.hypot(Math.max(0, o.x0 - r.x1, r.x0 - o.x1), Math.max(0, o.y0 - r.y1, r.y0 - o.y1));
+        const least = clearanceOf(lamp.lamp);
+        return aside < least ? [{ lamp, below: Math.sqrt(least ** 2 - aside ** 2) }] : [];
       });
-      return [tray.id, above] as const;
+      return [tray.id, near] as const;
     }),
   );
 
@@ -129,24 +140,26 @@ export function lightTableOf(t: BenchTier, answer: BenchAnswer, canopies: Readon
     step,
     faceAt,
     over(trayId, lift) {
-      const above = overOf.get(trayId) ?? [];
-      if (above.length === 0) return { face: faceAt(lift), least: 0 };
+      const near = nearOf.get(trayId) ?? [];
+      if (near.length === 0) return { face: faceAt(lift), least: 0 };
+      const room = ({ lamp, below }: (typeof near)[number]) => faceOf(lamp, lift) - below;
       // Of several lamps the one that leaves come too near to first.
-      const room = (l: (typeof above)[number]) => Math.max(ROOM_FOR_AIR, l.lamp.heatClearance);
-      const first = above.reduce((a, b) => (faceOf(b, lift) - room(b) < faceOf(a, lift) - room(a) ? b : a));
-      return { face: faceOf(first, lift), least: room(first) };
+      const first = near.reduce((a, b) => (room(b) < room(a) ? b : a));
+      return { face: faceOf(first.lamp, lift), least: first.below };
     },
-    strengthAt(trayId, lift, canopy) {
+    spreadAt(trayId, lift, canopy) {
       const tray = rows.get(trayId);
       if (!tray) throw new RangeError(`there is no tray ${trayId} on tier ${t.tier.id}`);
       const d = Math.min(farthest, Math.max(NEAREST, faceAt(lift) - canopy));
       const [j, v] = between(((Math.log(d / NEAREST) / Math.log(farthest / NEAREST)) * (DISTANCES - 1)), DISTANCES); // prettier-ignore
       const [i, u] = lifts.length > 1 ? between(((lift - lowest) / (highest - lowest)) * (LIFTS - 1), LIFTS) : ([0, 0] as const);
-      const at = (of: keyof TrayStrength): Ppfd => {
-        const row = (k: number) => mix(tray[k]![j]![of], tray[k]![Math.min(DISTANCES - 1, j + 1)]![of], v);
-        return u > 0 ? mix(row(i), row(i + 1), u) : row(i);
+      const above = Math.min(lifts.length - 1, i + 1);
+      // Between the places of the table by straight lines in the logarithms.
+      const at = (k: number) => {
+        const row = (of: readonly Logs[]) => of[j]![k]! * (1 - v) + of[Math.min(DISTANCES - 1, j + 1)]![k]! * v;
+        return Math.exp(u > 0 ? row(tray[i]!) * (1 - u) + row(tray[above]!) * u : row(tray[i]!));
       };
-      return { weakest: at('weakest'), mean: at('mean'), strongest: at('strongest') };
+      return { weakest: at(0), mean: at(1), strongest: at(2), parts: Array.from({ length: PARTS }, (_, k) => at(3 + k)) };
     },
   };
 }
@@ -156,6 +169,3 @@ function between(position: number, count: number): readonly [number, number] {
   const i = Math.min(count - 2, Math.max(0, Math.floor(position)));
   return [i, Math.min(1, Math.max(0, position - i))];
 }
-
-/** Between two strengths, by a straight line in the logarithms. */
-const mix = (a: Ppfd, b: Ppfd, t: number): Ppfd => (a > 0 && b > 0 ? a * (b / a) ** t : a + (b - a) * t);

@@ -9,6 +9,8 @@ export type AgeView = (typeof AGE_VIEWS)[number];
 export interface Ageing {
   /** Hours burned; null: not known. */
   readonly used_h: number | null;
+  /** Hours that it will have burned besides on the day that is shown: of a later day of the season alone, never kept. */
+  readonly later_h?: number;
   /** Share of the light that dust on lamp and reflector takes. */
   readonly dirt: Share;
   readonly view: AgeView;
@@ -37,17 +39,26 @@ export function maintenance(lamp: Pick<Lamp, 'family' | 'life_h' | 'maintenanceA
 }
 
 /**
- * What the light of lamps is multiplied by for the day that is shown.
+ * How far through its life a lamp of unknown age is taken to be: as likely at its beginning as at its end, so in the middle. Its
+ * ends hold nine in ten such lamps.
+ */
+export const UNKNOWN_LIVED = { least: 0.05, expected: 0.5, most: 0.95 } as const;
+
+/** Hours that a lamp has burned, or is expected to have burned. */
+export const hoursBurned = ({ life_h }: Pick<Lamp, 'life_h'>, { used_h }: Pick<Ageing, 'used_h'>): number =>
+  used_h ?? UNKNOWN_LIVED.expected * life_h;
+
+/**
+ * What the light of lamps is multiplied by for the day that is shown. Of unknown age the expected lamp stands for today: half
+ * way through its life; how far it may be from that is left to the doubt.
  *
  * @param measured  readings were taken: they are of today, and the other days are reckoned from there
  */
-export function outputFor(
-  lamp: Pick<Lamp, 'family' | 'life_h' | 'maintenanceAtEnd'>,
-  { used_h, dirt, view }: Ageing,
-  measured: boolean,
-): number {
-  // Of unknown age the box's figure stands for today; that it may have faded is left to the doubt.
-  const today = (used_h === null ? 1 : maintenance(lamp, used_h)) * (1 - dirt);
-  const then = view === 'new' ? 1 : view === 'now' ? today : lamp.maintenanceAtEnd * (1 - dirt);
+export function outputFor(lamp: Pick<Lamp, 'family' | 'life_h' | 'maintenanceAtEnd'>, ageing: Ageing, measured: boolean): number {
+  const { dirt, view, later_h = 0 } = ageing;
+  const burned = hoursBurned(lamp, ageing);
+  const today = maintenance(lamp, burned) * (1 - dirt);
+  const shown = maintenance(lamp, burned + later_h) * (1 - dirt);
+  const then = view === 'new' ? 1 : view === 'now' ? shown : lamp.maintenanceAtEnd * (1 - dirt);
   return measured ? then / today : then;
 }

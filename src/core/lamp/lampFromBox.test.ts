@@ -4,6 +4,7 @@ import { lampLibrary } from '../library/lampLibrary';
 import { lightFieldOf } from '../light/scene/LightField';
 import { whiteLed } from '../spectrum/models';
 import { AS_NEW, maintenance, outputFor } from './ageing';
+import { fadedTo } from './fading';
 import { contradictions } from './boxClaims';
 import { emittersOf } from './emittersOf';
 import { fitToMap, readMapCells } from './fitToMap';
@@ -164,5 +165,9 @@ test('the day that is shown: new, now by hours and dust, end; readings are of to
   expect(outputFor(lamp, { ...age, view: 'now' }, false)).toBeWithin(0.63, { relative: 1e-9 });
   expect(outputFor(lamp, { ...age, view: 'now' }, true)).toBe(1);
   expect(outputFor(lamp, { ...age, view: 'new' }, true)).toBeWithin(1 / 0.63, { relative: 1e-9 });
-  expect(outputFor(lamp, AS_NEW, false)).toBe(1);
+  // Of unknown age the expected lamp: half way through its life. A later day of the season is so many hours on.
+  expect(outputFor(lamp, AS_NEW, false)).toBeWithin(Math.sqrt(0.7), { relative: 1e-12 });
+  expect(outputFor(lamp, { ...AS_NEW, later_h: 10 }, false)).toBeWithin(0.7 ** 0.6, { relative: 1e-12 });
+  expect(outputFor(lamp, { ...AS_NEW, later_h: 10 }, true)).toBeWithin(0.7 ** 0.1, { relative: 1e-12 });
+  expect(fadedTo([{ ...lamp, ppf: 5 } as never], AS_NEW, 10)).toBeWithin(0.7 ** 0.1, { relative: 1e-12 });
 });

@@ -1,9 +1,12 @@
 import type { Crop, Stage } from '../crop/Crop';
-import { MOL_SECONDS } from '../dose/dli';
-import { lampShareOf, type Daylight } from '../dose/Daylight';
+import { boltsAbove } from '../crop/bolting';
+import type { Daylight } from '../dose/Daylight';
+import { receivedOf, type Received } from '../dose/LightDay';
 import { growthOf, lastDayOf } from '../growth/growthOf';
-import type { Dli, Hours, Watts } from '../quantities';
+import type { Dli, Hours, Share, Watts } from '../quantities';
 import type { Batch } from '../stand/Site';
+import { hardLimitsOf } from '../verdict/hardLimits';
+import { saysOf, standingOf, type Standing } from '../verdict/standing';
 import type { HoursPlan } from './HoursPlan';
 import { wishedHours, type TrayStrength, type Wish } from './wishedHours';
 
@@ -25,7 +28,8 @@ export type PlanRisk =
   | { readonly why: 'continuous-light'; readonly injury: Crop['continuousLightInjury']; readonly days: number }
   | { readonly why: 'refused'; readonly days: number }
   | { readonly why: 'weak' | 'strong'; readonly days: number }
-  | { readonly why: 'bolting'; readonly hours: Hours };
+  | { readonly why: 'too-long'; readonly days: number }
+  | { readonly why: 'bolting'; readonly hours: Hours; readonly above: Hours };
 
 /** What a plan comes to over the time that a batch has before it. */
 export interface PlanCourse {
@@ -43,17 +47,15 @@ export interface PlanCourse {
 
 /** Of plants that stay: as far as a plan is looked at, days. */
 const SEASON = 90;
-/** Doses that are the same but for the last figures of a computer. */
-const HAIR: Dli = 1e-9;
-/** A long-day plant may bolt or bulb in days longer than this: onions, spinach and the like, between 12 and 16 h by kind. */
-const LONG_DAY: Hours = 14; // Brewster 2008, Onions and Other Vegetable Alliums, 2nd ed.
 
 /**
- * Runs plans through the rest of a batch's life with its lamp kept at today's distance, and counts dose, cost and risk.
+ * Runs plans through the rest of a batch's life with its lamp kept at today's distance, and counts dose, cost and risk. Lamps
+ * fade meanwhile by the hours that they burn.
  *
  * @param light  on the tray now
  * @param now    hours of its timer: what `as-set` keeps to
- * @param lamp   what the lamps over the tray draw, as far as they are its own, and the price of a kWh
+ * @param lamp   what the lamps over the tray draw, as far as they are its own, the price of a kWh, and which share of today's
+ *               light they still give after so many hours more (left out: all of it)
  * @param daylight  what comes in by day besides
  * @param today  a day; an undated batch counts as emerging on it
  */
@@ -63,7 +65,7 @@ export function comparePlans(
   crop: Crop,
   light: TrayStrength,
   now: Hours,
-  lamp: { readonly power: Watts; readonly price_per_kWh: number },
+  lamp: { readonly power: Watts; readonly price_per_kWh: number; readonly fadedTo?: (later_h: number) => Share },
   today: number,
   daylight: Daylight | null = null,
 ): PlanCourse[] {
@@ -73,36 +75,41 @@ export function comparePlans(
       : batch;
   const from = Math.max(today, growthOf(dated, crop, today)!.emergence);
   const until = Math.max(from, Math.min(lastDayOf(dated, crop) ?? from + SEASON, from + 365));
-  const days = Array.from({ length: until - from + 1 }, (_, i) => {
-    const growth = growthOf(dated, crop, from + i)!;
-    return { ...growth, stage: lampShareOf(growth.stage, daylight) };
-  });
+  const days = Array.from({ length: until - from + 1 }, (_, i) => growthOf(dated, crop, from + i)!);
   return plans.map((plan): PlanCourse => {
-    const course = days.map((g) => {
-      const wish = wishedHours(plan, crop, g.stage, g.age, light) ?? { hours: now, limit: null };
-      const k = wish.hours * MOL_SECONDS;
-      return { ...wish, stage: g.stage, weakest: light.weakest * k, mean: light.mean * k, strongest: light.strongest * k };
+    let burned = 0;
+    const course = days.map((g): CourseDay => {
+      const faded = lamp.fadedTo?.(burned) ?? 1;
+      const lit: TrayStrength = { weakest: light.weakest * faded, mean: light.mean * faded, strongest: light.strongest * faded };
+      const wish = wishedHours(plan, crop, g.stage, g.age, lit, daylight) ?? { hours: now, limit: null };
+      burned += wish.hours;
+      const limits = hardLimitsOf(g.stage, crop, plan, g.age);
+      const received = receivedOf(lit, { ...placed(wish.hours, daylight, g.stage.hoursMin), daylight });
+      return { ...wish, stage: g.stage, received, standing: standingOf(saysOf(received, g.stage, limits)) };
     });
-    const count = (test: (day: (typeof course)[number]) => boolean) => course.filter(test).length;
-    const weak = count((d) => d.weakest < d.stage.dliMin - HAIR);
-    const strong = count((d) => d.strongest > d.stage.dliMax + HAIR || light.strongest > d.stage.ppfdMax);
+    const count = (test: (day: CourseDay) => boolean) => course.filter(test).length;
+    const weak = count((d) => d.standing === 'short' || d.standing === 'uneven');
+    const strong = count((d) => d.standing === 'much' || d.standing === 'uneven');
+    const long = count((d) => d.standing === 'long');
     const nights = count((d) => d.hours >= 24);
     const refused = count((d) => d.limit === 'day-and-night-refused');
-    const longest = Math.max(...course.map((d) => d.hours));
+    const longest = Math.max(...course.map((d) => d.received.photoperiod));
+    const bolts = boltsAbove(crop);
     const risks: PlanRisk[] = [
       ...(nights > 0 ? [{ why: 'continuous-light', injury: crop.continuousLightInjury, days: nights } as const] : []),
       ...(refused > 0 ? [{ why: 'refused', days: refused } as const] : []),
       ...(weak > 0 ? [{ why: 'weak', days: weak } as const] : []),
       ...(strong > 0 ? [{ why: 'strong', days: strong } as const] : []),
-      ...(crop.dayLengthType === 'long-day' && longest > LONG_DAY ? [{ why: 'bolting', hours: longest } as const] : []),
+      ...(long > 0 ? [{ why: 'too-long', days: long } as const] : []),
+      ...(bolts !== null && longest > bolts ? [{ why: 'bolting', hours: longest, above: bolts } as const] : []),
     ];
     const lampHours = course.reduce((sum, d) => sum + d.hours, 0);
     return {
       plan,
       stages: stagesOf(course),
       days: course.length,
-      daysInBand: count((d) => d.weakest >= d.stage.dliMin - HAIR && d.strongest <= d.stage.dliMax + HAIR),
-      doseOfBest: course.reduce((sum, d) => sum + d.mean / d.stage.dliTarget, 0) / course.length,
+      daysInBand: count((d) => d.standing === 'suits'),
+      doseOfBest: course.reduce((sum, d) => sum + d.received.mean / d.stage.dliTarget, 0) / course.length,
       lampHours,
       cost: (lampHours * lamp.power * lamp.price_per_kWh) / 1000,
       risks,
@@ -110,10 +117,19 @@ export function comparePlans(
   });
 }
 
+/** Lamps burn along with daylight, or right after it where the day would be too short otherwise. */
+function placed(hours: Hours, daylight: Daylight | null, least: Hours): { on_min: number; lit_min: number } {
+  const lit_min = Math.round(hours * 60);
+  if (!daylight) return { on_min: 0, lit_min };
+  const byDay = daylight.to_min - daylight.from_min;
+  const along = Math.max(lit_min, byDay) >= least * 60;
+  return { on_min: along ? Math.max(0, Math.round((daylight.from_min + daylight.to_min - lit_min) / 2)) : daylight.to_min, lit_min };
+}
+
 interface CourseDay extends Wish {
   readonly stage: Stage;
-  readonly weakest: Dli;
-  readonly strongest: Dli;
+  readonly received: Received;
+  readonly standing: Standing;
 }
 
 function stagesOf(course: readonly CourseDay[]): PlanStage[] {
@@ -127,8 +143,8 @@ function stagesOf(course: readonly CourseDay[]): PlanStage[] {
       days: days.length,
       first: days[0]!.hours,
       last: days.at(-1)!.hours,
-      weakest: mean((d) => d.weakest),
-      strongest: mean((d) => d.strongest),
+      weakest: mean((d) => d.received.weakest),
+      strongest: mean((d) => d.received.strongest),
       limit: days.find((d) => d.limit !== null)?.limit ?? null,
     };
   });

@@ -1,7 +1,8 @@
 import type { Crop, Stage } from '../crop/Crop';
 import { MOL_SECONDS } from '../dose/dli';
 import type { Hours, Ppfd } from '../quantities';
-import { DAY_AND_NIGHT_DAYS } from '../schools/schools';
+import type { Daylight } from '../dose/Daylight';
+import { dayAndNightDays, hardLimitsOf } from '../verdict/hardLimits';
 import type { HoursPlan } from './HoursPlan';
 import { hoursFor } from './solveDose';
 
@@ -25,38 +26,51 @@ const RAMP_FROM = 0.5;
 const RAMP_DAYS = 7; // a week: growers' consensus
 
 /** How many days a plan's beginning lasts, where it has one. */
-export const daysOfPlan = ({ kind, days }: HoursPlan): number =>
-  kind === 'day-and-night' ? (days ?? DAY_AND_NIGHT_DAYS.from) : kind === 'ramp' ? (days ?? RAMP_DAYS) : 0;
+export const daysOfPlan = (plan: HoursPlan): number =>
+  plan.kind === 'day-and-night' ? dayAndNightDays(plan) : plan.kind === 'ramp' ? (plan.days ?? RAMP_DAYS) : 0;
 
 /**
- * The hours that a plan asks for on one day of a batch, within what its stage bears.
+ * The hours that a plan asks for on one day of a batch, within what may be done to it: lamps that burn along with daylight, so
+ * that the photoperiod is the longer of the two, or beside it where the day would be too short.
  *
  * @param age    days since emergence; before it the first day's hours are meant
  * @param light  on its tray while the lamps burn; null: not known, then plans that go by the dose ask for the middle of its day
  * @returns null for a plan that leaves the timer as it is
  */
-export function wishedHours(plan: HoursPlan, crop: Crop, stage: Stage, age: number, light: TrayStrength | null): Wish | null {
-  const { hoursMin, hoursMax } = stage;
+export function wishedHours(
+  plan: HoursPlan,
+  crop: Crop,
+  stage: Stage,
+  age: number,
+  light: TrayStrength | null,
+  daylight: Daylight | null = null,
+): Wish | null {
+  const limits = hardLimitsOf(stage, crop, plan, age);
+  const day = daylight && daylight.dli > 0 ? daylight : null;
+  const byDay = day ? (day.to_min - day.from_min) / 60 : 0;
+  const more = day ? day.dli : 0;
+  const [least, most] = [Math.max(0, stage.hoursMin - byDay), stage.hoursMax];
   const within = (wanted: Hours): Wish => {
-    const hours = Math.min(hoursMax, Math.max(hoursMin, wanted));
+    const hours = Math.min(most, Math.max(least, wanted));
     return { hours, limit: wanted > hours + 1e-9 ? 'longest-day' : wanted < hours - 1e-9 ? 'shortest-day' : null };
   };
   const byDose = (share = 1): Wish => {
-    if (!light) return { hours: (hoursMin + hoursMax) / 2, limit: null };
-    const { hours, limit } = hoursFor(share * stage.dliTarget, light.mean, stage);
+    if (!light) return { hours: (least + most) / 2, limit: null };
+    const dose = Math.max(0, share * stage.dliTarget - more);
+    const { hours, limit } = hoursFor(dose, light.mean, { hoursMin: least, hoursMax: most, ppfdMax: stage.ppfdMax });
     return { hours, limit: limit === 'longest-day' || limit === 'shortest-day' ? limit : null };
   };
   switch (plan.kind) {
     case 'as-set':
       return null;
     case 'steady':
-      return within(plan.hours ?? (hoursMin + hoursMax) / 2);
+      return within(plan.hours ?? (least + most) / 2);
     case 'stepping':
       // From the longest day of its first stage; that it ends at the shortest is meant, and no limit.
       return { hours: within(crop.stages[0]!.hoursMax - STEP_PER_WEEK * Math.floor(Math.max(0, age) / 7)).hours, limit: null };
     case 'day-and-night':
       if (age >= daysOfPlan(plan)) return byDose();
-      return crop.continuousLightInjury === 'high' ? { ...within(24), limit: 'day-and-night-refused' } : { hours: 24, limit: null };
+      return limits.longestDay < 24 ? { ...within(24), limit: 'day-and-night-refused' } : { hours: 24, limit: null };
     case 'ramp': {
       const share = RAMP_FROM + (1 - RAMP_FROM) * Math.min(1, Math.max(0, age) / daysOfPlan(plan));
       return share < 1 ? byDose(share) : byDose();
@@ -64,6 +78,6 @@ export function wishedHours(plan: HoursPlan, crop: Crop, stage: Stage, age: numb
     case 'dose':
       return byDose();
     case 'shortest':
-      return light && light.weakest > 0 ? within(stage.dliMin / (light.weakest * MOL_SECONDS)) : within(hoursMax);
+      return light && light.weakest > 0 ? within(Math.max(0, stage.dliMin - more) / (light.weakest * MOL_SECONDS)) : within(most);
   }
 }

@@ -34,7 +34,7 @@ export function schoolsOf(crop: Crop, stage: Stage, steady: Hours, computed: Hou
       id: 'day-and-night',
       first: 24,
       then: computed,
-      standing: injury === 'high' ? 'refused' : injury === 'low' ? 'offered' : 'warned',
+      standing: injury === 'high' || injury === 'some' ? 'refused' : injury === 'low' ? 'offered' : 'warned',
       source: crop.continuousLightInjurySource,
     },
     { id: 'computed', first: computed, then: computed, ...plain },

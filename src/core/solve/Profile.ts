@@ -4,14 +4,12 @@ import { createRecall } from '../light/scene/Recall';
 import type { Room } from '../light/room/Room';
 import type { Rect } from '../light/field/Grid';
 import { lightOf } from '../light/ppfdAtPoint';
+import { spreadOf, type LightSpread } from '../dose/LightSpread';
 import type { Metres, Ppfd } from '../quantities';
 
 /** The light on the plants at one distance from the lamps. */
-export interface AtDistance {
+export interface AtDistance extends LightSpread {
   readonly distance: Metres;
-  readonly weakest: Ppfd;
-  readonly mean: Ppfd;
-  readonly strongest: Ppfd;
   /** Straight below the middle of the plants. */
   readonly centre: Ppfd;
 }
@@ -56,15 +54,8 @@ export function profileOf({ emitters, plantAreas, nearest, farthest, around }: P
   return Array.from({ length: count + 1 }, (_, i): AtDistance => {
     const distance = nearest * (farthest / nearest) ** (i / count);
     const gain = (k: number) => (gains ? gains(i / count, k) : 1);
-    let weakest = Infinity, strongest = 0, sum = 0; // prettier-ignore
-    for (let k = 0; k < points.length; k++) {
-      const [x, y] = points[k]!;
-      const value = at(x, y, distance) * gain(k);
-      sum += value;
-      if (value < weakest) weakest = value;
-      if (value > strongest) strongest = value;
-    }
-    return { distance, weakest, strongest, mean: sum / points.length, centre: at(middle[0]!, middle[1]!, distance) * gain(points.length) };
+    const values = points.map(([x, y], k) => at(x, y, distance) * gain(k));
+    return { distance, ...spreadOf(values), centre: at(middle[0]!, middle[1]!, distance) * gain(points.length) };
   });
 }
 
@@ -120,5 +111,6 @@ export function atDistance(profile: Profile, distance: Metres): AtDistance {
     mean: between(a.mean, b.mean),
     strongest: between(a.strongest, b.strongest),
     centre: between(a.centre, b.centre),
+    parts: a.parts.map((part, k) => between(part, b.parts[k]!)),
   };
 }

@@ -1,13 +1,16 @@
 import fc from 'fast-check';
 import { evenly } from '../../../test/evenly';
 import type { Stage } from '../crop/Crop';
+import type { Daylight } from '../dose/Daylight';
 import { MOL_SECONDS } from '../dose/dli';
+import { shareBetween } from '../dose/LightSpread';
 import { cropLibrary } from '../library/cropLibrary';
 import { lampLibrary } from '../library/lampLibrary';
 import { emittersOf } from '../lamp/emittersOf';
 import { ppfdAtPoint } from '../light/ppfdAtPoint';
 import { atDistance, profileOf, type Profile } from './Profile';
-import { solve } from './solve';
+import { limitsOfStage } from '../../../test/limitsOfStage';
+import { solve as solveAsked, suitingDistances, type Fixed, type Solution } from './solve';
 
 const lampOf = (id: string) => lampLibrary.find((l) => l.id === id)!;
 const area = (width: number, depth: number) => [{ x0: -width / 2, x1: width / 2, y0: -depth / 2, y1: depth / 2 }];
@@ -20,6 +23,14 @@ const profileFor = (id: string, width: number, depth: number, nearest = 0.02): P
     around: null,
   });
 const k = MOL_SECONDS;
+
+const asked = (s: Stage, clearance: number, daylight: Daylight | null = null) => ({
+  stage: s,
+  limits: limitsOfStage(s),
+  daylight,
+  clearance,
+});
+const solve = (profile: Profile, s: Stage, clearance: number, fixed: Fixed): Solution => solveAsked(profile, asked(s, clearance), fixed);
 
 /** Made-up stages with round numbers, so that each limit can be made to bind by hand. */
 const stage = (change: Partial<Stage> = {}): Stage => ({
@@ -51,9 +62,14 @@ test('the profile is the light of the inverse square for a point, at and between
 
 test('worked by hand: 5–14 mol in 12–16 h under 100 µmol/d²', () => {
   // 16 h × 0.0036 = 0.0576: 5 mol need 86.8 µmol, d ≤ 1.073 m. 12 h × 0.0036 = 0.0432: 14 mol are 324 µmol, d ≥ 0.556 m.
+  // Not every distance between goes with all hours between: the rectangle that is told keeps within.
   const answer = solve(point, stage(), 0.1, { what: 'nothing' });
-  expect(answer.distances!.from).toBeWithin(0.556, { relative: 0.03 });
-  expect(answer.distances!.to).toBeWithin(1.073, { relative: 0.03 });
+  expect(answer.distances!.from).toBeGreaterThanOrEqual(0.556 * 0.97);
+  expect(answer.distances!.to).toBeLessThanOrEqual(1.073 * 1.03);
+  const [dose, h] = [(d: number, hours: number) => (100 / d ** 2) * hours * k, answer.hours!];
+  for (const d of [answer.distances!.from, answer.distances!.to])
+    for (const hours of [h.from, h.to]) expect(dose(d, hours)).toBeWithin(9.5, { absolute: 4.501 });
+  expect(Math.log(answer.distances!.to / answer.distances!.from)).toBeGreaterThan(0.2);
   expect(answer.best.mean).toBeWithin(8, { relative: 0.03 });
   expect(answer.best.hours % 0.25).toBe(0);
 });
@@ -155,4 +171,48 @@ test('on random lamps, trays and crops the answer is what brute force over dista
     ),
     { numRuns: 40 },
   );
+});
+
+test('the distances and hours that are told are a rectangle: each of its settings suits, for every lamp and crop', () => {
+  fc.assert(
+    fc.property(fc.constantFrom(...ids), evenly(0.1, 1), evenly(0.1, 0.5), fc.constantFrom(...cropLibrary), (id, width, depth, crop) => {
+      const s = crop.stages[0]!;
+      const profile = profileFor(id, width, depth);
+      const { distances, hours } = solve(profile, s, 0.03, { what: 'nothing' });
+      if (!distances || !hours) return;
+      for (let i = 0; i <= 8; i++)
+        for (let j = 0; j <= 4; j++) {
+          const at = atDistance(profile, distances.from * (distances.to / distances.from) ** (i / 8));
+          const h = hours.from + ((hours.to - hours.from) * j) / 4;
+          expect(at.weakest * k * h).toBeGreaterThanOrEqual(s.dliMin * 0.998);
+          expect(at.strongest * k * h).toBeLessThanOrEqual(s.dliMax * 1.002);
+          expect(at.strongest).toBeLessThanOrEqual(s.ppfdMax * 1.002);
+          expect(h).toBeLessThanOrEqual(s.hoursMax + 1e-9);
+        }
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('when nothing suits, what comes nearest leaves most of the leaves in range: two flats of tomatoes under one bar', () => {
+  const tomato = cropLibrary.find((c) => c.id === 'tomato')!.stages.find((s) => s.stage === 'seedling')!;
+  const profile = profileFor('led-bar-12-white-24', 1.1, 0.27);
+  const { best, distances } = solve(profile, tomato, 0.05, { what: 'nothing' });
+  expect(distances).toBeNull();
+  const inBand = (d: number, h: number) => shareBetween(atDistance(profile, d), tomato.dliMin / (k * h), tomato.dliMax / (k * h));
+  // Far off, the weakest corner is brighter, and hardly a leaf is in range.
+  expect(inBand(best.distance, best.hours)).toBeGreaterThan(inBand(0.15, 18) + 0.1);
+});
+
+test('daylight counts towards dose, strength and length of the day', () => {
+  const daylight = { dli: 4, from_min: 8 * 60, to_min: 16 * 60 };
+  const s = stage();
+  const plain = solveAsked(point, asked(s, 0.1), { what: 'distance', distance: 0.8 });
+  const lit = solveAsked(point, asked(s, 0.1, daylight), { what: 'distance', distance: 0.8 });
+  // 8 mol less 4 by day: half the hours, but no fewer than make up the shortest day with the eight that daylight lasts.
+  expect(lit.best.mean).toBeWithin(plain.best.mean, { relative: 0.6 });
+  expect(lit.best.hours).toBeLessThanOrEqual(plain.best.hours);
+  // Where daylight alone is over the leaf's ceiling, no distance suits.
+  expect(solveAsked(point, asked(stage({ ppfdMax: 200 }), 0.1, daylight), { what: 'nothing' }).distances).toBeNull();
+  expect(suitingDistances(point, asked(s, 0.1), 17)).toBeNull();
 });

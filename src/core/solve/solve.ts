@@ -1,6 +1,10 @@
 import type { Stage } from '../crop/Crop';
+import type { Daylight } from '../dose/Daylight';
+import { peakOf, type LightDay } from '../dose/LightDay';
 import { MOL_SECONDS } from '../dose/dli';
 import type { Dli, Hours, Metres, Ppfd } from '../quantities';
+import type { HardLimits } from '../verdict/hardLimits';
+import { lossOf } from '../verdict/loss';
 import { atDistance, type AtDistance, type Profile } from './Profile';
 
 /** What a person holds fast; the rest is solved. Strength and dose are means over the plants. */
@@ -36,7 +40,10 @@ export interface Setting {
 }
 
 export interface Solution {
-  /** Settings that put the whole tray into the crop's band; null when there are none. */
+  /**
+   * Settings that put the whole tray into the crop's band; null when there are none. Any of these distances goes with any of these
+   * hours: what suits only together with one another is left out.
+   */
   readonly distances: { readonly from: Metres; readonly to: Metres } | null;
   readonly hours: { readonly from: Hours; readonly to: Hours } | null;
   /** The best of them, or, when there are none, the one that comes nearest. */
@@ -44,12 +51,44 @@ export interface Solution {
   readonly limits: readonly Limit[];
 }
 
+/** What the lamps have to keep to, daylight taken off already. */
 interface Bounds {
   readonly hoursMin: Hours;
   readonly hoursMax: Hours;
   readonly ppfdMax: Ppfd;
   readonly nearest: Metres;
 }
+
+/** What is asked: the crop's stage and what may not be done to it, the daylight, and how near the leaves may come to the lamp. */
+export interface Asked {
+  readonly stage: Stage;
+  readonly limits: HardLimits;
+  readonly daylight: Daylight | null;
+  readonly clearance: Metres;
+}
+
+/** A stage as the lamps see it, that burn along with the daylight. */
+function leftFor({ stage, limits, daylight, clearance }: Asked): { stage: Stage; bounds: Bounds } {
+  if (!daylight || daylight.dli <= 0)
+    return { stage, bounds: { hoursMin: stage.hoursMin, hoursMax: limits.longestDay, ppfdMax: limits.strongest, nearest: clearance } };
+  const less = (dose: Dli) => Math.max(0, dose - daylight.dli);
+  const byDay = (daylight.to_min - daylight.from_min) / 60;
+  return {
+    stage: { ...stage, dliMin: less(stage.dliMin), dliTarget: Math.max(0.01, less(stage.dliTarget)), dliMax: less(stage.dliMax) },
+    bounds: {
+      hoursMin: byDay >= stage.hoursMin ? PIN : stage.hoursMin,
+      hoursMax: limits.longestDay,
+      ppfdMax: Math.max(0, limits.strongest - peakOf(daylight)),
+      nearest: clearance,
+    },
+  };
+}
+
+/** The lamps' hours around the middle of the daylight. */
+const dayWith = (hours: Hours, daylight: Daylight | null): LightDay => {
+  const lit_min = hours * 60;
+  return { on_min: daylight ? (daylight.from_min + daylight.to_min - lit_min) / 2 : 0, lit_min, daylight };
+};
 
 /** Timers move in quarters of an hour. */
 const PIN: Hours = 0.25;
@@ -61,14 +100,13 @@ const PIN: Hours = 0.25;
  *
  *     max(h_min, DLI_min / (k · weakest))  ≤  h  ≤  min(h_max, DLI_max / (k · strongest)),   k = 0.0036
  *
- * provided the strongest spot stays under the leaf's ceiling. Hours are then put on the timer's quarters.
+ * provided the strongest spot stays under the leaf's ceiling; daylight is taken off the doses and the ceiling first. Hours are then put on the timer's quarters.
  *
  * @param profile   from very near (below the heat clearance too, so that heat can be named as the limit) to far
- * @param clearance nearest distance that the lamp's heat allows
  * Checked against brute force over distances and hours in solve.test.ts.
  */
-export function solve(profile: Profile, stage: Stage, clearance: Metres, fixed: Fixed): Solution {
-  const bounds: Bounds = { hoursMin: stage.hoursMin, hoursMax: stage.hoursMax, ppfdMax: stage.ppfdMax, nearest: clearance };
+export function solve(profile: Profile, asked: Asked, fixed: Fixed): Solution {
+  const { stage, bounds } = leftFor(asked);
   const candidates = candidatesOf(profile, fixed);
   const suiting = settingsWithin(candidates, stage, bounds, fixed);
   if (suiting.length > 0) {
@@ -76,26 +114,57 @@ export function solve(profile: Profile, stage: Stage, clearance: Metres, fixed: 
       .map((s) => bestOf(s, stage, fixed))
       .reduce((a, b) => (scoreOf(b, stage, fixed) < scoreOf(a, stage, fixed) ? b : a));
     // The band that holds the best setting, not what lies beyond a gap.
-    const run = runAround(suiting, candidates, best.distance);
-    return {
-      distances: { from: run[0]!.at.distance, to: run[run.length - 1]!.at.distance },
-      hours: { from: Math.min(...run.map((s) => s.from)), to: Math.max(...run.map((s) => s.to)) },
-      best,
-      limits: [],
-    };
+    const { distances, hours } = rectangleAround(runAround(suiting, candidates, best.distance), best);
+    return { distances, hours, best: withDaylight(best, asked.daylight), limits: [] };
   }
-  const nearest = candidates.filter((c) => c.distance >= clearance - 1e-9);
-  const best = closest(nearest.length > 0 ? nearest : candidates, stage, bounds, fixed);
-  return { distances: null, hours: null, best, limits: limitsOf(candidates, stage, bounds, fixed) };
+  const nearest = candidates.filter((c) => c.distance >= bounds.nearest - 1e-9);
+  const best = closest(nearest.length > 0 ? nearest : candidates, asked, stage, bounds, fixed);
+  return { distances: null, hours: null, best: withDaylight(best, asked.daylight), limits: limitsOf(candidates, stage, bounds, fixed) };
 }
 
-/** Distances at which the lamps may hang, given the hours that the person has chosen. */
-export function suitingDistances(profile: Profile, stage: Stage, clearance: Metres, hours: Hours): { from: Metres; to: Metres } | null {
-  return solve(profile, { ...stage, hoursMin: Math.min(stage.hoursMin, hours), hoursMax: Math.max(stage.hoursMax, hours) }, clearance, {
-    what: 'hours',
-    hours,
-  }).distances;
+/** Distances at which the lamps may hang, given the hours that the person has chosen; null where these are too long for the crop. */
+export function suitingDistances(profile: Profile, asked: Asked, hours: Hours): { from: Metres; to: Metres } | null {
+  // Fewer hours than usual are not wrong in themselves.
+  const stage = { ...asked.stage, hoursMin: Math.min(asked.stage.hoursMin, hours) };
+  return solve(profile, { ...asked, stage }, { what: 'hours', hours }).distances;
 }
+
+/** Doses of a setting are told with the daylight in them. */
+const withDaylight = (s: Setting, daylight: Daylight | null): Setting => {
+  const more = daylight?.dli ?? 0;
+  return more > 0 ? { ...s, weakest: s.weakest + more, mean: s.mean + more, strongest: s.strongest + more } : s;
+};
+
+/**
+ * The largest stretch of distances and hours around the best setting of which every pair suits. Hours shrink as distances are
+ * added: of all the stretches the one that leaves most room for both.
+ */
+function rectangleAround(
+  run: readonly Suiting[],
+  best: Setting,
+): { distances: { from: Metres; to: Metres }; hours: { from: Hours; to: Hours } } {
+  const at = run.findIndex((s) => s.at.distance === best.distance);
+  let found = { i: at, j: at, from: run[at]!.from, to: run[at]!.to };
+  let most = -Infinity;
+  for (let i = at; i >= 0; i--) {
+    let [from, to] = [-Infinity, Infinity];
+    for (let k = i; k <= at; k++) [from, to] = [Math.max(from, run[k]!.from), Math.min(to, run[k]!.to)];
+    for (let j = at; j < run.length; j++) {
+      [from, to] = [Math.max(from, run[j]!.from), Math.min(to, run[j]!.to)];
+      if (from > best.hours + 1e-9 || to < best.hours - 1e-9) break;
+      // A range of one pin or one mark still has some room.
+      const room = (Math.log(run[j]!.at.distance / run[i]!.at.distance) + Math.log(STEP_OF_ROOM)) * (to - from + PIN);
+      if (room > most) [most, found] = [room, { i, j, from, to }];
+    }
+  }
+  return {
+    distances: { from: run[found.i]!.at.distance, to: run[found.j]!.at.distance },
+    hours: { from: found.from, to: found.to },
+  };
+}
+
+/** A single distance counts as much room as from one candidate to the next. */
+const STEP_OF_ROOM = 1.03;
 
 interface Suiting {
   readonly at: AtDistance;
@@ -169,14 +238,8 @@ function runAround(suiting: readonly Suiting[], candidates: readonly AtDistance[
   return run;
 }
 
-/** How far a setting misses the band: shortfall at the weakest and excess at the strongest, in logarithms. */
-function missOf(s: Setting, strongest: Ppfd, stage: Stage, bounds: Bounds): number {
-  const short = Math.max(0, Math.log(stage.dliMin / Math.max(s.weakest, 1e-9)));
-  const over = Math.max(0, Math.log(s.strongest / stage.dliMax), Math.log(strongest / bounds.ppfdMax));
-  return short + over;
-}
-
-function closest(candidates: readonly AtDistance[], stage: Stage, bounds: Bounds, fixed: Fixed): Setting {
+/** What comes nearest when nothing suits: by the loss that advice goes by too, of leaf area out of range and how far it is out. */
+function closest(candidates: readonly AtDistance[], asked: Asked, stage: Stage, bounds: Bounds, fixed: Fixed): Setting {
   let best: Setting | null = null;
   let least = Infinity;
   for (const at of candidates) {
@@ -185,14 +248,13 @@ function closest(candidates: readonly AtDistance[], stage: Stage, bounds: Bounds
         ? [fixed.hours]
         : fixed.what === 'dose'
           ? [Math.min(bounds.hoursMax, Math.max(bounds.hoursMin, fixed.dli / (MOL_SECONDS * at.mean)))]
-          : Array.from({ length: Math.floor((bounds.hoursMax - bounds.hoursMin) / PIN) + 1 }, (_, i) => bounds.hoursMin + i * PIN);
+          : Array.from({ length: Math.floor((bounds.hoursMax - bounds.hoursMin) / PIN + 1e-9) + 1 }, (_, i) => bounds.hoursMin + i * PIN);
     for (const hours of tries) {
-      const setting = settingAt(at, hours);
-      const miss = missOf(setting, at.strongest, stage, bounds);
-      if (miss < least - 1e-9) [best, least] = [setting, miss];
+      const loss = lossOf(at, asked.stage, asked.limits, dayWith(hours, asked.daylight));
+      if (loss < least - 1e-9) [best, least] = [settingAt(at, hours), loss];
     }
   }
-  return best!;
+  return best ?? settingAt(candidates[0]!, Math.min(bounds.hoursMax, stage.hoursMin));
 }
 
 /** Which single limit, let go, would make it possible; and if none would, why the lamp and the tray do not go together. */

@@ -1,3 +1,4 @@
+import type { Stated } from '../caution/Stated';
 import type { Crop, StageName } from '../crop/Crop';
 import type { Daylight } from '../dose/Daylight';
 import type { Logged } from '../growth/Logged';
@@ -39,6 +40,8 @@ export interface Site {
   readonly visits: VisitRhythm;
   /** Of the household, such as `Europe/Lisbon`; null: the machine's own. */
   readonly timeZone: string | null;
+  /** What is so in the household and no drawing shows. */
+  readonly stated: readonly Stated[];
 }
 
 export const OUTCOMES = ['good', 'fair', 'poor'] as const;
@@ -137,6 +140,8 @@ export interface Tray {
   /** Upturned trays or boxes under it: so many, each so high. */
   readonly risers: number;
   readonly riserHeight: Metres;
+  /** Of the container table: a clear dome or lid over it; null: none. */
+  readonly coverId: string | null;
   /** What the person calls it; empty: by its crop. */
   readonly label: string;
   readonly batchId: string;
@@ -157,6 +162,8 @@ export interface Batch {
   readonly log: readonly Logged[];
   /** How its hours are to go. */
   readonly plan: HoursPlan;
+  /** Days since emergence on the day that is shown; left out: not known. Never kept: it follows from the dates. */
+  readonly age?: number;
 }
 
 /** A timer and the lamp's day: on at a minute of the day, lit for so many minutes (0 … 1440), past midnight if need be. */

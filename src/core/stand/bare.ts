@@ -23,4 +23,5 @@ export const BARE_SITE: Omit<Site, 'currency' | 'price_per_kWh'> = {
   cropNotes: [],
   visits: USUAL_RHYTHM,
   timeZone: null,
+  stated: [],
 };

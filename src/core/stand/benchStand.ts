@@ -5,7 +5,8 @@ import type { Hours, Metres } from '../quantities';
 import { plantHeightOf, rimOf } from './canopy';
 import { knownOf, type Known, type KnownLamp } from './knownOf';
 import type { LampOf } from '../reading/lightThere';
-import { lampShareOf } from '../dose/Daylight';
+import type { LightDay } from '../dose/LightDay';
+import { hardLimitsOf, type HardLimits } from '../verdict/hardLimits';
 import { cropOf, type Tables } from './setUp';
 import type { Batch, Fitting, Programme, Site, Stand, Tier, Tray } from './Site';
 
@@ -19,8 +20,9 @@ export interface BenchTray {
   readonly tray: Tray;
   readonly batch: Batch;
   readonly crop: Crop;
-  /** What it asks of the lamps: less what daylight gives. */
   readonly stage: Stage;
+  /** What may not be done to it. */
+  readonly limits: HardLimits;
   readonly plantHeight: Metres;
   /** Height of its leaf tops above the tier's floor. */
   readonly canopy: Metres;
@@ -40,6 +42,8 @@ export interface BenchTier {
   readonly known: Known;
   readonly programme: Programme;
   readonly hours: Hours;
+  /** Its lamps' hours and its daylight. */
+  readonly day: LightDay;
   readonly lamps: readonly BenchLamp[];
   readonly trays: readonly BenchTray[];
 }
@@ -87,12 +91,13 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
   const trays = tier.trays.map((tray): BenchTray => {
     const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
     const crop = need(cropOf(site, batch.cropId, tables), 'crop', batch.cropId);
-    const whole = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
-    const plantHeight = plantHeightOf(batch, crop, whole);
-    const stage = lampShareOf(whole, tier.daylight);
-    return { tray, batch, crop, stage, plantHeight, canopy: rimOf(tray) + plantHeight };
+    const stage = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
+    const plantHeight = plantHeightOf(batch, crop, stage);
+    const limits = hardLimitsOf(stage, crop, batch.plan, batch.sown === null ? null : (batch.age ?? null));
+    return { tray, batch, crop, stage, limits, plantHeight, canopy: rimOf(tray) + plantHeight };
   });
-  return { tier, known, room: known.room, programme, hours: programme.lit_min / 60, lamps, trays, ...place };
+  const day = { on_min: programme.on_min, lit_min: programme.lit_min, daylight: tier.daylight };
+  return { tier, known, room: known.room, programme, hours: programme.lit_min / 60, day, lamps, trays, ...place };
 };
 
 /** @throws RangeError when neither the site nor the tables know it */

@@ -235,7 +235,11 @@ export function turnThings(tierId: string, ids: readonly string[]): Change {
 }
 
 /** A free place for a tray: beside the others, from the left, or the middle when there is none. */
-export function freePlace(tier: Tier, length: Metres, width: Metres): { x: Metres; y: Metres } {
+export const freePlace = (tier: Tier, length: Metres, width: Metres): { x: Metres; y: Metres } =>
+  placeOn(tier, length, width) ?? { x: tier.width / 2, y: tier.depth / 2 };
+
+/** A free place for a tray; null when there is none. */
+export function placeOn(tier: Tier, length: Metres, width: Metres): { x: Metres; y: Metres } | null {
   const taken = tier.trays.map(outlineOf);
   for (let y = width / 2; y + width / 2 <= tier.depth + 1e-6; y += Math.max(0.05, width))
     for (let x = length / 2; x + length / 2 <= tier.width + 1e-6; x += 0.01) {
@@ -244,7 +248,7 @@ export function freePlace(tier: Tier, length: Metres, width: Metres): { x: Metre
       // One row of trays stands in the middle of the depth.
       if (!clash) return { x, y: 2 * width > tier.depth ? tier.depth / 2 : y };
     }
-  return { x: tier.width / 2, y: tier.depth / 2 };
+  return null;
 }
 
 /** Another tier on top, like the highest one but empty. */

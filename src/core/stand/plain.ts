@@ -9,7 +9,12 @@ export const SHELF: Metres = 0.03; // growers' consensus
 const RISER: Metres = 0.06; // a common seed tray; growers' consensus
 
 /** A tray that stands on the floor of its tier. */
-export const ON_THE_FLOOR: Pick<Tray, 'risers' | 'riserHeight' | 'label'> = { risers: 0, riserHeight: RISER, label: '' };
+export const ON_THE_FLOOR: Pick<Tray, 'risers' | 'riserHeight' | 'coverId' | 'label'> = {
+  risers: 0,
+  riserHeight: RISER,
+  coverId: null,
+  label: '',
+};
 
 /** The sizes that a tray takes from its container. */
 export function sizesOf(c: Container): Pick<Tray, 'containerId' | 'length' | 'width' | 'height' | 'insideLength' | 'insideWidth'> {

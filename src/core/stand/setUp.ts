@@ -1,5 +1,6 @@
 import type { Crop, Stage } from '../crop/Crop';
-import { lampShareOf } from '../dose/Daylight';
+import type { LightDay } from '../dose/LightDay';
+import { hardLimitsOf, type HardLimits } from '../verdict/hardLimits';
 import type { Lamp } from '../lamp/Lamp';
 import { emittersOf } from '../lamp/emittersOf';
 import type { Scene } from '../light/scene/Scene';
@@ -28,8 +29,12 @@ export interface SetUp {
   readonly programme: Programme;
   readonly crop: Crop;
   readonly stage: Stage;
+  /** What may not be done to its plants. */
+  readonly limits: HardLimits;
   readonly lamp: Lamp;
   readonly hours: Hours;
+  /** The lamps' hours and the daylight. */
+  readonly day: LightDay;
   readonly plantHeight: Metres;
   /** Height of the leaf tops above the floor of the tier. */
   readonly canopy: Metres;
@@ -54,10 +59,9 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
   const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
   const programme = need(site.programmes.find((p) => p.id === tier.programmeId), 'programme', tier.programmeId); // prettier-ignore
   const crop = need(cropOf(site, batch.cropId, tables), 'crop', batch.cropId);
-  const whole = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
-  const stage = lampShareOf(whole, tier.daylight);
+  const stage = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
   const lamp = need(site.lamps.find((l) => l.id === fitting.lampId) ?? tables.lamp(fitting.lampId), 'lamp', fitting.lampId);
-  const plantHeight = plantHeightOf(batch, crop, whole);
+  const plantHeight = plantHeightOf(batch, crop, stage);
   const canopy = canopyOf(tier, plantHeight);
   const known = knownOf(tier, (id) => site.lamps.find((l) => l.id === id) ?? tables.lamp(id));
   return {
@@ -67,6 +71,8 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
     programme,
     crop,
     stage,
+    limits: hardLimitsOf(stage, crop, batch.plan, batch.sown === null ? null : (batch.age ?? null)),
+    day: { on_min: programme.on_min, lit_min: programme.lit_min, daylight: tier.daylight },
     lamp,
     hours: programme.lit_min / 60,
     plantHeight,

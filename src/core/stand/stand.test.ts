@@ -105,9 +105,10 @@ test.each([
 });
 
 test('a strip may be used to four fifths by what burns all day', () => {
-  // The bar draws 24 W: four fifths of 30 W.
+  // The bar draws 24 W at a power factor of 0.9, 26.7 VA: four fifths of 33.4.
   const site = siteWith();
-  expect(whys(changeStand(site.stands[0]!.id, { strip: 30 })(site))).toEqual([]);
+  expect(whys(changeStand(site.stands[0]!.id, { strip: 33.4 })(site))).toEqual([]);
+  expect(whys(changeStand(site.stands[0]!.id, { strip: 33.2 })(site))).toEqual(['strip-overloaded']);
 });
 
 test('a watered tray of 72 cells weighs what one lifts', () => {

@@ -1,4 +1,5 @@
 import type { TierLight } from '../bench/BenchQuestion';
+import { spreadOfMap } from '../dose/spreadOfMap';
 import type { BenchStand, BenchTier } from '../stand/benchStand';
 import { plantAreaOf } from '../stand/footprint';
 import type { Served } from './solveTimer';
@@ -25,12 +26,10 @@ export function timersOf(stand: BenchStand): StandTimer[] {
 /** The trays that a timer's lamps shine on, with the light that each gets; those whose light is not known yet are left out. */
 export function servedBy(timer: StandTimer, lights: Readonly<Record<string, TierLight>>): Served[] {
   return timer.tiers.flatMap((t) =>
-    t.trays.flatMap(({ tray, stage }) => {
+    t.trays.flatMap(({ tray, stage, limits }) => {
       const light = lights[t.tier.id]?.trays[tray.id];
       if (!light || t.lamps.length === 0) return [];
-      const { x0, x1, y0, y1 } = plantAreaOf(tray);
-      const { weakest, mean, strongest } = light.stats;
-      return [{ trayId: tray.id, stage, area: (x1 - x0) * (y1 - y0), weakest: weakest.ppfd, mean, strongest: strongest.ppfd }];
+      return [{ trayId: tray.id, stage, limits, light: spreadOfMap(light.map, [plantAreaOf(tray)]), daylight: t.tier.daylight }];
     }),
   );
 }

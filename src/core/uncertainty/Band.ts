@@ -2,7 +2,16 @@
 export interface Doubt {
   /** Stable name; the words are chosen in `ui/`. */
   readonly why:
-    'box-label' | 'lumens-to-photons' | 'age' | 'beam-shape' | 'distance' | 'sides' | 'meter' | 'meter-conversion' | 'few-readings';
+    | 'box-label'
+    | 'lumens-to-photons'
+    | 'age'
+    | 'beam-shape'
+    | 'distance'
+    | 'sides'
+    | 'meter'
+    | 'meter-conversion'
+    | 'few-readings'
+    | 'daylight';
   readonly low: number;
   readonly high: number;
   /** What the figure rests on. */
@@ -17,18 +26,12 @@ export interface Banded {
 }
 
 /**
- * Puts independent doubts together: root of the sum of squares, each side for itself.
+ * Puts independent doubts together: root of the sum of squares of their logarithms, each side for itself, since each is a factor.
  *
  * @param doubts  each low in [0, 1), each high ≥ 0
- * Source: JCGM 100:2008 (GUM), 5.1.2, for independent relative contributions.
+ * Source: JCGM 100:2008 (GUM), 5.1.2, for independent contributions, here to the logarithm of the light.
  */
-export function combine(doubts: readonly Doubt[]): { low: number; high: number } {
-  const rss = (side: 'low' | 'high') => Math.sqrt(doubts.reduce((sum, d) => sum + d[side] ** 2, 0));
-  // Large downward doubts are kept from reaching zero: a lamp that is on gives something.
-  return { low: Math.min(0.95, rss('low')), high: rss('high') };
-}
-
-export function banded(value: number, doubts: readonly Doubt[]): Banded {
-  const { low, high } = combine(doubts);
-  return { value, low: value * (1 - low), high: value * (1 + high) };
+export function combine(doubts: readonly Pick<Doubt, 'low' | 'high'>[]): { low: number; high: number } {
+  const rss = (of: (d: Pick<Doubt, 'low' | 'high'>) => number) => Math.sqrt(doubts.reduce((sum, d) => sum + of(d) ** 2, 0));
+  return { low: 1 - Math.exp(-rss((d) => Math.log(Math.max(1e-3, 1 - d.low)))), high: Math.exp(rss((d) => Math.log(1 + d.high))) - 1 };
 }

@@ -1,7 +1,7 @@
 import type { Lamp } from '../lamp/Lamp';
 import type { SpectrumNote } from '../library/spectrumLibrary';
 import type { Calibration } from '../reading/calibrate';
-import { AS_NEW, maintenance, outputFor, type Ageing } from '../lamp/ageing';
+import { AS_NEW, maintenance, outputFor, UNKNOWN_LIVED, type Ageing } from '../lamp/ageing';
 import type { Doubt } from './Band';
 
 const CALIPER = 'US DOE CALiPER report series (2007–2016), measured against claimed output; rounded by us';
@@ -25,7 +25,7 @@ const BY_BASIS: Readonly<Record<Lamp['fluxBasis'], Omit<Doubt, 'why'>>> = {
 /**
  * Why the light of a lamp that nobody has measured may differ from its box.
  *
- * Ageing only takes away: a lamp of unknown age may be anywhere between new and the end of its life.
+ * The doubt of its age is about the expected lamp, which has faded already.
  */
 export function doubtsOfLamp(lamp: Lamp, spectrum: SpectrumNote, ageing: Ageing): Doubt[] {
   const doubts: Doubt[] = [{ why: 'box-label', ...BY_BASIS[lamp.fluxBasis] }];
@@ -37,17 +37,21 @@ export function doubtsOfLamp(lamp: Lamp, spectrum: SpectrumNote, ageing: Ageing)
       source: spectrum.sources.find((s) => s.supports.includes('luxPerUmol'))?.cite ?? CONSENSUS,
     });
   }
-  const lost = ageing.view === 'new' ? 0 : 1 - (ageing.view === 'end' ? lamp.maintenanceAtEnd : maintenance(lamp, ageing.used_h ?? 0));
-  const unknown = ageing.view === 'now' && ageing.used_h === null;
-  doubts.push({
-    why: 'age',
-    // Of unknown age: nine in ten of the way from new to the end of life. Otherwise lamps lose a third more or less than usual.
-    low: unknown ? 0.9 * (1 - lamp.maintenanceAtEnd) : lost / 3,
-    high: unknown ? 0 : lost / 3,
-    source: lamp.sources.find((s) => s.supports.includes('lumenMaintenanceAtEnd'))?.cite ?? CONSENSUS,
-  });
+  doubts.push(doubtOfAge(lamp, ageing));
   doubts.push(DOUBT_OF_BEAM);
   return doubts;
+}
+
+/** Of unknown age: anywhere between new and the end of its life. Otherwise lamps lose a third more or less than usual. */
+function doubtOfAge(lamp: Lamp, { view, used_h }: Ageing): Doubt {
+  const source = lamp.sources.find((s) => s.supports.includes('lumenMaintenanceAtEnd'))?.cite ?? CONSENSUS;
+  const at = (lived: number) => maintenance(lamp, lived * lamp.life_h);
+  if (view === 'now' && used_h === null) {
+    const { least, expected, most } = UNKNOWN_LIVED;
+    return { why: 'age', low: 1 - at(most) / at(expected), high: at(least) / at(expected) - 1, source };
+  }
+  const lost = view === 'new' ? 0 : 1 - (view === 'end' ? lamp.maintenanceAtEnd : maintenance(lamp, used_h!));
+  return { why: 'age', low: lost / 3, high: lost / 3, source };
 }
 
 /** Why the light of a set-up may differ from what is shown: by its readings where there are any, by its box otherwise. */

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../result';
-import { readNumber } from './readNumber';
+import { readNumber, type DecimalSign } from './readNumber';
 
 export type LightUnit = 'umol' | 'lx' | 'fc';
 
@@ -15,14 +15,15 @@ export interface LightReading {
 /**
  * Reads a light reading as people type it: `850`, `850 lx`, `1.2klx`, `300 fc`, `120 µmol`, `120 ppfd`.
  *
- * @param bare  the unit of a number without one
+ * @param bare     the unit of a number without one
+ * @param decimal  of the person's own place, as in `readNumber`
  * @returns ≥ 0
  */
-export function readLight(text: string, bare: LightUnit): Result<LightReading> {
+export function readLight(text: string, bare: LightUnit, decimal: DecimalSign = '.'): Result<LightReading> {
   const clean = text.trim().toLowerCase();
   if (!clean) return fail({ code: 'light/empty', at: '' });
-  const parts = /^(-?[\d.,\s]*\d)\s*(k)?\s*(lx|lux|fc|ftc|foot-?\s?candles?|[µμu]mol.*|ppfd|par)?$/.exec(clean);
-  const number = parts && readNumber(parts[1]!);
+  const parts = /^(-?[\d.,\s]*\d\.?)\s*(k)?\s*(lx|lux|fc|ftc|foot-?\s?candles?|[µμu]mol.*|ppfd|par)?$/.exec(clean);
+  const number = parts && readNumber(parts[1]!, decimal);
   if (!parts || number === null) return fail({ code: 'light/not-a-reading', at: '', found: text });
   if (number < 0) return fail({ code: 'light/negative', at: '', found: text });
   const word = parts[3] ?? '';

@@ -21,6 +21,11 @@ test.each([
   ['0,5 m', 'in', 0.5],
   ['140mm', 'in', 0.14],
   ['¾ in', 'cm', 0.01905],
+  ['12,5 cm', 'in', 0.125],
+  ['1 ft 3', 'cm', 0.381],
+  ['5’11”', 'cm', 1.8034],
+  ['30 cm.', 'in', 0.3],
+  ['0,285', 'cm', 0.00285],
 ] as const)('%s (bare numbers in %s) is %d m', (text, bare, metres) => {
   expect(value(readLength(text, bare))).toBeWithin(metres, { relative: 1e-9 });
 });
@@ -50,12 +55,47 @@ test.each([
   ['12,5', 12.5],
   ['1 200', 1200],
   ['3/4', 0.75],
+  ['0,285', 0.285],
+  ['1.234,5', 1234.5],
+  ['1,234.5', 1234.5],
+  ['1,234,567', 1234567],
+  ['1.234.567', 1234567],
+  ['1234,567', 1234.567],
+  ['850.', 850],
+  ['€ 0,30', 0.3],
+  ['0.30 €', 0.3],
+  ['kr 2.9', 2.9],
+  ['1\u202f200', 1200],
+  ['1’200', 1200],
+  ['−5', -5],
+  ['1 2 3', null],
+  ['1 20', null],
+  ['12,34,5', null],
+  ['1.2.3', null],
+  ['1e308', null],
   ['x', null],
   ['', null],
 ])('the number %s is %d', (text, expected) => expect(readNumber(text)).toBe(expected));
 
+test('a comma before three digits is read as the person’s own place has it, a dot always as a decimal sign', () => {
+  expect([readNumber('1,200', ','), readNumber('1,200', '.'), readNumber('0,285', '.')]).toEqual([1.2, 1200, 0.285]);
+  expect([readNumber('1.234', ','), readNumber('1.234', '.')]).toEqual([1.234, 1.234]);
+  expect(value(readLength('1,234 m', 'cm', ','))).toBeWithin(1.234, { relative: 1e-12 });
+});
+
+test('any number that is shown, with either decimal sign and with or without groups, is read as itself', () => {
+  fc.assert(
+    fc.property(evenly(0, 99_999), fc.constantFrom('en-GB', 'de-DE', 'fr-FR', 'de-CH', 'pt-PT'), fc.boolean(), (n, locale, useGrouping) => {
+      const rounded = Math.round(n * 100) / 100;
+      const shown = new Intl.NumberFormat(locale, { minimumFractionDigits: 2, maximumFractionDigits: 2, useGrouping }).format(rounded);
+      expect(readNumber(shown)).toBeWithin(rounded, { absolute: 1e-9 });
+    }),
+  );
+});
+
 test.each([
   ['850 lx', 850, 'lx'],
+  ['850.', 850, 'fc'],
   ['1.2klx', 1200, 'lx'],
   ['300 fc', 300, 'fc'],
   ['120 µmol', 120, 'umol'],

@@ -1,64 +1,122 @@
 import type { Stage } from '../crop/Crop';
-import { lightBandOf, type LightBand } from '../dose/lightBand';
+import { DAYLIGHT_OFF } from '../dose/Daylight';
+import { lampBandOf, type LightBand } from '../dose/lightBand';
+import { daylightBesideLamps, daylightDose, receivedOf, type LightDay, type Received } from '../dose/LightDay';
 import { MOL_SECONDS } from '../dose/dli';
-import type { AreaStats } from '../light/field/statsOver';
-import type { Hours, Share } from '../quantities';
-import { banded, type Banded, type Doubt } from '../uncertainty/Band';
+import type { Dli, Ppfd, Share } from '../quantities';
+import type { Banded, Doubt } from '../uncertainty/Band';
+import { certaintyFor, deviationOf, factorIn, normalIn, WORLDS, type Certainty } from '../uncertainty/certainty';
+import { HAND_ERROR_cm, type PerCentimetre } from '../uncertainty/doubtOfDistance';
+import { breachesOf, type Breach, type HardLimits } from './hardLimits';
+import { shareInBand } from './loss';
+import type { Spots } from './Spots';
+import { saysOf, standingOf, type Says, type Standing } from './standing';
 
-/** What the light does to a tray, in one word; the sentences are made in `ui/`. */
-export type Says = 'dark' | 'in-range' | 'edge-dim' | 'all-dim' | 'spot-strong' | 'all-strong' | 'dim-and-strong';
-
-/** How sure that word is, given the band of uncertainty. */
-export type Certainty = 'sure' | 'likely' | 'open';
-
-export interface Verdict {
+export interface Verdict extends Spots<Banded> {
   readonly says: Says;
+  readonly standing: Standing;
   readonly certainty: Certainty;
-  readonly weakest: Banded;
-  readonly mean: Banded;
-  readonly strongest: Banded;
+  /** Of lamps as uncertain as these, how many would earn the same word. */
+  readonly probability: Share;
+  /** Doses and strength of lamps and daylight together, and how long it is light. */
+  readonly received: Received;
+  /** Limits that are broken; none where all is allowed. */
+  readonly breaches: readonly Breach[];
+  /** What the lamps have to give on this day. */
   readonly band: LightBand;
-  /** The strongest spot is over the leaf's ceiling though its dose is not. */
+  /** The most that is good for these plants in these hours, daylight included. */
+  readonly highDose: Dli;
+  /** The strongest spot is over the leaf's ceiling. */
   readonly strengthBinds: boolean;
   readonly hoursTooLong: boolean;
   readonly hoursTooShort: boolean;
   readonly shareInBand: Share;
 }
 
+/** A tray's light, and what is asked of it. */
+export interface JudgeQuestion {
+  readonly light: Spots<Ppfd>;
+  /** How much a centimetre nearer or farther changes each. */
+  readonly perCm: Spots<PerCentimetre>;
+  /** Of the area of the tray, how much has a strength between two. */
+  share(low: Ppfd, high: Ppfd): Share;
+  readonly stage: Stage;
+  readonly limits: HardLimits;
+  readonly day: LightDay;
+  /** Of the lamps and what is around them; distance and daylight have their own. */
+  readonly doubts: readonly Doubt[];
+}
+
 /**
- * Judges a tray by its weakest and its strongest spot against what the crop asks.
+ * Judges a tray by its weakest and its strongest spot against what its crop needs, lamps and daylight together.
  *
- * Doses in mol m⁻² d⁻¹. `certainty`: sure when both ends of the band say the same, likely when one end does, open otherwise.
+ * Bands hold the truth nine times in ten, at each spot by itself; the certainty is the share of possible worlds in which the same
+ * word would be said (certainty.test.ts holds both against a count through the light itself).
  */
-export function judge(stats: AreaStats, shareInBand: Share, stage: Stage, hours: Hours, doubts: readonly Doubt[]): Verdict {
-  const k = hours * MOL_SECONDS;
-  const band = lightBandOf(stage, hours);
-  const dose = (ppfd: number) => banded(ppfd * k, doubts);
-  const [weakest, mean, strongest] = [dose(stats.weakest.ppfd), dose(stats.mean), dose(stats.strongest.ppfd)];
-  const highDose = band.high * k;
-  const word = (side: 'value' | 'low' | 'high') => wordFor(weakest[side], mean[side], strongest[side], stage.dliMin, highDose);
-  const says = word('value');
-  const agreeing = [word('low'), word('high')].filter((w) => w === says).length;
+export function judge(question: JudgeQuestion): Verdict {
+  const { light, stage, limits, day } = question;
+  const received = receivedOf(light, day);
+  const says = saysOf(received, stage, limits);
+  const worlds = worldsOf(question);
+  const same = worlds.filter((w) => saysOf(w, stage, limits) === says).length / WORLDS;
+  const bandOf = (spot: keyof Spots<Dli>): Banded => {
+    const sorted = Float64Array.from(worlds, (w) => w[spot]).sort();
+    return { value: received[spot], low: sorted[Math.floor(0.05 * WORLDS)]!, high: sorted[Math.ceil(0.95 * WORLDS) - 1]! };
+  };
+  const band = lampBandOf(stage, day);
+  const breaches = breachesOf(received, limits);
+  const inDay = (ppfd: Ppfd) => ppfd * (day.lit_min / 60) * MOL_SECONDS + daylightDose(day);
   return {
     says,
-    certainty: agreeing === 2 ? 'sure' : agreeing === 1 ? 'likely' : 'open',
-    weakest,
-    mean,
-    strongest,
+    standing: standingOf(says),
+    certainty: certaintyFor(same),
+    probability: same,
+    weakest: bandOf('weakest'),
+    mean: bandOf('mean'),
+    strongest: bandOf('strongest'),
+    received,
+    breaches,
     band,
-    strengthBinds: band.highBy === 'strength' && stats.strongest.ppfd > stage.ppfdMax,
-    hoursTooLong: hours > stage.hoursMax,
-    hoursTooShort: hours > 0 && hours < stage.hoursMin,
-    shareInBand,
+    highDose: day.lit_min > 0 ? Math.min(stage.dliMax, inDay(Math.max(0, stage.ppfdMax - daylightBesideLamps(day)))) : stage.dliMax,
+    strengthBinds: breaches.some((b) => b.why === 'too-strong'),
+    hoursTooLong: breaches.some((b) => b.why === 'day-too-long'),
+    hoursTooShort: received.strongest > 0 && received.photoperiod < stage.hoursMin,
+    shareInBand: shareInBand(question.share, stage, day),
   };
 }
 
-function wordFor(weakest: number, mean: number, strongest: number, low: number, high: number): Says {
-  if (strongest <= 0) return 'dark';
-  if (strongest < low) return 'all-dim';
-  if (weakest > high) return 'all-strong';
-  if (weakest < low && strongest > high) return 'dim-and-strong';
-  if (weakest < low) return mean < low ? 'all-dim' : 'edge-dim';
-  if (strongest > high) return mean > high ? 'all-strong' : 'spot-strong';
-  return 'in-range';
+/** Ways of doubt that are not in the list: the hand's error, and the sky. */
+const HAND_WAY = 0;
+const SKY_WAY = 1;
+const BEAM_WAYS = [2, 3] as const;
+const FIRST_WAY = 4;
+
+/** What the tray gets in each of the possible worlds: lamps that give more or less, hung a little nearer or farther, under other skies. */
+function worldsOf({ light, perCm, day, doubts }: JudgeQuestion): Received[] {
+  const common = doubts.filter((d) => d.why !== 'beam-shape');
+  const beams = doubts.filter((d) => d.why === 'beam-shape');
+  return Array.from({ length: WORLDS }, (_, world) => {
+    const lamps = common.reduce((f, d, i) => f * factorIn(world, FIRST_WAY + i, d), 1);
+    const nearer_cm = normalIn(world, HAND_WAY) * deviationOf(HAND_ERROR_cm);
+    // Where a beam is stronger in the middle it is weaker at the rim: what is off there does not follow from what is off here.
+    const [middle, rim] = BEAM_WAYS.map((way) => beams.reduce((f, d) => f * factorIn(world, way, d), 1));
+    const at = (ppfd: Ppfd, { nearer, farther }: PerCentimetre, beam: number) =>
+      ppfd * lamps * beam * (nearer_cm >= 0 ? Math.max(1e-3, 1 + nearer) ** nearer_cm : Math.max(1e-3, 1 - farther) ** -nearer_cm);
+    const sky = day.daylight && { ...day.daylight, dli: day.daylight.dli * factorIn(world, SKY_WAY, DAYLIGHT_OFF) };
+    const strengths = [
+      at(light.weakest, perCm.weakest, rim!),
+      at(light.mean, perCm.mean, 1),
+      at(light.strongest, perCm.strongest, middle!),
+    ];
+    // The strongest spot stays the strongest, whatever is off where.
+    const [weakest, mean, strongest] = strengths as [number, number, number];
+    return receivedOf(
+      {
+        weakest: Math.min(weakest, strongest),
+        mean: Math.min(Math.max(weakest, mean), Math.max(weakest, strongest)),
+        strongest: Math.max(weakest, strongest),
+      },
+      { ...day, daylight: sky },
+    );
+  });
 }

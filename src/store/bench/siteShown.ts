@@ -10,6 +10,6 @@ let last: { site: Site; chart: HangChart | null; day: Day; shown: Site } | null 
 export function siteShown(site: Site, chart: HangChart | null, day: Day | null): Site {
   if (day === null) return site;
   if (last && last.site === site && last.chart === chart && last.day === day) return last.shown;
-  last = { site, chart, day, shown: siteOn(site, chart?.visits ?? [], day, tables) };
+  last = { site, chart, day, shown: siteOn(site, chart?.visits ?? [], day, tables, chart?.from) };
   return last.shown;
 }

@@ -131,7 +131,7 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes('['.repeat(100_000))).toEqual(['file/too-deep ']);
   expect(codes(`"${'x'.repeat(6_000_000)}"`)).toEqual(['file/too-large ']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
-  expect(codes(text.replace('"version": 5', '"version": 6'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"version": 6', '"version": 7'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
   expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
 });

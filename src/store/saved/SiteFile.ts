@@ -3,6 +3,7 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
+  ArrayUnique,
   Equals,
   IsArray,
   IsBoolean,
@@ -20,6 +21,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { STATED, type Stated } from '../../core/caution/Stated';
 import { MOST_CROPS, MOST_NOTES } from '../../core/crop/changeCrops';
 import { MOST_PLUGGED } from '../../core/stand/changeOutlets';
 import { CropFile, CropNoteFile } from './CropFile';
@@ -68,6 +70,7 @@ export class TrayFile {
   @IsBoolean() turned!: boolean;
   @IsInt() @Min(0) @Max(20) risers!: number;
   @IsNumber(finite) @Min(0.005) @Max(0.5) riserHeight_m!: number;
+  @IsOptional() @IsString() @MaxLength(80) coverId!: string | null;
   @IsString() @MaxLength(80) label!: string;
   @IsString() @MaxLength(80) batchId!: string;
 }
@@ -290,10 +293,10 @@ export class SpareFile {
   @IsInt() @Min(1) @Max(99) count!: number;
 }
 
-/** A site as it is written to disk and to exported files, version 5. Lengths in metres; units stand in the names. */
+/** A site as it is written to disk and to exported files, version 6. Lengths in metres; units stand in the names. */
 export class SiteFile {
   @Equals('copper-noon/site') format!: 'copper-noon/site';
-  @Equals(5) version!: 5;
+  @Equals(6) version!: 6;
   @Matches(/^[A-Z]{3}$/) currency!: string;
   @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => StandFile) stands!: StandFile[];
@@ -308,4 +311,5 @@ export class SiteFile {
   @IsArray() @ArrayMaxSize(MOST_NOTES) @ValidateNested({ each: true }) @Type(() => CropNoteFile) cropNotes!: CropNoteFile[];
   @ValidateNested() @IsDefined() @Type(() => VisitsFile) visits!: VisitsFile;
   @IsOptional() @IsTimeZone() timeZone!: string | null;
+  @IsArray() @ArrayMaxSize(STATED.length) @ArrayUnique() @IsIn(STATED, { each: true }) stated!: Stated[];
 }

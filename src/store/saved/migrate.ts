@@ -9,7 +9,7 @@ import { CORD } from '../../core/stand/Hanger';
 import { ON_THE_FLOOR, SHELF } from '../../core/stand/plain';
 
 /** The version of the file that is written today. */
-export const VERSION = 5;
+export const VERSION = 6;
 
 /**
  * Brings the file of an older version up to today's, step by step. What is not as the older version promised is left as
@@ -21,12 +21,14 @@ export const VERSION = 5;
  *     4 → 5: readings remember each lamp that was lit and what was around; a tier has fits, the household its meters and cheap hours;
  *            batches have dates and plans, timers outlets, the household its own crops and a rhythm of visits. Before, lamps
  *            hung in a row under the middle of the tier, as it was when the file was written.
+ *     5 → 6: trays may have a cover, and the household says what no drawing shows. There were neither before.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;
   const third = second.version === 2 ? toVersion3(second) : second;
   const fourth = third.version === 3 ? toVersion4(third) : third;
-  return fourth.version === 4 ? toVersion5(fourth) : fourth;
+  const fifth = fourth.version === 4 ? toVersion5(fourth) : fourth;
+  return fifth.version === 5 ? toVersion6(fifth) : fifth;
 }
 
 const toVersion2 = (data: Record<string, unknown>) => withTiers({ ...data, version: 2 }, (tier) => ({ readings: [], ...tier }));
@@ -127,6 +129,9 @@ function toVersion5(data: Record<string, unknown>): Record<string, unknown> {
     };
   });
 }
+
+const toVersion6 = (data: Record<string, unknown>) =>
+  withTiers({ stated: [], ...data, version: 6 }, (tier) => ({ ...tier, trays: each(tier.trays, (t) => ({ coverId: null, ...t })) }));
 
 /** Share of a tier's floor that its trays cover. */
 function coveredBy(tier: Record<string, unknown>): number {

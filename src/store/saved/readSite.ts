@@ -8,6 +8,7 @@ import type { Lamp } from '../../core/lamp/Lamp';
 import { spectrumLibrary } from '../../core/library/spectrumLibrary';
 import { fail, ok, type Problem, type Result } from '../../core/result';
 import type { Site } from '../../core/stand/Site';
+import { coverOf } from '../../core/library/coverLibrary';
 import { tables } from '../../core/library/tables';
 import { migrate, VERSION } from './migrate';
 import { problemsOf } from './problemsOf';
@@ -84,6 +85,7 @@ function siteOf(file: SiteFile): Site {
           turned: y.turned,
           risers: y.risers,
           riserHeight: y.riserHeight_m,
+          coverId: y.coverId ?? null,
           label: y.label,
           batchId: y.batchId,
         })),
@@ -154,6 +156,7 @@ function siteOf(file: SiteFile): Site {
       away: file.visits.away.map((a) => ({ from: dayOf(a.from), to: dayOf(a.to) })),
     },
     timeZone: file.timeZone ?? null,
+    stated: [...file.stated],
     lamps: file.lamps.map(lampOf),
     meters: file.meters.map((m) => ({
       id: m.id,
@@ -313,6 +316,7 @@ function brokenLinks(file: SiteFile): Problem[] {
         missing(batchIds.has(y.batchId), `${at}.trays[${i}].batchId`, y.batchId);
         if (y.containerId !== null && y.containerId !== undefined)
           missing(tables.container(y.containerId) !== undefined, `${at}.trays[${i}].containerId`, y.containerId);
+        if (y.coverId != null) missing(coverOf(y.coverId) !== undefined, `${at}.trays[${i}].coverId`, y.coverId);
       });
     });
   });

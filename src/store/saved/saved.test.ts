@@ -62,7 +62,9 @@ test('what is written reads back the same', () => {
   if (!result.ok) throw new Error(JSON.stringify(result.problems));
   const { lamps, ...rest } = result.value;
   const { lamps: before, ...restBefore } = site;
-  expect(rest).toEqual(restBefore);
+  // How old a batch is follows from its dates, and is not kept.
+  const kept = { ...restBefore, batches: restBefore.batches.map((b) => ({ ...b, age: undefined })) };
+  expect(rest).toEqual(kept);
   expect(lamps[0]).toMatchObject({
     ...before[0],
     beamFwhm: expect.closeTo(before[0]!.beamFwhm!, 9),
@@ -75,7 +77,7 @@ test.each([
   ['nothing', null, 'site/not-an-object '],
   ['a list', [], 'site/not-an-object '],
   ['another program’s file', { format: 'else', version: 1 }, 'site/foreign format'],
-  ['a newer file', { format: 'copper-noon/site', version: 6 }, 'site/newer version'],
+  ['a newer file', { format: 'copper-noon/site', version: 7 }, 'site/newer version'],
 ])('%s is refused', (_, data, problem) => expect(problemsOf(data)).toEqual([problem]));
 
 test('every broken field is named with its place', () => {

@@ -11,7 +11,7 @@ import type { LampFile, LitLampFile, SiteFile } from './SiteFile';
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 5,
+    version: 6,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
     stands: site.stands.map((s) => ({
@@ -36,7 +36,7 @@ export function writeSite(site: Site): SiteFile {
         },
         notch_m: t.notch,
         load_kg: t.load,
-        ageing: { ...t.ageing },
+        ageing: { used_h: t.ageing.used_h, dirt: t.ageing.dirt, view: t.ageing.view },
         programmeId: t.programmeId,
         daylight: t.daylight && { dli_mol: t.daylight.dli, from_min: t.daylight.from_min, to_min: t.daylight.to_min },
         fittings: t.fittings.map((f) => ({
@@ -61,6 +61,7 @@ export function writeSite(site: Site): SiteFile {
           turned: y.turned,
           risers: y.risers,
           riserHeight_m: y.riserHeight,
+          coverId: y.coverId,
           label: y.label,
           batchId: y.batchId,
         })),
@@ -123,6 +124,7 @@ export function writeSite(site: Site): SiteFile {
     cropNotes: site.cropNotes.map(({ day, ...n }) => ({ ...n, day: isoOf(day) })),
     visits: { ...site.visits, away: site.visits.away.map((a) => ({ from: isoOf(a.from), to: isoOf(a.to) })) },
     timeZone: site.timeZone,
+    stated: [...site.stated],
   };
 }
 

@@ -31,7 +31,7 @@ const PLANS: readonly { id: string; name: string; kind: StandKind; strip: number
     id: 'demo-rack',
     name: 'Map-room rack',
     kind: 'rack',
-    strip: 460,
+    strip: 600,
     tiers: [
       {
         trays: [

@@ -1,6 +1,7 @@
 import { BARE_STAND, BARE_TIMER, UNDATED } from '../../core/stand/bare';
 import type { Crop, StageName } from '../../core/crop/Crop';
 import { AS_NEW, type Ageing } from '../../core/lamp/ageing';
+import { clearanceOf } from '../../core/lamp/clearanceOf';
 import type { Lamp } from '../../core/lamp/Lamp';
 import type { Metres } from '../../core/quantities';
 import { layOut, lampRowOf, trayBlockOf, type TrayBlock } from '../../core/stand/layOut';
@@ -61,7 +62,7 @@ function withParts(site: Site, standId: string, change: (now: Parts) => Partial<
 export const setDistance = (id: string, distance: Metres) => (site: Site) => withParts(site, id, () => ({ distance }));
 
 export const chooseLamp = (id: string, lamp: Lamp) => (site: Site) =>
-  withParts(site, id, ({ distance }) => ({ lamp, distance: Math.max(distance, lamp.heatClearance) }));
+  withParts(site, id, ({ distance }) => ({ lamp, distance: Math.max(distance, clearanceOf(lamp)) }));
 
 /** Keeps a lamp of the person's own and hangs it. */
 export const keepLamp = (id: string, lamp: Lamp) => (site: Site) =>

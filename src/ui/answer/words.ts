@@ -1,3 +1,4 @@
+import { clearanceOf } from '@/core/lamp/clearanceOf';
 import type { Limit, Setting, Solution } from '@/core/solve/solve';
 import type { SetUp } from '@/core/stand/setUp';
 import { showHours } from '@/core/units/clock';
@@ -45,7 +46,7 @@ export function limitWords(limit: Limit, { crop, stage, lamp, tier }: SetUp, uni
     case 'hours-beyond-crop':
       return `It would suit at ${showHours(Math.round(limit.hours * 4) * 15)}, but ${name} is not known to bear more than ${stage.hoursMax} h.`;
     case 'heat':
-      return `It would suit at ${showLength(limit.distance, unit)}, but the heat of this lamp asks for ${showLength(lamp.heatClearance, unit)}.`;
+      return `It would suit at ${showLength(limit.distance, unit)}, but the heat of this lamp asks for ${showLength(clearanceOf(lamp), unit)}.`;
     case 'leaf-ceiling':
       return `It would suit at ${Math.round(limit.ppfd)} µmol/m²/s, but leaves indoors are likely to bleach over ${stage.ppfdMax}.`;
   }

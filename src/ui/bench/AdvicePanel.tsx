@@ -80,7 +80,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
     [ready, current, stand, asked, id],
   );
   const words = (offer: Offer) => movesWords(offer.moves, stand, site.lamps, lengthUnit);
-  const offers = current?.offers.filter((o) => !dismissed.includes(words(o))) ?? [];
+  const offers = current?.offers.filter((o) => !dismissed.includes(o.id)) ?? [];
   const tryIt = (offer: Offer) => {
     changeSite(sites, words(offer), (s) =>
       offer.moves.reduce(applyMove, { ...s, stands: s.stands.map((x) => (x.id === stand.stand.id ? { ...x, laidOut: false } : x)) }),
@@ -159,7 +159,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
           )}
           <ul aria-label="Moves that would help">
             {offers.slice(0, 8).map((o) => (
-              <li key={words(o)} className="border-t border-line py-2" data-testid="offer">
+              <li key={o.id} className="border-t border-line py-2" data-testid="offer">
                 <div className="flex items-start gap-2">
                   <p className="flex-1 font-semibold">{words(o)}</p>
                   <Button className="min-h-8!" onClick={() => tryIt(o)} aria-label={`Try: ${words(o)}`}>
@@ -170,7 +170,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
                     className="min-h-8! px-1.5!"
                     aria-label={`Dismiss: ${words(o)}`}
                     title="Dismiss"
-                    onClick={() => trialStore.setState({ dismissed: [...dismissed, words(o)] })}
+                    onClick={() => trialStore.setState({ dismissed: [...dismissed, o.id] })}
                   >
                     <X size={15} aria-hidden />
                   </Button>
@@ -235,8 +235,10 @@ function Insufficient({ share, name, some }: { share: number; name: string; some
   const part = share < 0.6 ? `about ${fraction(share)} of the least it needs` : `${percent(share)} of the least it needs`;
   return (
     <p className="rounded-md bg-slate-wash px-3 py-2 text-slate">
-      {some ? 'Even with the best of these ' : 'Nothing here suffices: even with the lamps as near and the day as long as may be '}
-      the weakest spot of {name} gets {part}. It takes more or stronger lamps, or fewer plants at the rim.
+      {some
+        ? 'Even with the best of these for it, '
+        : 'Nothing here is enough: even with the lamps as near and the day as long as is allowed, '}
+      the weakest spot of {name} gets {part}. Add a lamp or a stronger one, or keep plants away from the edge.
     </p>
   );
 }

@@ -1,4 +1,5 @@
 'use client';
+import { clearanceOf } from '@/core/lamp/clearanceOf';
 import { DndContext, DragOverlay, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { useEffect, useState } from 'react';
 import { tables } from '@/core/library/tables';
@@ -54,7 +55,7 @@ function OnTheBench({ stand }: { stand: BenchStand }) {
       const lamp = lamps.find((l) => l.id === thing.id) ?? tables.lamp(thing.id)!;
       const canopy = on.trays.length > 0 ? Math.max(...on.trays.map((y) => y.canopy)) : 0.1;
       const roof = isRoofed(t.enclosure) ? t.enclosure.height - LAMP_HEADROOM : Infinity;
-      const face = on.lamps[0]?.fitting.face ?? Math.min(roof, Math.max(canopy + lamp.heatClearance, canopy + 0.15));
+      const face = on.lamps[0]?.fitting.face ?? Math.min(roof, Math.max(canopy + clearanceOf(lamp), canopy + 0.15));
       const id = newId();
       hands.change(
         'hang a lamp',

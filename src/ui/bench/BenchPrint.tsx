@@ -1,10 +1,8 @@
 'use client';
 import { cautionsFor } from '@/core/caution/cautionsFor';
 import { cautionLibrary, generalNote } from '@/core/library/cautionLibrary';
-import { tables } from '@/core/library/tables';
 import type { BenchLamp, BenchStand } from '@/core/stand/benchStand';
 import { faultsOf } from '@/core/stand/faults';
-import { setUpOf } from '@/core/stand/setUp';
 import { MINUTES_PER_DAY, showClock, showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
@@ -33,13 +31,7 @@ export function BenchPrint({ stand }: { stand: BenchStand }) {
   if (!answer) return <p>The light is still being worked out. Print again in a moment.</p>;
   const both = (m: number) => `${showLength(m, 'cm')} (${showLength(m, 'in')})`;
   const faults = faultsOf(stand);
-  const cautions = new Map(
-    stand.tiers
-      .filter((t) => t.lamps.length > 0 && t.trays.length > 0)
-      .flatMap((t) => cautionsFor(setUpOf(site, { ...stand.stand, tiers: [t.tier] }, tables), cautionLibrary))
-      .filter((c) => c.severity === 'danger')
-      .map((c) => [c.id, c]),
-  );
+  const cautions = cautionsFor(stand, site.stated, cautionLibrary).filter((c) => c.severity === 'danger');
   return (
     <article className="mx-auto w-[660px] space-y-2 bg-white text-[11px] leading-snug text-black" data-testid="print-sheet">
       <h1 className="border-b border-black pb-1 text-lg font-semibold">{stand.stand.name}</h1>
@@ -106,7 +98,7 @@ export function BenchPrint({ stand }: { stand: BenchStand }) {
         </ul>
       )}
       <ul className="list-disc pl-4">
-        {[...cautions.values()].map((c) => (
+        {cautions.map((c) => (
           <li key={c.id}>
             <strong>{c.title}.</strong> {c.text}
           </li>

@@ -15,7 +15,7 @@ import { Segments } from '../parts/Segments';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
 import { percent } from '../verdict/words';
-import { stepWords } from './benchWords';
+import { liftWords } from './moveWords';
 import { useBenchLight } from './useBench';
 import type { Hands } from './useHands';
 
@@ -121,17 +121,10 @@ function Frontier({ settings, best, tier, hands }: { settings: SettingsFor; best
     [against, colours, currency, line, settings],
   );
   const words =
-    (chosen.steps === 0 ? 'lamps as they hang' : stepWords(tier.tier.fittings[0]!.hanger, chosen.steps, lengthUnit)) +
+    (chosen.lift === 0 ? 'lamps as they hang' : liftWords(tier, chosen.lift, lengthUnit)) +
     `, ${showHours(chosen.hours * 60)} from ${showClock(chosen.on_min)}`;
   const set = () => {
-    changeSite(sites, 'set height and hours', (site) =>
-      applyMove(applyMove(site, { do: 'hang', tierId: tier.tier.id, steps: chosen.steps }), {
-        do: 'hours',
-        programmeId: tier.programme.id,
-        on_min: chosen.on_min,
-        lit_min: Math.round(chosen.hours * 60),
-      }),
-    );
+    changeSite(sites, 'set height and hours', (site) => chosen.moves.reduce(applyMove, site));
     hands.choose([], tier.tier.id);
     setPicked(null);
   };
@@ -175,8 +168,8 @@ function Frontier({ settings, best, tier, hands }: { settings: SettingsFor; best
         {chosen.lift !== 0 && ` (${showLength(Math.abs(chosen.lift), lengthUnit)} ${chosen.lift > 0 ? 'higher' : 'lower'})`}.
       </p>
       <p className="text-sm text-soft">
-        {settings.all.length} settings tried within the steps that there are, the heat of the lamps and what all crops on this timer bear.
-        The diamond is what you have now.
+        {settings.judged} settings looked at, the best {settings.all.length} worked out in full, within the steps that there are, the heat
+        of the lamps and what all crops on this timer bear. The diamond is what you have now.
       </p>
       <Button kind="main" onClick={set} disabled={chosen === settings.now}>
         Set it so

@@ -3,11 +3,9 @@ import { CopyPlus, TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { runningCost } from '@/core/cost/runningCost';
 import { MOL_SECONDS } from '@/core/dose/dli';
-import { tables } from '@/core/library/tables';
 import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
 import { furnishLike } from '@/core/stand/change';
 import { faultsOf } from '@/core/stand/faults';
-import { setUpOf } from '@/core/stand/setUp';
 import { showMoney } from '@/core/units/money';
 import { CautionList } from '../caution/CautionList';
 import { newId } from '@/store/site/newId';
@@ -45,10 +43,6 @@ export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: 
   const faults = useMemo(() => faultsOf(stand), [stand]).filter((f) => ids.has(f.thingId));
   const empty = stand.tiers.filter((other) => other.lamps.length === 0 && other.trays.length === 0).length;
   const power = t.lamps.reduce((sum, l) => sum + l.lamp.power, 0);
-  const setUp = useMemo(
-    () => (t.lamps.length > 0 && t.trays.length > 0 ? setUpOf(site, { ...stand.stand, tiers: [t.tier] }, tables) : null),
-    [site, stand, t],
-  );
   return (
     <section aria-label={`Tier ${t.number}`} className="space-y-4">
       <div className="space-y-2">
@@ -145,7 +139,7 @@ export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: 
       )}
       <TierHours stand={stand} tier={t} hands={hands} />
       <TierFields stand={stand} tier={t} hands={hands} />
-      {setUp && <CautionList setUp={setUp} />}
+      {t.lamps.length > 0 && <CautionList stand={stand} />}
     </section>
   );
 }

@@ -1,4 +1,5 @@
 'use client';
+import { coverLibrary } from '@/core/library/coverLibrary';
 import { CalendarDays } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo } from 'react';
@@ -14,16 +15,23 @@ import { containerItems } from '../parts/containerItems';
 import { cropItems } from '../parts/cropItems';
 import { LengthField } from '../parts/LengthField';
 import { Segments } from '../parts/Segments';
+import { SelectField } from '../parts/SelectField';
 import { Stepper } from '../parts/Stepper';
 import { TypedField } from '../parts/TypedField';
 import { ageWords } from '../chart/ageWords';
 import { loggedNow } from '../season/loggedNow';
 import { useSettings, useSite, useToday } from '../shell/WorkspaceContext';
-import { stageWords } from '../verdict/words';
+import { percent, stageWords } from '../verdict/words';
 import { trayName } from './benchWords';
 import { ChoiceSheet } from './ChoiceSheet';
 import { ThingTools } from './ThingTools';
 import type { Hands } from './useHands';
+
+/** What may be over a tray until its seedlings are up, with what it takes of the light. */
+const COVERS = [
+  { value: '', label: 'none' },
+  ...coverLibrary.map((c) => ({ value: c.id, label: `${c.name}, lets ${percent(c.transmittance)} through` })),
+];
 
 /** One tray: what grows in it, how far along and how tall, where and on what it stands. */
 export function TrayPanel({ tier: t, tray: y, hands }: { tier: BenchTier; tray: BenchTray; hands: Hands }) {
@@ -95,6 +103,12 @@ export function TrayPanel({ tier: t, tray: y, hands }: { tier: BenchTier; tray: 
           min={0}
           max={8}
           onChange={(risers) => change('change the risers', () => ({ risers }))}
+        />
+        <SelectField
+          label="cover"
+          value={tray.coverId ?? ''}
+          options={COVERS}
+          onChange={(id) => change('change the cover', () => ({ coverId: id || null }))}
         />
         {tray.risers > 0 && (
           <LengthField

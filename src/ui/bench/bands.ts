@@ -1,4 +1,5 @@
-import { lightBandOf, type LightBand } from '@/core/dose/lightBand';
+import type { LightDay } from '@/core/dose/LightDay';
+import { lampBandOf, type LightBand } from '@/core/dose/lightBand';
 import type { BenchTier, BenchTray } from '@/core/stand/benchStand';
 import { outlineOf } from '@/core/stand/footprint';
 import type { View } from './benchFrame';
@@ -7,8 +8,8 @@ import type { View } from './benchFrame';
 const ANY_SEEDLING: LightBand = { low: 140, target: 210, high: 280, highBy: 'dose' };
 
 /** The band in which a tray's light is shown. */
-export const bandOf = (tray: BenchTray | undefined, hours: number): LightBand =>
-  tray && hours > 0 ? lightBandOf(tray.stage, hours) : ANY_SEEDLING;
+export const bandOf = (tray: BenchTray | undefined, day: LightDay): LightBand =>
+  tray && day.lit_min > 0 ? lampBandOf(tray.stage, day) : ANY_SEEDLING;
 
 /** A stretch of a tier, as shares of its width, and the band that is shown there. */
 export interface Stretch {
@@ -24,7 +25,7 @@ export interface Stretch {
  */
 export function stretchesOf(tier: BenchTier, view: View, chosen: BenchTray | undefined): Stretch[] {
   const span = view === 'front' ? tier.tier.width : tier.tier.depth;
-  if (chosen || tier.trays.length === 0) return [{ from: 0, to: 1, band: bandOf(chosen, tier.hours), tray: chosen }];
+  if (chosen || tier.trays.length === 0) return [{ from: 0, to: 1, band: bandOf(chosen, tier.day), tray: chosen }];
   const ends = (t: BenchTray) => {
     const r = outlineOf(t.tray);
     return view === 'front' ? [r.x0, r.x1] : [r.y0, r.y1];
@@ -35,7 +36,7 @@ export function stretchesOf(tier: BenchTier, view: View, chosen: BenchTray | und
     const last = stretches[stretches.length - 1];
     if (last?.tray && last.tray.stage === tray.stage) return;
     const from = i === 0 ? 0 : Math.min(1, Math.max(0, (ends(inOrder[i - 1]!)[1]! + ends(tray)[0]!) / 2 / span));
-    stretches.push({ from, to: 1, band: bandOf(tray, tier.hours), tray });
+    stretches.push({ from, to: 1, band: bandOf(tray, tier.day), tray });
   });
   return stretches.map((s, i) => ({ ...s, to: stretches[i + 1]?.from ?? 1 })).filter((s) => s.to > s.from);
 }

@@ -30,14 +30,14 @@ test('how a lamp hangs is counted from the shelf above', () => {
 });
 
 test.each<[Move, string]>([
-  [{ do: 'hang', tierId: first!.tier.id, steps: -3 }, 'Lower the lamps on tier 1: 3 links down'],
+  [{ do: 'hang', tierId: first!.tier.id, lift: -0.06 }, 'Lower the lamps on tier 1: 3 links down'],
   [{ do: 'hours', programmeId: second!.programme.id, on_min: 360, lit_min: 900 }, '15 h a day instead of 16 h on tier 2, on at 06:00'],
   [{ do: 'shift', tierId: second!.tier.id, dx: 0.07, dy: 0 }, 'Slide the lamps on tier 2 7 cm to the right'],
   [{ do: 'shift', tierId: second!.tier.id, dx: 0, dy: -0.03 }, 'Slide the lamps on tier 2 3 cm to the front'],
   [{ do: 'gap', tierId: second!.tier.id, gap: 0.1 }, 'Hang the lamps on tier 2 10 cm apart'],
   [{ do: 'line', tierId: second!.tier.id, faces: ['left', 'right', 'back'] }, 'White card on the back and both sides on tier 2'],
   [{ do: 'line', tierId: second!.tier.id, faces: ['left'] }, 'White card on the left side on tier 2'],
-  [{ do: 'riser', trayId: tray(second), risers: 2, before: 0 }, 'Put celery, early on two risers'],
+  [{ do: 'riser', trayId: tray(second), risers: 2 }, 'Put celery, early on two risers'],
   [{ do: 'swap-trays', trayId: tray(second), otherId: tray(second, 1) }, 'Swap celery, early and celery, late'],
   [{ do: 'swap-trays', trayId: tray(first), otherId: tray(second, 1) }, 'Swap Leek (tier 1) and celery, late (tier 2)'],
   [{ do: 'tray-to-tier', trayId: tray(first), tierId: third!.tier.id, x: 0, y: 0 }, 'Move Leek to tier 3'],
@@ -63,15 +63,21 @@ test('several moves make one sentence', () =>
 
 test.each<[Fault, string]>([
   [{ why: 'lamp-beyond-tier', thingId: first!.lamps[0]!.fitting.id, by: 0.12 }, 'sticks out 12 cm'],
-  [{ why: 'trays-overlap', thingId: tray(second), otherId: tray(second, 1) }, 'celery, early and celery, late stand in the same place'],
+  [
+    { why: 'trays-overlap', thingId: tray(second), otherId: tray(second, 1), by: 0.02 },
+    'celery, early and celery, late stand in the same place',
+  ],
   [{ why: 'plants-too-tall', thingId: tray(first), by: 0.03 }, 'Leek grows 3 cm into the shelf above'],
   [
     { why: 'hanger-overloaded', thingId: first!.lamps[0]!.fitting.id, weight: 2.24, load: 2 },
     'weighs 2.2 kg; what it hangs by carries 2.0 kg',
   ],
-  [{ why: 'strip-overloaded', thingId: rack.stand.id, power: 420.4, allowed: 368 }, 'draw 420 W; the strip should carry at most 368 W'],
+  [{ why: 'strip-overloaded', thingId: rack.stand.id, power: 420.4, allowed: 368 }, 'needs 420 VA; the strip should carry at most 368 VA'],
   [{ why: 'lamp-in-shelf', thingId: first!.lamps[0]!.fitting.id, by: 0.02 }, '2 cm too high'],
-  [{ why: 'leaves-above-lamp', thingId: first!.lamps[0]!.fitting.id, trayId: tray(first), by: 0.01 }, 'Leek reaches 1 cm above the face'],
+  [
+    { why: 'leaves-above-lamp', thingId: first!.lamps[0]!.fitting.id, trayId: tray(first), by: 0.01, least: 0.02 },
+    'Leek reaches 1 cm above the face',
+  ],
 ])('a mistake is said with how much: %j', (fault, words) => expect(faultWords(fault, rack, 'cm')).toContain(words));
 
 test('each stretch of a tier is shown in the band of the tray that stands there, and in one where all are alike', () => {

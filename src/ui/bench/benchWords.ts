@@ -4,7 +4,7 @@ import { isRoofed } from '@/core/stand/Enclosure';
 import type { Hanger, HangerKind } from '@/core/stand/Hanger';
 import type { Fitting } from '@/core/stand/Site';
 import { showLength, type LengthUnit } from '@/core/units/length';
-import type { Says } from '@/core/verdict/judge';
+import type { Says } from '@/core/verdict/standing';
 
 /** A tier's state in a few words, for its place beside the drawing. */
 export const SAYS_WORDS: Readonly<Record<Says, string>> = {
@@ -15,11 +15,14 @@ export const SAYS_WORDS: Readonly<Record<Says, string>> = {
   'spot-strong': 'middle too strong',
   'all-strong': 'too strong',
   'dim-and-strong': 'uneven',
+  'day-too-long': 'day too long',
 };
 
 /** How bad a word is: what a tier with several trays is called by its worst. */
 export const badness = (says: Says): number =>
-  ({ 'in-range': 0, 'spot-strong': 1, 'edge-dim': 2, 'dim-and-strong': 3, 'all-strong': 4, 'all-dim': 4, dark: 5 })[says];
+  ({ 'in-range': 0, 'spot-strong': 1, 'edge-dim': 2, 'dim-and-strong': 3, 'all-strong': 4, 'all-dim': 4, 'day-too-long': 4, dark: 5 })[
+    says
+  ];
 
 const STEP_WORDS: Readonly<Record<HangerKind, readonly [string, string]>> = {
   chain: ['link', 'links'],
@@ -73,8 +76,10 @@ export function faultWords(fault: Fault, stand: BenchStand, unit: LengthUnit): s
       return `${lamp} sticks out ${cm(fault.by)} past the tier. Turn it, move it in, or take a shorter one.`;
     case 'lamp-in-shelf':
       return `${lamp} is ${cm(fault.by)} too high for the shelf above it.`;
+    case 'lamps-collide':
+      return `${lamp} and another lamp hang in the same place.`;
     case 'leaves-in-heat':
-      return `${tray(fault.trayId)} is ${cm(fault.distance)} from ${lamp}, whose heat asks for ${cm(fault.least)}.`;
+      return `${tray(fault.trayId)} is ${cm(fault.distance)} from ${lamp}. Leaves need ${cm(fault.least)} to every side of it, for heat and air.`;
     case 'leaves-above-lamp':
       return `${tray(fault.trayId)} reaches ${cm(fault.by)} above the face of ${lamp}.`;
     case 'tray-over-edge':
@@ -88,6 +93,6 @@ export function faultWords(fault: Fault, stand: BenchStand, unit: LengthUnit): s
     case 'hanger-overloaded':
       return `${lamp} weighs ${kg(fault.weight)}; what it hangs by carries ${kg(fault.load)}.`;
     case 'strip-overloaded':
-      return `The lamps draw ${Math.round(fault.power)} W; the strip should carry at most ${Math.round(fault.allowed)} W for hours on end. Ask a licensed electrician when unsure.`;
+      return `What is plugged in needs ${Math.round(fault.power)} VA; the strip should carry at most ${Math.round(fault.allowed)} VA for hours on end. Follow local code; ask a licensed electrician.`;
   }
 }

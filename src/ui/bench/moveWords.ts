@@ -1,10 +1,17 @@
+import { stepsFor } from '@/core/advice/applyMove';
 import type { Move } from '@/core/advice/Move';
 import { tables } from '@/core/library/tables';
-import type { BenchStand } from '@/core/stand/benchStand';
+import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
 import type { Lamp } from '@/core/lamp/Lamp';
 import { showClock, showHours } from '@/core/units/clock';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { riserWords, stepWords, trayName } from './benchWords';
+
+/** How far the lamps of a tier go up or down, in the steps of what they hang by. */
+export const liftWords = ({ tier }: Pick<BenchTier, 'tier'>, lift: number, unit: LengthUnit): string =>
+  [...new Set(tier.fittings.filter((f) => f.hanger.kind !== 'fixed').map((f) => stepWords(f.hanger, stepsFor(f, lift), unit)))].join(
+    ' or ',
+  );
 
 /** A move as one would say it to somebody at the rack; the tier is named where the stand has several. */
 export function moveWords(move: Move, stand: BenchStand, own: readonly Lamp[], unit: LengthUnit): string {
@@ -20,8 +27,8 @@ export function moveWords(move: Move, stand: BenchStand, own: readonly Lamp[], u
   const cm = (v: number) => showLength(Math.abs(v), unit);
   switch (move.do) {
     case 'hang': {
-      const hanger = tierOf(move.tierId)?.tier.fittings[0]?.hanger;
-      return `${move.steps > 0 ? 'Raise' : 'Lower'} the ${lamps(move.tierId)}${where(move.tierId)}: ${hanger ? stepWords(hanger, move.steps, unit) : ''}`;
+      const tier = tierOf(move.tierId);
+      return `${move.lift > 0 ? 'Raise' : 'Lower'} the ${lamps(move.tierId)}${where(move.tierId)}: ${tier ? liftWords(tier, move.lift, unit) : ''}`;
     }
     case 'hours': {
       const on = stand.tiers.filter((t) => t.programme.id === move.programmeId);
@@ -50,7 +57,9 @@ export function moveWords(move: Move, stand: BenchStand, own: readonly Lamp[], u
     case 'turn-tray':
       return `Turn ${tray(move.trayId)} by a quarter`;
     case 'shift-tray':
-      return `Move ${tray(move.trayId)} ${cm(move.dx)} to the ${move.dx > 0 ? 'right' : 'left'}`;
+      return move.dx !== 0
+        ? `Move ${tray(move.trayId)} ${cm(move.dx)} to the ${move.dx > 0 ? 'right' : 'left'}`
+        : `Move ${tray(move.trayId)} ${cm(move.dy)} to the ${move.dy > 0 ? 'back' : 'front'}`;
     case 'swap-trays': {
       const [a, b] = [trayOf(move.trayId), trayOf(move.otherId)];
       const far = a && b && a.t !== b.t;

@@ -4,13 +4,15 @@ import { Collapsible } from 'radix-ui';
 import { cautionsFor } from '@/core/caution/cautionsFor';
 import type { Caution } from '@/core/caution/Caution';
 import { cautionLibrary, generalNote } from '@/core/library/cautionLibrary';
-import type { SetUp } from '@/core/stand/setUp';
+import type { BenchStand } from '@/core/stand/benchStand';
+import { useSite } from '../shell/WorkspaceContext';
 
 const ICONS = { danger: TriangleAlert, warning: CircleAlert, info: Info };
 
-/** The cautions that apply here, dangers in full, the rest behind one press. */
-export function CautionList({ setUp }: { setUp: SetUp }) {
-  const all = cautionsFor(setUp, cautionLibrary);
+/** The cautions that apply to a stand, dangers in full, the rest behind one press. */
+export function CautionList({ stand }: { stand: BenchStand }) {
+  const stated = useSite((s) => s.site.stated);
+  const all = cautionsFor(stand, stated, cautionLibrary);
   const dangers = all.filter((c) => c.severity === 'danger');
   const others = all.filter((c) => c.severity !== 'danger');
   return (
@@ -25,7 +27,7 @@ export function CautionList({ setUp }: { setUp: SetUp }) {
       </ul>
       <Collapsible.Root>
         <Collapsible.Trigger className="group flex min-h-9 items-center gap-1 font-semibold text-verdigris max-md:min-h-11">
-          {others.length} more for this lamp and crop
+          {others.length} more for these lamps and crops
           <ChevronDown size={17} className="group-data-[state=open]:rotate-180" aria-hidden />
         </Collapsible.Trigger>
         <Collapsible.Content>

@@ -79,6 +79,7 @@ const SAYS: Readonly<Record<TrayDay['says'], string>> = {
   short: 'too little light',
   much: 'too much light',
   uneven: 'too little and too much',
+  long: 'too long a day',
   hot: 'too near the lamp',
   rest: 'no light needed',
 };
@@ -86,6 +87,7 @@ export const sayWords = (says: TrayDay['says']): string => SAYS[says];
 
 /** What stands in the way of a tray, and what would help. */
 export function limitWords({ says, bound }: Pick<ChartLimit, 'says' | 'bound'>): string {
+  if (says === 'long') return 'Its light lasts longer than it bears: a timer of its own, or less daylight in the evening, would help.';
   switch (bound) {
     case 'rhythm':
       return 'It outgrows its setting between visits: come by more often.';

@@ -116,7 +116,7 @@ test('what is plugged in wrongly is said with its reason', () => {
   expect(loads.faults.map((f) => faultWords(f, stand, loads))).toEqual([
     'Heat mat, tier 5 goes off with the lamps, just when the nights are cold. A mat belongs on an outlet that is always live, with a thermostat.',
   ]);
-  expect(faultWords({ why: 'overloaded', programmeId: null, power: 900, allowed: 800 }, stand, loads)).toContain('four fifths');
+  expect(faultWords({ why: 'overloaded', programmeId: null, load: 900, allowed: 800 }, stand, loads)).toContain('four fifths');
   expect(faultWords({ why: 'too-few-outlets', programmeId: null, plugs: 3, outlets: 2 }, stand, loads)).toContain('2 outlets for 3 plugs');
   expect(groupName(stand, null)).toBe('Always live');
 });

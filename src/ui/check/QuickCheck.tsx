@@ -1,5 +1,6 @@
 'use client';
 import { useMemo } from 'react';
+import { benchStandIn } from '@/store/bench/benchStandIn';
 import { activeSetUp } from '@/store/light/followSetUp';
 import { newId } from '@/store/site/newId';
 import { changeSite } from '@/store/site/siteStore';
@@ -54,7 +55,7 @@ export function QuickCheck() {
           <DayStrip setUp={setUp} />
           <CostLine setUp={setUp} />
           <RulesPanel setUp={setUp} />
-          <CautionList setUp={setUp} />
+          <CautionList stand={benchStandIn(site, setUp.stand)} />
         </div>
       </div>
     </div>

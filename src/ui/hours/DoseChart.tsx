@@ -1,5 +1,4 @@
 'use client';
-import { MOL_SECONDS } from '@/core/dose/dli';
 import type { SetUp } from '@/core/stand/setUp';
 import { useVerdict } from '../verdict/useVerdict';
 import { DoseFigure } from './DoseFigure';
@@ -17,7 +16,8 @@ export function DoseChart({ setUp }: { setUp: SetUp }) {
       on_min={setUp.programme.on_min}
       lit_min={setUp.programme.lit_min}
       low={setUp.stage.dliMin}
-      high={verdict.band.high * setUp.hours * MOL_SECONDS}
+      daylight={setUp.tier.daylight}
+      high={verdict.highDose}
     />
   );
 }

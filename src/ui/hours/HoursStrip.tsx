@@ -1,7 +1,7 @@
 'use client';
 import { useRef } from 'react';
-import type { Span } from '@/core/timer/Span';
-import { lengthOf } from '@/core/timer/Span';
+import type { Span } from '@/core/units/Span';
+import { lengthOf } from '@/core/units/Span';
 import { MINUTES_PER_DAY, showClock } from '@/core/units/clock';
 import { beginGesture, endGesture } from '@/store/site/siteStore';
 import { useWorkspace } from '../shell/WorkspaceContext';

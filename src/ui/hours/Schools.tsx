@@ -2,6 +2,8 @@
 import { useMemo } from 'react';
 import { runningCost } from '@/core/cost/runningCost';
 import { dliOf } from '@/core/dose/dli';
+import { AS_SET } from '@/core/programme/HoursPlan';
+import { changeBatch } from '@/core/stand/change';
 import { DAY_AND_NIGHT_DAYS, schoolsOf, type School } from '@/core/schools/schools';
 import type { SetUp } from '@/core/stand/setUp';
 import { showHours } from '@/core/units/clock';
@@ -36,6 +38,8 @@ export function Schools({ setUp }: { setUp: SetUp }) {
   const power = setUp.lamp.power * setUp.tier.fittings.length;
   const { mean } = judged.stats;
   const range = (s: School, show: (h: number) => string) => (s.first === s.then ? show(s.first) : `${show(s.first)} → ${show(s.then)}`);
+  // Day and night is a plan for the first days: said of the batch, so that it is not taken for a slip.
+  const use = (s: School) => changeBatch(setUp.batch.id, { plan: s.id === 'day-and-night' ? { ...AS_SET, kind: s.id } : AS_SET });
   const schools = schoolsOf(crop, stage, hours, solution.best.hours);
   return (
     <div className="space-y-2">
@@ -70,8 +74,10 @@ export function Schools({ setUp }: { setUp: SetUp }) {
                       kind="quiet"
                       className="px-2!"
                       aria-label={`Use: ${NAMES[s.id]}`}
-                      disabled={s.first === hours}
-                      onClick={() => changeSite(sites, 'change the hours', setDistanceAndHours(stand.id, distance, s.first))}
+                      disabled={s.first === hours || (s.id === 'day-and-night' && stage !== crop.stages[0])}
+                      onClick={() =>
+                        changeSite(sites, 'change the hours', (site) => use(s)(setDistanceAndHours(stand.id, distance, s.first)(site)))
+                      }
                     >
                       Use
                     </Button>

@@ -2,8 +2,7 @@
 import { AlarmClock } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { TierLight } from '@/core/bench/BenchQuestion';
-import type { Daylight } from '@/core/dose/Daylight';
-import { lengthOf, overlapOf } from '@/core/timer/Span';
+import { photoperiodOf } from '@/core/dose/LightDay';
 import { setProgramme } from '@/core/stand/change';
 import { powerOf, servedBy, type StandTimer } from '@/core/timer/servedBy';
 import { fareOn, solveTimer, type TimerRules } from '@/core/timer/solveTimer';
@@ -30,10 +29,6 @@ interface TimerCardProps {
   lights: Readonly<Record<string, TierLight>>;
 }
 
-/** How long the plants' day is: while lamps burn or daylight comes in. */
-const dayOf = ({ on_min, lit_min }: StandTimer, daylight: Daylight | null): number =>
-  daylight ? lit_min + lengthOf(daylight) - overlapOf(on_min, lit_min, daylight) : lit_min;
-
 /** One timer: its day, how each tray on it fares, and the times that would serve all of them best. */
 export function TimerCard({ timer, alone, lights }: TimerCardProps) {
   const { sites } = useWorkspace();
@@ -42,14 +37,14 @@ export function TimerCard({ timer, alone, lights }: TimerCardProps) {
   const { on_min, lit_min } = timer;
   const off_min = offAt(on_min, lit_min);
   const daylight = timer.tiers[0]!.tier.daylight;
-  const day_min = dayOf(timer, daylight);
+  const day_min = Math.round(photoperiodOf({ on_min, lit_min, daylight }) * 60);
   const [looked, setLooked] = useState<string | null>(null);
   const change = (on: number, lit: number) =>
     changeSite(sites, 'change the hours', setProgramme(timer.id, (on + MINUTES_PER_DAY) % MINUTES_PER_DAY, lit));
   const served = useMemo(() => servedBy(timer, lights), [timer, lights]);
   const rules = useMemo<TimerRules>(
-    () => ({ step_min: timerStep_min, quiet, cheap, price_per_kWh, daylight, power: powerOf(timer) }),
-    [timerStep_min, quiet, cheap, price_per_kWh, daylight, timer],
+    () => ({ step_min: timerStep_min, quiet, cheap, price_per_kWh, power: powerOf(timer) }),
+    [timerStep_min, quiet, cheap, price_per_kWh, timer],
   );
   const now = useMemo(() => fareOn(served, rules, on_min, lit_min), [served, rules, on_min, lit_min]);
   const best = useMemo(() => solveTimer(served, rules, { on_min, lit_min }), [served, rules, on_min, lit_min]);
@@ -92,14 +87,14 @@ export function TimerCard({ timer, alone, lights }: TimerCardProps) {
           <DaylightFields timer={timer} daylight={daylight} />
           {chosen && (
             <DoseFigure
-              weakest={chosen.weakest}
-              mean={chosen.mean}
-              strongest={chosen.strongest}
+              weakest={chosen.light.weakest}
+              mean={chosen.light.mean}
+              strongest={chosen.light.strongest}
               on_min={on_min}
               lit_min={lit_min}
               daylight={daylight}
-              low={chosen.stage.dliMin + (daylight?.dli ?? 0)}
-              high={chosen.stage.dliMax + (daylight?.dli ?? 0)}
+              low={chosen.stage.dliMin}
+              high={chosen.stage.dliMax}
             />
           )}
         </div>
@@ -113,7 +108,7 @@ export function TimerCard({ timer, alone, lights }: TimerCardProps) {
                 <tr>
                   <th className="font-normal">tray</th>
                   <th className="font-normal">mol a day</th>
-                  <th className="font-normal">{daylight ? 'asks of the lamps' : 'asks for'}</th>
+                  <th className="font-normal">needs</th>
                   <th className="font-normal">now</th>
                 </tr>
               </thead>

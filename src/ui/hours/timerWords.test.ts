@@ -18,6 +18,7 @@ const fares = (change: Partial<Fares>): Fares => ({
   weakest: 5,
   mean: 6,
   strongest: 7,
+  photoperiod: 16,
   says: 'short',
   alone: null,
   light: 1.3,
@@ -57,5 +58,9 @@ test('limits name the crop and its hours', () => {
   expect(limitWords({ why: 'longest-day', trayId: leek!.tray.id, hours: 14 }, trayOf)).toBe('Leek bears no more than 14 h.');
   expect(limitWords({ why: 'quiet', longest: 12.5 }, trayOf)).toMatch(/leave no more than 12/);
   const apart = { why: 'crops-disagree', longId: pea!.tray.id, atLeast: 16, shortId: leek!.tray.id, atMost: 12 } as const;
-  expect(limitWords(apart, trayOf)).toBe('Sweet pea wants 16 h at least, Leek bears 12 h at most: they do not belong on one timer.');
+  expect(limitWords(apart, trayOf)).toBe('Sweet pea wants 16 h at least, Leek bears 12 h at most: they need timers of their own.');
+  expect(limitWords({ why: 'no-common-hours', trayIds: [leek!.tray.id, pea!.tray.id] }, trayOf)).toBe(
+    'No hours suit all of them: Leek and Sweet pea would be in range on timers of their own or on another tier.',
+  );
+  expect(cureWords(fares({ says: 'long' }), true)).toMatch(/more darkness/);
 });

@@ -23,8 +23,11 @@ const SAYS: Readonly<Record<Fares['says'], string>> = {
   short: 'too little',
   much: 'too much',
   uneven: 'too little and too much',
+  long: 'too long a day',
 };
 export const saysWords = (says: Fares['says']): string => SAYS[says];
+
+const listed = (names: readonly string[]) => [...new Set(names)].join(', ').replace(/, ([^,]+)$/, ' and $1');
 
 /** What kept a timer from better times. */
 export function limitWords(limit: Limit, trayOf: (id: string) => BenchTray): string {
@@ -36,13 +39,16 @@ export function limitWords(limit: Limit, trayOf: (id: string) => BenchTray): str
     case 'shortest-day':
       return `${trayName(trayOf(limit.trayId))} wants ${hours(limit.hours)} at least.`;
     case 'crops-disagree':
-      return `${trayName(trayOf(limit.longId))} wants ${hours(limit.atLeast)} at least, ${trayName(trayOf(limit.shortId))} bears ${hours(limit.atMost)} at most: they do not belong on one timer.`;
+      return `${trayName(trayOf(limit.longId))} wants ${hours(limit.atLeast)} at least, ${trayName(trayOf(limit.shortId))} bears ${hours(limit.atMost)} at most: they need timers of their own.`;
+    case 'no-common-hours':
+      return `No hours suit all of them: ${listed(limit.trayIds.map((id) => trayName(trayOf(id))))} would be in range on ${limit.trayIds.length === 1 ? 'a timer of its own' : 'timers of their own'} or on another tier.`;
   }
 }
 
 /** What would cure a tray that these times short-change; null when nothing is wrong with it. */
 export function cureWords({ says, alone, light }: Fares, others: boolean): string | null {
   if (says === 'suits') return null;
+  if (says === 'long') return 'Fewer hours, or a tier on another timer: it needs more darkness.';
   if (says === 'uneven') return 'Its light is too uneven for any hours: move or add a lamp.';
   const stronger =
     light > 2

@@ -11,13 +11,14 @@ import { changeSite } from '@/store/site/siteStore';
 import { useStand } from '../bench/useBench';
 import { HoursHead } from '../hours/HoursHead';
 import { NoStand } from '../hours/NoStand';
+import { CautionList } from '../caution/CautionList';
 import { Button } from '../parts/Button';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { OutletList } from './OutletList';
-import { faultWords, groupName, KIND_WORDS, watts } from './outletWords';
+import { faultWords, groupName, KIND_WORDS, voltAmperes, watts } from './outletWords';
 import { PlugPanel } from './PlugPanel';
 
 /** What of a stand is plugged in where, what that comes to, and a plug to practise with. */
@@ -61,8 +62,8 @@ function OfStand({ stand }: { stand: BenchStand }) {
             <div className="min-w-52 flex-1">
               <h2 className="text-lg font-semibold">All of it together</h2>
               <p data-testid="all-power">
-                <strong className="font-semibold">{watts(loads.power)}</strong>
-                {strip !== null && ` of ${watts(CONTINUOUS_SHARE * strip)} that the strip should carry for hours on end`}
+                <strong className="font-semibold">{watts(loads.power)}</strong> drawn, {voltAmperes(loads.load)} in the wires
+                {strip !== null && ` of ${voltAmperes(CONTINUOUS_SHARE * strip)} that the strip should carry for hours on end`}
               </p>
             </div>
             <MaybeNumberField
@@ -70,7 +71,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
               value={strip}
               min={1}
               max={100_000}
-              unit="W"
+              unit="VA (W)"
               inputClassName="w-24"
               onChange={(w) => changeSite(sites, 'rate the strip', setStrip(id, { strip: w }))}
             />
@@ -80,6 +81,9 @@ function OfStand({ stand }: { stand: BenchStand }) {
           <AddThing stand={stand} />
           <PlugPanel stand={stand} />
         </div>
+      </div>
+      <div className="mt-6 border-t border-line pt-4">
+        <CautionList stand={stand} />
       </div>
       <p className="mt-6 border-t border-line pt-4 text-sm text-soft">
         Timers and strips carry no more than their rating, and for hours on end no more than four fifths of it (the usual allowance for
@@ -92,7 +96,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
 
 function Group({ stand, group, groups }: { stand: BenchStand; group: OutletGroup; groups: readonly OutletGroup[] }) {
   const { sites } = useWorkspace();
-  const { programmeId, plugs, power, rating, outlets } = group;
+  const { programmeId, plugs, power, load, rating, outlets } = group;
   const name = groupName(stand, programmeId);
   const allowed = rating === null ? null : CONTINUOUS_SHARE * rating;
   return (
@@ -101,8 +105,8 @@ function Group({ stand, group, groups }: { stand: BenchStand; group: OutletGroup
         <div className="min-w-52 flex-1">
           <h2 className="text-lg font-semibold">{name}</h2>
           <p className="text-soft">
-            <strong className="font-semibold text-ink">{watts(power)}</strong>
-            {allowed !== null && ` of ${watts(allowed)} for hours on end`} · {plugs.length} {plugs.length === 1 ? 'plug' : 'plugs'}
+            <strong className="font-semibold text-ink">{watts(power)}</strong> drawn, {voltAmperes(load)}
+            {allowed !== null && ` of ${voltAmperes(allowed)} for hours on end`} · {plugs.length} {plugs.length === 1 ? 'plug' : 'plugs'}
             {outlets !== null && ` in ${outlets} outlets`}
           </p>
         </div>
@@ -112,7 +116,7 @@ function Group({ stand, group, groups }: { stand: BenchStand; group: OutletGroup
             value={rating}
             min={1}
             max={100_000}
-            unit="W"
+            unit="VA (W)"
             inputClassName="w-22"
             onChange={(w) => changeSite(sites, 'rate the timer', setTimer(programmeId, { rating: w }))}
           />
@@ -139,12 +143,12 @@ function Group({ stand, group, groups }: { stand: BenchStand; group: OutletGroup
           aria-label={`Load of ${name}`}
           aria-valuemin={0}
           aria-valuemax={Math.round(allowed)}
-          aria-valuenow={Math.round(power)}
+          aria-valuenow={Math.round(load)}
           className="h-1.5 overflow-hidden rounded bg-sunk"
         >
           <div
-            className={clsx('h-full', power > allowed ? 'bg-copper' : 'bg-verdigris')}
-            style={{ width: `${Math.min(100, (power / allowed) * 100)}%` }}
+            className={clsx('h-full', load > allowed ? 'bg-copper' : 'bg-verdigris')}
+            style={{ width: `${Math.min(100, (load / allowed) * 100)}%` }}
           />
         </div>
       )}

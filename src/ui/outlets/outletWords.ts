@@ -7,6 +7,8 @@ import { timerName } from '../hours/timerWords';
 export const KIND_WORDS: Readonly<Record<Plugged['kind'], string>> = { fan: 'fan', mat: 'heat mat', pump: 'pump', other: 'something else' };
 
 export const watts = (w: number): string => `${Math.round(w)} W`;
+/** Volts times amperes: what wires have to carry. */
+export const voltAmperes = (va: number): string => `${Math.round(va)} VA`;
 
 /** What a group of outlets is called. */
 export function groupName(stand: BenchStand, programmeId: string | null): string {
@@ -24,9 +26,9 @@ export function faultWords(fault: OutletFault, stand: BenchStand, { groups }: Lo
   const thing = (id: string) => groups.flatMap((g: OutletGroup) => g.plugs).find((p) => p.id === id)?.name ?? 'It';
   switch (fault.why) {
     case 'overloaded':
-      return `${name(fault.programmeId)} would carry ${watts(fault.power)}; for hours on end it should carry no more than ${watts(fault.allowed)}, four fifths of its rating.`;
+      return `${name(fault.programmeId)} would carry ${voltAmperes(fault.load)}; for hours on end it should carry no more than ${voltAmperes(fault.allowed)}, four fifths of its rating.`;
     case 'strip-overloaded':
-      return `Together they draw ${watts(fault.power)}; the strip should carry no more than ${watts(fault.allowed)} for hours on end.`;
+      return `Together they need ${voltAmperes(fault.load)}; the strip should carry no more than ${voltAmperes(fault.allowed)} for hours on end.`;
     case 'too-few-outlets':
       return `${name(fault.programmeId)} has ${fault.outlets} outlets for ${fault.plugs} plugs. Do not chain strips: another timer is the way.`;
     case 'mat-timed':

@@ -2,6 +2,7 @@
 import type { Metres } from '@/core/quantities';
 import { readLength, showLength } from '@/core/units/length';
 import { useSettings } from '../shell/WorkspaceContext';
+import { decimalSign } from './decimalSign';
 import { TypedField } from './TypedField';
 
 interface LengthFieldProps {
@@ -23,7 +24,7 @@ export function LengthField({ value, min, max, ...rest }: LengthFieldProps) {
     <TypedField
       {...rest}
       shown={value === null ? '' : showLength(value, lengthUnit)}
-      read={(text) => readLength(text, lengthUnit)}
+      read={(text) => readLength(text, lengthUnit, decimalSign())}
       refuse={(v) =>
         v >= min - 1e-9 && v <= max + 1e-9 ? null : `Between ${showLength(min, lengthUnit)} and ${showLength(max, lengthUnit)}, please.`
       }

@@ -1,6 +1,7 @@
 'use client';
 import { fail, ok } from '@/core/result';
 import { readNumber } from '@/core/units/readNumber';
+import { decimalSign } from './decimalSign';
 import { TypedField } from './TypedField';
 
 interface MaybeNumberFieldProps {
@@ -21,7 +22,7 @@ export function MaybeNumberField({ value, min, max, ...rest }: MaybeNumberFieldP
       shown={value === null ? '' : String(Math.round(value * 1000) / 1000)}
       read={(text) => {
         if (!text.trim()) return ok(null);
-        const number = readNumber(text);
+        const number = readNumber(text, decimalSign());
         return number === null ? fail({ code: 'number/not-a-number', at: '', found: text }) : ok(number);
       }}
       refuse={(v) => (v !== null && (v < min || v > max) ? `Between ${min} and ${max}, please.` : null)}

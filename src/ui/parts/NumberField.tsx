@@ -1,6 +1,7 @@
 'use client';
 import { fail, ok } from '@/core/result';
 import { readNumber } from '@/core/units/readNumber';
+import { decimalSign } from './decimalSign';
 import { TypedField } from './TypedField';
 
 interface NumberFieldProps {
@@ -22,7 +23,7 @@ export function NumberField({ value, min, max, whole = false, ...rest }: NumberF
       {...rest}
       shown={value === null ? '' : String(Math.round(value * 1000) / 1000)}
       read={(text) => {
-        const number = readNumber(text);
+        const number = readNumber(text, decimalSign());
         return number === null ? fail({ code: 'number/not-a-number', at: '', found: text }) : ok(number);
       }}
       refuse={(v) =>

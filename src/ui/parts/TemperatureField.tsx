@@ -1,6 +1,7 @@
 'use client';
 import { readTemperature, showTemperature } from '@/core/units/temperature';
 import { useSettings } from '../shell/WorkspaceContext';
+import { decimalSign } from './decimalSign';
 import { TypedField } from './TypedField';
 
 interface TemperatureFieldProps {
@@ -20,7 +21,7 @@ export function TemperatureField({ value, min, max, ...rest }: TemperatureFieldP
     <TypedField
       {...rest}
       shown={showTemperature(value, temperatureUnit)}
-      read={(text) => readTemperature(text, temperatureUnit)}
+      read={(text) => readTemperature(text, temperatureUnit, decimalSign())}
       refuse={(v) =>
         v >= min - 0.3 && v <= max + 0.3
           ? null

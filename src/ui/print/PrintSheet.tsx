@@ -1,7 +1,8 @@
 'use client';
 import { useMemo } from 'react';
+import { benchStandIn } from '@/store/bench/benchStandIn';
 import { cautionsFor } from '@/core/caution/cautionsFor';
-import { lightBandOf } from '@/core/dose/lightBand';
+import { lampBandOf } from '@/core/dose/lightBand';
 import { cautionLibrary, generalNote } from '@/core/library/cautionLibrary';
 import { distanceOf } from '@/core/reading/Reading';
 import type { SetUp } from '@/core/stand/setUp';
@@ -10,7 +11,7 @@ import { showLength, showLengthNumber } from '@/core/units/length';
 import { useSolution, useSuitingDistances } from '../answer/useSolution';
 import { failsWords, limitWords, onTheTape, suitsWords } from '../answer/words';
 import { unitWords } from '../readings/words';
-import { useLight } from '../shell/WorkspaceContext';
+import { useLight, useSite } from '../shell/WorkspaceContext';
 import { AboveView } from '../stage/AboveView';
 import { FrontView } from '../stage/FrontView';
 import { doseNumber } from '../stage/lightWords';
@@ -24,6 +25,7 @@ const WIDTH = 660;
 
 /** One page for the rack: the picture as lines, the answer, the readings and the cautions, in both worlds of units. */
 export function PrintSheet({ setUp }: { setUp: SetUp }) {
+  const site = useSite((s) => s.site);
   const light = useLight();
   const judged = useVerdict(setUp);
   const solution = useSolution(setUp, NOTHING);
@@ -51,7 +53,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
           setUp={setUp}
           map={ready.answer.map}
           stats={ready.answer.stats}
-          band={lightBandOf(stage, setUp.hours)}
+          band={lampBandOf(stage, setUp.day)}
           frame={frame}
           shows="dli"
           unit="cm"
@@ -125,7 +127,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
       <section>
         <h2 className="font-semibold">Take care</h2>
         <ul className="list-disc pl-4">
-          {cautionsFor(setUp, cautionLibrary)
+          {cautionsFor(benchStandIn(site, setUp.stand), site.stated, cautionLibrary)
             .filter((c) => c.severity === 'danger')
             .map((c) => (
               <li key={c.id}>

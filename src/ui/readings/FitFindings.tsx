@@ -43,7 +43,7 @@ export function FitFindings({ of, fit, answer }: { of: TierReadings; fit: Fit; a
             const before = combine(doubtsOf(lamp, colourOf(lamp), null, t.tier.ageing));
             const left = NINE_IN_TEN * l.error;
             const own = Math.hypot(fit.meter, left);
-            const after = combine([{ why: 'meter', low: own, high: own, source: '' }, DOUBT_OF_BEAM]);
+            const after = combine([{ low: own, high: own }, DOUBT_OF_BEAM]);
             const old = [...t.tier.fits]
               .reverse()
               .find((f) => fit.made_ms - f.made_ms > A_YEAR_MS)

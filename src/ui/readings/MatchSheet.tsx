@@ -14,6 +14,7 @@ import { Sheet } from '../parts/Sheet';
 import { useSite } from '../shell/WorkspaceContext';
 import { percent } from '../verdict/words';
 import { takenNow } from './takenNow';
+import { decimalSign } from '../parts/decimalSign';
 import { kindWords, unitWords } from './words';
 
 interface MatchSheetProps {
@@ -49,7 +50,7 @@ export function MatchSheet({ meter, onMatched }: MatchSheetProps) {
   const result = (() => {
     if (by === 'noon-sun') {
       if (height < 15) return { problem: 'The noon sun stands too low today to be a standard: wait for spring, or use a known meter.' };
-      const read = sun.trim() === '' ? null : readLight(sun, unit);
+      const read = sun.trim() === '' ? null : readLight(sun, unit, decimalSign());
       if (!read) return null;
       if (!read.ok) return { problem: 'What it shows, such as 78 000 lx or 78klx.' };
       const standard = noonSun(height, unit);
@@ -61,8 +62,8 @@ export function MatchSheet({ meter, onMatched }: MatchSheetProps) {
     const pairs: { own: number; known: number }[] = [];
     for (const [a, b] of texts) {
       if (a.trim() === '' || b.trim() === '') continue;
-      const mine = readLight(a, unit);
-      const theirs = readLight(b, knownUnit);
+      const mine = readLight(a, unit, decimalSign());
+      const theirs = readLight(b, knownUnit, decimalSign());
       if (!mine.ok || !theirs.ok) return { problem: 'Each line: what both show at the same place, such as 850 and 910.' };
       pairs.push({
         own: inUnit(mine.value, unit, luxPerUmol),

@@ -25,6 +25,7 @@ import { takenNow } from './takenNow';
 import { useMeter } from './useMeter';
 import type { TierReadings } from './useTierReadings';
 import { goTo, noteTaken, walkStore, type Walk } from './walkStore';
+import { decimalSign } from '../parts/decimalSign';
 import { pointWords, showReading, unitWords } from './words';
 
 /** One point of the walk: where the sensor goes, what it shows in big digits, and on to the next. */
@@ -67,7 +68,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
 
   const shownNow = display.sample ? onItsFace(display.sample.value, display.sample.range, scale) : null;
   const text = draft !== '' || !meter.practice ? draft : shownNow === null ? '' : String(Number(shownNow.toPrecision(4)));
-  const typed = text.trim() === '' ? null : readLight(text, meter.unit);
+  const typed = text.trim() === '' ? null : readLight(text, meter.unit, decimalSign());
   const value = typed?.ok ? typed.value.value * times : null;
   const preview = value === null || !typed?.ok ? null : previewOf(value, typed.value.unit);
 
@@ -83,7 +84,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
     if (!typed?.ok || value === null) return setProblem(NO_READING);
     if (value > MOST_SHOWN) return setProblem(TOO_MUCH);
     const dark = walk.daylight ? darkOf(darkDraft, typed.value.unit) * times : 0;
-    if (walk.daylight && darkDraft.trim() !== '' && !readLight(darkDraft, meter.unit).ok)
+    if (walk.daylight && darkDraft.trim() !== '' && !readLight(darkDraft, meter.unit, decimalSign()).ok)
       return setProblem(`With the lamps off: ${NO_READING}`);
     if (dark >= value)
       return setProblem('With the lamps off it showed as much as with them on. Are the lamps on, the fields the right way round?');
@@ -272,7 +273,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
 
 /** The number typed for the lamps off; nothing typed is none. */
 function darkOf(text: string, bare: LightUnit): number {
-  const read = text.trim() === '' ? null : readLight(text, bare);
+  const read = text.trim() === '' ? null : readLight(text, bare, decimalSign());
   return read?.ok ? read.value.value : 0;
 }
 

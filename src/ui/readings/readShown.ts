@@ -1,3 +1,4 @@
+import { decimalSign } from '../parts/decimalSign';
 import { readLight, type LightReading, type LightUnit } from '@/core/units/light';
 
 /** What a person is told when a number is no reading. */
@@ -9,7 +10,7 @@ export const TOO_MUCH = 'No meter shows as much as that.';
 
 /** Reads what a person typed off a meter, or says in words why it can't be. */
 export function readShown(text: string, bare: LightUnit): { readonly shown: LightReading } | { readonly problem: string } {
-  const read = readLight(text, bare);
+  const read = readLight(text, bare, decimalSign());
   if (!read.ok) return { problem: NO_READING };
   if (read.value.value <= 0) return { problem: 'More than nothing: is the lamp on, the sensor uncovered?' };
   if (read.value.value > MOST_SHOWN) return { problem: TOO_MUCH };

@@ -1,9 +1,10 @@
 'use client';
 import { Trash2 } from 'lucide-react';
 import { useMemo } from 'react';
+import { STATED, type Stated } from '@/core/caution/Stated';
 import { tables } from '@/core/library/tables';
 import type { Site } from '@/core/stand/Site';
-import type { Span } from '@/core/timer/Span';
+import type { Span } from '@/core/units/Span';
 import { readClock, showClock } from '@/core/units/clock';
 import { changeSite } from '@/store/site/siteStore';
 import { ChoiceSheet } from '../bench/ChoiceSheet';
@@ -152,5 +153,43 @@ export function TimeZone() {
       ]}
       onChange={(z) => changeSite(sites, 'choose the time zone', (site) => ({ ...site, timeZone: z || null }))}
     />
+  );
+}
+
+const STATED_WORDS: Readonly<Record<Stated, string>> = {
+  outletProtected: 'The outlets have ground-fault (residual-current) protection',
+  extensionLead: 'An extension lead is in use',
+  stripsInSeries: 'One power strip is plugged into another',
+  misting: 'Plants are misted or sprayed under the lamps',
+  storesChemicals: 'Fertiliser or plant protection is kept nearby',
+  children: 'Children can reach the plants',
+  pets: 'Pets can reach the plants',
+  lightSpill: 'The light reaches a bedroom or a neighbour at night',
+};
+
+/** What is so in the household and no drawing shows: cautions depend on it. */
+export function StatedFacts() {
+  const { sites } = useWorkspace();
+  const stated = useSite((s) => s.site.stated);
+  const set = (name: Stated, yes: boolean) =>
+    changeSite(sites, 'change the household', (site) => ({
+      ...site,
+      stated: STATED.filter((s) => (s === name ? yes : site.stated.includes(s))),
+    }));
+  return (
+    <fieldset>
+      <legend className="sr-only">What is so here</legend>
+      {STATED.map((name) => (
+        <label key={name} className="flex min-h-9 items-center gap-2 max-md:min-h-11">
+          <input
+            type="checkbox"
+            className="size-4.5 shrink-0 accent-verdigris"
+            checked={stated.includes(name)}
+            onChange={(e) => set(name, e.target.checked)}
+          />
+          {STATED_WORDS[name]}
+        </label>
+      ))}
+    </fieldset>
   );
 }

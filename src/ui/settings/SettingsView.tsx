@@ -6,7 +6,7 @@ import { setTariff } from '@/store/site/setUpVerbs';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
 import { TypedField } from '../parts/TypedField';
-import { CheapHours, QuietHours, SpareLamps, TimeZone } from './Household';
+import { CheapHours, QuietHours, SpareLamps, StatedFacts, TimeZone } from './Household';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 
 /** Units, money and the look; kept in this browser. */
@@ -79,6 +79,9 @@ export function SettingsView() {
       </Line>
       <Line title="Clocks" note="Which day it is where the plants stand, and the time zone of exported calendars.">
         <TimeZone />
+      </Line>
+      <Line title="Safety here" note="Cautions on Check, bench and outlets depend on it.">
+        <StatedFacts />
       </Line>
       <Line title="Lamps in the cupboard" note="Advice may hang these up without anything being bought.">
         <SpareLamps />

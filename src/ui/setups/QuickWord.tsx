@@ -1,11 +1,8 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { lightBandOf } from '@/core/dose/lightBand';
-import { MOL_SECONDS } from '@/core/dose/dli';
-import { shareWithin } from '@/core/light/field/statsOver';
-import { plantAreaOf } from '@/core/stand/footprint';
+import { judgeSetUp } from '@/core/answer/judgeSetUp';
 import type { SetUp } from '@/core/stand/setUp';
-import { judge, type Verdict } from '@/core/verdict/judge';
+import type { Verdict } from '@/core/verdict/judge';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { headlineOf } from '../verdict/words';
@@ -17,11 +14,7 @@ export function QuickWord({ setUp }: { setUp: SetUp }) {
   useEffect(() => {
     let gone = false;
     lightOf(setUp).then(
-      ({ map, stats }) => {
-        if (gone) return;
-        const band = lightBandOf(setUp.stage, setUp.hours);
-        setVerdict(judge(stats, shareWithin(map, setUp.tier.trays.map(plantAreaOf), band.low, band.high), setUp.stage, setUp.hours, []));
-      },
+      (answer) => !gone && setVerdict(judgeSetUp(setUp, answer).verdict),
       () => !gone && setVerdict('failed'),
     );
     return () => {
@@ -31,7 +24,6 @@ export function QuickWord({ setUp }: { setUp: SetUp }) {
   if (verdict === null || verdict === 'failed')
     return <p className="basis-64 text-soft">{verdict === null ? 'Working out its light…' : 'Its light could not be computed.'}</p>;
   const headline = headlineOf(verdict);
-  const high = verdict.band.high * setUp.hours * MOL_SECONDS;
   return (
     <p className="basis-64">
       <span className={verdict.says === 'in-range' ? 'font-semibold text-verdigris' : 'font-semibold text-copper'}>
@@ -39,7 +31,7 @@ export function QuickWord({ setUp }: { setUp: SetUp }) {
       </span>
       <span className="block text-sm text-soft">
         {doseNumber(verdict.weakest.value)}–{doseNumber(verdict.strongest.value)} mol a day; asks {doseNumber(setUp.stage.dliMin)}–
-        {doseNumber(high)}
+        {doseNumber(verdict.highDose)}
       </span>
     </p>
   );

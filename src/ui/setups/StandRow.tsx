@@ -8,7 +8,7 @@ import { benchStandOf } from '@/core/stand/benchStand';
 import type { Stand } from '@/core/stand/Site';
 import { showHours } from '@/core/units/clock';
 import { showMoney } from '@/core/units/money';
-import type { Certainty } from '@/core/verdict/judge';
+import type { Certainty } from '@/core/uncertainty/certainty';
 import { SAYS_WORDS, trayName } from '../bench/benchWords';
 import { judgedTrays } from '../bench/useBench';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';

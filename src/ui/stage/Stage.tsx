@@ -1,6 +1,7 @@
 'use client';
 import { useMemo } from 'react';
-import { lightBandOf } from '@/core/dose/lightBand';
+import { clearanceOf } from '@/core/lamp/clearanceOf';
+import { lampBandOf } from '@/core/dose/lightBand';
 import type { SetUp } from '@/core/stand/setUp';
 import { faceSizeOf } from '@/core/stand/footprint';
 import { frameTopOf, sliceMarginOf } from '@/store/light/frameTop';
@@ -35,7 +36,7 @@ export function Stage({ setUp }: { setUp: SetUp }) {
     () => stageFrame({ width, height: wide ? height : null }, setUp.tier, top, wide ? 136 : 8),
     [width, height, wide, setUp.tier, top],
   );
-  const band = useMemo(() => lightBandOf(setUp.stage, setUp.hours), [setUp.stage, setUp.hours]);
+  const band = useMemo(() => lampBandOf(setUp.stage, setUp.day), [setUp.stage, setUp.day]);
   const suits = useSuitingDistances(setUp);
   const face = setUp.tier.fittings[0]!.face;
   const lampWidth = Math.max(60, faceSizeOf(setUp.lamp).length * frame.scale + 16);
@@ -104,7 +105,7 @@ export function Stage({ setUp }: { setUp: SetUp }) {
             <LampHandle
               box={{ left: frame.x(setUp.tier.fittings[0]!.x) - lampWidth / 2, top: frame.z(face) - 26, width: lampWidth, height: 44 }}
               distance={setUp.distance}
-              heatClearance={setUp.lamp.heatClearance}
+              heatClearance={clearanceOf(setUp.lamp)}
               unit={lengthUnit}
               scale={frame.scale}
               roof={top - setUp.canopy - 0.01}

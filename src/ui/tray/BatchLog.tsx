@@ -1,6 +1,7 @@
 'use client';
 import { Leaf, MoveUpRight, Sprout, Sun, X } from 'lucide-react';
 import { useState } from 'react';
+import { doubtOfHeight, type HeightDoubt } from '@/core/growth/doubtOfHeight';
 import { logIt, measureBatch, stageBatch, unlog } from '@/core/growth/changeGrowth';
 import type { Logged, LoggedKind } from '@/core/growth/Logged';
 import type { BenchTray } from '@/core/stand/benchStand';
@@ -35,6 +36,8 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
     changeSite(sites, 'write it down', change);
     say(`${words}: written down${on === today ? '' : ` for ${dayWords(on)}`}.`, { label: 'Undo', run: () => undo(sites) });
   };
+  const [asked, setAsked] = useState<{ height: number; doubt: HeightDoubt } | null>(null);
+  const measure = (height: number) => write(`${showLength(height, lengthUnit)} tall`, measureBatch(batch.id, height, loggedNow(on)));
   if (batch.sown === null)
     return (
       <section aria-label="Seen" className="rounded-md bg-sunk p-3">
@@ -69,7 +72,11 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
           min={0.001}
           max={3}
           inputClassName="w-28"
-          onChange={(height) => write(`${showLength(height, lengthUnit)} tall`, measureBatch(batch.id, height, loggedNow(on)))}
+          onChange={(height) => {
+            const doubt = doubtOfHeight(crop, height, on, today);
+            setAsked(doubt ? { height, doubt } : null);
+            if (!doubt) measure(height);
+          }}
         />
         <SelectField
           label="stage"
@@ -81,6 +88,24 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
           }}
         />
       </div>
+      {asked && (
+        <div role="alert" className="space-y-2 rounded-md bg-copper-wash px-3 py-2 text-copper">
+          <p>{heightDoubtWords(asked.doubt, showLength(asked.height, lengthUnit), crop.name)}</p>
+          <div className="flex flex-wrap gap-2">
+            <Button
+              onClick={() => {
+                measure(asked.height);
+                setAsked(null);
+              }}
+            >
+              It is right, save it
+            </Button>
+            <Button kind="quiet" onClick={() => setAsked(null)}>
+              Cancel
+            </Button>
+          </div>
+        </div>
+      )}
       {newestFirst.length > 0 && (
         <ul className="max-h-64 overflow-y-auto" aria-label="Written down">
           {newestFirst.map((l) => (
@@ -102,6 +127,11 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
     </section>
   );
 }
+
+const heightDoubtWords = (doubt: HeightDoubt, height: string, name: string): string =>
+  doubt === 'dated-ahead'
+    ? `${height} is dated ahead of today. Check the day above.`
+    : `${height} is more than twice what ${name.toLowerCase()} grows to. Check the number and its unit.`;
 
 function entryWords(l: Logged, { crop }: BenchTray, unit: LengthUnit): string {
   if (l.what === 'height') return `${showLength(l.height ?? 0, unit)} tall`;

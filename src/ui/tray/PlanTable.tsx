@@ -1,5 +1,6 @@
 'use client';
 import { useMemo } from 'react';
+import { fadedTo } from '@/core/lamp/fading';
 import { comparePlans } from '@/core/programme/comparePlans';
 import { AS_SET, type HoursPlan } from '@/core/programme/HoursPlan';
 import { daysOfPlan, type TrayStrength } from '@/core/programme/wishedHours';
@@ -57,7 +58,9 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
     };
     const share = area(tray) / tier.trays.reduce((sum, y) => sum + area(y), 0);
     const power = share * tier.lamps.reduce((sum, l) => sum + l.lamp.power, 0);
-    return comparePlans(plans, batch, crop, light, tier.hours, { power, price_per_kWh }, today, tier.tier.daylight);
+    const lamps = tier.lamps.map((l) => l.real);
+    const fades = (later_h: number) => fadedTo(lamps, tier.tier.ageing, later_h);
+    return comparePlans(plans, batch, crop, light, tier.hours, { power, price_per_kWh, fadedTo: fades }, today, tier.tier.daylight);
   }, [plans, batch, crop, light, tier, tray, price_per_kWh, today]);
   const take = (next: HoursPlan) => {
     changeSite(sites, 'plan the hours', changeBatch(batch.id, { plan: next }));

@@ -40,8 +40,10 @@ export function riskWords(risk: PlanRisk): string {
       return `the weakest spot is short on ${daysWords(risk.days)}`;
     case 'strong':
       return `the strongest spot is over on ${daysWords(risk.days)}`;
+    case 'too-long':
+      return `the day is too long on ${daysWords(risk.days)}`;
     case 'bolting':
-      return `days of ${hoursWords(risk.hours)} may make it bolt or bulb`;
+      return `days of ${hoursWords(risk.hours)} may make it bolt or bulb: keep them under ${hoursWords(risk.above)} when it is warm`;
   }
 }
 

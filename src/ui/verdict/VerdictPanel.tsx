@@ -1,7 +1,7 @@
 'use client';
 import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
-import { MOL_SECONDS } from '@/core/dose/dli';
+import { clearanceOf } from '@/core/lamp/clearanceOf';
 import { measuredLamp, type SetUp } from '@/core/stand/setUp';
 import { combine } from '@/core/uncertainty/Band';
 import { doseNumber } from '../stage/lightWords';
@@ -23,7 +23,6 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
   const { verdict, stats } = judged;
   const { crop, stage, lamp } = setUp;
   const { view } = setUp.tier.ageing;
-  const highDose = verdict.band.high * setUp.hours * MOL_SECONDS;
   return (
     <section aria-label="Verdict" aria-busy={judged.stale} className="space-y-3">
       <p className="font-narrow text-sm font-medium text-soft">
@@ -31,7 +30,7 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
         {view !== 'now' && <strong className="text-copper"> · {AGE_WORDS[view]}</strong>}
       </p>
       <HeadlineLine verdict={verdict} />
-      {verdict.says !== 'dark' && <DoseScale verdict={verdict} stage={stage} highDose={highDose} />}
+      {verdict.says !== 'dark' && <DoseScale verdict={verdict} stage={stage} highDose={verdict.highDose} />}
       <p className="text-sm text-soft">mol a day; the crop’s band is shaded, its best marked</p>
       {consequencesOf(verdict, crop, stage).map((text) => (
         <p key={text}>{text}</p>
@@ -42,10 +41,10 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
         <strong className="font-semibold">{stats.uniformityMinOverMean.toFixed(2)}</strong>, weakest over strongest{' '}
         <strong className="font-semibold">{stats.uniformityMinOverMax.toFixed(2)}</strong>.
       </p>
-      {setUp.distance < lamp.heatClearance - 1e-6 && (
+      {setUp.distance < clearanceOf(lamp) - 1e-6 && (
         <p role="alert" className="rounded-md bg-copper-wash px-3 py-2 text-copper">
-          Nearer than this lamp’s heat allows: keep at least {Math.round(lamp.heatClearance * 100)} cm (
-          {Math.round((lamp.heatClearance / 0.0254) * 2) / 2} in) from the leaves.
+          Nearer than this lamp’s heat allows: keep at least {Math.round(clearanceOf(lamp) * 100)} cm (
+          {Math.round((clearanceOf(lamp) / 0.0254) * 2) / 2} in) from the leaves.
         </p>
       )}
       <WhereFrom setUp={setUp} judged={judged} />
@@ -92,7 +91,7 @@ function WhereFrom({ setUp, judged: { verdict, stats, doubts, reflectedShare } }
               </tr>
             ))}
             <tr className="border-t border-line font-semibold">
-              <td className="pt-1">together (root of the sum of squares)</td>
+              <td className="pt-1">together</td>
               <td className="pt-1 text-right whitespace-nowrap">
                 −{percent(all.low)} +{percent(all.high)}
               </td>

@@ -15,6 +15,7 @@ const verdict = (change: Partial<Verdict>): Verdict => ({
   strengthBinds: false,
   hoursTooLong: false,
   hoursTooShort: false,
+  breaches: [],
   band: { low: 150, high: 300 },
   ...change,
 } as Verdict); // prettier-ignore
@@ -46,7 +47,7 @@ test('what it will do to these plants: a tomato that stretches can be buried, a 
 });
 
 test('how sure it is', () => {
-  expect(certaintyOf(verdict({}))).toMatch(/^Sure/);
+  expect(certaintyOf(verdict({}))).toMatch(/^Certain/);
   expect(certaintyOf(verdict({ certainty: 'likely' }))).toMatch(/^Likely/);
-  expect(certaintyOf(verdict({ certainty: 'open' } as never))).toMatch(/reading would settle/);
+  expect(certaintyOf(verdict({ certainty: 'open' } as never))).toMatch(/^Uncertain.*Measure once/);
 });

@@ -14,6 +14,8 @@ export function headlineOf(v: Verdict): Headline {
   switch (v.says) {
     case 'dark':
       return { calm: '', alarm: 'No light reaches the leaves.' };
+    case 'day-too-long':
+      return { calm: '', alarm: 'The day is too long for these plants.' };
     case 'in-range':
       return { calm: 'This suits the whole tray.', alarm: '' };
     case 'edge-dim':
@@ -34,9 +36,9 @@ export function headlineOf(v: Verdict): Headline {
 
 /** How sure the headline is, said plainly. */
 export function certaintyOf(v: Verdict): string {
-  if (v.certainty === 'sure') return 'Sure, even at either end of what the lamp may really give.';
-  if (v.certainty === 'likely') return 'Likely, but a lamp at one end of its band would change this.';
-  return 'Open: by its box alone this lamp could be better or worse. A reading would settle it.';
+  if (v.certainty === 'sure') return 'Certain: it holds for at least 99 of 100 such lamps.';
+  if (v.certainty === 'likely') return 'Likely. It changes only if the lamp gives much less or more than its label says.';
+  return 'Uncertain: the label allows better and worse. Measure once to be sure.';
 }
 
 const STRETCH: Readonly<Record<number, string>> = {
@@ -81,16 +83,16 @@ export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
           : `Close to the ${target} mol a day that suits it best.`,
     );
   }
-  if (v.hoursTooLong) said.push(longDayWords(crop, stage));
-  if (v.hoursTooShort) said.push(`Fewer hours than the ${stage.hoursMin} usual for it: only sensible when daylight adds to the lamp.`);
+  if (v.hoursTooLong) said.push(longDayWords(crop, v.breaches.find((b) => b.why === 'day-too-long')?.most ?? stage.hoursMax));
+  if (v.hoursTooShort) said.push(`The day is shorter than the ${stage.hoursMin} h usual for it.`);
   return said;
 }
 
-function longDayWords(crop: Crop, stage: Stage): string {
+function longDayWords(crop: Crop, longest: number): string {
   if (crop.continuousLightInjury === 'high') {
-    return `Over ${stage.hoursMax} h a day injures ${crop.name.toLowerCase()}: it needs darkness (${crop.continuousLightInjurySource}).`;
+    return `Over ${longest} h of light a day injures ${crop.name.toLowerCase()}: it needs darkness (${crop.continuousLightInjurySource}).`;
   }
-  return `More than the ${stage.hoursMax} h that ${crop.name.toLowerCase()} is known to bear well.`;
+  return `More than the ${longest} h of light a day that ${crop.name.toLowerCase()} is known to bear well.`;
 }
 
 const STAGE_WORDS: Readonly<Record<StageName, string>> = {
@@ -113,7 +115,8 @@ export const AGE_WORDS: Readonly<Record<AgeView, string>> = {
 const DOUBT_WORDS: Readonly<Record<Doubt['why'], string>> = {
   'box-label': 'what the box says',
   'lumens-to-photons': 'lumens made into photons',
-  age: 'the lamp’s age, not known',
+  age: 'the lamp’s age',
+  daylight: 'the sky of the day',
   'beam-shape': 'how it spreads its light',
   sides: 'what the sides send back',
   distance: 'leaves 1 cm nearer or farther',

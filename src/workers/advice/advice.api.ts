@@ -1,4 +1,5 @@
-import type { Advice, AdviceQuestion, Progress } from '../../core/advice/advise';
+import type { Advice, Progress } from '../../core/advice/advise';
+import type { AdviceQuestion } from '../../core/advice/AdviceQuestion';
 import type { SettingsFor, SettingsQuestion } from '../../core/advice/settingsFor';
 
 /** The contract of the advice worker. Progress is a function of the page, called from time to time. */

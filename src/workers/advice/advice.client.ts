@@ -1,5 +1,6 @@
 import { proxy, wrap } from 'comlink';
-import type { Advice, AdviceQuestion } from '../../core/advice/advise';
+import type { Advice } from '../../core/advice/advise';
+import type { AdviceQuestion } from '../../core/advice/AdviceQuestion';
 import type { SettingsFor, SettingsQuestion } from '../../core/advice/settingsFor';
 import { watch } from '../watch';
 import type { AdviceApi } from './advice.api';

@@ -1,4 +1,4 @@
-import { MINUTES_PER_DAY } from '../units/clock';
+import { MINUTES_PER_DAY } from './clock';
 
 /** A stretch of every day, from a minute to a minute, past midnight if need be; from = to is a whole day. */
 export interface Span {

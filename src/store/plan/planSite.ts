@@ -1,0 +1,184 @@
+import { advise, type Offer } from '../../core/advice/advise';
+import { applyMove } from '../../core/advice/applyMove';
+import type { TrayResult } from '../../core/advice/Effect';
+import type { Scope } from '../../core/advice/movesFor';
+import { answerBench } from '../../core/bench/answerBench';
+import { judgeTray } from '../../core/bench/judgeTray';
+import { questionOfStand } from '../../core/bench/questionOfStand';
+import { cautionsFor } from '../../core/caution/cautionsFor';
+import { grownTo } from '../../core/growth/grownTo';
+import type { TrayDay } from '../../core/hang/HangChart';
+import { hangChartOf } from '../../core/hang/hangChartOf';
+import { cautionLibrary } from '../../core/library/cautionLibrary';
+import { tables } from '../../core/library/tables';
+import { loadsOf } from '../../core/power/loadsOf';
+import { benchStandOf, type BenchStand } from '../../core/stand/benchStand';
+import { faultsOf } from '../../core/stand/faults';
+import type { Site } from '../../core/stand/Site';
+import { powerOf, servedBy, timersOf } from '../../core/timer/servedBy';
+import { fareOn, solveTimer, type Fares } from '../../core/timer/solveTimer';
+import { isoOf, type Day } from '../../core/units/day';
+import type { Banded } from '../../core/uncertainty/Band';
+import { writeSite } from '../saved/writeSite';
+
+/** On which day, with timers of which steps, and which parts are wanted. */
+export interface PlanAsked {
+  readonly day: Day;
+  readonly timerStep_min: number;
+  /** Offers and charts take longest. */
+  readonly offers: boolean;
+  readonly chart: boolean;
+}
+
+/** All decisions about one site, as plain data with the units in the names: what the screens say, for people who script. */
+export async function planSite(kept: Site, asked: PlanAsked) {
+  const site = grownTo(kept, asked.day, tables);
+  const stands = [];
+  for (const { id } of site.stands) stands.push(await planStand(site, id, asked));
+  return { day: isoOf(asked.day), stands };
+}
+
+async function planStand(site: Site, standId: string, asked: PlanAsked) {
+  const stand = benchStandOf(
+    site,
+    site.stands.find((s) => s.id === standId)!,
+    tables,
+  );
+  const answer = answerBench(questionOfStand(stand, null));
+  const scopes: Scope[] = [
+    ...stand.tiers.filter((t) => t.lamps.length > 0 && t.trays.length > 0).map((t): Scope => ({ of: 'tier', id: t.tier.id })),
+    ...(stand.tiers.length > 1 ? [{ of: 'stand' } as const] : []),
+  ];
+  const advice = [];
+  if (asked.offers)
+    for (const scope of scopes) {
+      const found = await advise({ site, standId, scope, answer });
+      advice.push({
+        scope: scope.of === 'stand' ? { of: 'stand' } : { of: scope.of, id: scope.id },
+        judged: found.judged,
+        insufficient: found.insufficient,
+        before: { loss: round(found.before.loss), trays: found.before.results.map(resultWritten) },
+        offers: found.offers.map((o) => offerWritten(o, site)),
+      });
+    }
+  const from = asked.day;
+  const chart = asked.chart ? hangChartOf({ site, standId, answer, from, timerStep_min: asked.timerStep_min }) : null;
+  return {
+    id: standId,
+    name: stand.stand.name,
+    trays: traysWritten(stand, answer),
+    advice,
+    timers: timersWritten(stand, site, answer, asked.timerStep_min),
+    chart: chart && {
+      from: isoOf(chart.from),
+      until: isoOf(chart.until),
+      visits: chart.visits.map((v) => ({
+        day: isoOf(v.day),
+        last: isoOf(v.last),
+        lamps: v.lamps.map(({ face, ...job }) => ({ ...job, face_m: round(face) })),
+        risers: v.risers,
+        hours: v.hours,
+        after: v.after.map(dayWritten),
+        before: v.before.map(dayWritten),
+      })),
+      limits: chart.limits.map((l) => ({ ...l, from: isoOf(l.from), to: isoOf(l.to) })),
+    },
+    faults: faultsOf(stand),
+    outletFaults: loadsOf(stand).faults,
+    cautions: cautionsFor(stand, site.stated, cautionLibrary).map((c) => ({ id: c.id, severity: c.severity, title: c.title })),
+  };
+}
+
+const round = (v: number): number => (Number.isFinite(v) ? Math.round(v * 1e6) / 1e6 : v);
+const bandWritten = ({ value, low, high }: Banded) => ({ value: round(value), low: round(low), high: round(high) });
+
+/** The judgement of each tray, as bench and overview show it. */
+function traysWritten(stand: BenchStand, answer: ReturnType<typeof answerBench>) {
+  return stand.tiers.flatMap((tier) =>
+    tier.trays.flatMap((tray) => {
+      const light = answer.tiers[tier.tier.id]?.trays[tray.tray.id];
+      if (!light) return [];
+      const { verdict } = judgeTray(tier, tray, light);
+      const { stage, limits } = tray;
+      return [
+        {
+          tierId: tier.tier.id,
+          trayId: tray.tray.id,
+          cropId: tray.crop.id,
+          stage: stage.stage,
+          canopy_m: round(tray.canopy),
+          lampPpfd_umol_per_m2_s: {
+            weakest: round(light.stats.weakest.ppfd),
+            mean: round(light.stats.mean),
+            strongest: round(light.stats.strongest.ppfd),
+          },
+          dli_mol_per_m2_d: {
+            weakest: bandWritten(verdict.weakest),
+            mean: bandWritten(verdict.mean),
+            strongest: bandWritten(verdict.strongest),
+          },
+          strongestPpfd_umol_per_m2_s: round(verdict.received.strongestPpfd),
+          photoperiod_h: round(verdict.received.photoperiod),
+          needed: { dliMin: stage.dliMin, dliTarget: stage.dliTarget, dliMax: stage.dliMax, shortestDay_h: stage.hoursMin },
+          limits: { longestDay_h: limits.longestDay, strongestPpfd_umol_per_m2_s: limits.strongest },
+          says: verdict.says,
+          certainty: verdict.certainty,
+          probability: verdict.probability,
+          shareInBand: round(verdict.shareInBand),
+          breaches: verdict.breaches,
+        },
+      ];
+    }),
+  );
+}
+
+const resultWritten = (r: TrayResult) => ({
+  trayId: r.trayId,
+  dli_mol_per_m2_d: { weakest: round(r.weakest), mean: round(r.mean), strongest: round(r.strongest) },
+  strongestPpfd_umol_per_m2_s: round(r.strongestPpfd),
+  photoperiod_h: round(r.photoperiod),
+  shareInBand: round(r.shareInBand),
+  says: r.says,
+  loss: round(r.loss),
+});
+
+const offerWritten = (o: Offer, site: Site) => ({
+  id: o.id,
+  moves: o.moves,
+  effort_min: o.effort_min,
+  toBuy: o.toBuy,
+  promised: { loss: round(o.after.loss), costPerMonth: round(o.after.costPerMonth), trays: o.after.results.map(resultWritten) },
+  site: writeSite(o.moves.reduce(applyMove, site)),
+});
+
+function timersWritten(stand: BenchStand, site: Site, answer: ReturnType<typeof answerBench>, step_min: number) {
+  return timersOf(stand).map((timer) => {
+    const served = servedBy(timer, answer.tiers);
+    const rules = { step_min, quiet: site.quiet, cheap: site.cheap, price_per_kWh: site.price_per_kWh, power: powerOf(timer) };
+    const { on_min, lit_min } = timer;
+    const best = solveTimer(served, rules, { on_min, lit_min });
+    return {
+      programmeId: timer.id,
+      tierIds: timer.tiers.map((t) => t.tier.id),
+      now: { on_min, lit_min, trays: fareOn(served, rules, on_min, lit_min).fares.map(fareWritten) },
+      best: { on_min: best.on_min, lit_min: best.lit_min, limits: best.limits, trays: best.fares.map(fareWritten) },
+    };
+  });
+}
+
+const fareWritten = ({ weakest, mean, strongest, photoperiod, alone, light, ...f }: Fares) => ({
+  ...f,
+  dli_mol_per_m2_d: { weakest: round(weakest), mean: round(mean), strongest: round(strongest) },
+  photoperiod_h: round(photoperiod),
+  hoursAlone: alone,
+  lampLightTimes: round(light),
+});
+
+const dayWritten = ({ weakest, mean, strongest, strongestPpfd, photoperiod, height, distance, ...d }: TrayDay) => ({
+  ...d,
+  height_m: round(height),
+  distance_m: round(distance),
+  dli_mol_per_m2_d: { weakest: round(weakest), mean: round(mean), strongest: round(strongest) },
+  strongestPpfd_umol_per_m2_s: round(strongestPpfd),
+  photoperiod_h: round(photoperiod),
+});

@@ -1,0 +1,5 @@
+import type { Stage } from '../src/core/crop/Crop';
+import type { HardLimits } from '../src/core/verdict/hardLimits';
+
+/** The limits of a stage without a plan of day and night. */
+export const limitsOfStage = ({ hoursMax, ppfdMax }: Stage): HardLimits => ({ longestDay: hoursMax, strongest: ppfdMax });
