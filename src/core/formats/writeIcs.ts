@@ -9,6 +9,8 @@ export interface CalendarEvent {
   readonly long_min: number;
   readonly title: string;
   readonly text: string;
+  /** It was in a calendar that was written before, and falls away. */
+  readonly cancelled?: boolean;
 }
 
 /** A time zone by its name, and its rules as a VTIMEZONE component. */
@@ -25,15 +27,23 @@ const LINE = 75; // RFC 5545, 3.1
  *
  * @param zone       null: the times float, and are local wherever the calendar is read
  * @param stamp_ms   when it was written
+ * @param sequence   how often it was written before: a later one replaces an earlier one
  * Source: RFC 5545
  */
-export function writeIcs(name: string, events: readonly CalendarEvent[], zone: CalendarZone | null, stamp_ms: number): string {
+export function writeIcs(
+  name: string,
+  events: readonly CalendarEvent[],
+  zone: CalendarZone | null,
+  stamp_ms: number,
+  sequence = 0,
+): string {
   const stamp = `${new Date(stamp_ms).toISOString().replace(/[-:]/g, '').slice(0, 15)}Z`;
   const lines = [
     'BEGIN:VCALENDAR',
     'VERSION:2.0',
     'PRODID:-//Copper Noon//Hang chart//EN',
     'CALSCALE:GREGORIAN',
+    'METHOD:PUBLISH',
     `X-WR-CALNAME:${escaped(name)}`,
     ...(zone ? zone.component.trim().split(/\r?\n/) : []),
     ...events.flatMap((e) => [
@@ -42,6 +52,8 @@ export function writeIcs(name: string, events: readonly CalendarEvent[], zone: C
       `DTSTAMP:${stamp}`,
       `DTSTART${zone ? `;TZID=${zone.id}` : ''}:${localTime(e.day, e.at_min)}`,
       `DURATION:PT${Math.max(1, Math.round(e.long_min))}M`,
+      `SEQUENCE:${sequence}`,
+      `STATUS:${e.cancelled ? 'CANCELLED' : 'CONFIRMED'}`,
       `SUMMARY:${escaped(e.title)}`,
       `DESCRIPTION:${escaped(e.text)}`,
       'END:VEVENT',
@@ -54,7 +66,15 @@ export function writeIcs(name: string, events: readonly CalendarEvent[], zone: C
 const two = (n: number) => String(n).padStart(2, '0');
 const localTime = (day: Day, at_min: number) => `${isoOf(day).replace(/-/g, '')}T${two(Math.floor(at_min / 60))}${two(at_min % 60)}00`;
 
-const escaped = (text: string) => text.replace(/\\/g, '\\\\').replace(/;/g, '\\;').replace(/,/g, '\\,').replace(/\r?\n/g, '\\n');
+/** Text values hold no control characters but a line break, which is written as two letters (RFC 5545, 3.3.11). */
+const escaped = (text: string) =>
+  text
+    .replace(/\\/g, '\\\\')
+    .replace(/;/g, '\\;')
+    .replace(/,/g, '\\,')
+    .replace(/\r\n?|\n/g, '\\n')
+    // eslint-disable-next-line no-control-regex
+    .replace(/[\u0000-\u001f\u007f-\u009f\u2028\u2029]/g, ' ');
 
 /** Octets of a character in UTF-8. */
 const octetsOf = (point: number) => (point < 0x80 ? 1 : point < 0x800 ? 2 : point < 0x10000 ? 3 : 4);

@@ -3,6 +3,7 @@ import type { StageName } from '../crop/Crop';
 import type { Received } from '../dose/LightDay';
 import type { Metres } from '../quantities';
 import type { Site } from '../stand/Site';
+import type { ClockChange } from '../units/clockChanges';
 import type { Day } from '../units/day';
 import type { Standing } from '../verdict/standing';
 import type { VisitJobs } from './KeptChart';
@@ -77,6 +78,8 @@ export interface HangChart {
   readonly visits: readonly HangVisit[];
   readonly limits: readonly ChartLimit[];
   readonly trips: readonly Trip[];
+  /** Days on which the clocks change and the plug timers have to be set. */
+  readonly clockChanges: readonly ClockChange[];
   /** How often somebody comes by, whether or not there is something to do. */
   readonly rounds: number;
 }

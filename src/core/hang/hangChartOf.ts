@@ -12,6 +12,7 @@ import { benchStandOf, type BenchStand } from '../stand/benchStand';
 import { plantAreaOf } from '../stand/footprint';
 import { powerOf, timersOf, type StandTimer } from '../timer/servedBy';
 import { bestTimes, type Served } from '../timer/solveTimer';
+import { clockChanges } from '../units/clockChanges';
 import type { Day } from '../units/day';
 import { breachesOf } from '../verdict/hardLimits';
 import { siteOn } from './doVisits';
@@ -93,6 +94,7 @@ export function hangChartOf(question: HangQuestion, progress: (done: number) => 
       visits: told,
       limits: limitsOf(courses, at, from, until),
       trips: tripsOf(question, courses, told, at, until, engine),
+      clockChanges: clockChanges(site.timeZone, from, until),
       rounds: days.length,
     };
   }

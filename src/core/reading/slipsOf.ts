@@ -34,7 +34,10 @@ const PRIORS = {
   shaded: 0.02,
   touching: 0.1,
   height: 0.006,
-  unlit: 0.004,
+  /** The sensor laid on the shelf instead of held at the leaves: what beginners do. */
+  onShelf: 0.018,
+  /** One of several lamps off, or not plugged in. */
+  unlit: 0.03,
   otherTier: 0.003,
 } as const;
 
@@ -71,10 +74,10 @@ export function slipsOf(reading: Reading, luxPerUmol: number, otherwise: Otherwi
       // What would change nothing can't be told, and explains nothing.
       if (ratio !== null && ratio > 0 && Math.abs(Math.log(ratio)) > 0.12) vague(why, Math.log(ratio), spread, prior);
     };
-    wrong('on-the-shelf', otherwise.onShelf, 0.04, PRIORS.height);
+    wrong('on-the-shelf', otherwise.onShelf, 0.04, PRIORS.onShelf);
     wrong('other-height', otherwise.lower, 0.1, PRIORS.height);
     wrong('other-height', otherwise.higher, 0.1, PRIORS.height);
-    for (const ratio of otherwise.unlit) wrong('lamp-unlit', ratio, 0.04, PRIORS.unlit);
+    for (const ratio of otherwise.unlit) wrong('lamp-unlit', ratio, 0.04, PRIORS.unlit / otherwise.unlit.length);
     for (const ratio of otherwise.otherTiers) wrong('other-tier', ratio, 0.06, PRIORS.otherTier);
   }
   return slips;

@@ -2,7 +2,7 @@ import { calibrate, compare, type Compared } from './calibrate';
 import type { LampOf } from './lightThere';
 import { otherwiseOf, type OtherTier } from './otherwiseOf';
 import type { Reading } from './Reading';
-import { weigh, type Slip, type Suspicion } from './Slip';
+import { weigh, type Slip, type Suspicion, type Why } from './Slip';
 import { slipsOf } from './slipsOf';
 
 /**
@@ -42,8 +42,21 @@ export function suspicionsOf(reading: Reading, all: readonly Reading[], lampOf: 
   if (!known && main.fluxBasis === 'unknown') return [];
   const { low, high, sd } = known ? AMONG_READINGS : HONEST;
   const ratio = one.ratio / (known?.scale ?? 1);
-  if (ratio >= low && ratio <= high) return [];
+  if (ratio >= low && ratio <= high)
+    return ratio < ASKED_BELOW ? askAgain({ ...one, ratio }, sd, () => otherwiseOf(reading, lampOf, {}, others)) : [];
   return question({ ...one, ratio }, sd, known === null, () => otherwiseOf(reading, lampOf, {}, others));
+}
+
+/** A reading that may be honest, but is so low that it is worth a look whether all lamps were on and the sensor at the leaves. */
+const ASKED_BELOW = 0.75;
+const WORTH_A_LOOK: ReadonlySet<Why> = new Set(['lamp-unlit', 'on-the-shelf']);
+
+/** What a person had better look at before they believe a low reading; each with its chance beside that of an honest one. */
+function askAgain({ reading, ratio, converted }: Compared, sd: number, otherwise: () => ReturnType<typeof otherwiseOf>): Suspicion[] {
+  const slips = slipsOf(reading, converted.luxPerUmol, otherwise());
+  const likely = weigh(Math.log(ratio), sd, slips).suspicions.filter((s) => WORTH_A_LOOK.has(s.why) && s.weight >= NAMED);
+  // Two lamps either of which may be off are one thing to look at.
+  return likely.filter((s, i) => likely.findIndex((o) => o.why === s.why) === i);
 }
 
 /** Reasons for a reading that can't be right. */

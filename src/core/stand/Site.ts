@@ -77,6 +77,8 @@ export interface Stand {
   readonly plugged: readonly Plugged[];
   /** The hang chart as the person put it up; null: none yet. */
   readonly chart: KeptChart | null;
+  /** The visits of its calendar as it was last written, and how often it was; null: never. */
+  readonly calendar: { readonly sequence: number; readonly days: readonly Day[] } | null;
 }
 
 export const PLUGGED_KINDS = ['fan', 'mat', 'pump', 'other'] as const;

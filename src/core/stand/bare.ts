@@ -8,7 +8,7 @@ export const UNDATED = { sown: null, leaves: null, log: [], plan: AS_SET } as co
 
 export const BARE_TIMER = { rating: null, outlets: null } as const satisfies Partial<Programme>;
 
-export const BARE_STAND = { strip: null, steadyOutlets: null, plugged: [], chart: null } as const satisfies Partial<Stand>;
+export const BARE_STAND = { strip: null, steadyOutlets: null, plugged: [], chart: null, calendar: null } as const satisfies Partial<Stand>;
 
 export const BARE_SITE: Omit<Site, 'currency' | 'price_per_kWh'> = {
   stands: [],

@@ -18,6 +18,7 @@ const chart = (standId: string, day: number): HangChart => ({
   visits: [{ day, lamps: [], risers: [], hours: [], last: TODAY + 30, after: [], before: [] }],
   limits: [],
   trips: [],
+  clockChanges: [],
   rounds: 9,
 });
 const later = (ms: number) => new Promise((done) => setTimeout(done, ms));

@@ -25,6 +25,7 @@ export function chartJson(chart: HangChart, stand: BenchStand): string {
       lastDay: isoOf(v.last),
       before: v.before.map((d) => trayOf(d, stand)),
     })),
+    clockChanges: chart.clockChanges.map((c) => ({ day: isoOf(c.day), by_min: c.by_min })),
     limits: chart.limits.map((l) => ({
       tray: nameOf(l.trayId, stand),
       says: l.says,
@@ -59,5 +60,7 @@ export async function zoneOf(timeZone: string | null): Promise<CalendarZone | nu
   const id = timeZone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
   const { tzlib_get_ical_block } = await import('timezones-ical-library');
   const [component] = tzlib_get_ical_block(id) as string[];
-  return component?.startsWith('BEGIN:VTIMEZONE') ? { id, component } : null;
+  if (!component?.startsWith('BEGIN:VTIMEZONE')) return null;
+  // Rules come under the name of the zone that they are of, which is not always the one that was asked for.
+  return { id: /^TZID:(.+)$/m.exec(component)?.[1]?.trim() ?? id, component };
 }

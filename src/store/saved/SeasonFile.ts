@@ -66,6 +66,12 @@ export class KeptChartFile {
   @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => VisitFile) visits!: VisitFile[];
 }
 
+/** The visits of a calendar as it was last written. */
+export class CalendarFile {
+  @IsInt() @Min(0) @Max(1_000_000) sequence!: number;
+  @IsArray() @ArrayMaxSize(400) @IsDay({ each: true }) days!: string[];
+}
+
 /** What was seen of a batch. */
 export class LoggedFile {
   @IsString() @MaxLength(80) id!: string;

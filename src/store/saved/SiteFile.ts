@@ -25,7 +25,7 @@ import { STATED, type Stated } from '../../core/caution/Stated';
 import { MOST_CROPS, MOST_NOTES } from '../../core/crop/changeCrops';
 import { MOST_PLUGGED } from '../../core/stand/changeOutlets';
 import { CropFile, CropNoteFile } from './CropFile';
-import { BatchFile, KeptChartFile, PluggedFile, ProgrammeFile, VisitsFile } from './SeasonFile';
+import { BatchFile, CalendarFile, KeptChartFile, PluggedFile, ProgrammeFile, VisitsFile } from './SeasonFile';
 import { HANGER_KINDS, type HangerKind } from '../../core/stand/Hanger';
 import { STAND_KINDS, type StandKind } from '../../core/stand/Site';
 import { AGE_VIEWS, type AgeView } from '../../core/lamp/ageing';
@@ -206,6 +206,7 @@ export class StandFile {
   @IsOptional() @IsInt() @Min(0) @Max(50) steadyOutlets!: number | null;
   @IsArray() @ArrayMaxSize(MOST_PLUGGED) @ValidateNested({ each: true }) @Type(() => PluggedFile) plugged!: PluggedFile[];
   @IsOptional() @ValidateNested() @Type(() => KeptChartFile) chart!: KeptChartFile | null;
+  @IsOptional() @ValidateNested() @Type(() => CalendarFile) calendar!: CalendarFile | null;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => TierFile) tiers!: TierFile[];
 }
 

@@ -21,7 +21,8 @@ export const VERSION = 6;
  *     4 → 5: readings remember each lamp that was lit and what was around; a tier has fits, the household its meters and cheap hours;
  *            batches have dates and plans, timers outlets, the household its own crops and a rhythm of visits. Before, lamps
  *            hung in a row under the middle of the tier, as it was when the file was written.
- *     5 → 6: trays may have a cover, and the household says what no drawing shows. There were neither before.
+ *     5 → 6: trays may have a cover, the household says what no drawing shows, and stands know of their calendar.
+ *            There was none of it before.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;
@@ -131,7 +132,10 @@ function toVersion5(data: Record<string, unknown>): Record<string, unknown> {
 }
 
 const toVersion6 = (data: Record<string, unknown>) =>
-  withTiers({ stated: [], ...data, version: 6 }, (tier) => ({ ...tier, trays: each(tier.trays, (t) => ({ coverId: null, ...t })) }));
+  withTiers({ stated: [], ...data, version: 6, stands: each(data.stands, (s) => ({ calendar: null, ...s })) }, (tier) => ({
+    ...tier,
+    trays: each(tier.trays, (t) => ({ coverId: null, ...t })),
+  }));
 
 /** Share of a tier's floor that its trays cover. */
 function coveredBy(tier: Record<string, unknown>): number {

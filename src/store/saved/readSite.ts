@@ -48,6 +48,7 @@ function siteOf(file: SiteFile): Site {
       steadyOutlets: s.steadyOutlets ?? null,
       plugged: s.plugged.map((p) => ({ id: p.id, kind: p.kind, name: p.name, power: p.power_W, programmeId: p.programmeId ?? null })),
       chart: s.chart ? chartOf(s.chart) : null,
+      calendar: s.calendar ? { sequence: s.calendar.sequence, days: s.calendar.days.map(dayOf) } : null,
       tiers: s.tiers.map((t) => ({
         id: t.id,
         width: t.width_m,

@@ -24,6 +24,7 @@ export function writeSite(site: Site): SiteFile {
       steadyOutlets: s.steadyOutlets,
       plugged: s.plugged.map(({ power, ...p }) => ({ ...p, power_W: power })),
       chart: s.chart && writeChart(s.chart),
+      calendar: s.calendar && { sequence: s.calendar.sequence, days: s.calendar.days.map(isoOf) },
       tiers: s.tiers.map((t) => ({
         id: t.id,
         width_m: t.width,

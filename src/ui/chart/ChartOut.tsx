@@ -5,7 +5,7 @@ import { writeIcs } from '@/core/formats/writeIcs';
 import type { HangChart } from '@/core/hang/HangChart';
 import type { BenchStand } from '@/core/stand/benchStand';
 import type { Site } from '@/core/stand/Site';
-import { isoOf } from '@/core/units/day';
+import { isoOf, type Day } from '@/core/units/day';
 import type { LengthUnit } from '@/core/units/length';
 import { chartCsv, chartJson, zoneOf } from '@/store/files/writeChart';
 import { changeSite, undo } from '@/store/site/siteStore';
@@ -14,7 +14,7 @@ import { fileName, saveFile } from '../parts/saveFile';
 import { takenNow } from '../readings/takenNow';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { jobsOf } from './jobWords';
+import { clockChangeWords, jobsOf } from './jobWords';
 
 /** The chart on paper, in the calendar and in files; and put up at the rack, to be held against what comes. */
 export function ChartOut({ stand, chart }: { stand: BenchStand; chart: HangChart }) {
@@ -26,8 +26,23 @@ export function ChartOut({ stand, chart }: { stand: BenchStand; chart: HangChart
 
   async function calendar() {
     const zone = await zoneOf(timeZone);
-    const text = writeIcs(`${name}: hang chart`, eventsOf(chart, stand, lengthUnit, visits.time_min), zone, takenNow('').now_ms);
-    saveFile(fileName(`${name} hang chart`, 'ics'), text, 'text/calendar');
+    const before = stand.stand.calendar;
+    const sequence = (before?.sequence ?? -1) + 1;
+    const fallen = (before?.days ?? []).filter((day) => day >= today && chart.visits.every((v) => v.day !== day));
+    const events = [
+      ...eventsOf(chart, stand, lengthUnit, visits.time_min),
+      ...fallen.map((day) => cancelledEvent(stand, day, visits.time_min)),
+    ];
+    saveFile(
+      fileName(`${name} hang chart`, 'ics'),
+      writeIcs(`${name}: hang chart`, events, zone, takenNow('').now_ms, sequence),
+      'text/calendar',
+    );
+    const days = chart.visits.map((v) => v.day);
+    changeSite(sites, 'write the calendar', (site) => ({
+      ...site,
+      stands: site.stands.map((s) => (s.id === id ? { ...s, calendar: { sequence, days } } : s)),
+    }));
     say(zone ? `Written for the clocks of ${zone.id.replace(/_/g, ' ')}.` : 'Written with local times: read it where the rack stands.');
   }
 
@@ -75,16 +90,38 @@ const putUp = (site: Site, standId: string, chart: HangChart, today: number): Si
 /** How long a visit is set down for. */
 const VISIT_MIN = 20;
 
-/** The visits of a chart as entries of a calendar. */
-export const eventsOf = (chart: HangChart, stand: BenchStand, unit: LengthUnit, at_min: number): CalendarEvent[] =>
-  chart.visits.map((v) => {
+const uidOf = (stand: BenchStand, day: Day, what = '') => `${stand.stand.id}-${isoOf(day)}${what}@copper-noon`;
+
+/** The visits of a chart as entries of a calendar, and the days on which plug timers have to be set for the clocks. */
+export const eventsOf = (chart: HangChart, stand: BenchStand, unit: LengthUnit, at_min: number): CalendarEvent[] => [
+  ...chart.visits.map((v) => {
     const jobs = jobsOf(v, stand, unit);
     return {
-      uid: `${stand.stand.id}-${isoOf(v.day)}@copper-noon`,
+      uid: uidOf(stand, v.day),
       day: v.day,
       at_min,
       long_min: VISIT_MIN,
       title: `${stand.stand.name}: ${jobs.length === 1 ? 'one thing' : `${jobs.length} things`} to do`,
       text: jobs.map((j) => (j.tier === null ? j.words : `Tier ${j.tier}: ${j.words}`)).join('\n'),
     };
-  });
+  }),
+  ...chart.clockChanges.map((c) => ({
+    uid: uidOf(stand, c.day, '-clock'),
+    day: c.day,
+    at_min,
+    long_min: VISIT_MIN,
+    title: `${stand.stand.name}: set the timers for the new time`,
+    text: clockChangeWords(c),
+  })),
+];
+
+/** A visit that was in the calendar before and is not any more. */
+const cancelledEvent = (stand: BenchStand, day: Day, at_min: number): CalendarEvent => ({
+  uid: uidOf(stand, day),
+  day,
+  at_min,
+  long_min: VISIT_MIN,
+  title: `${stand.stand.name}: nothing to do`,
+  text: 'The hang chart has changed: this visit is not needed any more.',
+  cancelled: true,
+});

@@ -12,16 +12,23 @@ import { awayWords, dayWords } from '../season/dayWords';
 import { say } from '../shell/toastStore';
 import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
-import { jobsOf, sayWords, trayOf } from './jobWords';
+import { clockChangeWords, jobsOf, sayWords, trayOf } from './jobWords';
 
 /** The visits on which something is to be done, the next one first. */
 export function VisitList({ stand, chart }: { stand: BenchStand; chart: HangChart }) {
   return (
-    <ol className="space-y-0" aria-label="Visits">
-      {chart.visits.map((v, i) => (
-        <Visit key={v.day} stand={stand} visit={v} first={i === 0} />
+    <>
+      <ol className="space-y-0" aria-label="Visits">
+        {chart.visits.map((v, i) => (
+          <Visit key={v.day} stand={stand} visit={v} first={i === 0} />
+        ))}
+      </ol>
+      {chart.clockChanges.map((c) => (
+        <p key={c.day} className="border-t border-line py-2.5" data-testid="clock-change">
+          <strong className="font-semibold">{dayWords(c.day)}:</strong> {clockChangeWords(c)}
+        </p>
       ))}
-    </ol>
+    </>
   );
 }
 

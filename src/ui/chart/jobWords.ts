@@ -1,3 +1,4 @@
+import type { ClockChange } from '@/core/units/clockChanges';
 import type { ChartLimit, TrayDay } from '@/core/hang/HangChart';
 import type { VisitJobs } from '@/core/hang/KeptChart';
 import type { BenchStand, BenchTier, BenchTray } from '@/core/stand/benchStand';
@@ -111,3 +112,7 @@ export function limitWords({ says, bound }: Pick<ChartLimit, 'says' | 'bound'>):
           : 'No height gives so little in these hours: a shorter day or a weaker lamp would help.';
   }
 }
+
+/** What a change of the clocks means for plug timers, which do not know of it. */
+export const clockChangeWords = ({ by_min }: ClockChange): string =>
+  `Clocks go ${by_min > 0 ? 'forward' : 'back'} by ${showHours(Math.abs(by_min))}. Set every plug timer ${by_min > 0 ? 'ahead' : 'back'} by as much, or the lamps come on ${by_min > 0 ? 'later' : 'earlier'} than planned.`;

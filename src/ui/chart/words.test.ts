@@ -55,6 +55,7 @@ const chart: HangChart = {
   visits: [{ ...visit, last: TODAY + 9, after: [], before: [] }],
   limits: [{ tierId: one!.tier.id, trayId: one!.trays[0]!.tray.id, says: 'short', bound: 'heat', from: TODAY, to: TODAY + 2 }],
   trips: [],
+  clockChanges: [],
   rounds: 16,
 };
 

@@ -1,8 +1,10 @@
 import ICAL from 'ical.js';
 import fc from 'fast-check';
 import { tzlib_get_ical_block } from 'timezones-ical-library';
-import { dayFrom } from '../units/day';
-import { writeIcs, type CalendarEvent } from './writeIcs';
+import { zoneOf } from './writeChart';
+import { clockChanges } from '../../core/units/clockChanges';
+import { dayFrom } from '../../core/units/day';
+import { writeIcs, type CalendarEvent } from '../../core/formats/writeIcs';
 
 const event = (day: number, at_min: number, more: Partial<CalendarEvent> = {}): CalendarEvent => ({
   uid: `v${day}@here`,
@@ -68,3 +70,38 @@ test('any text comes back whole, in lines of no more than 75 octets', () => {
 test('every entry says when it was written, in the time of the world', () => {
   expect(writeIcs('Rack', [event(20_000, 600)], null, Date.UTC(2027, 1, 3, 4, 5, 6))).toContain('DTSTAMP:20270203T040506Z');
 });
+
+test('control characters, which no calendar may hold, are left out, and every kind of line break is one', () => {
+  const [e] = read(writeIcs('Rack', [event(20_000, 600, { title: 'a\u0000b\u001bc\u007f', text: 'one\r\ntwo\rthree\nfour' })], null, 0));
+  expect(e!.summary).toBe('a b c ');
+  expect(e!.description).toBe('one\ntwo\nthree\nfour');
+  // eslint-disable-next-line no-control-regex
+  expect(writeIcs('\u0007', [event(1, 1)], null, 0)).not.toMatch(/[\u0000-\u0009\u000b\u000c\u000e-\u001f]/);
+});
+
+test('a visit that falls away is cancelled under the name that it had, in a later version of the calendar', () => {
+  const text = writeIcs('Rack', [event(20_000, 600), event(20_003, 600, { cancelled: true })], null, 0, 4);
+  const statuses = new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents('vevent').map((v) => [v.getFirstPropertyValue('uid'), v.getFirstPropertyValue('status'), v.getFirstPropertyValue('sequence')]); // prettier-ignore
+  expect(statuses).toEqual([
+    ['v20000@here', 'CONFIRMED', 4],
+    ['v20003@here', 'CANCELLED', 4],
+  ]);
+  expect(text).toContain('METHOD:PUBLISH');
+});
+
+test('the rules of every time zone come under the name that the entries use', async () => {
+  const named = Intl.supportedValuesOf('timeZone');
+  expect(named.length).toBeGreaterThan(400);
+  for (const id of [...named, 'Asia/Calcutta', 'Europe/Kiev', 'America/Buenos_Aires', 'US/Eastern']) {
+    const zone1 = await zoneOf(id);
+    if (zone1) expect([id, zone1.component.includes(`TZID:${zone1.id}`)]).toEqual([id, true]);
+  }
+});
+
+test.each([
+  ['Europe/Lisbon', [[dayFrom(2027, 3, 28), 60], [dayFrom(2027, 10, 31), -60]]],
+  ['Australia/Lord_Howe', [[dayFrom(2027, 4, 4), -30], [dayFrom(2027, 10, 3), 30]]],
+  ['Asia/Kolkata', []],
+] as const)('clocks in %s change when they do', (id, changes) =>
+  expect(clockChanges(id, dayFrom(2027, 1, 1), dayFrom(2027, 12, 31)).map((c) => [c.day, c.by_min])).toEqual(changes),
+); // prettier-ignore
