@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import ICAL from 'ical.js';
+import { typeDate } from './dates';
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 
@@ -122,12 +123,20 @@ test('the season runs on the bench: plants grow, lamps rise, hours step; nothing
   await expect(page.getByTestId('season-jobs')).toContainText('By the visit of');
   await expect(page.getByTestId('tier-1')).not.toHaveText(before!);
   const day = await growth();
+  const tiers = page.getByTestId(/^tier-\d+$/);
+  const count = await tiers.count();
+  expect(count).toBeGreaterThan(1);
   await page.getByTestId('tier-1').click();
   await page.getByRole('button', { name: /Leek/ }).first().focus();
   await page.keyboard.press('Delete');
   await page.getByRole('button', { name: 'Add a tier on top' }).click();
   expect(await growth()).toBe(day);
+  // Nothing came and nothing went, on that day and today.
+  await expect(tiers).toHaveCount(count);
+  await expect(page.getByRole('button', { name: /Leek/ }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Today', exact: true }).click();
+  await expect(tiers).toHaveCount(count);
+  await expect(page.getByRole('button', { name: /Leek/ }).first()).toBeVisible();
   await expect(page.getByTestId('season-day')).toContainText('today');
   await page.getByRole('button', { name: 'Run the season' }).click();
   await expect(page.getByTestId('season-day')).not.toContainText('today', { timeout: 60_000 });
@@ -144,7 +153,7 @@ test('a tray is dated, what is seen of it moves its stages, and a plan of hours 
   await expect(page.getByTestId('plan-dose')).toContainText(/of \d+ days/);
   await page.reload();
   await expect(page.getByTestId('plan-dose').getByRole('radio')).toBeChecked();
-  await page.getByRole('textbox', { name: 'sown on' }).or(page.getByLabel('sown on')).fill('');
+  await page.getByRole('button', { name: 'Clear: sown on' }).click();
   await expect(page.getByTestId('tray-age')).toContainText('no date yet');
   await page.getByRole('button', { name: 'Sown today' }).click();
   await expect(page.getByTestId('tray-age')).toContainText(/sown; up .* to/);
@@ -244,3 +253,22 @@ test('axe finds nothing wrong with chart, tray, crops and outlets, light and dar
     }
   }
 });
+
+for (const [locale, digits, shown] of [
+  ['en-GB', '05022027', '05/02/2027'],
+  ['en-US', '02052027', '2/5/2027'],
+  ['de-DE', '05022027', '5.2.2027'],
+] as const)
+  test.describe(`dates typed in ${locale}`, () => {
+    test.use({ locale });
+    test('are taken whole, as one step, and never erase what was there while they are typed', async ({ page }) => {
+      await openTray(page, 'Tomatillo');
+      const field = page.getByRole('group', { name: 'sown on' }).first();
+      const before = await field.textContent();
+      await typeDate(page, 'sown on', digits);
+      await expect(field).toContainText(shown);
+      await page.getByRole('heading', { level: 1 }).click();
+      await page.keyboard.press('Control+z');
+      await expect(field).toHaveText(before!);
+    });
+  });

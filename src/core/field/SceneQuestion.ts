@@ -100,5 +100,7 @@ export interface SceneAnswer {
   readonly maps: readonly GridAnswer[];
   readonly slices: readonly GridAnswer[];
   readonly falloffs: readonly FalloffAnswer[];
+  /** Whether the light between pale faces came to rest; where it did not, numbers are a little too low. */
+  readonly converged: boolean;
   readonly balance: { readonly emitted: Ppf; readonly absorbed: Ppf; readonly left: Ppf };
 }

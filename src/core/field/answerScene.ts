@@ -91,6 +91,7 @@ export function answerScene(question: SceneQuestion): SceneAnswer {
     maps: maps.map(({ area, z, cell }) => gridOf(whole.map(area, z, cell))),
     slices: slices.map(({ cell, ...from }) => gridOf(whole.slice(from, cell))),
     falloffs: falloffs.map((f) => falloffOf(scene, f)),
+    converged: whole.converged,
     balance: whole.balance(),
   };
 }

@@ -53,7 +53,7 @@ export function meanReflectance(room: Room, sides: FitQuestion['sides'], shift: 
 /**
  * Settles the light once for each of a few reflectances and beams.
  *
- * Error: between them under 0.5 % (fit.test.ts).
+ * Error: between them under 0.5 % (fitLight.test.ts).
  *
  * @param onShare  told how much of it is done, 0–1
  */

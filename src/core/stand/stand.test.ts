@@ -27,7 +27,7 @@ import {
   turnThings,
   withTier,
 } from './change';
-import { faultsOf, weightOf } from './faults';
+import { faultsOf, makesWorse, sizeOf, weightOf } from './faults';
 import { outlineOf } from './footprint';
 import { hangerOf, snapFace } from './Hanger';
 import type { Site } from './Site';
@@ -232,4 +232,51 @@ test('things are moved together', () => {
   const moved = moveThings(tierOf(site).id, all.map((t) => t.id), 0.05, -0.02)(site); // prettier-ignore
   expect(tierOf(moved).fittings[0]!.x - all[0]!.x).toBeWithin(0.05, { relative: 1e-9 });
   expect(tierOf(moved).trays[0]!.y - all[1]!.y).toBeWithin(-0.02, { relative: 1e-9 });
+});
+
+test('heat reaches leaves to every side of a lamp, not only below it, and nearer is worse', () => {
+  const hot = lampLibrary.find((l) => l.family === 'incandescent')!;
+  const site = siteWith();
+  const beside = (x: number, face: number) => {
+    const { id, fittings } = tierOf(site);
+    const bare = removeThings([fittings[0]!.id])(site);
+    return addFitting(id, hot, { x, y: 0.22, face }, 'hot')(bare);
+  };
+  const heat = (site: Site) => faultsOf(benchStandOf(site, site.stands[0]!, tables)).filter((f) => f.why === 'leaves-in-heat');
+  // The tray reaches from 3 to 57 cm; the bulb hangs 10 cm to the right of it at the height of its leaves.
+  expect(heat(beside(0.7, 0.12))).toMatchObject([{ thingId: 'hot', least: hot.heatClearance }]);
+  expect(heat(beside(0.7, 0.12))[0]).toMatchObject({ distance: expect.closeTo(0.7 - hot.width / 2 - 0.5725, 2) });
+  expect(heat(beside(1.15, 0.12))).toEqual([]);
+  const [near, far] = [heat(beside(0.65, 0.2)), heat(beside(0.75, 0.2))];
+  expect(makesWorse(far, near)).toBe(true);
+  expect(makesWorse(near, far)).toBe(false);
+  expect(makesWorse([], near)).toBe(true);
+});
+
+test('leaves above a lamp are deeper in its heat than any below it, and come out of it step by step', () => {
+  const site = siteWith();
+  const at = (face: number) => {
+    const { id, fittings } = tierOf(site);
+    const moved = changeFittings(id, [fittings[0]!.id], () => ({ face }))(site);
+    return faultsOf(benchStandOf(moved, moved.stands[0]!, tables)).filter(
+      (f) => f.why === 'leaves-in-heat' || f.why === 'leaves-above-lamp',
+    );
+  };
+  const { canopy } = benchStandOf(site, site.stands[0]!, tables).tiers[0]!.trays[0]!;
+  const heights = [-0.04, -0.01, 0.005, 0.015].map((d) => at(canopy + d));
+  expect(heights.map((f) => f[0]!.why)).toEqual(['leaves-above-lamp', 'leaves-above-lamp', 'leaves-in-heat', 'leaves-in-heat']);
+  for (let i = 1; i < heights.length; i++) {
+    expect(sizeOf(heights[i]![0]!)).toBeLessThan(sizeOf(heights[i - 1]![0]!));
+    expect(makesWorse(heights[i - 1]!, heights[i]!)).toBe(false);
+    expect(makesWorse(heights[i]!, heights[i - 1]!)).toBe(true);
+  }
+});
+
+test('two lamps cannot hang in one place', () => {
+  const site = siteWith();
+  const { id } = tierOf(site);
+  const at = (y: number, face: number) => addFitting(id, bar, { x: 0.6, y, face }, 'other')(site);
+  expect(whys(at(0.23, 0.33))).toContain('lamps-collide');
+  expect(whys(at(0.22 + bar.width + 0.01, 0.33))).not.toContain('lamps-collide');
+  expect(whys(at(0.22, 0.2))).not.toContain('lamps-collide');
 });

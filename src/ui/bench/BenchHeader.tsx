@@ -13,9 +13,10 @@ import { StandMenu } from './StandMenu';
 import { NewStand } from './NewStand';
 import { useBenchLight, useBenchLook } from './useBench';
 import { judgedTrays } from './useBench';
+import type { Hands } from './useHands';
 
 /** The stand's name and how its trays fare, the way to others, and the way back. */
-export function BenchHeader({ stand }: { stand: BenchStand }) {
+export function BenchHeader({ stand, hands }: { stand: BenchStand; hands: Hands }) {
   const { sites, benchLooks } = useWorkspace();
   const stands = useSite((s) => s.site.stands);
   const light = useBenchLight();
@@ -71,11 +72,7 @@ export function BenchHeader({ stand }: { stand: BenchStand }) {
       >
         <CalendarRange size={17} aria-hidden /> Season
       </Button>
-      <Button
-        onClick={() => changeSite(sites, 'add a tier', addTier(id, newId()))}
-        aria-label="Add a tier on top"
-        title="Add a tier on top"
-      >
+      <Button onClick={() => hands.change('add a tier', addTier(id, newId()))} aria-label="Add a tier on top" title="Add a tier on top">
         <Layers size={17} aria-hidden /> Tier
       </Button>
       <NewStand

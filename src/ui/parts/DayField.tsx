@@ -1,7 +1,7 @@
 'use client';
 import { CalendarDate, type DateValue } from '@internationalized/date';
 import clsx from 'clsx';
-import { CalendarDays, ChevronLeft, ChevronRight } from 'lucide-react';
+import { CalendarDays, ChevronLeft, ChevronRight, X } from 'lucide-react';
 import { useId, useState } from 'react';
 import {
   Button,
@@ -25,8 +25,9 @@ interface DayFieldProps {
   value: Day | null;
   min?: Day;
   max?: Day;
-  /** Null when it is emptied. */
+  /** Null when it is emptied, which is offered where `clearable`. */
   onChange(day: Day | null): void;
+  clearable?: boolean;
   className?: string;
 }
 
@@ -40,7 +41,7 @@ const dayOfDate = (date: DateValue): Day => dayFrom(date.year, date.month, date.
  * A day, in the order of the person's own place, typed part by part or chosen from a calendar. What is typed is taken with Enter
  * or on leaving the field, as one step; a day that can't be stays in view with the reason.
  */
-export function DayField({ label, value, min, max, onChange, className }: DayFieldProps) {
+export function DayField({ label, value, min, max, onChange, clearable = false, className }: DayFieldProps) {
   const id = useId();
   const [draft, setDraft] = useState<DateValue | null | undefined>(undefined);
   const [problem, setProblem] = useState<string | null>(null);
@@ -90,6 +91,20 @@ export function DayField({ label, value, min, max, onChange, className }: DayFie
         <Button className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11" aria-label={`Calendar: ${label}`}>
           <CalendarDays size={16} aria-hidden />
         </Button>
+        {clearable && value !== null && (
+          <Button
+            slot={null}
+            className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11"
+            aria-label={`Clear: ${label}`}
+            onPress={() => {
+              setDraft(undefined);
+              setProblem(null);
+              onChange(null);
+            }}
+          >
+            <X size={16} aria-hidden />
+          </Button>
+        )}
       </Group>
       {problem && (
         <p id={`${id}-problem`} role="alert" className="max-w-64 text-sm text-copper">

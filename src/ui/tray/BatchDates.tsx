@@ -22,6 +22,7 @@ export function BatchDates({ tray: { batch, crop } }: { tray: BenchTray }) {
         <DayField
           label={seed ? 'sown on' : 'here since'}
           value={batch.sown}
+          clearable
           onChange={(sown) => changeSite(sites, seed ? 'say when it was sown' : 'say since when it is here', dateBatch(batch.id, sown))}
         />
         {batch.sown === null ? (
@@ -32,6 +33,7 @@ export function BatchDates({ tray: { batch, crop } }: { tray: BenchTray }) {
           <DayField
             label="leaves on"
             value={batch.leaves}
+            clearable
             min={batch.sown}
             onChange={(leaves) => changeSite(sites, 'say when it leaves', letLeave(batch.id, leaves))}
           />

@@ -5,7 +5,7 @@
  *     A₁F₁₂ = 1/2π · Σ ± G     over all pairs of corners
  *
  * Source: Howell, A Catalog of Radiation Heat Transfer Configuration Factors, C-13 (parallel) and C-15 (at right angles).
- * Checked in room.test.ts against the published values for a cube and against the sum of all factors, which is 1.
+ * Checked in lightField.test.ts against the published values for a cube and against the sum of all factors, which is 1.
  */
 
 /** G for parallel planes a distance c apart; x and y are differences of corner places. c > 0. */

@@ -49,7 +49,7 @@ const MOST = 18;
  * Since the spacing is even, a factor depends only on how far two patches are apart: some thousand closed forms for a
  * hundred thousand pairs.
  *
- * @param finer  multiplies the number of patches along each side; 1 is right within 1 % (room.test.ts)
+ * @param finer  multiplies the number of patches along each side; 1 is right within 1 % (lightField.test.ts)
  * Error: none in the factors; patches take their light as even, which is what `finer` mends.
  */
 export function patchesOf(room: Room, finer = 1): Patches {

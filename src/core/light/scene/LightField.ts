@@ -1,5 +1,6 @@
 import type { Metres, Ppf, Ppfd } from '../../quantities';
 import type { LightAt } from '../emitters/Emitter';
+import { emitterKey } from '../emitters/emitterKey';
 import { heightsOf } from '../emitters/heightsOf';
 import { smoothnessOf } from '../emitters/smoothness';
 import { lightOf } from '../ppfdAtPoint';
@@ -24,6 +25,8 @@ export interface LightField {
   map(area: Rect, z: Metres, cell: Metres): LightMap;
   /** Over an upright rectangle at one depth, on level receivers. @throws RangeError likewise */
   slice(from: { x0: Metres; x1: Metres; z0: Metres; z1: Metres; y: Metres }, cell: Metres): LightSlice;
+  /** Whether the light between the faces came to rest; false where they send nearly all of it back and some is still under way. */
+  readonly converged: boolean;
   /** Where the photons went: swallowed by faces and things, or out into the open. */
   balance(): { readonly emitted: Ppf; readonly absorbed: Ppf; readonly left: Ppf };
 }
@@ -33,7 +36,7 @@ export interface LightField {
  * faces send to and fro; what a wire shelf lets through of that enters the room beyond as even light.
  *
  * @param recall  keeps what does not change between two frames: form factors, and each lamp's own light
- * @param finer   more patches for each side of a room; 1 is right within 1.5 % at any place (room.test.ts)
+ * @param finer   more patches for each side of a room; 1 is right within 1.5 % at any place (lightField.test.ts)
  */
 export function lightFieldOf(scene: Scene, recall: Recall = NO_RECALL, finer = 1): LightField {
   const { rooms, things } = scene;
@@ -102,7 +105,7 @@ export function lightFieldOf(scene: Scene, recall: Recall = NO_RECALL, finer = 1
     const out = new Float32Array(xs.length * others.length);
     const gridKey = `${kind} ${xs[0]} ${xs[xs.length - 1]} ${xs.length} ${others[0]} ${others[others.length - 1]} ${others.length} ${JSON.stringify(plane)} ${worldKey}`;
     for (const e of emitters) {
-      const own = recall.get(`${gridKey} ${JSON.stringify(e)}`, () => {
+      const own = recall.get(`${gridKey} ${emitterKey(e)}`, () => {
         const part = new Float32Array(out.length);
         const isMap = 'z' in plane;
         const [x0, x1, o0, o1] = [xs[0]!, xs[xs.length - 1]!, others[0]!, others[others.length - 1]!];
@@ -131,6 +134,7 @@ export function lightFieldOf(scene: Scene, recall: Recall = NO_RECALL, finer = 1
   }
 
   return {
+    converged: solved.every((s) => s.settled.converged),
     ppfdAt(x, y, z) {
       straight ??= emitters.map((e) => levelLight(e, scene, passage));
       return straight.reduce((sum, light) => sum + light(x, y, z), reflectedAt(x, y, z));

@@ -2,6 +2,7 @@ import { directOnPatches } from '../room/directOnPatches';
 import { gatherWeights } from '../room/gather';
 import { patchesOf, sendersOf, type FacePatches, type Patches } from '../room/patches';
 import type { Emitter } from '../emitters/Emitter';
+import { emitterKey } from '../emitters/emitterKey';
 import { isInside, type Room } from '../room/Room';
 import { incidentOn, settle, type Settled } from '../room/solveRoom';
 import type { Metres } from '../../quantities';
@@ -36,7 +37,7 @@ export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worl
     for (const { ppf, ...rest } of lamps.flatMap((lamp) => lamp.emitters)) {
       // Kept for one photon, so that the same lamp dimmed, aged or counted for other hours is not worked out again.
       const e = { ...rest, ppf: 1 };
-      const own = recall.get(`patchlight ${worldKey} ${finer} ${accounted} ${room.z} ${JSON.stringify(e)}`, () => {
+      const own = recall.get(`patchlight ${worldKey} ${finer} ${accounted} ${room.z} ${emitterKey(e)}`, () => {
         const faces = accounted ? patches.faces : patches.faces.filter((f) => f.reflectance > 0);
         const light = directOnPatches({ ...patches, faces }, room, e, anyLight(e, room, scene, passage), isOfAnotherRoom(e, room, scene));
         return whole(light, patches, room, e, things.length === 0 && faces.length === patches.faces.length);
