@@ -93,8 +93,13 @@ test('figures of one box that contradict each other are named', async ({ page })
 test('at the end of its life the lamp gives less, as one step that is undone', async ({ page }) => {
   const before = await dose(page, 'mean');
   await sheet(page).getByRole('tab', { name: 'Its age' }).click();
+  // A lamp of unknown age is taken to be half-way through its life.
+  await expect(sheet(page).getByText(/half-way through its life, giving 8\d % of its first light/)).toBeVisible();
+  await sheet(page).getByRole('radio', { name: 'new', exact: true }).click();
+  await expect.poll(() => dose(page, 'mean')).toBeGreaterThan(before * 1.1);
+  const fresh = await dose(page, 'mean');
   await sheet(page).getByRole('radio', { name: 'at the end of its life' }).click();
-  await expect.poll(() => dose(page, 'mean')).toBeCloseTo(before * 0.7, 1);
+  await expect.poll(() => dose(page, 'mean')).toBeCloseTo(fresh * 0.7, 1);
   await sheet(page).getByRole('radio', { name: 'as it is now' }).click();
   const hours = sheet(page).getByRole('textbox', { name: 'hours burned so far' });
   await hours.fill('25000');

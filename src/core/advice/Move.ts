@@ -45,7 +45,7 @@ export const aboutOf = (m: Move): string => ('trayId' in m ? m.trayId : 'program
 
 /** Names a move: the same for the same move, whatever it is called on the screen. */
 export const idOf = (m: Move): string =>
-  Object.values(m)
+  Object.values(m.do === 'swap-trays' && m.otherId < m.trayId ? { ...m, trayId: m.otherId, otherId: m.trayId } : m)
     .map((v) => (typeof v === 'number' ? Math.round(v * 1e4) / 1e4 : v))
     .join(':');
 

@@ -12,6 +12,7 @@ import type { Site } from '../stand/Site';
 import { standFrom, TEMPLATES } from '../stand/templates';
 import { advise, CALLED_OFF } from './advise';
 import type { AdviceQuestion } from './AdviceQuestion';
+import { idOf } from './Move';
 import { applyMove, canMove } from './applyMove';
 import { resultsBy, resultsOf } from './Effect';
 import { habitsOf } from './habitsOf';
@@ -282,4 +283,10 @@ test('a tray that is turned by half every few days lives in the mean of its two 
   // No corner of the mean is darker than the mean of the two corners that change places, in a map that falls to one side.
   expect(turn.weakest.after).toBeGreaterThan(0.9 * Math.min(first, last) * 16 * 0.0036);
   expect(habitsOf(stand, answer, new Set())).toEqual([]);
+});
+
+test('a move is one move, whichever tray of two is named first', () => {
+  const swap = (trayId: string, otherId: string) => idOf({ do: 'swap-trays', trayId, otherId });
+  expect(swap('b', 'a')).toBe(swap('a', 'b'));
+  expect(swap('a', 'c')).not.toBe(swap('a', 'b'));
 });

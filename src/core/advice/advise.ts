@@ -115,7 +115,7 @@ export async function advise({ site, standId, scope, answer }: AdviceQuestion, p
     const results = resultsOf(stand, engineAnswer(stand, recall));
     const after = effectOf(stand, next, results, trayIds);
     const better = before.loss - after.loss - judge.harmOf(before.results, results) > WORTH;
-    const id = moves.map(idOf).join('+');
+    const id = moves.map(idOf).sort().join('+'); // whatever their order
     if (better && judge.allows(before.results, results) && offers.every((o) => o.id !== id))
       offers.push({ id, moves, after, effort_min: effortOf(moves), toBuy: isToBuy(moves, site) });
   }

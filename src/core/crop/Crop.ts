@@ -68,6 +68,8 @@ export interface Crop {
   readonly dayLengthNote: string;
   /** Canopy above the compost by day, under good light. */
   readonly heightByDay: readonly { readonly day: number; readonly height: Metres }[];
+  /** Across the leaves by day, of plants that reach beyond their pot; empty where it is not stated. */
+  readonly widthByDay: readonly { readonly day: number; readonly width: Metres }[];
   readonly containerPath: readonly { readonly containerId: string; readonly fromDay: number }[];
   /** 1 stays short, 5 falls over within days of weak light. */
   readonly stretchProne: number;

@@ -38,6 +38,7 @@ export const freshCrop = (like: Crop, id: string, name: string): Crop => ({
   alsoCalled: [],
   group: 'own',
   continuousLightInjurySource: null,
+  widthByDay: [],
   containerPath: [],
   sowing: null,
   feed: null,

@@ -3,8 +3,10 @@ import { tables } from '../library/tables';
 import { BARE_SITE, UNDATED } from '../stand/bare';
 import { cropOf } from '../stand/setUp';
 import type { Site } from '../stand/Site';
+import { boltsAbove } from './bolting';
 import { copyOf, dropCrop, dropNote, isGrown, keepCrop, MOST_CROPS, noteCrop } from './changeCrops';
 import type { Crop } from './Crop';
+import { heightAt, widthAtHeight } from './heightAt';
 import { unsoundOf } from './unsoundOf';
 
 const tomato = tables.crop('tomato')!;
@@ -54,4 +56,27 @@ test('a crop that still grows stays; one that is let go takes its notes along', 
   expect(dropCrop('own-1')(grown)).toBe(grown);
   expect(dropCrop('own-1')(kept)).toMatchObject({ crops: [], cropNotes: [] });
   expect(dropNote('n')(kept).cropNotes).toEqual([]);
+});
+
+test('height and width go with each other along a curve, and stop at its ends', () => {
+  const lily = tables.crop('peace-lily')!;
+  expect(widthAtHeight(lily, 0.2)).toBeWithin(0.2, { relative: 1e-9 });
+  expect(widthAtHeight(lily, 0.3)).toBeWithin(0.325, { relative: 1e-9 });
+  expect(widthAtHeight(lily, 0.4)).toBeWithin(0.45, { relative: 1e-9 });
+  expect(widthAtHeight(lily, 3)).toBeWithin(0.7, { relative: 1e-9 });
+  expect(widthAtHeight(tomato, 0.2)).toBe(0);
+  expect(heightAt(lily, 182.5)).toBeWithin(0.3, { relative: 1e-9 });
+  expect(heightAt({ ...lily, heightByDay: [] }, 10)).toBe(0.03);
+});
+
+test('kin of what unbroken light injures is not taken to bear it', () => {
+  for (const id of ['tomatillo', 'physalis']) expect(tables.crop(id)!.continuousLightInjury).toBe('some');
+});
+
+test('days that make onions bulb or leaves bolt are told by species, not of flowers that are wanted', () => {
+  expect(boltsAbove(tables.crop('bulb-onion')!)).toBe(12);
+  expect(boltsAbove(tables.crop('pak-choi')!)).toBe(14);
+  expect(boltsAbove(tables.crop('petunia')!)).toBeNull();
+  expect(boltsAbove(tables.crop('leek')!)).toBeNull();
+  expect(boltsAbove(copyOf(tables.crop('spinach')!, 'own-9', 'Ours'))).toBe(13);
 });

@@ -73,7 +73,7 @@ const escaped = (text: string) =>
     .replace(/;/g, '\\;')
     .replace(/,/g, '\\,')
     .replace(/\r\n?|\n/g, '\\n')
-     
+
     .replace(/[\u0000-\u001f\u007f-\u009f\u2028\u2029]/g, ' ');
 
 /** Octets of a character in UTF-8. */

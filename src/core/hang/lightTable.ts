@@ -9,7 +9,7 @@ import { clearanceOf } from '../lamp/clearanceOf';
 import type { Metres } from '../quantities';
 import type { BenchTier, BenchTray } from '../stand/benchStand';
 import { isRoofed, LAMP_HEADROOM } from '../stand/Enclosure';
-import { outlineOf, outlineOfFitting, plantAreaOf } from '../stand/footprint';
+import { outlineOfFitting, plantAreaOf } from '../stand/footprint';
 import { trayPointsOf } from '../stand/trayPoints';
 
 /** The light on the trays of a tier for every height of its lamps and of its plants: worked out once, looked up for each day. */
@@ -122,8 +122,7 @@ export function lightTableOf(t: BenchTier, answer: BenchAnswer, canopies: Readon
 
   // Of each tray the lamps whose heat reaches it, and how far below their face its leaves have to stay.
   const nearOf = new Map(
-    t.trays.map(({ tray }) => {
-      const o = outlineOf(tray);
+    t.trays.map(({ tray, leaves: o }) => {
       const near = t.lamps.flatMap((lamp) => {
         const r = outlineOfFitting(lamp.fitting, lamp.lamp);
         const aside = Math.hypot(Math.max(0, o.x0 - r.x1, r.x0 - o.x1), Math.max(0, o.y0 - r.y1, r.y0 - o.y1));

@@ -17,6 +17,8 @@ export const containerLibrary: readonly Container[] = table.containers
     plants: row.plants,
     columns: row.cols,
     rows: row.rows,
+    pitch: row.pitchMm === null ? null : row.pitchMm / 1000,
+    volume_L: row.volumeMl! / 1000,
     typicalUse: row.typicalUse,
     sources: row.sources as readonly Source[],
   }));

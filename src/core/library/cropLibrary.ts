@@ -27,6 +27,7 @@ export const cropLibrary: readonly Crop[] = table.crops
     dayLengthType: row.dayLength.type,
     dayLengthNote: row.dayLength.note ?? '',
     heightByDay: row.heightCm.map(([day, cm]) => ({ day: day!, height: cm! / 100 })),
+    widthByDay: (row.canopyWidthCm ?? []).map(([day, cm]) => ({ day: day!, width: cm! / 100 })),
     containerPath: row.containerPath.map((c) => ({ containerId: c.container, fromDay: c.fromDay })),
     stretchProne: row.stretchProne,
     leggyRemedy: row.leggyRemedy as LeggyRemedy,

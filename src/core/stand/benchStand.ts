@@ -1,8 +1,11 @@
 import type { Crop, Stage } from '../crop/Crop';
+import { widthAtHeight } from '../crop/heightAt';
 import type { Lamp } from '../lamp/Lamp';
+import type { Rect } from '../light/field/Grid';
 import type { Room } from '../light/room/Room';
 import type { Hours, Metres } from '../quantities';
 import { plantHeightOf, rimOf } from './canopy';
+import { leavesOf } from './footprint';
 import { knownOf, type Known, type KnownLamp } from './knownOf';
 import type { LampOf } from '../reading/lightThere';
 import type { LightDay } from '../dose/LightDay';
@@ -26,6 +29,10 @@ export interface BenchTray {
   readonly plantHeight: Metres;
   /** Height of its leaf tops above the tier's floor. */
   readonly canopy: Metres;
+  /** The mix that it holds. */
+  readonly mix_L: number;
+  /** Where its leaves are, seen from above. */
+  readonly leaves: Rect;
 }
 
 /** A tier where it stands in its stand, everything looked up. */
@@ -94,11 +101,28 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
     const stage = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
     const plantHeight = plantHeightOf(batch, crop, stage);
     const limits = hardLimitsOf(stage, crop, batch.plan, batch.sown === null ? null : (batch.age ?? null));
-    return { tray, batch, crop, stage, limits, plantHeight, canopy: rimOf(tray) + plantHeight };
+    return {
+      tray,
+      batch,
+      crop,
+      stage,
+      limits,
+      plantHeight,
+      canopy: rimOf(tray) + plantHeight,
+      mix_L: mixOf(tray, tables),
+      leaves: leavesOf(tray, widthAtHeight(crop, plantHeight)),
+    };
   });
   const day = { on_min: programme.on_min, lit_min: programme.lit_min, daylight: tier.daylight };
   return { tier, known, room: known.room, programme, hours: programme.lit_min / 60, day, lamps, trays, ...place };
 };
+
+/** By its cells or its make; one of its own sizes is taken to be full to the rim. */
+function mixOf({ containerId, length, width, height }: Tray, tables: Tables): number {
+  const container = containerId === null ? undefined : tables.container(containerId);
+  if (!container) return length * width * height * 1000;
+  return container.volume_L * (container.columns !== null && container.rows !== null ? container.columns * container.rows : 1);
+}
 
 /** @throws RangeError when neither the site nor the tables know it */
 export function lampOf(site: Pick<Site, 'lamps'>, id: string, tables: Pick<Tables, 'lamp'>): Lamp {

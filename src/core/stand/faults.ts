@@ -50,7 +50,7 @@ export function makesWorse(before: readonly Fault[], after: readonly Fault[]): b
   return after.some((f) => sizeOf(f) > (sizes.get(keyOf(f)) ?? 0) + 1e-6);
 }
 
-/** A tray full of moist mix, for each litre of its outline: growers' consensus, 0.7–1.0 kg. */
+/** Moist mix: growers' consensus, 0.7–1.0 kg a litre. */
 const WET_MIX_KG_PER_LITRE = 0.85;
 
 /** Things that touch are not over the edge. */
@@ -59,9 +59,12 @@ const HAIR: Metres = 0.002;
 /** So far a lamp may hang out over an open edge before it counts as a mistake. */
 const OVERHANG: Metres = 0.05;
 
-/** Weight of a watered tray. */
-export const weightOf = ({ tray }: Pick<BenchTray, 'tray'>): Kilograms =>
-  tray.length * tray.width * tray.height * 1000 * WET_MIX_KG_PER_LITRE;
+/** Water from below stands about so high in a tray when it has just been watered: growers' consensus. */
+const WATER_STANDING: Metres = 0.01;
+
+/** Weight of a tray that has just been watered: its mix, and the water that it stands in. */
+export const weightOf = ({ tray, mix_L }: Pick<BenchTray, 'tray' | 'mix_L'>): Kilograms =>
+  mix_L * WET_MIX_KG_PER_LITRE + tray.length * tray.width * Math.min(tray.height, WATER_STANDING) * 1000;
 
 /** Everything that is wrong with a stand as it is set up; nothing here is about too little or too much light. */
 export function faultsOf(stand: BenchStand): Fault[] {
@@ -91,8 +94,7 @@ function lampFaults(t: BenchTier, { fitting, lamp }: BenchLamp): Fault[] {
   if (isRoofed(tier.enclosure) && fitting.face > height - LAMP_HEADROOM + HAIR)
     faults.push({ why: 'lamp-in-shelf', thingId: fitting.id, by: fitting.face - (height - LAMP_HEADROOM) });
   const least = clearanceOf(lamp);
-  for (const { tray, canopy, plantHeight } of t.trays) {
-    const o = outlineOf(tray);
+  for (const { tray, canopy, plantHeight, leaves: o } of t.trays) {
     const [dx, dy] = [gap(r.x0, r.x1, o.x0, o.x1), gap(r.y0, r.y1, o.y0, o.y1)];
     const under = dx < 0 && dy < 0;
     if (under && canopy >= fitting.face) {

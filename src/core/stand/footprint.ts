@@ -14,6 +14,12 @@ export function plantAreaOf(tray: Tray): Rect {
   return around(tray.x, tray.y, tray.turned ? w : l, tray.turned ? l : w);
 }
 
+/** Where the leaves of a tray are, seen from above: over its outline, and beyond it where plants are as wide as `across`. */
+export function leavesOf(tray: Tray, across: Metres): Rect {
+  const { x0, x1, y0, y1 } = outlineOf(tray);
+  return around(tray.x, tray.y, Math.max(x1 - x0, across), Math.max(y1 - y0, across));
+}
+
 /** The outline of a fitting, seen from above; of a turned one the box around it. */
 export function outlineOfFitting(fitting: Fitting, lamp: Lamp): Rect {
   const cos = Math.abs(Math.cos(fitting.turn));

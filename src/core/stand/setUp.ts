@@ -9,12 +9,14 @@ import { knownOf, type Known } from './knownOf';
 import type { Hours, Metres } from '../quantities';
 import type { Calibration } from '../reading/calibrate';
 import { canopyOf, plantHeightOf } from './canopy';
+import type { Container } from '../tray/Container';
 import type { Batch, Programme, Site, Stand, Tier } from './Site';
 
 /** Where the tables come from: handed in, so that the core asks nobody. */
 export interface Tables {
   crop(id: string): Crop | undefined;
   lamp(id: string): Lamp | undefined;
+  container(id: string): Container | undefined;
 }
 
 /** A crop of the person's own, or of the table. */

@@ -93,7 +93,7 @@ test.each([
   ['a tray over the edge', 'tray-over-edge', (s: Site) => changeTrays(tierOf(s).id, [tierOf(s).trays[0]!.id], () => ({ x: 0.1 }))(s)],
   ['plants up in the shelf', 'plants-too-tall', (s: Site) => changeTrays(tierOf(s).id, [tierOf(s).trays[0]!.id], () => ({ risers: 6 }))(s)],
   ['two trays in one place', 'trays-overlap', (s: Site) => addTray(tierOf(s).id, cells, celery, { x: 0.4, y: 0.22 }, ids)(s)],
-  ['a shelf that bears less', 'shelf-overloaded', (s: Site) => withTier(tierOf(s).id, (t) => ({ ...t, load: 3 }))(s)],
+  ['a shelf that bears less', 'shelf-overloaded', (s: Site) => withTier(tierOf(s).id, (t) => ({ ...t, load: 2 }))(s)],
   [
     'a chain that bears less',
     'hanger-overloaded',
@@ -113,9 +113,33 @@ test('a strip may be used to four fifths by what burns all day', () => {
 
 test('a watered tray of 72 cells weighs what one lifts', () => {
   const site = siteWith();
-  const weight = weightOf(benchStandOf(site, site.stands[0]!, tables).tiers[0]!.trays[0]!);
-  expect(weight).toBeGreaterThan(3);
-  expect(weight).toBeLessThan(9);
+  const tray = benchStandOf(site, site.stands[0]!, tables).tiers[0]!.trays[0]!;
+  // 72 cells of 45 ml, as its maker states them, and a centimetre of water in 54.5 × 28 cm.
+  expect(tray.mix_L).toBeWithin(3.24, { relative: 1e-9 });
+  expect(weightOf(tray)).toBeWithin(3.24 * 0.85 + 1.526, { relative: 1e-9 });
+  // Of a tray of no known make its outline is all that is known.
+  const own = changeTrays(tierOf(site).id, [tray.tray.id], () => ({ containerId: null }))(site);
+  expect(benchStandOf(own, own.stands[0]!, tables).tiers[0]!.trays[0]!.mix_L).toBeWithin(5.45 * 2.8 * 0.57, { relative: 1e-9 });
+});
+
+test('leaves that reach beyond their pot are warmed beyond it', () => {
+  const site = siteWith();
+  const { id, trays } = tierOf(site);
+  const pot = containerLibrary.find((c) => c.id === 'pot-15')!;
+  const lily = { cropId: 'peace-lily', stage: 'maintenance' } as const;
+  const potted = addTray(id, pot, lily, { x: 0.3, y: 0.22 }, ids)(removeThings([trays[0]!.id, tierOf(site).fittings[0]!.id])(site));
+  const { leaves, plantHeight } = benchStandOf(potted, potted.stands[0]!, tables).tiers[0]!.trays[0]!;
+  // At the middle of its curve, day 547, a lily is 40 cm + 182/730 of 20 cm tall and 45 cm + 182/730 of 25 cm wide.
+  expect(plantHeight).toBeWithin(0.4 + (182.5 / 730) * 0.2, { relative: 1e-9 });
+  expect(leaves.x1 - leaves.x0).toBeWithin(0.45 + (182.5 / 730) * 0.25, { relative: 1e-9 });
+  const hot = lampLibrary.find((l) => l.family === 'incandescent')!;
+  // 80 cm to the right of the pot's middle, 54 cm from its leaves: too far for the pot, near enough for the leaves' edge.
+  const lit = addFitting(id, hot, { x: 0.95, y: 0.22, face: 0.3 }, 'hot')(potted);
+  const aside = 0.65 - hot.width / 2 - (leaves.x1 - leaves.x0) / 2;
+  expect(faultsOf(benchStandOf(lit, lit.stands[0]!, tables)).filter((f) => f.why === 'leaves-in-heat')).toMatchObject([
+    { distance: expect.closeTo(aside, 6) },
+  ]);
+  expect(0.65 - hot.width / 2 - 0.075).toBeGreaterThan(hot.heatClearance);
 });
 
 test('lamps go up and down in the steps that there are', () => {

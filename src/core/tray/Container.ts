@@ -14,6 +14,10 @@ export interface Container {
   readonly plants: number | null;
   readonly columns: number | null;
   readonly rows: number | null;
+  /** From the middle of one cell to the next; null where plants stand freely or alone. */
+  readonly pitch: Metres | null;
+  /** Of mix in one cell, or in all of it where there are none. */
+  readonly volume_L: number;
   readonly typicalUse: string;
   readonly sources: readonly Source[];
 }

@@ -75,7 +75,7 @@ test('control characters, which no calendar may hold, are left out, and every ki
   const [e] = read(writeIcs('Rack', [event(20_000, 600, { title: 'a\u0000b\u001bc\u007f', text: 'one\r\ntwo\rthree\nfour' })], null, 0));
   expect(e!.summary).toBe('a b c ');
   expect(e!.description).toBe('one\ntwo\nthree\nfour');
-   
+
   expect(writeIcs('\u0007', [event(1, 1)], null, 0)).not.toMatch(/[\u0000-\u0009\u000b\u000c\u000e-\u001f]/);
 });
 

@@ -60,6 +60,7 @@ export function cropOfFile(f: CropFile): Crop {
     dayLengthType: f.dayLengthType,
     dayLengthNote: f.dayLengthNote,
     heightByDay: f.heightByDay.map(({ day, height_m }) => ({ day, height: height_m })),
+    widthByDay: base?.widthByDay ?? [],
     containerPath: base?.containerPath ?? [],
     stretchProne: f.stretchProne,
     leggyRemedy: f.leggyRemedy,

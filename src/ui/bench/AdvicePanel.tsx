@@ -23,6 +23,8 @@ import { useBenchLight, useBenchLook } from './useBench';
 /** A moment of quiet before the search begins, so that a hand that goes on moving is not followed at every step. */
 const QUIET_ms = 700;
 
+const WHOSE: Readonly<Record<Scope['of'], string>> = { tray: 'its leaves', tier: 'the leaves on this tier', stand: 'all leaves here' };
+
 type Found = { readonly of: BenchStand; readonly scope: string; readonly advice: Advice };
 
 /** What would help: computed moves, ranked, each with what it would do; tried with one press and undone with one press. */
@@ -154,7 +156,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
               {worst &&
                 stand.tiers.length > 0 &&
                 `${trayName(worst)} now gets ${doseNumber(current.before.weakest)} to ${doseNumber(current.before.strongest)} mol; `}
-              {percent(current.before.shareInBand)} of the leaves in range. {current.judged} moves judged.
+              {percent(current.before.shareInBand)} of {WHOSE[asked]} in range. {current.judged} moves judged.
             </p>
           )}
           <ul aria-label="Moves that would help">

@@ -101,7 +101,8 @@ export function Schools({ setUp }: { setUp: SetUp }) {
 function nightWords({ crop }: SetUp, { standing, source }: School): string {
   const name = crop.name.toLowerCase();
   const days = `${DAY_AND_NIGHT_DAYS.from}–${DAY_AND_NIGHT_DAYS.to} days after coming up`;
-  if (standing === 'refused') return `Day and night is refused: unbroken light injures ${name} (${source}).`;
+  if (standing === 'refused')
+    return `Day and night is refused: unbroken light ${crop.continuousLightInjury === 'high' ? 'injures' : 'may injure'} ${name} (${source}).`;
   if (standing === 'warned')
     return `Day and night, if at all, only for ${days}: whether ${name} bears unbroken light ${source ? `is doubtful (${source})` : 'is not known'}.`;
   return `Day and night only for ${days}: ${name} bears it${source ? ` (${source})` : ''}, and it gains little over 18 h.`;

@@ -1,4 +1,4 @@
-import { maintenance, type AgeView } from '@/core/lamp/ageing';
+import { hoursBurned, maintenance, type AgeView } from '@/core/lamp/ageing';
 import type { SetUp } from '@/core/stand/setUp';
 import { changeSite } from '@/store/site/siteStore';
 import { setAgeing } from '@/store/site/setUpVerbs';
@@ -45,7 +45,7 @@ export function AgeFields({ setUp }: { setUp: SetUp }) {
       </div>
       <p>
         {ageing.used_h === null
-          ? 'Its hours are not known: the box’s figure stands for today, and the band says how much it may have faded.'
+          ? `Its hours are not known: it is taken to be half-way through its life, giving ${percent(maintenance(lamp, hoursBurned(lamp, ageing)))} of its first light, and the band says how far that may be off.`
           : `After ${Math.round(ageing.used_h).toLocaleString('en-GB')} h a lamp of its kind still gives ${percent(maintenance(lamp, ageing.used_h))} of its first light.`}{' '}
         At the end of its stated {lamp.life_h.toLocaleString('en-GB')} h it gives {percent(lamp.maintenanceAtEnd)}
         {years !== null &&

@@ -18,7 +18,7 @@ import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { OutletList } from './OutletList';
-import { faultWords, groupName, KIND_WORDS, voltAmperes, watts } from './outletWords';
+import { faultWords, groupName, KIND_WORDS, surgeWords, voltAmperes, watts } from './outletWords';
 import { PlugPanel } from './PlugPanel';
 
 /** What of a stand is plugged in where, what that comes to, and a plug to practise with. */
@@ -98,6 +98,7 @@ function Group({ stand, group, groups }: { stand: BenchStand; group: OutletGroup
   const { sites } = useWorkspace();
   const { programmeId, plugs, power, load, rating, outlets } = group;
   const name = groupName(stand, programmeId);
+  const surges = surgeWords(group);
   const allowed = rating === null ? null : CONTINUOUS_SHARE * rating;
   return (
     <section aria-label={name} className="space-y-2 border-t border-line pt-4" data-testid="outlets">
@@ -153,6 +154,7 @@ function Group({ stand, group, groups }: { stand: BenchStand; group: OutletGroup
         </div>
       )}
       <OutletList stand={stand} group={group} groups={groups} />
+      {surges && <p className="text-sm text-soft">{surges}</p>}
     </section>
   );
 }

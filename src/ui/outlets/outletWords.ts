@@ -20,6 +20,13 @@ export function groupName(stand: BenchStand, programmeId: string | null): string
 
 export const plugWords = (p: Plug): string => (p.tier === null ? p.name : `Tier ${p.tier}: ${p.name}`);
 
+/** What comes on with a surge behind a timer; null: nothing does. */
+export function surgeWords({ programmeId, plugs }: Pick<OutletGroup, 'programmeId' | 'plugs'>): string | null {
+  const count = plugs.filter((p) => p.surges).length;
+  if (programmeId === null || count === 0) return null;
+  return `${count === 1 ? 'One plug here feeds' : `${count} plugs here feed`} ballasts, drivers or a motor, which surge to many times their load for an instant when the timer switches them on and can weld its contact shut. Take a timer whose label gives a figure for such loads, and check now and then that the lamps really go off.`;
+}
+
 /** What is wrong with what is plugged where, and why it matters. */
 export function faultWords(fault: OutletFault, stand: BenchStand, { groups }: Loads): string {
   const name = (id: string | null) => groupName(stand, id);

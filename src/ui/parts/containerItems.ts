@@ -18,7 +18,9 @@ export const containerItems = (unit: LengthUnit): readonly SearchItem[] =>
   containerLibrary.map((c) => ({
     id: c.id,
     name: c.name,
-    detail: `${showLength(c.length, unit)} × ${showLength(c.width, unit)}`,
+    detail:
+      `${showLength(c.length, unit)} × ${showLength(c.width, unit)}` +
+      (c.pitch === null ? '' : `, plants ${showLength(c.pitch, unit)} apart, ${Math.round(c.volume_L * 1000)} ml each`),
     words: [c.kind, c.typicalUse, KINDS[c.kind] ?? ''],
     group: KINDS[c.kind] ?? c.kind,
   }));
