@@ -22,7 +22,8 @@ export function showClock(minutes: number): string {
 
 /** `15 h` or `15 h 30`. */
 export function showHours(minutes: number): string {
-  const whole = Math.floor(minutes / 60);
-  const rest = Math.round(minutes - whole * 60);
+  const all = Math.round(minutes);
+  const whole = Math.floor(all / 60);
+  const rest = all - whole * 60;
   return rest ? `${whole} h ${String(rest).padStart(2, '0')}` : `${whole} h`;
 }

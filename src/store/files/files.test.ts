@@ -1,3 +1,4 @@
+import { BARE_SITE, BARE_STAND } from '../../core/stand/bare';
 import 'reflect-metadata';
 import { AS_NEW } from '../../core/lamp/ageing';
 import { IN_THE_OPEN } from '../../core/stand/Enclosure';
@@ -105,6 +106,16 @@ test('a file of version 4 is brought up to date: its readings know each lamp tha
   expect(old.meters).toEqual([]);
   // The rack had no readings, and has none now.
   expect(old.stands.find((s) => s.id === 'demo-rack')!.tiers.flatMap((t) => t.readings)).toEqual([]);
+});
+
+test('a file of version 5 is brought up to date: nothing covers its trays, nothing is stated, no calendar has gone out', () => {
+  const old = read(readFileSync('test/fixtures/site-version-5.json', 'utf8'));
+  expect(old.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => y.coverId))).filter((c) => c !== null)).toEqual([]);
+  expect(old.stands.map((s) => s.calendar)).toEqual(Array(9).fill(BARE_STAND.calendar));
+  expect(old.stated).toEqual(BARE_SITE.stated);
+  // What it said before, it says still.
+  expect(old.stands.find((s) => s.id === 'demo-rack')).toMatchObject({ strip: 460, plugged: [{ id: 'demo-fan' }, { id: 'demo-mat' }] });
+  expect(read(exportSite(old))).toEqual(old);
 });
 
 test('whatever a table of readings lets through can be kept and read again, and never more than a tier holds', () => {

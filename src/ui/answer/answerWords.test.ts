@@ -14,7 +14,10 @@ test('the answer names distances, hours and doses, in the person’s own unit', 
   expect(words).toContain('Hang it 10–19 cm above the leaves');
   expect(words).toContain('14 h to 16 h');
   expect(words).toContain('weakest spot then gets 8.4, the mean 11.0, the strongest 15.2 mol');
-  expect(suitsWords(solution(0.1, 0.19), best, 'in')).toContain('4–7½ in');
+  expect(suitsWords(solution(0.1, 0.19), best, 'in')).toContain('4–7¼ in');
+  // Not a hair more than suits is promised: 7.48 in is not 7½ in, and 15 h 59.6 is not 16 h.
+  const close = { ...solution(0.10004, 0.18996), hours: { from: 14.004, to: 15.993 } };
+  expect(suitsWords(close, best, 'cm')).toMatch(/10.1–18.9 cm above the leaves and light it 14 h 01 to 15 h 59/);
   expect(suitsWords(solution(0.3, 2), best, 'cm')).toContain('30 cm or more');
 });
 

@@ -16,8 +16,15 @@ export function onTheTape({ best, distances }: Solution, unit: LengthUnit): Sett
   return { ...best, distance: kept >= step ? kept : best.distance };
 }
 
+/** A range as it can be told in whole steps without promising what lies outside it; where no step fits, its middle. */
+function inward({ from, to }: { from: number; to: number }, step: number): [number, number] {
+  const [a, b] = [Math.ceil(from / step - 1e-6) * step, Math.floor(to / step + 1e-6) * step];
+  return a <= b ? [a, b] : [(from + to) / 2, (from + to) / 2];
+}
+
 export function suitsWords({ distances, hours }: Solution, best: Setting, unit: LengthUnit): string {
-  const [from, to] = [distances!.from, distances!.to];
+  const [from, to] = inward(distances!, unit === 'cm' ? 0.001 : 0.0254 / 4);
+  const [least, most] = inward(hours!, 1 / 60);
   const far = to >= 1.99;
   const range =
     Math.abs(to - from) < 0.004
@@ -25,7 +32,7 @@ export function suitsWords({ distances, hours }: Solution, best: Setting, unit: 
       : far
         ? `${showLength(from, unit)} or more`
         : `${showLengthNumber(from, unit)}–${showLength(to, unit)}`;
-  const long = hours!.from === hours!.to ? showHours(hours!.from * 60) : `${showHours(hours!.from * 60)} to ${showHours(hours!.to * 60)}`;
+  const long = most - least < 1 / 120 ? showHours(least * 60) : `${showHours(least * 60)} to ${showHours(most * 60)}`;
   return `Hang it ${range} above the leaves and light it ${long}. Best at ${showLength(best.distance, unit)} for ${showHours(Math.round(best.hours * 4) * 15)}: the weakest spot then gets ${doseNumber(best.weakest)}, the mean ${doseNumber(best.mean)}, the strongest ${doseNumber(best.strongest)} mol.`;
 }
 
