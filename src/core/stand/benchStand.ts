@@ -9,7 +9,7 @@ import { leavesOf } from './footprint';
 import { knownOf, type Known, type KnownLamp } from './knownOf';
 import type { LampOf } from '../reading/lightThere';
 import type { LightDay } from '../dose/LightDay';
-import { hardLimitsOf, type HardLimits } from '../verdict/hardLimits';
+import { limitsOfBatch, type HardLimits } from '../verdict/hardLimits';
 import { cropOf, type Tables } from './setUp';
 import type { Batch, Fitting, Programme, Site, Stand, Tier, Tray } from './Site';
 
@@ -100,7 +100,7 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
     const crop = need(cropOf(site, batch.cropId, tables), 'crop', batch.cropId);
     const stage = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
     const plantHeight = plantHeightOf(batch, crop, stage);
-    const limits = hardLimitsOf(stage, crop, batch.plan, batch.sown === null ? null : (batch.age ?? null));
+    const limits = limitsOfBatch(batch, crop, stage);
     return {
       tray,
       batch,

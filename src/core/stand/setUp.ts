@@ -1,6 +1,6 @@
 import type { Crop, Stage } from '../crop/Crop';
 import type { LightDay } from '../dose/LightDay';
-import { hardLimitsOf, type HardLimits } from '../verdict/hardLimits';
+import { limitsOfBatch, type HardLimits } from '../verdict/hardLimits';
 import type { Lamp } from '../lamp/Lamp';
 import { emittersOf } from '../lamp/emittersOf';
 import type { Scene } from '../light/scene/Scene';
@@ -73,7 +73,7 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
     programme,
     crop,
     stage,
-    limits: hardLimitsOf(stage, crop, batch.plan, batch.sown === null ? null : (batch.age ?? null)),
+    limits: limitsOfBatch(batch, crop, stage),
     day: { on_min: programme.on_min, lit_min: programme.lit_min, daylight: tier.daylight },
     lamp,
     hours: programme.lit_min / 60,

@@ -3,6 +3,7 @@ import type { Received } from '../dose/LightDay';
 import type { HoursPlan } from '../programme/HoursPlan';
 import type { Hours, Ppfd } from '../quantities';
 import { DAY_AND_NIGHT_DAYS } from '../schools/schools';
+import type { Batch } from '../stand/Site';
 
 /**
  * What may not be done to plants of a crop, stage and day, whatever else would be gained by it. Everybody who sets hours,
@@ -44,6 +45,13 @@ export function hardLimitsOf(
   const dayAndNight = dayAndNightDays(plan) > 0 && first && bearsDayAndNight(crop);
   return { longestDay: dayAndNight ? 24 : stage.hoursMax, strongest: stage.ppfdMax };
 }
+
+/** The limits of a batch as it is today; how old one is without a date is not known. */
+export const limitsOfBatch = (
+  { plan, sown, age }: Pick<Batch, 'plan' | 'sown' | 'age'>,
+  crop: Parameters<typeof hardLimitsOf>[1],
+  stage: Parameters<typeof hardLimitsOf>[0],
+): HardLimits => hardLimitsOf(stage, crop, plan, sown === null ? null : (age ?? null));
 
 /** A minute of the clock, and what a computer adds to a number, are no breach. */
 const MINUTE: Hours = 1 / 60;

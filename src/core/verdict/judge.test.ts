@@ -7,7 +7,7 @@ import { spreadOf } from '../dose/LightSpread';
 import { cropLibrary } from '../library/cropLibrary';
 import { AS_SET } from '../programme/HoursPlan';
 import { combine, type Doubt } from '../uncertainty/Band';
-import { breachesOf, depthOf, hardLimitsOf, isWorse } from './hardLimits';
+import { breachesOf, depthOf, hardLimitsOf, isWorse, limitsOfBatch } from './hardLimits';
 import { judge, type JudgeQuestion } from './judge';
 import { BREACH, lossOf } from './loss';
 import { saysOf } from './standing';
@@ -150,6 +150,17 @@ test('limits are facts: no crop, stage, plan or age allows a longer day or stron
           if (limits.longestDay === s.hoursMax) continue;
           expect([limits.longestDay, kind, injured, (age ?? 0) < 5]).toEqual([24, 'day-and-night', false, true]);
         }
+});
+
+test('day and night is over with its days; a batch without a date has no age, whatever it had before', () => {
+  const lettuce = cropLibrary.find((c) => c.id === 'lettuce')!;
+  const [first, second] = [lettuce.stages[0]!, lettuce.stages[1]!];
+  const plan = { kind: 'day-and-night', hours: null, days: 3 } as const;
+  const longest = (sown: number | null, age: number | undefined, stage = first) =>
+    limitsOfBatch({ plan, sown, age }, lettuce, stage).longestDay;
+  expect([longest(20_000, 2), longest(20_000, 3)]).toEqual([24, first.hoursMax]);
+  expect([longest(null, 9), longest(null, 1, second)]).toEqual([24, second.hoursMax]);
+  expect(longest(20_000, undefined, second)).toBe(second.hoursMax);
 });
 
 test('a breach has a depth, and deeper is worse', () => {

@@ -29,6 +29,18 @@ test('a gesture of many moves is one step', () => {
   expect(price(store)).toBe(0.25);
 });
 
+test('a gesture within a gesture belongs to it', () => {
+  const store = open();
+  beginGesture(store, 'drag');
+  changeSite(store, 'drag', priced(1));
+  beginGesture(store, 'nudge');
+  changeSite(store, 'nudge', priced(2));
+  endGesture(store);
+  expect(store.getState().past.map((s) => s.what)).toEqual(['drag']);
+  undo(store);
+  expect(price(store)).toBe(0.25);
+});
+
 test('a gesture that changes nothing is no step and forgets nothing', () => {
   const store = open();
   changeSite(store, 'a', priced(1));

@@ -33,6 +33,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
   const { sites } = useWorkspace();
   const loads = useMemo(() => loadsOf(stand), [stand]);
   const { id, strip } = stand.stand;
+  const surges = surgeWords(stand, loads.groups);
   return (
     <div className="mx-auto w-full max-w-6xl px-4 py-5 md:px-6">
       <HoursHead stand={stand} title="Outlets" />
@@ -58,6 +59,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
           {loads.groups.map((g) => (
             <Group key={g.programmeId ?? 'steady'} stand={stand} group={g} groups={loads.groups} />
           ))}
+          {surges && <p className="border-t border-line pt-4">{surges}</p>}
           <section aria-label="The strip" className="flex flex-wrap items-end gap-x-5 gap-y-2 border-t border-line pt-4">
             <div className="min-w-52 flex-1">
               <h2 className="text-lg font-semibold">All of it together</h2>
@@ -98,7 +100,6 @@ function Group({ stand, group, groups }: { stand: BenchStand; group: OutletGroup
   const { sites } = useWorkspace();
   const { programmeId, plugs, power, load, rating, outlets } = group;
   const name = groupName(stand, programmeId);
-  const surges = surgeWords(group);
   const allowed = rating === null ? null : CONTINUOUS_SHARE * rating;
   return (
     <section aria-label={name} className="space-y-2 border-t border-line pt-4" data-testid="outlets">
@@ -154,7 +155,6 @@ function Group({ stand, group, groups }: { stand: BenchStand; group: OutletGroup
         </div>
       )}
       <OutletList stand={stand} group={group} groups={groups} />
-      {surges && <p className="text-sm text-soft">{surges}</p>}
     </section>
   );
 }

@@ -1,12 +1,28 @@
-import type { OutletGroup, Plug } from '../../core/power/loadsOf';
+import { tables } from '@/core/library/tables';
+import { loadsOf } from '@/core/power/loadsOf';
+import { benchStandOf } from '@/core/stand/benchStand';
+import { dayFrom } from '@/core/units/day';
+import { demoSite } from '@/store/site/demoSite';
 import { surgeWords } from './outletWords';
 
-const plug = (surges: boolean): Plug => ({ id: 'p', kind: 'lamps', name: 'Bar', power: 24, load: 26.7, surges, tier: 1 });
-const group = (programmeId: string | null, ...plugs: Plug[]): Pick<OutletGroup, 'programmeId' | 'plugs'> => ({ programmeId, plugs });
+const site = demoSite('en-GB', dayFrom(2027, 2, 28));
+const stand = benchStandOf(
+  site,
+  site.stands.find((s) => s.id === 'demo-rack')!,
+  tables,
+);
+const { groups } = loadsOf(stand);
+const calm = groups.map((g) => ({ ...g, plugs: g.plugs.map((p) => ({ ...p, surges: false })) }));
 
-test('a surge is told where a timer switches it, and nowhere else', () => {
-  expect(surgeWords(group('t', plug(true), plug(true), plug(false)))).toMatch(/^2 plugs here feed ballasts, drivers or a motor/);
-  expect(surgeWords(group('t', plug(true)))).toMatch(/^One plug here feeds/);
-  expect(surgeWords(group('t', plug(false)))).toBeNull();
-  expect(surgeWords(group(null, plug(true)))).toBeNull();
+test('a surge is told of the timers that switch it, and where none does nothing is said', () => {
+  expect(surgeWords(stand, groups)).toMatch(/^The timers here: ballasts, drivers and motors surge/);
+  expect(surgeWords(stand, [groups[0]!, ...calm.slice(1)])).toMatch(/^Timer of tier 1: ballasts/);
+  expect(surgeWords(stand, calm)).toBeNull();
+  // What is always live is switched by nobody.
+  expect(
+    surgeWords(
+      stand,
+      groups.filter((g) => g.programmeId === null),
+    ),
+  ).toBeNull();
 });

@@ -20,11 +20,13 @@ export function groupName(stand: BenchStand, programmeId: string | null): string
 
 export const plugWords = (p: Plug): string => (p.tier === null ? p.name : `Tier ${p.tier}: ${p.name}`);
 
-/** What comes on with a surge behind a timer; null: nothing does. */
-export function surgeWords({ programmeId, plugs }: Pick<OutletGroup, 'programmeId' | 'plugs'>): string | null {
-  const count = plugs.filter((p) => p.surges).length;
-  if (programmeId === null || count === 0) return null;
-  return `${count === 1 ? 'One plug here feeds' : `${count} plugs here feed`} ballasts, drivers or a motor, which surge to many times their load for an instant when the timer switches them on and can weld its contact shut. Take a timer whose label gives a figure for such loads, and check now and then that the lamps really go off.`;
+/** Which timers switch what comes on with a surge; null: none does. */
+export function surgeWords(stand: BenchStand, groups: readonly Pick<OutletGroup, 'programmeId' | 'plugs'>[]): string | null {
+  const surging = groups.filter((g) => g.programmeId !== null && g.plugs.some((p) => p.surges));
+  if (surging.length === 0) return null;
+  const names =
+    surging.length === groups.filter((g) => g.programmeId !== null).length ? null : surging.map((g) => groupName(stand, g.programmeId));
+  return `${names ? names.join(', ') : 'The timers here'}: ballasts, drivers and motors surge to many times their load for an instant as they are switched on, which can weld a small timer’s contact shut. Take one whose label gives a figure for such loads, and check now and then that the lamps really go off.`;
 }
 
 /** What is wrong with what is plugged where, and why it matters. */

@@ -1,6 +1,6 @@
 import { cropLibrary } from '@/core/library/cropLibrary';
 import type { Verdict } from '@/core/verdict/judge';
-import { certaintyOf, consequencesOf, headlineOf } from './words';
+import { percent, certaintyOf, consequencesOf, headlineOf } from './words';
 
 const tomato = cropLibrary.find((c) => c.id === 'tomato')!;
 const seedling = tomato.stages.find((s) => s.stage === 'seedling')!;
@@ -50,4 +50,8 @@ test('how sure it is', () => {
   expect(certaintyOf(verdict({}))).toMatch(/^Certain/);
   expect(certaintyOf(verdict({ certainty: 'likely' }))).toMatch(/^Likely/);
   expect(certaintyOf(verdict({ certainty: 'open' } as never))).toMatch(/^Uncertain.*Measure once/);
+});
+
+test('nearly all is not all', () => {
+  expect([0.9999, 0.994, 1, 0.004, 1.37, 0.5].map(percent)).toEqual(['99 %', '99 %', '100 %', '0 %', '137 %', '50 %']);
 });

@@ -127,7 +127,11 @@ const DOUBT_WORDS: Readonly<Record<Doubt['why'], string>> = {
 
 export const doubtWords = (doubt: Doubt): string => DOUBT_WORDS[doubt.why];
 
-export const percent = (share: number): string => `${Math.round(share * 100)} %`;
+/** In whole percents; what is not all of it is never called 100 %. */
+export const percent = (share: number): string => {
+  const whole = Math.round(share * 100);
+  return `${whole === 100 && share < 1 - 1e-6 ? 99 : whole} %`;
+};
 
 const BASIS_WORDS = { paper: 'from published research', bulletin: 'from a bulletin or book', consensus: 'growers’ consensus' } as const;
 export const basisWords = (basis: Stage['basis']): string => BASIS_WORDS[basis];
