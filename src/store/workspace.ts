@@ -38,10 +38,16 @@ import { emptySite } from './site/newSite';
 import { createSiteStore, settleTo, type SiteStore } from './site/siteStore';
 import { addSetUp, PLAIN_RECIPE } from './site/setUpVerbs';
 
+/** Why nothing is kept at the moment: it can't be written (and is tried again), or what was kept did not come out and is left alone. */
+export interface NotKept {
+  readonly what: 'writing' | 'reading';
+  readonly reason: string;
+}
+
 /** How the document came to be open, and whether it is kept. */
 export type Opening =
   | { readonly status: 'opening' }
-  | { readonly status: 'open'; readonly savingFailed: string | null }
+  | { readonly status: 'open'; readonly notKept: NotKept | null }
   /** What was kept cannot be read: it is shown as such and never overwritten. */
   | { readonly status: 'unreadable'; readonly problems: readonly Problem[]; readonly kept: unknown };
 
@@ -83,6 +89,9 @@ export interface Workspace {
   beginAnew(seed: 'plain' | 'demo'): void;
 }
 
+/** Pauses before a browser that did not give out what it keeps is asked again. */
+const READ_AGAIN_MS = [100, 500] as const;
+
 /** Height of a picture that nobody looks at: as low as it may be. */
 const SMALL_PICTURE = 0.02;
 
@@ -123,7 +132,7 @@ export function createWorkspace(language: string): Workspace {
   function open(seed: 'plain' | 'demo') {
     const first = seed === 'demo' ? demoSite(language, days.getState().today) : addSetUp(PLAIN_RECIPE, newId())(emptySite(language));
     sites.setState({ site: first, activeId: first.stands.find((s) => s.laidOut)!.id, past: [], future: [], inGesture: false });
-    opening.setState({ status: 'open', savingFailed: null }, true);
+    opening.setState({ status: 'open', notKept: null }, true);
   }
 
   function start(seed: 'plain' | 'demo') {
@@ -131,17 +140,18 @@ export function createWorkspace(language: string): Workspace {
     const ends: (() => void)[] = [];
     let stopped = false;
 
-    const savingFailed = (reason: unknown) => opening.setState({ status: 'open', savingFailed: String(reason) }, true);
+    const notKept = (what: NotKept['what']) => (reason: unknown) =>
+      opening.setState({ status: 'open', notKept: { what, reason: String(reason) } }, true);
     const saved = () => {
       const now = opening.getState();
-      if (now.status === 'open' && now.savingFailed) opening.setState({ status: 'open', savingFailed: null }, true);
+      if (now.status === 'open' && now.notKept) opening.setState({ status: 'open', notKept: null }, true);
     };
     const siteData = () => ({ ...writeSite(sites.getState().site), activeId: sites.getState().activeId });
     const siteKeeper = keep(async () => {
       await database.set('site', siteData());
       saved();
-    }, savingFailed);
-    const settingsKeeper = keep(() => database.set('settings', settings.getState()), savingFailed);
+    }, notKept('writing'));
+    const settingsKeeper = keep(() => database.set('settings', settings.getState()), notKept('writing'));
 
     /** From now on what changes is written; not before what was kept has been read. */
     function keepFromNowOn() {
@@ -171,6 +181,10 @@ export function createWorkspace(language: string): Workspace {
         document.removeEventListener('visibilitychange', hidden);
         window.removeEventListener('pagehide', gone);
       });
+    }
+
+    /** Starts what computes beside the page. */
+    function work() {
       // Two workers, so that looking for the answer, or for other set-ups, never keeps the picture waiting.
       const pool = startLightPool(2);
       const [picture, answers] = [pool.lane(), pool.lane()];
@@ -195,12 +209,13 @@ export function createWorkspace(language: string): Workspace {
     settleToday();
 
     async function openKept() {
-      const [kept, keptSettings] = await Promise.all([database.get('site'), database.get('settings')]);
+      const [kept, keptSettings] = await readKept();
       if (stopped) return;
       settings.setState(readSettings(keptSettings, startingSettings(language)), true);
       if (kept === null || kept === undefined) {
         open(seed);
         keepFromNowOn();
+        work();
         siteKeeper.soon();
         return;
       }
@@ -210,6 +225,7 @@ export function createWorkspace(language: string): Workspace {
         opening.setState({ status: 'unreadable', problems: site.problems, kept }, true);
         seeded = () => {
           keepFromNowOn();
+          work();
           siteKeeper.soon();
         };
         return;
@@ -217,16 +233,28 @@ export function createWorkspace(language: string): Workspace {
       const active = site.value.stands.find((s) => s.id === activeId) ?? site.value.stands[0];
       sites.setState({ site: site.value, activeId: active?.id ?? '', past: [], future: [], inGesture: false });
       settleToday();
-      opening.setState({ status: 'open', savingFailed: null }, true);
+      opening.setState({ status: 'open', notKept: null }, true);
       keepFromNowOn();
+      work();
+    }
+
+    /** Asks a browser that does not answer a few times more. */
+    async function readKept(): Promise<[unknown, unknown]> {
+      for (const pause_ms of READ_AGAIN_MS)
+        try {
+          return await Promise.all([database.get('site'), database.get('settings')]);
+        } catch {
+          await new Promise((then) => setTimeout(then, pause_ms));
+        }
+      return Promise.all([database.get('site'), database.get('settings')]);
     }
 
     openKept().catch((reason: unknown) => {
-      // A browser without storage (private windows of some): everything works, nothing is kept, and it says so.
+      // What may be there is not known, so nothing is written over it. Everything works, nothing is kept, and it says so.
       if (stopped) return;
       open(seed);
-      keepFromNowOn();
-      savingFailed(reason);
+      work();
+      notKept('reading')(reason);
     });
 
     return () => {

@@ -5,7 +5,7 @@ import { containerLibrary } from '../library/containerLibrary';
 import { lampLibrary } from '../library/lampLibrary';
 import { tables } from '../library/tables';
 import { benchStandOf } from '../stand/benchStand';
-import { addFitting, addTray, changeFittings, plugInto, setProgramme } from '../stand/change';
+import { addFitting, addTray, changeFittings, changeTrays, plugInto, setProgramme } from '../stand/change';
 import { faultsOf, makesWorse } from '../stand/faults';
 import { hangerOf } from '../stand/Hanger';
 import type { Site } from '../stand/Site';
@@ -289,4 +289,22 @@ test('a move is one move, whichever tray of two is named first', () => {
   const swap = (trayId: string, otherId: string) => idOf({ do: 'swap-trays', trayId, otherId });
   expect(swap('b', 'a')).toBe(swap('a', 'b'));
   expect(swap('a', 'c')).not.toBe(swap('a', 'b'));
+});
+
+test('trays and lamps that stand aside may go to the middle, along the width and along the depth', () => {
+  const base = siteWith();
+  const { id, trays, fittings } = base.stands[0]!.tiers[TIER]!;
+  const aside = changeTrays(id, [trays[0]!.id], () => ({ x: 0.3, y: 0.17 }))(
+    changeFittings(id, [fittings[0]!.id], () => ({ x: 0.55, y: 0.1 }))(base),
+  );
+  const { width, depth } = aside.stands[0]!.tiers[TIER]!;
+  const moves = movesFor(aside, standOf(aside), { of: 'tier', id });
+  const by = (kind: 'shift' | 'shift-tray', axis: 'dx' | 'dy') =>
+    moves.flatMap((m) => (m.do === kind && (m.do === 'shift' || m.trayId === trays[0]!.id) ? [m[axis]] : []));
+  const centred = (kind: 'shift' | 'shift-tray', axis: 'dx' | 'dy', away: number) =>
+    by(kind, axis).some((d) => Math.abs(d - away) <= 0.0051);
+  expect(centred('shift-tray', 'dx', width / 2 - 0.3)).toBe(true);
+  expect(centred('shift-tray', 'dy', depth / 2 - 0.17)).toBe(true);
+  expect(centred('shift', 'dx', width / 2 - (0.55 + 0.6) / 2)).toBe(true);
+  expect(centred('shift', 'dy', depth / 2 - (0.1 + fittings[1]!.y) / 2)).toBe(true);
 });

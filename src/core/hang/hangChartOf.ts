@@ -218,7 +218,7 @@ function search(
     const first = nextStretch(question, courses, timers, before, before, day, days.slice(i + 1), until, best);
     const after = nextStretch(question, courses, timers, before, first, day, days.slice(i + 1), until, best);
     const jobs = jobsBetween(before, after);
-    if (jobs.lamps.length + jobs.risers.length + jobs.hours.length === 0) continue;
+    if ([...jobs.lamps, ...jobs.risers, ...jobs.hours].length === 0) continue;
     visits.push({ day, ...jobs });
     if (before.from === day) stretches.pop();
     stretches.push(after);

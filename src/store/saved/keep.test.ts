@@ -3,7 +3,7 @@ import { keep } from './keep';
 const later = (ms: number) => new Promise((done) => setTimeout(done, ms));
 
 /** A store that is slow to write, and says how often it was asked and whether two writes ever overlapped. */
-function slow(fail = false) {
+function slow(store = { full: false }) {
   const seen = { writes: 0, underWay: 0, overlapped: false, errors: [] as unknown[] };
   const keeper = keep(
     async () => {
@@ -12,10 +12,10 @@ function slow(fail = false) {
       if (seen.underWay > 1) seen.overlapped = true;
       await later(20);
       seen.underWay--;
-      if (fail) throw new Error('full');
+      if (store.full) throw new Error('full');
     },
     (reason) => seen.errors.push(reason),
-    10,
+    { quiet_ms: 10, latest_ms: 50, again_ms: 30 },
   );
   return { seen, keeper };
 }
@@ -46,9 +46,24 @@ test('before the page goes, what waits is written at once, and nothing when noth
   expect(seen.writes).toBe(1);
 });
 
-test('a store that fails is said, and asked again with the next change', async () => {
-  const { seen, keeper } = slow(true);
+test('changes without a pause are written all the same', async () => {
+  const { seen, keeper } = slow();
+  const held = setInterval(() => keeper.soon(), 4);
+  await later(300);
+  clearInterval(held);
+  expect(seen.writes).toBeGreaterThan(1);
+  await keeper.flush();
+  expect(keeper.unwritten()).toBe(false);
+});
+
+test('a store that fails is said, and asked again without being told', async () => {
+  const store = { full: true };
+  const { seen, keeper } = slow(store);
   await keeper.now();
-  await keeper.now();
-  expect(seen.errors).toHaveLength(2);
+  expect(seen.errors).toHaveLength(1);
+  expect(keeper.unwritten()).toBe(true);
+  store.full = false;
+  await later(200);
+  expect(seen.writes).toBe(2);
+  expect(keeper.unwritten()).toBe(false);
 });

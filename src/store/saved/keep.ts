@@ -1,22 +1,41 @@
+/** How long a writer waits: for a moment of quiet, at most so long while changes go on, and before it tries again after a failure. */
+export interface Patience {
+  readonly quiet_ms: number;
+  readonly latest_ms: number;
+  readonly again_ms: number;
+}
+const USUAL: Patience = { quiet_ms: 150, latest_ms: 300, again_ms: 2000 };
+
 /**
- * Writes what changes after a moment of quiet, one write at a time and always the newest.
+ * Writes what changes after a moment of quiet or, while changes go on, every so often; one write at a time and always the newest.
+ * A write that failed is tried again until it is done.
  *
  * @returns `soon` to ask for a write, `now` to write at once, `flush` to write what waits, `unwritten` while something does
  */
-export function keep(write: () => Promise<void>, onError: (reason: unknown) => void, quiet_ms = 200) {
+export function keep(write: () => Promise<void>, onError: (reason: unknown) => void, patience = USUAL) {
   let timer: ReturnType<typeof setTimeout> | undefined;
+  /** When what waits has to be written at the latest. */
+  let due: number | undefined;
   let writing: Promise<void> | null = null;
   let again = false;
 
+  function wait(ms: number) {
+    clearTimeout(timer);
+    timer = setTimeout(() => void now(), ms);
+  }
+
   function now(): Promise<void> {
     clearTimeout(timer);
-    timer = undefined;
+    timer = due = undefined;
     if (writing) {
       again = true;
       return writing;
     }
     writing = write()
-      .catch(onError)
+      .catch((reason: unknown) => {
+        onError(reason);
+        if (!again && timer === undefined) wait(patience.again_ms);
+      })
       .then(() => {
         writing = null;
         if (again) {
@@ -29,8 +48,9 @@ export function keep(write: () => Promise<void>, onError: (reason: unknown) => v
 
   return {
     soon() {
-      clearTimeout(timer);
-      timer = setTimeout(() => void now(), quiet_ms);
+      const at = performance.now();
+      due ??= at + patience.latest_ms;
+      wait(Math.max(0, Math.min(patience.quiet_ms, due - at)));
     },
     now,
     /** Whether something is not written yet. */

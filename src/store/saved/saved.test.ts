@@ -189,7 +189,7 @@ test('many changes make few writes, the last of them the newest', async () => {
     (reason) => {
       throw reason;
     },
-    5,
+    { quiet_ms: 5, latest_ms: 50, again_ms: 50 },
   );
   for (value = 1; value <= 20; value++) keeper.soon();
   void keeper.now();

@@ -3,6 +3,7 @@ import { setNonce } from 'get-nonce';
 import { useEffect, useState } from 'react';
 import { useStore } from 'zustand';
 import { createWorkspace, type Workspace } from '@/store/workspace';
+import { NotKeptLine } from './NotKeptLine';
 import { Rail } from './Rail';
 import { Toasts } from './Toasts';
 import { Unreadable } from './Unreadable';
@@ -47,11 +48,7 @@ function Opened({ workspace, seed, children }: { workspace: Workspace; seed: 'pl
   useUndoKeys(workspace.sites);
   return (
     <Frame>
-      {opening.status === 'open' && opening.savingFailed && (
-        <p role="alert" className="bg-copper-wash px-4 py-2 text-copper">
-          This browser does not let the page keep anything ({opening.savingFailed}). All works, but nothing will be here tomorrow.
-        </p>
-      )}
+      {opening.status === 'open' && opening.notKept && <NotKeptLine notKept={opening.notKept} />}
       {opening.status === 'open' && children}
       {opening.status === 'unreadable' && <Unreadable opening={opening} onBeginAnew={() => workspace.beginAnew(seed)} />}
       <Toasts />
