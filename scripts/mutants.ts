@@ -109,7 +109,7 @@ control();
 const tally = new Map<string, { caught: number; all: number }>();
 let caught = 0;
 for (const [i, { file, from, to, text }] of chosen.entries()) {
-  const before = readFileSync(file, 'utf8');
+  const before = readFileSync(join(copy, file), 'utf8');
   writeFileSync(join(copy, file), before.slice(0, from) + text + before.slice(to));
   const noticed = fails(`^.*/${dirname(file)}/`) || fails('--findRelatedTests', file);
   writeFileSync(join(copy, file), before);

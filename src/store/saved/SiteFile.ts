@@ -34,6 +34,7 @@ import { materialLibrary } from '../../core/library/materialLibrary';
 import { meterLibrary } from '../../core/library/meterLibrary';
 import { MOST_READINGS } from '../../core/reading/Reading';
 import { MATCHED_BY, type MatchedBy } from '../../core/meter/OwnMeter';
+import { MOST_LETTERS } from '../site/freeName';
 
 const MATERIALS = materialLibrary.map((m) => m.id);
 const METERS = meterLibrary.map((m) => m.id);
@@ -198,7 +199,7 @@ export class TierFile {
 
 export class StandFile {
   @IsString() @MaxLength(80) id!: string;
-  @IsString() @MaxLength(120) name!: string;
+  @IsString() @MaxLength(MOST_LETTERS) name!: string;
   @IsIn(STAND_KINDS) kind!: StandKind;
   @IsBoolean() laidOut!: boolean;
   @IsNumber(finite) @Min(0) @Max(0.2) shelf_m!: number;

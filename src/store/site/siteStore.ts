@@ -1,5 +1,7 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
+import type { Problem } from '../../core/result';
 import type { Site } from '../../core/stand/Site';
+import { unsoundIn } from '../saved/unsoundIn';
 
 /** How many steps can be undone. */
 const DEPTH = 200;
@@ -15,6 +17,8 @@ export interface SiteState {
   readonly inGesture: boolean;
   /** Brings a site in step with the day: dated plants are as tall as today. */
   readonly settle: (site: Site) => Site;
+  /** The last change that was not made, because what came of it could not be kept and read again. */
+  readonly refused: { readonly what: string; readonly problems: readonly Problem[] } | null;
 }
 
 interface Step {
@@ -27,21 +31,43 @@ interface Step {
 export type SiteStore = StoreApi<SiteState>;
 
 export const createSiteStore = (site: Site): SiteStore =>
-  createStore(() => ({ site, activeId: site.stands[0]?.id ?? '', past: [], future: [], inGesture: false, settle: (s) => s }));
+  createStore(() => ({
+    site,
+    activeId: site.stands[0]?.id ?? '',
+    past: [],
+    future: [],
+    inGesture: false,
+    settle: (s) => s,
+    refused: null,
+  }));
 
-/** Replaces the site as one step, or as part of the gesture under way. A change that changes nothing is no step. */
-export function changeSite(store: SiteStore, what: string, change: (site: Site) => Site, activeId?: string): void {
+/**
+ * Replaces the site as one step, or as part of the gesture under way. A change that changes nothing is no step; one that makes a site
+ * which could not be read back is not made (of a gesture that is found out when it ends).
+ *
+ * @returns whether it stands
+ */
+export function changeSite(store: SiteStore, what: string, change: (site: Site) => Site, activeId?: string): boolean {
   const state = store.getState();
   const site = state.settle(change(state.site));
   const active = activeId ?? state.activeId;
-  if (site === state.site && active === state.activeId) return;
-  if (state.inGesture) return store.setState({ site, activeId: active });
+  if (site === state.site && active === state.activeId) return true;
+  if (state.inGesture) {
+    store.setState({ site, activeId: active });
+    return true;
+  }
+  const problems = unsoundIn(state.site, site);
+  if (problems.length > 0) {
+    store.setState({ refused: { what, problems } });
+    return false;
+  }
   store.setState({
     site,
     activeId: active,
     past: [...state.past, { site: state.site, activeId: state.activeId, what }].slice(-DEPTH),
     future: [],
   });
+  return true;
 }
 
 /** From now on every site is brought in step with a day; the open one at once, which is no step of its own. */
@@ -60,7 +86,11 @@ export function beginGesture(store: SiteStore, what: string): void {
 export function endGesture(store: SiteStore): void {
   const { site, past, inGesture } = store.getState();
   if (!inGesture) return;
-  if (past[past.length - 1]?.site === site) store.setState({ inGesture: false, past: past.slice(0, -1) });
+  const before = past.at(-1);
+  const problems = before ? unsoundIn(before.site, site) : [];
+  if (before && problems.length > 0)
+    store.setState({ site: before.site, activeId: before.activeId, inGesture: false, past: past.slice(0, -1), refused: { what: before.what, problems } }); // prettier-ignore
+  else if (before?.site === site) store.setState({ inGesture: false, past: past.slice(0, -1) });
   else store.setState({ inGesture: false, future: [] });
 }
 

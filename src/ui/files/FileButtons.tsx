@@ -27,7 +27,7 @@ export function FileButtons() {
     if (!site.ok) return setRefused({ name: file.name, problems: site.problems });
     const merged = mergeSite(sites.getState().site, site.value);
     const first = merged.stands[count];
-    changeSite(sites, `open ${file.name}`, () => merged, first?.id);
+    if (!changeSite(sites, `open ${file.name}`, () => merged, first?.id)) return;
     const added = site.value.stands.length;
     say(`${added === 1 ? 'One set-up' : `${added} set-ups`} added from ${file.name}.`, { label: 'Undo', run: () => undo(sites) });
   }

@@ -7,6 +7,7 @@ import { NotKeptLine } from './NotKeptLine';
 import { Rail } from './Rail';
 import { Toasts } from './Toasts';
 import { Unreadable } from './Unreadable';
+import { useRefusals } from './useRefusals';
 import { useTheme } from './useTheme';
 import { useUndoKeys } from './useUndoKeys';
 import { WorkspaceContext } from './WorkspaceContext';
@@ -46,6 +47,7 @@ function Opened({ workspace, seed, children }: { workspace: Workspace; seed: 'pl
   const opening = useStore(workspace.opening);
   useTheme(workspace.settings);
   useUndoKeys(workspace.sites);
+  useRefusals(workspace.sites);
   return (
     <Frame>
       {opening.status === 'open' && opening.notKept && <NotKeptLine notKept={opening.notKept} />}
