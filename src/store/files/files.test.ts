@@ -140,7 +140,10 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes(text.slice(0, 500))[0]).toMatch(/^file\/not-json (line \d+|the end)/);
   expect(codes('{\n"format": nope}')[0]).toBe('file/not-json line 2');
   expect(codes('['.repeat(100_000))).toEqual(['file/too-deep ']);
-  expect(codes(`"${'x'.repeat(6_000_000)}"`)).toEqual(['file/too-large ']);
+  expect(codes(`"${'x'.repeat(50_000_001)}"`)).toEqual(['file/too-large ']);
+  // A list where an object is due would be looked through, not looked at.
+  expect(codes(text.replace('"stands": [', '"stands": [[], '))).toEqual(['file/list-in-list stands[0]']);
+  expect(codes(text.replace('"tiers": [', '"tiers": [[{}], '))).toEqual(['file/list-in-list stands[0].tiers[0]']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
   expect(codes(text.replace('"version": 6', '"version": 7'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);

@@ -1,15 +1,33 @@
 import { parse, type ParseError } from 'jsonc-parser';
 import { fail, ok, type Result } from '../../core/result';
 
-/** Reads JSON from outside: not deeper than it may be, and with the place where it breaks. */
+/**
+ * Reads JSON from outside: not deeper than it may be, without lists in lists (none of our formats has any, and what checks the objects
+ * of a list looks through them), and with the place where it breaks.
+ */
 export function readJson(text: string, maxDepth: number): Result<unknown> {
   const deep = depthOf(text);
   if (deep > maxDepth) return fail({ code: 'file/too-deep', at: '', found: deep, expected: String(maxDepth) });
   try {
-    return ok(JSON.parse(text.replace(/^\uFEFF/, '')) as unknown);
+    const value: unknown = JSON.parse(text.replace(/^\uFEFF/, ''));
+    const at = listInList(value, '');
+    return at === null ? ok(value) : fail({ code: 'file/list-in-list', at });
   } catch (error) {
     return fail({ code: 'file/not-json', at: placeOf(text), found: error instanceof Error ? error.message : String(error) });
   }
+}
+
+/** Where a list stands in a list; null: nowhere. */
+function listInList(value: unknown, at: string): string | null {
+  if (typeof value !== 'object' || value === null) return null;
+  const inList = Array.isArray(value);
+  for (const [name, part] of Object.entries(value)) {
+    if (typeof part !== 'object' || part === null) continue;
+    const there = inList ? `${at}[${name}]` : at ? `${at}.${name}` : name;
+    const found = inList && Array.isArray(part) ? there : listInList(part, there);
+    if (found !== null) return found;
+  }
+  return null;
 }
 
 /** How deep brackets are nested outside strings; counted before parsing, so that a bomb is never built. */

@@ -30,7 +30,18 @@ test('what is not understood is refused by its place, and nothing else of it don
   expect(codes(readPlugOrder('{ "schedule": [{ "from": "2027-02-30", "on_min": 1440, "lit_min": 60 }] }')).sort()).toEqual(['plug/isDay schedule[0].from', 'plug/max schedule[0].on_min']); // prettier-ignore
   expect(codes(readPlugOrder('[1]'))).toEqual(['plug/not-an-object ']);
   expect(codes(readPlugOrder('{'))[0]).toMatch(/^file\/not-json/);
+  expect(codes(readPlugOrder('{ "schedule": [[]] }'))).toEqual(['file/list-in-list schedule[0]']);
   expect(MAX_PLUG_BYTES).toBeLessThan(100_000);
+});
+
+test('what is null is not said, and changes nothing', async () => {
+  const desk = createPlugDesk(() => 'a', () => 0); // prettier-ignore
+  const plug = desk.get(desk.put({ day: '2027-02-10', minute: 600 }))!;
+  const order = readPlugOrder('{ "speed": null, "remembers": null, "powered": null, "clock": null, "schedule": null }');
+  if (!order.ok) throw new Error('refused');
+  const before = await plug.state();
+  await obey(plug, order.value);
+  expect(await plug.state()).toEqual(before);
 });
 
 test('the desk keeps the plugs that were used last', () => {

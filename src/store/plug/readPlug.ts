@@ -30,11 +30,12 @@ export const readPlugOrder = (text: string): Result<PlugOrderFile> => read(PlugO
 
 /** Does as a plug is told, in this order: its memory, its power, its clock, its schedule, its speed. */
 export async function obey(plug: SimulatedPlug, order: PlugOrderFile): Promise<void> {
-  if (order.remembers !== undefined) await plug.setRemembers(order.remembers);
-  if (order.powered !== undefined) await plug.setPower(order.powered);
+  // What is null is not said.
+  if (order.remembers != null) await plug.setRemembers(order.remembers);
+  if (order.powered != null) await plug.setPower(order.powered);
   if (order.clock) await plug.setClock(dayOf(order.clock.day), order.clock.minute);
   if (order.schedule) await plug.setSchedule(order.schedule.map((e) => ({ from: dayOf(e.from), on_min: e.on_min, lit_min: e.lit_min })));
-  if (order.speed !== undefined) await plug.setSpeed(order.speed);
+  if (order.speed != null) await plug.setSpeed(order.speed);
 }
 
 /** A plug's state with its days written out. */

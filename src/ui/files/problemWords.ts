@@ -12,6 +12,8 @@ export function problemWords({ code, at, found, expected }: Problem): string {
       return `The file is too large: ${Math.round(Number(found) / 1e5) / 10} MB, and at most ${Number(expected) / 1e6} MB are read.`;
     case 'file/too-deep':
       return 'The file is nested deeper than any of ours.';
+    case 'file/list-in-list':
+      return `${at}: a list where an object is due.`;
     case 'file/not-json':
       return `It is not whole JSON: it breaks at ${at}. Was it cut short or edited?`;
     case 'site/not-an-object':
