@@ -1,4 +1,4 @@
-import { watch } from './watch';
+import { revive, watch, WorkerDied } from './watch';
 
 /** A worker that only dies on demand. */
 function mortal() {
@@ -47,4 +47,45 @@ test('a worker that could not load says so; one that is stopped ends, and nobody
   stop();
   await expect(second).rejects.toThrow('was stopped');
   expect(hasEnded()).toBe(true);
+});
+
+/** Workers of which the first few die over their first question. */
+function mortals(deaths: number) {
+  const started: { stopped: boolean }[] = [];
+  const { ask, stop } = revive(() => {
+    const worker = { stopped: false, stop: () => void (worker.stopped = true), n: started.length };
+    started.push(worker);
+    return worker;
+  });
+  const question = (w: { n: number }) => (w.n < deaths ? Promise.reject(new WorkerDied('out of memory')) : Promise.resolve(w.n));
+  return { started, ask: () => ask(question), askOdd: () => ask(() => Promise.reject(new RangeError('odd question'))), stop };
+}
+
+test('a worker that died has a successor, and the question is asked again, quietly', async () => {
+  const { started, ask } = mortals(1);
+  await expect(ask()).resolves.toBe(1);
+  await expect(ask()).resolves.toBe(1);
+  expect(started.map((w) => w.stopped)).toEqual([true, false]);
+});
+
+test('a question that kills twice is refused; the next one finds a new worker', async () => {
+  const { started, ask } = mortals(2);
+  await expect(ask()).rejects.toThrow('out of memory');
+  await expect(ask()).resolves.toBe(2);
+  expect(started).toHaveLength(3);
+});
+
+test('several that wait for one that dies share its successor', async () => {
+  const { started, ask } = mortals(1);
+  await expect(Promise.all([ask(), ask(), ask()])).resolves.toEqual([1, 1, 1]);
+  expect(started).toHaveLength(2);
+});
+
+test('what is merely refused starts nobody anew, and what is stopped stays stopped', async () => {
+  const { started, askOdd, ask, stop } = mortals(0);
+  await expect(askOdd()).rejects.toThrow('odd question');
+  expect(started).toHaveLength(1);
+  stop();
+  await expect(ask()).rejects.toThrow('stopped');
+  expect(started).toMatchObject([{ stopped: true }]);
 });

@@ -4,6 +4,9 @@ export interface Watched {
   stop(): void;
 }
 
+/** A worker that could not load, or that died over a question; not one that was stopped. */
+export class WorkerDied extends Error {}
+
 /**
  * Watches a worker for death. Comlink alone never notices: a call to a worker that could not load, or that
  * died, stays pending for ever. (Racing each call against one long-lived promise would keep every answer in memory.)
@@ -11,8 +14,8 @@ export interface Watched {
 export function watch(worker: Pick<Worker, 'addEventListener' | 'terminate'>, name: string): Watched {
   const waiting = new Set<(reason: Error) => void>();
   let dead: Error | undefined;
-  function giveUp(why: string) {
-    dead ??= new Error(`${name} worker ${why}`);
+  function giveUp(why: string, died = true) {
+    dead ??= new (died ? WorkerDied : Error)(`${name} worker ${why}`);
     for (const reject of waiting) reject(dead);
     waiting.clear();
   }
@@ -30,7 +33,39 @@ export function watch(worker: Pick<Worker, 'addEventListener' | 'terminate'>, na
       }),
     stop() {
       worker.terminate();
-      giveUp('was stopped');
+      giveUp('was stopped', false);
+    },
+  };
+}
+
+/**
+ * Starts a worker, and another one after it has died: a question over which one died is asked once more, quietly;
+ * if that one dies too, the question is refused, and the next one finds a new worker.
+ */
+export function revive<W extends { stop(): void }>(
+  start: () => W,
+): { ask<T>(question: (worker: W) => Promise<T>): Promise<T>; stop(): void } {
+  let worker: W | null = start();
+  let stopped = false;
+  async function once<T>(question: (worker: W) => Promise<T>): Promise<T> {
+    if (stopped) throw new Error('the worker was stopped');
+    const asked = (worker ??= start());
+    try {
+      return await question(asked);
+    } catch (error) {
+      if (error instanceof WorkerDied && worker === asked) {
+        asked.stop();
+        worker = null;
+      }
+      throw error;
+    }
+  }
+  return {
+    ask: (question) =>
+      once(question).catch((error: unknown) => (error instanceof WorkerDied && !stopped ? once(question) : Promise.reject(error as Error))),
+    stop() {
+      stopped = true;
+      worker?.stop();
     },
   };
 }

@@ -223,12 +223,17 @@ function SelectedTier({ frame, tier }: { frame: BenchFrame; tier: BenchTier }) {
   return <rect x={left - 8} y={top - 2} width={width + 16} height={height + 6} rx={3} fill="none" stroke="#eef4f1" strokeWidth={1.4} />;
 }
 
+/** So many pixels a number, a word and the hours take one below the other. */
+const LINES_NEED = 58;
+
 /** Which tier this is and how its trays fare, beside it; a press looks at it from above. */
 function TierWord({ tier, frame, narrow, selected }: { tier: BenchTier; frame: BenchFrame; narrow: boolean; selected: boolean }) {
   const { benchLooks } = useWorkspace();
   const light = useTierLight(tier);
   const judged = useJudged(tier, light);
   const box = frame.boxOf(tier);
+  // On a phone, and where many low tiers stand on each other, the number alone: its colour says how it fares.
+  const brief = narrow || box.height < LINES_NEED;
   const worst = judged.reduce<(typeof judged)[number] | null>(
     (w, j) => (!w || badness(j.verdict.says) > badness(w.verdict.says) ? j : w),
     null,
@@ -253,17 +258,17 @@ function TierWord({ tier, frame, narrow, selected }: { tier: BenchTier; frame: B
       }}
       aria-label={`Tier ${tier.number}: ${words}`}
       aria-pressed={selected}
-      className={clsx('absolute rounded px-1 text-right leading-tight', narrow ? 'w-7' : 'w-24')}
-      style={narrow ? { left: box.left - 34, top: box.top } : { left: Math.max(2, box.left - 108), top: box.top }}
+      className={clsx('absolute rounded px-1 text-right leading-tight', brief ? 'w-7' : 'w-24')}
+      style={brief ? { left: box.left - 34, top: box.top } : { left: Math.max(2, box.left - 108), top: box.top }}
       data-testid={`tier-${tier.number}`}
     >
-      <span className={clsx('block text-[17px] font-semibold', narrow && (good ? 'text-patina' : worst && 'text-ember'))}>
+      <span className={clsx('block text-[17px] font-semibold', brief && (good ? 'text-patina' : worst && 'text-ember'))}>
         {tier.number}
       </span>
-      {!narrow && (
+      {!brief && (
         <span className={clsx('block text-[13px]', good ? 'text-patina' : worst ? 'text-ember' : 'text-night-soft')}>{words}</span>
       )}
-      {!narrow && <span className="block pt-0.5 text-[13px] text-night-soft">{showHoursShort(tier.hours)}</span>}
+      {!brief && <span className="block pt-0.5 text-[13px] text-night-soft">{showHoursShort(tier.hours)}</span>}
     </button>
   );
 }

@@ -14,7 +14,7 @@ import { judgedTrays } from '../bench/useBench';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 
-const CERTAIN: Readonly<Record<Certainty, string>> = { sure: 'sure', likely: 'likely', open: 'open' };
+const CERTAIN: Readonly<Record<Certainty, string>> = { sure: 'certain', likely: 'likely', open: 'uncertain' };
 
 /** Every tray of every tier of a stand: in range or not, and how certain that is. */
 export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): void; tools: React.ReactNode }) {

@@ -14,7 +14,9 @@ export function NotKeptLine({ notKept: { what, reason } }: { notKept: NotKept })
           ? `This browser does not let the page keep what changes (${reason}). It is tried again every few seconds; until then, closing the page loses it.`
           : `This browser did not give out what it keeps (${reason}). That is left alone, and nothing here is written over it: load the page again to try once more.`}
       </p>
-      <Button onClick={() => saveFile('copper-noon.json', exportSite(sites.getState().site))}>Save everything as a file</Button>
+      <Button onClick={() => saveFile('copper-noon.json', exportSite(sites.getState().site))}>
+        {what === 'writing' ? 'Save everything as a file' : 'Save what is here as a file'}
+      </Button>
       {what === 'reading' && <Button onClick={() => location.reload()}>Load again</Button>}
     </div>
   );

@@ -1,6 +1,7 @@
+import { revive } from '../watch';
 import { startLightWorker, type LightWorker } from './light.client';
 
-/** Questions of one kind. A lane keeps to one worker, which remembers what it computed for the last one. */
+/** Questions of one kind. A lane keeps to one worker, which remembers what it computed for the last one; one that died has a successor. */
 export type Lane = Pick<LightWorker, 'answer' | 'profile' | 'bench' | 'shares'>;
 
 export interface LightPool {
@@ -15,17 +16,17 @@ export interface LightPool {
  * @param start  how a worker is started; another one in tests
  */
 export function startLightPool(size: number, start: () => LightWorker = startLightWorker): LightPool {
-  const workers: LightWorker[] = [];
+  const workers: ReturnType<typeof revive<LightWorker>>[] = [];
   let lanes = 0;
   return {
     lane() {
       const seat = lanes++ % size;
-      const worker = (workers[seat] ??= start());
+      const { ask } = (workers[seat] ??= revive(start));
       return {
-        answer: (question) => worker.answer(question),
-        profile: (question) => worker.profile(question),
-        bench: (question) => worker.bench(question),
-        shares: (...asked) => worker.shares(...asked),
+        answer: (question) => ask((w) => w.answer(question)),
+        profile: (question) => ask((w) => w.profile(question)),
+        bench: (question) => ask((w) => w.bench(question)),
+        shares: (...asked) => ask((w) => w.shares(...asked)),
       };
     },
     stop: () => workers.forEach((w) => w.stop()),
