@@ -45,6 +45,14 @@ test('a copy of a hurry that comes back after a crash does not win over what was
   expect(await openDatabase().get('site')).toEqual({ n: 2 });
 });
 
+test('a write that was under way as the page went does not take the newer copy with it', async () => {
+  const database = openDatabase();
+  const slow = database.set('site', { n: 1 });
+  database.hurry('site', { n: 2 });
+  await slow;
+  expect(await openDatabase().get('site')).toEqual({ n: 2 });
+});
+
 test('what was kept before writes were counted is read as it stands', async () => {
   const store = localforage.createInstance({ name: 'copper-noon', storeName: 'workspace' });
   await store.setItem('site', { format: 'copper-noon/site' });

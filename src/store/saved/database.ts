@@ -31,6 +31,7 @@ export function openDatabase(): Database {
   const open = hurried.ready().catch(() => undefined);
   let writes = 0;
   const next = (value: unknown): Copy => ({ copy: ++writes, value });
+  const hurriedCopy = new Map<Key, number>();
   return {
     async get(key) {
       await open;
@@ -40,11 +41,16 @@ export function openDatabase(): Database {
       return (last && (!stored || last.copy >= stored.copy) ? last : stored)?.value ?? null;
     },
     async set(key, value) {
-      await store.setItem(key, next(value));
+      const written = next(value);
+      await store.setItem(key, written);
+      // What was written in a hurry meanwhile is newer, and stays.
+      if ((hurriedCopy.get(key) ?? 0) > written.copy) return;
       await hurried.removeItem(key).catch(() => undefined);
     },
     hurry(key, value) {
-      hurried.setItem(key, next(value)).catch(() => undefined);
+      const written = next(value);
+      hurriedCopy.set(key, written.copy);
+      hurried.setItem(key, written).catch(() => undefined);
     },
   };
 }
