@@ -1,13 +1,14 @@
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { dirname, join, relative } from 'node:path';
+import { join, relative } from 'node:path';
 import ts from 'typescript';
 
 /**
- * Changes one thing at a time in a copy of the sources and asks the unit tests whether they notice: `npm run mutants`, or
+ * Changes one thing at a time in copies of the sources and asks the unit tests whether they notice: `npm run mutants`, or
  * `npm run mutants -- --count 40 --seed 7 src/core/advice src/store`. Prints each change that lived, and the share that was caught.
- * The tests of the same folder go first, then every test that the file has a part in; it is over with the first that fails.
+ * Every test that the file has a part in is asked, the quick ones first; it is over with the first that fails. With `--within 5`
+ * tests that take longer than five seconds are left out: good for finding gaps, not for the number.
  */
 const args = process.argv.slice(2);
 const option = (name: string, other: number) => {
@@ -16,6 +17,7 @@ const option = (name: string, other: number) => {
 };
 const count = option('count', 60);
 let state = option('seed', 1);
+const within = option('within', Infinity);
 const USUAL = ['advice', 'timer', 'hang', 'solve', 'verdict', 'dose', 'lamp', 'stand', 'reading'].map((d) => `src/core/${d}`);
 const places = args.length > 0 ? args : [...USUAL, 'src/store'];
 
@@ -87,40 +89,82 @@ function random(): number {
 const all = places.flatMap(filesIn).flatMap(mutantsOf);
 const chosen = all.map((mutant) => ({ mutant, at: random() })).sort((a, b) => a.at - b.at).slice(0, count).map((c) => c.mutant); // prettier-ignore
 
-const copy = mkdtempSync(join(tmpdir(), 'mutants-'));
-process.on('exit', () => rmSync(copy, { recursive: true, force: true }));
-for (const name of ['src', 'test', 'docs', 'jest.config.mjs', 'package.json', 'tsconfig.json', 'next.config.mjs'])
-  cpSync(name, join(copy, name), { recursive: true });
-symlinkSync(join(process.cwd(), 'node_modules'), join(copy, 'node_modules'));
-
-const jest = join(process.cwd(), 'node_modules/jest/bin/jest.js');
-/** Whether some test fails; what hangs for ten minutes has been noticed as well. */
-const fails = (...which: string[]) =>
-  spawnSync(process.execPath, [jest, '--bail', '--silent', '--passWithNoTests', ...which], { cwd: copy, timeout: 600_000 }).status !== 0;
-
-/** Unchanged, every test passes: otherwise "caught" says nothing. */
-function control(): void {
-  if (!fails('src/core/units', 'src/core/verdict', 'src/store/saved')) return;
-  console.error('The tests fail on the sources as they are: mend that first, and leave node_modules alone meanwhile.');
-  process.exit(1);
+const LANES = 2;
+const QUICK_S = 3;
+const lanes = Array.from({ length: LANES }, () => mkdtempSync(join(tmpdir(), 'mutants-')));
+process.on('exit', () => lanes.forEach((lane) => rmSync(lane, { recursive: true, force: true })));
+for (const lane of lanes) {
+  for (const name of ['src', 'test', 'docs', 'scripts', 'jest.config.mjs', 'package.json', 'tsconfig.json', 'next.config.mjs'])
+    cpSync(name, join(lane, name), { recursive: true });
+  symlinkSync(join(process.cwd(), 'node_modules'), join(lane, 'node_modules'));
 }
 
-control();
-const tally = new Map<string, { caught: number; all: number }>();
-let caught = 0;
-for (const [i, { file, from, to, text }] of chosen.entries()) {
-  const before = readFileSync(join(copy, file), 'utf8');
-  writeFileSync(join(copy, file), before.slice(0, from) + text + before.slice(to));
-  const noticed = fails(`^.*/${dirname(file)}/`) || fails('--findRelatedTests', file);
-  writeFileSync(join(copy, file), before);
-  caught += noticed ? 1 : 0;
-  const district = file.split('/').slice(0, 3).join('/');
-  const of = tally.get(district) ?? { caught: 0, all: 0 };
-  tally.set(district, { caught: of.caught + (noticed ? 1 : 0), all: of.all + 1 });
-  const line = before.slice(0, from).split('\n').length;
-  const what = `${before.slice(from, to).replace(/\s+/g, ' ').slice(0, 60)} → ${text.replace(/\s+/g, ' ').slice(0, 60)}`;
-  console.log(`${String(i + 1).padStart(3)} ${noticed ? 'caught' : 'LIVED '} ${relative('.', file)}:${line}  ${what}`);
+interface Ran {
+  readonly failed: boolean;
+  readonly said: string;
 }
-control();
-for (const [district, t] of [...tally].sort()) console.log(`${district}: ${t.caught} of ${t.all}`);
-console.log(`mutants: ${caught} of ${chosen.length} caught (${((100 * caught) / chosen.length).toFixed(0)} %), of ${all.length} possible`);
+
+/** Runs the unit tests in a copy; what hangs for ten minutes has failed as well. */
+function jest(lane: string, ...which: string[]): Promise<Ran> {
+  const program = join(process.cwd(), 'node_modules/jest/bin/jest.js');
+  return new Promise((done) => {
+    const run = spawn(process.execPath, [program, '--bail', '--passWithNoTests', ...which], { cwd: lane, timeout: 600_000 });
+    let said = '';
+    run.stdout.on('data', (piece: Buffer) => (said += piece.toString()));
+    run.stderr.resume();
+    run.on('close', (code) => done({ failed: code !== 0, said }));
+  });
+}
+
+/** How long each test file takes. Unchanged, every test passes: otherwise "caught" says nothing. */
+async function control(): Promise<ReadonlyMap<string, number>> {
+  const lane = lanes[0]!;
+  const { failed, said } = await jest(lane, '--silent', '--json');
+  if (failed) {
+    console.error('The tests fail on the sources as they are: mend that first, and leave node_modules alone meanwhile.');
+    process.exit(1);
+  }
+  const { testResults } = JSON.parse(said) as { testResults: { name: string; startTime: number; endTime: number }[] };
+  return new Map(testResults.map((t) => [relative(lane, t.name), (t.endTime - t.startTime) / 1000]));
+}
+
+async function isNoticed(lane: string, file: string, seconds: ReadonlyMap<string, number>): Promise<boolean> {
+  const { said } = await jest(lane, '--findRelatedTests', file, '--listTests');
+  const related = said.split('\n').filter(Boolean).map((path) => relative(lane, path)); // prettier-ignore
+  const taking = (test: string) => seconds.get(test) ?? 0;
+  const asked = related.filter((t) => taking(t) <= within).sort((a, b) => taking(a) - taking(b));
+  const run = async (tests: string[]) =>
+    tests.length > 0 && (await jest(lane, '--silent', '--runInBand', '--runTestsByPath', ...tests)).failed;
+  return (await run(asked.filter((t) => taking(t) <= QUICK_S))) || (await run(asked.filter((t) => taking(t) > QUICK_S)));
+}
+
+async function main(): Promise<void> {
+  const seconds = await control();
+  const tally = new Map<string, { caught: number; all: number }>();
+  let [caught, next] = [0, 0];
+  async function work(lane: string): Promise<void> {
+    while (next < chosen.length) {
+      const i = next++;
+      const { file, from, to, text } = chosen[i]!;
+      const before = readFileSync(join(lane, file), 'utf8');
+      writeFileSync(join(lane, file), before.slice(0, from) + text + before.slice(to));
+      const noticed = await isNoticed(lane, file, seconds);
+      writeFileSync(join(lane, file), before);
+      caught += noticed ? 1 : 0;
+      const district = file.split('/').slice(0, 3).join('/');
+      const of = tally.get(district) ?? { caught: 0, all: 0 };
+      tally.set(district, { caught: of.caught + (noticed ? 1 : 0), all: of.all + 1 });
+      const line = before.slice(0, from).split('\n').length;
+      const what = `${before.slice(from, to).replace(/\s+/g, ' ').slice(0, 60)} → ${text.replace(/\s+/g, ' ').slice(0, 60)}`;
+      console.log(`${String(i + 1).padStart(3)} ${noticed ? 'caught' : 'LIVED '} ${file}:${line}  ${what}`);
+    }
+  }
+  await Promise.all(lanes.map(work));
+  await control();
+  for (const [district, t] of [...tally].sort()) console.log(`${district}: ${t.caught} of ${t.all}`);
+  console.log(
+    `mutants: ${caught} of ${chosen.length} caught (${((100 * caught) / chosen.length).toFixed(0)} %), of ${all.length} possible`,
+  );
+}
+
+void main();

@@ -5,6 +5,10 @@ import { NextResponse, type NextRequest } from 'next/server';
  * Style attributes are allowed, since drawings are placed with them; style sheets and style elements are not.
  */
 export function proxy(request: NextRequest) {
+  const { pathname } = request.nextUrl;
+  if (pathname.startsWith('/api/')) return refuseForeign(request) ?? NextResponse.next();
+  // An address that cannot be read is none of ours.
+  if (!isReadable(pathname)) return NextResponse.rewrite(new URL('/_not-found', request.url), { status: 404 });
   const nonce = btoa(crypto.randomUUID());
   const policy = [
     `default-src 'self'`,
@@ -27,5 +31,31 @@ export function proxy(request: NextRequest) {
   response.headers.set('Content-Security-Policy', policy);
   return response;
 }
+
+/**
+ * The doors for scripts serve this application's own pages and programs on this machine, not the pages of others: a browser says where
+ * a page came from, and a page from elsewhere can't send JSON without asking first.
+ */
+function refuseForeign({ method, headers }: NextRequest): NextResponse | null {
+  const refuse = (status: number, code: string, at: string, found: string, expected: string) =>
+    NextResponse.json({ ok: false, problems: [{ code, at, found, expected }] }, { status });
+  const [origin, host, from] = [headers.get('origin'), headers.get('host'), headers.get('sec-fetch-site')];
+  if (origin !== null && hostOf(origin) !== host) return refuse(403, 'door/foreign', 'origin', origin, `a page of ${host}`);
+  if (from !== null && from !== 'same-origin' && from !== 'none') return refuse(403, 'door/foreign', 'sec-fetch-site', from, 'same-origin');
+  const type = headers.get('content-type') ?? '';
+  if (/^(POST|PATCH|PUT)$/.test(method) && !/^application\/json\s*(;|$)/i.test(type))
+    return refuse(415, 'door/not-json', 'content-type', type, 'application/json');
+  return null;
+}
+
+function isReadable(pathname: string): boolean {
+  try {
+    return !decodeURIComponent(pathname).includes('\0');
+  } catch {
+    return false;
+  }
+}
+
+const hostOf = (origin: string): string | null => (URL.canParse(origin) ? new URL(origin).host : null);
 
 export const config = { matcher: [{ source: '/((?!_next/static|_next/image|icon.svg).*)' }] };

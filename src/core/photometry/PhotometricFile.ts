@@ -1,6 +1,14 @@
 import type { Lumens, Metres, Watts } from '../quantities';
 import type { IntensityTable } from './IntensityTable';
 
+/** More than the floodlights of a stadium together: nothing that hangs over plants. */
+export const MOST_LUMENS = 1e7; // consensus: the brightest single floodlights give some 2 · 10⁵ lm
+
+/** A longer opening is a mistyped one. */
+export const MOST_METRES = 100; // ours
+/** Angles that are closer are the same one. */
+export const LEAST_DEGREES = 1e-4; // ours; files give a tenth or a hundredth of a degree
+
 /** What an open photometric file says of a lamp, brought to our axes: length along C = 0. */
 export interface PhotometricFile {
   readonly name: string;

@@ -144,6 +144,8 @@ test.each([
 
 test.each([
   ['no IES file', 'hello', 'ies/no-tilt', 'line 1'],
+  ['more light than a stadium', ies({ candela: '1e300 80 0' }), 'ies/too-bright', 'candela values'],
+  ['an opening of a mile', ies({ dims: '1600 1 0' }), 'ies/size', 'luminous opening'],
   ['another version', ies({ first: 'IESNA:LM-63-2050' }), 'ies/unknown-version', 'line 1'],
   ['tilt in a file of its own', ies({ tilt: 'TILT=LAMP.TLT' }), 'ies/tilt-file', 'line 3'],
   ['type B', ies({ type: 2 }), 'ies/type', 'line 4'],
@@ -238,6 +240,8 @@ test.each([
   ['another symmetry', ldt(7, quarters, ['100 60 0']), 'ldt/symmetry', 'line 3'],
   ['a file cut short', ldt(0, quarters, ['100 60 0']), 'ldt/not-a-number', expect.stringMatching(/^line/) as unknown as string],
   ['no flux', ldt(1, quarters, ['100 60 0'], { 29: '0' }), 'ldt/no-flux', 'line 29'],
+  ['more light than a stadium', ldt(1, quarters, ['1e300 60 0']), 'ldt/too-bright', expect.stringMatching(/^line/) as unknown as string],
+  ['a length below nothing', ldt(1, quarters, ['100 60 0'], { 16: '-1150' }), 'ldt/size', 'line 16'],
 ])('%s is refused', (_, text, code, at) => {
   const result = readLdt(text);
   expect(result.ok ? null : result.problems[0]).toMatchObject({ code, at });

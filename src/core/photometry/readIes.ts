@@ -1,7 +1,7 @@
 import type { Metres } from '../quantities';
 import { fail, ok, type Problem, type Result } from '../result';
 import { normalised } from './fluxOfTable';
-import type { PhotometricFile } from './PhotometricFile';
+import { LEAST_DEGREES, MOST_LUMENS, MOST_METRES, type PhotometricFile } from './PhotometricFile';
 import { wholeTurn } from './wholeTurn';
 
 const MOST_CHARACTERS = 2_000_000;
@@ -82,7 +82,7 @@ export function readIes(text: string): Result<PhotometricFile> {
   if (!three || !vertical || !horizontal || !candela) return short();
   if (at < stream.length) return fail({ code: 'ies/too-much', at: `line ${stream[at]!.line}`, found: stream.length - at });
   for (const [name, angles] of [['vertical angles', vertical], ['horizontal angles', horizontal]] as const)
-    if (angles.some((a, i) => i > 0 && !(a > angles[i - 1]!))) return fail({ code: 'ies/not-rising', at: name }); // prettier-ignore
+    if (angles.some((a, i) => i > 0 && !(a - angles[i - 1]! >= LEAST_DEGREES))) return fail({ code: 'ies/not-rising', at: name }); // prettier-ignore
   if (vertical[0]! < -1e-9 || vertical[vertical.length - 1]! > 180 + 1e-9)
     return fail({ code: 'ies/angle', at: 'vertical angles', found: `${vertical[0]}–${vertical[vertical.length - 1]}`, expected: '0–180' });
   if (candela.some((c) => !(c >= 0))) return fail({ code: 'ies/negative', at: 'candela values', found: candela.find((c) => !(c >= 0)) });
@@ -101,7 +101,10 @@ export function readIes(text: string): Result<PhotometricFile> {
     perFlux: planes.flatMap((p) => p.values),
   });
   if (!table) return fail({ code: 'ies/dark', at: 'candela values' });
+  if (!(table.flux <= MOST_LUMENS)) return fail({ code: 'ies/too-bright', at: 'candela values', found: table.flux, expected: `${MOST_LUMENS} lm` }); // prettier-ignore
   const metres = units === 1 ? FOOT : 1;
+  if (Math.max(Math.abs(width), Math.abs(length)) * metres > MOST_METRES)
+    return fail({ code: 'ies/size', at: 'luminous opening', found: `${width} × ${length}`, expected: `at most ${MOST_METRES} m` });
   const round = width < 0 || length < 0;
   return ok({
     name: nameOf(head),

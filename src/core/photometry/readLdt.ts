@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '../result';
 import { normalised } from './fluxOfTable';
-import type { PhotometricFile } from './PhotometricFile';
+import { LEAST_DEGREES, MOST_LUMENS, MOST_METRES, type PhotometricFile } from './PhotometricFile';
 import { wholeTurn, type Planes } from './wholeTurn';
 
 const MOST_CHARACTERS = 2_000_000;
@@ -59,7 +59,12 @@ export function readLdt(text: string): Result<PhotometricFile> {
   const gamma = Array.from({ length: ng }, (_, i) => number(anglesAt + mc + i));
   const values = Array.from({ length: planesGiven * ng }, (_, i) => number(anglesAt + mc + ng + i));
   if (wrong.length > 0) return fail(...wrong.slice(0, 20).map((w) => ({ code: 'ldt/not-a-number', at: `line ${w.line}`, found: w.found })));
-  if (gamma.some((a, i) => i > 0 && !(a > gamma[i - 1]!))) return fail({ code: 'ldt/not-rising', at: `line ${anglesAt + mc}` });
+  for (const [line, mm] of [[13, lengthMm], [14, widthMm], [16, openLengthMm], [17, openWidthMm]] as const)
+    if (!(mm >= 0 && mm <= 1000 * MOST_METRES)) return fail({ code: 'ldt/size', at: `line ${line}`, found: mm, expected: `0–${1000 * MOST_METRES} mm` }); // prettier-ignore
+  if (!(gamma[0]! >= 0 && gamma[ng - 1]! <= 180 + 1e-9))
+    return fail({ code: 'ldt/angle', at: `line ${anglesAt + mc}`, found: `${gamma[0]}–${gamma[ng - 1]}`, expected: '0–180' });
+  if (gamma.some((a, i) => i > 0 && !(a - gamma[i - 1]! >= LEAST_DEGREES)))
+    return fail({ code: 'ldt/not-rising', at: `line ${anglesAt + mc}` });
   if (values.some((v) => v < 0)) return fail({ code: 'ldt/negative', at: `line ${anglesAt + mc + ng + values.findIndex((v) => v < 0)}` });
   if (!(lampLumens > 0)) return fail({ code: 'ldt/no-flux', at: 'line 29', found: lampLumens });
 
@@ -78,6 +83,7 @@ export function readLdt(text: string): Result<PhotometricFile> {
     perFlux: turned.flatMap((p) => p.values.map((v) => v * scale)),
   });
   if (!table) return fail({ code: 'ldt/dark', at: `line ${anglesAt + mc + ng}` });
+  if (!(table.flux <= MOST_LUMENS)) return fail({ code: 'ldt/too-bright', at: `line ${anglesAt + mc + ng}`, found: table.flux, expected: `${MOST_LUMENS} lm` }); // prettier-ignore
   const round = openWidthMm === 0 && (openLengthMm > 0 || widthMm === 0);
   const length = (openLengthMm || lengthMm) / 1000;
   return ok({

@@ -22,3 +22,13 @@ export function spectrumFrom(power: (nm: Nanometres) => number, start = 380, end
   const n = Math.round((end - start) / step) + 1;
   return { start, step, power: Array.from({ length: n }, (_, i) => power(start + i * step)) };
 }
+
+/** Less of its power between 400 and 700 nm is no light for plants, and figures for each µmol lose their meaning. */
+const LEAST_SHARE = 0.001; // ours
+
+/** Whether a spectrum has next to nothing between 400 and 700 nm. */
+export function isDark({ start, step, power }: Spectrum): boolean {
+  const all = power.reduce((sum, p) => sum + p, 0);
+  const used = power.reduce((sum, p, i) => sum + (start + i * step > 400 && start + i * step < 700 ? p : 0), 0);
+  return !(used > LEAST_SHARE * all);
+}

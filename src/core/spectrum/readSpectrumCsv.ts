@@ -1,5 +1,5 @@
 import { fail, ok, type Problem, type Result } from '../result';
-import { powerAt, type Spectrum } from './Spectrum';
+import { isDark, type Spectrum } from './Spectrum';
 
 const MOST_CHARACTERS = 500_000;
 const MOST_LINES = 5000;
@@ -53,10 +53,8 @@ export function readSpectrumCsv(text: string): Result<Spectrum> {
   const n = Math.floor((780 - 380) / step) + 1;
   const power = Array.from({ length: n }, (_, i) => even(380 + i * step));
   const most = Math.max(...power);
-  if (!(most > 0)) return fail({ code: 'spectrum/dark', at: '' });
-  const spectrum: Spectrum = { start: 380, step, power: power.map((p) => Math.round((p / most) * 1e6) / 1e6) };
-  if (!(powerAt(spectrum, 400) >= 0)) return fail({ code: 'spectrum/dark', at: '' });
-  return ok(spectrum);
+  const spectrum: Spectrum = { start: 380, step, power: power.map((p) => (most > 0 ? Math.round((p / most) * 1e6) / 1e6 : 0)) };
+  return isDark(spectrum) ? fail({ code: 'spectrum/dark', at: '' }) : ok(spectrum);
 }
 
 function numbersOf(line: string): [number, number] | null {

@@ -52,3 +52,10 @@ function placeOf(text: string): string {
   const at = errors[0]?.offset;
   return at === undefined || at >= text.trimEnd().length - 1 ? 'the end' : `line ${text.slice(0, at).split('\n').length}`;
 }
+
+/** The same document without the fields that are null: what is null is not said. */
+export function withoutNulls(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(withoutNulls);
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(Object.entries(value).flatMap(([key, part]) => (part === null ? [] : [[key, withoutNulls(part)]])));
+}

@@ -31,7 +31,11 @@ export function listenToMeter(
   let tries = 0;
 
   async function put(): Promise<void> {
-    const reply = await fetch('/api/meter', { method: 'POST', body: JSON.stringify(world) });
+    const reply = await fetch('/api/meter', {
+      method: 'POST',
+      body: JSON.stringify(world),
+      headers: { 'Content-Type': 'application/json' },
+    });
     const said = (await reply.json()) as { ok: true; id: string } | { ok: false; problems: readonly { code: string; at: string }[] };
     if (!said.ok) throw new Error(said.problems.map((p) => `${p.at}: ${p.code}`).join(', '));
     id = said.id;

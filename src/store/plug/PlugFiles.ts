@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsInt, IsNumber, IsOptional, Max, Min, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsInt, IsNumber, IsOptional, Max, Min, IsObject, ValidateNested } from 'class-validator';
 import { MOST_SPEED } from '../../core/plug/simulatedPlug';
 import { IsDay } from '../saved/IsDay';
 
@@ -18,7 +18,7 @@ export class PlugEntryFile {
 
 /** What a plug is told; what is left out stays as it is. */
 export class PlugOrderFile {
-  @IsOptional() @ValidateNested() @Type(() => PlugClockFile) clock?: PlugClockFile;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => PlugClockFile) clock?: PlugClockFile;
   @IsOptional() @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => PlugEntryFile) schedule?: PlugEntryFile[];
   @IsOptional() @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(1) @Max(MOST_SPEED) speed?: number;
   @IsOptional() @IsBoolean() powered?: boolean;

@@ -20,7 +20,10 @@ interface Answer {
 const entryOf = <T extends { readonly from: string }>(e: T) => ({ ...e, from: dayOf(e.from) });
 
 async function ask(url: string, method: string, body?: object): Promise<Answer> {
-  const response = await fetch(url, { method, ...(body ? { body: JSON.stringify(body) } : {}) });
+  const response = await fetch(url, {
+    method,
+    ...(body ? { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } } : {}),
+  });
   const answer = (await response.json()) as Answer;
   if (!answer.ok) throw new Error(response.status === 404 ? 'the plug is not there any more' : `the plug answered ${response.status}`);
   return answer;

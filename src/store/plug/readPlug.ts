@@ -4,7 +4,7 @@ import type { PlugState } from '../../core/plug/PlugDriver';
 import type { SimulatedPlug } from '../../core/plug/simulatedPlug';
 import { fail, ok, type Result } from '../../core/result';
 import { dayOf, isoOf } from '../../core/units/day';
-import { readJson } from '../files/readJson';
+import { readJson, withoutNulls } from '../files/readJson';
 import { problemsOf } from '../saved/problemsOf';
 import { PlugClockFile, PlugOrderFile } from './PlugFiles';
 
@@ -17,7 +17,7 @@ function read<T extends object>(kind: ClassConstructor<T>, text: string): Result
   if (!json.ok) return json;
   if (typeof json.value !== 'object' || json.value === null || Array.isArray(json.value))
     return fail({ code: 'plug/not-an-object', at: '', found: typeof json.value });
-  const file = plainToInstance(kind, json.value as object);
+  const file = plainToInstance(kind, withoutNulls(json.value) as object);
   const errors = validateSync(file, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
   return errors.length > 0 ? fail(...errors.flatMap((e) => problemsOf(e, 'plug'))) : ok(file);
 }
@@ -30,12 +30,11 @@ export const readPlugOrder = (text: string): Result<PlugOrderFile> => read(PlugO
 
 /** Does as a plug is told, in this order: its memory, its power, its clock, its schedule, its speed. */
 export async function obey(plug: SimulatedPlug, order: PlugOrderFile): Promise<void> {
-  // What is null is not said.
-  if (order.remembers != null) await plug.setRemembers(order.remembers);
-  if (order.powered != null) await plug.setPower(order.powered);
+  if (order.remembers !== undefined) await plug.setRemembers(order.remembers);
+  if (order.powered !== undefined) await plug.setPower(order.powered);
   if (order.clock) await plug.setClock(dayOf(order.clock.day), order.clock.minute);
   if (order.schedule) await plug.setSchedule(order.schedule.map((e) => ({ from: dayOf(e.from), on_min: e.on_min, lit_min: e.lit_min })));
-  if (order.speed != null) await plug.setSpeed(order.speed);
+  if (order.speed !== undefined) await plug.setSpeed(order.speed);
 }
 
 /** A plug's state with its days written out. */

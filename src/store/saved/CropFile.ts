@@ -13,6 +13,7 @@ import {
   Max,
   MaxLength,
   Min,
+  IsObject,
   ValidateNested,
 } from 'class-validator';
 import { LEGGY_REMEDIES, STAGE_NAMES, type LeggyRemedy, type StageName } from '../../core/crop/Crop';
@@ -70,8 +71,8 @@ export class CropFile {
   @IsString() @MaxLength(40) dayLengthType!: string;
   @IsString() @MaxLength(2000) dayLengthNote!: string;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => HeightFile) heightByDay!: HeightFile[];
-  @IsOptional() @ValidateNested() @Type(() => GerminationFile) germination!: GerminationFile | null;
-  @IsOptional() @ValidateNested() @Type(() => AirFile) afterEmergence!: AirFile | null;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => GerminationFile) germination!: GerminationFile | null;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => AirFile) afterEmergence!: AirFile | null;
   @IsInt() @Min(1) @Max(5) stretchProne!: number;
   @IsIn(LEGGY_REMEDIES) leggyRemedy!: LeggyRemedy;
   @IsBoolean() airMovementBenefit!: boolean;

@@ -3,7 +3,6 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
-  IsDefined,
   IsIn,
   IsInt,
   IsNumber,
@@ -12,6 +11,7 @@ import {
   Max,
   MaxLength,
   Min,
+  IsObject,
   ValidateNested,
 } from 'class-validator';
 import { STAGE_NAMES } from '../../core/crop/Crop';
@@ -96,7 +96,7 @@ export class BatchFile {
   @IsOptional() @IsDay() sown!: string | null;
   @IsOptional() @IsDay() leaves!: string | null;
   @IsArray() @ArrayMaxSize(MOST_LOGGED) @ValidateNested({ each: true }) @Type(() => LoggedFile) log!: LoggedFile[];
-  @ValidateNested() @IsDefined() @Type(() => PlanFile) plan!: PlanFile;
+  @IsObject() @ValidateNested() @Type(() => PlanFile) plan!: PlanFile;
 }
 
 export class ProgrammeFile {

@@ -7,7 +7,6 @@ import {
   Equals,
   IsArray,
   IsBoolean,
-  IsDefined,
   IsIn,
   IsInt,
   IsISO8601,
@@ -19,6 +18,7 @@ import {
   Max,
   MaxLength,
   Min,
+  IsObject,
   ValidateNested,
 } from 'class-validator';
 import { STATED, type Stated } from '../../core/caution/Stated';
@@ -55,7 +55,7 @@ export class FittingFile {
   @IsNumber(finite) @Min(-10) @Max(30) y_m!: number;
   @IsNumber(finite) @Min(0) @Max(10) face_m!: number;
   @IsNumber(finite) @Min(-7) @Max(7) turn_rad!: number;
-  @ValidateNested() @IsDefined() @Type(() => HangerFile) hanger!: HangerFile;
+  @IsObject() @ValidateNested() @Type(() => HangerFile) hanger!: HangerFile;
 }
 
 export class TrayFile {
@@ -99,7 +99,7 @@ export class AroundFile {
   @IsNumber(finite) @Min(0.05) @Max(20) width_m!: number;
   @IsNumber(finite) @Min(0.05) @Max(20) depth_m!: number;
   @IsNumber(finite) @Min(0.05) @Max(5) height_m!: number;
-  @ValidateNested() @IsDefined() @Type(() => FacesFile) faces!: FacesFile;
+  @IsObject() @ValidateNested() @Type(() => FacesFile) faces!: FacesFile;
   @IsNumber(finite) @Min(0) @Max(1) covered!: number;
 }
 
@@ -116,7 +116,7 @@ export class ReadingFile {
   @IsNumber(finite) @Min(-20) @Max(20) fromMiddleY_m!: number;
   @IsNumber(finite) @Min(-10) @Max(10) z_m!: number;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => LitLampFile) lit!: LitLampFile[];
-  @ValidateNested() @IsDefined() @Type(() => AroundFile) around!: AroundFile;
+  @IsObject() @ValidateNested() @Type(() => AroundFile) around!: AroundFile;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(1e6) used_h!: number | null;
   @IsBoolean() leftOut!: boolean;
   @IsISO8601() taken!: string;
@@ -126,7 +126,7 @@ export class EnclosureFile {
   @IsOptional() @IsNumber(finite) @Min(0.05) @Max(20) width_m!: number | null;
   @IsOptional() @IsNumber(finite) @Min(0.05) @Max(20) depth_m!: number | null;
   @IsNumber(finite) @Min(0.05) @Max(5) height_m!: number;
-  @ValidateNested() @IsDefined() @Type(() => FacesFile) faces!: FacesFile;
+  @IsObject() @ValidateNested() @Type(() => FacesFile) faces!: FacesFile;
 }
 
 export class AgeingFile {
@@ -185,12 +185,12 @@ export class TierFile {
   @IsString() @MaxLength(80) id!: string;
   @IsNumber(finite) @Min(0.05) @Max(20) width_m!: number;
   @IsNumber(finite) @Min(0.05) @Max(20) depth_m!: number;
-  @ValidateNested() @IsDefined() @Type(() => EnclosureFile) enclosure!: EnclosureFile;
+  @IsObject() @ValidateNested() @Type(() => EnclosureFile) enclosure!: EnclosureFile;
   @IsOptional() @IsNumber(finite) @Min(0.001) @Max(0.5) notch_m!: number | null;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(5000) load_kg!: number | null;
-  @ValidateNested() @IsDefined() @Type(() => AgeingFile) ageing!: AgeingFile;
+  @IsObject() @ValidateNested() @Type(() => AgeingFile) ageing!: AgeingFile;
   @IsString() @MaxLength(80) programmeId!: string;
-  @IsOptional() @ValidateNested() @Type(() => DaylightFile) daylight!: DaylightFile | null;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => DaylightFile) daylight!: DaylightFile | null;
   @IsArray() @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => FittingFile) fittings!: FittingFile[];
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TrayFile) trays!: TrayFile[];
   @IsArray() @ArrayMaxSize(MOST_READINGS) @ValidateNested({ each: true }) @Type(() => ReadingFile) readings!: ReadingFile[];
@@ -206,8 +206,8 @@ export class StandFile {
   @IsOptional() @IsNumber(finite) @Min(1) @Max(100_000) strip_W!: number | null;
   @IsOptional() @IsInt() @Min(0) @Max(50) steadyOutlets!: number | null;
   @IsArray() @ArrayMaxSize(MOST_PLUGGED) @ValidateNested({ each: true }) @Type(() => PluggedFile) plugged!: PluggedFile[];
-  @IsOptional() @ValidateNested() @Type(() => KeptChartFile) chart!: KeptChartFile | null;
-  @IsOptional() @ValidateNested() @Type(() => CalendarFile) calendar!: CalendarFile | null;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => KeptChartFile) chart!: KeptChartFile | null;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => CalendarFile) calendar!: CalendarFile | null;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => TierFile) tiers!: TierFile[];
 }
 
@@ -261,9 +261,9 @@ export class LampFile {
   @IsOptional() @IsNumber(finite) @Min(0) lumens_lm!: number | null;
   @IsOptional() @IsNumber(finite) @Min(1000) @Max(30000) cct_K!: number | null;
   @IsString() @MaxLength(80) spectrumId!: string;
-  @IsOptional() @ValidateNested() @Type(() => DiodesOfLampFile) diodes!: DiodesOfLampFile | null;
-  @IsOptional() @ValidateNested() @Type(() => CurveFile) curve!: CurveFile | null;
-  @IsOptional() @ValidateNested() @Type(() => FarFieldFile) farField!: FarFieldFile | null;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => DiodesOfLampFile) diodes!: DiodesOfLampFile | null;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => CurveFile) curve!: CurveFile | null;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => FarFieldFile) farField!: FarFieldFile | null;
   @IsNumber(finite) @Min(0.05) @Max(1) maintenanceAtEnd!: number;
   @IsNumber(finite) @Min(1) life_h!: number;
   @IsNumber(finite) @Min(0) @Max(3) heatClearance_m!: number;
@@ -305,13 +305,13 @@ export class SiteFile {
   @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => BatchFile) batches!: BatchFile[];
   @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => ProgrammeFile) programmes!: ProgrammeFile[];
   @IsArray() @ArrayMaxSize(500) @ValidateNested({ each: true }) @Type(() => LampFile) lamps!: LampFile[];
-  @IsOptional() @ValidateNested() @Type(() => QuietFile) quiet!: QuietFile | null;
-  @IsOptional() @ValidateNested() @Type(() => CheapFile) cheap!: CheapFile | null;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => QuietFile) quiet!: QuietFile | null;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => CheapFile) cheap!: CheapFile | null;
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => SpareFile) spares!: SpareFile[];
   @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => MeterFile) meters!: MeterFile[];
   @IsArray() @ArrayMaxSize(MOST_CROPS) @ValidateNested({ each: true }) @Type(() => CropFile) crops!: CropFile[];
   @IsArray() @ArrayMaxSize(MOST_NOTES) @ValidateNested({ each: true }) @Type(() => CropNoteFile) cropNotes!: CropNoteFile[];
-  @ValidateNested() @IsDefined() @Type(() => VisitsFile) visits!: VisitsFile;
+  @IsObject() @ValidateNested() @Type(() => VisitsFile) visits!: VisitsFile;
   @IsOptional() @IsTimeZone() timeZone!: string | null;
   @IsArray() @ArrayMaxSize(STATED.length) @ArrayUnique() @IsIn(STATED, { each: true }) stated!: Stated[];
 }

@@ -6,6 +6,7 @@ import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import type { Lamp } from '../../core/lamp/Lamp';
 import { spectrumLibrary } from '../../core/library/spectrumLibrary';
+import { isDark } from '../../core/spectrum/Spectrum';
 import { fail, ok, type Problem, type Result } from '../../core/result';
 import type { Site } from '../../core/stand/Site';
 import { coverOf } from '../../core/library/coverLibrary';
@@ -235,7 +236,7 @@ function lampOf(f: LampFile): Lamp {
 function farFieldProblems({ shape, farField, curve }: LampFile, at: string): Problem[] {
   const problems: Problem[] = [];
   if (shape === 'measured' && !farField) problems.push({ code: 'site/missing', at: `${at}.farField` });
-  if (curve && !curve.power.some((p, i) => p > 0 && curve.start_nm + i * curve.step_nm > 400 && curve.start_nm + i * curve.step_nm < 700))
+  if (curve && isDark({ start: curve.start_nm, step: curve.step_nm, power: curve.power }))
     problems.push({ code: 'site/dark', at: `${at}.curve.power` });
   if (!farField) return problems;
   const rising = (values: number[]) => values.every((v, i) => i === 0 || v > values[i - 1]!);

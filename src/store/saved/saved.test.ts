@@ -105,7 +105,7 @@ test('sides, age, spectrum and far field of a lamp are checked as well', () => {
   expect(problemsOf(file)).toEqual([
     'site/isIn stands[0].tiers[0].enclosure.faces.left',
     'site/isIn stands[0].tiers[0].ageing.view',
-    'site/isDefined stands[1].tiers[0].enclosure',
+    'site/isObject stands[1].tiers[0].enclosure',
     'site/min lamps[0].curve.power',
   ]);
   const other = plain();

@@ -6,7 +6,6 @@ import {
   Equals,
   IsArray,
   IsBoolean,
-  IsDefined,
   IsIn,
   IsInt,
   IsNumber,
@@ -15,6 +14,7 @@ import {
   Max,
   MaxLength,
   Min,
+  IsObject,
   ValidateNested,
 } from 'class-validator';
 import { materialLibrary } from '../../core/library/materialLibrary';
@@ -59,14 +59,14 @@ export class SceneLampFile {
   @IsOptional() @IsNumber(finite) @Min(0.1) @Max(200) cosinePower?: number;
   @IsOptional() @IsNumber(finite) @Min(5) @Max(175) beam_deg?: number;
   @IsOptional() @IsBoolean() isotropic?: boolean;
-  @IsOptional() @ValidateNested() @Type(() => DiodesFile) diodes?: DiodesFile;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => DiodesFile) diodes?: DiodesFile;
   @IsOptional() @IsString() @MaxLength(80) libraryId?: string;
   /** Text of an IES file. */
   @IsOptional() @IsString() @MaxLength(500_000) ies?: string;
   @IsOptional() @IsIn(spectrumLibrary.map((s) => s.id)) spectrum?: string;
   /** Its housing, above its place: it keeps light from above away. */
-  @IsOptional() @ValidateNested() @Type(() => BodyFile) body?: BodyFile;
-  @IsOptional() @ValidateNested() @Type(() => DoubtFile) ppfDoubt?: DoubtFile;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => BodyFile) body?: BodyFile;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => DoubtFile) ppfDoubt?: DoubtFile;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(1) heightDoubt_m?: number;
 }
 
@@ -77,12 +77,12 @@ export class FaceFile {
 }
 
 export class SceneFacesFile {
-  @IsOptional() @ValidateNested() @Type(() => FaceFile) floor?: FaceFile;
-  @IsOptional() @ValidateNested() @Type(() => FaceFile) ceiling?: FaceFile;
-  @IsOptional() @ValidateNested() @Type(() => FaceFile) left?: FaceFile;
-  @IsOptional() @ValidateNested() @Type(() => FaceFile) right?: FaceFile;
-  @IsOptional() @ValidateNested() @Type(() => FaceFile) front?: FaceFile;
-  @IsOptional() @ValidateNested() @Type(() => FaceFile) back?: FaceFile;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => FaceFile) floor?: FaceFile;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => FaceFile) ceiling?: FaceFile;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => FaceFile) left?: FaceFile;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => FaceFile) right?: FaceFile;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => FaceFile) front?: FaceFile;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => FaceFile) back?: FaceFile;
 }
 
 export class SceneTierFile {
@@ -92,7 +92,7 @@ export class SceneTierFile {
   @IsNumber(finite) @Min(0.05) @Max(5) width_m!: number;
   @IsNumber(finite) @Min(0.05) @Max(5) depth_m!: number;
   @IsNumber(finite) @Min(0.05) @Max(5) height_m!: number;
-  @IsDefined() @ValidateNested() @Type(() => SceneFacesFile) faces!: SceneFacesFile;
+  @IsObject() @ValidateNested() @Type(() => SceneFacesFile) faces!: SceneFacesFile;
 }
 
 export class AreaFile {
@@ -159,5 +159,5 @@ export class SceneFile {
   @IsOptional() @IsArray() @ArrayMaxSize(10) @ValidateNested({ each: true }) @Type(() => SceneTierFile) tiers?: SceneTierFile[];
   @IsOptional() @IsArray() @ArrayMaxSize(30) @ValidateNested({ each: true }) @Type(() => ThingFile) things?: ThingFile[];
   @IsOptional() @IsArray() @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => SceneTrayFile) trays?: SceneTrayFile[];
-  @IsOptional() @ValidateNested() @Type(() => AskFile) ask?: AskFile;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => AskFile) ask?: AskFile;
 }

@@ -8,17 +8,21 @@ import { spectrumOf } from '../../core/library/spectrumLibrary';
 import { cosinePowerOfBeam } from '../../core/light/emitters/cosinePower';
 import type { Emitter } from '../../core/light/emitters/Emitter';
 import { FACES, OPEN, type Face, type FaceName } from '../../core/light/room/Room';
-import type { Thing } from '../../core/light/scene/Scene';
+import { cutUp } from '../../core/light/scene/cutUp';
+import type { Scene, Thing } from '../../core/light/scene/Scene';
 import { readIes } from '../../core/photometry/readIes';
 import { fail, ok, type Problem, type Result } from '../../core/result';
 import { doubtsOfLamp } from '../../core/uncertainty/doubtsOfLamp';
 import { combine } from '../../core/uncertainty/Band';
 import { AS_NEW } from '../../core/lamp/ageing';
+import { withoutNulls } from '../files/readJson';
 import { problemsOf } from '../saved/problemsOf';
 import { SceneFile, type AreaFile, type FaceFile, type SceneLampFile } from './SceneFile';
 
 /** Cells that may be asked for altogether: a hundred tiers at a centimetre. */
 const MOST_CELLS = 600_000;
+/** Ways of light that may have to be followed altogether: about twenty seconds of work. */
+const MOST_WAYS = 5e8;
 const TRAY_CELL = 0.01;
 const rad = (deg = 0) => (deg * Math.PI) / 180;
 
@@ -29,7 +33,7 @@ export function readScene(data: unknown): Result<SceneQuestion> {
   const { format, version } = data as { format?: unknown; version?: unknown };
   if (format !== 'copper-noon/scene') return fail({ code: 'scene/foreign', at: 'format', found: format, expected: 'copper-noon/scene' });
   if (typeof version === 'number' && version > 1) return fail({ code: 'scene/newer', at: 'version', found: version, expected: '1' });
-  const file = plainToInstance(SceneFile, data);
+  const file = plainToInstance(SceneFile, withoutNulls(data));
   const errors = validateSync(file, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
   if (errors.length > 0) return fail(...errors.flatMap((e) => problemsOf(e, 'scene')));
 
@@ -84,15 +88,30 @@ export function readScene(data: unknown): Result<SceneQuestion> {
       problems.push({ code: 'scene/empty', at: `ask.falloffs[${i}].to_m`, found: f.to_m, expected: `more than from_m (${f.from_m})` });
     return { x: f.x_m, y: f.y_m, z: f.z_m, from: f.from_m, to: f.to_m, count: f.count ?? 40 };
   });
-  const cells =
+  const inPictures =
     maps.reduce((n, m) => n + ((m.area.x1 - m.area.x0) * (m.area.y1 - m.area.y0)) / m.cell ** 2, 0) +
-    slices.reduce((n, s) => n + ((s.x1 - s.x0) * (s.z1 - s.z0)) / s.cell ** 2, 0) +
-    trays.reduce((n, t) => n + ((t.area.x1 - t.area.x0) * (t.area.y1 - t.area.y0)) / trayCell ** 2, 0) * (lamps.length + 2);
+    slices.reduce((n, s) => n + ((s.x1 - s.x0) * (s.z1 - s.z0)) / s.cell ** 2, 0);
+  const inTrays = trays.reduce((n, t) => n + ((t.area.x1 - t.area.x0) * (t.area.y1 - t.area.y0)) / trayCell ** 2, 0);
+  const cells = inPictures + inTrays * (lamps.length + 2);
   if (cells > MOST_CELLS)
     problems.push({ code: 'scene/too-many-cells', at: 'ask', found: Math.round(cells), expected: `at most ${MOST_CELLS}` });
   if (problems.length > 0) return fail(...problems);
+  const scene = { lamps: lamps as QuestionLamp[], rooms, things };
   const points = (ask.points ?? []).map((p) => ({ x: p.x_m, y: p.y_m, z: p.z_m }));
-  return ok({ scene: { lamps: lamps as QuestionLamp[], rooms, things }, trays, points, maps, slices, falloffs, trayCell });
+  const places = inPictures + 3 * (inTrays + points.length) + falloffs.reduce((n, f) => n + f.count, 0);
+  const ways = places * waysToAPlace(scene);
+  if (ways > MOST_WAYS)
+    return fail({ code: 'scene/too-much-work', at: 'ask', found: Math.round(ways), expected: `cells × parts of lamps × things in the way: at most ${MOST_WAYS}` }); // prettier-ignore
+  return ok({ scene, trays, points, maps, slices, falloffs, trayCell });
+}
+
+/** How many ways the light of a scene takes to one place, each as costly as it has things to pass. */
+function waysToAPlace({ lamps, rooms, things }: Scene): number {
+  const blocked = things.length > 0 || rooms.length > 1;
+  const toPass = 1 + things.length + rooms.length;
+  const waysOf = (e: Emitter) =>
+    blocked ? cutUp(e).length * toPass : e.kind === 'rect' && e.diodes ? e.diodes.columns * e.diodes.rows : 1;
+  return lamps.reduce((sum, lamp) => sum + lamp.emitters.reduce((n, e) => n + waysOf(e), 0), 0);
 }
 
 /** How far above the face its housing begins: what shines from the face must not begin inside it. */

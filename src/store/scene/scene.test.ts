@@ -146,5 +146,13 @@ test.each([
     withChange((s) => void (((s.ask as Json).maps as Json[])[0]!.cell_m = 0.001)),
     'scene/too-many-cells ask',
   ],
+  [
+    'more ways of light than we will follow',
+    withChange((s) => {
+      s.lamps = Array.from({ length: 20 }, (_, i) => ({ id: `l${i}`, kind: 'rect', x_m: 0, y_m: 0, z_m: 1, length_m: 0.4, width_m: 0.4, ppf_umol_per_s: 50, diodes: { columns: 40, rows: 40 } })); // prettier-ignore
+      s.ask = { maps: [{ x0_m: 0, x1_m: 5, y0_m: 0, y1_m: 5, z_m: 0, cell_m: 0.01 }] };
+    }),
+    'scene/too-much-work ask',
+  ],
   ['a number that is none', example.replace('"y_m": 0.2', '"y_m": "near"'), 'scene/isNumber lamps[0].y_m'],
 ])('%s is refused, by field', (_, text, expected) => expect(problems(text).join(', ')).toContain(expected));

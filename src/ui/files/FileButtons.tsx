@@ -8,6 +8,7 @@ import { mergeSite } from '@/store/files/mergeSite';
 import { MAX_BYTES, readSiteText } from '@/store/files/readSiteText';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { readFile } from '../parts/readFile';
 import { saveFile } from '../parts/saveFile';
 import { say } from '../shell/toastStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
@@ -21,9 +22,9 @@ export function FileButtons() {
   const [refused, setRefused] = useState<{ name: string; problems: readonly Problem[] } | null>(null);
 
   async function open(file: File) {
-    if (file.size > MAX_BYTES)
-      return setRefused({ name: file.name, problems: [{ code: 'file/too-large', at: '', found: file.size, expected: String(MAX_BYTES) }] });
-    const site = readSiteText(await file.text());
+    const read = await readFile(file, MAX_BYTES);
+    if ('problem' in read) return setRefused({ name: file.name, problems: [read.problem] });
+    const site = readSiteText(read.text);
     if (!site.ok) return setRefused({ name: file.name, problems: site.problems });
     const merged = mergeSite(sites.getState().site, site.value);
     const first = merged.stands[count];

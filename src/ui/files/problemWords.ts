@@ -10,6 +10,8 @@ export function problemWords({ code, at, found, expected }: Problem): string {
   switch (code) {
     case 'file/too-large':
       return `The file is too large: ${Math.round(Number(found) / 1e5) / 10} MB, and at most ${Number(expected) / 1e6} MB are read.`;
+    case 'file/unreadable':
+      return `Your device does not give it out (${shown(found)}). Is it still there, and may it be read? Try again, or copy it elsewhere first.`;
     case 'file/too-deep':
       return 'The file is nested deeper than any of ours.';
     case 'file/list-in-list':

@@ -40,16 +40,15 @@ export function LampFiles({ box, change }: { box: Box; change(part: Partial<Box>
     change({ curve: spectrum.value });
     say(`${name} is read: its own colour now counts.`);
   }
-  const tooLarge = (name: string, bytes: number) =>
-    setRefused({ name, problems: [{ code: 'file/too-large', at: '', found: bytes, expected: '2 MB' }] });
+  const refuse = (name: string, problem: Problem) => setRefused({ name, problems: [problem] });
 
   return (
     <div className="space-y-2">
       <div className="flex flex-wrap gap-3">
-        <FileButton accept=".ies,.ldt" maxBytes={FILE_BYTES} onText={openPhotometry} onTooLarge={tooLarge}>
+        <FileButton accept=".ies,.ldt" maxBytes={FILE_BYTES} onText={openPhotometry} onRefused={refuse}>
           Photometric file
         </FileButton>
-        <FileButton accept=".csv,.txt,.tsv,text/csv" maxBytes={FILE_BYTES} onText={openSpectrum} onTooLarge={tooLarge}>
+        <FileButton accept=".csv,.txt,.tsv,text/csv" maxBytes={FILE_BYTES} onText={openSpectrum} onRefused={refuse}>
           Spectrum
         </FileButton>
       </div>

@@ -51,18 +51,23 @@ export function lampProblemWords({ code, at, found, expected }: Problem): string
     case 'ldt/dark':
     case 'ldt/no-flux':
       return 'It says that the lamp gives no light.';
+    case 'ies/too-bright':
+    case 'ldt/too-bright':
+      return `It says that the lamp gives more light than a stadium has (at most ${expected} are read). Are its factors right?`;
+    case 'file/unreadable':
+      return `Your device does not give it out${seen}. Is it still there, and may it be read? Try again, or copy it elsewhere first.`;
     case 'spectrum/does-not-cover':
       return `It must cover 400–700 nm in two columns, wavelength and power; here is ${String(found)}.`;
     case 'spectrum/not-rising':
       return `${at}: the wavelengths go back${seen}.`;
     case 'spectrum/dark':
-      return 'All its powers are zero.';
+      return 'It has next to no power between 400 and 700 nm, where plants use light.';
     case 'map/uneven':
       return `${at}: ${String(found)} cells where the rows above have ${expected}.`;
     case 'map/empty':
       return 'There are no numbers in it yet.';
     case 'file/too-large':
-      return `It is too large (${Math.round(Number(found) / 1e5) / 10} MB; at most ${expected}).`;
+      return `It is too large (${Math.round(Number(found) / 1e5) / 10} MB; at most ${Number(expected) / 1e6}).`;
     case 'box/range':
       return `${field} should be ${expected}.`;
     default:

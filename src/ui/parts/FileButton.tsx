@@ -1,7 +1,9 @@
 'use client';
 import { FolderOpen } from 'lucide-react';
 import { useRef } from 'react';
+import type { Problem } from '@/core/result';
 import { Button } from './Button';
+import { readFile } from './readFile';
 
 interface FileButtonProps {
   children: string;
@@ -9,11 +11,11 @@ interface FileButtonProps {
   /** Larger files are not read at all. */
   maxBytes: number;
   onText(name: string, text: string): void;
-  onTooLarge(name: string, bytes: number): void;
+  onRefused(name: string, problem: Problem): void;
 }
 
 /** A button that asks for a file and hands over its text. */
-export function FileButton({ children, accept, maxBytes, onText, onTooLarge }: FileButtonProps) {
+export function FileButton({ children, accept, maxBytes, onText, onRefused }: FileButtonProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -28,8 +30,9 @@ export function FileButton({ children, accept, maxBytes, onText, onTooLarge }: F
           const file = e.target.files?.[0];
           e.target.value = ''; // the same file may be opened again
           if (!file) return;
-          if (file.size > maxBytes) return onTooLarge(file.name, file.size);
-          void file.text().then((text) => onText(file.name, text));
+          void readFile(file, maxBytes).then((read) =>
+            'text' in read ? onText(file.name, read.text) : onRefused(file.name, read.problem),
+          );
         }}
       />
       <Button onClick={() => input.current?.click()}>

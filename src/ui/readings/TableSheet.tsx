@@ -118,9 +118,11 @@ export function TableSheet({ of }: { of: TierReadings }) {
             accept=".csv,.txt,.tsv,text/csv,text/plain"
             maxBytes={MAX_TABLE_BYTES}
             onText={(_, body) => begin(body)}
-            onTooLarge={(name, bytes) =>
+            onRefused={(name, { code, found }) =>
               setTooLarge(
-                `${name} is ${Math.round(bytes / 1000).toLocaleString('en')} kB; a table of readings has at most ${MAX_TABLE_BYTES / 1000} kB. Take out what is of other tiers.`,
+                code === 'file/too-large'
+                  ? `${name} is ${Math.round(Number(found) / 1000).toLocaleString('en')} kB; a table of readings has at most ${MAX_TABLE_BYTES / 1000} kB. Take out what is of other tiers.`
+                  : `Your device does not give out ${name}. Is it still there, and may it be read? Try again, or paste its text below.`,
               )
             }
           >
