@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import '../../test/indexedDb';
 import localforage from 'localforage';
+import { exportSite } from './files/exportSite';
 import { openDatabase } from './saved/database';
 import { changeSite, undo } from './site/siteStore';
 import { createWorkspace, type Workspace } from './workspace';
@@ -34,13 +35,18 @@ async function opened(): Promise<Workspace> {
   return workspace;
 }
 const names = (w: Workspace) => w.sites.getState().site.stands.map((s) => s.name);
-const kept = () => openDatabase().get('site') as Promise<{ stands: { name: string }[] } | null>;
+/** The document that is written: older ones stood there by themselves. */
+const kept = async () => {
+  const value = (await openDatabase().newest('site'))?.value as { site?: unknown } | undefined;
+  return (value?.site ?? value ?? null) as { stands: { name: string }[] } | null;
+};
 const rename = (w: Workspace, name: string) =>
   changeSite(w.sites, 'rename', (s) => ({ ...s, stands: s.stands.map((x, i) => (i === 0 ? { ...x, name } : x)) }));
 
 beforeEach(async () => {
   localStorage.clear();
   await localforage.createInstance({ name: 'copper-noon', storeName: 'workspace' }).clear();
+  await localforage.createInstance({ name: 'copper-noon-snapshots', storeName: 'lines' }).clear();
 });
 afterEach(() => {
   for (const end of ends.splice(0)) end();
@@ -105,17 +111,84 @@ test('one failed read is no failure', async () => {
 
 test('what can’t be read is shown with its reasons, and stays until the person begins anew', async () => {
   const odd = { format: 'copper-noon/site', version: 6, stands: 'none' };
-  await openDatabase().set('site', odd);
+  await openDatabase().set('site', { copy: 1, value: odd });
   const w = await opened();
   const state = w.opening.getState();
-  expect(state).toMatchObject({ status: 'unreadable', kept: odd });
+  expect(state).toMatchObject({ status: 'unreadable', whole: odd, sound: null });
   expect(state.status === 'unreadable' && state.problems.length).toBeGreaterThan(0);
   rename(w, 'Not yet');
   await later(600);
   expect(await kept()).toEqual(odd);
-  w.beginAnew('demo');
+  await w.begin('anew');
   await untilKept(names(w)[0]!);
   expect((await kept())!.stands.map((s) => s.name)).toEqual(names(w));
+  // It is put aside whole.
+  expect((await w.database.asides()).map((a) => a.value)).toContainEqual(odd);
+});
+
+test('what is sound in what can’t be read is offered and opens', async () => {
+  const first = await opened();
+  await untilKept(names(first)[0]!);
+  const all = names(first);
+  ends.pop()!();
+  const copy = (await openDatabase().newest('site'))!;
+  const broken = structuredClone(copy.value) as { site: { stands: { tiers: { width_m: unknown }[] }[] } };
+  broken.site.stands[1]!.tiers = [];
+  await openDatabase().set('site', { copy: copy.copy + 1, value: broken });
+  const w = await opened();
+  expect(w.opening.getState()).toMatchObject({ status: 'unreadable', sound: { leftOut: [{ at: 'stands[1].tiers' }] } });
+  await w.begin('sound');
+  expect(names(w)).toEqual(all.filter((_, i) => i !== 1));
+  await until(() => w.lastSaved.getState().saved_ms !== null);
+  ends.pop()!();
+  expect(names(await opened())).toEqual(all.filter((_, i) => i !== 1));
+});
+
+test('a change in one window is there in the others, and undo takes back only what was done here', async () => {
+  const first = await opened();
+  await untilKept(names(first)[0]!);
+  const second = await opened();
+  rename(first, 'From the first');
+  await until(() => names(second)[0] === 'From the first');
+  changeSite(second.sites, 'set the price', (s) => ({ ...s, price_per_kWh: 0.77 }));
+  await until(() => first.sites.getState().site.price_per_kWh === 0.77);
+  undo(first.sites);
+  await until(() => names(second)[0] !== 'From the first');
+  expect([first, second].map((w) => w.sites.getState().site.price_per_kWh)).toEqual([0.77, 0.77]);
+  undo(second.sites);
+  await until(() => first.sites.getState().site.price_per_kWh !== 0.77);
+  // Both rest: nobody writes what the other has just written.
+  await later(400);
+  const { copy } = (await openDatabase().newest('site'))!;
+  await later(900);
+  expect((await openDatabase().newest('site'))!.copy).toBe(copy);
+});
+
+test('where both change the same, the later stands and the other can be had', async () => {
+  const first = await opened();
+  await untilKept(names(first)[0]!);
+  const second = await opened();
+  rename(first, 'One');
+  rename(second, 'Two');
+  await until(() => names(first)[0] === names(second)[0] && ['One', 'Two'].includes(names(first)[0]!));
+  const told = [first, second].flatMap((w) => w.elsewhere.getState().told ?? []);
+  expect(told).toHaveLength(1);
+  const other = names(first)[0] === 'One' ? 'Two' : 'One';
+  expect(told[0]).toMatchObject({ what: 'clashes', clashes: [{ mine: names(first)[0], theirs: other }] });
+});
+
+test('a backup is made of what there is, and holds all of it', async () => {
+  const w = await opened();
+  await untilKept(names(w)[0]!);
+  let lines = await w.snapshots.lines();
+  for (let i = 0; i < 100 && lines.length === 0; i++) {
+    await later(20);
+    lines = await w.snapshots.lines();
+  }
+  expect(lines[0]!.stands).toEqual(names(w));
+  const read = await w.snapshots.read(lines[0]!.id);
+  expect(read.ok && exportSite(read.value)).toBe(exportSite(w.sites.getState().site));
+  expect(await w.snapshots.takeHourly(w.sites.getState().site)).toBe(false);
 });
 
 test('a write that fails is said, tried again, and said no longer once it is done', async () => {

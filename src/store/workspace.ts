@@ -1,7 +1,6 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { LightAnswer, LightQuestion } from '../core/answer/LightQuestion';
 import type { Metres } from '../core/quantities';
-import type { Problem } from '../core/result';
 import type { BenchAnswer } from '../core/bench/BenchQuestion';
 import { askedTier, questionOfStand } from '../core/bench/questionOfStand';
 import type { BenchStand, BenchTier } from '../core/stand/benchStand';
@@ -26,30 +25,16 @@ import { createLightStore, type LightStore } from './light/lightStore';
 import { followProfile } from './light/followProfile';
 import { followSetUp, questionOf } from './light/followSetUp';
 import { createProfileStore, type ProfileStore } from './light/profileStore';
-import { openDatabase } from './saved/database';
-import { keep } from './saved/keep';
-import { readSite } from './saved/readSite';
-import { writeSite } from './saved/writeSite';
-import { readSettings } from './settings/readSettings';
-import { createSettingsStore, startingSettings, type SettingsStore } from './settings/settingsStore';
+import { openDatabase, type Database } from './saved/database';
+import { startKeeping, type Opening, type SavedStore } from './saved/keeping';
+import type { ElsewhereStore } from './saved/keepSite';
+import { openSnapshots, type Snapshots } from './snapshots/snapshots';
+import { createSettingsStore, type SettingsStore } from './settings/settingsStore';
 import { demoSite } from './site/demoSite';
 import { newId } from './site/newId';
 import { emptySite } from './site/newSite';
 import { createSiteStore, settleTo, type SiteStore } from './site/siteStore';
 import { addSetUp, PLAIN_RECIPE } from './site/setUpVerbs';
-
-/** Why nothing is kept at the moment: it can't be written (and is tried again), or what was kept did not come out and is left alone. */
-export interface NotKept {
-  readonly what: 'writing' | 'reading';
-  readonly reason: string;
-}
-
-/** How the document came to be open, and whether it is kept. */
-export type Opening =
-  | { readonly status: 'opening' }
-  | { readonly status: 'open'; readonly notKept: NotKept | null }
-  /** What was kept cannot be read: it is shown as such and never overwritten. */
-  | { readonly status: 'unreadable'; readonly problems: readonly Problem[]; readonly kept: unknown };
 
 export interface Workspace {
   readonly sites: SiteStore;
@@ -57,6 +42,11 @@ export interface Workspace {
   readonly lights: LightStore;
   readonly profiles: ProfileStore;
   readonly opening: StoreApi<Opening>;
+  /** What other windows changed that a person should know of. */
+  readonly elsewhere: ElsewhereStore;
+  readonly lastSaved: SavedStore;
+  readonly snapshots: Snapshots;
+  readonly database: Database;
   readonly days: DayStore;
   /** The hang chart of the stand on the bench. */
   readonly charts: ChartStore;
@@ -85,12 +75,9 @@ export interface Workspace {
   lightOf(setUp: SetUp): Promise<LightAnswer>;
   /** Opens what was kept, starts the worker and the saving; returns the end of it all. */
   start(seed: 'plain' | 'demo'): () => void;
-  /** Gives up what could not be read and begins anew. */
-  beginAnew(seed: 'plain' | 'demo'): void;
+  /** Puts aside what could not be read, and begins anew or with what is sound in it. */
+  begin(with_: 'anew' | 'sound'): Promise<void>;
 }
-
-/** Pauses before a browser that did not give out what it keeps is asked again. */
-const READ_AGAIN_MS = [100, 500] as const;
 
 /** Height of a picture that nobody looks at: as low as it may be. */
 const SMALL_PICTURE = 0.02;
@@ -101,7 +88,11 @@ export function createWorkspace(language: string): Workspace {
   const lights = createLightStore();
   const profiles = createProfileStore();
   const opening = createStore<Opening>(() => ({ status: 'opening' }));
-  let seeded: (() => void) | null = null;
+  const elsewhere: ElsewhereStore = createStore(() => ({ told: null }));
+  const lastSaved: SavedStore = createStore(() => ({ saved_ms: null }));
+  const database = openDatabase();
+  const snapshots = openSnapshots();
+  let keeping: ReturnType<typeof startKeeping> | null = null;
   const benchLights = createBenchLightStore();
   const benchLooks = createBenchLookStore();
   const days = createDayStore();
@@ -129,62 +120,12 @@ export function createWorkspace(language: string): Workspace {
     return lanes[which];
   };
 
-  function open(seed: 'plain' | 'demo') {
-    const first = seed === 'demo' ? demoSite(language, days.getState().today) : addSetUp(PLAIN_RECIPE, newId())(emptySite(language));
-    sites.setState({ site: first, activeId: first.stands.find((s) => s.laidOut)!.id, past: [], future: [], inGesture: false });
-    opening.setState({ status: 'open', notKept: null }, true);
-  }
-
   function start(seed: 'plain' | 'demo') {
-    const database = openDatabase();
     const ends: (() => void)[] = [];
-    let stopped = false;
-
-    const notKept = (what: NotKept['what']) => (reason: unknown) =>
-      opening.setState({ status: 'open', notKept: { what, reason: String(reason) } }, true);
-    const saved = () => {
-      const now = opening.getState();
-      if (now.status === 'open' && now.notKept) opening.setState({ status: 'open', notKept: null }, true);
-    };
-    const siteData = () => ({ ...writeSite(sites.getState().site), activeId: sites.getState().activeId });
-    const siteKeeper = keep(async () => {
-      await database.set('site', siteData());
-      saved();
-    }, notKept('writing'));
-    const settingsKeeper = keep(() => database.set('settings', settings.getState()), notKept('writing'));
-
-    /** From now on what changes is written; not before what was kept has been read. */
-    function keepFromNowOn() {
-      let site = sites.getState().site, activeId = sites.getState().activeId; // prettier-ignore
-      ends.push(
-        sites.subscribe((state) => {
-          if (state.site === site && state.activeId === activeId) return;
-          ({ site, activeId } = state);
-          siteKeeper.soon();
-        }),
-        settings.subscribe(() => settingsKeeper.soon()),
-      );
-      const flush = () => {
-        void siteKeeper.flush();
-        void settingsKeeper.flush();
-      };
-      const gone = () => {
-        if (siteKeeper.unwritten()) database.hurry('site', siteData());
-        if (settingsKeeper.unwritten()) database.hurry('settings', settings.getState());
-        flush();
-      };
-      const hidden = () => document.visibilityState === 'hidden' && flush();
-      document.addEventListener('visibilitychange', hidden);
-      window.addEventListener('pagehide', gone);
-      ends.push(() => {
-        flush();
-        document.removeEventListener('visibilitychange', hidden);
-        window.removeEventListener('pagehide', gone);
-      });
-    }
 
     /** Starts what computes beside the page. */
     function work() {
+      if (lanes) return;
       // Two workers, so that looking for the answer, or for other set-ups, never keeps the picture waiting.
       const pool = startLightPool(2);
       const [picture, answers] = [pool.lane(), pool.lane()];
@@ -198,6 +139,7 @@ export function createWorkspace(language: string): Workspace {
         charter = null;
         advisor = null;
         reader = null;
+        lanes = null;
       });
     }
 
@@ -207,58 +149,19 @@ export function createWorkspace(language: string): Workspace {
       days.subscribe(settleToday),
     );
     settleToday();
-
-    async function openKept() {
-      const [kept, keptSettings] = await readKept();
-      if (stopped) return;
-      settings.setState(readSettings(keptSettings, startingSettings(language)), true);
-      if (kept === null || kept === undefined) {
-        open(seed);
-        keepFromNowOn();
+    const kinds = { sites, settings, opening, elsewhere, lastSaved };
+    const started = startKeeping(database, snapshots, kinds, {
+      language,
+      first: () => (seed === 'demo' ? demoSite(language, days.getState().today) : addSetUp(PLAIN_RECIPE, newId())(emptySite(language))),
+      opened() {
+        settleToday();
         work();
-        siteKeeper.soon();
-        return;
-      }
-      const { activeId, ...file } = kept as { activeId?: unknown };
-      const site = readSite(file);
-      if (!site.ok) {
-        opening.setState({ status: 'unreadable', problems: site.problems, kept }, true);
-        seeded = () => {
-          keepFromNowOn();
-          work();
-          siteKeeper.soon();
-        };
-        return;
-      }
-      const active = site.value.stands.find((s) => s.id === activeId) ?? site.value.stands[0];
-      sites.setState({ site: site.value, activeId: active?.id ?? '', past: [], future: [], inGesture: false });
-      settleToday();
-      opening.setState({ status: 'open', notKept: null }, true);
-      keepFromNowOn();
-      work();
-    }
-
-    /** Asks a browser that does not answer a few times more. */
-    async function readKept(): Promise<[unknown, unknown]> {
-      for (const pause_ms of READ_AGAIN_MS)
-        try {
-          return await Promise.all([database.get('site'), database.get('settings')]);
-        } catch {
-          await new Promise((then) => setTimeout(then, pause_ms));
-        }
-      return Promise.all([database.get('site'), database.get('settings')]);
-    }
-
-    openKept().catch((reason: unknown) => {
-      // What may be there is not known, so nothing is written over it. Everything works, nothing is kept, and it says so.
-      if (stopped) return;
-      open(seed);
-      work();
-      notKept('reading')(reason);
+      },
     });
+    keeping = started;
 
     return () => {
-      stopped = true;
+      started.stop();
       for (const end of ends.splice(0)) end();
     };
   }
@@ -271,6 +174,10 @@ export function createWorkspace(language: string): Workspace {
     lights,
     profiles,
     opening,
+    elsewhere,
+    lastSaved,
+    snapshots,
+    database,
     days,
     charts,
     benchLights,
@@ -290,10 +197,6 @@ export function createWorkspace(language: string): Workspace {
     sharesAt: async (tier, x, y, z) => lane('answers').shares(askedTier(tier), x, y, z),
     lightOf: (setUp) => (askLight ? askLight(questionOf(setUp, SMALL_PICTURE)) : Promise.reject(new Error('not open yet'))),
     start,
-    beginAnew(seed) {
-      open(seed);
-      seeded?.();
-      seeded = null;
-    },
+    begin: async (with_) => keeping?.begin(with_),
   };
 }

@@ -18,7 +18,7 @@ export function readJson(text: string, maxDepth: number): Result<unknown> {
 }
 
 /** Where a list stands in a list; null: nowhere. */
-function listInList(value: unknown, at: string): string | null {
+export function listInList(value: unknown, at: string): string | null {
   if (typeof value !== 'object' || value === null) return null;
   const inList = Array.isArray(value);
   for (const [name, part] of Object.entries(value)) {

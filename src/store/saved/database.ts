@@ -2,20 +2,45 @@ import localforage from 'localforage';
 
 type Key = 'site' | 'settings';
 
-/** What the browser remembers; the only place that knows the database's names. */
-export interface Database {
-  /** What was written last, be it in a hurry. Rejects when the browser does not give it out: then nobody knows what is there. */
-  get(key: Key): Promise<unknown>;
-  set(key: Key, value: unknown): Promise<void>;
-  /** Writes at once, while the page goes and the database would not be done in time. What is too large for it is left to the database. */
-  hurry(key: Key, value: unknown): void;
-}
-
-/** A value with the number of its write, so that of two the newer one is known: what is taken away may come back after a crash. */
-interface Copy {
+/** A value with the number of its write: of two the one with the higher number is newer, whoever wrote it. */
+export interface Copy {
   readonly copy: number;
   readonly value: unknown;
 }
+
+/** Something that could not be read, whole, and when (ISO) it was put aside. */
+export interface Aside {
+  readonly at: string;
+  readonly value: unknown;
+}
+
+/** What the browser remembers of document and settings; the only place that knows the names there. See docs/storage.md. */
+export interface Database {
+  /** What was written last, be it in a hurry. Rejects when the browser does not give it out: then nobody knows what is there. */
+  newest(key: Key): Promise<Copy | null>;
+  /** The number of the last write that was begun; cheaper than the whole. */
+  lastCopy(key: Key): Promise<number>;
+  set(key: Key, copy: Copy): Promise<void>;
+  /** Writes at once, while the page goes and the database would not be done in time. What is too large for it is left to the database. */
+  hurry(key: Key, copy: Copy): void;
+  /** Parts of the document that are written by themselves; never changed once they stand, and gone when no document names them. */
+  page(id: string): Promise<unknown>;
+  setPage(id: string, page: unknown): Promise<void>;
+  dropPages(ids: readonly string[]): Promise<void>;
+  /** What could not be read, whole and by the time at which it was put aside. */
+  putAside(value: unknown): Promise<void>;
+  asides(): Promise<readonly Aside[]>;
+  dropAside(at: string): Promise<void>;
+  /** Runs work while no other window of this application does the same. */
+  alone<T>(work: () => Promise<T>): Promise<T>;
+  /** Tells the other windows that something was written. */
+  tell(key: Key): void;
+  /** Is called when another window wrote something; returns the end of it. */
+  onTold(listener: (key: Key) => void): () => void;
+}
+
+/** All that is kept stands in databases whose names begin like this. */
+export const NAME = 'copper-noon';
 
 const isCopy = (data: unknown): data is Copy =>
   typeof data === 'object' && data !== null && 'copy' in data && typeof data.copy === 'number' && 'value' in data;
@@ -25,32 +50,62 @@ const copyOf = (data: unknown): Copy | null =>
   data === null || data === undefined ? null : isCopy(data) ? data : { copy: 0, value: data };
 
 export function openDatabase(): Database {
-  const store = localforage.createInstance({ name: 'copper-noon', storeName: 'workspace' });
-  const hurried = localforage.createInstance({ name: 'copper-noon', storeName: 'hurried', driver: localforage.LOCALSTORAGE });
+  const store = localforage.createInstance({ name: NAME, storeName: 'workspace' });
+  // Databases of their own: a new kind never needs another window to let go of the others.
+  const pages = localforage.createInstance({ name: `${NAME}-readings`, storeName: 'pages' });
+  const aside = localforage.createInstance({ name: `${NAME}-aside`, storeName: 'whole' });
+  const hurried = localforage.createInstance({ name: NAME, storeName: 'hurried', driver: localforage.LOCALSTORAGE });
   // What is written in a hurry has no time to open anything.
   const open = hurried.ready().catch(() => undefined);
-  let writes = 0;
-  const next = (value: unknown): Copy => ({ copy: ++writes, value });
-  const hurriedCopy = new Map<Key, number>();
+  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(NAME);
+  const locks = typeof navigator === 'undefined' ? undefined : (navigator as { locks?: LockManager }).locks;
+  const hurriedOf = async (key: Key) => copyOf(await hurried.getItem(key).catch(() => null));
   return {
-    async get(key) {
+    async newest(key) {
       await open;
-      const last = copyOf(await hurried.getItem(key).catch(() => null));
+      const last = await hurriedOf(key);
       const stored = copyOf(await store.getItem(key));
-      writes = Math.max(writes, last?.copy ?? 0, stored?.copy ?? 0);
-      return (last && (!stored || last.copy >= stored.copy) ? last : stored)?.value ?? null;
+      return last && (!stored || last.copy >= stored.copy) ? last : stored;
     },
-    async set(key, value) {
-      const written = next(value);
-      await store.setItem(key, written);
+    async lastCopy(key) {
+      return (await store.getItem<number>(`${key}-copy`)) ?? 0;
+    },
+    async set(key, copy) {
+      // The number first: a write that ends in between is looked for, and not found, by the next one.
+      await store.setItem(`${key}-copy`, copy.copy);
+      await store.setItem(key, copy);
       // What was written in a hurry meanwhile is newer, and stays.
-      if ((hurriedCopy.get(key) ?? 0) > written.copy) return;
-      await hurried.removeItem(key).catch(() => undefined);
+      if (((await hurriedOf(key))?.copy ?? Infinity) <= copy.copy) await hurried.removeItem(key).catch(() => undefined);
     },
-    hurry(key, value) {
-      const written = next(value);
-      hurriedCopy.set(key, written.copy);
-      hurried.setItem(key, written).catch(() => undefined);
+    hurry(key, copy) {
+      hurried.setItem(key, copy).catch(() => undefined);
+    },
+    page: (id) => pages.getItem(id),
+    setPage: async (id, page) => void (await pages.setItem(id, page)),
+    dropPages: async (ids) => void (await Promise.all(ids.map((id) => pages.removeItem(id)))),
+    putAside: async (value) => void (await aside.setItem(new Date().toISOString(), value)),
+    async asides() {
+      const found: Aside[] = [];
+      await aside.iterate<unknown, void>((value, at) => void found.push({ at, value }));
+      return found;
+    },
+    dropAside: (at) => aside.removeItem(at),
+    // Pages that come over an insecure network have no locks; then two windows may meet, and the later one puts both together.
+    alone: (work) => (locks ? (locks.request(NAME, work) as ReturnType<typeof work>) : work()),
+    tell: (key) => channel?.postMessage(key),
+    onTold(listener) {
+      const told = (event: MessageEvent<Key>) => listener(event.data);
+      // What another window writes as it goes comes this way only.
+      const stored = (event: StorageEvent) => {
+        for (const key of ['site', 'settings'] as const) if (event.newValue !== null && event.key?.endsWith(`/${key}`)) listener(key);
+      };
+      channel?.addEventListener('message', told);
+      window.addEventListener('storage', stored);
+      return () => {
+        channel?.removeEventListener('message', told);
+        channel?.close();
+        window.removeEventListener('storage', stored);
+      };
     },
   };
 }

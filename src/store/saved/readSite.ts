@@ -11,10 +11,11 @@ import { fail, ok, type Problem, type Result } from '../../core/result';
 import type { Site } from '../../core/stand/Site';
 import { coverOf } from '../../core/library/coverLibrary';
 import { tables } from '../../core/library/tables';
+import { listInList } from '../files/readJson';
 import { migrate, VERSION } from './migrate';
 import { problemsOf } from './problemsOf';
-import type { LitLamp } from '../../core/reading/Reading';
-import { SiteFile, type LampFile, type LitLampFile } from './SiteFile';
+import type { LitLamp, Reading } from '../../core/reading/Reading';
+import { SiteFile, type LampFile, type LitLampFile, type ReadingFile } from './SiteFile';
 
 /** Reads a saved or imported site. Every problem is reported at once, each with its place. */
 export function readSite(data: unknown): Result<Site> {
@@ -24,6 +25,8 @@ export function readSite(data: unknown): Result<Site> {
   if (format !== 'copper-noon/site') return fail({ code: 'site/foreign', at: 'format', found: format });
   if (typeof version === 'number' && version > VERSION)
     return fail({ code: 'site/newer', at: 'version', found: version, expected: String(VERSION) });
+  const nested = listInList(data, '');
+  if (nested !== null) return fail({ code: 'file/list-in-list', at: nested });
   const file = plainToInstance(SiteFile, migrate(data as Record<string, unknown>));
   const errors = validateSync(file, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
   if (errors.length > 0) return fail(...errors.flatMap((e) => problemsOf(e, 'site')));
@@ -91,30 +94,7 @@ function siteOf(file: SiteFile): Site {
           label: y.label,
           batchId: y.batchId,
         })),
-        readings: t.readings.map((r) => ({
-          id: r.id,
-          kindId: r.kindId,
-          meterId: r.meterId ?? null,
-          factor: r.factor,
-          value: r.value,
-          dark: r.dark,
-          of: r.of,
-          unit: r.unit,
-          dx: r.fromMiddleX_m,
-          dy: r.fromMiddleY_m,
-          z: r.z_m,
-          lit: r.lit.map(litOf),
-          around: {
-            width: r.around.width_m,
-            depth: r.around.depth_m,
-            height: r.around.height_m,
-            faces: { ...r.around.faces },
-            covered: r.around.covered,
-          },
-          used_h: r.used_h ?? null,
-          leftOut: r.leftOut,
-          taken_ms: Date.parse(r.taken),
-        })),
+        readings: readingsOf(t.readings),
         fits: t.fits.map((f) => ({
           id: f.id,
           made_ms: Date.parse(f.made),
@@ -171,6 +151,33 @@ function siteOf(file: SiteFile): Site {
     })),
   };
 }
+
+/** Readings of a file that is sound. */
+export const readingsOf = (files: readonly ReadingFile[]): Reading[] =>
+  files.map((r) => ({
+    id: r.id,
+    kindId: r.kindId,
+    meterId: r.meterId ?? null,
+    factor: r.factor,
+    value: r.value,
+    dark: r.dark,
+    of: r.of,
+    unit: r.unit,
+    dx: r.fromMiddleX_m,
+    dy: r.fromMiddleY_m,
+    z: r.z_m,
+    lit: r.lit.map(litOf),
+    around: {
+      width: r.around.width_m,
+      depth: r.around.depth_m,
+      height: r.around.height_m,
+      faces: { ...r.around.faces },
+      covered: r.around.covered,
+    },
+    used_h: r.used_h ?? null,
+    leftOut: r.leftOut,
+    taken_ms: Date.parse(r.taken),
+  }));
 
 const dayOrNull = (text: string | null | undefined): Day | null => (text == null ? null : dayOf(text));
 

@@ -1,11 +1,11 @@
 import type { KeptChartFile } from './SeasonFile';
 import type { Lamp } from '../../core/lamp/Lamp';
 import type { Site } from '../../core/stand/Site';
-import type { LitLamp } from '../../core/reading/Reading';
+import type { LitLamp, Reading } from '../../core/reading/Reading';
 import { isoOf, type Day } from '../../core/units/day';
 import type { KeptChart } from '../../core/hang/KeptChart';
 import { writeCrop } from './ownCrops';
-import type { LampFile, LitLampFile, SiteFile } from './SiteFile';
+import type { LampFile, LitLampFile, ReadingFile, SiteFile } from './SiteFile';
 
 /** A site as plain data for storage and for files. */
 export function writeSite(site: Site): SiteFile {
@@ -66,30 +66,7 @@ export function writeSite(site: Site): SiteFile {
           label: y.label,
           batchId: y.batchId,
         })),
-        readings: t.readings.map((r) => ({
-          id: r.id,
-          kindId: r.kindId,
-          meterId: r.meterId,
-          factor: r.factor,
-          value: r.value,
-          dark: r.dark,
-          of: r.of,
-          unit: r.unit,
-          fromMiddleX_m: r.dx,
-          fromMiddleY_m: r.dy,
-          z_m: r.z,
-          lit: r.lit.map(writeLit),
-          around: {
-            width_m: r.around.width,
-            depth_m: r.around.depth,
-            height_m: r.around.height,
-            faces: { ...r.around.faces },
-            covered: r.around.covered,
-          },
-          used_h: r.used_h,
-          leftOut: r.leftOut,
-          taken: new Date(r.taken_ms).toISOString(),
-        })),
+        readings: writeReadings(t.readings),
         fits: t.fits.map((f) => ({
           id: f.id,
           made: new Date(f.made_ms).toISOString(),
@@ -128,6 +105,33 @@ export function writeSite(site: Site): SiteFile {
     stated: [...site.stated],
   };
 }
+
+/** Readings as plain data. */
+export const writeReadings = (readings: readonly Reading[]): ReadingFile[] =>
+  readings.map((r) => ({
+    id: r.id,
+    kindId: r.kindId,
+    meterId: r.meterId,
+    factor: r.factor,
+    value: r.value,
+    dark: r.dark,
+    of: r.of,
+    unit: r.unit,
+    fromMiddleX_m: r.dx,
+    fromMiddleY_m: r.dy,
+    z_m: r.z,
+    lit: r.lit.map(writeLit),
+    around: {
+      width_m: r.around.width,
+      depth_m: r.around.depth,
+      height_m: r.around.height,
+      faces: { ...r.around.faces },
+      covered: r.around.covered,
+    },
+    used_h: r.used_h,
+    leftOut: r.leftOut,
+    taken: new Date(r.taken_ms).toISOString(),
+  }));
 
 const isoOrNull = (day: Day | null) => (day === null ? null : isoOf(day));
 

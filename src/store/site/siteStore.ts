@@ -94,12 +94,41 @@ export function endGesture(store: SiteStore): void {
   else store.setState({ inGesture: false, future: [] });
 }
 
+/**
+ * Takes over what happened elsewhere. It is no step: every step of the way back and forward is put through the same change, so that
+ * undoing what was done here leaves what was done there.
+ *
+ * @param rebase  puts the change to the site of a step
+ */
+export function adoptSite(store: SiteStore, site: Site, rebase: (site: Site) => Site): void {
+  const { activeId, past, future, settle } = store.getState();
+  // Steps share most of their parts; each is put through once.
+  const rebased = new Map<Site, Site>();
+  const through = (step: Step): Step => {
+    const known = rebased.get(step.site) ?? rebase(step.site);
+    rebased.set(step.site, known);
+    return { ...step, site: known };
+  };
+  const next = settle(site);
+  const active = next.stands.some((s) => s.id === activeId) ? activeId : (next.stands[0]?.id ?? '');
+  store.setState({ site: next, activeId: active, past: past.map(through), future: future.map(through) });
+}
+
+/** The site of a step as it can stand now; null, and told, when too much changed elsewhere meanwhile. */
+function siteOfStep(store: SiteStore, step: Step): Site | null {
+  const problems = unsoundIn(store.getState().site, step.site);
+  if (problems.length > 0) store.setState({ refused: { what: step.what, problems } });
+  return problems.length > 0 ? null : store.getState().settle(step.site);
+}
+
 export function undo(store: SiteStore): void {
-  const { site, activeId, past, future, inGesture, settle } = store.getState();
+  const { site, activeId, past, future, inGesture } = store.getState();
   const step = past[past.length - 1];
   if (!step || inGesture) return;
+  const before = siteOfStep(store, step);
+  if (!before) return;
   store.setState({
-    site: settle(step.site),
+    site: before,
     activeId: step.activeId,
     past: past.slice(0, -1),
     future: [{ site, activeId, what: step.what }, ...future],
@@ -107,11 +136,13 @@ export function undo(store: SiteStore): void {
 }
 
 export function redo(store: SiteStore): void {
-  const { site, activeId, past, future, inGesture, settle } = store.getState();
+  const { site, activeId, past, future, inGesture } = store.getState();
   const step = future[0];
   if (!step || inGesture) return;
+  const after = siteOfStep(store, step);
+  if (!after) return;
   store.setState({
-    site: settle(step.site),
+    site: after,
     activeId: step.activeId,
     past: [...past, { site, activeId, what: step.what }],
     future: future.slice(1),

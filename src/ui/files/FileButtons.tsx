@@ -49,10 +49,10 @@ export function FileButtons() {
         }}
       />
       <Button onClick={() => input.current?.click()}>
-        <FolderOpen size={17} aria-hidden /> Open a file
+        <FolderOpen size={17} aria-hidden /> Import
       </Button>
       <Button disabled={count === 0} onClick={() => saveFile('copper-noon.json', exportSite(sites.getState().site))}>
-        <FileDown size={17} aria-hidden /> Save all
+        <FileDown size={17} aria-hidden /> Export everything
       </Button>
       <Dialog.Root open={refused !== null} onOpenChange={(o) => !o && setRefused(null)}>
         <Dialog.Portal>

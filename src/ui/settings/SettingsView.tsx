@@ -1,4 +1,6 @@
 'use client';
+import { Archive } from 'lucide-react';
+import Link from 'next/link';
 import { fail, ok } from '@/core/result';
 import { isCurrency } from '@/core/units/money';
 import { changeSite } from '@/store/site/siteStore';
@@ -18,6 +20,14 @@ export function SettingsView() {
   return (
     <div className="mx-auto w-full max-w-2xl space-y-7 px-5 py-6">
       <h1 className="text-2xl font-semibold">Settings</h1>
+      <Line title="Your data" note="Save everything as a file, restore a backup, and see the storage it takes.">
+        <Link
+          href="/settings/data"
+          className="inline-flex min-h-9 items-center gap-2 rounded-md border border-line bg-sheet px-3 font-semibold hover:bg-sunk max-md:min-h-11"
+        >
+          <Archive size={17} aria-hidden /> Backups and files
+        </Link>
+      </Line>
       <Line title="Lengths" note="Typed lengths of the other kind are understood everywhere: 12in, 30 cm.">
         <Segments
           label="Lengths"

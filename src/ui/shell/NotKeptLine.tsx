@@ -1,5 +1,5 @@
 import { exportSite } from '@/store/files/exportSite';
-import type { NotKept } from '@/store/workspace';
+import type { NotKept } from '@/store/saved/keeping';
 import { Button } from '../parts/Button';
 import { saveFile } from '../parts/saveFile';
 import { useWorkspace } from './WorkspaceContext';

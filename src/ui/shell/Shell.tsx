@@ -7,6 +7,7 @@ import { NotKeptLine } from './NotKeptLine';
 import { Rail } from './Rail';
 import { Toasts } from './Toasts';
 import { Unreadable } from './Unreadable';
+import { useElsewhere } from './useElsewhere';
 import { useRefusals } from './useRefusals';
 import { useTheme } from './useTheme';
 import { useUndoKeys } from './useUndoKeys';
@@ -36,23 +37,22 @@ export function Shell({ seed, nonce, children }: ShellProps) {
   if (!workspace) return <Frame />;
   return (
     <WorkspaceContext value={workspace}>
-      <Opened workspace={workspace} seed={seed}>
-        {children}
-      </Opened>
+      <Opened workspace={workspace}>{children}</Opened>
     </WorkspaceContext>
   );
 }
 
-function Opened({ workspace, seed, children }: { workspace: Workspace; seed: 'plain' | 'demo'; children: React.ReactNode }) {
+function Opened({ workspace, children }: { workspace: Workspace; children: React.ReactNode }) {
   const opening = useStore(workspace.opening);
   useTheme(workspace.settings);
   useUndoKeys(workspace.sites);
   useRefusals(workspace.sites);
+  useElsewhere(workspace);
   return (
     <Frame>
       {opening.status === 'open' && opening.notKept && <NotKeptLine notKept={opening.notKept} />}
       {opening.status === 'open' && children}
-      {opening.status === 'unreadable' && <Unreadable opening={opening} onBeginAnew={() => workspace.beginAnew(seed)} />}
+      {opening.status === 'unreadable' && <Unreadable opening={opening} onBegin={workspace.begin} />}
       <Toasts />
     </Frame>
   );

@@ -1,0 +1,79 @@
+import { dayFrom } from '../../core/units/day';
+import { exportSite } from '../files/exportSite';
+import { demoSite } from '../site/demoSite';
+import { createPager, readStored, type StoredSite } from './pages';
+import { sealOf } from './seal';
+
+const site = demoSite('en-GB', dayFrom(2027, 2, 20));
+let ids = 0;
+const newId = () => `p${ids++}`;
+
+/** A site as it is stored, with its pages. */
+function stored() {
+  const store = new Map<string, unknown>();
+  const pager = createPager(newId);
+  const { fresh, ...document } = pager.cut(site);
+  for (const [id, page] of Object.entries(fresh)) store.set(id, JSON.parse(JSON.stringify(page)));
+  const value = JSON.parse(JSON.stringify({ scheme: 2, activeId: site.stands[1]!.id, ...document })) as StoredSite;
+  return { store, value, pager };
+}
+const read = (value: unknown, store: ReadonlyMap<string, unknown>, pager = createPager(newId)) =>
+  readStored(value, (id) => Promise.resolve(store.get(id) ?? null), pager);
+
+test('a site comes back from its pages as it was, and knows which of them stand', async () => {
+  const { store, value } = stored();
+  const pager = createPager(newId);
+  const back = await read(value, store, pager);
+  expect(back.ok && exportSite(back.site)).toBe(exportSite(site));
+  expect(back.ok && back.activeId).toBe(site.stands[1]!.id);
+  // Only what changed is written again.
+  if (!back.ok) throw new Error('unread');
+  expect(pager.cut(back.site).fresh).toEqual({});
+  const tier = back.site.stands.flatMap((s) => s.tiers).find((t) => t.readings.length > 0)!;
+  const changed = { ...back.site, stands: back.site.stands.map((s) => ({ ...s, tiers: s.tiers.map((t) => (t === tier ? { ...t, readings: t.readings.slice(1) } : t)) })) }; // prettier-ignore
+  const again = pager.cut(changed);
+  expect(Object.keys(again.fresh)).toEqual([again.pages[tier.id]]);
+  expect(JSON.stringify(again.site)).not.toContain('fromMiddleX_m":0.1,"taken');
+});
+
+test('pages that were not written yet are read from the document that the page of the browser left', async () => {
+  const pager = createPager(newId);
+  const { fresh, ...document } = pager.cut(site);
+  const back = await read({ scheme: 2, activeId: '', ...document, loose: fresh }, new Map(), pager);
+  expect(back.ok && exportSite(back.site)).toBe(exportSite(site));
+  // They stand nowhere yet, so they are written with the next write.
+  expect(back.ok && Object.keys(pager.cut(back.site).fresh)).toHaveLength(Object.keys(fresh).length);
+});
+
+test('what an older version stored is read: the file by itself, with the stand that was shown', async () => {
+  const file = JSON.parse(exportSite(site)) as Record<string, unknown>;
+  const back = await read({ ...file, activeId: 'x' }, new Map());
+  expect(back.ok && [exportSite(back.site), back.activeId]).toEqual([exportSite(site), 'x']);
+});
+
+test('a page that was damaged is found out by its seal and checked as a file from outside', async () => {
+  const { store, value } = stored();
+  const id = Object.values(value.pages)[0]!;
+  const page = store.get(id) as { text: string };
+  const intact = page.text;
+  page.text = intact.replace(/"value":[\d.]+/, '"value":-5');
+  const back = await read(value, store);
+  expect(back).toMatchObject({
+    ok: false,
+    problems: [expect.objectContaining({ at: expect.stringMatching(/readings\[0\]\.value$/) as string })],
+  });
+  // What is still sound in it is all there to be saved.
+  expect(JSON.stringify(back.ok ? '' : back.whole)).toContain('"value":-5');
+  // Changed, but sound: it is read, since only the seal is wrong.
+  page.text = intact.replace(/"leftOut":false/, '"leftOut":true');
+  expect((await read(value, store)).ok).toBe(true);
+  page.text = '{';
+  expect((await read(value, store)).ok).toBe(true); // no readings can be had from it: the rest stands
+  store.delete(id);
+  expect(await read(value, store)).toMatchObject({ ok: false, problems: [{ code: 'kept/page-missing' }] });
+});
+
+test('a seal tells texts apart that differ in a letter', () => {
+  const texts = ['', 'a', 'b', 'ab', 'ba', 'aab', 'aba', '{"n":1}', '{"n":2}', 'x'.repeat(1000), `${'x'.repeat(999)}y`];
+  expect(new Set(texts.map(sealOf)).size).toBe(texts.length);
+});
