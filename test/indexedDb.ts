@@ -16,3 +16,13 @@ class Channel extends BroadcastChannel {
   }
 }
 globalThis.BroadcastChannel = Channel as unknown as typeof globalThis.BroadcastChannel;
+/** One holder at a time for each name, in the order in which they asked. */
+const turns = new Map<string, Promise<unknown>>();
+const locks = {
+  request<T>(name: string, work: () => Promise<T>): Promise<T> {
+    const mine = (turns.get(name) ?? Promise.resolve()).then(work);
+    turns.set(name, mine.catch(() => undefined)); // prettier-ignore
+    return mine;
+  },
+};
+if (typeof navigator !== 'undefined') Object.defineProperty(navigator, 'locks', { value: locks, configurable: true });

@@ -164,6 +164,21 @@ test('a change in one window is there in the others, and undo takes back only wh
   expect((await openDatabase().newest('site'))!.copy).toBe(copy);
 });
 
+test('two windows that open at the same time, on nothing, end with one document that can be read', async () => {
+  const [first, second] = await Promise.all([opened(), opened()]);
+  const price = (w: Workspace) => w.sites.getState().site.price_per_kWh;
+  for (let n = 1; n <= 4; n++) {
+    const [from, to] = n % 2 === 0 ? [first, second] : [second, first];
+    changeSite(from.sites, 'set the price', (s) => ({ ...s, price_per_kWh: n }));
+    await until(() => price(to) === n);
+  }
+  for (const w of [first, second]) expect(w.opening.getState()).toEqual({ status: 'open', notKept: null });
+  const readings = (w: Workspace) => w.sites.getState().site.stands.flatMap((s) => s.tiers.map((t) => t.readings.length));
+  for (const end of ends.splice(0)) end();
+  const third = await opened();
+  expect([third.opening.getState().status, price(third), readings(third)]).toEqual(['open', 4, readings(first)]);
+});
+
 test('where both change the same, the later stands and the other can be had', async () => {
   const first = await opened();
   await untilKept(names(first)[0]!);

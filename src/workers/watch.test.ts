@@ -1,3 +1,4 @@
+import { holdLife, newLife } from './life';
 import { revive, watch, WorkerDied } from './watch';
 
 /** A worker that only dies on demand. */
@@ -19,14 +20,14 @@ function mortal() {
 const never = () => new Promise<number>(() => undefined);
 
 test('an answer comes through, a refusal too', async () => {
-  const { ask } = watch(mortal().worker, 'Light');
+  const { ask } = watch(mortal().worker, 'Light', 'life');
   await expect(ask(() => Promise.resolve(3))).resolves.toBe(3);
   await expect(ask(() => Promise.reject(new Error('too large')))).rejects.toThrow('too large');
 });
 
 test('whoever waits is told when the worker dies, and so is whoever asks later', async () => {
   const { worker, fire } = mortal();
-  const { ask } = watch(worker, 'Light');
+  const { ask } = watch(worker, 'Light', 'life');
   const waiting = [ask(never), ask(never)];
   fire('error', { message: 'out of memory' });
   for (const w of waiting) await expect(w).rejects.toThrow('Light worker failed: out of memory');
@@ -38,15 +39,41 @@ test('whoever waits is told when the worker dies, and so is whoever asks later',
 
 test('a worker that could not load says so; one that is stopped ends, and nobody waits for it', async () => {
   const unloaded = mortal();
-  const first = watch(unloaded.worker, 'Chart').ask(never);
+  const first = watch(unloaded.worker, 'Chart', 'life').ask(never);
   unloaded.fire('error', {});
   await expect(first).rejects.toThrow('Chart worker failed: could not load');
   const { worker, hasEnded } = mortal();
-  const { ask, stop } = watch(worker, 'Chart');
+  const { ask, stop } = watch(worker, 'Chart', 'life');
   const second = ask(never);
   stop();
   await expect(second).rejects.toThrow('was stopped');
   expect(hasEnded()).toBe(true);
+});
+
+test('a worker that ends without a word lets go of its life, and whoever waits is told', async () => {
+  // Locks as a browser has them: the next in the queue is called when the one before lets go.
+  const queue = new Map<string, (() => void)[]>();
+  const locks = { request: (name: string, held: () => unknown) => {
+      const before = queue.get(name) ?? [];
+      queue.set(name, [...before, held as () => void]);
+      if (before.length === 0) held();
+      return Promise.resolve();
+    } }; // prettier-ignore
+  const navigator = Object.getOwnPropertyDescriptor(globalThis, 'navigator');
+  Object.defineProperty(globalThis, 'navigator', { value: { locks }, configurable: true });
+  try {
+    const { worker, fire } = mortal();
+    const life = newLife();
+    const waiting = watch(worker, 'Advice', life).ask(never);
+    holdLife({ name: life, navigator: { locks }, postMessage: (data) => fire('message', { data }) });
+    fire('message', { data: { id: 'an answer' } });
+    expect(queue.get(life)).toHaveLength(2);
+    queue.get(life)![1]!(); // the first one is gone
+    await expect(waiting).rejects.toThrow(WorkerDied);
+  } finally {
+    if (navigator) Object.defineProperty(globalThis, 'navigator', navigator);
+    else Reflect.deleteProperty(globalThis, 'navigator');
+  }
 });
 
 /** Workers of which the first few die over their first question. */

@@ -1,3 +1,5 @@
+import { onEndOfLife } from './life';
+
 /** What a watched worker offers: `ask` rejects when the worker dies, `stop` ends it. */
 export interface Watched {
   ask<T>(call: () => Promise<T>): Promise<T>;
@@ -9,9 +11,9 @@ export class WorkerDied extends Error {}
 
 /**
  * Watches a worker for death. Comlink alone never notices: a call to a worker that could not load, or that
- * died, stays pending for ever. (Racing each call against one long-lived promise would keep every answer in memory.)
+ * died, stays pending for ever; one that ends without any event lets go of its life. (Racing each call against one long-lived promise would keep every answer in memory.)
  */
-export function watch(worker: Pick<Worker, 'addEventListener' | 'terminate'>, name: string): Watched {
+export function watch(worker: Pick<Worker, 'addEventListener' | 'terminate'>, name: string, life: string): Watched {
   const waiting = new Set<(reason: Error) => void>();
   let dead: Error | undefined;
   function giveUp(why: string, died = true) {
@@ -20,6 +22,7 @@ export function watch(worker: Pick<Worker, 'addEventListener' | 'terminate'>, na
     waiting.clear();
   }
   worker.addEventListener('error', (e) => giveUp(`failed: ${('message' in e && String(e.message)) || 'could not load'}`));
+  onEndOfLife(worker, life, () => giveUp('ended'));
   worker.addEventListener('messageerror', () => giveUp('sent what cannot be read'));
 
   return {

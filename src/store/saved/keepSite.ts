@@ -37,6 +37,8 @@ export function createSiteKeeper(database: Database, sites: SiteStore, elsewhere
   let known = 0;
   /** The site of the last copy that was read or written here: from it both windows started. */
   let base: Site | null = null;
+  /** The site with which this window began, where nothing was kept. */
+  let began: Site | null = null;
   let baseActive = '';
   let isTakingOver = false;
   let pages: Readonly<Record<string, string>> = {};
@@ -56,21 +58,26 @@ export function createSiteKeeper(database: Database, sites: SiteStore, elsewhere
   }
 
   /** Takes over what another window wrote since; what cannot be read (a newer version wrote it, say) is left alone and is an error. */
-  async function catchUp(): Promise<void> {
+  async function catchUp(): Promise<boolean> {
     const copy = await database.newest('site');
-    if (copy === null || copy.copy <= known || copy.value === null) return;
+    if (copy === null || copy.copy <= known || copy.value === null) return false;
     const stored = await read(copy.value);
     if (!stored.ok) throw new Error('another window wrote what cannot be read here; load the page again');
     takeOver(stored.site);
     known = copy.copy;
     pages = pagesOf(copy);
+    // Lists that are the same here and there stand on the pages of there.
+    const written = new Map(stored.site.stands.flatMap((s) => s.tiers.map((t) => [t.id, t.readings])));
+    for (const { id, readings } of sites.getState().site.stands.flatMap((s) => s.tiers))
+      if (pages[id] !== undefined && same(written.get(id), readings)) pager.know(readings, pages[id]);
+    return true;
   }
 
   function takeOver(written: Site): void {
     const { site: mine, settle } = sites.getState();
     // As everything here is: in step with the day.
     const theirs = settle(written);
-    const from = base ?? mine;
+    const from = base ?? began ?? mine;
     const clashes: Clash[] = [];
     const merged = mergeInto(from, theirs, 'mine', (clash) => clashes.push(clash))(mine);
     const rebase = mergeInto(from, theirs, 'theirs');
@@ -90,8 +97,9 @@ export function createSiteKeeper(database: Database, sites: SiteStore, elsewhere
       const begun = await database.lastCopy('site');
       if (begun > known) await catchUp();
       const { site, activeId } = sites.getState();
-      const { fresh, ...document } = pager.cut(site);
-      await Promise.all(Object.entries(fresh).map(([id, page]) => database.setPage(id, page)));
+      const { document, fresh } = pager.cut(site, new Set(Object.values(pages)));
+      await Promise.all(fresh.map(({ id, page }) => database.setPage(id, page)));
+      for (const { id, readings } of fresh) pager.know(readings, id);
       const copy = Math.max(begun, known) + 1;
       await database.set('site', { copy, value: { scheme: 2, activeId, ...document } satisfies StoredSite });
       const unused = Object.values(pages).filter((id) => !Object.values(document.pages).includes(id));
@@ -106,29 +114,35 @@ export function createSiteKeeper(database: Database, sites: SiteStore, elsewhere
   function hurry(): void {
     if (!keeper.unwritten()) return;
     const { site, activeId } = sites.getState();
-    const { fresh, ...document } = createPager(() => `loose-${pageCount++}`).cut(site);
+    const { document, fresh } = createPager(() => `loose-${pageCount++}`).cut(site, new Set());
     // A write that is under way has the next number.
-    database.hurry('site', { copy: known + 2, value: { scheme: 2, activeId, ...document, loose: fresh } satisfies StoredSite });
+    database.hurry('site', {
+      copy: known + 2,
+      value: { scheme: 2, activeId, ...document, loose: Object.fromEntries(fresh.map(({ id, page }) => [id, page])) } satisfies StoredSite,
+    });
   }
 
   /** From now on what changes is written, and what other windows write is taken over; returns the end of it. */
   function follow(): () => void {
     const changed = () => sites.getState().site !== base || sites.getState().activeId !== baseActive;
     let { site, activeId } = sites.getState();
+    began = site;
     const ends = [
       sites.subscribe((state) => {
         if (state.site === site && state.activeId === activeId) return;
         ({ site, activeId } = state);
         if (!isTakingOver && changed()) keeper.soon();
       }),
-      database.onTold((key) => {
-        if (key !== 'site') return;
-        database
-          .alone(catchUp)
-          .then(() => sites.getState().site !== base && keeper.soon())
-          .catch(hooks.failed);
-      }),
+      database.onTold((key) => key === 'site' && look()),
     ];
+    // What was written between reading and listening was told to nobody here.
+    look();
+    function look() {
+      database
+        .alone(catchUp)
+        .then((took) => took && sites.getState().site !== base && keeper.soon())
+        .catch(hooks.failed);
+    }
     return () => ends.forEach((end) => end());
   }
 

@@ -94,13 +94,13 @@ export function startKeeping(database: Database, snapshots: Snapshots, kinds: Ki
       site.follow(),
       settings.subscribe(() => !fromElsewhere && settingsKeeper.soon()),
       database.onTold((key) => {
-        if (key !== 'settings' || settingsKeeper.unwritten()) return;
-        void readSettingsQuietly();
+        if (key === 'settings') void readSettingsQuietly();
       }),
     );
+    void readSettingsQuietly();
     async function readSettingsQuietly() {
       const kept = await database.newest('settings').catch(() => null);
-      if (!kept || kept.copy <= settingsCopy) return;
+      if (!kept || kept.copy <= settingsCopy || settingsKeeper.unwritten()) return;
       settingsCopy = kept.copy;
       fromElsewhere = true;
       settings.setState(readSettings(kept.value, settings.getState()), true);

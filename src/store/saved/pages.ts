@@ -1,6 +1,6 @@
 import { fail, ok, type Problem, type Result } from '../../core/result';
 import type { Reading } from '../../core/reading/Reading';
-import type { Site } from '../../core/stand/Site';
+import type { Site, Tier } from '../../core/stand/Site';
 import { VERSION } from './migrate';
 import { readingsOf, readSite } from './readSite';
 import { sealOf } from './seal';
@@ -33,11 +33,25 @@ const isStored = (value: unknown): value is StoredSite =>
 const isPage = (page: unknown): page is Page =>
   typeof page === 'object' && page !== null && 'text' in page && typeof page.text === 'string';
 
+/** A page that is not written yet, with the readings that stand on it. */
+export interface FreshPage {
+  readonly id: string;
+  readonly page: Page;
+  readonly readings: readonly Reading[];
+}
+
 /** Which readings stand on which page: by the list itself, so that only what changed is written. */
 export interface Pager {
-  /** A site without its readings, the pages that it names, and those of them that are new. */
-  cut(site: Site): Pick<StoredSite, 'site' | 'pages'> & { readonly fresh: Readonly<Record<string, Page>> };
-  /** These readings stand on that page. */
+  /**
+   * A site without its readings, the pages that it names, and those of them that are not written yet.
+   *
+   * @param standing  the pages that the last written document names: any other may be gone
+   */
+  cut(
+    site: Site,
+    standing: ReadonlySet<string>,
+  ): { readonly document: Pick<StoredSite, 'site' | 'pages'>; readonly fresh: readonly FreshPage[] };
+  /** These readings stand on that page, and it is written. */
   know(readings: readonly Reading[], id: string): void;
 }
 
@@ -45,25 +59,23 @@ export function createPager(newId: () => string): Pager {
   const known = new WeakMap<readonly Reading[], string>();
   return {
     know: (readings, id) => void known.set(readings, id),
-    cut(site) {
+    cut(site, standing) {
       const pages: Record<string, string> = {};
-      const fresh: Record<string, Page> = {};
-      const stands = site.stands.map((s) => ({
-        ...s,
-        tiers: s.tiers.map((t) => {
-          if (t.readings.length === 0) return t;
-          let id = known.get(t.readings);
-          if (id === undefined) {
-            id = newId();
-            known.set(t.readings, id);
-            const text = JSON.stringify(writeReadings(t.readings));
-            fresh[id] = { version: VERSION, text, seal: sealOf(text) };
-          }
-          pages[t.id] = id;
-          return { ...t, readings: [] };
-        }),
-      }));
-      return { site: writeSite({ ...site, stands }), pages, fresh };
+      const fresh: FreshPage[] = [];
+      const without = (tier: Tier): Tier => {
+        const { readings } = tier;
+        if (readings.length === 0) return tier;
+        let id = known.get(readings);
+        if (id === undefined || !standing.has(id)) {
+          id = newId();
+          const text = JSON.stringify(writeReadings(readings));
+          fresh.push({ id, page: { version: VERSION, text, seal: sealOf(text) }, readings });
+        }
+        pages[tier.id] = id;
+        return { ...tier, readings: [] };
+      };
+      const stands = site.stands.map((s) => ({ ...s, tiers: s.tiers.map(without) }));
+      return { document: { site: writeSite({ ...site, stands }), pages }, fresh };
     },
   };
 }

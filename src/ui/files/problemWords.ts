@@ -23,6 +23,8 @@ export function problemWords({ code, at, found, expected }: Problem): string {
       return 'It is not a file of set-ups: it does not say “format”: “copper-noon/site”.';
     case 'site/newer':
       return `It was written by a newer version (${shown(found)}; this one reads up to ${expected}). Open it there, or update.`;
+    case 'kept/page-missing':
+      return `The ${at} are missing.`;
     case 'site/missing':
       return `${at}: refers to ${shown(found)}, which is not there.`;
     case 'site/id-twice':

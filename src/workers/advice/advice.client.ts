@@ -2,7 +2,8 @@ import { proxy, wrap } from 'comlink';
 import type { Advice } from '../../core/advice/advise';
 import type { AdviceQuestion } from '../../core/advice/AdviceQuestion';
 import type { SettingsFor, SettingsQuestion } from '../../core/advice/settingsFor';
-import { watch } from '../watch';
+import { newLife } from '../life';
+import { revive, watch } from '../watch';
 import type { AdviceApi } from './advice.api';
 
 /** A search under way. */
@@ -18,10 +19,35 @@ export interface AdviceWorker {
   stop(): void;
 }
 
+/** A worker for advice; one that died has a successor, and its search begins anew there. */
 export function startAdviceWorker(): AdviceWorker {
-  const worker = new Worker(new URL('./advice.worker.ts', import.meta.url), { type: 'module' });
+  const { ask, stop } = revive(startOnce);
+  return {
+    advise(question, onJudged) {
+      let isWanted = true;
+      let search: Search | null = null;
+      return {
+        result: ask((w) => {
+          search = w.advise(question, onJudged);
+          if (!isWanted) search.stop();
+          return search.result;
+        }),
+        stop() {
+          isWanted = false;
+          search?.stop();
+        },
+      };
+    },
+    settings: (question) => ask((w) => w.settings(question)),
+    stop,
+  };
+}
+
+function startOnce(): AdviceWorker {
+  const life = newLife();
+  const worker = new Worker(new URL('./advice.worker.ts', import.meta.url), { type: 'module', name: life });
   const remote = wrap<AdviceApi>(worker);
-  const { ask, stop } = watch(worker, 'advice');
+  const { ask, stop } = watch(worker, 'advice', life);
   return {
     advise(question, onJudged) {
       let wanted = true;

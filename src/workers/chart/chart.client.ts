@@ -1,6 +1,7 @@
 import { proxy, wrap } from 'comlink';
 import type { HangChart, HangQuestion } from '../../core/hang/HangChart';
-import { watch } from '../watch';
+import { newLife } from '../life';
+import { revive, watch } from '../watch';
 import type { ChartApi } from './chart.api';
 
 export interface ChartWorker {
@@ -9,9 +10,16 @@ export interface ChartWorker {
   stop(): void;
 }
 
+/** A chart worker; one that died has a successor. */
 export function startChartWorker(): ChartWorker {
-  const worker = new Worker(new URL('./chart.worker.ts', import.meta.url), { type: 'module' });
+  const { ask, stop } = revive(startOnce);
+  return { hangChart: (question, progress) => ask((w) => w.hangChart(question, progress)), stop };
+}
+
+function startOnce(): ChartWorker {
+  const life = newLife();
+  const worker = new Worker(new URL('./chart.worker.ts', import.meta.url), { type: 'module', name: life });
   const remote = wrap<ChartApi>(worker);
-  const { ask, stop } = watch(worker, 'chart');
+  const { ask, stop } = watch(worker, 'chart', life);
   return { hangChart: (question, progress) => ask<HangChart>(() => remote.hangChart(question, proxy(progress))), stop };
 }

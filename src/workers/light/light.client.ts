@@ -3,6 +3,7 @@ import type { LightAnswer, LightQuestion } from '../../core/answer/LightQuestion
 import type { BenchAnswer, BenchQuestion } from '../../core/bench/BenchQuestion';
 import type { SceneAnswer, SceneQuestion } from '../../core/field/SceneQuestion';
 import type { Profile, ProfileQuestion } from '../../core/solve/Profile';
+import { newLife } from '../life';
 import { watch } from '../watch';
 import type { LightApi } from './light.api';
 
@@ -17,9 +18,10 @@ export interface LightWorker {
 }
 
 export function startLightWorker(): LightWorker {
-  const worker = new Worker(new URL('./light.worker.ts', import.meta.url), { type: 'module' });
+  const life = newLife();
+  const worker = new Worker(new URL('./light.worker.ts', import.meta.url), { type: 'module', name: life });
   const remote = wrap<LightApi>(worker);
-  const { ask, stop } = watch(worker, 'light');
+  const { ask, stop } = watch(worker, 'light', life);
   return {
     answer: (question) => ask(() => remote.answer(question)),
     profile: (question) => ask(() => remote.profile(question)),

@@ -41,7 +41,7 @@ test('a worker that dies leaves nobody waiting', async () => {
     addEventListener: (name: string, listener: (e: Event) => void) => (listeners[name] = listener),
     terminate: () => undefined,
   };
-  const { ask, stop } = watch(worker as never, 'light');
+  const { ask, stop } = watch(worker as never, 'light', 'life');
   const pending = ask(() => new Promise(() => undefined));
   listeners.error!({ message: 'boom' } as never);
   await expect(pending).rejects.toThrow('light worker failed: boom');

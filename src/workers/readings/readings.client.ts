@@ -1,7 +1,8 @@
 import { proxy, wrap } from 'comlink';
 import type { NoFit, TierFit } from '../../core/fit/fitTier';
 import type { WalkPoint } from '../../core/walk/planWalk';
-import { watch } from '../watch';
+import { newLife } from '../life';
+import { revive, watch } from '../watch';
 import type { ReadingsApi, TierOfSite } from './readings.api';
 
 export interface ReadingsWorker {
@@ -11,10 +12,17 @@ export interface ReadingsWorker {
   stop(): void;
 }
 
+/** A worker for readings; one that died has a successor. */
 export function startReadingsWorker(): ReadingsWorker {
-  const worker = new Worker(new URL('./readings.worker.ts', import.meta.url), { type: 'module' });
+  const { ask, stop } = revive(startOnce);
+  return { fit: (...asked) => ask((w) => w.fit(...asked)), plan: (...asked) => ask((w) => w.plan(...asked)), stop };
+}
+
+function startOnce(): ReadingsWorker {
+  const life = newLife();
+  const worker = new Worker(new URL('./readings.worker.ts', import.meta.url), { type: 'module', name: life });
   const remote = wrap<ReadingsApi>(worker);
-  const { ask, stop } = watch(worker, 'readings');
+  const { ask, stop } = watch(worker, 'readings', life);
   return {
     fit: (of, id, now_ms, progress) => ask<TierFit | NoFit>(() => remote.fit(of, id, now_ms, proxy(progress))),
     plan: (of, count) => ask(() => remote.plan(of, count)),
