@@ -161,5 +161,9 @@ test('what was typed half a second before the browser is killed is there again',
   const third = await start();
   await expect(third.price).toHaveValue(String(Number(written)));
   await third.kill();
-  rmSync(profile, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
+  try {
+    rmSync(profile, { recursive: true, force: true });
+  } catch {
+    // Its helpers may write on for a moment.
+  }
 });

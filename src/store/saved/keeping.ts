@@ -143,7 +143,8 @@ export function startKeeping(database: Database, snapshots: Snapshots, kinds: Ki
     else show(steps.first(), '');
     keepFromNowOn();
     if (kept.status === 'none') site.soon();
-    else snapshots.takeHourly(sites.getState().site).catch(() => undefined);
+    // As it is before anything is changed now.
+    snapshots.takeHourly(sites.getState().site).catch(() => undefined);
   }
 
   const unreadable = ({ problems, whole }: Extract<Kept, { status: 'unreadable' }>): Opening => ({
