@@ -4,6 +4,11 @@ const config = {
   reactStrictMode: true,
   // `npm test` has checked the types already by the time that it builds.
   typescript: { ignoreBuildErrors: process.env.COPPER_NOON_TYPES === 'checked' },
+  // Addresses of before.
+  async redirects() {
+    const moved = { '/setups': '/stands', '/crops': '/season/crops', '/season': '/season/crops', '/bench/compare': '/stands/compare' };
+    return Object.entries(moved).map(([source, destination]) => ({ source, destination, permanent: false }));
+  },
   async headers() {
     return [
       {

@@ -116,7 +116,7 @@ test('rules of thumb and schools of hours stand beside the answer', async ({ pag
 });
 
 test('a set-up goes out as a file and comes back; a broken one changes nothing', async ({ page }) => {
-  await page.getByRole('link', { name: 'Set-ups' }).click();
+  await page.getByRole('link', { name: 'Stands', exact: true }).click();
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export everything' }).click()]);
   const text = readFileSync(await download.path(), 'utf8');
   expect(JSON.parse(text)).toMatchObject({ format: 'copper-noon/site', version: 6 });

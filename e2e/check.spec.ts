@@ -173,7 +173,7 @@ test('set-ups are named, copied and deleted, and a deletion is undone', async ({
   await expect(name).toHaveValue('Top shelf');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(name).toHaveValue('Top shelf 2');
-  await page.getByRole('link', { name: 'Set-ups' }).click();
+  await page.getByRole('link', { name: 'Stands', exact: true }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Top shelf' })).toHaveCount(2);
 });
 
@@ -215,7 +215,16 @@ for (const theme of ['light', 'dark'] as const) {
   test(`axe finds nothing wrong on any screen, ${theme}`, async ({ page }) => {
     test.setTimeout(300_000);
     await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
-    for (const path of ['/', '/setups', '/settings']) {
+    for (const path of [
+      '/check',
+      '/stands',
+      '/lamps',
+      '/season/crops',
+      '/settings',
+      '/settings/data',
+      '/stands/nobody/bench',
+      '/nowhere',
+    ]) {
       await page.goto(path);
       await page.getByRole('heading', { level: 1 }).waitFor({ state: 'attached' });
       await page.waitForTimeout(300);

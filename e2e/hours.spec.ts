@@ -47,14 +47,14 @@ test('quiet hours and the steps of the timers are the household’s: the best ti
   await page.getByRole('textbox', { name: 'dark from' }).fill('18:00');
   await page.getByRole('textbox', { name: 'dark from' }).press('Enter');
   await page.getByLabel('Steps of the timers').getByText('of 30').click();
-  await page.getByRole('link', { name: 'Hours' }).click();
+  await page.goBack();
   const card = timer(page, 'Timer of tier 3');
   await expect(card.getByTestId('timer-limit').first()).toContainText('The quiet hours leave no more than 13 h');
   await expect(card.getByTestId('best-times')).toContainText('05:00 to 18:00');
 });
 
 test('stated daylight is drawn, adds to the dose and leaves less for the lamps, on the bench as well', async ({ page }) => {
-  await page.getByRole('combobox', { name: 'stand' }).selectOption({ label: 'North-east sill' });
+  await page.getByRole('combobox', { name: 'Stand' }).selectOption({ label: 'North-east sill' });
   const card = timer(page, 'The timer');
   await expect(card.getByTestId('best-times')).toBeVisible();
   const fern = card.getByRole('row', { name: /fern/i });
@@ -71,7 +71,7 @@ test('stated daylight is drawn, adds to the dose and leaves less for the lamps, 
   await expect(card).toContainText('After it begins, please.');
   await page.keyboard.press('Escape');
   await page.reload();
-  await page.getByRole('combobox', { name: 'stand' }).selectOption({ label: 'North-east sill' });
+  await page.getByRole('combobox', { name: 'Stand' }).selectOption({ label: 'North-east sill' });
   await expect(timer(page, 'The timer').getByRole('textbox', { name: 'daylight' })).toHaveValue('1.5');
 });
 

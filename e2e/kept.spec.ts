@@ -71,7 +71,7 @@ test('two windows show the same, nothing is written over, and undo stays in its 
 });
 
 test('a backup brings back what was deleted, and that can be undone', async ({ page }) => {
-  await page.goto('/setups');
+  await page.goto('/stands');
   await expect(page.getByRole('button', { name: 'Delete Landing shelf', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Delete Landing shelf', exact: true }).click();
   await page.goto('/settings');
@@ -86,7 +86,7 @@ test('a backup brings back what was deleted, and that can be undone', async ({ p
   await expect(page.getByText(/^9 set-ups/).first()).toBeVisible();
   // A backup of how it was before was made first.
   await expect(page.getByRole('list', { name: 'Backups' })).toContainText('before a restore');
-  await page.goto('/setups');
+  await page.goto('/stands');
   await expect(page.getByRole('button', { name: 'Delete Landing shelf', exact: true })).toBeVisible();
 });
 

@@ -4,18 +4,18 @@ import { expect, test } from '@playwright/test';
 /** The same screen in one hand. */
 
 test.beforeEach(async ({ page }) => {
-  await page.goto('/');
+  await page.goto('/check');
   await expect(page.getByTestId('verdict')).toBeVisible();
 });
 
 test('nothing is wider than the phone, and fingers have room', async ({ page }) => {
-  for (const path of ['/', '/readings', '/setups', '/settings']) {
+  for (const path of ['/check', '/bench', '/readings', '/hours', '/stands', '/lamps', '/season/crops', '/settings', '/settings/data']) {
     await page.goto(path);
     await page.getByRole('heading', { level: 1 }).waitFor({ state: 'attached' });
     await page.waitForTimeout(200);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   }
-  await page.goto('/');
+  await page.goto('/check');
   for (const name of [/^Crop:/, /^Tray:/, /^Lamp:/])
     expect((await page.getByRole('button', { name }).boundingBox())!.height).toBeGreaterThanOrEqual(44);
 });

@@ -46,7 +46,7 @@ test('a walk with the simulated meter finds what the lamps really give, and the 
   page,
 }) => {
   const dose = async () => Number(await page.getByTestId('dose-mean').first().textContent());
-  await page.getByLabel('stand', { exact: true }).selectOption('Landing shelf'); // nothing shines in from other tiers
+  await page.getByLabel('Stand', { exact: true }).selectOption('Landing shelf'); // nothing shines in from other tiers
   await page.getByRole('link', { name: 'Bench' }).click();
   await expect(page.getByTestId('rests-on')).toContainText('By the boxes of the lamps alone');
   await page.waitForTimeout(1000);
@@ -62,7 +62,7 @@ test('a walk with the simulated meter finds what the lamps really give, and the 
   // Before, they were taken to be half-way through their lives, at whose end they give 70 %.
   await expect.poll(async () => Math.abs((await dose()) / before - scale / 100 / Math.sqrt(0.7))).toBeLessThan(0.04);
   await page.goto('/readings');
-  await page.getByLabel('stand', { exact: true }).selectOption('Landing shelf');
+  await page.getByLabel('Stand', { exact: true }).selectOption('Landing shelf');
   await page.getByRole('tab', { name: 'Fit' }).click();
   await page.getByRole('button', { name: 'Set it aside' }).click();
   await expect(page.getByTestId('fit-in-force')).toBeHidden();
@@ -109,7 +109,9 @@ test('what the practice meter can’t show on a range is beyond it; a real one i
   await expect(page.getByText('Point 2 of 5')).toBeVisible();
   await digits(page).fill('11900');
   await page.getByRole('link', { name: 'Settings' }).click();
-  await page.getByRole('link', { name: 'Readings' }).click();
+  await page.getByRole('link', { name: 'Stands', exact: true }).click();
+  await page.getByRole('button', { name: /^Map-room rack/ }).click();
+  await page.getByRole('link', { name: 'Readings', exact: true }).first().click();
   await expect(digits(page)).toHaveValue('11900'); // what is typed is not lost
   await page.getByRole('button', { name: 'Back' }).click();
   await expect(page.getByText('Taken here: 12,500 lx')).toBeVisible();

@@ -9,7 +9,10 @@ import '@fontsource/barlow-semi-condensed/latin-500.css';
 import '@fontsource/barlow-semi-condensed/latin-600.css';
 import '@/ui/theme/globals.css';
 
-export const metadata: Metadata = { title: 'Copper Noon', description: 'Distance, evenness and timer hours for plants under lamps.' };
+export const metadata: Metadata = {
+  title: { default: 'Copper Noon', template: '%s · Copper Noon' },
+  description: 'Distance, evenness and timer hours for plants under lamps.',
+};
 export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#101716' };
 
 export default async function Layout({ children }: { children: React.ReactNode }) {

@@ -1,5 +1,5 @@
-import { QuickCheck } from '@/ui/check/QuickCheck';
+import { Landing } from '@/ui/stands/Landing';
 
 export default function Page() {
-  return <QuickCheck />;
+  return <Landing />;
 }

@@ -1,7 +1,5 @@
-import { Bench } from '@/ui/bench/Bench';
-
-export const metadata = { title: 'Bench · Copper Noon' };
+import { ToStand } from '@/ui/stands/ToStand';
 
 export default function Page() {
-  return <Bench />;
+  return <ToStand part="bench" />;
 }

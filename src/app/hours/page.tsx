@@ -1,7 +1,5 @@
-import { HoursView } from '@/ui/hours/HoursView';
-
-export const metadata = { title: 'Hours · Copper Noon' };
+import { ToStand } from '@/ui/stands/ToStand';
 
 export default function Page() {
-  return <HoursView />;
+  return <ToStand part="hours" />;
 }

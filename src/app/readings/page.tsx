@@ -1,7 +1,5 @@
-import { ReadingsView } from '@/ui/readings/ReadingsView';
-
-export const metadata = { title: 'Readings · Copper Noon' };
+import { ToStand } from '@/ui/stands/ToStand';
 
 export default function Page() {
-  return <ReadingsView />;
+  return <ToStand part="readings" />;
 }

@@ -1,6 +1,6 @@
 import { SettingsView } from '@/ui/settings/SettingsView';
 
-export const metadata = { title: 'Settings · Copper Noon' };
+export const metadata = { title: 'Settings' };
 
 export default function Page() {
   return <SettingsView />;

@@ -25,10 +25,10 @@ export function intensityTowards({ gamma, c, perFlux }: IntensityTable, along: n
   const n = gamma.length;
   const last = gamma[n - 1]!;
   if (angle < gamma[0]! - 1e-9 || angle > last + 1e-9) return 0;
-  const gi = Math.min(n - 2, indexBelow(gamma, angle));
+  const gi = Math.max(0, Math.min(n - 2, indexBelow(gamma, angle)));
   const gt = n < 2 ? 0 : Math.min(1, Math.max(0, (angle - gamma[gi]!) / (gamma[gi + 1]! - gamma[gi]!)));
   const within = (plane: number) => {
-    const at = plane * n + Math.max(0, gi);
+    const at = plane * n + gi;
     return n < 2 ? perFlux[at]! : perFlux[at]! * (1 - gt) + perFlux[at + 1]! * gt;
   };
   if (c.length === 1) return within(0);

@@ -258,3 +258,8 @@ test('laid over its opening, a diffuse far field is a diffuse panel, right close
     { numRuns: 60 },
   );
 });
+
+test('straight down is read from a table that begins a hair beside it', () => {
+  const text = ies({ angles: '0.00000001 45 90' });
+  expect(intensityTowards(read(text).table, 0, 0, 1)).toBeWithin(intensityTowards(read(ies()).table, 0, 0, 1), { relative: 1e-3 });
+});

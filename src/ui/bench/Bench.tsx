@@ -95,7 +95,7 @@ function OnTheBench({ stand }: { stand: BenchStand }) {
 
   if (printing) return <BenchPrint stand={stand} />;
   return (
-    <div className="flex flex-1 flex-col lg:h-dvh lg:flex-none lg:overflow-hidden print:block">
+    <div className="flex min-h-0 flex-1 flex-col lg:overflow-hidden print:block">
       <BenchHeader stand={stand} hands={hands} />
       {season && <SeasonSlider stand={stand} />}
       <DndContext

@@ -5,10 +5,9 @@ import type { BenchStand } from '@/core/stand/benchStand';
 import { addTier, changeStand } from '@/core/stand/change';
 import { newId } from '@/store/site/newId';
 import { changeSite } from '@/store/site/siteStore';
-import { UndoButtons } from '../parts/UndoButtons';
 import { Button } from '../parts/Button';
 import { TypedField } from '../parts/TypedField';
-import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { useWorkspace } from '../shell/WorkspaceContext';
 import { StandMenu } from './StandMenu';
 import { NewStand } from './NewStand';
 import { useBenchLight, useBenchLook } from './useBench';
@@ -18,7 +17,6 @@ import type { Hands } from './useHands';
 /** The stand's name and how its trays fare, the way to others, and the way back. */
 export function BenchHeader({ stand, hands }: { stand: BenchStand; hands: Hands }) {
   const { sites, benchLooks } = useWorkspace();
-  const stands = useSite((s) => s.site.stands);
   const light = useBenchLight();
   const { season } = useBenchLook();
   const { id, name } = stand.stand;
@@ -45,25 +43,6 @@ export function BenchHeader({ stand, hands }: { stand: BenchStand; hands: Hands 
         {judged.length > 0 && (off === 0 ? ' · all in range' : ` · ${off} ${off === 1 ? 'needs' : 'need'} a hand`)}
       </p>
       <span className="flex-1" />
-      {stands.length > 1 && (
-        <label>
-          <span className="sr-only">Stand</span>
-          <select
-            className="min-h-9 max-w-44 rounded-md border border-line bg-sheet px-2 font-semibold max-md:min-h-11"
-            value={id}
-            onChange={(e) => {
-              benchLooks.setState({ standId: e.target.value, tierId: null, chosen: [] });
-            }}
-          >
-            {stands.map((s) => (
-              <option key={s.id} value={s.id}>
-                {s.name}
-              </option>
-            ))}
-          </select>
-        </label>
-      )}
-      <UndoButtons />
       <Button
         aria-pressed={season}
         className="aria-pressed:bg-sunk"

@@ -1,4 +1,5 @@
 'use client';
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { standFrom, TEMPLATES, type Template } from '@/core/stand/templates';
 import { showLength } from '@/core/units/length';
@@ -10,10 +11,12 @@ import { LengthField } from '../parts/LengthField';
 import { Sheet } from '../parts/Sheet';
 import { Stepper } from '../parts/Stepper';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
+import { standPath } from '../stands/places';
 
 /** A new stand from a usual one: which, how many tiers, how large. */
 export function NewStand({ trigger }: { trigger: React.ReactNode }) {
-  const { sites, benchLooks } = useWorkspace();
+  const { sites } = useWorkspace();
+  const router = useRouter();
   const { lengthUnit } = useSettings();
   const [open, setOpen] = useState(false);
   const [template, setTemplate] = useState<Template>(TEMPLATES[0]!);
@@ -30,8 +33,8 @@ export function NewStand({ trigger }: { trigger: React.ReactNode }) {
       stands: [...site.stands, stand],
       programmes: [...site.programmes, programme],
     }));
-    benchLooks.setState({ standId: stand.id, tierId: null, chosen: [] });
     setOpen(false);
+    router.push(standPath(stand.id));
   };
   return (
     <Sheet

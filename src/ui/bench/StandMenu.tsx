@@ -12,6 +12,7 @@ import { Button } from '../parts/Button';
 import { fileName, saveFile } from '../parts/saveFile';
 import { say } from '../shell/toastStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { standPath } from '../stands/places';
 
 const ITEM = 'flex min-h-9 items-center rounded px-3 outline-none data-[highlighted]:bg-sunk max-md:min-h-11';
 
@@ -24,12 +25,12 @@ export function StandMenu({ stand }: { stand: BenchStand }) {
   const variant = () => {
     const copy = newId();
     changeSite(sites, `make a variant of ${name}`, copyStand(id, copy));
-    benchLooks.setState({ standId: copy, otherId: id, tierId: null, chosen: [] });
-    say('This is the variant: change it, then hold it beside the other.', { label: 'Compare', run: () => router.push('/bench/compare') });
+    benchLooks.setState({ otherId: id });
+    router.push(standPath(copy));
+    say('This is the variant: change it, then hold it beside the other.', { label: 'Compare', run: () => router.push('/stands/compare') });
   };
   const remove = () => {
     changeSite(sites, `delete ${name}`, deleteStand(id));
-    benchLooks.setState({ standId: null, tierId: null, chosen: [] });
     say(`${name} is deleted.`, { label: 'Undo', run: () => undo(sites) });
   };
   return (
@@ -45,7 +46,7 @@ export function StandMenu({ stand }: { stand: BenchStand }) {
             Make a variant of it
           </DropdownMenu.Item>
           {stands.length > 1 && (
-            <DropdownMenu.Item className={ITEM} onSelect={() => router.push('/bench/compare')}>
+            <DropdownMenu.Item className={ITEM} onSelect={() => router.push('/stands/compare')}>
               Compare with another
             </DropdownMenu.Item>
           )}

@@ -34,41 +34,43 @@ function OfStand({ stand }: { stand: BenchStand }) {
   const jobs = useMemo(() => own?.visits.filter((v) => v.day >= today).length ?? 0, [own, today]);
   if (printing) return <CardsPrint stand={stand} chart={own} />;
   return (
-    <div className="mx-auto w-full max-w-6xl px-4 py-5 md:px-6">
-      <HoursHead stand={stand} title="Hang chart" />
-      <div className="grid grid-cols-1 gap-x-10 gap-y-6 lg:grid-cols-[1fr_360px]">
-        <div className="min-w-0 space-y-5">
-          {failed && (
-            <p role="alert" className="rounded-md bg-copper-wash px-3 py-2 text-copper">
-              The chart could not be worked out ({failed}). Change something, or reload the page, to try again.
-            </p>
-          )}
-          <Summary chart={own} jobs={jobs} />
-          {working !== null && <Progress done={working} again={own !== null} />}
-          {own && stand.stand.chart && <ChartChanges stand={stand} chart={own} kept={stand.stand.chart} />}
-          {own?.trips.map((trip) => (
-            <TripPanel key={trip.from} stand={stand} trip={trip} />
-          ))}
-          {own && !dated && (
-            <p className="rounded-md bg-sunk px-3 py-2">
-              No tray of this stand has a date yet, so its plants stay as tall as they are. Say when they were sown, on the right: the lamps
-              will then rise with them.
-            </p>
-          )}
-          {own && <VisitList stand={stand} chart={own} />}
-          {own && own.limits.length > 0 && <ChartLimits stand={stand} chart={own} />}
+    <div className="min-h-0 flex-1 lg:overflow-y-auto">
+      <div className="mx-auto w-full max-w-6xl px-4 py-5 md:px-6">
+        <HoursHead title="Hang chart" />
+        <div className="grid grid-cols-1 gap-x-10 gap-y-6 lg:grid-cols-[1fr_360px]">
+          <div className="min-w-0 space-y-5">
+            {failed && (
+              <p role="alert" className="rounded-md bg-copper-wash px-3 py-2 text-copper">
+                The chart could not be worked out ({failed}). Change something, or reload the page, to try again.
+              </p>
+            )}
+            <Summary chart={own} jobs={jobs} />
+            {working !== null && <Progress done={working} again={own !== null} />}
+            {own && stand.stand.chart && <ChartChanges stand={stand} chart={own} kept={stand.stand.chart} />}
+            {own?.trips.map((trip) => (
+              <TripPanel key={trip.from} stand={stand} trip={trip} />
+            ))}
+            {own && !dated && (
+              <p className="rounded-md bg-sunk px-3 py-2">
+                No tray of this stand has a date yet, so its plants stay as tall as they are. Say when they were sown, on the right: the
+                lamps will then rise with them.
+              </p>
+            )}
+            {own && <VisitList stand={stand} chart={own} />}
+            {own && own.limits.length > 0 && <ChartLimits stand={stand} chart={own} />}
+          </div>
+          <div className="space-y-6">
+            <RhythmPanel />
+            <TraysPanel stand={stand} />
+            {own && <ChartOut stand={stand} chart={own} />}
+          </div>
         </div>
-        <div className="space-y-6">
-          <RhythmPanel />
-          <TraysPanel stand={stand} />
-          {own && <ChartOut stand={stand} chart={own} />}
-        </div>
+        <p className="mt-6 border-t border-line pt-4 text-sm text-soft">
+          Heights come from the crop tables (growers’ consensus where they say so) and from what you measure; the light from the lamps as
+          they hang. Days within 5 % of a band count as in it. Lamps get hot and trays are heavy: unplug before you rehang, and hang by what
+          carries the weight. Local code and a licensed electrician come first.
+        </p>
       </div>
-      <p className="mt-6 border-t border-line pt-4 text-sm text-soft">
-        Heights come from the crop tables (growers’ consensus where they say so) and from what you measure; the light from the lamps as they
-        hang. Days within 5 % of a band count as in it. Lamps get hot and trays are heavy: unplug before you rehang, and hang by what
-        carries the weight. Local code and a licensed electrician come first.
-      </p>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 import { Copy, Plus } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useRouter, useSearchParams } from 'next/navigation';
+import { useMemo } from 'react';
 import { copyOf, freshCrop, keepCrop } from '@/core/crop/changeCrops';
 import type { Crop } from '@/core/crop/Crop';
 import { cropLibrary } from '@/core/library/cropLibrary';
@@ -23,7 +24,9 @@ export function CropsView() {
   const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
   const grown = site.batches[0]?.cropId;
-  const [id, setId] = useState<string | null>(null);
+  const router = useRouter();
+  const id = useSearchParams().get('crop');
+  const setId = (next: string | null) => router.replace(next === null ? '/season/crops' : `/season/crops?crop=${encodeURIComponent(next)}`);
   const crop: Crop = cropOf(site, id ?? grown ?? '', tables) ?? cropLibrary[0]!;
   const items = useMemo(() => cropItems(site.crops).map((i) => ({ ...i, detail: '', words: [...i.words, i.detail] })), [site.crops]);
   const add = (from: Crop, name: string, fresh: boolean) => {

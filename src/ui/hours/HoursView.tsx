@@ -27,41 +27,43 @@ function OfStand({ stand }: { stand: BenchStand }) {
   const light = useLightOfStand(stand);
   const timers = useMemo(() => timersOf(stand), [stand]);
   return (
-    <div className="mx-auto w-full max-w-6xl px-4 py-5 md:px-6">
-      <HoursHead stand={stand} title="Hours" />
-      <ul className="flex flex-wrap items-center gap-x-4 pb-4 text-[15px] text-soft">
-        <Key swatch="h-3 rounded-sm bg-[#e08a52]">lamps on</Key>
-        {stand.tiers.some((t) => t.tier.daylight) && <Key swatch="h-1.5 bg-[#c9b458]">daylight</Key>}
-        {quiet && (
-          <Key swatch="h-3 bg-slate/25">
-            quiet, {showClock(quiet.from_min)} to {showClock(quiet.to_min)}
-          </Key>
+    <div className="min-h-0 flex-1 lg:overflow-y-auto">
+      <div className="mx-auto w-full max-w-6xl px-4 py-5 md:px-6">
+        <HoursHead title="Hours" />
+        <ul className="flex flex-wrap items-center gap-x-4 pb-4 text-[15px] text-soft">
+          <Key swatch="h-3 rounded-sm bg-[#e08a52]">lamps on</Key>
+          {stand.tiers.some((t) => t.tier.daylight) && <Key swatch="h-1.5 bg-[#c9b458]">daylight</Key>}
+          {quiet && (
+            <Key swatch="h-3 bg-slate/25">
+              quiet, {showClock(quiet.from_min)} to {showClock(quiet.to_min)}
+            </Key>
+          )}
+          {cheap && (
+            <Key swatch="h-1.5 bg-verdigris">
+              cheap, {showClock(cheap.from_min)} to {showClock(cheap.to_min)}
+            </Key>
+          )}
+          <li>
+            <Link href="/settings" className="inline-flex min-h-9 items-center font-semibold underline underline-offset-4 max-md:min-h-11">
+              {quiet || cheap ? 'Change these' : 'Quiet or cheap hours, steps of the timers'}
+            </Link>
+          </li>
+        </ul>
+        {light === null && <p role="status">Working out the light…</p>}
+        {light === 'failed' && (
+          <p role="alert" className="text-copper">
+            The light could not be computed. Reload the page to try again.
+          </p>
         )}
-        {cheap && (
-          <Key swatch="h-1.5 bg-verdigris">
-            cheap, {showClock(cheap.from_min)} to {showClock(cheap.to_min)}
-          </Key>
-        )}
-        <li>
-          <Link href="/settings" className="inline-flex min-h-9 items-center font-semibold underline underline-offset-4 max-md:min-h-11">
-            {quiet || cheap ? 'Change these' : 'Quiet or cheap hours, steps of the timers'}
-          </Link>
-        </li>
-      </ul>
-      {light === null && <p role="status">Working out the light…</p>}
-      {light === 'failed' && (
-        <p role="alert" className="text-copper">
-          The light could not be computed. Reload the page to try again.
+        {light !== null &&
+          light !== 'failed' &&
+          timers.map((timer) => <TimerCard key={timer.id} timer={timer} alone={timers.length === 1} lights={light.tiers} />)}
+        <p className="border-t border-line pt-4 text-sm text-soft">
+          Timers and power strips carry no more than their rating, for hours on end no more than four fifths of it. Mains and water do not
+          go together: what hangs over trays belongs on a circuit with a residual-current device. Local code and a licensed electrician come
+          first.
         </p>
-      )}
-      {light !== null &&
-        light !== 'failed' &&
-        timers.map((timer) => <TimerCard key={timer.id} timer={timer} alone={timers.length === 1} lights={light.tiers} />)}
-      <p className="border-t border-line pt-4 text-sm text-soft">
-        Timers and power strips carry no more than their rating, for hours on end no more than four fifths of it. Mains and water do not go
-        together: what hangs over trays belongs on a circuit with a residual-current device. Local code and a licensed electrician come
-        first.
-      </p>
+      </div>
     </div>
   );
 }

@@ -35,63 +35,68 @@ function OfStand({ stand }: { stand: BenchStand }) {
   const { id, strip } = stand.stand;
   const surges = surgeWords(stand, loads.groups);
   return (
-    <div className="mx-auto w-full max-w-6xl px-4 py-5 md:px-6">
-      <HoursHead stand={stand} title="Outlets" />
-      <div className="grid grid-cols-1 gap-x-10 gap-y-6 lg:grid-cols-[1fr_360px]">
-        <div className="min-w-0 space-y-5">
-          {loads.faults.length > 0 && (
-            <ul className="space-y-2" aria-label="What is wrong">
-              {loads.faults.map((f, i) => (
-                <li key={i}>
-                  <div role="alert" className="flex flex-wrap items-center gap-x-3 gap-y-1 rounded-md bg-copper-wash px-3 py-2 text-copper">
-                    <TriangleAlert size={18} aria-hidden className="shrink-0" />
-                    <span className="min-w-56 flex-1 max-md:min-w-60">{faultWords(f, stand, loads)}</span>
-                    {(f.why === 'mat-timed' || f.why === 'pump-timed') && (
-                      <Button onClick={() => changeSite(sites, 'plug it in elsewhere', movePlugged(id, f.thingId, null))}>
-                        To an outlet always live
-                      </Button>
-                    )}
-                  </div>
-                </li>
-              ))}
-            </ul>
-          )}
-          {loads.groups.map((g) => (
-            <Group key={g.programmeId ?? 'steady'} stand={stand} group={g} groups={loads.groups} />
-          ))}
-          {surges && <p className="border-t border-line pt-4">{surges}</p>}
-          <section aria-label="The strip" className="flex flex-wrap items-end gap-x-5 gap-y-2 border-t border-line pt-4">
-            <div className="min-w-52 flex-1">
-              <h2 className="text-lg font-semibold">All of it together</h2>
-              <p data-testid="all-power">
-                <strong className="font-semibold">{watts(loads.power)}</strong> drawn, {voltAmperes(loads.load)} in the wires
-                {strip !== null && ` of ${voltAmperes(CONTINUOUS_SHARE * strip)} that the strip should carry for hours on end`}
-              </p>
-            </div>
-            <MaybeNumberField
-              label="the strip carries, as it says"
-              value={strip}
-              min={1}
-              max={100_000}
-              unit="VA (W)"
-              inputClassName="w-24"
-              onChange={(w) => changeSite(sites, 'rate the strip', setStrip(id, { strip: w }))}
-            />
-          </section>
+    <div className="min-h-0 flex-1 lg:overflow-y-auto">
+      <div className="mx-auto w-full max-w-6xl px-4 py-5 md:px-6">
+        <HoursHead title="Power" />
+        <div className="grid grid-cols-1 gap-x-10 gap-y-6 lg:grid-cols-[1fr_360px]">
+          <div className="min-w-0 space-y-5">
+            {loads.faults.length > 0 && (
+              <ul className="space-y-2" aria-label="What is wrong">
+                {loads.faults.map((f, i) => (
+                  <li key={i}>
+                    <div
+                      role="alert"
+                      className="flex flex-wrap items-center gap-x-3 gap-y-1 rounded-md bg-copper-wash px-3 py-2 text-copper"
+                    >
+                      <TriangleAlert size={18} aria-hidden className="shrink-0" />
+                      <span className="min-w-56 flex-1 max-md:min-w-60">{faultWords(f, stand, loads)}</span>
+                      {(f.why === 'mat-timed' || f.why === 'pump-timed') && (
+                        <Button onClick={() => changeSite(sites, 'plug it in elsewhere', movePlugged(id, f.thingId, null))}>
+                          To an outlet always live
+                        </Button>
+                      )}
+                    </div>
+                  </li>
+                ))}
+              </ul>
+            )}
+            {loads.groups.map((g) => (
+              <Group key={g.programmeId ?? 'steady'} stand={stand} group={g} groups={loads.groups} />
+            ))}
+            {surges && <p className="border-t border-line pt-4">{surges}</p>}
+            <section aria-label="The strip" className="flex flex-wrap items-end gap-x-5 gap-y-2 border-t border-line pt-4">
+              <div className="min-w-52 flex-1">
+                <h2 className="text-lg font-semibold">All of it together</h2>
+                <p data-testid="all-power">
+                  <strong className="font-semibold">{watts(loads.power)}</strong> drawn, {voltAmperes(loads.load)} in the wires
+                  {strip !== null && ` of ${voltAmperes(CONTINUOUS_SHARE * strip)} that the strip should carry for hours on end`}
+                </p>
+              </div>
+              <MaybeNumberField
+                label="the strip carries, as it says"
+                value={strip}
+                min={1}
+                max={100_000}
+                unit="VA (W)"
+                inputClassName="w-24"
+                onChange={(w) => changeSite(sites, 'rate the strip', setStrip(id, { strip: w }))}
+              />
+            </section>
+          </div>
+          <div className="space-y-6">
+            <AddThing stand={stand} />
+            <PlugPanel stand={stand} />
+          </div>
         </div>
-        <div className="space-y-6">
-          <AddThing stand={stand} />
-          <PlugPanel stand={stand} />
+        <div className="mt-6 border-t border-line pt-4">
+          <CautionList stand={stand} />
         </div>
+        <p className="mt-6 border-t border-line pt-4 text-sm text-soft">
+          Timers and strips carry no more than their rating, and for hours on end no more than four fifths of it (the usual allowance for
+          continuous loads). Mains and water do not go together: drip loops in the leads, outlets above the trays, a residual-current device
+          before them. Local code and a licensed electrician come first.
+        </p>
       </div>
-      <div className="mt-6 border-t border-line pt-4">
-        <CautionList stand={stand} />
-      </div>
-      <p className="mt-6 border-t border-line pt-4 text-sm text-soft">
-        Timers and strips carry no more than their rating, and for hours on end no more than four fifths of it (the usual allowance for
-        continuous loads). Mains and water do not go together: drip loops in the leads, outlets above the trays, a residual-current device
-        before them. Local code and a licensed electrician come first.
-      </p>
     </div>
   );
 }

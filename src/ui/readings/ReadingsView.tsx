@@ -10,8 +10,7 @@ import { lightThere } from '@/core/reading/lightThere';
 import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
 import { useStand, useBenchLook } from '../bench/useBench';
 import { SelectField } from '../parts/SelectField';
-import { UndoButtons } from '../parts/UndoButtons';
-import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { useWorkspace } from '../shell/WorkspaceContext';
 import { DistancePanel } from './DistancePanel';
 import { FitPanel } from './FitPanel';
 import { MetersPanel } from './MetersPanel';
@@ -51,7 +50,6 @@ export function ReadingsView() {
 
 function OfStand({ stand }: { stand: BenchStand }) {
   const { benchLooks } = useWorkspace();
-  const stands = useSite((s) => s.site.stands);
   const { tierId } = useBenchLook();
   const tier = stand.tiers.find((t) => t.tier.id === tierId) ?? stand.tiers[0]!;
   const of = useTierReadings(stand, tier);
@@ -60,17 +58,9 @@ function OfStand({ stand }: { stand: BenchStand }) {
   const [shows, setShows] = useState<'before' | 'after'>('after');
   const proposed = proposal?.tierId === tier.tier.id ? proposal.fit : null;
   return (
-    <div className="flex flex-1 flex-col lg:h-dvh lg:flex-none lg:overflow-hidden">
+    <div className="flex min-h-0 flex-1 flex-col lg:overflow-hidden">
       <header className="flex items-end gap-x-3 gap-y-2 border-b md:flex-wrap border-line bg-sheet px-3 py-2 md:px-5">
         <h1 className="text-xl font-semibold max-md:sr-only md:flex-1 md:self-center">Readings</h1>
-        <div className="min-w-0 max-md:flex-1">
-          <SelectField
-            label="stand"
-            value={stand.stand.id}
-            options={stands.map((s) => ({ value: s.id, label: s.name }))}
-            onChange={(id) => benchLooks.setState({ standId: id, tierId: null, chosen: [] })}
-          />
-        </div>
         {stand.tiers.length > 1 && (
           <SelectField
             label="tier"
@@ -79,9 +69,6 @@ function OfStand({ stand }: { stand: BenchStand }) {
             onChange={(id) => benchLooks.setState({ tierId: id, chosen: [] })}
           />
         )}
-        <span className="max-md:hidden">
-          <UndoButtons />
-        </span>
       </header>
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
         <div className="night flex min-w-0 flex-col justify-center bg-night p-3 lg:flex-1 lg:p-6">

@@ -1,17 +1,15 @@
 'use client';
 import clsx from 'clsx';
-import { Clock, Gauge, LampDesk, PanelsTopLeft, Rows3, SlidersHorizontal, Sprout } from 'lucide-react';
+import { CalendarRange, LampDesk, Lightbulb, Rows3, Settings } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 
 const PLACES = [
-  { href: '/', label: 'Check', icon: LampDesk },
-  { href: '/bench', label: 'Bench', icon: PanelsTopLeft },
-  { href: '/hours', label: 'Hours', icon: Clock },
-  { href: '/readings', label: 'Readings', icon: Gauge },
-  { href: '/crops', label: 'Crops', icon: Sprout },
-  { href: '/setups', label: 'Set-ups', icon: Rows3 },
-  { href: '/settings', label: 'Settings', icon: SlidersHorizontal },
+  { href: '/check', label: 'Check', icon: LampDesk, also: [] },
+  { href: '/stands', label: 'Stands', icon: Rows3, also: ['/tray'] },
+  { href: '/season/crops', label: 'Season', icon: CalendarRange, also: ['/season'] },
+  { href: '/lamps', label: 'Lamps', icon: Lightbulb, also: [] },
+  { href: '/settings', label: 'Settings', icon: Settings, also: [] },
 ];
 
 /** The way about: down the left side of a wide screen, along the foot of a phone. */
@@ -29,8 +27,8 @@ export function Rail() {
           <path d="M5 25.5h22" stroke="#23867a" strokeWidth="2" strokeLinecap="round" />
         </svg>
       </div>
-      {PLACES.map(({ href, label, icon: Icon }) => {
-        const here = href === '/' ? path === href : path.startsWith(href);
+      {PLACES.map(({ href, label, icon: Icon, also }) => {
+        const here = [href, ...also].some((at) => path === at || path.startsWith(`${at}/`));
         return (
           <Link
             key={href}
@@ -38,6 +36,7 @@ export function Rail() {
             aria-current={here ? 'page' : undefined}
             className={clsx(
               'flex flex-1 flex-col items-center gap-1 border-t-3 py-2 text-xs font-semibold md:flex-none md:border-t-0 md:border-l-3 md:py-3',
+              href === '/settings' && 'md:mt-auto md:mb-2',
               here ? 'border-ember bg-night-raised text-night-ink' : 'border-transparent hover:text-night-ink',
             )}
           >

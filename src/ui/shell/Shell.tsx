@@ -3,11 +3,13 @@ import { setNonce } from 'get-nonce';
 import { useEffect, useState } from 'react';
 import { useStore } from 'zustand';
 import { createWorkspace, type Workspace } from '@/store/workspace';
+import { Commands } from './Commands';
 import { NotKeptLine } from './NotKeptLine';
 import { Rail } from './Rail';
 import { Toasts } from './Toasts';
 import { Unreadable } from './Unreadable';
 import { useElsewhere } from './useElsewhere';
+import { useHeadingFocus } from './useHeadingFocus';
 import { useRefusals } from './useRefusals';
 import { useTheme } from './useTheme';
 import { useUndoKeys } from './useUndoKeys';
@@ -48,12 +50,14 @@ function Opened({ workspace, children }: { workspace: Workspace; children: React
   useUndoKeys(workspace.sites);
   useRefusals(workspace.sites);
   useElsewhere(workspace);
+  useHeadingFocus();
   return (
     <Frame>
       {opening.status === 'open' && opening.notKept && <NotKeptLine notKept={opening.notKept} />}
       {opening.status === 'open' && children}
       {opening.status === 'unreadable' && <Unreadable opening={opening} onBegin={workspace.begin} />}
       <Toasts />
+      <Commands />
     </Frame>
   );
 }
@@ -61,8 +65,14 @@ function Opened({ workspace, children }: { workspace: Workspace; children: React
 function Frame({ children }: { children?: React.ReactNode }) {
   return (
     <div className="flex min-h-dvh flex-col md:flex-row print:block">
+      <a
+        href="#main"
+        className="sr-only z-50 rounded-md bg-button px-3 py-2 font-semibold text-on-button focus:not-sr-only focus:fixed focus:top-2 focus:left-2"
+      >
+        Skip to the content
+      </a>
       <Rail />
-      <main className="flex min-h-0 min-w-0 flex-1 flex-col pb-16 md:pb-0 print:pb-0">
+      <main id="main" tabIndex={-1} className="outline-none flex min-h-0 min-w-0 flex-1 flex-col pb-16 md:pb-0 print:pb-0">
         {children ?? (
           <p role="status" className="m-auto text-soft">
             Opening…

@@ -1,7 +1,5 @@
-import { ChartView } from '@/ui/chart/ChartView';
-
-export const metadata = { title: 'Hang chart · Copper Noon' };
+import { ToStand } from '@/ui/stands/ToStand';
 
 export default function Page() {
-  return <ChartView />;
+  return <ToStand part="hanging" />;
 }

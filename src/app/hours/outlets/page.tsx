@@ -1,7 +1,5 @@
-import { OutletsView } from '@/ui/outlets/OutletsView';
-
-export const metadata = { title: 'Outlets · Copper Noon' };
+import { ToStand } from '@/ui/stands/ToStand';
 
 export default function Page() {
-  return <OutletsView />;
+  return <ToStand part="power" />;
 }

@@ -1,6 +1,6 @@
 import { DataView } from '@/ui/data/DataView';
 
-export const metadata = { title: 'Your data · Copper Noon' };
+export const metadata = { title: 'Your data' };
 
 export default function Page() {
   return <DataView />;

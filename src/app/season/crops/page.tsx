@@ -1,6 +1,6 @@
 import { CropsView } from '@/ui/crops/CropsView';
 
-export const metadata = { title: 'Crops · Copper Noon' };
+export const metadata = { title: 'Crops' };
 
 export default function Page() {
   return <CropsView />;

@@ -48,7 +48,7 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
         <button type="button" className="min-h-11 min-w-0 flex-1 rounded px-2 text-left hover:bg-sunk" onClick={onOpen}>
           <span className="block text-lg font-semibold">{stand.name}</span>
           <span className="block text-soft">
-            on the bench · {bench.tiers.length} {bench.tiers.length === 1 ? 'tier' : 'tiers'} · {showMoney(cost, site.currency)} a month
+            {bench.tiers.length} {bench.tiers.length === 1 ? 'tier' : 'tiers'} · {showMoney(cost, site.currency)} a month
           </span>
         </button>
         {tools}
@@ -62,11 +62,11 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
             <tr>
               <th className="w-12 px-2 font-normal">tier</th>
               <th className="font-normal">tray</th>
-              <th className="w-40 font-normal">how it fares</th>
-              <th className="w-28 text-right font-normal">mol a day</th>
-              <th className="w-24 text-right font-normal">asks</th>
+              <th className="w-40 font-normal">result</th>
+              <th className="w-32 text-right font-normal">DLI, mol a day</th>
+              <th className="w-24 text-right font-normal">needed</th>
               <th className="w-20 text-right font-normal">in range</th>
-              <th className="w-28 pl-4 font-normal">how certain</th>
+              <th className="w-28 pl-4 font-normal">certainty</th>
             </tr>
           </thead>
           <tbody>

@@ -8,35 +8,50 @@ import { newId } from '@/store/site/newId';
 import { changeSite, showStand, undo } from '@/store/site/siteStore';
 import { addSetUp, copyStand, deleteStand, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
 import { tables } from '@/core/library/tables';
+import { NewStand } from '../bench/NewStand';
 import { FileButtons } from '../files/FileButtons';
 import { Button } from '../parts/Button';
+import { UndoButtons } from '../parts/UndoButtons';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { stageWords } from '../verdict/words';
 import { QuickWord } from './QuickWord';
+import { standPath } from './places';
 import { StandRow } from './StandRow';
 
-/** All set-ups in one list, with what each says. */
-export function SetUps() {
-  const { sites, benchLooks } = useWorkspace();
+/** All stands in one list, with each tray's standing. */
+export function Stands() {
+  const { sites } = useWorkspace();
   const { lengthUnit } = useSettings();
   const site = useSite((s) => s.site);
   const router = useRouter();
   const begin = () => {
     const id = newId();
     changeSite(sites, 'begin a set-up', addSetUp({ ...PLAIN_RECIPE, name: 'New set-up' }, id), id);
-    router.push('/');
+    router.push('/check');
   };
   return (
     <div className="mx-auto w-full max-w-4xl px-4 py-6 md:px-6">
       <div className="mb-4 flex flex-wrap items-center gap-3">
-        <h1 className="flex-1 text-2xl font-semibold">Set-ups</h1>
+        <h1 className="flex-1 text-2xl font-semibold">Stands</h1>
+        <UndoButtons />
         <FileButtons />
-        <Button kind="main" onClick={begin}>
-          <Plus size={17} aria-hidden /> New set-up
+        <Button onClick={begin}>
+          <Plus size={17} aria-hidden /> New check
         </Button>
+        <NewStand
+          trigger={
+            <Button kind="main">
+              <Plus size={17} aria-hidden /> New stand
+            </Button>
+          }
+        />
       </div>
-      {site.stands.length === 0 && <p className="text-soft">None yet. Begin one: a lamp, a tray and a crop are enough.</p>}
+      {site.stands.length === 0 && (
+        <p className="text-soft">
+          No stand yet. Begin with a check: a lamp, a tray and a crop are enough. Or add your rack, shelf, box or sill.
+        </p>
+      )}
       <ul>
         {site.stands.map((stand) => {
           const tools = (
@@ -67,17 +82,7 @@ export function SetUps() {
             </span>
           );
           if (!stand.laidOut)
-            return (
-              <StandRow
-                key={stand.id}
-                stand={stand}
-                tools={tools}
-                onOpen={() => {
-                  benchLooks.setState({ standId: stand.id, tierId: null, chosen: [] });
-                  router.push('/bench');
-                }}
-              />
-            );
+            return <StandRow key={stand.id} stand={stand} tools={tools} onOpen={() => router.push(standPath(stand.id))} />;
           const setUp = setUpOf(site, stand, tables);
           return (
             <li key={stand.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-3">
@@ -86,7 +91,7 @@ export function SetUps() {
                 className="min-h-11 min-w-0 flex-1 basis-64 rounded px-2 text-left hover:bg-sunk"
                 onClick={() => {
                   showStand(sites, stand.id);
-                  router.push('/');
+                  router.push('/check');
                 }}
               >
                 <span className="block text-lg font-semibold">{stand.name}</span>

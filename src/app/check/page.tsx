@@ -1,0 +1,7 @@
+import { QuickCheck } from '@/ui/check/QuickCheck';
+
+export const metadata = { title: 'Check' };
+
+export default function Page() {
+  return <QuickCheck />;
+}

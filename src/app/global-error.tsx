@@ -1,0 +1,13 @@
+'use client';
+import '@/ui/theme/globals.css';
+import { Broken } from '@/ui/shell/Broken';
+
+export default function GlobalError({ error, reset }: { error: Error; reset(): void }) {
+  return (
+    <html lang="en">
+      <body className="flex min-h-dvh">
+        <Broken error={error} retry={reset} />
+      </body>
+    </html>
+  );
+}

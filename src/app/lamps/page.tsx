@@ -1,0 +1,7 @@
+import { LampsView } from '@/ui/lamps/LampsView';
+
+export const metadata = { title: 'Lamps' };
+
+export default function Page() {
+  return <LampsView />;
+}

@@ -1,0 +1,7 @@
+import { Bench } from '@/ui/bench/Bench';
+
+export const metadata = { title: 'Bench' };
+
+export default function Page() {
+  return <Bench />;
+}

@@ -1,0 +1,7 @@
+import { ChartView } from '@/ui/chart/ChartView';
+
+export const metadata = { title: 'Hanging' };
+
+export default function Page() {
+  return <ChartView />;
+}

@@ -1,0 +1,7 @@
+import { ReadingsView } from '@/ui/readings/ReadingsView';
+
+export const metadata = { title: 'Readings' };
+
+export default function Page() {
+  return <ReadingsView />;
+}

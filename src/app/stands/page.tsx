@@ -1,0 +1,7 @@
+import { Stands } from '@/ui/stands/Stands';
+
+export const metadata = { title: 'Stands' };
+
+export default function Page() {
+  return <Stands />;
+}

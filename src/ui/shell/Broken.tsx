@@ -1,0 +1,35 @@
+'use client';
+import { useState } from 'react';
+import { openDatabase } from '@/store/saved/database';
+import { Button } from '../parts/Button';
+import { saveFile } from '../parts/saveFile';
+
+/** A page that broke: what to do, with a copy of the data as it is stored, whatever became of the page. */
+export function Broken({ error, retry }: { error: Error; retry(): void }) {
+  const [said, setSaid] = useState<string | null>(null);
+  async function save() {
+    try {
+      const copy = await openDatabase().newest('site');
+      if (copy === null) return setSaid('Nothing is stored in this browser yet.');
+      saveFile('copper-noon-rescued.json', JSON.stringify(copy.value, null, 2));
+    } catch {
+      setSaid('This browser did not give out your data. Load the page again.');
+    }
+  }
+  return (
+    <section className="m-auto max-w-md space-y-4 p-6" role="alert">
+      <h1 className="text-2xl font-semibold">This page has stopped working.</h1>
+      <p>
+        That is a fault of ours ({error.message || 'unknown'}). What you changed is stored. Try again; if it happens twice, export a copy of
+        your data first.
+      </p>
+      <div className="flex flex-wrap gap-3">
+        <Button kind="main" onClick={retry}>
+          Try again
+        </Button>
+        <Button onClick={() => void save()}>Export a copy of my data</Button>
+      </div>
+      {said && <p>{said}</p>}
+    </section>
+  );
+}

@@ -1,0 +1,42 @@
+import { cropLibrary } from '@/core/library/cropLibrary';
+import { lampLibrary } from '@/core/library/lampLibrary';
+import { tables } from '@/core/library/tables';
+import { cropOf } from '@/core/stand/setUp';
+import type { Site } from '@/core/stand/Site';
+import type { SearchItem } from '../parts/SearchList';
+import { STAND_PARTS, standPath } from '../stands/places';
+
+const PLACES: readonly (readonly [string, string, readonly string[]])[] = [
+  ['/check', 'Check', ['lamp', 'tray']],
+  ['/stands', 'Stands', ['overview', 'set-ups']],
+  ['/stands/compare', 'Two stands side by side', ['compare', 'variant']],
+  ['/season/crops', 'Crops', ['season', 'plants']],
+  ['/lamps', 'Lamps', ['library']],
+  ['/settings', 'Settings', ['units', 'currency', 'theme', 'quiet hours']],
+  ['/settings/data', 'Your data', ['backup', 'restore', 'export', 'import', 'save']],
+];
+
+/** Everything that one can go to: the id of each is its address. */
+export function goItems(site: Site): readonly SearchItem[] {
+  const item = (id: string, name: string, group: string, detail = '', words: readonly string[] = []): SearchItem => ({ id, name, group, detail, words }); // prettier-ignore
+  const batches = new Map(site.batches.map((b) => [b.id, b]));
+  return [
+    ...PLACES.map(([at, name, words]) => item(at, name, 'Places', '', words)),
+    ...site.stands.flatMap((s) => STAND_PARTS.map(({ part, label }) => item(standPath(s.id, part), s.name, 'Stands', label))),
+    ...site.stands.flatMap((s) =>
+      s.tiers.flatMap((t, i) =>
+        t.trays.map((y) => {
+          const crop = cropOf(site, batches.get(y.batchId)?.cropId ?? '', tables);
+          const where = s.tiers.length > 1 ? `${s.name}, tier ${i + 1}` : s.name;
+          return item(`/tray/${encodeURIComponent(y.id)}`, y.label || (crop?.name ?? 'Tray'), 'Trays', where, crop ? [crop.name, ...crop.alsoCalled] : []); // prettier-ignore
+        }),
+      ),
+    ),
+    ...[...site.crops, ...cropLibrary].map((c) =>
+      item(`/season/crops?crop=${encodeURIComponent(c.id)}`, c.name, 'Crops', '', c.alsoCalled),
+    ),
+    ...[...site.lamps, ...lampLibrary].map((l) =>
+      item(`/lamps?lamp=${encodeURIComponent(l.id)}`, l.name, 'Lamps', `${l.power} W`, [l.family]),
+    ),
+  ];
+}

@@ -1,0 +1,14 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useEffect } from 'react';
+import { useSite } from '../shell/WorkspaceContext';
+
+/** Where the application begins: somebody with stands sees them all, a first visit begins with a check. */
+export function Landing() {
+  const router = useRouter();
+  const hasStands = useSite((s) => s.site.stands.length > 1 || s.site.stands.some((stand) => !stand.laidOut));
+  useEffect(() => {
+    router.replace(hasStands ? '/stands' : '/check');
+  }, [router, hasStands]);
+  return null;
+}
