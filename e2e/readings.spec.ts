@@ -47,6 +47,7 @@ test('a walk with the simulated meter finds what the lamps really give, and the 
 }) => {
   const dose = async () => Number(await page.getByTestId('dose-mean').first().textContent());
   await page.getByLabel('Stand', { exact: true }).selectOption('Landing shelf'); // nothing shines in from other tiers
+  await page.waitForURL((url) => !url.pathname.includes('demo-rack'));
   await page.getByRole('link', { name: 'Bench' }).click();
   await expect(page.getByTestId('rests-on')).toContainText('By the boxes of the lamps alone');
   await page.waitForTimeout(1000);
@@ -63,6 +64,7 @@ test('a walk with the simulated meter finds what the lamps really give, and the 
   await expect.poll(async () => Math.abs((await dose()) / before - scale / 100 / Math.sqrt(0.7))).toBeLessThan(0.04);
   await page.goto('/readings');
   await page.getByLabel('Stand', { exact: true }).selectOption('Landing shelf');
+  await page.waitForURL((url) => url.pathname.endsWith('/readings') && !url.pathname.includes('demo-rack'));
   await page.getByRole('tab', { name: 'Fit' }).click();
   await page.getByRole('button', { name: 'Set it aside' }).click();
   await expect(page.getByTestId('fit-in-force')).toBeHidden();
