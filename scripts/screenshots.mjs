@@ -76,7 +76,7 @@ await picture('compare', {
   },
 });
 await picture('phone-bench', { path: '/bench', width: 390, height: 844, act: (page) => page.getByTestId('dose-mean').waitFor() });
-await picture('check');
+await picture('check', { path: '/check' });
 /** The readings of one tier of the rack. */
 const tierOfRack = (page, n) => page.getByLabel('tier', { exact: true }).selectOption({ index: n - 1 });
 const beginWalk = async (page, meter) => {
@@ -132,9 +132,9 @@ await picture('season', {
 });
 await picture('outlets', { path: '/hours/outlets', act: (page) => page.getByTestId('all-power').waitFor() });
 await picture('crops', { path: '/crops', scheme: 'dark' });
-await picture('set-ups', { path: '/setups' });
-await picture('settings', { path: '/settings' });
-await picture('phone', { width: 390, height: 844 });
+await picture('stands', { path: '/stands', act: (page) => page.getByRole('table').nth(2).waitFor() });
+await picture('your-data', { path: '/settings/data' });
+await picture('lamps', { path: '/lamps' });
 await picture('phone-readings', {
   path: '/readings',
   width: 390,

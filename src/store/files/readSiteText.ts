@@ -3,7 +3,7 @@ import type { Site } from '../../core/stand/Site';
 import { readSite } from '../saved/readSite';
 import { readJson } from './readJson';
 
-/** The largest file that is read: 200 stands with tens of thousands of readings, a few hundred bytes each, and what is exported comes in again. */
+/** The largest file that is read: 400 stands with tens of thousands of readings, a few hundred bytes each, and what is exported comes in again. */
 export const MAX_BYTES = 50_000_000;
 /** A site is eight deep; deeper is not ours, and may be meant to exhaust the reader. */
 const MAX_DEPTH = 16;

@@ -21,6 +21,7 @@ export function BenchHeader({ stand, hands }: { stand: BenchStand; hands: Hands 
   const { season } = useBenchLook();
   const { id, name } = stand.stand;
   const judged = light.status === 'ready' ? stand.tiers.flatMap((t) => judgedTrays(t, light.answer.tiers[t.tier.id] ?? null)) : [];
+  const trays = stand.tiers.reduce((n, t) => n + t.trays.length, 0);
   const lit = stand.tiers.filter((t) => t.lamps.length > 0).length;
   const off = judged.filter((j) => j.verdict.says !== 'in-range').length;
   return (
@@ -39,7 +40,7 @@ export function BenchHeader({ stand, hands }: { stand: BenchStand; hands: Hands 
       />
       <p className="text-soft" data-testid="stand-line">
         {stand.tiers.length > 1 && `${lit} of ${stand.tiers.length} tiers lit · `}
-        {judged.length} {judged.length === 1 ? 'tray' : 'trays'}
+        {trays} {trays === 1 ? 'tray' : 'trays'}
         {judged.length > 0 && (off === 0 ? ' · all in range' : ` · ${off} ${off === 1 ? 'needs' : 'need'} a hand`)}
       </p>
       <span className="flex-1" />

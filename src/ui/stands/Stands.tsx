@@ -35,7 +35,9 @@ export function Stands() {
       <div className="mb-4 flex flex-wrap items-center gap-3">
         <h1 className="flex-1 text-2xl font-semibold">Stands</h1>
         <UndoButtons />
-        <FileButtons />
+        <span className="flex flex-wrap gap-3 max-md:hidden">
+          <FileButtons />
+        </span>
         <Button onClick={begin}>
           <Plus size={17} aria-hidden /> New check
         </Button>
