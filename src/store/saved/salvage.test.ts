@@ -71,11 +71,11 @@ test('whatever was damaged, what is offered reads back', () => {
   const random = randomFrom(11);
   const file = JSON.parse(exportSite(site)) as unknown;
   let some = 0;
-  for (let i = 0; i < 50; i++) {
+  for (let i = 0; i < 20; i++) {
     const out = saved(mutateJson(random, file));
     if (!out) continue;
     some++;
     expect(readSite(JSON.parse(exportSite(out.site))).ok).toBe(true);
   }
-  expect(some).toBeGreaterThan(40);
+  expect(some).toBeGreaterThan(15);
 });

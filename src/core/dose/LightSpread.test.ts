@@ -1,0 +1,67 @@
+import fc from 'fast-check';
+import { evenSpread, PARTS, scaled, shareBetween, spreadOf } from './LightSpread';
+
+const strengths = fc.array(fc.double({ min: 0, max: 1000, noNaN: true }), { minLength: 1, maxLength: 60 });
+
+test('a spread has the ends and the mean of what it sums up, and its parts are the values at equal shares of the area', () => {
+  fc.assert(
+    fc.property(strengths, (values) => {
+      const spread = spreadOf(values);
+      const sorted = [...values].sort((a, b) => a - b);
+      expect([spread.weakest, spread.strongest]).toEqual([sorted[0], sorted.at(-1)]);
+      expect(spread.mean).toBeWithin(values.reduce((a, b) => a + b, 0) / values.length, { absolute: 1e-6 });
+      spread.parts.forEach((part, p) => {
+        const rank = sorted.filter((v) => v < part).length / sorted.length;
+        const upTo = sorted.filter((v) => v <= part).length / sorted.length;
+        const middle = (p + 0.5) / PARTS;
+        expect(rank).toBeLessThanOrEqual(middle + 1e-9);
+        expect(upTo).toBeGreaterThanOrEqual(middle - 1e-9);
+      });
+      expect(() => spreadOf([])).toThrow(RangeError);
+    }),
+  );
+});
+
+test('weights count like so many equal values', () => {
+  const even = spreadOf([1, 1, 1, 2, 5, 5]);
+  expect(spreadOf([5, 1, 2], [2 / 6, 3 / 6, 1 / 6])).toEqual({ ...even, mean: expect.closeTo(even.mean, 9) as number });
+});
+
+test('twice the light is a spread of twice the strengths', () => {
+  fc.assert(
+    fc.property(strengths, (values) => {
+      const [twice, direct] = [scaled(spreadOf(values), 2), spreadOf(values.map((v) => 2 * v))];
+      expect(twice).toEqual({ ...direct, mean: expect.closeTo(direct.mean, 6) as number });
+    }),
+  );
+});
+
+test('the share between two strengths is that of a tray whose light rises evenly, and adds up', () => {
+  // From 100 to 200 evenly: a share follows by rule of three.
+  const rising = spreadOf(Array.from({ length: 800 }, (_, i) => 100 + (i + 0.5) / 8));
+  for (const [low, high, share] of [
+    [100, 200, 1],
+    [150, 200, 0.5],
+    [100, 125, 0.25],
+    [120, 180, 0.6],
+    [0, 99, 0],
+    [201, 300, 0],
+    [180, 120, 0],
+    [150, 150, 0],
+  ] as const)
+    // prettier-ignore
+    expect(shareBetween(rising, low, high)).toBeWithin(share, { absolute: 0.003 });
+  expect(shareBetween(evenSpread(50), 50, 60)).toBe(1);
+  expect(shareBetween(evenSpread(50), 40, 50)).toBe(1);
+  expect(shareBetween(evenSpread(50), 50.1, 60)).toBe(0);
+  fc.assert(
+    fc.property(strengths, fc.double({ min: 0, max: 1000, noNaN: true }), fc.double({ min: 0, max: 1000, noNaN: true }), (values, a, b) => {
+      const [low, high] = [Math.min(a, b), Math.max(a, b)];
+      const share = shareBetween(spreadOf(values), low, high);
+      expect(share).toBeGreaterThanOrEqual(0);
+      expect(share).toBeLessThanOrEqual(1 + 1e-12);
+      expect(shareBetween(spreadOf(values), low, high + 10)).toBeGreaterThanOrEqual(share - 1e-12);
+      expect(shareBetween(spreadOf(values), 0, 1000)).toBe(1);
+    }),
+  );
+});
