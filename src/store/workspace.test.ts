@@ -37,8 +37,8 @@ async function opened(): Promise<Workspace> {
 const names = (w: Workspace) => w.sites.getState().site.stands.map((s) => s.name);
 /** The document that is written: older ones stood there by themselves. */
 const kept = async () => {
-  const value = (await openDatabase().newest('site'))?.value as { site?: unknown } | undefined;
-  return (value?.site ?? value ?? null) as { stands: { name: string }[] } | null;
+  const value = (await openDatabase().newest('site'))?.value as { site?: { text: string } } | undefined;
+  return (value?.site ? JSON.parse(value.site.text) : (value ?? null)) as { stands: { name: string }[] } | null;
 };
 const rename = (w: Workspace, name: string) =>
   changeSite(w.sites, 'rename', (s) => ({ ...s, stands: s.stands.map((x, i) => (i === 0 ? { ...x, name } : x)) }));
@@ -132,8 +132,10 @@ test('what is sound in what can’t be read is offered and opens', async () => {
   const all = names(first);
   ends.pop()!();
   const copy = (await openDatabase().newest('site'))!;
-  const broken = structuredClone(copy.value) as { site: { stands: { tiers: { width_m: unknown }[] }[] } };
-  broken.site.stands[1]!.tiers = [];
+  const broken = structuredClone(copy.value) as { site: { text: string } };
+  const file = JSON.parse(broken.site.text) as { stands: { tiers: unknown[] }[] };
+  file.stands[1]!.tiers = [];
+  broken.site.text = JSON.stringify(file); // its seal is wrong now
   await openDatabase().set('site', { copy: copy.copy + 1, value: broken });
   const w = await opened();
   expect(w.opening.getState()).toMatchObject({ status: 'unreadable', sound: { leftOut: [{ at: 'stands[1].tiers' }] } });

@@ -1,26 +1,47 @@
-import { fail, ok, type Problem, type Result } from '../../core/result';
+import { containerLibrary } from '../../core/library/containerLibrary';
+import { coverLibrary } from '../../core/library/coverLibrary';
+import { cropLibrary } from '../../core/library/cropLibrary';
+import { lampLibrary } from '../../core/library/lampLibrary';
+import { materialLibrary } from '../../core/library/materialLibrary';
+import { meterLibrary } from '../../core/library/meterLibrary';
+import { spectrumLibrary } from '../../core/library/spectrumLibrary';
+import { ok, type Problem, type Result } from '../../core/result';
 import type { Reading } from '../../core/reading/Reading';
 import type { Site, Tier } from '../../core/stand/Site';
 import { VERSION } from './migrate';
-import { readingsOf, readSite } from './readSite';
+import { readingsOf, readSite, siteOf } from './readSite';
 import { sealOf } from './seal';
-import type { ReadingFile } from './SiteFile';
+import type { ReadingFile, SiteFile } from './SiteFile';
 import { writeReadings, writeSite } from './writeSite';
 
-/** The readings of one tier, written by themselves since they are many and seldom change. */
-interface Page {
-  /** The version of the site file by which they are written. */
+/** A text that was sound when it was written: with the same version and the same seal it is sound, and need not be checked again. */
+interface Sealed {
+  /** The version of the site file by which it is written. */
   readonly version: number;
   readonly text: string;
-  /** The seal of the text: what was sound when it was written, and has the same seal, is sound. */
   readonly seal: number;
 }
+
+/** The readings of one tier, written by themselves since they are many and seldom change. */
+type Page = Sealed;
+
+/** What documents refer to by name. With other tables what was sound may not be. */
+const NAMES = [cropLibrary, lampLibrary, containerLibrary, coverLibrary, spectrumLibrary, meterLibrary, materialLibrary]
+  .map((table) => table.map(({ id }) => id).join())
+  .join(';');
+const sealFor = (text: string) => sealOf(NAMES + text);
+
+const sealed = (value: unknown): Sealed => {
+  const text = JSON.stringify(value);
+  return { version: VERSION, text, seal: sealFor(text) };
+};
+const isWhole = ({ version, text, seal }: Sealed): boolean => version === VERSION && seal === sealFor(text);
 
 /** The document as it is stored: without its readings, which stand on pages of their own. */
 export interface StoredSite {
   readonly scheme: 2;
   readonly activeId: string;
-  readonly site: unknown;
+  readonly site: Sealed;
   /** The page of each tier that has readings. */
   readonly pages: Readonly<Record<string, string>>;
   /** Pages that were not written yet as the page of the browser went. */
@@ -68,14 +89,13 @@ export function createPager(newId: () => string): Pager {
         let id = known.get(readings);
         if (id === undefined || !standing.has(id)) {
           id = newId();
-          const text = JSON.stringify(writeReadings(readings));
-          fresh.push({ id, page: { version: VERSION, text, seal: sealOf(text) }, readings });
+          fresh.push({ id, page: sealed(writeReadings(readings)), readings });
         }
         pages[tier.id] = id;
         return { ...tier, readings: [] };
       };
       const stands = site.stands.map((s) => ({ ...s, tiers: s.tiers.map(without) }));
-      return { document: { site: writeSite({ ...site, stands }), pages }, fresh };
+      return { document: { site: sealed(writeSite({ ...site, stands })), pages }, fresh };
     },
   };
 }
@@ -86,8 +106,8 @@ export type ReadStored =
   | { readonly ok: false; readonly problems: readonly Problem[]; readonly whole: unknown };
 
 /**
- * Reads a stored document of any scheme. Pages that are sealed by today's version were sound when they were written and are not checked
- * again; with any other the whole is put together as one file and read as such.
+ * Reads a stored document of any scheme. What is sealed by today's version was sound when it was written and is not checked
+ * again; with anything else the whole is put together as one file and read as such.
  */
 export async function readStored(value: unknown, page: (id: string) => Promise<unknown>, pager: Pager): Promise<ReadStored> {
   if (!isStored(value)) {
@@ -96,17 +116,15 @@ export async function readStored(value: unknown, page: (id: string) => Promise<u
   }
   const found = new Map<string, unknown>();
   await Promise.all(Object.entries(value.pages).map(async ([tier, id]) => found.set(tier, value.loose?.[id] ?? (await page(id)))));
-  const sealed = [...found.values()].every((p) => isPage(p) && p.version === VERSION && p.seal === sealOf(p.text));
-  if (!sealed) {
+  const whole = () => withReadings(parsed(value.site.text), found);
+  if (!isWhole(value.site) || ![...found.values()].every((p) => isPage(p) && isWhole(p))) {
     const missing = [...found]
       .filter(([, p]) => !isPage(p))
       .map(([tier]): Problem => ({ code: 'kept/page-missing', at: `readings of ${tier}` }));
-    const whole = withReadings(value.site, found);
-    return missing.length > 0 ? { ok: false, problems: missing, whole } : answerOf(readSite(whole), value.activeId, whole);
+    return missing.length > 0 ? { ok: false, problems: missing, whole: whole() } : answerOf(readSite(whole()), value.activeId, whole());
   }
-  const site = readSite(value.site);
-  if (!site.ok) return { ok: false, problems: site.problems, whole: withReadings(value.site, found) };
-  const stands = site.value.stands.map((s) => ({
+  const site = siteOf(JSON.parse(value.site.text) as SiteFile);
+  const stands = site.stands.map((s) => ({
     ...s,
     tiers: s.tiers.map((t) => {
       const own = found.get(t.id) as Page | undefined;
@@ -116,7 +134,7 @@ export async function readStored(value: unknown, page: (id: string) => Promise<u
       return { ...t, readings };
     }),
   }));
-  return answerOf(ok({ ...site.value, stands }), value.activeId, null);
+  return answerOf(ok({ ...site, stands }), value.activeId, null);
 }
 
 const answerOf = (site: Result<Site>, activeId: unknown, whole: unknown): ReadStored =>
@@ -125,22 +143,22 @@ const answerOf = (site: Result<Site>, activeId: unknown, whole: unknown): ReadSt
     : { ok: false, problems: site.problems, whole };
 
 /** The document with its readings in place, as one file; as far as they can be read at all. */
-function withReadings(site: unknown, pages: ReadonlyMap<string, unknown>): unknown {
-  const whole = structuredClone(site) as { stands?: { tiers?: { id?: unknown; readings?: unknown }[] }[] };
-  for (const stand of Array.isArray(whole?.stands) ? whole.stands : [])
+function withReadings(whole: unknown, pages: ReadonlyMap<string, unknown>): unknown {
+  const { stands } = (whole ?? {}) as { stands?: { tiers?: { id?: unknown; readings?: unknown }[] }[] };
+  for (const stand of Array.isArray(stands) ? stands : [])
     for (const tier of Array.isArray(stand?.tiers) ? stand.tiers : []) {
       const page = pages.get(String(tier?.id));
-      const read = isPage(page) ? listIn(page.text) : fail();
-      if (read.ok) tier.readings = read.value;
+      const read = isPage(page) ? parsed(page.text) : null;
+      if (Array.isArray(read)) tier.readings = read;
     }
   return whole;
 }
 
-function listIn(text: string): Result<unknown[]> {
+/** A text as data; the text itself where it is none any more. */
+function parsed(text: string): unknown {
   try {
-    const value: unknown = JSON.parse(text);
-    return Array.isArray(value) ? ok(value) : fail();
+    return JSON.parse(text) as unknown;
   } catch {
-    return fail();
+    return text;
   }
 }

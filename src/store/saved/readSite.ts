@@ -35,7 +35,8 @@ export function readSite(data: unknown): Result<Site> {
   return ok(siteOf(file));
 }
 
-function siteOf(file: SiteFile): Site {
+/** A file that is sound, as a site. */
+export function siteOf(file: SiteFile): Site {
   return {
     currency: file.currency,
     price_per_kWh: file.price_per_kWh,
