@@ -90,7 +90,7 @@ test('a rack is built by mouse; dragging its lamp changes dose and verdict to wh
   // One drag is one step, and the stand is there after a reload.
   await page.getByRole('button', { name: 'Undo: move on the bench' }).click();
   await expect.poll(() => dose(page, 'strongest')).toBeCloseTo(before, 1);
-  await page.getByRole('button', { name: 'Do again: move on the bench' }).click();
+  await page.getByRole('button', { name: 'Redo: move on the bench' }).click();
   await page.waitForTimeout(500);
   await page.reload();
   await expect(lampOn(page, 2)).toBeVisible();
@@ -320,7 +320,7 @@ test('what is taken away takes its light along, and everything can be undone to 
   // The stand itself is undone: the others are shown.
   await expect(page).toHaveURL(/\/stands$/);
   await expect(page.getByRole('button', { name: /^First set-up/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Do again: begin a stand' }).click();
+  await page.getByRole('button', { name: 'Redo: begin a stand' }).click();
   await expect(page.getByRole('button', { name: /^Wire rack/ })).toBeVisible();
 });
 

@@ -75,6 +75,7 @@ test('a deleted stand leads back to the others, and undo brings it back', async 
 test('every lamp is shown with where it hangs', async ({ page }) => {
   await page.goto('/lamps');
   await page.getByRole('combobox').fill('shop light two strips 42');
+  await expect(page.getByRole('option', { selected: true })).toContainText('two strips, 42 W');
   await page.keyboard.press('Enter');
   const lamp = page.getByRole('article', { name: 'LED shop light 1.2 m, two strips, 42 W' });
   await expect(lamp).toContainText('65 µmol/s');
@@ -88,6 +89,8 @@ test('the palette goes anywhere by keyboard, and the list of keys is a key away'
   const go = async (typed: string, url: RegExp) => {
     await page.keyboard.press('Control+k');
     await page.getByRole('dialog').getByRole('combobox').fill(typed);
+    // The list follows what is typed.
+    await expect(page.getByRole('dialog').getByRole('option', { selected: true })).toContainText(new RegExp(typed, 'i'));
     await page.keyboard.press('Enter');
     await expect(page).toHaveURL(url);
     await expect(page.getByRole('dialog')).toBeHidden();

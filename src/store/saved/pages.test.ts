@@ -46,6 +46,12 @@ test('pages that were not written yet are read from the document that the page o
   expect(back.ok && pager.cut(back.site, new Set()).fresh.map((f) => f.page.text)).toEqual(fresh.map((f) => f.page.text));
 });
 
+test('a copy for a file is read without remembering where pages stand, readings included', async () => {
+  const { store, value } = stored();
+  const back = await readStored(value, (id) => Promise.resolve(store.get(id) ?? null));
+  expect(back.ok && exportSite(back.site)).toBe(exportSite(site));
+});
+
 test('what an older version stored is read: the file by itself, with the stand that was shown', async () => {
   const file = JSON.parse(exportSite(site)) as Record<string, unknown>;
   const back = await read({ ...file, activeId: 'x' }, new Map());

@@ -109,7 +109,7 @@ export type ReadStored =
  * Reads a stored document of any scheme. What is sealed by today's version was sound when it was written and is not checked
  * again; with anything else the whole is put together as one file and read as such.
  */
-export async function readStored(value: unknown, page: (id: string) => Promise<unknown>, pager: Pager): Promise<ReadStored> {
+export async function readStored(value: unknown, page: (id: string) => Promise<unknown>, pager?: Pick<Pager, 'know'>): Promise<ReadStored> {
   if (!isStored(value)) {
     const { activeId, ...file } = typeof value === 'object' && value !== null ? (value as Record<string, unknown>) : { nothing: value };
     return answerOf(readSite(file), activeId, file);
@@ -130,7 +130,7 @@ export async function readStored(value: unknown, page: (id: string) => Promise<u
       const own = found.get(t.id) as Page | undefined;
       if (!own) return t;
       const readings = readingsOf(JSON.parse(own.text) as ReadingFile[]);
-      if (!value.loose?.[value.pages[t.id]!]) pager.know(readings, value.pages[t.id]!);
+      if (!value.loose?.[value.pages[t.id]!]) pager?.know(readings, value.pages[t.id]!);
       return { ...t, readings };
     }),
   }));

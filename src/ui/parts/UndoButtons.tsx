@@ -10,7 +10,7 @@ export function UndoButtons() {
   const past = useSite((s) => s.past);
   const future = useSite((s) => s.future);
   const back = past.length ? `Undo: ${past[past.length - 1]!.what}` : 'Undo';
-  const forth = future.length ? `Do again: ${future[0]!.what}` : 'Do again';
+  const forth = future.length ? `Redo: ${future[0]!.what}` : 'Redo';
   return (
     <>
       <Button kind="quiet" className="px-2!" disabled={past.length === 0} onClick={() => undo(sites)} aria-label={back} title={back}>

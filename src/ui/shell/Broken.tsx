@@ -1,17 +1,22 @@
 'use client';
 import { useState } from 'react';
+import { exportSite } from '@/store/files/exportSite';
 import { openDatabase } from '@/store/saved/database';
+import { readStored } from '@/store/saved/pages';
 import { Button } from '../parts/Button';
 import { saveFile } from '../parts/saveFile';
 
-/** A page that broke: what to do, with a copy of the data as it is stored, whatever became of the page. */
+/** A page that broke: what to do, with a copy of the data as it is stored, which can be imported again. */
 export function Broken({ error, retry }: { error: Error; retry(): void }) {
   const [said, setSaid] = useState<string | null>(null);
   async function save() {
     try {
-      const copy = await openDatabase().newest('site');
+      const database = openDatabase();
+      const copy = await database.newest('site');
       if (copy === null) return setSaid('Nothing is stored in this browser yet.');
-      saveFile('copper-noon-rescued.json', JSON.stringify(copy.value, null, 2));
+      const stored = await readStored(copy.value, (id) => database.page(id));
+      if (stored.ok) saveFile('copper-noon.json', exportSite(stored.site));
+      else saveFile('copper-noon-rescued.json', JSON.stringify(stored.whole, null, 2));
     } catch {
       setSaid('This browser did not give out your data. Load the page again.');
     }

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { putAt, type Clash } from '@/store/saved/merge';
+import { putAt } from '@/store/saved/merge';
 import { changeSite, undo } from '@/store/site/siteStore';
 import type { Workspace } from '@/store/workspace';
 import { say } from './toastStore';
@@ -10,18 +10,15 @@ export function useElsewhere({ elsewhere, sites, snapshots }: Workspace): void {
     () =>
       elsewhere.subscribe(({ told }) => {
         if (told?.what === 'clashes')
-          say(
-            `Another window changed ${told.clashes.length === 1 ? 'the same thing' : 'the same things'} (${namesOf(told.clashes)}). What you put here stands.`,
-            {
-              label: 'Use the other one',
-              run() {
-                changeSite(sites, 'use what the other window has', (site) =>
-                  told.clashes.reduce((s, { path, theirs }) => putAt(s, path, theirs), site),
-                );
-                say('What the other window had stands here now.', { label: 'Undo', run: () => undo(sites) });
-              },
+          say(`Another window changed ${told.clashes.length === 1 ? 'the same value' : 'the same values'}. Yours is kept.`, {
+            label: 'Use the other one',
+            run() {
+              changeSite(sites, 'use what the other window has', (site) =>
+                told.clashes.reduce((s, { path, theirs }) => putAt(s, path, theirs), site),
+              );
+              say('What the other window had stands here now.', { label: 'Undo', run: () => undo(sites) });
             },
-          );
+          });
         if (told?.what === 'apart')
           void snapshots
             .take(told.mine, 'apart')
@@ -34,7 +31,3 @@ export function useElsewhere({ elsewhere, sites, snapshots }: Workspace): void {
     [elsewhere, sites, snapshots],
   );
 }
-
-/** The fields in question, by their last names. */
-const namesOf = (clashes: readonly Clash[]): string =>
-  [...new Set(clashes.map(({ path }) => path.findLast((n) => /^[a-z][A-Za-z_]*$/.test(n)) ?? 'a setting'))].slice(0, 3).join(', ');

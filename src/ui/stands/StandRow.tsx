@@ -1,7 +1,6 @@
 'use client';
 import clsx from 'clsx';
-import { useEffect, useMemo, useState } from 'react';
-import type { BenchAnswer } from '@/core/bench/BenchQuestion';
+import { useMemo } from 'react';
 import { runningCost } from '@/core/cost/runningCost';
 import { tables } from '@/core/library/tables';
 import { benchStandOf } from '@/core/stand/benchStand';
@@ -11,27 +10,17 @@ import { showMoney } from '@/core/units/money';
 import type { Certainty } from '@/core/uncertainty/certainty';
 import { SAYS_WORDS, trayName } from '../bench/benchWords';
 import { judgedTrays } from '../bench/useBench';
-import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { useLightOfStand } from '../hours/useLightOfStand';
+import { useSite } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 
 const CERTAIN: Readonly<Record<Certainty, string>> = { sure: 'certain', likely: 'likely', open: 'uncertain' };
 
 /** Every tray of every tier of a stand: in range or not, and how certain that is. */
 export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): void; tools: React.ReactNode }) {
-  const { lightOfStand } = useWorkspace();
   const site = useSite((s) => s.site);
   const bench = useMemo(() => benchStandOf(site, stand, tables), [site, stand]);
-  const [light, setLight] = useState<BenchAnswer | 'failed' | null>(null);
-  useEffect(() => {
-    let gone = false;
-    lightOfStand(bench).then(
-      (answer) => !gone && setLight(answer),
-      () => !gone && setLight('failed'),
-    );
-    return () => {
-      gone = true;
-    };
-  }, [lightOfStand, bench]);
+  const light = useLightOfStand(bench);
   const cost = bench.tiers.reduce(
     (sum, t) =>
       sum +
