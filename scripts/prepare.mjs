@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { execFileSync, spawnSync } from 'node:child_process';
+import { execFile, execFileSync, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
@@ -33,6 +33,13 @@ const stamp = (name, hash) => {
 export function run(command, args, env = {}) {
   const { status } = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } });
   return status === 0;
+}
+
+/** Runs a command beside others. @returns whether it ended well, and all that it printed */
+export function runQuietly(command, args) {
+  return new Promise((resolve) => {
+    execFile(command, args, { maxBuffer: 1e8 }, (error, out, err) => resolve({ well: !error, printed: out + err }));
+  });
 }
 
 /** Installs the packages of the lock file, unless they are there already. */

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { build, freePort, installPackages, run } from './prepare.mjs';
+import { build, freePort, installPackages, run, runQuietly } from './prepare.mjs';
 
 installPackages();
 if (!existsSync('/usr/bin/chromium')) {
@@ -20,19 +20,32 @@ let failed = 0;
 const count = (ok) => (ok ? passed++ : failed++);
 const report = (file) => JSON.parse(readFileSync(join(reports, file), 'utf8'));
 
-for (const [name, command] of [
-  ['types', ['tsc', '--noEmit', '-p', '.']],
-  ['types of the core, without a browser', ['tsc', '--noEmit', '-p', 'src/core']],
-  ['lint', ['eslint', '.', '--max-warnings', '0']],
-  ['format', ['prettier', '--check', '--log-level', 'warn', '.']],
-  ['arrows between the rooms', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']],
-]) {
-  console.log(`\n— ${name}`);
-  count(run('npx', command));
-}
+/** Two lanes, as even small machines have two cores. */
+const checks = await Promise.all(
+  [
+    [
+      ['types', ['tsc', '--noEmit', '-p', '.']],
+      ['types of the core, without a browser', ['tsc', '--noEmit', '-p', 'src/core']],
+    ],
+    [
+      ['lint', ['eslint', '.', '--max-warnings', '0']],
+      ['format', ['prettier', '--check', '--log-level', 'warn', '.']],
+      ['arrows between the rooms', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']],
+    ],
+  ].map(async (lane) => {
+    const ended = [];
+    for (const [name, command] of lane) {
+      const { well, printed } = await runQuietly('npx', command);
+      console.log(`\n— ${name}\n${printed}`);
+      ended.push(well);
+    }
+    return ended;
+  }),
+);
+checks.flat().forEach(count);
 
 console.log('\n— unit tests');
-const unitsWell = run('npx', ['jest', '--json', '--outputFile', join(reports, 'jest.json')]);
+const unitsWell = run('npx', ['jest', '--maxWorkers=100%', '--json', '--outputFile', join(reports, 'jest.json')]);
 try {
   const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = report('jest.json');
   passed += numPassedTests;

@@ -26,7 +26,7 @@ const untilKept = async (name: string) => {
   for (let i = 0; i < 400 && (await kept())?.stands[0]?.name !== name; i++) await later(10);
   expect((await kept())!.stands[0]!.name).toBe(name);
 };
-const ends: (() => void)[] = [];
+const ends: (() => Promise<void>)[] = [];
 /** A page that is opened: from here on it keeps what changes. */
 async function opened(): Promise<Workspace> {
   const workspace = createWorkspace('en-GB');
@@ -48,8 +48,9 @@ beforeEach(async () => {
   await localforage.createInstance({ name: 'copper-noon', storeName: 'workspace' }).clear();
   await localforage.createInstance({ name: 'copper-noon-snapshots', storeName: 'lines' }).clear();
 });
-afterEach(() => {
-  for (const end of ends.splice(0)) end();
+afterEach(async () => {
+  // What a test still writes must not be found by the next one.
+  await Promise.all(ends.splice(0).map((end) => end()));
   jest.restoreAllMocks();
 });
 
@@ -64,7 +65,7 @@ test('what changes is there for the next page; undo does not reach behind its op
   const first = await opened();
   rename(first, 'Under the stairs');
   await untilKept('Under the stairs');
-  ends.pop()!();
+  await ends.pop()!();
   const second = await opened();
   expect(names(second)[0]).toBe('Under the stairs');
   undo(second.sites);
@@ -83,7 +84,7 @@ test('a database that does not give out what it keeps is asked again, and then l
   const first = await opened();
   rename(first, 'A whole season');
   await untilKept('A whole season');
-  ends.pop()!();
+  await ends.pop()!();
   const get = jest.spyOn(IDBObjectStore.prototype, 'get').mockImplementation(() => {
     throw new DOMException('disk', 'UnknownError');
   });
@@ -100,7 +101,7 @@ test('one failed read is no failure', async () => {
   const first = await opened();
   rename(first, 'A whole season');
   await untilKept('A whole season');
-  ends.pop()!();
+  await ends.pop()!();
   jest.spyOn(IDBObjectStore.prototype, 'get').mockImplementationOnce(() => {
     throw new DOMException('disk', 'UnknownError');
   });
@@ -130,7 +131,7 @@ test('what is sound in what can’t be read is offered and opens', async () => {
   const first = await opened();
   await untilKept(names(first)[0]!);
   const all = names(first);
-  ends.pop()!();
+  await ends.pop()!();
   const copy = (await openDatabase().newest('site'))!;
   const broken = structuredClone(copy.value) as { site: { text: string } };
   const file = JSON.parse(broken.site.text) as { stands: { tiers: unknown[] }[] };
@@ -142,7 +143,7 @@ test('what is sound in what can’t be read is offered and opens', async () => {
   await w.begin('sound');
   expect(names(w)).toEqual(all.filter((_, i) => i !== 1));
   await until(() => w.lastSaved.getState().saved_ms !== null);
-  ends.pop()!();
+  await ends.pop()!();
   expect(names(await opened())).toEqual(all.filter((_, i) => i !== 1));
 });
 

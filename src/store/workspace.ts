@@ -73,8 +73,8 @@ export interface Workspace {
   sharesAt(tier: BenchTier, x: Metres, y: Metres, z: Metres): ReturnType<Lane['shares']>;
   /** The light of any set-up, computed beside the picture; rejects before the workspace is open or when the worker died. */
   lightOf(setUp: SetUp): Promise<LightAnswer>;
-  /** Opens what was kept, starts the worker and the saving; returns the end of it all. */
-  start(seed: 'plain' | 'demo'): () => void;
+  /** Opens what was kept, starts the worker and the saving; returns the end of it all, which is done when everything is written. */
+  start(seed: 'plain' | 'demo'): () => Promise<void>;
   /** Puts aside what could not be read, and begins anew or with what is sound in it. */
   begin(with_: 'anew' | 'sound'): Promise<void>;
 }
@@ -161,8 +161,8 @@ export function createWorkspace(language: string): Workspace {
     keeping = started;
 
     return () => {
-      started.stop();
       for (const end of ends.splice(0)) end();
+      return started.stop();
     };
   }
 

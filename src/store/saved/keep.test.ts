@@ -67,3 +67,19 @@ test('a store that fails is said, and asked again without being told', async () 
   expect(seen.writes).toBe(2);
   expect(keeper.unwritten()).toBe(false);
 });
+
+test('at the end what waits is written, and nothing more, not even again', async () => {
+  const store = { full: false };
+  const { seen, keeper } = slow(store);
+  keeper.soon();
+  await keeper.end();
+  expect(seen.writes).toBe(1);
+  keeper.soon();
+  await later(60);
+  expect(seen.writes).toBe(1);
+  const failing = slow({ full: true });
+  failing.keeper.soon();
+  await failing.keeper.end();
+  await later(100);
+  expect(failing.seen.writes).toBe(1);
+});

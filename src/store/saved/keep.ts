@@ -10,7 +10,8 @@ const USUAL: Patience = { quiet_ms: 150, latest_ms: 300, again_ms: 2000 };
  * Writes what changes after a moment of quiet or, while changes go on, every so often; one write at a time and always the newest.
  * A write that failed is tried again until it is done.
  *
- * @returns `soon` to ask for a write, `now` to write at once, `flush` to write what waits, `unwritten` while something does
+ * @returns `soon` to ask for a write, `now` to write at once, `flush` to write what waits, `unwritten` while something does; `end` to
+ * write what waits and then no more
  */
 export function keep(write: () => Promise<void>, onError: (reason: unknown) => void, patience = USUAL) {
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -18,8 +19,10 @@ export function keep(write: () => Promise<void>, onError: (reason: unknown) => v
   let due: number | undefined;
   let writing: Promise<void> | null = null;
   let again = false;
+  let ended = false;
 
   function wait(ms: number) {
+    if (ended) return;
     clearTimeout(timer);
     timer = setTimeout(() => void now(), ms);
   }
@@ -46,6 +49,9 @@ export function keep(write: () => Promise<void>, onError: (reason: unknown) => v
     return writing;
   }
 
+  /** Writes only when something waits. */
+  const flush = () => (timer === undefined ? (writing ?? Promise.resolve()) : now());
+
   return {
     soon() {
       const at = performance.now();
@@ -55,7 +61,11 @@ export function keep(write: () => Promise<void>, onError: (reason: unknown) => v
     now,
     /** Whether something is not written yet. */
     unwritten: () => timer !== undefined || writing !== null,
-    /** Writes only when something waits. */
-    flush: () => (timer === undefined ? (writing ?? Promise.resolve()) : now()),
+    flush,
+    async end() {
+      const last = flush();
+      ended = true;
+      await last;
+    },
   };
 }

@@ -146,7 +146,7 @@ export function createSiteKeeper(database: Database, sites: SiteStore, elsewhere
     return () => ends.forEach((end) => end());
   }
 
-  return { open, follow, hurry, soon: keeper.soon, flush: keeper.flush };
+  return { open, follow, hurry, soon: keeper.soon, flush: keeper.flush, end: keeper.end };
 }
 
 const pagesOf = ({ value }: Copy): StoredSite['pages'] => (value as Partial<StoredSite>).pages ?? {};

@@ -171,9 +171,11 @@ export function startKeeping(database: Database, snapshots: Snapshots, kinds: Ki
       keepFromNowOn();
       site.soon();
     },
-    stop() {
+    /** Resolves when what was under way is written. */
+    async stop(): Promise<void> {
       stopped = true;
       for (const end of ends.splice(0)) end();
+      await Promise.all([site.end(), settingsKeeper.end()]);
     },
   };
 }

@@ -34,7 +34,7 @@ export function Shell({ seed, nonce, children }: ShellProps) {
     // The workspace lives in the browser only; the page is drawn without it first.
     // eslint-disable-next-line react-hooks/set-state-in-effect
     setWorkspace(opened);
-    return stop;
+    return () => void stop();
   }, [seed, nonce]);
   if (!workspace) return <Frame />;
   return (
