@@ -2,8 +2,36 @@
 const above = (...rooms) => `^src/(${rooms.join('|')})/`;
 const npm = (...names) => `(^|node_modules/)(${names.join('|')})(/|$)`;
 
+/** The floors of the core, lowest first: a district imports from floors below its own. See src/core/README.md. */
+const floors = [['units'], ['light', 'sky'], ['things'], ['site'], ['judge'], ['measure'], ['answer'], ['plan'], ['exchange']];
+const district = (...names) => `^src/core/(${names.join('|')})/`;
+const downwards = floors.flatMap((floor, i) =>
+  floor.map((name) => ({
+    name: `core-${name}-imports-only-from-below`,
+    severity: 'error',
+    from: { path: district(name), pathNot: '\\.test\\.ts$' },
+    to: {
+      path: district(
+        ...floors
+          .slice(i)
+          .flat()
+          .filter((other) => other !== name),
+        'none',
+      ),
+    },
+  })),
+);
+
 module.exports = {
   forbidden: [
+    ...downwards,
+    {
+      name: 'core-has-no-other-districts',
+      severity: 'error',
+      comment: 'A new district gets a floor in this file and a line in src/core/README.md.',
+      from: { path: '^src/core/', pathNot: district(...floors.flat()) },
+      to: {},
+    },
     {
       name: 'core-knows-no-other-room',
       severity: 'error',

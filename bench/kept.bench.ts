@@ -5,7 +5,7 @@ import { writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { dayFrom } from '../src/core/units/day';
-import type { Site } from '../src/core/stand/Site';
+import type { Site } from '../src/core/site/stand/Site';
 import { exportSite } from '../src/store/files/exportSite';
 import { mergeSite } from '../src/store/files/mergeSite';
 import { demoSite } from '../src/store/site/demoSite';

@@ -6,7 +6,7 @@ import ts from 'typescript';
 
 /**
  * Changes one thing at a time in copies of the sources and asks the unit tests whether they notice: `npm run mutants`, or
- * `npm run mutants -- --count 40 --seed 7 src/core/advice src/store`. Prints each change that lived, and the share that was caught.
+ * `npm run mutants -- --count 40 --seed 7 src/core/plan/advice src/store`. Prints each change that lived, and the share that was caught.
  * Every test that the file has a part in is asked, the quick ones first; it is over with the first that fails. With `--within 5`
  * tests that take longer than five seconds are left out: good for finding gaps, not for the number.
  */
@@ -18,7 +18,7 @@ const option = (name: string, other: number) => {
 const count = option('count', 60);
 let state = option('seed', 1);
 const within = option('within', Infinity);
-const USUAL = ['advice', 'timer', 'hang', 'solve', 'verdict', 'dose', 'lamp', 'stand', 'reading'].map((d) => `src/core/${d}`);
+const USUAL = ['judge', 'measure', 'answer', 'plan', 'site', 'things/lamp'].map((d) => `src/core/${d}`);
 const places = args.length > 0 ? args : [...USUAL, 'src/store'];
 
 interface Mutant {

@@ -31,6 +31,7 @@ const checks = await Promise.all(
       ['lint', ['eslint', '.', '--max-warnings', '0']],
       ['format', ['prettier', '--check', '--log-level', 'warn', '.']],
       ['arrows between the rooms', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']],
+      ['no circles of folders', ['depcruise', 'src', '--config', '.dependency-cruiser.folders.cjs']],
     ],
   ].map(async (lane) => {
     const ended = [];

@@ -1,15 +1,15 @@
-import { dateBatch, logIt } from '../src/core/growth/changeGrowth';
-import { grownTo } from '../src/core/growth/grownTo';
-import { containerLibrary } from '../src/core/library/containerLibrary';
-import { cropLibrary } from '../src/core/library/cropLibrary';
-import { lampLibrary } from '../src/core/library/lampLibrary';
-import { tables } from '../src/core/library/tables';
-import { PLAN_KINDS } from '../src/core/programme/HoursPlan';
-import { BARE_SITE } from '../src/core/stand/bare';
-import { addFitting, addTray, changeFittings, placeOn, plugInto, setProgramme, withTier } from '../src/core/stand/change';
-import { HANGER_KINDS, hangerOf } from '../src/core/stand/Hanger';
-import type { Site } from '../src/core/stand/Site';
-import { standFrom, TEMPLATES } from '../src/core/stand/templates';
+import { dateBatch, logIt } from '../src/core/site/growth/changeGrowth';
+import { grownTo } from '../src/core/answer/stand/grownTo';
+import { containerLibrary } from '../src/core/things/container/containerLibrary';
+import { cropLibrary } from '../src/core/things/crop/cropLibrary';
+import { lampLibrary } from '../src/core/things/lamp/lampLibrary';
+import { tables } from '../src/core/things/tables/libraryTables';
+import { PLAN_KINDS } from '../src/core/site/timer/HoursPlan';
+import { BARE_SITE } from '../src/core/site/stand/bare';
+import { addFitting, addTray, changeFittings, placeOn, plugInto, setProgramme, withTier } from '../src/core/site/stand/change';
+import { HANGER_KINDS, hangerOf } from '../src/core/site/stand/Hanger';
+import type { Site } from '../src/core/site/stand/Site';
+import { standFrom, TEMPLATES } from '../src/core/site/stand/templates';
 import { dayFrom } from '../src/core/units/day';
 
 /** The day on which the random sites stand. */

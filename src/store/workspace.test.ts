@@ -2,7 +2,7 @@
 import '../../test/indexedDb';
 import localforage from 'localforage';
 import { exportSite } from './files/exportSite';
-import { openDatabase } from './saved/database';
+import { openDatabase } from './database/database';
 import { changeSite, undo } from './site/siteStore';
 import { createWorkspace, type Workspace } from './workspace';
 

@@ -1,4 +1,4 @@
-import type { Metres, Ppfd } from '../quantities';
+import type { Metres, Ppfd } from '../units/quantities';
 import type { Emitter, LightAt } from './emitters/Emitter';
 import { isLevel } from './emitters/frameOf';
 import { irradianceOf } from './emitters/irradianceOf';

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from './result';
 
 export const MINUTES_PER_DAY = 1440; // exact
 

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from './result';
 
 /** A day of the calendar without a time or a place: whole days since 1 January 1970. */
 export type Day = number;

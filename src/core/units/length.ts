@@ -1,5 +1,5 @@
-import type { Metres } from '../quantities';
-import { fail, ok, type Result } from '../result';
+import type { Metres } from './quantities';
+import { fail, ok, type Result } from './result';
 import { plainFractions, readNumber, type DecimalSign } from './readNumber';
 
 export type LengthUnit = 'cm' | 'in';

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from './result';
 import { readNumber, type DecimalSign } from './readNumber';
 
 export type LightUnit = 'umol' | 'lx' | 'fc';

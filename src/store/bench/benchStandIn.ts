@@ -1,7 +1,7 @@
-import { tables } from '../../core/library/tables';
-import { benchStandOf, type BenchStand } from '../../core/stand/benchStand';
-import { rememberTiers } from '../../core/stand/rememberTiers';
-import type { Site, Stand } from '../../core/stand/Site';
+import { tables } from '../../core/things/tables/libraryTables';
+import { benchStandOf, type BenchStand } from '../../core/answer/stand/benchStand';
+import { rememberTiers } from '../../core/answer/stand/rememberTiers';
+import type { Site, Stand } from '../../core/site/stand/Site';
 
 const look = rememberTiers();
 const stands = new WeakMap<Stand, BenchStand>();

@@ -1,7 +1,7 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Day } from '../../core/units/day';
-import type { BenchAnswer } from '../../core/bench/BenchQuestion';
-import type { BenchStand } from '../../core/stand/benchStand';
+import type { BenchAnswer } from '../../core/answer/bench/BenchQuestion';
+import type { BenchStand } from '../../core/answer/stand/benchStand';
 
 /** The light of the stand on the bench. While a new answer is under way the last one stays. */
 export type BenchLight =

@@ -1,10 +1,10 @@
-import type { Site } from '../../core/stand/Site';
-import { copyOf, keepCrop } from '../../core/crop/changeCrops';
-import { tables } from '../../core/library/tables';
-import { createChartStore } from '../chart/chartStore';
-import type { BenchAnswer, BenchQuestion } from '../../core/bench/BenchQuestion';
-import { answerBench } from '../../core/bench/answerBench';
-import { changeFittings } from '../../core/stand/change';
+import type { Site } from '../../core/site/stand/Site';
+import { copyOf, keepCrop } from '../../core/site/crop/changeCrops';
+import { tables } from '../../core/things/tables/libraryTables';
+import { createChartStore } from './chartStore';
+import type { BenchAnswer, BenchQuestion } from '../../core/answer/bench/BenchQuestion';
+import { answerBench } from '../../core/answer/bench/answerBench';
+import { changeFittings } from '../../core/site/stand/change';
 import { demoSite } from '../site/demoSite';
 import { changeSite, createSiteStore } from '../site/siteStore';
 import { benchStandIn } from './benchStandIn';

@@ -1,8 +1,8 @@
-import type { BenchAnswer, BenchQuestion } from '../../core/bench/BenchQuestion';
-import { questionOfStand } from '../../core/bench/questionOfStand';
-import type { BenchStand } from '../../core/stand/benchStand';
+import type { BenchAnswer, BenchQuestion } from '../../core/answer/bench/BenchQuestion';
+import { questionOfStand } from '../../core/answer/bench/questionOfStand';
+import type { BenchStand } from '../../core/answer/stand/benchStand';
 import type { SiteState, SiteStore } from '../site/siteStore';
-import type { ChartStore } from '../chart/chartStore';
+import type { ChartStore } from './chartStore';
 import { siteShown } from './siteShown';
 import { benchStandIn } from './benchStandIn';
 import type { BenchLightStore, BenchLookStore } from './benchStore';

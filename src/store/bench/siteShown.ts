@@ -1,7 +1,7 @@
-import type { HangChart } from '../../core/hang/HangChart';
-import { siteOn } from '../../core/hang/doVisits';
-import { tables } from '../../core/library/tables';
-import type { Site } from '../../core/stand/Site';
+import type { HangChart } from '../../core/plan/hang/HangChart';
+import { siteOn } from '../../core/plan/hang/doVisits';
+import { tables } from '../../core/things/tables/libraryTables';
+import type { Site } from '../../core/site/stand/Site';
 import type { Day } from '../../core/units/day';
 
 let last: { site: Site; chart: HangChart | null; day: Day; shown: Site } | null = null;

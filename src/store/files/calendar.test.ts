@@ -4,7 +4,7 @@ import { tzlib_get_ical_block } from 'timezones-ical-library';
 import { zoneOf } from './writeChart';
 import { clockChanges } from '../../core/units/clockChanges';
 import { dayFrom } from '../../core/units/day';
-import { writeIcs, type CalendarEvent } from '../../core/formats/writeIcs';
+import { writeIcs, type CalendarEvent } from '../../core/exchange/formats/writeIcs';
 
 const event = (day: number, at_min: number, more: Partial<CalendarEvent> = {}): CalendarEvent => ({
   uid: `v${day}@here`,

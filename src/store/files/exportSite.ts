@@ -1,5 +1,5 @@
-import type { Site } from '../../core/stand/Site';
-import { writeSite } from '../saved/writeSite';
+import type { Site } from '../../core/site/stand/Site';
+import { writeSite } from '../form/writeSite';
 
 /** Set-ups as the text of a file: the given ones with all that they use, or the whole site. */
 export function exportSite(site: Site, standIds?: readonly string[]): string {

@@ -1,8 +1,8 @@
-import type { Lamp } from '../../core/lamp/Lamp';
-import type { Crop } from '../../core/crop/Crop';
-import type { Site } from '../../core/stand/Site';
-import { freeName } from '../site/freeName';
-import { newId } from '../site/newId';
+import type { Lamp } from '../../core/things/lamp/Lamp';
+import type { Crop } from '../../core/things/crop/Crop';
+import type { Site } from '../../core/site/stand/Site';
+import { freeName } from '../names/freeName';
+import { newId } from '../names/newId';
 
 /**
  * Adds the set-ups of another site to this one. Everything that comes in gets a name of its own, so nothing here is

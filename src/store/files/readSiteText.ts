@@ -1,7 +1,7 @@
-import { fail, type Result } from '../../core/result';
-import type { Site } from '../../core/stand/Site';
-import { readSite } from '../saved/readSite';
-import { readJson } from './readJson';
+import { fail, type Result } from '../../core/units/result';
+import type { Site } from '../../core/site/stand/Site';
+import { readSite } from '../form/readSite';
+import { readJson } from '../form/readJson';
 
 /** The largest file that is read: 400 stands with tens of thousands of readings, a few hundred bytes each, and what is exported comes in again. */
 export const MAX_BYTES = 50_000_000;

@@ -1,7 +1,7 @@
 import { parse } from 'papaparse';
-import { fail, ok, type Result } from '../../core/result';
-import { MOST_READINGS } from '../../core/reading/Reading';
-import { MOST_COLUMNS } from '../../core/reading/readingTable';
+import { fail, ok, type Result } from '../../core/units/result';
+import { MOST_READINGS } from '../../core/site/reading/Reading';
+import { MOST_COLUMNS } from '../../core/measure/reading/readingTable';
 
 /** The largest table that is read: two thousand lines of two hundred letters. */
 export const MAX_TABLE_BYTES = 400_000;

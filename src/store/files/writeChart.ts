@@ -1,8 +1,8 @@
 import { unparse } from 'papaparse';
-import { CHART_COLUMNS, chartRows } from '../../core/formats/chartTable';
-import type { CalendarZone } from '../../core/formats/writeIcs';
-import type { HangChart, TrayDay } from '../../core/hang/HangChart';
-import type { BenchStand } from '../../core/stand/benchStand';
+import { CHART_COLUMNS, chartRows } from '../../core/exchange/formats/chartTable';
+import type { CalendarZone } from '../../core/exchange/formats/writeIcs';
+import type { HangChart, TrayDay } from '../../core/plan/hang/HangChart';
+import type { BenchStand } from '../../core/answer/stand/benchStand';
 import { isoOf } from '../../core/units/day';
 
 /** A hang chart as CSV: a row for each thing to do. No text is left that a spreadsheet would take for a formula. */

@@ -1,6 +1,6 @@
-import type { ProfileQuestion } from '../../core/solve/Profile';
-import { plantAreaOf } from '../../core/stand/footprint';
-import { sceneOfSetUp, type SetUp } from '../../core/stand/setUp';
+import type { ProfileQuestion } from '../../core/answer/solve/Profile';
+import { plantAreaOf } from '../../core/site/stand/footprint';
+import { sceneOfSetUp, type SetUp } from '../../core/answer/stand/setUp';
 import type { LightWorker } from '../../workers/light/light.client';
 import type { SiteStore } from '../site/siteStore';
 import { farthestOf, NEAREST } from '../site/setUpVerbs';

@@ -1,5 +1,5 @@
-import type { LightAnswer, LightQuestion } from '../../core/answer/LightQuestion';
-import { answerLight } from '../../core/answer/answerLight';
+import type { LightAnswer, LightQuestion } from '../../core/answer/check/LightQuestion';
+import { answerLight } from '../../core/answer/check/answerLight';
 import { demoSite } from '../site/demoSite';
 import { changeSite, createSiteStore } from '../site/siteStore';
 import { setDistance, setHours } from '../site/setUpVerbs';

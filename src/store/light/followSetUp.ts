@@ -1,9 +1,9 @@
-import type { LightQuestion } from '../../core/answer/LightQuestion';
-import { plantAreaOf } from '../../core/stand/footprint';
-import { sceneOfSetUp, setUpOf, type SetUp } from '../../core/stand/setUp';
+import type { LightQuestion } from '../../core/answer/check/LightQuestion';
+import { plantAreaOf } from '../../core/site/stand/footprint';
+import { sceneOfSetUp, setUpOf, type SetUp } from '../../core/answer/stand/setUp';
 import type { LightWorker } from '../../workers/light/light.client';
 import type { SiteState, SiteStore } from '../site/siteStore';
-import { tables } from '../../core/library/tables';
+import { tables } from '../../core/things/tables/libraryTables';
 import { frameTopOf, sliceMarginOf } from './frameTop';
 import type { LightStore } from './lightStore';
 

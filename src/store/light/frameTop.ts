@@ -1,5 +1,5 @@
-import type { Metres } from '../../core/quantities';
-import type { SetUp } from '../../core/stand/setUp';
+import type { Metres } from '../../core/units/quantities';
+import type { SetUp } from '../../core/answer/stand/setUp';
 
 /** Height of the picture from the front: room above the lamp to drag it, in steps so that the scale seldom jumps. */
 export function frameTopOf({ tier, canopy, room }: SetUp): Metres {

@@ -1,6 +1,6 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import type { LightAnswer } from '../../core/answer/LightQuestion';
-import type { SetUp } from '../../core/stand/setUp';
+import type { LightAnswer } from '../../core/answer/check/LightQuestion';
+import type { SetUp } from '../../core/answer/stand/setUp';
 
 /** The light of the set-up on the screen. While a new answer is under way the last one stays. */
 export type LightState =

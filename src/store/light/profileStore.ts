@@ -1,5 +1,5 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import type { Profile } from '../../core/solve/Profile';
+import type { Profile } from '../../core/answer/solve/Profile';
 
 /** The light on the plants at all distances; null while it is being computed. */
 export interface ProfileState {

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { Equals, IsIn, IsInt, IsNumber, IsObject, IsOptional, Max, Min } from 'class-validator';
-import { SENSORS, type SensorFilter } from '../../core/meter/sensorResponse';
-import { meterLibrary } from '../../core/library/meterLibrary';
+import { SENSORS, type SensorFilter } from '../../core/things/meter/sensorResponse';
+import { meterLibrary } from '../../core/things/meter/meterLibrary';
 
 const finite = { allowNaN: false, allowInfinity: false };
 

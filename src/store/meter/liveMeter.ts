@@ -1,5 +1,5 @@
-import type { MeterSample } from '../../core/meter/MeterDriver';
-import type { SensorPlace } from '../../core/reading/takeReading';
+import type { MeterSample } from '../../core/things/meter/MeterDriver';
+import type { SensorPlace } from '../../core/measure/reading/takeReading';
 import type { MeterWorldFile } from './MeterWorldFile';
 
 /** How a meter that streams is held. */

@@ -1,4 +1,4 @@
-import { createSimulatedMeter, type SimulatedMeter, type SimulatedWorld } from '../../core/meter/simulatedMeter';
+import { createSimulatedMeter, type SimulatedMeter, type SimulatedWorld } from '../../core/things/meter/simulatedMeter';
 
 /** Meters that lie on the desk of the server, by their id; the longest unused go first. */
 export interface MeterDesk {

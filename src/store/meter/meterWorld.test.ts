@@ -1,6 +1,6 @@
 import 'reflect-metadata';
-import { tables } from '../../core/library/tables';
-import { benchStandOf } from '../../core/stand/benchStand';
+import { tables } from '../../core/things/tables/libraryTables';
+import { benchStandOf } from '../../core/answer/stand/benchStand';
 import { demoSite } from '../site/demoSite';
 import { createMeterDesk } from './meterDesk';
 import { PRACTICE_TRUTH, practiceWorld } from './practiceWorld';

@@ -1,7 +1,7 @@
-import type { BenchStand, BenchTier } from '../../core/stand/benchStand';
-import { roomOf } from '../../core/stand/roomOf';
+import type { BenchStand, BenchTier } from '../../core/answer/stand/benchStand';
+import { roomOf } from '../../core/site/stand/roomOf';
 import { lampsOf, roomFile } from '../scene/writeScene';
-import type { SensorFilter } from '../../core/meter/sensorResponse';
+import type { SensorFilter } from '../../core/things/meter/sensorResponse';
 import type { MeterWorldFile } from './MeterWorldFile';
 
 /** How the practice world really is: what a person is to find out by reading. */

@@ -1,10 +1,10 @@
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { FACES, type Room } from '../../core/light/room/Room';
-import type { SimulatedWorld } from '../../core/meter/simulatedMeter';
-import { fail, ok, type Result } from '../../core/result';
-import { readJson } from '../files/readJson';
-import { problemsOf } from '../saved/problemsOf';
+import type { SimulatedWorld } from '../../core/things/meter/simulatedMeter';
+import { fail, ok, type Result } from '../../core/units/result';
+import { readJson } from '../form/readJson';
+import { problemsOf } from '../form/problemsOf';
 import { readScene } from '../scene/readScene';
 import { MeterWorldFile } from './MeterWorldFile';
 

@@ -1,6 +1,6 @@
-import { meterOf } from '../../core/library/meterLibrary';
-import type { MeterDriver } from '../../core/meter/MeterDriver';
-import { fail, ok, type Problem, type Result } from '../../core/result';
+import { meterOf } from '../../core/things/meter/meterLibrary';
+import type { MeterDriver } from '../../core/things/meter/MeterDriver';
+import { fail, ok, type Problem, type Result } from '../../core/units/result';
 import type { Held } from './liveMeter';
 
 /** Looks at the display this often. */

@@ -1,25 +1,25 @@
-import { advise, type Offer } from '../../core/advice/advise';
-import { applyMove } from '../../core/advice/applyMove';
-import type { TrayResult } from '../../core/advice/Effect';
-import type { Scope } from '../../core/advice/movesFor';
-import { answerBench } from '../../core/bench/answerBench';
-import { judgeTray } from '../../core/bench/judgeTray';
-import { questionOfStand } from '../../core/bench/questionOfStand';
-import { cautionsFor } from '../../core/caution/cautionsFor';
-import { grownTo } from '../../core/growth/grownTo';
-import type { TrayDay } from '../../core/hang/HangChart';
-import { hangChartOf } from '../../core/hang/hangChartOf';
-import { cautionLibrary } from '../../core/library/cautionLibrary';
-import { tables } from '../../core/library/tables';
-import { loadsOf } from '../../core/power/loadsOf';
-import { benchStandOf, type BenchStand } from '../../core/stand/benchStand';
-import { faultsOf } from '../../core/stand/faults';
-import type { Site } from '../../core/stand/Site';
-import { powerOf, servedBy, timersOf } from '../../core/timer/servedBy';
-import { fareOn, solveTimer, type Fares } from '../../core/timer/solveTimer';
+import { advise, type Offer } from '../../core/plan/advice/advise';
+import { applyMove } from '../../core/plan/advice/applyMove';
+import type { TrayResult } from '../../core/plan/advice/Effect';
+import type { Scope } from '../../core/plan/advice/movesFor';
+import { answerBench } from '../../core/answer/bench/answerBench';
+import { judgeTray } from '../../core/answer/bench/judgeTray';
+import { questionOfStand } from '../../core/answer/bench/questionOfStand';
+import { cautionsFor } from '../../core/answer/caution/cautionsFor';
+import { grownTo } from '../../core/answer/stand/grownTo';
+import type { TrayDay } from '../../core/plan/hang/HangChart';
+import { hangChartOf } from '../../core/plan/hang/hangChartOf';
+import { cautionLibrary } from '../../core/things/caution/cautionLibrary';
+import { tables } from '../../core/things/tables/libraryTables';
+import { loadsOf } from '../../core/answer/power/loadsOf';
+import { benchStandOf, type BenchStand } from '../../core/answer/stand/benchStand';
+import { faultsOf } from '../../core/answer/faults/faults';
+import type { Site } from '../../core/site/stand/Site';
+import { powerOf, servedBy, timersOf } from '../../core/plan/timer/servedBy';
+import { fareOn, solveTimer, type Fares } from '../../core/plan/timer/solveTimer';
 import { isoOf, type Day } from '../../core/units/day';
-import type { Banded } from '../../core/uncertainty/Band';
-import { writeSite } from '../saved/writeSite';
+import type { Banded } from '../../core/judge/uncertainty/Band';
+import { writeSite } from '../form/writeSite';
 
 /** On which day, with timers of which steps, and which parts are wanted. */
 export interface PlanAsked {

@@ -1,4 +1,4 @@
-import { fail, ok, type Problem, type Result } from '../../core/result';
+import { fail, ok, type Problem, type Result } from '../../core/units/result';
 import { dayAt, readDay } from '../../core/units/day';
 import { readSiteText } from '../files/readSiteText';
 import { planSite, type PlanAsked } from './planSite';

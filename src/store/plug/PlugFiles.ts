@@ -1,8 +1,8 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsInt, IsNumber, IsOptional, Max, Min, IsObject, ValidateNested } from 'class-validator';
-import { MOST_SPEED } from '../../core/plug/simulatedPlug';
-import { IsDay } from '../saved/IsDay';
+import { MOST_SPEED } from '../../core/plan/plug/simulatedPlug';
+import { IsDay } from '../form/IsDay';
 
 /** A time on a plug's own clock. */
 export class PlugClockFile {

@@ -1,4 +1,4 @@
-import type { PlugDriver, PlugEntry, PlugState } from '../../core/plug/PlugDriver';
+import type { PlugDriver, PlugEntry, PlugState } from '../../core/plan/plug/PlugDriver';
 import { dayOf, isoOf } from '../../core/units/day';
 import type { PlugOrderFile } from './PlugFiles';
 

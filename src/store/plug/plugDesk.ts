@@ -1,4 +1,4 @@
-import { createSimulatedPlug, type SimulatedPlug } from '../../core/plug/simulatedPlug';
+import { createSimulatedPlug, type SimulatedPlug } from '../../core/plan/plug/simulatedPlug';
 import { dayOf } from '../../core/units/day';
 import type { PlugClockFile } from './PlugFiles';
 

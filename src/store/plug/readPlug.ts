@@ -1,11 +1,11 @@
 import { plainToInstance, type ClassConstructor } from 'class-transformer';
 import { validateSync } from 'class-validator';
-import type { PlugState } from '../../core/plug/PlugDriver';
-import type { SimulatedPlug } from '../../core/plug/simulatedPlug';
-import { fail, ok, type Result } from '../../core/result';
+import type { PlugState } from '../../core/plan/plug/PlugDriver';
+import type { SimulatedPlug } from '../../core/plan/plug/simulatedPlug';
+import { fail, ok, type Result } from '../../core/units/result';
 import { dayOf, isoOf } from '../../core/units/day';
-import { readJson, withoutNulls } from '../files/readJson';
-import { problemsOf } from '../saved/problemsOf';
+import { readJson, withoutNulls } from '../form/readJson';
+import { problemsOf } from '../form/problemsOf';
 import { PlugClockFile, PlugOrderFile } from './PlugFiles';
 
 /** The longest word to a plug that is read. */

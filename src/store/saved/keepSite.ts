@@ -1,13 +1,13 @@
 import same from 'fast-deep-equal';
 import type { StoreApi } from 'zustand/vanilla';
-import type { Problem } from '../../core/result';
+import type { Problem } from '../../core/units/result';
 import { adoptSite, type SiteStore } from '../site/siteStore';
-import type { Copy, Database } from './database';
+import type { Copy, Database } from '../database/database';
 import { keep } from './keep';
 import { mergeInto, type Clash } from './merge';
 import { createPager, readStored, type StoredSite } from './pages';
-import { unsoundIn } from './unsoundIn';
-import type { Site } from '../../core/stand/Site';
+import { unsoundIn } from '../form/unsoundIn';
+import type { Site } from '../../core/site/stand/Site';
 
 /** What happened in another window that a person here should know of. */
 export type FromElsewhere =

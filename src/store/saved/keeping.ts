@@ -1,17 +1,17 @@
 import type { StoreApi } from 'zustand/vanilla';
-import type { Problem } from '../../core/result';
-import type { Site } from '../../core/stand/Site';
+import type { Problem } from '../../core/units/result';
+import type { Site } from '../../core/site/stand/Site';
 import { readSettings } from '../settings/readSettings';
 import type { SettingsStore } from '../settings/settingsStore';
 import { emptySite } from '../site/newSite';
 import type { SiteStore } from '../site/siteStore';
 import type { Snapshots } from '../snapshots/snapshots';
-import type { Database } from './database';
+import type { Database } from '../database/database';
 import { keep } from './keep';
 import { createSiteKeeper, type ElsewhereStore, type Kept } from './keepSite';
-import { readSite } from './readSite';
-import { salvage, type Salvaged } from './salvage';
-import { writeSite } from './writeSite';
+import { readSite } from '../form/readSite';
+import { salvage, type Salvaged } from '../form/salvage';
+import { writeSite } from '../form/writeSite';
 
 /** Why nothing is kept at the moment: it can't be written (and is tried again), or what was kept did not come out and is left alone. */
 export interface NotKept {

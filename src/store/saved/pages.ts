@@ -1,18 +1,18 @@
-import { containerLibrary } from '../../core/library/containerLibrary';
-import { coverLibrary } from '../../core/library/coverLibrary';
-import { cropLibrary } from '../../core/library/cropLibrary';
-import { lampLibrary } from '../../core/library/lampLibrary';
-import { materialLibrary } from '../../core/library/materialLibrary';
-import { meterLibrary } from '../../core/library/meterLibrary';
-import { spectrumLibrary } from '../../core/library/spectrumLibrary';
-import { ok, type Problem, type Result } from '../../core/result';
-import type { Reading } from '../../core/reading/Reading';
-import type { Site, Tier } from '../../core/stand/Site';
-import { VERSION } from './migrate';
-import { readingsOf, readSite, siteOf } from './readSite';
+import { containerLibrary } from '../../core/things/container/containerLibrary';
+import { coverLibrary } from '../../core/things/container/coverLibrary';
+import { cropLibrary } from '../../core/things/crop/cropLibrary';
+import { lampLibrary } from '../../core/things/lamp/lampLibrary';
+import { materialLibrary } from '../../core/things/material/materialLibrary';
+import { meterLibrary } from '../../core/things/meter/meterLibrary';
+import { spectrumLibrary } from '../../core/light/spectrum/spectrumLibrary';
+import { ok, type Problem, type Result } from '../../core/units/result';
+import type { Reading } from '../../core/site/reading/Reading';
+import type { Site, Tier } from '../../core/site/stand/Site';
+import { VERSION } from '../form/migrate';
+import { readingsOf, readSite, siteOf } from '../form/readSite';
 import { sealOf } from './seal';
-import type { ReadingFile, SiteFile } from './SiteFile';
-import { writeReadings, writeSite } from './writeSite';
+import type { ReadingFile, SiteFile } from '../form/SiteFile';
+import { writeReadings, writeSite } from '../form/writeSite';
 
 /** A text that was sound when it was written: with the same version and the same seal it is sound, and need not be checked again. */
 interface Sealed {

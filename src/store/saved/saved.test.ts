@@ -1,16 +1,16 @@
 import 'reflect-metadata';
-import { copyOf, freshCrop, keepCrop, noteCrop } from '../../core/crop/changeCrops';
-import { tables } from '../../core/library/tables';
-import type { Site } from '../../core/stand/Site';
+import { copyOf, freshCrop, keepCrop, noteCrop } from '../../core/site/crop/changeCrops';
+import { tables } from '../../core/things/tables/libraryTables';
+import type { Site } from '../../core/site/stand/Site';
 import { dayFrom } from '../../core/units/day';
-import type { Lamp } from '../../core/lamp/Lamp';
-import { lampLibrary } from '../../core/library/lampLibrary';
-import { whiteLed } from '../../core/spectrum/models';
+import type { Lamp } from '../../core/things/lamp/Lamp';
+import { lampLibrary } from '../../core/things/lamp/lampLibrary';
+import { whiteLed } from '../../core/light/spectrum/models';
 import { demoSite } from '../site/demoSite';
 import { keepLamp } from '../site/setUpVerbs';
 import { keep } from './keep';
-import { readSite } from './readSite';
-import { writeSite } from './writeSite';
+import { readSite } from '../form/readSite';
+import { writeSite } from '../form/writeSite';
 
 const own: Lamp = {
   ...lampLibrary.find((l) => l.id === 'led-bar-12-white-24')!,

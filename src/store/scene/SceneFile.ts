@@ -17,8 +17,8 @@ import {
   IsObject,
   ValidateNested,
 } from 'class-validator';
-import { materialLibrary } from '../../core/library/materialLibrary';
-import { spectrumLibrary } from '../../core/library/spectrumLibrary';
+import { materialLibrary } from '../../core/things/material/materialLibrary';
+import { spectrumLibrary } from '../../core/light/spectrum/spectrumLibrary';
 
 const finite = { allowNaN: false, allowInfinity: false };
 const KINDS = ['library', 'point', 'tube', 'rect', 'disc', 'ies'] as const;

@@ -1,7 +1,7 @@
-import { answerScene } from '../../core/field/answerScene';
-import type { SceneAnswer, SceneQuestion } from '../../core/field/SceneQuestion';
-import { fail, type Problem, type Result } from '../../core/result';
-import { readJson } from '../files/readJson';
+import { answerScene } from '../../core/exchange/scene/answerScene';
+import type { SceneAnswer, SceneQuestion } from '../../core/exchange/scene/SceneQuestion';
+import { fail, type Problem, type Result } from '../../core/units/result';
+import { readJson } from '../form/readJson';
 import { readScene } from './readScene';
 
 /** The longest scene that is read. */

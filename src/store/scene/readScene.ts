@@ -1,22 +1,22 @@
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
-import type { QuestionLamp, SceneQuestion } from '../../core/field/SceneQuestion';
-import { emittersOf } from '../../core/lamp/emittersOf';
-import { lampLibrary } from '../../core/library/lampLibrary';
-import { materialOf } from '../../core/library/materialLibrary';
-import { spectrumOf } from '../../core/library/spectrumLibrary';
+import type { QuestionLamp, SceneQuestion } from '../../core/exchange/scene/SceneQuestion';
+import { emittersOf } from '../../core/things/lamp/emittersOf';
+import { lampLibrary } from '../../core/things/lamp/lampLibrary';
+import { materialOf } from '../../core/things/material/materialLibrary';
+import { spectrumOf } from '../../core/light/spectrum/spectrumLibrary';
 import { cosinePowerOfBeam } from '../../core/light/emitters/cosinePower';
 import type { Emitter } from '../../core/light/emitters/Emitter';
 import { FACES, OPEN, type Face, type FaceName } from '../../core/light/room/Room';
 import { cutUp } from '../../core/light/scene/cutUp';
 import type { Scene, Thing } from '../../core/light/scene/Scene';
-import { readIes } from '../../core/photometry/readIes';
-import { fail, ok, type Problem, type Result } from '../../core/result';
-import { doubtsOfLamp } from '../../core/uncertainty/doubtsOfLamp';
-import { combine } from '../../core/uncertainty/Band';
-import { AS_NEW } from '../../core/lamp/ageing';
-import { withoutNulls } from '../files/readJson';
-import { problemsOf } from '../saved/problemsOf';
+import { readIes } from '../../core/light/photometry/readIes';
+import { fail, ok, type Problem, type Result } from '../../core/units/result';
+import { doubtsOfLamp } from '../../core/measure/fit/doubtsOfLamp';
+import { combine } from '../../core/judge/uncertainty/Band';
+import { AS_NEW } from '../../core/things/lamp/ageing';
+import { withoutNulls } from '../form/readJson';
+import { problemsOf } from '../form/problemsOf';
 import { SceneFile, type AreaFile, type FaceFile, type SceneLampFile } from './SceneFile';
 
 /** Cells that may be asked for altogether: a hundred tiers at a centimetre. */

@@ -1,15 +1,15 @@
-import { lampBandOf } from '../../core/dose/lightBand';
-import { emittersOf } from '../../core/lamp/emittersOf';
-import { lampLibrary } from '../../core/library/lampLibrary';
+import { lampBandOf } from '../../core/judge/dose/lightBand';
+import { emittersOf } from '../../core/things/lamp/emittersOf';
+import { lampLibrary } from '../../core/things/lamp/lampLibrary';
 import type { Emitter } from '../../core/light/emitters/Emitter';
 import { FACES } from '../../core/light/room/Room';
-import { farFieldOf } from '../../core/photometry/farFieldOf';
-import { writeIes } from '../../core/photometry/writeIes';
-import { colourOf } from '../../core/lamp/colourOf';
-import type { BenchLamp, BenchStand, BenchTier } from '../../core/stand/benchStand';
-import { plantAreaOf } from '../../core/stand/footprint';
-import { combine } from '../../core/uncertainty/Band';
-import { doubtsOf } from '../../core/uncertainty/doubtsOfLamp';
+import { farFieldOf } from '../../core/light/photometry/farFieldOf';
+import { writeIes } from '../../core/light/photometry/writeIes';
+import { colourOf } from '../../core/things/lamp/colourOf';
+import type { BenchLamp, BenchStand, BenchTier } from '../../core/answer/stand/benchStand';
+import { plantAreaOf } from '../../core/site/stand/footprint';
+import { combine } from '../../core/judge/uncertainty/Band';
+import { doubtsOf } from '../../core/measure/fit/doubtsOfLamp';
 import type { SceneLampFile } from './SceneFile';
 
 const deg = (rad = 0) => (rad * 180) / Math.PI;

@@ -1,4 +1,4 @@
-import { COLUMNS, type Column, type ColumnPlan } from '../../core/reading/readingTable';
+import { COLUMNS, type Column, type ColumnPlan } from '../../core/measure/reading/readingTable';
 import { MAP_SHOWS, type Settings } from './settingsStore';
 
 /** As many tables as a person deals with. */

@@ -1,5 +1,5 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import type { ColumnPlan } from '../../core/reading/readingTable';
+import type { ColumnPlan } from '../../core/measure/reading/readingTable';
 import type { LengthUnit } from '../../core/units/length';
 import type { TemperatureUnit } from '../../core/units/temperature';
 

@@ -1,10 +1,10 @@
-import type { StageName } from '../../core/crop/Crop';
-import { tables } from '../../core/library/tables';
-import { addFitting, addTray, changeFittings, changeTrays, plugInto, setProgramme, withTier } from '../../core/stand/change';
-import { hangerOf, type HangerKind } from '../../core/stand/Hanger';
-import type { Site, StandKind } from '../../core/stand/Site';
-import { standFrom, TEMPLATES } from '../../core/stand/templates';
-import type { Metres } from '../../core/quantities';
+import type { StageName } from '../../core/things/crop/Crop';
+import { tables } from '../../core/things/tables/libraryTables';
+import { addFitting, addTray, changeFittings, changeTrays, plugInto, setProgramme, withTier } from '../../core/site/stand/change';
+import { hangerOf, type HangerKind } from '../../core/site/stand/Hanger';
+import type { Site, StandKind } from '../../core/site/stand/Site';
+import { standFrom, TEMPLATES } from '../../core/site/stand/templates';
+import type { Metres } from '../../core/units/quantities';
 
 interface TierPlan {
   readonly trays: readonly {

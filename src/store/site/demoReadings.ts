@@ -1,9 +1,9 @@
-import type { Fit } from '../../core/fit/Fit';
-import type { OwnMeter } from '../../core/meter/OwnMeter';
-import { litOf } from '../../core/reading/Reading';
-import { takeReading, type SensorPlace } from '../../core/reading/takeReading';
-import { keepFit, keepMeter, keepReadings } from '../../core/stand/changeReadings';
-import type { Site, Tier } from '../../core/stand/Site';
+import type { Fit } from '../../core/site/reading/Fit';
+import type { OwnMeter } from '../../core/site/reading/OwnMeter';
+import { litOf } from '../../core/site/reading/Reading';
+import { takeReading, type SensorPlace } from '../../core/measure/reading/takeReading';
+import { keepFit, keepMeter, keepReadings } from '../../core/site/stand/changeReadings';
+import type { Site, Tier } from '../../core/site/stand/Site';
 
 type Taken = SensorPlace & { readonly value: number; readonly leftOut?: true };
 

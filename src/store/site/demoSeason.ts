@@ -1,8 +1,8 @@
-import { middleDayOf } from '../../core/crop/heightAt';
-import { grownTo } from '../../core/growth/grownTo';
-import { tables } from '../../core/library/tables';
-import type { HoursPlan } from '../../core/programme/HoursPlan';
-import type { Batch, Site } from '../../core/stand/Site';
+import { middleDayOf } from '../../core/things/crop/heightAt';
+import { grownTo } from '../../core/answer/stand/grownTo';
+import { tables } from '../../core/things/tables/libraryTables';
+import type { HoursPlan } from '../../core/site/timer/HoursPlan';
+import type { Batch, Site } from '../../core/site/stand/Site';
 import type { Day } from '../../core/units/day';
 
 const plan = (kind: HoursPlan['kind'], hours: number | null = null): HoursPlan => ({ kind, hours, days: null });

@@ -1,12 +1,12 @@
-import type { Reading } from '../../core/reading/Reading';
-import type { Site } from '../../core/stand/Site';
+import type { Reading } from '../../core/site/reading/Reading';
+import type { Site } from '../../core/site/stand/Site';
 import { withDemoBench } from './demoBench';
 import { withDemoReadings } from './demoReadings';
 import type { Day } from '../../core/units/day';
 import { withDemoSeason } from './demoSeason';
 import { emptySite } from './newSite';
-import { takeReading } from '../../core/reading/takeReading';
-import { keepReading } from '../../core/stand/changeReadings';
+import { takeReading } from '../../core/measure/reading/takeReading';
+import { keepReading } from '../../core/site/stand/changeReadings';
 import { addSetUp, type Recipe } from './setUpVerbs';
 
 /** The seed library of a small harbour town's reading room: six of its corners, with what is right and what is not. */

@@ -1,5 +1,5 @@
-import { BARE_SITE } from '../../core/stand/bare';
-import type { Site } from '../../core/stand/Site';
+import { BARE_SITE } from '../../core/site/stand/bare';
+import type { Site } from '../../core/site/stand/Site';
 
 /** Currency and a price of power to begin with, by the browser's language; the person's own bill replaces them. */
 export function startingTariff(language: string): { currency: string; price_per_kWh: number } {

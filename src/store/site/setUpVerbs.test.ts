@@ -1,8 +1,8 @@
-import { cropLibrary } from '../../core/library/cropLibrary';
-import { lampLibrary } from '../../core/library/lampLibrary';
-import { setUpOf } from '../../core/stand/setUp';
-import { lampRowOf, trayBlockOf } from '../../core/stand/layOut';
-import type { Site } from '../../core/stand/Site';
+import { cropLibrary } from '../../core/things/crop/cropLibrary';
+import { lampLibrary } from '../../core/things/lamp/lampLibrary';
+import { setUpOf } from '../../core/answer/stand/setUp';
+import { lampRowOf, trayBlockOf } from '../../core/site/stand/layOut';
+import type { Site } from '../../core/site/stand/Site';
 import { emptySite } from './newSite';
 import {
   addSetUp,
@@ -17,7 +17,7 @@ import {
   setPlantHeight,
   setTrayBlock,
 } from './setUpVerbs';
-import { tables } from '../../core/library/tables';
+import { tables } from '../../core/things/tables/libraryTables';
 
 const start = addSetUp(PLAIN_RECIPE, 's')(emptySite('en-GB'));
 const setUp = (site: Site, id = 's') =>

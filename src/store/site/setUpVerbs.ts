@@ -1,20 +1,20 @@
-import { BARE_STAND, BARE_TIMER, UNDATED } from '../../core/stand/bare';
-import type { Crop, StageName } from '../../core/crop/Crop';
-import { AS_NEW, type Ageing } from '../../core/lamp/ageing';
-import { clearanceOf } from '../../core/lamp/clearanceOf';
-import type { Lamp } from '../../core/lamp/Lamp';
-import type { Metres } from '../../core/quantities';
-import { layOut, lampRowOf, trayBlockOf, type TrayBlock } from '../../core/stand/layOut';
-import { IN_THE_OPEN, isRoofed, LAMP_HEADROOM, type Enclosure } from '../../core/stand/Enclosure';
-import type { LampRow } from '../../core/stand/LampRow';
-import { setUpOf } from '../../core/stand/setUp';
-import type { Batch, Programme, Site, Stand, Tier, Tray } from '../../core/stand/Site';
-import type { Container } from '../../core/tray/Container';
-import { ON_THE_FLOOR, SHELF, sizesOf } from '../../core/stand/plain';
+import { BARE_STAND, BARE_TIMER, UNDATED } from '../../core/site/stand/bare';
+import type { Crop, StageName } from '../../core/things/crop/Crop';
+import { AS_NEW, type Ageing } from '../../core/things/lamp/ageing';
+import { clearanceOf } from '../../core/things/lamp/clearanceOf';
+import type { Lamp } from '../../core/things/lamp/Lamp';
+import type { Metres } from '../../core/units/quantities';
+import { layOut, lampRowOf, trayBlockOf, type TrayBlock } from '../../core/site/stand/layOut';
+import { IN_THE_OPEN, isRoofed, LAMP_HEADROOM, type Enclosure } from '../../core/site/stand/Enclosure';
+import type { LampRow } from '../../core/site/stand/LampRow';
+import { setUpOf } from '../../core/answer/stand/setUp';
+import type { Batch, Programme, Site, Stand, Tier, Tray } from '../../core/site/stand/Site';
+import type { Container } from '../../core/things/container/Container';
+import { ON_THE_FLOOR, SHELF, sizesOf } from '../../core/site/stand/plain';
 import { MINUTES_PER_DAY } from '../../core/units/clock';
-import { freeName } from './freeName';
-import { newId } from './newId';
-import { tables } from '../../core/library/tables';
+import { freeName } from '../names/freeName';
+import { newId } from '../names/newId';
+import { tables } from '../../core/things/tables/libraryTables';
 
 /** The lamp may hang from almost touching the leaves to two metres above them. */
 export const NEAREST: Metres = 0.005;

@@ -1,7 +1,7 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import type { Problem } from '../../core/result';
-import type { Site } from '../../core/stand/Site';
-import { unsoundIn } from '../saved/unsoundIn';
+import type { Problem } from '../../core/units/result';
+import type { Site } from '../../core/site/stand/Site';
+import { unsoundIn } from '../form/unsoundIn';
 
 /** How many steps can be undone. */
 const DEPTH = 200;

@@ -1,10 +1,10 @@
 import localforage from 'localforage';
-import type { Result } from '../../core/result';
-import type { Site } from '../../core/stand/Site';
+import type { Result } from '../../core/units/result';
+import type { Site } from '../../core/site/stand/Site';
 import { exportSite } from '../files/exportSite';
 import { readSiteText } from '../files/readSiteText';
-import { NAME } from '../saved/database';
-import { newId } from '../site/newId';
+import { NAME } from '../database/database';
+import { newId } from '../names/newId';
 import { pack, unpack } from './pack';
 import { toDrop, type Weighed } from './thin';
 

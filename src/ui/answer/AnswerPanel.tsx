@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import type { SetUp } from '@/core/stand/setUp';
+import type { SetUp } from '@/core/answer/stand/setUp';
 import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { changeSite } from '@/store/site/siteStore';

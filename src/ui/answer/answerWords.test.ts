@@ -1,7 +1,7 @@
-import type { Limit, Solution } from '@/core/solve/solve';
-import { setUpOf } from '@/core/stand/setUp';
+import type { Limit, Solution } from '@/core/answer/solve/solve';
+import { setUpOf } from '@/core/answer/stand/setUp';
 import { demoCorners } from '@/store/site/demoSite';
-import { tables } from '@/core/library/tables';
+import { tables } from '@/core/things/tables/libraryTables';
 import { failsWords, limitWords, onTheTape, suitsWords } from './words';
 
 const site = demoCorners('en-GB');

@@ -1,9 +1,9 @@
 'use client';
 import { useMemo } from 'react';
-import { lampBandOf } from '@/core/dose/lightBand';
-import { clearanceOf } from '@/core/lamp/clearanceOf';
-import { suitingDistances, solve, type Asked, type Fixed, type Solution } from '@/core/solve/solve';
-import type { SetUp } from '@/core/stand/setUp';
+import { lampBandOf } from '@/core/judge/dose/lightBand';
+import { clearanceOf } from '@/core/things/lamp/clearanceOf';
+import { suitingDistances, solve, type Asked, type Fixed, type Solution } from '@/core/answer/solve/solve';
+import type { SetUp } from '@/core/answer/stand/setUp';
 import { useProfile } from '../shell/WorkspaceContext';
 
 const askedOf = ({ stage, limits, tier, lamp }: SetUp): Asked => ({ stage, limits, daylight: tier.daylight, clearance: clearanceOf(lamp) });

@@ -1,6 +1,6 @@
-import { clearanceOf } from '@/core/lamp/clearanceOf';
-import type { Limit, Setting, Solution } from '@/core/solve/solve';
-import type { SetUp } from '@/core/stand/setUp';
+import { clearanceOf } from '@/core/things/lamp/clearanceOf';
+import type { Limit, Setting, Solution } from '@/core/answer/solve/solve';
+import type { SetUp } from '@/core/answer/stand/setUp';
 import { showHours } from '@/core/units/clock';
 import { showLength, showLengthNumber, type LengthUnit } from '@/core/units/length';
 import { doseNumber } from '../stage/lightWords';

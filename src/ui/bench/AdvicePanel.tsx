@@ -2,12 +2,12 @@
 import { X } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
-import { CALLED_OFF, type Advice, type Offer } from '@/core/advice/advise';
-import type { Effect } from '@/core/advice/Effect';
-import { applyMove } from '@/core/advice/applyMove';
-import { habitsOf, type Habit } from '@/core/advice/habitsOf';
-import { traysIn, type Scope } from '@/core/advice/movesFor';
-import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
+import { CALLED_OFF, type Advice, type Offer } from '@/core/plan/advice/advise';
+import type { Effect } from '@/core/plan/advice/Effect';
+import { applyMove } from '@/core/plan/advice/applyMove';
+import { habitsOf, type Habit } from '@/core/plan/advice/habitsOf';
+import { traysIn, type Scope } from '@/core/plan/advice/movesFor';
+import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { showMoney } from '@/core/units/money';
 import { trialStore } from '@/store/bench/trialStore';
 import { changeSite, undo } from '@/store/site/siteStore';

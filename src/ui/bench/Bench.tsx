@@ -1,12 +1,12 @@
 'use client';
-import { clearanceOf } from '@/core/lamp/clearanceOf';
+import { clearanceOf } from '@/core/things/lamp/clearanceOf';
 import { DndContext, DragOverlay, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { useEffect, useState } from 'react';
-import { tables } from '@/core/library/tables';
-import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
-import { addFitting, addTray, freePlace } from '@/core/stand/change';
-import { isRoofed, LAMP_HEADROOM } from '@/core/stand/Enclosure';
-import { newId } from '@/store/site/newId';
+import { tables } from '@/core/things/tables/libraryTables';
+import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
+import { addFitting, addTray, freePlace } from '@/core/site/stand/change';
+import { isRoofed, LAMP_HEADROOM } from '@/core/site/stand/Enclosure';
+import { newId } from '@/store/names/newId';
 import { Button } from '../parts/Button';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { BenchHeader } from './BenchHeader';

@@ -1,9 +1,9 @@
 'use client';
 import { CalendarRange, Layers, Plus, Printer } from 'lucide-react';
-import { fail, ok } from '@/core/result';
-import type { BenchStand } from '@/core/stand/benchStand';
-import { addTier, changeStand } from '@/core/stand/change';
-import { newId } from '@/store/site/newId';
+import { fail, ok } from '@/core/units/result';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { addTier, changeStand } from '@/core/site/stand/change';
+import { newId } from '@/store/names/newId';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { TypedField } from '../parts/TypedField';

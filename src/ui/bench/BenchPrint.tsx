@@ -1,8 +1,8 @@
 'use client';
-import { cautionsFor } from '@/core/caution/cautionsFor';
-import { cautionLibrary, generalNote } from '@/core/library/cautionLibrary';
-import type { BenchLamp, BenchStand } from '@/core/stand/benchStand';
-import { faultsOf } from '@/core/stand/faults';
+import { cautionsFor } from '@/core/answer/caution/cautionsFor';
+import { cautionLibrary, generalNote } from '@/core/things/caution/cautionLibrary';
+import type { BenchLamp, BenchStand } from '@/core/answer/stand/benchStand';
+import { faultsOf } from '@/core/answer/faults/faults';
 import { MINUTES_PER_DAY, showClock, showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { useSettings, useSite } from '../shell/WorkspaceContext';

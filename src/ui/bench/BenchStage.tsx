@@ -3,7 +3,7 @@ import clsx from 'clsx';
 import { Maximize2, Ruler, ZoomIn, ZoomOut } from 'lucide-react';
 import { useDroppable } from '@dnd-kit/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
+import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { Segments } from '../parts/Segments';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import { LightCanvas } from '../stage/LightCanvas';

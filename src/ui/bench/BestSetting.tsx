@@ -2,9 +2,9 @@
 import { Chart, LinearScale, LineController, LineElement, PointElement, ScatterController, type ChartOptions } from 'chart.js';
 import { useEffect, useId, useMemo, useState } from 'react';
 import { Scatter } from 'react-chartjs-2';
-import { applyMove } from '@/core/advice/applyMove';
-import { frontierOf, type Against, type SettingsFor, type TierSetting } from '@/core/advice/settingsFor';
-import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
+import { applyMove } from '@/core/plan/advice/applyMove';
+import { frontierOf, type Against, type SettingsFor, type TierSetting } from '@/core/plan/advice/settingsFor';
+import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { showClock, showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { showMoney } from '@/core/units/money';

@@ -2,11 +2,11 @@
 import clsx from 'clsx';
 import Link from 'next/link';
 import { useEffect, useMemo, useState } from 'react';
-import type { BenchAnswer } from '@/core/bench/BenchQuestion';
-import type { JudgedTray } from '@/core/bench/judgeTray';
-import { runningCost } from '@/core/cost/runningCost';
-import { tables } from '@/core/library/tables';
-import { benchStandOf, type BenchStand } from '@/core/stand/benchStand';
+import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
+import type { JudgedTray } from '@/core/answer/bench/judgeTray';
+import { runningCost } from '@/core/judge/cost/runningCost';
+import { tables } from '@/core/things/tables/libraryTables';
+import { benchStandOf, type BenchStand } from '@/core/answer/stand/benchStand';
 import { showMoney } from '@/core/units/money';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';

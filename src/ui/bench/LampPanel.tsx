@@ -1,12 +1,12 @@
 'use client';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useMemo } from 'react';
-import { tables } from '@/core/library/tables';
-import type { BenchLamp, BenchTier } from '@/core/stand/benchStand';
-import { changeFittings, lampsSideBySide, rowOf } from '@/core/stand/change';
-import { faceSizeOf } from '@/core/stand/footprint';
-import { HANGER_KINDS, hangerOf, snapFace, type HangerKind } from '@/core/stand/Hanger';
-import { newId } from '@/store/site/newId';
+import { tables } from '@/core/things/tables/libraryTables';
+import type { BenchLamp, BenchTier } from '@/core/answer/stand/benchStand';
+import { changeFittings, lampsSideBySide, rowOf } from '@/core/site/stand/change';
+import { faceSizeOf } from '@/core/site/stand/footprint';
+import { HANGER_KINDS, hangerOf, snapFace, type HangerKind } from '@/core/site/stand/Hanger';
+import { newId } from '@/store/names/newId';
 import { Button } from '../parts/Button';
 import { lampItems } from '../parts/lampItems';
 import { LengthField } from '../parts/LengthField';

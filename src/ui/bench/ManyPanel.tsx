@@ -8,8 +8,8 @@ import {
   RotateCw,
   Trash2,
 } from 'lucide-react';
-import type { BenchTier } from '@/core/stand/benchStand';
-import { align, distribute, type Axis, type Change } from '@/core/stand/change';
+import type { BenchTier } from '@/core/answer/stand/benchStand';
+import { align, distribute, type Axis, type Change } from '@/core/site/stand/change';
 import { Button } from '../parts/Button';
 import type { Hands } from './useHands';
 

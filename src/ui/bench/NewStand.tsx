@@ -1,10 +1,10 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { standFrom, TEMPLATES, type Template } from '@/core/stand/templates';
+import { standFrom, TEMPLATES, type Template } from '@/core/site/stand/templates';
 import { showLength } from '@/core/units/length';
-import { freeName } from '@/store/site/freeName';
-import { newId } from '@/store/site/newId';
+import { freeName } from '@/store/names/freeName';
+import { newId } from '@/store/names/newId';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';

@@ -1,7 +1,7 @@
 'use client';
 import { Pause, Play, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import type { BenchStand } from '@/core/stand/benchStand';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { jobsOf } from '../chart/jobWords';
 import { Button } from '../parts/Button';
 import { awayWords, dayWords } from '../season/dayWords';

@@ -1,4 +1,4 @@
-import type { BenchStand } from '@/core/stand/benchStand';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { lookOf } from '../stage/Walls';
 import type { BenchFrame } from './benchFrame';
 

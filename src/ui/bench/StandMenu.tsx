@@ -2,10 +2,10 @@
 import { ChevronDown } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { DropdownMenu } from 'radix-ui';
-import type { BenchStand } from '@/core/stand/benchStand';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { exportSite } from '@/store/files/exportSite';
 import { writeScene } from '@/store/scene/writeScene';
-import { newId } from '@/store/site/newId';
+import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { copyStand, deleteStand } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
-import type { BenchAnswer } from '@/core/bench/BenchQuestion';
-import type { BenchStand } from '@/core/stand/benchStand';
+import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
 import type { LengthUnit } from '@/core/units/length';
 import { LightCanvas } from '../stage/LightCanvas';
 import { stretchesOf } from './bands';

@@ -1,12 +1,12 @@
 'use client';
 import clsx from 'clsx';
 import { useDeferredValue, useMemo } from 'react';
-import type { JudgedTray } from '@/core/bench/judgeTray';
-import type { TierLight } from '@/core/bench/BenchQuestion';
-import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
-import { changeFittings, changeTrays } from '@/core/stand/change';
-import { outlineOf, outlineOfFitting } from '@/core/stand/footprint';
-import type { Metres } from '@/core/quantities';
+import type { JudgedTray } from '@/core/answer/bench/judgeTray';
+import type { TierLight } from '@/core/answer/bench/BenchQuestion';
+import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
+import { changeFittings, changeTrays } from '@/core/site/stand/change';
+import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
+import type { Metres } from '@/core/units/quantities';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import { contoursOf, roundSteps } from '../stage/contours';
 import { LightCanvas } from '../stage/LightCanvas';

@@ -1,10 +1,10 @@
 'use client';
-import { materialLibrary } from '@/core/library/materialLibrary';
-import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
-import { changeStand, plugInto, removeTier, setProgramme, sizeTier, withTier } from '@/core/stand/change';
+import { materialLibrary } from '@/core/things/material/materialLibrary';
+import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
+import { changeStand, plugInto, removeTier, setProgramme, sizeTier, withTier } from '@/core/site/stand/change';
 import type { FaceName } from '@/core/light/room/Room';
 import { MINUTES_PER_DAY, readClock, showClock } from '@/core/units/clock';
-import { newId } from '@/store/site/newId';
+import { newId } from '@/store/names/newId';
 import { FACE_WORDS } from '../check/surroundings';
 import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';

@@ -1,8 +1,8 @@
 import { memo } from 'react';
-import type { BenchTier } from '@/core/stand/benchStand';
-import { footOf, rimOf } from '@/core/stand/canopy';
-import { isRoofed } from '@/core/stand/Enclosure';
-import { outlineOf, outlineOfFitting, plantAreaOf } from '@/core/stand/footprint';
+import type { BenchTier } from '@/core/answer/stand/benchStand';
+import { footOf, rimOf } from '@/core/site/stand/canopy';
+import { isRoofed } from '@/core/site/stand/Enclosure';
+import { outlineOf, outlineOfFitting, plantAreaOf } from '@/core/site/stand/footprint';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { LampFront } from '../stage/LampFront';
 import { TrayFront } from '../stage/TrayFront';

@@ -1,7 +1,7 @@
 'use client';
-import type { Metres } from '@/core/quantities';
-import type { BenchTier } from '@/core/stand/benchStand';
-import { outlineOf, outlineOfFitting } from '@/core/stand/footprint';
+import type { Metres } from '@/core/units/quantities';
+import type { BenchTier } from '@/core/answer/stand/benchStand';
+import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
 import { trayName } from './benchWords';
 import { MapNumber } from './MapMarks';
 

@@ -1,7 +1,7 @@
-import type { LightDay } from '@/core/dose/LightDay';
-import { lampBandOf, type LightBand } from '@/core/dose/lightBand';
-import type { BenchTier, BenchTray } from '@/core/stand/benchStand';
-import { outlineOf } from '@/core/stand/footprint';
+import type { LightDay } from '@/core/judge/dose/LightDay';
+import { lampBandOf, type LightBand } from '@/core/judge/dose/lightBand';
+import type { BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
+import { outlineOf } from '@/core/site/stand/footprint';
 import type { View } from './benchFrame';
 
 /** Where no tray stands yet: what most seedlings ask, 8 to 16 mol in 16 hours. Growers' consensus, and said to be so. */

@@ -1,8 +1,8 @@
-import type { Move } from '@/core/advice/Move';
-import { tables } from '@/core/library/tables';
-import { benchStandOf } from '@/core/stand/benchStand';
-import { hangerOf } from '@/core/stand/Hanger';
-import type { Fault } from '@/core/stand/faults';
+import type { Move } from '@/core/plan/advice/Move';
+import { tables } from '@/core/things/tables/libraryTables';
+import { benchStandOf } from '@/core/answer/stand/benchStand';
+import { hangerOf } from '@/core/site/stand/Hanger';
+import type { Fault } from '@/core/answer/faults/faults';
 import { demoSite } from '@/store/site/demoSite';
 import { stretchesOf } from './bands';
 import { benchFrame, tierAt } from './benchFrame';

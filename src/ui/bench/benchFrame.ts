@@ -1,5 +1,5 @@
-import type { Metres } from '@/core/quantities';
-import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
+import type { Metres } from '@/core/units/quantities';
+import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import type { Box } from '../stage/stageFrame';
 
 export type View = 'front' | 'side';

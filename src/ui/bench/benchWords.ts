@@ -1,10 +1,10 @@
-import type { Fault } from '@/core/stand/faults';
-import type { BenchStand, BenchTier, BenchTray } from '@/core/stand/benchStand';
-import { isRoofed } from '@/core/stand/Enclosure';
-import type { Hanger, HangerKind } from '@/core/stand/Hanger';
-import type { Fitting } from '@/core/stand/Site';
+import type { Fault } from '@/core/answer/faults/faults';
+import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
+import { isRoofed } from '@/core/site/stand/Enclosure';
+import type { Hanger, HangerKind } from '@/core/site/stand/Hanger';
+import type { Fitting } from '@/core/site/stand/Site';
 import { showLength, type LengthUnit } from '@/core/units/length';
-import type { Says } from '@/core/verdict/standing';
+import type { Says } from '@/core/judge/verdict/standing';
 
 /** A tier's state in a few words, for its place beside the drawing. */
 export const SAYS_WORDS: Readonly<Record<Says, string>> = {

@@ -1,8 +1,8 @@
-import { stepsFor } from '@/core/advice/applyMove';
-import type { Move } from '@/core/advice/Move';
-import { tables } from '@/core/library/tables';
-import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
-import type { Lamp } from '@/core/lamp/Lamp';
+import { stepsFor } from '@/core/plan/advice/applyMove';
+import type { Move } from '@/core/plan/advice/Move';
+import { tables } from '@/core/things/tables/libraryTables';
+import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
+import type { Lamp } from '@/core/things/lamp/Lamp';
 import { showClock, showHours } from '@/core/units/clock';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { riserWords, stepWords, trayName } from './benchWords';

@@ -1,9 +1,9 @@
 'use client';
 import { useMemo } from 'react';
 import { useStore } from 'zustand';
-import { judgeTray, type JudgedTray } from '@/core/bench/judgeTray';
-import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
-import type { TierLight } from '@/core/bench/BenchQuestion';
+import { judgeTray, type JudgedTray } from '@/core/answer/bench/judgeTray';
+import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
+import type { TierLight } from '@/core/answer/bench/BenchQuestion';
 import { siteShown } from '@/store/bench/siteShown';
 import { standOnBench } from '@/store/bench/followBench';
 import type { BenchLight, BenchLook } from '@/store/bench/benchStore';

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import type { BenchStand, BenchTier } from '@/core/stand/benchStand';
+import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import {
   carry,
   changeFittings,
@@ -12,10 +12,10 @@ import {
   turnThings,
   type Change,
   type Clip,
-} from '@/core/stand/change';
-import { snapFace } from '@/core/stand/Hanger';
-import type { Metres } from '@/core/quantities';
-import { newId } from '@/store/site/newId';
+} from '@/core/site/stand/change';
+import { snapFace } from '@/core/site/stand/Hanger';
+import type { Metres } from '@/core/units/quantities';
+import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { say } from '../shell/toastStore';
 import { useWorkspace } from '../shell/WorkspaceContext';

@@ -1,10 +1,10 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import type { TierLight } from '@/core/bench/BenchQuestion';
-import type { JudgedTray } from '@/core/bench/judgeTray';
-import { planeOf } from '@/core/bench/questionOfStand';
-import type { BenchTier } from '@/core/stand/benchStand';
-import { outlineOf } from '@/core/stand/footprint';
+import type { TierLight } from '@/core/answer/bench/BenchQuestion';
+import type { JudgedTray } from '@/core/answer/bench/judgeTray';
+import { planeOf } from '@/core/answer/bench/questionOfStand';
+import type { BenchTier } from '@/core/answer/stand/benchStand';
+import { outlineOf } from '@/core/site/stand/footprint';
 import { showLength } from '@/core/units/length';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import { lightWords } from '../stage/lightWords';

@@ -1,7 +1,7 @@
 'use client';
-import type { HangChart } from '@/core/hang/HangChart';
-import type { BenchStand } from '@/core/stand/benchStand';
-import { timersOf } from '@/core/timer/servedBy';
+import type { HangChart } from '@/core/plan/hang/HangChart';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { timersOf } from '@/core/plan/timer/servedBy';
 import { timerName } from '../hours/timerWords';
 import { RackCard } from './RackCard';
 import { TimerPins } from './TimerPins';

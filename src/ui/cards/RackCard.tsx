@@ -1,7 +1,7 @@
 'use client';
-import type { HangChart } from '@/core/hang/HangChart';
-import type { BenchStand } from '@/core/stand/benchStand';
-import { generalNote } from '@/core/library/cautionLibrary';
+import type { HangChart } from '@/core/plan/hang/HangChart';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { generalNote } from '@/core/things/caution/cautionLibrary';
 import { showLength } from '@/core/units/length';
 import { hangWords, trayName } from '../bench/benchWords';
 import { jobsOf } from '../chart/jobWords';

@@ -1,6 +1,6 @@
 'use client';
 import { create } from 'qrcode';
-import type { BenchStand } from '@/core/stand/benchStand';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { trayName } from '../bench/benchWords';
 import { ageWords } from '../chart/ageWords';
 import { dayWords } from '../season/dayWords';

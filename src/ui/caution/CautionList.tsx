@@ -1,10 +1,10 @@
 'use client';
 import { CircleAlert, Info, TriangleAlert, ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
-import { cautionsFor } from '@/core/caution/cautionsFor';
-import type { Caution } from '@/core/caution/Caution';
-import { cautionLibrary, generalNote } from '@/core/library/cautionLibrary';
-import type { BenchStand } from '@/core/stand/benchStand';
+import { cautionsFor } from '@/core/answer/caution/cautionsFor';
+import type { Caution } from '@/core/things/caution/Caution';
+import { cautionLibrary, generalNote } from '@/core/things/caution/cautionLibrary';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { useSite } from '../shell/WorkspaceContext';
 
 const ICONS = { danger: TriangleAlert, warning: CircleAlert, info: Info };

@@ -1,8 +1,8 @@
 'use client';
-import { diffCharts } from '@/core/hang/diffCharts';
-import type { HangChart } from '@/core/hang/HangChart';
-import type { KeptChart } from '@/core/hang/KeptChart';
-import type { BenchStand } from '@/core/stand/benchStand';
+import { diffCharts } from '@/core/plan/hang/diffCharts';
+import type { HangChart } from '@/core/plan/hang/HangChart';
+import type { KeptChart } from '@/core/site/hang/KeptChart';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { dayWords } from '../season/dayWords';
 import { useSettings, useToday } from '../shell/WorkspaceContext';
 import { jobsOf } from './jobWords';

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
-import type { ChartLimit, HangChart } from '@/core/hang/HangChart';
-import type { BenchStand } from '@/core/stand/benchStand';
+import type { ChartLimit, HangChart } from '@/core/plan/hang/HangChart';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { trayName } from '../bench/benchWords';
 import { Button } from '../parts/Button';
 import { spanWords } from '../season/dayWords';

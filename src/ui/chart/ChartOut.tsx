@@ -1,10 +1,10 @@
 'use client';
 import { CalendarDays, Pin, Printer } from 'lucide-react';
-import type { CalendarEvent } from '@/core/formats/writeIcs';
-import { writeIcs } from '@/core/formats/writeIcs';
-import type { HangChart } from '@/core/hang/HangChart';
-import type { BenchStand } from '@/core/stand/benchStand';
-import type { Site } from '@/core/stand/Site';
+import type { CalendarEvent } from '@/core/exchange/formats/writeIcs';
+import { writeIcs } from '@/core/exchange/formats/writeIcs';
+import type { HangChart } from '@/core/plan/hang/HangChart';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
+import type { Site } from '@/core/site/stand/Site';
 import { isoOf, type Day } from '@/core/units/day';
 import type { LengthUnit } from '@/core/units/length';
 import { chartCsv, chartJson, zoneOf } from '@/store/files/writeChart';

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
-import type { HangChart } from '@/core/hang/HangChart';
-import type { BenchStand } from '@/core/stand/benchStand';
+import type { HangChart } from '@/core/plan/hang/HangChart';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { useStand } from '../bench/useBench';
 import { CardsPrint } from '../cards/CardsPrint';
 import { HoursHead } from '../hours/HoursHead';

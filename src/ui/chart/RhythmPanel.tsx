@@ -1,6 +1,6 @@
 'use client';
 import { Plus, X } from 'lucide-react';
-import { RHYTHMS, type VisitRhythm } from '@/core/hang/VisitRhythm';
+import { RHYTHMS, type VisitRhythm } from '@/core/site/hang/VisitRhythm';
 import { changeSite } from '@/store/site/siteStore';
 import { ClockField } from '../hours/ClockField';
 import { Button } from '../parts/Button';

@@ -1,7 +1,7 @@
 'use client';
 import { ChevronRight } from 'lucide-react';
 import Link from 'next/link';
-import type { BenchStand } from '@/core/stand/benchStand';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { trayName } from '../bench/benchWords';
 import { ageWords } from './ageWords';
 import { useToday } from '../shell/WorkspaceContext';

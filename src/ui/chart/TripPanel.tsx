@@ -1,7 +1,7 @@
 'use client';
 import { Luggage } from 'lucide-react';
-import type { Trip } from '@/core/hang/HangChart';
-import type { BenchStand } from '@/core/stand/benchStand';
+import type { Trip } from '@/core/plan/hang/HangChart';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { showLength } from '@/core/units/length';
 import { trayName } from '../bench/benchWords';
 import { daysWords, dayWords, spanWords } from '../season/dayWords';

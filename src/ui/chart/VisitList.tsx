@@ -1,9 +1,9 @@
 'use client';
 import { Check, Eye } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { doVisit } from '@/core/hang/doVisits';
-import type { HangChart, HangVisit } from '@/core/hang/HangChart';
-import type { BenchStand } from '@/core/stand/benchStand';
+import { doVisit } from '@/core/plan/hang/doVisits';
+import type { HangChart, HangVisit } from '@/core/plan/hang/HangChart';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { showLength } from '@/core/units/length';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { trayName } from '../bench/benchWords';

@@ -1,5 +1,5 @@
-import { growthOf } from '@/core/growth/growthOf';
-import type { BenchTray } from '@/core/stand/benchStand';
+import { growthOf } from '@/core/site/growth/growthOf';
+import type { BenchTray } from '@/core/answer/stand/benchStand';
 import type { Day } from '@/core/units/day';
 import { dayWords, daysWords } from '../season/dayWords';
 import { stageWords } from '../verdict/words';

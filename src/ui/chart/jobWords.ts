@@ -1,8 +1,8 @@
 import type { ClockChange } from '@/core/units/clockChanges';
-import type { ChartLimit, TrayDay } from '@/core/hang/HangChart';
-import type { VisitJobs } from '@/core/hang/KeptChart';
-import type { BenchStand, BenchTier, BenchTray } from '@/core/stand/benchStand';
-import { timersOf } from '@/core/timer/servedBy';
+import type { ChartLimit, TrayDay } from '@/core/plan/hang/HangChart';
+import type { VisitJobs } from '@/core/site/hang/KeptChart';
+import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
+import { timersOf } from '@/core/plan/timer/servedBy';
 import { showHours } from '@/core/units/clock';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { riserWords, stepWords, trayName } from '../bench/benchWords';

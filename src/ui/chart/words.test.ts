@@ -1,10 +1,10 @@
-import { tables } from '@/core/library/tables';
-import { benchStandOf } from '@/core/stand/benchStand';
-import { hangerOf } from '@/core/stand/Hanger';
-import type { VisitJobs } from '@/core/hang/KeptChart';
-import { chartRows } from '@/core/formats/chartTable';
-import type { HangChart } from '@/core/hang/HangChart';
-import { loadsOf } from '@/core/power/loadsOf';
+import { tables } from '@/core/things/tables/libraryTables';
+import { benchStandOf } from '@/core/answer/stand/benchStand';
+import { hangerOf } from '@/core/site/stand/Hanger';
+import type { VisitJobs } from '@/core/site/hang/KeptChart';
+import { chartRows } from '@/core/exchange/formats/chartTable';
+import type { HangChart } from '@/core/plan/hang/HangChart';
+import { loadsOf } from '@/core/answer/power/loadsOf';
 import { dayFrom } from '@/core/units/day';
 import { chartCsv, chartJson } from '@/store/files/writeChart';
 import { demoSite } from '@/store/site/demoSite';

@@ -1,8 +1,8 @@
 'use client';
-import { measureBatch, stageBatch } from '@/core/growth/changeGrowth';
-import { plantHeightOf } from '@/core/stand/canopy';
-import { tables } from '@/core/library/tables';
-import { cropOf, type SetUp } from '@/core/stand/setUp';
+import { measureBatch, stageBatch } from '@/core/site/growth/changeGrowth';
+import { plantHeightOf } from '@/core/site/stand/canopy';
+import { tables } from '@/core/things/tables/libraryTables';
+import { cropOf, type SetUp } from '@/core/answer/stand/setUp';
 import { changeSite } from '@/store/site/siteStore';
 import { chooseCrop, chooseStage, setPlantHeight } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';

@@ -1,6 +1,6 @@
 'use client';
-import { fail, ok } from '@/core/result';
-import type { SetUp } from '@/core/stand/setUp';
+import { fail, ok } from '@/core/units/result';
+import type { SetUp } from '@/core/answer/stand/setUp';
 import { changeSite } from '@/store/site/siteStore';
 import { renameStand } from '@/store/site/setUpVerbs';
 import { UndoButtons } from '../parts/UndoButtons';

@@ -1,6 +1,6 @@
-import { materialLibrary, materialOf } from '@/core/library/materialLibrary';
+import { materialLibrary, materialOf } from '@/core/things/material/materialLibrary';
 import type { FaceName } from '@/core/light/room/Room';
-import { isRoofed, type Enclosure } from '@/core/stand/Enclosure';
+import { isRoofed, type Enclosure } from '@/core/site/stand/Enclosure';
 import { changeSite } from '@/store/site/siteStore';
 import { setEnclosure } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';

@@ -2,7 +2,7 @@
 import { useMemo } from 'react';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { activeSetUp } from '@/store/light/followSetUp';
-import { newId } from '@/store/site/newId';
+import { newId } from '@/store/names/newId';
 import { changeSite } from '@/store/site/siteStore';
 import { addSetUp, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
 import { AnswerPanel } from '../answer/AnswerPanel';

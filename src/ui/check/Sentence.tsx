@@ -1,8 +1,8 @@
 'use client';
 import { ChevronDown } from 'lucide-react';
 import { forwardRef, useState } from 'react';
-import type { SetUp } from '@/core/stand/setUp';
-import { tables } from '@/core/library/tables';
+import type { SetUp } from '@/core/answer/stand/setUp';
+import { tables } from '@/core/things/tables/libraryTables';
 import { showLength } from '@/core/units/length';
 import { stageWords } from '../verdict/words';
 import { useSettings } from '../shell/WorkspaceContext';

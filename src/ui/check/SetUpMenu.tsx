@@ -2,9 +2,9 @@
 import { ChevronDown, Copy, FileDown, Plus, Printer, Table, Trash2, PanelsTopLeft } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { DropdownMenu } from 'radix-ui';
-import { mapCsv } from '@/core/formats/mapCsv';
+import { mapCsv } from '@/core/exchange/formats/mapCsv';
 import { exportSite } from '@/store/files/exportSite';
-import { newId } from '@/store/site/newId';
+import { newId } from '@/store/names/newId';
 import { changeSite, showStand, undo } from '@/store/site/siteStore';
 import { addSetUp, copyStand, deleteStand, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';

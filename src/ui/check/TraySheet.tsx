@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
-import { containerLibrary } from '@/core/library/containerLibrary';
-import { trayBlockOf } from '@/core/stand/layOut';
+import { containerLibrary } from '@/core/things/container/containerLibrary';
+import { trayBlockOf } from '@/core/site/stand/layOut';
 import { changeSite } from '@/store/site/siteStore';
 import { chooseContainer, setTrayBlock, setTraySize } from '@/store/site/setUpVerbs';
 import { LengthField } from '../parts/LengthField';

@@ -1,6 +1,6 @@
-import { isMaterial } from '@/core/library/materialLibrary';
+import { isMaterial } from '@/core/things/material/materialLibrary';
 import { FACES } from '@/core/light/room/Room';
-import { IN_THE_OPEN } from '@/core/stand/Enclosure';
+import { IN_THE_OPEN } from '@/core/site/stand/Enclosure';
 import { placeOf, PLACES, placeWords } from './surroundings';
 
 const inFaces = (change: Partial<typeof IN_THE_OPEN.faces>) => ({ ...IN_THE_OPEN, faces: { ...IN_THE_OPEN.faces, ...change } });

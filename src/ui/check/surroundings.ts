@@ -1,6 +1,6 @@
-import { materialOf } from '@/core/library/materialLibrary';
+import { materialOf } from '@/core/things/material/materialLibrary';
 import { FACES, type FaceName } from '@/core/light/room/Room';
-import type { Enclosure } from '@/core/stand/Enclosure';
+import type { Enclosure } from '@/core/site/stand/Enclosure';
 
 type Faces = Enclosure['faces'];
 

@@ -1,6 +1,6 @@
 'use client';
-import { runningCost } from '@/core/cost/runningCost';
-import type { SetUp } from '@/core/stand/setUp';
+import { runningCost } from '@/core/judge/cost/runningCost';
+import type { SetUp } from '@/core/answer/stand/setUp';
 import { showMoney } from '@/core/units/money';
 import { changeSite } from '@/store/site/siteStore';
 import { setTariff } from '@/store/site/setUpVerbs';

@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
-import type { Crop, Stage } from '@/core/crop/Crop';
-import { tables } from '@/core/library/tables';
+import type { Crop, Stage } from '@/core/things/crop/Crop';
+import { tables } from '@/core/things/tables/libraryTables';
 import { showLength } from '@/core/units/length';
 import { showTemperature } from '@/core/units/temperature';
 import { groupWords } from '../parts/cropItems';

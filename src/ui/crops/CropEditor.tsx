@@ -1,8 +1,8 @@
 'use client';
 import { Plus, Trash2, X } from 'lucide-react';
-import { dropCrop, isGrown, keepCrop } from '@/core/crop/changeCrops';
-import { LEGGY_REMEDIES, STAGE_NAMES, type Crop, type LeggyRemedy, type Stage } from '@/core/crop/Crop';
-import { fail, ok } from '@/core/result';
+import { dropCrop, isGrown, keepCrop } from '@/core/site/crop/changeCrops';
+import { LEGGY_REMEDIES, STAGE_NAMES, type Crop, type LeggyRemedy, type Stage } from '@/core/things/crop/Crop';
+import { fail, ok } from '@/core/units/result';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { Group } from '../parts/Group';

@@ -1,10 +1,10 @@
 'use client';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { dropNote, noteCrop } from '@/core/crop/changeCrops';
-import type { Crop } from '@/core/crop/Crop';
-import { OUTCOMES, type CropNote } from '@/core/stand/Site';
-import { newId } from '@/store/site/newId';
+import { dropNote, noteCrop } from '@/core/site/crop/changeCrops';
+import type { Crop } from '@/core/things/crop/Crop';
+import { OUTCOMES, type CropNote } from '@/core/site/stand/Site';
+import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { Segments } from '../parts/Segments';

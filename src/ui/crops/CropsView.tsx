@@ -2,12 +2,12 @@
 import { Copy, Plus } from 'lucide-react';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo } from 'react';
-import { copyOf, freshCrop, keepCrop } from '@/core/crop/changeCrops';
-import type { Crop } from '@/core/crop/Crop';
-import { cropLibrary } from '@/core/library/cropLibrary';
-import { tables } from '@/core/library/tables';
-import { cropOf } from '@/core/stand/setUp';
-import { newId } from '@/store/site/newId';
+import { copyOf, freshCrop, keepCrop } from '@/core/site/crop/changeCrops';
+import type { Crop } from '@/core/things/crop/Crop';
+import { cropLibrary } from '@/core/things/crop/cropLibrary';
+import { tables } from '@/core/things/tables/libraryTables';
+import { cropOf } from '@/core/answer/stand/setUp';
+import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { cropItems } from '../parts/cropItems';

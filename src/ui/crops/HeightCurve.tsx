@@ -2,8 +2,8 @@
 import { CategoryScale, Chart, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
-import type { Crop } from '@/core/crop/Crop';
-import { heightAt } from '@/core/crop/heightAt';
+import type { Crop } from '@/core/things/crop/Crop';
+import { heightAt } from '@/core/things/crop/heightAt';
 import { heightOptions, heightUnit } from '../parts/heightAxes';
 import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';

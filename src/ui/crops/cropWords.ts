@@ -1,4 +1,4 @@
-import type { Crop, LeggyRemedy } from '@/core/crop/Crop';
+import type { Crop, LeggyRemedy } from '@/core/things/crop/Crop';
 
 const REMEDIES: Readonly<Record<LeggyRemedy, string>> = {
   'bury-stem': 'bury the stem when potting on: it roots along it',

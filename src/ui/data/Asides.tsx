@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useEffect, useState } from 'react';
-import type { Aside } from '@/store/saved/database';
+import type { Aside } from '@/store/database/database';
 import { Button } from '../parts/Button';
 import { saveFile } from '../parts/saveFile';
 import { useWorkspace } from '../shell/WorkspaceContext';

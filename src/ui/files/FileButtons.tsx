@@ -2,7 +2,7 @@
 import { FileDown, FolderOpen } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useRef, useState } from 'react';
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/units/result';
 import { exportSite } from '@/store/files/exportSite';
 import { mergeSite } from '@/store/files/mergeSite';
 import { MAX_BYTES, readSiteText } from '@/store/files/readSiteText';

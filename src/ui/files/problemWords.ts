@@ -1,4 +1,4 @@
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/units/result';
 
 const shown = (found: unknown): string => {
   const text = typeof found === 'string' ? `“${found}”` : (JSON.stringify(found) ?? 'nothing');

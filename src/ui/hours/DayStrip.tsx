@@ -1,5 +1,5 @@
 'use client';
-import type { SetUp } from '@/core/stand/setUp';
+import type { SetUp } from '@/core/answer/stand/setUp';
 import { MINUTES_PER_DAY, showHours } from '@/core/units/clock';
 import { changeSite } from '@/store/site/siteStore';
 import { setHours } from '@/store/site/setUpVerbs';

@@ -1,8 +1,8 @@
 'use client';
 import { Sun, X } from 'lucide-react';
-import type { Daylight } from '@/core/dose/Daylight';
-import { setDaylight } from '@/core/stand/changeOutlets';
-import type { StandTimer } from '@/core/timer/servedBy';
+import type { Daylight } from '@/core/site/stand/Daylight';
+import { setDaylight } from '@/core/site/stand/changeOutlets';
+import type { StandTimer } from '@/core/plan/timer/servedBy';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';

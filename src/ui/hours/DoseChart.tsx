@@ -1,5 +1,5 @@
 'use client';
-import type { SetUp } from '@/core/stand/setUp';
+import type { SetUp } from '@/core/answer/stand/setUp';
 import { useVerdict } from '../verdict/useVerdict';
 import { DoseFigure } from './DoseFigure';
 

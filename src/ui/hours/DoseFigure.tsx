@@ -2,9 +2,9 @@
 import { CategoryScale, Chart, Filler, LinearScale, LineController, LineElement, PointElement, type ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
-import { daylightBy, type Daylight } from '@/core/dose/Daylight';
-import { MOL_SECONDS } from '@/core/dose/dli';
-import type { Dli, Ppfd } from '@/core/quantities';
+import { daylightBy, type Daylight } from '@/core/site/stand/Daylight';
+import { MOL_SECONDS } from '@/core/judge/dose/dli';
+import type { Dli, Ppfd } from '@/core/units/quantities';
 import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
 import { LineKey } from '../parts/LineKey';

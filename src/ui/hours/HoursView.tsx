@@ -2,8 +2,8 @@
 import clsx from 'clsx';
 import Link from 'next/link';
 import { useMemo } from 'react';
-import type { BenchStand } from '@/core/stand/benchStand';
-import { timersOf } from '@/core/timer/servedBy';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { timersOf } from '@/core/plan/timer/servedBy';
 import { showClock } from '@/core/units/clock';
 import { useStand } from '../bench/useBench';
 import { useSite } from '../shell/WorkspaceContext';

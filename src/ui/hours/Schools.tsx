@@ -1,11 +1,11 @@
 'use client';
 import { useMemo } from 'react';
-import { runningCost } from '@/core/cost/runningCost';
-import { dliOf } from '@/core/dose/dli';
-import { AS_SET } from '@/core/programme/HoursPlan';
-import { changeBatch } from '@/core/stand/change';
-import { DAY_AND_NIGHT_DAYS, schoolsOf, type School } from '@/core/schools/schools';
-import type { SetUp } from '@/core/stand/setUp';
+import { runningCost } from '@/core/judge/cost/runningCost';
+import { dliOf } from '@/core/judge/dose/dli';
+import { AS_SET } from '@/core/site/timer/HoursPlan';
+import { changeBatch } from '@/core/site/stand/change';
+import { DAY_AND_NIGHT_DAYS, schoolsOf, type School } from '@/core/judge/schools/schools';
+import type { SetUp } from '@/core/answer/stand/setUp';
 import { showHours } from '@/core/units/clock';
 import { showMoney } from '@/core/units/money';
 import { changeSite } from '@/store/site/siteStore';

@@ -1,11 +1,11 @@
 'use client';
 import { AlarmClock } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import type { TierLight } from '@/core/bench/BenchQuestion';
-import { photoperiodOf } from '@/core/dose/LightDay';
-import { setProgramme } from '@/core/stand/change';
-import { powerOf, servedBy, type StandTimer } from '@/core/timer/servedBy';
-import { fareOn, solveTimer, type TimerRules } from '@/core/timer/solveTimer';
+import type { TierLight } from '@/core/answer/bench/BenchQuestion';
+import { photoperiodOf } from '@/core/judge/dose/LightDay';
+import { setProgramme } from '@/core/site/stand/change';
+import { powerOf, servedBy, type StandTimer } from '@/core/plan/timer/servedBy';
+import { fareOn, solveTimer, type TimerRules } from '@/core/plan/timer/solveTimer';
 import { MINUTES_PER_DAY, showHours } from '@/core/units/clock';
 import { showMoney } from '@/core/units/money';
 import { changeSite, undo } from '@/store/site/siteStore';

@@ -1,7 +1,7 @@
-import { tables } from '@/core/library/tables';
-import { benchStandOf } from '@/core/stand/benchStand';
-import { powerOf, timersOf } from '@/core/timer/servedBy';
-import type { Fares } from '@/core/timer/solveTimer';
+import { tables } from '@/core/things/tables/libraryTables';
+import { benchStandOf } from '@/core/answer/stand/benchStand';
+import { powerOf, timersOf } from '@/core/plan/timer/servedBy';
+import type { Fares } from '@/core/plan/timer/solveTimer';
 import { demoSite } from '@/store/site/demoSite';
 import { litBetween, offAt } from './onAndOff';
 import { cureWords, limitWords, timerName, timesWords } from './timerWords';

@@ -1,6 +1,6 @@
-import type { BenchTray } from '@/core/stand/benchStand';
-import type { Fares, Limit } from '@/core/timer/solveTimer';
-import type { StandTimer } from '@/core/timer/servedBy';
+import type { BenchTray } from '@/core/answer/stand/benchStand';
+import type { Fares, Limit } from '@/core/plan/timer/solveTimer';
+import type { StandTimer } from '@/core/plan/timer/servedBy';
 import { showClock, showHours } from '@/core/units/clock';
 import { trayName } from '../bench/benchWords';
 import { percent } from '../verdict/words';

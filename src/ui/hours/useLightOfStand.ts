@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { BenchAnswer } from '@/core/bench/BenchQuestion';
-import type { BenchStand } from '@/core/stand/benchStand';
+import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { useWorkspace } from '../shell/WorkspaceContext';
 
 /** The light of a stand as it is now; the last light stays while the next is worked out. */

@@ -1,5 +1,5 @@
-import { hoursBurned, maintenance, type AgeView } from '@/core/lamp/ageing';
-import type { SetUp } from '@/core/stand/setUp';
+import { hoursBurned, maintenance, type AgeView } from '@/core/things/lamp/ageing';
+import type { SetUp } from '@/core/answer/stand/setUp';
 import { changeSite } from '@/store/site/siteStore';
 import { setAgeing } from '@/store/site/setUpVerbs';
 import { MaybeNumberField } from '../parts/MaybeNumberField';

@@ -1,9 +1,9 @@
 'use client';
 import { useState } from 'react';
-import { colourOfBox, lampFromBox, type Box, type Technology } from '@/core/lamp/lampFromBox';
-import type { Problem } from '@/core/result';
-import type { SetUp } from '@/core/stand/setUp';
-import { newId } from '@/store/site/newId';
+import { colourOfBox, lampFromBox, type Box, type Technology } from '@/core/things/lamp/lampFromBox';
+import type { Problem } from '@/core/units/result';
+import type { SetUp } from '@/core/answer/stand/setUp';
+import { newId } from '@/store/names/newId';
 import { changeSite } from '@/store/site/siteStore';
 import { keepLamp } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';

@@ -1,4 +1,4 @@
-import { contradictions } from '@/core/lamp/boxClaims';
+import { contradictions } from '@/core/things/lamp/boxClaims';
 import {
   BELIEFS,
   claimsOf,
@@ -8,9 +8,9 @@ import {
   type Belief,
   type Box,
   type BoxFigures,
-} from '@/core/lamp/lampFromBox';
-import type { Lamp } from '@/core/lamp/Lamp';
-import type { Problem, Result } from '@/core/result';
+} from '@/core/things/lamp/lampFromBox';
+import type { Lamp } from '@/core/things/lamp/Lamp';
+import type { Problem, Result } from '@/core/units/result';
 import { Group } from '../parts/Group';
 import { LengthField } from '../parts/LengthField';
 import { MaybeNumberField } from '../parts/MaybeNumberField';

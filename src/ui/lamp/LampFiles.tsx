@@ -1,10 +1,10 @@
 'use client';
 import { useState } from 'react';
-import type { Box } from '@/core/lamp/lampFromBox';
-import { readIes } from '@/core/photometry/readIes';
-import { readLdt } from '@/core/photometry/readLdt';
-import type { Problem } from '@/core/result';
-import { readSpectrumCsv } from '@/core/spectrum/readSpectrumCsv';
+import type { Box } from '@/core/things/lamp/lampFromBox';
+import { readIes } from '@/core/light/photometry/readIes';
+import { readLdt } from '@/core/light/photometry/readLdt';
+import type { Problem } from '@/core/units/result';
+import { readSpectrumCsv } from '@/core/light/spectrum/readSpectrumCsv';
 import { FileButton } from '../parts/FileButton';
 import { say } from '../shell/toastStore';
 import { lampProblemWords } from './lampProblemWords';

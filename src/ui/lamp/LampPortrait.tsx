@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
-import { colourOf, curveOf } from '@/core/lamp/colourOf';
-import { emittersOf } from '@/core/lamp/emittersOf';
-import type { Lamp } from '@/core/lamp/Lamp';
-import { farFieldOf } from '@/core/photometry/farFieldOf';
-import { writeIes } from '@/core/photometry/writeIes';
-import { figuresOf } from '@/core/spectrum/figures';
+import { colourOf, curveOf } from '@/core/things/lamp/colourOf';
+import { emittersOf } from '@/core/things/lamp/emittersOf';
+import type { Lamp } from '@/core/things/lamp/Lamp';
+import { farFieldOf } from '@/core/light/photometry/farFieldOf';
+import { writeIes } from '@/core/light/photometry/writeIes';
+import { figuresOf } from '@/core/light/spectrum/figures';
 import { FileDown } from 'lucide-react';
 import { Button } from '../parts/Button';
 import { fileName, saveFile } from '../parts/saveFile';

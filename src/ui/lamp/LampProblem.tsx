@@ -1,4 +1,4 @@
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/units/result';
 import { lampProblemWords } from './lampProblemWords';
 
 /** What is wrong with a field of a lamp, right below it. */

@@ -1,6 +1,6 @@
-import type { Box } from '@/core/lamp/lampFromBox';
-import type { LampShape } from '@/core/lamp/Lamp';
-import type { Problem } from '@/core/result';
+import type { Box } from '@/core/things/lamp/lampFromBox';
+import type { LampShape } from '@/core/things/lamp/Lamp';
+import type { Problem } from '@/core/units/result';
 import { Group } from '../parts/Group';
 import { LengthField } from '../parts/LengthField';
 import { MaybeNumberField } from '../parts/MaybeNumberField';

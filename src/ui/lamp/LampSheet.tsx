@@ -1,10 +1,10 @@
 'use client';
 import { Tabs } from 'radix-ui';
 import { useMemo, useState } from 'react';
-import { lampLibrary } from '@/core/library/lampLibrary';
-import type { Lamp } from '@/core/lamp/Lamp';
-import type { Box } from '@/core/lamp/lampFromBox';
-import { lampRowOf } from '@/core/stand/layOut';
+import { lampLibrary } from '@/core/things/lamp/lampLibrary';
+import type { Lamp } from '@/core/things/lamp/Lamp';
+import type { Box } from '@/core/things/lamp/lampFromBox';
+import { lampRowOf } from '@/core/site/stand/layOut';
 import { changeSite } from '@/store/site/siteStore';
 import { chooseLamp, setLampRow } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';

@@ -2,7 +2,7 @@
 import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { useId, useState } from 'react';
-import { readMapCells, type PpfdMap } from '@/core/lamp/fitToMap';
+import { readMapCells, type PpfdMap } from '@/core/things/lamp/fitToMap';
 import { LengthField } from '../parts/LengthField';
 import { lampProblemWords } from './lampProblemWords';
 

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { intensityTowards, type IntensityTable } from '@/core/photometry/IntensityTable';
+import { intensityTowards, type IntensityTable } from '@/core/light/emitters/IntensityTable';
 import { LineKey } from '../parts/LineKey';
 
 const SIZE = 220;

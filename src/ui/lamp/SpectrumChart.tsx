@@ -2,8 +2,8 @@
 import { Chart, Filler, LinearScale, LineController, LineElement, PointElement, ScatterController, type ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Scatter } from 'react-chartjs-2';
-import type { SpectrumFigures } from '@/core/spectrum/figures';
-import { powerAt, type Spectrum } from '@/core/spectrum/Spectrum';
+import type { SpectrumFigures } from '@/core/light/spectrum/figures';
+import { powerAt, type Spectrum } from '@/core/light/spectrum/Spectrum';
 import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
 import { percent } from '../verdict/words';

@@ -1,4 +1,4 @@
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/units/result';
 
 const FIELD: Readonly<Record<string, string>> = {
   name: 'The name',

@@ -1,7 +1,7 @@
-import { lampLibrary } from '@/core/library/lampLibrary';
-import { lampFromBox } from '@/core/lamp/lampFromBox';
-import { readIes } from '@/core/photometry/readIes';
-import { readSpectrumCsv } from '@/core/spectrum/readSpectrumCsv';
+import { lampLibrary } from '@/core/things/lamp/lampLibrary';
+import { lampFromBox } from '@/core/things/lamp/lampFromBox';
+import { readIes } from '@/core/light/photometry/readIes';
+import { readSpectrumCsv } from '@/core/light/spectrum/readSpectrumCsv';
 import { lampProblemWords } from './lampProblemWords';
 import { startingBox } from './startingBox';
 

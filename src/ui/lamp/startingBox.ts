@@ -1,6 +1,6 @@
-import type { Box, BoxFigures, Technology } from '@/core/lamp/lampFromBox';
-import type { Lamp, LampShape } from '@/core/lamp/Lamp';
-import { colourOf } from '@/core/lamp/colourOf';
+import type { Box, BoxFigures, Technology } from '@/core/things/lamp/lampFromBox';
+import type { Lamp, LampShape } from '@/core/things/lamp/Lamp';
+import { colourOf } from '@/core/things/lamp/colourOf';
 
 export const BEAM_BY_SHAPE: Readonly<Record<LampShape, number | null>> = {
   bar: 120,

@@ -2,10 +2,10 @@
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo } from 'react';
-import type { Lamp } from '@/core/lamp/Lamp';
-import { lampLibrary } from '@/core/library/lampLibrary';
-import { tables } from '@/core/library/tables';
-import type { Site } from '@/core/stand/Site';
+import type { Lamp } from '@/core/things/lamp/Lamp';
+import { lampLibrary } from '@/core/things/lamp/lampLibrary';
+import { tables } from '@/core/things/tables/libraryTables';
+import type { Site } from '@/core/site/stand/Site';
 import { showLength } from '@/core/units/length';
 import { lampItems } from '../parts/lampItems';
 import { SearchList } from '../parts/SearchList';

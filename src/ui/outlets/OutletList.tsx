@@ -1,9 +1,9 @@
 'use client';
 import { AirVent, CirclePlus, Droplets, Heater, LampDesk, X } from 'lucide-react';
-import { fail, ok } from '@/core/result';
-import type { OutletGroup, Plug } from '@/core/power/loadsOf';
-import type { BenchStand } from '@/core/stand/benchStand';
-import { movePlugged, namePlugged, unplug } from '@/core/stand/changeOutlets';
+import { fail, ok } from '@/core/units/result';
+import type { OutletGroup, Plug } from '@/core/answer/power/loadsOf';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { movePlugged, namePlugged, unplug } from '@/core/site/stand/changeOutlets';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { TypedField } from '../parts/TypedField';
 import { say } from '../shell/toastStore';

@@ -2,11 +2,11 @@
 import clsx from 'clsx';
 import { Plus, TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { CONTINUOUS_SHARE, loadsOf, type OutletGroup } from '@/core/power/loadsOf';
-import type { BenchStand } from '@/core/stand/benchStand';
-import { addPlugged, movePlugged, setStrip, setTimer } from '@/core/stand/changeOutlets';
-import { PLUGGED_KINDS, type Plugged } from '@/core/stand/Site';
-import { newId } from '@/store/site/newId';
+import { CONTINUOUS_SHARE, loadsOf, type OutletGroup } from '@/core/answer/power/loadsOf';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { addPlugged, movePlugged, setStrip, setTimer } from '@/core/site/stand/changeOutlets';
+import { PLUGGED_KINDS, type Plugged } from '@/core/site/stand/Site';
+import { newId } from '@/store/names/newId';
 import { changeSite } from '@/store/site/siteStore';
 import { useStand } from '../bench/useBench';
 import { HoursHead } from '../hours/HoursHead';

@@ -2,9 +2,9 @@
 import clsx from 'clsx';
 import { Plug, PlugZap, Power } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import type { PlugState } from '@/core/plug/PlugDriver';
-import type { BenchStand } from '@/core/stand/benchStand';
-import { timersOf } from '@/core/timer/servedBy';
+import type { PlugState } from '@/core/plan/plug/PlugDriver';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { timersOf } from '@/core/plan/timer/servedBy';
 import { showClock } from '@/core/units/clock';
 import { isoOf } from '@/core/units/day';
 import { plugIn, type LivePlug } from '@/store/plug/livePlug';

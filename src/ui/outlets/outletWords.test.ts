@@ -1,6 +1,6 @@
-import { tables } from '@/core/library/tables';
-import { loadsOf } from '@/core/power/loadsOf';
-import { benchStandOf } from '@/core/stand/benchStand';
+import { tables } from '@/core/things/tables/libraryTables';
+import { loadsOf } from '@/core/answer/power/loadsOf';
+import { benchStandOf } from '@/core/answer/stand/benchStand';
 import { dayFrom } from '@/core/units/day';
 import { demoSite } from '@/store/site/demoSite';
 import { surgeWords } from './outletWords';

@@ -1,7 +1,7 @@
-import type { Loads, OutletFault, OutletGroup, Plug } from '@/core/power/loadsOf';
-import type { Plugged } from '@/core/stand/Site';
-import type { BenchStand } from '@/core/stand/benchStand';
-import { timersOf } from '@/core/timer/servedBy';
+import type { Loads, OutletFault, OutletGroup, Plug } from '@/core/answer/power/loadsOf';
+import type { Plugged } from '@/core/site/stand/Site';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { timersOf } from '@/core/plan/timer/servedBy';
 import { timerName } from '../hours/timerWords';
 
 export const KIND_WORDS: Readonly<Record<Plugged['kind'], string>> = { fan: 'fan', mat: 'heat mat', pump: 'pump', other: 'something else' };

@@ -11,7 +11,7 @@ import {
 } from 'chart.js';
 import { useMemo } from 'react';
 import { Scatter } from 'react-chartjs-2';
-import type { Metres, Ppfd } from '@/core/quantities';
+import type { Metres, Ppfd } from '@/core/units/quantities';
 import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
 import { chartAxis } from './chartAxis';

@@ -1,7 +1,7 @@
 'use client';
 import { FolderOpen } from 'lucide-react';
 import { useRef } from 'react';
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/units/result';
 import { Button } from './Button';
 import { readFile } from './readFile';
 

@@ -1,5 +1,5 @@
 'use client';
-import type { Metres } from '@/core/quantities';
+import type { Metres } from '@/core/units/quantities';
 import { readLength, showLength } from '@/core/units/length';
 import { useSettings } from '../shell/WorkspaceContext';
 import { decimalSign } from './decimalSign';

@@ -1,5 +1,5 @@
 'use client';
-import { fail, ok } from '@/core/result';
+import { fail, ok } from '@/core/units/result';
 import { readNumber } from '@/core/units/readNumber';
 import { decimalSign } from './decimalSign';
 import { TypedField } from './TypedField';

@@ -1,7 +1,7 @@
 'use client';
 import clsx from 'clsx';
 import { useId, useState } from 'react';
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/units/result';
 
 interface TypedFieldProps<T> {
   label: string;

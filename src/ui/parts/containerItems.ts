@@ -1,4 +1,4 @@
-import { containerLibrary } from '@/core/library/containerLibrary';
+import { containerLibrary } from '@/core/things/container/containerLibrary';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import type { SearchItem } from './SearchList';
 

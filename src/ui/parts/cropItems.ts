@@ -1,5 +1,5 @@
-import type { Crop } from '@/core/crop/Crop';
-import { cropLibrary } from '@/core/library/cropLibrary';
+import type { Crop } from '@/core/things/crop/Crop';
+import { cropLibrary } from '@/core/things/crop/cropLibrary';
 import type { SearchItem } from './SearchList';
 
 const GROUPS: Readonly<Record<string, string>> = {

@@ -1,5 +1,5 @@
-import type { Lamp } from '@/core/lamp/Lamp';
-import { lampLibrary } from '@/core/library/lampLibrary';
+import type { Lamp } from '@/core/things/lamp/Lamp';
+import { lampLibrary } from '@/core/things/lamp/lampLibrary';
 import type { SearchItem } from './SearchList';
 
 /** Said again each time: what the watts and photons of a lamp are. */

@@ -1,4 +1,4 @@
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/units/result';
 
 /** The text of a file that a person chose; a file that is too large is not read, and one that the device does not give out is named. */
 export async function readFile(file: File, maxBytes: number): Promise<{ readonly text: string } | { readonly problem: Problem }> {

@@ -1,11 +1,11 @@
 'use client';
 import { useMemo } from 'react';
 import { benchStandIn } from '@/store/bench/benchStandIn';
-import { cautionsFor } from '@/core/caution/cautionsFor';
-import { lampBandOf } from '@/core/dose/lightBand';
-import { cautionLibrary, generalNote } from '@/core/library/cautionLibrary';
-import { distanceOf } from '@/core/reading/Reading';
-import type { SetUp } from '@/core/stand/setUp';
+import { cautionsFor } from '@/core/answer/caution/cautionsFor';
+import { lampBandOf } from '@/core/judge/dose/lightBand';
+import { cautionLibrary, generalNote } from '@/core/things/caution/cautionLibrary';
+import { distanceOf } from '@/core/site/reading/Reading';
+import type { SetUp } from '@/core/answer/stand/setUp';
 import { showClock, showHours } from '@/core/units/clock';
 import { showLength, showLengthNumber } from '@/core/units/length';
 import { useSolution, useSuitingDistances } from '../answer/useSolution';

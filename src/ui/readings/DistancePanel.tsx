@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { distanceLaws, type DistanceLaw } from '@/core/fit/distanceLaw';
-import { lightThere } from '@/core/reading/lightThere';
+import { distanceLaws, type DistanceLaw } from '@/core/measure/fit/distanceLaw';
+import { lightThere } from '@/core/measure/reading/lightThere';
 import { showLength } from '@/core/units/length';
 import { FallOffFigure } from '../parts/FallOffFigure';
 import { SelectField } from '../parts/SelectField';

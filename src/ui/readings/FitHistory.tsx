@@ -2,7 +2,7 @@
 import { Chart, LinearScale, LineController, LineElement, PointElement, ScatterController, type ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Scatter } from 'react-chartjs-2';
-import type { Compared } from '@/core/reading/calibrate';
+import type { Compared } from '@/core/measure/reading/calibrate';
 import { chartAxis } from '../parts/chartAxis';
 import { DotKey } from '../parts/FallOffFigure';
 import { LineKey } from '../parts/LineKey';

@@ -1,11 +1,11 @@
 'use client';
 import { RotateCcw } from 'lucide-react';
 import { useState } from 'react';
-import type { Fit } from '@/core/fit/Fit';
-import type { NoFit, TierFit } from '@/core/fit/fitTier';
-import { measureAgain } from '@/core/fit/measureAgain';
-import { burnedBetween, staleOf } from '@/core/fit/staleOf';
-import { dropFit, keepFit } from '@/core/stand/changeReadings';
+import type { Fit } from '@/core/site/reading/Fit';
+import type { NoFit, TierFit } from '@/core/measure/fit/fitTier';
+import { measureAgain } from '@/core/measure/fit/measureAgain';
+import { burnedBetween, staleOf } from '@/core/measure/fit/staleOf';
+import { dropFit, keepFit } from '@/core/site/stand/changeReadings';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { Segments } from '../parts/Segments';

@@ -1,11 +1,11 @@
 'use client';
 import { useState } from 'react';
 import { useStore } from 'zustand';
-import { planeOf } from '@/core/bench/questionOfStand';
-import { litOf } from '@/core/reading/Reading';
-import { suspicionsOf } from '@/core/reading/suspicionsOf';
-import { takeReading } from '@/core/reading/takeReading';
-import { keepReading } from '@/core/stand/changeReadings';
+import { planeOf } from '@/core/answer/bench/questionOfStand';
+import { litOf } from '@/core/site/reading/Reading';
+import { suspicionsOf } from '@/core/measure/reading/suspicionsOf';
+import { takeReading } from '@/core/measure/reading/takeReading';
+import { keepReading } from '@/core/site/stand/changeReadings';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';

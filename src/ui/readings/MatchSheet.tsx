@@ -1,11 +1,11 @@
 'use client';
 import { Scale } from 'lucide-react';
 import { useState } from 'react';
-import { meterErrorOf, meterLibrary, meterOf, unitOfMeter } from '@/core/library/meterLibrary';
-import { inUnit, matchMeter, noonHeight_deg, noonSun } from '@/core/meter/matchMeter';
-import type { OwnMeter } from '@/core/meter/OwnMeter';
+import { meterErrorOf, meterLibrary, meterOf, unitOfMeter } from '@/core/things/meter/meterLibrary';
+import { inUnit, matchMeter, noonHeight_deg, noonSun } from '@/core/things/meter/matchMeter';
+import type { OwnMeter } from '@/core/site/reading/OwnMeter';
 import { readLight } from '@/core/units/light';
-import { spectrumOf } from '@/core/library/spectrumLibrary';
+import { spectrumOf } from '@/core/light/spectrum/spectrumLibrary';
 import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';

@@ -1,5 +1,5 @@
 'use client';
-import { meterLibrary } from '@/core/library/meterLibrary';
+import { meterLibrary } from '@/core/things/meter/meterLibrary';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { PRACTICE, useMeter } from './useMeter';
 import { kindWords } from './words';

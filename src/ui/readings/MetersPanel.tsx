@@ -1,11 +1,11 @@
 'use client';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { meterErrorOf, meterLibrary, meterOf, unitOfMeter } from '@/core/library/meterLibrary';
-import { CHECK_EVERY_MS, type OwnMeter } from '@/core/meter/OwnMeter';
-import { dropMeter, keepMeter } from '@/core/stand/changeReadings';
-import { fail, ok } from '@/core/result';
-import { newId } from '@/store/site/newId';
+import { meterErrorOf, meterLibrary, meterOf, unitOfMeter } from '@/core/things/meter/meterLibrary';
+import { CHECK_EVERY_MS, type OwnMeter } from '@/core/site/reading/OwnMeter';
+import { dropMeter, keepMeter } from '@/core/site/stand/changeReadings';
+import { fail, ok } from '@/core/units/result';
+import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';

@@ -1,8 +1,8 @@
 'use client';
 import { useMemo } from 'react';
-import type { TierLight } from '@/core/bench/BenchQuestion';
-import type { Metres } from '@/core/quantities';
-import type { WalkPoint } from '@/core/walk/planWalk';
+import type { TierLight } from '@/core/answer/bench/BenchQuestion';
+import type { Metres } from '@/core/units/quantities';
+import type { WalkPoint } from '@/core/answer/walk/planWalk';
 import { bandOf } from '../bench/bands';
 import { MapNumber } from '../bench/MapMarks';
 import { TierOutlines } from '../bench/TierOutlines';

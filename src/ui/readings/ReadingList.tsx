@@ -1,10 +1,10 @@
 'use client';
 import { Download } from 'lucide-react';
 import { useMemo } from 'react';
-import { readingsCsv } from '@/core/formats/readingsCsv';
-import { lightThere } from '@/core/reading/lightThere';
-import { suspicionsOf } from '@/core/reading/suspicionsOf';
-import { dropReadings, keepReading } from '@/core/stand/changeReadings';
+import { readingsCsv } from '@/core/exchange/formats/readingsCsv';
+import { lightThere } from '@/core/measure/reading/lightThere';
+import { suspicionsOf } from '@/core/measure/reading/suspicionsOf';
+import { dropReadings, keepReading } from '@/core/site/stand/changeReadings';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { fileName, saveFile } from '../parts/saveFile';

@@ -1,6 +1,6 @@
 'use client';
-import type { Metres } from '@/core/quantities';
-import type { BenchTier } from '@/core/stand/benchStand';
+import type { Metres } from '@/core/units/quantities';
+import type { BenchTier } from '@/core/answer/stand/benchStand';
 import { showLength } from '@/core/units/length';
 import { useSettings } from '../shell/WorkspaceContext';
 

@@ -1,4 +1,4 @@
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/units/result';
 
 /** Why a table, or a line of it, can't be read, and how to mend it. */
 export function tableProblemWords({ code, at, found, expected }: Problem): string {

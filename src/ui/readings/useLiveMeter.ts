@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import type { MeterSample } from '@/core/meter/MeterDriver';
+import type { MeterSample } from '@/core/things/meter/MeterDriver';
 import { listenToMeter, type Held, type LiveMeter } from '@/store/meter/liveMeter';
 import type { MeterWorldFile } from '@/store/meter/MeterWorldFile';
 

@@ -1,6 +1,6 @@
 'use client';
-import { isMeter, meterErrorOf, meterOf, unitOfMeter, type Meter } from '@/core/library/meterLibrary';
-import type { OwnMeter } from '@/core/meter/OwnMeter';
+import { isMeter, meterErrorOf, meterOf, unitOfMeter, type Meter } from '@/core/things/meter/meterLibrary';
+import type { OwnMeter } from '@/core/site/reading/OwnMeter';
 import type { LightUnit } from '@/core/units/light';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { kindWords } from './words';

@@ -1,12 +1,12 @@
 'use client';
 import { useMemo } from 'react';
-import { tables } from '@/core/library/tables';
-import type { LampOf } from '@/core/reading/lightThere';
-import type { OtherTier } from '@/core/reading/otherwiseOf';
-import { litOf } from '@/core/reading/Reading';
-import { lampsOf, type BenchStand, type BenchTier } from '@/core/stand/benchStand';
-import { realLamps } from '@/core/stand/knownOf';
-import { aroundOf } from '@/core/stand/roomOf';
+import { tables } from '@/core/things/tables/libraryTables';
+import type { LampOf } from '@/core/measure/reading/lightThere';
+import type { OtherTier } from '@/core/measure/reading/otherwiseOf';
+import { litOf } from '@/core/site/reading/Reading';
+import { lampsOf, type BenchStand, type BenchTier } from '@/core/answer/stand/benchStand';
+import { realLamps } from '@/core/answer/stand/knownOf';
+import { aroundOf } from '@/core/site/stand/roomOf';
 import { useSite } from '../shell/WorkspaceContext';
 
 /** All that is needed to understand readings of a tier. */

@@ -1,5 +1,5 @@
 import { createStore } from 'zustand/vanilla';
-import type { WalkPoint } from '@/core/walk/planWalk';
+import type { WalkPoint } from '@/core/answer/walk/planWalk';
 
 /** A walk over a tier with a meter; it outlives a look at another page. */
 export interface Walk {

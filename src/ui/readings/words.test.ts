@@ -1,10 +1,10 @@
-import { tables } from '@/core/library/tables';
-import { meterLibrary } from '@/core/library/meterLibrary';
-import { compare } from '@/core/reading/calibrate';
-import { PLAIN_READING, type Reading } from '@/core/reading/Reading';
-import { placeNow } from '@/core/reading/takeReading';
-import { benchStandOf } from '@/core/stand/benchStand';
-import { planWalk, type WalkPoint } from '@/core/walk/planWalk';
+import { tables } from '@/core/things/tables/libraryTables';
+import { meterLibrary } from '@/core/things/meter/meterLibrary';
+import { compare } from '@/core/measure/reading/calibrate';
+import { PLAIN_READING, type Reading } from '@/core/site/reading/Reading';
+import { placeNow } from '@/core/measure/reading/takeReading';
+import { benchStandOf } from '@/core/answer/stand/benchStand';
+import { planWalk, type WalkPoint } from '@/core/answer/walk/planWalk';
 import { demoSite } from '@/store/site/demoSite';
 import { conversionWords, kindWords, offWords, placeWords, pointWords, showReading, signedPercent, suspicionWords } from './words';
 import { readShown } from './readShown';

@@ -1,14 +1,14 @@
-import type { Stale } from '@/core/fit/staleOf';
-import { meterOf } from '@/core/library/meterLibrary';
-import type { Metres } from '@/core/quantities';
-import type { Converted } from '@/core/reading/convert';
-import { distanceOf, type Reading } from '@/core/reading/Reading';
-import type { Suspicion, Why } from '@/core/reading/Slip';
-import type { BenchTier } from '@/core/stand/benchStand';
-import { outlineOf } from '@/core/stand/footprint';
+import type { Stale } from '@/core/measure/fit/staleOf';
+import { meterOf } from '@/core/things/meter/meterLibrary';
+import type { Metres } from '@/core/units/quantities';
+import type { Converted } from '@/core/measure/reading/convert';
+import { distanceOf, type Reading } from '@/core/site/reading/Reading';
+import type { Suspicion, Why } from '@/core/measure/reading/Slip';
+import type { BenchTier } from '@/core/answer/stand/benchStand';
+import { outlineOf } from '@/core/site/stand/footprint';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import type { LightUnit } from '@/core/units/light';
-import type { WalkPoint } from '@/core/walk/planWalk';
+import type { WalkPoint } from '@/core/answer/walk/planWalk';
 import { trayName } from '../bench/benchWords';
 import { percent } from '../verdict/words';
 

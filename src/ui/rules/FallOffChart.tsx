@@ -1,8 +1,8 @@
 'use client';
 import { useMemo } from 'react';
-import { distanceOf } from '@/core/reading/Reading';
-import type { Profile } from '@/core/solve/Profile';
-import type { SetUp } from '@/core/stand/setUp';
+import { distanceOf } from '@/core/site/reading/Reading';
+import type { Profile } from '@/core/answer/solve/Profile';
+import type { SetUp } from '@/core/answer/stand/setUp';
 import { FallOffFigure } from '../parts/FallOffFigure';
 
 /** Strength below the middle by distance: as computed, by the inverse square, and as read. */

@@ -1,9 +1,9 @@
 'use client';
 import { Trash2 } from 'lucide-react';
 import { useMemo } from 'react';
-import { STATED, type Stated } from '@/core/caution/Stated';
-import { tables } from '@/core/library/tables';
-import type { Site } from '@/core/stand/Site';
+import { STATED, type Stated } from '@/core/site/stand/Stated';
+import { tables } from '@/core/things/tables/libraryTables';
+import type { Site } from '@/core/site/stand/Site';
 import type { Span } from '@/core/units/Span';
 import { readClock, showClock } from '@/core/units/clock';
 import { changeSite } from '@/store/site/siteStore';

@@ -1,7 +1,7 @@
 'use client';
 import { Archive } from 'lucide-react';
 import Link from 'next/link';
-import { fail, ok } from '@/core/result';
+import { fail, ok } from '@/core/units/result';
 import { isCurrency } from '@/core/units/money';
 import { changeSite } from '@/store/site/siteStore';
 import { setTariff } from '@/store/site/setUpVerbs';

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { exportSite } from '@/store/files/exportSite';
-import { openDatabase } from '@/store/saved/database';
+import { openDatabase } from '@/store/database/database';
 import { readStored } from '@/store/saved/pages';
 import { Button } from '../parts/Button';
 import { saveFile } from '../parts/saveFile';

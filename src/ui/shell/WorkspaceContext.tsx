@@ -3,10 +3,10 @@ import { createContext, useContext, useEffect } from 'react';
 import { useStore } from 'zustand';
 import type { Settings } from '@/store/settings/settingsStore';
 import type { SiteState } from '@/store/site/siteStore';
-import type { Profile } from '@/core/solve/Profile';
+import type { Profile } from '@/core/answer/solve/Profile';
 import type { LightState } from '@/store/light/lightStore';
 import type { Day } from '@/core/units/day';
-import type { ChartState } from '@/store/chart/chartStore';
+import type { ChartState } from '@/store/bench/chartStore';
 import type { Workspace } from '@/store/workspace';
 
 export const WorkspaceContext = createContext<Workspace | null>(null);

@@ -1,8 +1,8 @@
-import { cropLibrary } from '@/core/library/cropLibrary';
-import { lampLibrary } from '@/core/library/lampLibrary';
-import { tables } from '@/core/library/tables';
-import { cropOf } from '@/core/stand/setUp';
-import type { Site } from '@/core/stand/Site';
+import { cropLibrary } from '@/core/things/crop/cropLibrary';
+import { lampLibrary } from '@/core/things/lamp/lampLibrary';
+import { tables } from '@/core/things/tables/libraryTables';
+import { cropOf } from '@/core/answer/stand/setUp';
+import type { Site } from '@/core/site/stand/Site';
 import type { SearchItem } from '../parts/SearchList';
 import { STAND_PARTS, standPath } from '../stands/places';
 

@@ -1,4 +1,4 @@
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/units/result';
 
 /** What there can be too many of, by the last name of its place. */
 const MANY: Readonly<Record<string, string>> = {

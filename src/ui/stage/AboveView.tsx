@@ -1,11 +1,11 @@
 'use client';
 import { useMemo, useState } from 'react';
-import type { LightBand } from '@/core/dose/lightBand';
+import type { LightBand } from '@/core/judge/dose/lightBand';
 import type { LightMap, Spot } from '@/core/light/field/Grid';
 import type { AreaStats } from '@/core/light/field/statsOver';
-import { outlineOf, outlineOfFitting } from '@/core/stand/footprint';
-import type { SetUp } from '@/core/stand/setUp';
-import type { Tier } from '@/core/stand/Site';
+import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
+import type { SetUp } from '@/core/answer/stand/setUp';
+import type { Tier } from '@/core/site/stand/Site';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import type { MapShows } from '@/store/settings/settingsStore';
 import { placeStore } from '../readings/placeStore';

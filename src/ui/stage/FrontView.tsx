@@ -1,6 +1,6 @@
-import { faceSizeOf, outlineOf, plantAreaOf } from '@/core/stand/footprint';
-import { isRoofed } from '@/core/stand/Enclosure';
-import type { SetUp } from '@/core/stand/setUp';
+import { faceSizeOf, outlineOf, plantAreaOf } from '@/core/site/stand/footprint';
+import { isRoofed } from '@/core/site/stand/Enclosure';
+import type { SetUp } from '@/core/answer/stand/setUp';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { LampFront } from './LampFront';
 import type { StageFrame } from './stageFrame';

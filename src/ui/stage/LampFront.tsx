@@ -1,4 +1,4 @@
-import type { Lamp } from '@/core/lamp/Lamp';
+import type { Lamp } from '@/core/things/lamp/Lamp';
 
 /** One lamp seen from the front; `y` is its face, `w` the width of its luminous part, all in pixels. */
 export function LampFront({ lamp, x, y, w, top }: { lamp: Lamp; x: number; y: number; w: number; top: number }) {

@@ -1,6 +1,6 @@
 'use client';
 import { useRef } from 'react';
-import type { Metres } from '@/core/quantities';
+import type { Metres } from '@/core/units/quantities';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { NEAREST } from '@/store/site/setUpVerbs';
 

@@ -1,5 +1,5 @@
-import type { LightBand } from '@/core/dose/lightBand';
-import type { Hours } from '@/core/quantities';
+import type { LightBand } from '@/core/judge/dose/lightBand';
+import type { Hours } from '@/core/units/quantities';
 import type { MapShows } from '@/store/settings/settingsStore';
 import { lightWords } from './lightWords';
 

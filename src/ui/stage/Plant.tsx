@@ -1,4 +1,4 @@
-import type { Crop } from '@/core/crop/Crop';
+import type { Crop } from '@/core/things/crop/Crop';
 
 type Habit = 'upright' | 'blades' | 'rosette';
 

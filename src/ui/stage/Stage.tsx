@@ -1,9 +1,9 @@
 'use client';
 import { useMemo } from 'react';
-import { clearanceOf } from '@/core/lamp/clearanceOf';
-import { lampBandOf } from '@/core/dose/lightBand';
-import type { SetUp } from '@/core/stand/setUp';
-import { faceSizeOf } from '@/core/stand/footprint';
+import { clearanceOf } from '@/core/things/lamp/clearanceOf';
+import { lampBandOf } from '@/core/judge/dose/lightBand';
+import type { SetUp } from '@/core/answer/stand/setUp';
+import { faceSizeOf } from '@/core/site/stand/footprint';
 import { frameTopOf, sliceMarginOf } from '@/store/light/frameTop';
 import { beginGesture, changeSite, endGesture } from '@/store/site/siteStore';
 import { farthestOf, NEAREST, setDistance } from '@/store/site/setUpVerbs';

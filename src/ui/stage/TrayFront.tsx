@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import type { Crop, Stage } from '@/core/crop/Crop';
+import type { Crop, Stage } from '@/core/things/crop/Crop';
 import { habitOf, Plant } from './Plant';
 
 interface TrayFrontProps {

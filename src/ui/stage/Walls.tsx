@@ -1,6 +1,6 @@
-import { materialOf } from '@/core/library/materialLibrary';
+import { materialOf } from '@/core/things/material/materialLibrary';
 import type { FaceName } from '@/core/light/room/Room';
-import type { SetUp } from '@/core/stand/setUp';
+import type { SetUp } from '@/core/answer/stand/setUp';
 import type { StageFrame } from './stageFrame';
 
 /** Thickness at which sides are drawn, px: they are to be seen, not measured. */

@@ -1,6 +1,6 @@
 import { contours } from 'd3-contour';
 import type { LightMap } from '@/core/light/field/Grid';
-import type { Ppfd } from '@/core/quantities';
+import type { Ppfd } from '@/core/units/quantities';
 
 /** One line of equal light over the map, in the map's own metres, with a place for its number. */
 export interface Contour {

@@ -1,4 +1,4 @@
-import type { LightBand } from '@/core/dose/lightBand';
+import type { LightBand } from '@/core/judge/dose/lightBand';
 
 /** Colours of the stage at the edges of the bands: darkest shade, shade, suits dimly and well, too strong and far too strong. */
 const STOPS = {

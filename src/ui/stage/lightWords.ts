@@ -1,5 +1,5 @@
-import { MOL_SECONDS } from '@/core/dose/dli';
-import type { Hours, Ppfd } from '@/core/quantities';
+import { MOL_SECONDS } from '@/core/judge/dose/dli';
+import type { Hours, Ppfd } from '@/core/units/quantities';
 import type { MapShows } from '@/store/settings/settingsStore';
 
 /** What a number of a map is in, for the numbers' own steps: so many of it for one µmol m⁻² s⁻¹. */

@@ -1,4 +1,4 @@
-import type { Metres } from '@/core/quantities';
+import type { Metres } from '@/core/units/quantities';
 import { FRAME_MARGIN } from '@/store/light/frameTop';
 
 /** Where the two drawings lie on the stage, and how metres become pixels: one scale for both, x in line. */

@@ -1,8 +1,8 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { judgeSetUp } from '@/core/answer/judgeSetUp';
-import type { SetUp } from '@/core/stand/setUp';
-import type { Verdict } from '@/core/verdict/judge';
+import { judgeSetUp } from '@/core/answer/check/judgeSetUp';
+import type { SetUp } from '@/core/answer/stand/setUp';
+import type { Verdict } from '@/core/judge/verdict/judge';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { headlineOf } from '../verdict/words';

@@ -2,7 +2,7 @@
 import clsx from 'clsx';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import type { Stand } from '@/core/stand/Site';
+import type { Stand } from '@/core/site/stand/Site';
 import { UndoButtons } from '../parts/UndoButtons';
 import { useSite } from '../shell/WorkspaceContext';
 import { STAND_PARTS, standPath } from './places';

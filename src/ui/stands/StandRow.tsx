@@ -1,13 +1,13 @@
 'use client';
 import clsx from 'clsx';
 import { useMemo } from 'react';
-import { runningCost } from '@/core/cost/runningCost';
-import { tables } from '@/core/library/tables';
-import { benchStandOf } from '@/core/stand/benchStand';
-import type { Stand } from '@/core/stand/Site';
+import { runningCost } from '@/core/judge/cost/runningCost';
+import { tables } from '@/core/things/tables/libraryTables';
+import { benchStandOf } from '@/core/answer/stand/benchStand';
+import type { Stand } from '@/core/site/stand/Site';
 import { showHours } from '@/core/units/clock';
 import { showMoney } from '@/core/units/money';
-import type { Certainty } from '@/core/uncertainty/certainty';
+import type { Certainty } from '@/core/judge/uncertainty/certainty';
 import { SAYS_WORDS, trayName } from '../bench/benchWords';
 import { judgedTrays } from '../bench/useBench';
 import { useLightOfStand } from '../hours/useLightOfStand';

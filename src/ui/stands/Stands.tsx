@@ -1,13 +1,13 @@
 'use client';
 import { Copy, Plus, Trash2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { setUpOf } from '@/core/stand/setUp';
+import { setUpOf } from '@/core/answer/stand/setUp';
 import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
-import { newId } from '@/store/site/newId';
+import { newId } from '@/store/names/newId';
 import { changeSite, showStand, undo } from '@/store/site/siteStore';
 import { addSetUp, copyStand, deleteStand, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
-import { tables } from '@/core/library/tables';
+import { tables } from '@/core/things/tables/libraryTables';
 import { NewStand } from '../bench/NewStand';
 import { FileButtons } from '../files/FileButtons';
 import { Button } from '../parts/Button';

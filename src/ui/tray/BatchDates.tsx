@@ -1,7 +1,7 @@
 'use client';
-import { dateBatch, letLeave } from '@/core/growth/changeGrowth';
-import { growthOf, lastDayOf } from '@/core/growth/growthOf';
-import type { BenchTray } from '@/core/stand/benchStand';
+import { dateBatch, letLeave } from '@/core/site/growth/changeGrowth';
+import { growthOf, lastDayOf } from '@/core/site/growth/growthOf';
+import type { BenchTray } from '@/core/answer/stand/benchStand';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { DayField } from '../parts/DayField';

@@ -1,10 +1,10 @@
 'use client';
 import { Leaf, MoveUpRight, Sprout, Sun, X } from 'lucide-react';
 import { useState } from 'react';
-import { doubtOfHeight, type HeightDoubt } from '@/core/growth/doubtOfHeight';
-import { logIt, measureBatch, stageBatch, unlog } from '@/core/growth/changeGrowth';
-import type { Logged, LoggedKind } from '@/core/growth/Logged';
-import type { BenchTray } from '@/core/stand/benchStand';
+import { doubtOfHeight, type HeightDoubt } from '@/core/site/growth/doubtOfHeight';
+import { logIt, measureBatch, stageBatch, unlog } from '@/core/site/growth/changeGrowth';
+import type { Logged, LoggedKind } from '@/core/site/stand/Logged';
+import type { BenchTray } from '@/core/answer/stand/benchStand';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';

@@ -1,8 +1,8 @@
 'use client';
 import { useState } from 'react';
-import { doseFrom, hoursFor, strengthFor } from '@/core/programme/solveDose';
-import type { TrayStrength } from '@/core/programme/wishedHours';
-import type { BenchTier, BenchTray } from '@/core/stand/benchStand';
+import { doseFrom, hoursFor, strengthFor } from '@/core/plan/programme/solveDose';
+import type { TrayStrength } from '@/core/plan/programme/wishedHours';
+import type { BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
 import { doseNumber } from '../stage/lightWords';

@@ -2,9 +2,9 @@
 import { CategoryScale, Chart, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
-import { heightAt } from '@/core/crop/heightAt';
-import { growthOf, lastDayOf } from '@/core/growth/growthOf';
-import type { BenchTray } from '@/core/stand/benchStand';
+import { heightAt } from '@/core/things/crop/heightAt';
+import { growthOf, lastDayOf } from '@/core/site/growth/growthOf';
+import type { BenchTray } from '@/core/answer/stand/benchStand';
 import { showLength } from '@/core/units/length';
 import { heightOptions, heightUnit } from '../parts/heightAxes';
 import { LineKey } from '../parts/LineKey';

@@ -1,8 +1,8 @@
 'use client';
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { MOL_SECONDS } from '@/core/dose/dli';
-import type { BenchStand, BenchTier, BenchTray } from '@/core/stand/benchStand';
+import { MOL_SECONDS } from '@/core/judge/dose/dli';
+import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { trayName } from '../bench/benchWords';
 import { ageWords } from '../chart/ageWords';

@@ -1,5 +1,5 @@
-import { cropLibrary } from '@/core/library/cropLibrary';
-import { AS_SET, PLAN_KINDS } from '@/core/programme/HoursPlan';
+import { cropLibrary } from '@/core/things/crop/cropLibrary';
+import { AS_SET, PLAN_KINDS } from '@/core/site/timer/HoursPlan';
 import { dayLengthWords, DAY_LENGTHS, injuryWords, remedyWords, seedLightWords, stretchWords } from '../crops/cropWords';
 import { doseLimitWords, hoursWords, planWords, riskWords, wishLimitWords } from './planWords';
 

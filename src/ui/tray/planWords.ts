@@ -1,7 +1,7 @@
-import type { PlanRisk } from '@/core/programme/comparePlans';
-import type { HoursPlan } from '@/core/programme/HoursPlan';
-import type { DoseLimit } from '@/core/programme/solveDose';
-import { daysOfPlan, type Wish } from '@/core/programme/wishedHours';
+import type { PlanRisk } from '@/core/plan/programme/comparePlans';
+import type { HoursPlan } from '@/core/site/timer/HoursPlan';
+import type { DoseLimit } from '@/core/plan/programme/solveDose';
+import { daysOfPlan, type Wish } from '@/core/plan/programme/wishedHours';
 import { showHours } from '@/core/units/clock';
 import { daysWords } from '../season/dayWords';
 

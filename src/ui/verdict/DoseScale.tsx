@@ -1,6 +1,6 @@
-import type { Stage } from '@/core/crop/Crop';
-import type { Banded } from '@/core/uncertainty/Band';
-import type { Verdict } from '@/core/verdict/judge';
+import type { Stage } from '@/core/things/crop/Crop';
+import type { Banded } from '@/core/judge/uncertainty/Band';
+import type { Verdict } from '@/core/judge/verdict/judge';
 import { doseNumber } from '../stage/lightWords';
 
 /** The three doses on one scale, each with its band of uncertainty, against what the crop asks. */

@@ -1,4 +1,4 @@
-import type { Verdict } from '@/core/verdict/judge';
+import type { Verdict } from '@/core/judge/verdict/judge';
 import { headlineOf } from './words';
 
 /** The verdict in a sentence: what is well in ink, what is too dim in slate, what is too strong in copper. */

@@ -1,9 +1,9 @@
 'use client';
 import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
-import { clearanceOf } from '@/core/lamp/clearanceOf';
-import { measuredLamp, type SetUp } from '@/core/stand/setUp';
-import { combine } from '@/core/uncertainty/Band';
+import { clearanceOf } from '@/core/things/lamp/clearanceOf';
+import { measuredLamp, type SetUp } from '@/core/answer/stand/setUp';
+import { combine } from '@/core/judge/uncertainty/Band';
 import { doseNumber } from '../stage/lightWords';
 import { DoseScale } from './DoseScale';
 import { HeadlineLine } from './HeadlineLine';

@@ -1,9 +1,9 @@
 'use client';
 import { useMemo } from 'react';
-import { judgeSetUp } from '@/core/answer/judgeSetUp';
-import type { SetUp } from '@/core/stand/setUp';
-import type { Doubt } from '@/core/uncertainty/Band';
-import type { Verdict } from '@/core/verdict/judge';
+import { judgeSetUp } from '@/core/answer/check/judgeSetUp';
+import type { SetUp } from '@/core/answer/stand/setUp';
+import type { Doubt } from '@/core/judge/uncertainty/Band';
+import type { Verdict } from '@/core/judge/verdict/judge';
 import type { AreaStats } from '@/core/light/field/statsOver';
 import { useLight } from '../shell/WorkspaceContext';
 

@@ -1,5 +1,5 @@
-import { cropLibrary } from '@/core/library/cropLibrary';
-import type { Verdict } from '@/core/verdict/judge';
+import { cropLibrary } from '@/core/things/crop/cropLibrary';
+import type { Verdict } from '@/core/judge/verdict/judge';
 import { percent, certaintyOf, consequencesOf, headlineOf } from './words';
 
 const tomato = cropLibrary.find((c) => c.id === 'tomato')!;

@@ -1,7 +1,7 @@
-import type { Crop, LeggyRemedy, Stage, StageName } from '@/core/crop/Crop';
-import type { AgeView } from '@/core/lamp/ageing';
-import type { Doubt } from '@/core/uncertainty/Band';
-import type { Verdict } from '@/core/verdict/judge';
+import type { Crop, LeggyRemedy, Stage, StageName } from '@/core/things/crop/Crop';
+import type { AgeView } from '@/core/things/lamp/ageing';
+import type { Doubt } from '@/core/judge/uncertainty/Band';
+import type { Verdict } from '@/core/judge/verdict/judge';
 
 /** A headline in two voices: what is well, and what is not. */
 export interface Headline {

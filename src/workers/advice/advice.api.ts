@@ -1,6 +1,6 @@
-import type { Advice, Progress } from '../../core/advice/advise';
-import type { AdviceQuestion } from '../../core/advice/AdviceQuestion';
-import type { SettingsFor, SettingsQuestion } from '../../core/advice/settingsFor';
+import type { Advice, Progress } from '../../core/plan/advice/advise';
+import type { AdviceQuestion } from '../../core/plan/advice/AdviceQuestion';
+import type { SettingsFor, SettingsQuestion } from '../../core/plan/advice/settingsFor';
 
 /** The contract of the advice worker. Progress is a function of the page, called from time to time. */
 export interface AdviceApi {

@@ -1,7 +1,7 @@
 import { proxy, wrap } from 'comlink';
-import type { Advice } from '../../core/advice/advise';
-import type { AdviceQuestion } from '../../core/advice/AdviceQuestion';
-import type { SettingsFor, SettingsQuestion } from '../../core/advice/settingsFor';
+import type { Advice } from '../../core/plan/advice/advise';
+import type { AdviceQuestion } from '../../core/plan/advice/AdviceQuestion';
+import type { SettingsFor, SettingsQuestion } from '../../core/plan/advice/settingsFor';
 import { newLife } from '../life';
 import { revive, watch } from '../watch';
 import type { AdviceApi } from './advice.api';

@@ -1,4 +1,4 @@
-import type { HangChart, HangQuestion } from '../../core/hang/HangChart';
+import type { HangChart, HangQuestion } from '../../core/plan/hang/HangChart';
 
 /** The contract of the chart worker. Progress is a function of the page. */
 export interface ChartApi {

@@ -1,5 +1,5 @@
 import { proxy, wrap } from 'comlink';
-import type { HangChart, HangQuestion } from '../../core/hang/HangChart';
+import type { HangChart, HangQuestion } from '../../core/plan/hang/HangChart';
 import { newLife } from '../life';
 import { revive, watch } from '../watch';
 import type { ChartApi } from './chart.api';

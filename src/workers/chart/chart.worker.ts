@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { holdLife } from '../life';
-import { hangChartOf } from '../../core/hang/hangChartOf';
+import { hangChartOf } from '../../core/plan/hang/hangChartOf';
 import type { ChartApi } from './chart.api';
 
 expose({ hangChart: hangChartOf } satisfies ChartApi);

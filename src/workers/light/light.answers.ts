@@ -1,10 +1,10 @@
 import { transfer } from 'comlink';
-import { answerLight } from '../../core/answer/answerLight';
-import { answerBench } from '../../core/bench/answerBench';
-import { pointShares } from '../../core/bench/pointShares';
-import { answerScene } from '../../core/field/answerScene';
+import { answerLight } from '../../core/answer/check/answerLight';
+import { answerBench } from '../../core/answer/bench/answerBench';
+import { pointShares } from '../../core/answer/bench/pointShares';
+import { answerScene } from '../../core/exchange/scene/answerScene';
 import { createRecall } from '../../core/light/scene/Recall';
-import { profileOf } from '../../core/solve/Profile';
+import { profileOf } from '../../core/answer/solve/Profile';
 import type { LightApi } from './light.api';
 
 /** What the worker answers, apart from the thread, so a test can ask it over a MessageChannel. */

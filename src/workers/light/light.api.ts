@@ -1,8 +1,8 @@
-import type { LightAnswer, LightQuestion } from '../../core/answer/LightQuestion';
-import type { AskedTier, BenchAnswer, BenchQuestion } from '../../core/bench/BenchQuestion';
-import type { pointShares } from '../../core/bench/pointShares';
-import type { SceneAnswer, SceneQuestion } from '../../core/field/SceneQuestion';
-import type { Profile, ProfileQuestion } from '../../core/solve/Profile';
+import type { LightAnswer, LightQuestion } from '../../core/answer/check/LightQuestion';
+import type { AskedTier, BenchAnswer, BenchQuestion } from '../../core/answer/bench/BenchQuestion';
+import type { pointShares } from '../../core/answer/bench/pointShares';
+import type { SceneAnswer, SceneQuestion } from '../../core/exchange/scene/SceneQuestion';
+import type { Profile, ProfileQuestion } from '../../core/answer/solve/Profile';
 
 /** The contract of the light worker: plain data in, plain data out. */
 export interface LightApi {

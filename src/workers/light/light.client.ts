@@ -1,8 +1,8 @@
 import { wrap } from 'comlink';
-import type { LightAnswer, LightQuestion } from '../../core/answer/LightQuestion';
-import type { BenchAnswer, BenchQuestion } from '../../core/bench/BenchQuestion';
-import type { SceneAnswer, SceneQuestion } from '../../core/field/SceneQuestion';
-import type { Profile, ProfileQuestion } from '../../core/solve/Profile';
+import type { LightAnswer, LightQuestion } from '../../core/answer/check/LightQuestion';
+import type { BenchAnswer, BenchQuestion } from '../../core/answer/bench/BenchQuestion';
+import type { SceneAnswer, SceneQuestion } from '../../core/exchange/scene/SceneQuestion';
+import type { Profile, ProfileQuestion } from '../../core/answer/solve/Profile';
 import { newLife } from '../life';
 import { watch } from '../watch';
 import type { LightApi } from './light.api';

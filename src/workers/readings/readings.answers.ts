@@ -1,9 +1,9 @@
-import { fitTier } from '../../core/fit/fitTier';
-import { tables } from '../../core/library/tables';
-import { litOf } from '../../core/reading/Reading';
-import { benchStandOf, lampsOf } from '../../core/stand/benchStand';
-import { aroundOf } from '../../core/stand/roomOf';
-import { planWalk } from '../../core/walk/planWalk';
+import { fitTier } from '../../core/measure/fit/fitTier';
+import { tables } from '../../core/things/tables/libraryTables';
+import { litOf } from '../../core/site/reading/Reading';
+import { benchStandOf, lampsOf } from '../../core/answer/stand/benchStand';
+import { aroundOf } from '../../core/site/stand/roomOf';
+import { planWalk } from '../../core/answer/walk/planWalk';
 import type { ReadingsApi, TierOfSite } from './readings.api';
 
 /** @throws RangeError when the site has no such stand: a caller's mistake */

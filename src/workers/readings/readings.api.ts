@@ -1,6 +1,6 @@
-import type { NoFit, TierFit } from '../../core/fit/fitTier';
-import type { Site } from '../../core/stand/Site';
-import type { WalkPoint } from '../../core/walk/planWalk';
+import type { NoFit, TierFit } from '../../core/measure/fit/fitTier';
+import type { Site } from '../../core/site/stand/Site';
+import type { WalkPoint } from '../../core/answer/walk/planWalk';
 
 /** A tier of a site as it is asked about. */
 export interface TierOfSite {

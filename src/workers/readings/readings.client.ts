@@ -1,6 +1,6 @@
 import { proxy, wrap } from 'comlink';
-import type { NoFit, TierFit } from '../../core/fit/fitTier';
-import type { WalkPoint } from '../../core/walk/planWalk';
+import type { NoFit, TierFit } from '../../core/measure/fit/fitTier';
+import type { WalkPoint } from '../../core/answer/walk/planWalk';
 import { newLife } from '../life';
 import { revive, watch } from '../watch';
 import type { ReadingsApi, TierOfSite } from './readings.api';

@@ -1,5 +1,5 @@
-import type { IntensityTable } from '../../photometry/IntensityTable';
-import type { Metres, Ppf, Ppfd, Radians } from '../../quantities';
+import type { IntensityTable } from './IntensityTable';
+import type { Metres, Ppf, Ppfd, Radians } from '../../units/quantities';
 
 /**
  * The primitive sources of light from which every lamp is built. Untilted they hang level and shine downward;

@@ -1,4 +1,4 @@
-import type { Radians } from '../../quantities';
+import type { Radians } from '../../units/quantities';
 
 /**
  * The exponent n of a beam whose intensity is ∝ cosⁿθ, from its full width at half of the maximum intensity.

@@ -1,4 +1,4 @@
-import type { IntensityTable } from '../../photometry/IntensityTable';
+import type { IntensityTable } from './IntensityTable';
 import type { Emitter } from './Emitter';
 
 /** What has been read through once; a table does not change. */

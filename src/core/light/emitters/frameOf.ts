@@ -1,4 +1,4 @@
-import type { Radians } from '../../quantities';
+import type { Radians } from '../../units/quantities';
 
 export type Vec = readonly [number, number, number];
 

@@ -1,4 +1,4 @@
-import type { Metres } from '../../quantities';
+import type { Metres } from '../../units/quantities';
 import type { Emitter } from './Emitter';
 import { frameOf } from './frameOf';
 

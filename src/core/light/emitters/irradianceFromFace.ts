@@ -1,4 +1,4 @@
-import { intensityTowards } from '../../photometry/IntensityTable';
+import { intensityTowards } from './IntensityTable';
 import type { DiscEmitter, IrradianceAt, PhotometricEmitter, PointEmitter, RectEmitter } from './Emitter';
 import { frameOf, type Frame } from './frameOf';
 import { gaussLegendre } from './gaussLegendre';

@@ -1,4 +1,4 @@
-import type { Metres } from '../../quantities';
+import type { Metres } from '../../units/quantities';
 import { cosineIntegral } from './cosinePower';
 import type { LightAt, RectEmitter } from './Emitter';
 import { gaussLegendre } from './gaussLegendre';

@@ -1,4 +1,4 @@
-import type { Metres, Ppfd } from '../../quantities';
+import type { Metres, Ppfd } from '../../units/quantities';
 
 /** A rectangle in the plane of a map: x along the width, y along the depth, in metres. */
 export interface Rect {

@@ -1,4 +1,4 @@
-import type { Ppfd, Share } from '../../quantities';
+import type { Ppfd, Share } from '../../units/quantities';
 import type { LightMap, Rect, Spot } from './Grid';
 
 /** What a grower asks of one tray: its mean, its weakest and its strongest spot, and how even it is. */

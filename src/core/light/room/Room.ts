@@ -1,4 +1,4 @@
-import type { Metres, Share } from '../../quantities';
+import type { Metres, Share } from '../../units/quantities';
 
 export const FACES = ['floor', 'ceiling', 'left', 'right', 'front', 'back'] as const;
 export type FaceName = (typeof FACES)[number];

@@ -1,4 +1,4 @@
-import type { Metres, Share } from '../../quantities';
+import type { Metres, Share } from '../../units/quantities';
 import { FACES, type FaceName, type Room } from './Room';
 import { parallelCorner, squareCorner } from './exchange';
 

@@ -1,4 +1,4 @@
-import type { Ppf } from '../../quantities';
+import type { Ppf } from '../../units/quantities';
 import type { Patches } from './patches';
 
 /** What each patch sends into a room once all reflections have settled: reflected, and let in from the room next door. */

@@ -1,4 +1,4 @@
-import type { Metres, Ppf, Ppfd } from '../../quantities';
+import type { Metres, Ppf, Ppfd } from '../../units/quantities';
 import type { LightAt } from '../emitters/Emitter';
 import { emitterKey } from '../emitters/emitterKey';
 import { heightsOf } from '../emitters/heightsOf';

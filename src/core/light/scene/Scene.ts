@@ -1,4 +1,4 @@
-import type { Metres } from '../../quantities';
+import type { Metres } from '../../units/quantities';
 import type { Emitter } from '../emitters/Emitter';
 import type { Room } from '../room/Room';
 

@@ -1,4 +1,4 @@
-import type { Metres, Share } from '../../quantities';
+import type { Metres, Share } from '../../units/quantities';
 import type { Room } from '../room/Room';
 import type { Scene, Thing } from './Scene';
 

@@ -1,4 +1,4 @@
-import type { Metres } from '../../quantities';
+import type { Metres } from '../../units/quantities';
 
 /** Where reflected light is computed along one side of a plane, and how it is carried over to the cells between. */
 export interface Nodes {

@@ -1,4 +1,4 @@
-import type { Metres } from '../../quantities';
+import type { Metres } from '../../units/quantities';
 
 /** Between samples an eighth of the distance to the lamp apart, a cubic is right within 0.12 % (sampleSmoothly.test.ts). */
 const SAMPLES_PER_DISTANCE = 8;

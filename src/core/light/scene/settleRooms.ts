@@ -5,7 +5,7 @@ import type { Emitter } from '../emitters/Emitter';
 import { emitterKey } from '../emitters/emitterKey';
 import { isInside, type Room } from '../room/Room';
 import { incidentOn, settle, type Settled } from '../room/solveRoom';
-import type { Metres } from '../../quantities';
+import type { Metres } from '../../units/quantities';
 import { isHidden, roomAbove, type Passage } from './passage';
 import type { Recall } from './Recall';
 import type { Scene } from './Scene';

@@ -1,4 +1,4 @@
-import type { Metres, Share } from '../../quantities';
+import type { Metres, Share } from '../../units/quantities';
 import { lightOf } from '../ppfdAtPoint';
 import { cutUp } from './cutUp';
 import { passageOf } from './passage';

@@ -1,0 +1,19 @@
+import { lightFieldOf } from '../../light/scene/LightField';
+import { NO_RECALL, type Recall } from '../../light/scene/Recall';
+import type { Metres, Ppfd } from '../../units/quantities';
+import type { AskedTier } from './BenchQuestion';
+import { sceneOfTier } from './benchScene';
+
+/** What each lamp of a tier gives to one place of it, straight and by way of the sides. */
+export function pointShares(
+  tier: AskedTier,
+  x: Metres,
+  y: Metres,
+  z: Metres,
+  recall: Recall = NO_RECALL,
+): readonly { readonly id: string; readonly ppfd: Ppfd }[] {
+  return tier.lamps.map((lamp) => ({
+    id: lamp.id,
+    ppfd: lightFieldOf(sceneOfTier({ lamps: [lamp], room: tier.room }), recall).ppfdAt(x, y, z),
+  }));
+}

@@ -1,0 +1,32 @@
+import { colourOf } from '../../things/lamp/colourOf';
+import { shareWithin } from '../../light/field/statsOver';
+import { plantAreaOf } from '../../site/stand/footprint';
+import type { SetUp } from '../stand/setUp';
+import type { Doubt } from '../../judge/uncertainty/Band';
+import { doubtOfDaylight } from '../../judge/uncertainty/doubtOfDaylight';
+import { doubtOfDistance } from '../../judge/uncertainty/doubtOfDistance';
+import { doubtOfSides } from '../../judge/uncertainty/doubtOfSides';
+import { doubtsOf } from '../../measure/fit/doubtsOfLamp';
+import { judge, type Verdict } from '../../judge/verdict/judge';
+import type { LightAnswer } from './LightQuestion';
+import { spotsOf } from './perCentimetreOf';
+
+/** Judges the trays of a set-up, which are all alike, as one. */
+export function judgeSetUp(setUp: SetUp, answer: LightAnswer): { readonly verdict: Verdict; readonly doubts: readonly Doubt[] } {
+  const { map, stats, perCm, reflectedShare } = answer;
+  const areas = setUp.tier.trays.map(plantAreaOf);
+  const doubts = [
+    ...doubtsOf(setUp.lamp, colourOf(setUp.lamp), setUp.calibration, setUp.tier.ageing),
+    ...(reflectedShare > 0 ? [doubtOfSides(setUp.tier.enclosure, reflectedShare, setUp.known.fit?.sides)] : []),
+  ];
+  const verdict = judge({
+    light: spotsOf(stats),
+    perCm,
+    share: (low, high) => shareWithin(map, areas, low, high),
+    stage: setUp.stage,
+    limits: setUp.limits,
+    day: setUp.day,
+    doubts,
+  });
+  return { verdict, doubts: [...doubts, doubtOfDistance(perCm.mean), ...doubtOfDaylight(setUp.day, verdict.received)] };
+}

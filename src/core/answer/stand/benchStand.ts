@@ -1,0 +1,142 @@
+import type { Crop, Stage } from '../../things/crop/Crop';
+import { widthAtHeight } from '../../things/crop/heightAt';
+import type { Lamp } from '../../things/lamp/Lamp';
+import type { Rect } from '../../light/field/Grid';
+import type { Room } from '../../light/room/Room';
+import type { Hours, Metres } from '../../units/quantities';
+import { plantHeightOf, rimOf } from '../../site/stand/canopy';
+import { leavesOf } from '../../site/stand/footprint';
+import { knownOf, type Known, type KnownLamp } from './knownOf';
+import type { LampOf } from '../../measure/reading/lightThere';
+import type { LightDay } from '../../judge/dose/LightDay';
+import { limitsOfBatch, type HardLimits } from '../../judge/verdict/hardLimits';
+import { cropOf } from './setUp';
+import type { Tables } from '../../things/tables/Tables';
+import type { Batch, Fitting, Programme, Site, Stand, Tier, Tray } from '../../site/stand/Site';
+
+/** A lamp of a tier with all that is known of it. */
+export interface BenchLamp extends KnownLamp {
+  readonly fitting: Fitting;
+}
+
+/** A tray of a tier with what grows in it. */
+export interface BenchTray {
+  readonly tray: Tray;
+  readonly batch: Batch;
+  readonly crop: Crop;
+  readonly stage: Stage;
+  /** What may not be done to it. */
+  readonly limits: HardLimits;
+  readonly plantHeight: Metres;
+  /** Height of its leaf tops above the tier's floor. */
+  readonly canopy: Metres;
+  /** The mix that it holds. */
+  readonly mix_L: number;
+  /** Where its leaves are, seen from above. */
+  readonly leaves: Rect;
+}
+
+/** A tier where it stands in its stand, everything looked up. */
+export interface BenchTier {
+  readonly tier: Tier;
+  /** 1 for the highest. */
+  readonly number: number;
+  /** Its left front lower corner in the stand. */
+  readonly x: Metres;
+  readonly z: Metres;
+  /** In the tier's own coordinates; null where nothing is around it. */
+  readonly room: Room | null;
+  /** What its readings say. */
+  readonly known: Known;
+  readonly programme: Programme;
+  readonly hours: Hours;
+  /** Its lamps' hours and its daylight. */
+  readonly day: LightDay;
+  readonly lamps: readonly BenchLamp[];
+  readonly trays: readonly BenchTray[];
+}
+
+/** A stand to be drawn and judged: x from the left of its widest tier, z from its lowest floor. */
+export interface BenchStand {
+  readonly stand: Stand;
+  readonly tiers: readonly BenchTier[];
+  readonly width: Metres;
+  readonly depth: Metres;
+  readonly height: Metres;
+}
+
+/**
+ * Looks up what a stand refers to, and puts its tiers on top of each other.
+ * @throws RangeError when something is missing: a caller's mistake, since readers let no such site through
+ */
+export function benchStandOf(site: Site, stand: Stand, tables: Tables, look: Look = lookUpTier): BenchStand {
+  const width = Math.max(...stand.tiers.map((t) => t.width));
+  let top = 0;
+  const fromBelow = [...stand.tiers].reverse().map((tier, i): BenchTier => {
+    const z = top;
+    top += tier.enclosure.height + stand.shelf;
+    return look(site, tier, tables, { number: stand.tiers.length - i, x: (width - tier.width) / 2, z });
+  });
+  return {
+    stand,
+    tiers: fromBelow.reverse(),
+    width,
+    depth: Math.max(...stand.tiers.map((t) => t.depth)),
+    height: top,
+  };
+}
+
+/** Where a tier is in its stand. */
+export type TierPlace = Pick<BenchTier, 'number' | 'x' | 'z'>;
+
+/** Looks up one tier; another one may keep what it has found. */
+export type Look = (site: Site, tier: Tier, tables: Tables, place: TierPlace) => BenchTier;
+
+export const lookUpTier: Look = (site, tier, tables, place) => {
+  const programme = need(site.programmes.find((p) => p.id === tier.programmeId), 'programme', tier.programmeId); // prettier-ignore
+  const known = knownOf(tier, lampsOf(site, tables));
+  const lamps = tier.fittings.map((fitting): BenchLamp => ({ fitting, ...known.of(lampOf(site, fitting.lampId, tables)) }));
+  const trays = tier.trays.map((tray): BenchTray => {
+    const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
+    const crop = need(cropOf(site, batch.cropId, tables), 'crop', batch.cropId);
+    const stage = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
+    const plantHeight = plantHeightOf(batch, crop, stage);
+    const limits = limitsOfBatch(batch, crop, stage);
+    return {
+      tray,
+      batch,
+      crop,
+      stage,
+      limits,
+      plantHeight,
+      canopy: rimOf(tray) + plantHeight,
+      mix_L: mixOf(tray, tables),
+      leaves: leavesOf(tray, widthAtHeight(crop, plantHeight)),
+    };
+  });
+  const day = { on_min: programme.on_min, lit_min: programme.lit_min, daylight: tier.daylight };
+  return { tier, known, room: known.room, programme, hours: programme.lit_min / 60, day, lamps, trays, ...place };
+};
+
+/** By its cells or its make; one of its own sizes is taken to be full to the rim. */
+function mixOf({ containerId, length, width, height }: Tray, tables: Tables): number {
+  const container = containerId === null ? undefined : tables.container(containerId);
+  if (!container) return length * width * height * 1000;
+  return container.volume_L * (container.columns !== null && container.rows !== null ? container.columns * container.rows : 1);
+}
+
+/** @throws RangeError when neither the site nor the tables know it */
+export function lampOf(site: Pick<Site, 'lamps'>, id: string, tables: Pick<Tables, 'lamp'>): Lamp {
+  return need(site.lamps.find((l) => l.id === id) ?? tables.lamp(id), 'lamp', id);
+}
+
+/** Where lamps are looked up without complaint: for readings of lamps that may be gone. */
+export const lampsOf =
+  (site: Pick<Site, 'lamps'>, tables: Pick<Tables, 'lamp'>): LampOf =>
+  (id) =>
+    site.lamps.find((l) => l.id === id) ?? tables.lamp(id);
+
+function need<T>(thing: T | undefined, what: string, id: string): T {
+  if (thing === undefined) throw new RangeError(`there is no ${what} for ${id}`);
+  return thing;
+}

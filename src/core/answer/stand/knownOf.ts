@@ -1,0 +1,79 @@
+import { fitInForce, type Fit } from '../../site/reading/Fit';
+import { maintenance, outputFor } from '../../things/lamp/ageing';
+import type { Lamp } from '../../things/lamp/Lamp';
+import type { Room } from '../../light/room/Room';
+import { calibrate, compare, HAND, tellsOf, counts, type Calibration, type Compared } from '../../measure/reading/calibrate';
+import type { LampOf } from '../../measure/reading/lightThere';
+import type { Doubt } from '../../judge/uncertainty/Band';
+import { roomOf } from '../../site/stand/roomOf';
+import type { Tier } from '../../site/stand/Site';
+
+/** A lamp with all that is known of it. */
+export interface KnownLamp {
+  /** As its box says. */
+  readonly lamp: Lamp;
+  /** As it really is: corrected by readings, on the day of its life that is shown. */
+  readonly real: Lamp;
+  readonly calibration: Calibration | null;
+}
+
+/** A tier with all that its readings say. */
+export interface Known {
+  /** Its sides, as pale as was found; null in the open. */
+  readonly room: Room | null;
+  readonly compared: readonly Compared[];
+  readonly fit: Fit | null;
+  /** @param lamp as on its box */
+  of(lamp: Lamp): KnownLamp;
+}
+
+/** Puts together what is known of a tier: by its fit where there is one, else by the middle of its readings, else by the boxes. */
+export function knownOf(tier: Tier, lampOf: LampOf): Known {
+  const fit = fitInForce(tier);
+  const room = roomOf(tier, fit?.sides?.reflectances);
+  const compared = compare(tier.readings, lampOf);
+  const known = new Map<Lamp, KnownLamp>();
+  return {
+    room,
+    compared,
+    fit,
+    of(lamp) {
+      const before = known.get(lamp);
+      if (before) return before;
+      const own = fit?.lamps.find((l) => l.lampId === lamp.id);
+      const calibration = fit && own ? calibrationOf(fit, own, compared) : calibrate(compared, lamp.id);
+      let output = (calibration?.scale ?? 1) * outputFor(lamp, tier.ageing, calibration !== null);
+      // A fit is of the hours that the lamps had burned then.
+      if (own && fit?.used_h !== null && fit?.used_h !== undefined && tier.ageing.used_h !== null)
+        output *= maintenance(lamp, Math.max(fit.used_h, tier.ageing.used_h)) / maintenance(lamp, fit.used_h);
+      const beamFwhm = own?.beamFwhm ?? lamp.beamFwhm;
+      const real = output === 1 && beamFwhm === lamp.beamFwhm ? lamp : { ...lamp, ppf: lamp.ppf * output, beamFwhm };
+      const found = { lamp, real, calibration };
+      known.set(lamp, found);
+      return found;
+    },
+  };
+}
+
+function calibrationOf(fit: Fit, own: Fit['lamps'][number], compared: readonly Compared[]): Calibration {
+  const used = compared.filter((c) => fit.readingIds.includes(c.reading.id) && counts(c) && tellsOf(c, own.lampId));
+  const left = 1.645 * own.error;
+  const doubts: Doubt[] = [
+    { why: 'meter', low: fit.meter, high: fit.meter, source: 'the meters of its readings and the conversion by colour' },
+    {
+      why: 'few-readings',
+      low: Math.min(0.9, left),
+      high: left,
+      source: `a fit to ${fit.readingIds.length} readings that scatter by ±${Math.round(100 * 1.645 * fit.scatter)} %, each by hand ±${Math.round(100 * HAND)} %`,
+    },
+  ];
+  return { scale: own.scale, used, doubts, fitted: true };
+}
+
+/** Where lamps are looked up as they really are: for what a meter should show now. */
+export const realLamps =
+  (known: Known, lampOf: LampOf): LampOf =>
+  (id) => {
+    const lamp = lampOf(id);
+    return lamp && known.of(lamp).real;
+  };

@@ -1,0 +1,95 @@
+import type { Tables } from '../../things/tables/Tables';
+import type { Crop, Stage } from '../../things/crop/Crop';
+import type { LightDay } from '../../judge/dose/LightDay';
+import { limitsOfBatch, type HardLimits } from '../../judge/verdict/hardLimits';
+import type { Lamp } from '../../things/lamp/Lamp';
+import { emittersOf } from '../../things/lamp/emittersOf';
+import type { Scene } from '../../light/scene/Scene';
+import type { Room } from '../../light/room/Room';
+import { knownOf, type Known } from './knownOf';
+import type { Hours, Metres } from '../../units/quantities';
+import type { Calibration } from '../../measure/reading/calibrate';
+import { canopyOf, plantHeightOf } from '../../site/stand/canopy';
+import type { Batch, Programme, Site, Stand, Tier } from '../../site/stand/Site';
+
+/** A crop of the person's own, or of the table. */
+export const cropOf = (site: Pick<Site, 'crops'>, id: string, tables: Pick<Tables, 'crop'>): Crop | undefined =>
+  site.crops.find((c) => c.id === id) ?? tables.crop(id);
+
+/** One stand of a single tier with everything looked up: what the quick check draws and judges. */
+export interface SetUp {
+  readonly stand: Stand;
+  readonly tier: Tier;
+  readonly batch: Batch;
+  readonly programme: Programme;
+  readonly crop: Crop;
+  readonly stage: Stage;
+  /** What may not be done to its plants. */
+  readonly limits: HardLimits;
+  readonly lamp: Lamp;
+  readonly hours: Hours;
+  /** The lamps' hours and the daylight. */
+  readonly day: LightDay;
+  readonly plantHeight: Metres;
+  /** Height of the leaf tops above the floor of the tier. */
+  readonly canopy: Metres;
+  /** From the lamps' face to the leaf tops. */
+  readonly distance: Metres;
+  /** The sides of the tier, as pale as was found; null in the open. */
+  readonly room: Room | null;
+  /** What the readings of the tier say. */
+  readonly known: Known;
+  /** What the readings say of the lamp; null: nothing but its box is known. */
+  readonly calibration: Calibration | null;
+}
+
+/**
+ * Looks up what a stand's first tier refers to.
+ * @throws RangeError when something is missing: a caller's mistake, since readers let no such site through
+ */
+export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
+  const tier = need(stand.tiers[0], 'tier', stand.id);
+  const fitting = need(tier.fittings[0], 'fitting', tier.id);
+  const tray = need(tier.trays[0], 'tray', tier.id);
+  const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
+  const programme = need(site.programmes.find((p) => p.id === tier.programmeId), 'programme', tier.programmeId); // prettier-ignore
+  const crop = need(cropOf(site, batch.cropId, tables), 'crop', batch.cropId);
+  const stage = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
+  const lamp = need(site.lamps.find((l) => l.id === fitting.lampId) ?? tables.lamp(fitting.lampId), 'lamp', fitting.lampId);
+  const plantHeight = plantHeightOf(batch, crop, stage);
+  const canopy = canopyOf(tier, plantHeight);
+  const known = knownOf(tier, (id) => site.lamps.find((l) => l.id === id) ?? tables.lamp(id));
+  return {
+    stand,
+    tier,
+    batch,
+    programme,
+    crop,
+    stage,
+    limits: limitsOfBatch(batch, crop, stage),
+    day: { on_min: programme.on_min, lit_min: programme.lit_min, daylight: tier.daylight },
+    lamp,
+    hours: programme.lit_min / 60,
+    plantHeight,
+    canopy,
+    distance: fitting.face - canopy,
+    room: known.room,
+    known,
+    calibration: known.of(lamp).calibration,
+  };
+}
+
+/** The lamp as it really is, as far as is known: its box, corrected by readings, on the day of its life that is shown. */
+export const measuredLamp = ({ lamp, known }: SetUp): Lamp => known.of(lamp).real;
+
+/** A set-up as a scene of the light, as it hangs or with all faces at another height. */
+export function sceneOfSetUp(setUp: SetUp, face?: Metres): Scene {
+  const lamp = measuredLamp(setUp);
+  const lamps = setUp.tier.fittings.map((f) => ({ id: f.id, emitters: emittersOf(lamp, face === undefined ? f : { ...f, face }) }));
+  return { lamps, rooms: setUp.room ? [setUp.room] : [], things: [] };
+}
+
+function need<T>(thing: T | undefined, what: string, id: string): T {
+  if (thing === undefined) throw new RangeError(`there is no ${what} for ${id}`);
+  return thing;
+}

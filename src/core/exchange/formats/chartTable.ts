@@ -1,0 +1,48 @@
+import type { HangChart } from '../../plan/hang/HangChart';
+import type { BenchStand } from '../../answer/stand/benchStand';
+import { isoOf } from '../../units/day';
+
+/** One row of a hang chart as a table: one thing to do. Lengths in metres, times of the day as minutes. */
+export interface ChartRow {
+  readonly day: string;
+  readonly stand: string;
+  readonly tier: number | '';
+  readonly what: 'lamp' | 'riser' | 'timer';
+  /** The lamp's name, the tray's crop, or the tiers of the timer. */
+  readonly thing: string;
+  readonly steps: number | '';
+  readonly face_m: number | '';
+  readonly risers: number | '';
+  readonly on_min: number | '';
+  readonly lit_min: number | '';
+}
+
+export const CHART_COLUMNS = ['day', 'stand', 'tier', 'what', 'thing', 'steps', 'face_m', 'risers', 'on_min', 'lit_min'] as const;
+
+const EMPTY = { tier: '', steps: '', face_m: '', risers: '', on_min: '', lit_min: '' } as const;
+
+/** All that is to be done by a chart, a row each, day by day. What has gone from the stand is left out. */
+export function chartRows(chart: HangChart, stand: BenchStand): ChartRow[] {
+  const round = (m: number) => Math.round(m * 10_000) / 10_000;
+  return chart.visits.flatMap((v) => {
+    const at = { day: isoOf(v.day), stand: stand.stand.name };
+    return [
+      ...stand.tiers.flatMap((t) => [
+        ...v.lamps.flatMap((j): ChartRow[] => {
+          const lamp = t.lamps.find((l) => l.fitting.id === j.fittingId);
+          return lamp
+            ? [{ ...at, ...EMPTY, tier: t.number, what: 'lamp', thing: lamp.lamp.name, steps: j.steps, face_m: round(j.face) }]
+            : [];
+        }),
+        ...v.risers.flatMap((j): ChartRow[] => {
+          const tray = t.trays.find((y) => y.tray.id === j.trayId);
+          return tray ? [{ ...at, ...EMPTY, tier: t.number, what: 'riser', thing: tray.tray.label || tray.crop.name, risers: j.to }] : [];
+        }),
+      ]),
+      ...v.hours.map((j): ChartRow => {
+        const tiers = stand.tiers.filter((t) => t.programme.id === j.programmeId).map((t) => t.number);
+        return { ...at, ...EMPTY, what: 'timer', thing: `tiers ${tiers.join(' ')}`, on_min: j.on_min, lit_min: j.lit_min };
+      }),
+    ];
+  });
+}

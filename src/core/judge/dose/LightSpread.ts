@@ -1,0 +1,74 @@
+import type { Ppfd, Share } from '../../units/quantities';
+
+/** The light on a tray in so few numbers that it can be looked up by the thousand: its ends, its mean, and how it is spread over the area. */
+export interface LightSpread {
+  readonly weakest: Ppfd;
+  readonly mean: Ppfd;
+  readonly strongest: Ppfd;
+  /** Strengths in the middle of equal parts of the area, the dimmest part first. */
+  readonly parts: readonly Ppfd[];
+}
+
+/** So many equal parts: an eighth of a tray is a row of its cells. */
+export const PARTS = 8;
+
+/** A tray that is lit evenly. */
+export const evenSpread = (ppfd: Ppfd): LightSpread => ({
+  weakest: ppfd,
+  mean: ppfd,
+  strongest: ppfd,
+  parts: Array<Ppfd>(PARTS).fill(ppfd),
+});
+
+/** Where no light is. */
+export const NO_LIGHT: LightSpread = evenSpread(0);
+
+/** The same light, so many times as strong. */
+export const scaled = ({ weakest, mean, strongest, parts }: LightSpread, by: number): LightSpread => ({
+  weakest: weakest * by,
+  mean: mean * by,
+  strongest: strongest * by,
+  parts: parts.map((p) => p * by),
+});
+
+/**
+ * Sums up strengths that were taken over a tray.
+ *
+ * @param values   at least one
+ * @param weights  of each, all together one; left out: all alike
+ */
+export function spreadOf(values: ArrayLike<Ppfd>, weights?: ArrayLike<Share>): LightSpread {
+  const n = values.length;
+  if (!(n > 0)) throw new RangeError('a spread needs at least one value');
+  const order = Array.from({ length: n }, (_, i) => i).sort((a, b) => values[a]! - values[b]!);
+  const weightOf = (i: number) => (weights ? weights[i]! : 1 / n);
+  let mean = 0, before = 0, at = 0; // prettier-ignore
+  const parts: Ppfd[] = [];
+  for (const i of order) mean += values[i]! * weightOf(i);
+  for (let p = 0; p < PARTS; p++) {
+    const middle = (p + 0.5) / PARTS;
+    while (at < n - 1 && before + weightOf(order[at]!) < middle) before += weightOf(order[at++]!);
+    parts.push(values[order[at]!]!);
+  }
+  return { weakest: values[order[0]!]!, mean, strongest: values[order[n - 1]!]!, parts };
+}
+
+/** Share of the area between two strengths, by straight lines between the middles of the parts and the ends. */
+export function shareBetween({ weakest, strongest, parts }: LightSpread, low: Ppfd, high: Ppfd): Share {
+  if (!(low <= high)) return 0;
+  return Math.max(0, shareUpTo(weakest, strongest, parts, high, true) - shareUpTo(weakest, strongest, parts, low, false));
+}
+
+/** Share of the area that is no stronger than a value; `with` what is exactly as strong. */
+function shareUpTo(weakest: Ppfd, strongest: Ppfd, parts: readonly Ppfd[], value: Ppfd, withEqual: boolean): Share {
+  if (value < weakest || (value === weakest && !withEqual)) return 0;
+  if (value > strongest || (value === strongest && withEqual)) return 1;
+  let [from, share] = [weakest, 0];
+  for (let p = 0; p <= parts.length; p++) {
+    const to = parts[p] ?? strongest;
+    const upTo = p < parts.length ? (p + 0.5) / parts.length : 1;
+    if (value < to || (value === to && !withEqual)) return to > from ? share + ((value - from) / (to - from)) * (upTo - share) : share;
+    [from, share] = [to, upTo];
+  }
+  return 1;
+}

@@ -1,0 +1,17 @@
+import { DAYLIGHT_OFF } from '../../site/stand/Daylight';
+import { daylightDose, type LightDay, type Received } from '../dose/LightDay';
+import type { Doubt } from './Band';
+
+/** How much the mean dose may be off because one day's sky is not another's; nothing where no daylight comes in. */
+export function doubtOfDaylight(day: LightDay, { mean }: Received): Doubt[] {
+  const share = mean > 0 ? Math.min(1, daylightDose(day) / mean) : 0;
+  if (share === 0) return [];
+  return [
+    {
+      why: 'daylight',
+      low: share * DAYLIGHT_OFF.low,
+      high: share * DAYLIGHT_OFF.high,
+      source: 'daylight as stated; single days differ by half, our estimate',
+    },
+  ];
+}

@@ -1,0 +1,74 @@
+import type { Crop, Stage } from '../../things/crop/Crop';
+import type { Received } from '../dose/LightDay';
+import type { HoursPlan } from '../../site/timer/HoursPlan';
+import type { Hours, Ppfd } from '../../units/quantities';
+import { DAY_AND_NIGHT_DAYS } from '../schools/schools';
+import type { Batch } from '../../site/stand/Site';
+
+/**
+ * What may not be done to plants of a crop, stage and day, whatever else would be gained by it. Everybody who sets hours,
+ * heights or lamps asks here; what is merely better or worse is the loss.
+ */
+export interface HardLimits {
+  /** Longest photoperiod, by lamp and daylight together. */
+  readonly longestDay: Hours;
+  /** Strongest light at any leaf. */
+  readonly strongest: Ppfd;
+}
+
+/** A limit that is broken, and by how much. */
+export type Breach =
+  | { readonly why: 'day-too-long'; readonly hours: Hours; readonly most: Hours }
+  | { readonly why: 'too-strong'; readonly ppfd: Ppfd; readonly most: Ppfd };
+
+/** Whether crops of a kind may be lit day and night for their first days: not where continuous light is known to injure them. */
+export const bearsDayAndNight = ({ continuousLightInjury }: Pick<Crop, 'continuousLightInjury'>): boolean =>
+  continuousLightInjury !== 'high' && continuousLightInjury !== 'some';
+
+/** How many days of day and night a plan has, no more than those that are known to do no harm. */
+export const dayAndNightDays = ({ kind, days }: HoursPlan): number =>
+  kind === 'day-and-night' ? Math.min(DAY_AND_NIGHT_DAYS.to, days ?? DAY_AND_NIGHT_DAYS.from) : 0;
+
+/**
+ * The limits of a batch on a day. The longest day is the stage's, but for the first days of a batch that the person has planned
+ * day and night for, where the crop bears it.
+ *
+ * @param age  days since emergence; null: not known, then the first stage stands for the first days
+ */
+export function hardLimitsOf(
+  stage: Pick<Stage, 'stage' | 'hoursMax' | 'ppfdMax'>,
+  crop: Pick<Crop, 'continuousLightInjury' | 'stages'>,
+  plan: HoursPlan,
+  age: number | null,
+): HardLimits {
+  const first = age === null ? stage.stage === crop.stages[0]?.stage : age < dayAndNightDays(plan);
+  const dayAndNight = dayAndNightDays(plan) > 0 && first && bearsDayAndNight(crop);
+  return { longestDay: dayAndNight ? 24 : stage.hoursMax, strongest: stage.ppfdMax };
+}
+
+/** The limits of a batch as it is today; how old one is without a date is not known. */
+export const limitsOfBatch = (
+  { plan, sown, age }: Pick<Batch, 'plan' | 'sown' | 'age'>,
+  crop: Parameters<typeof hardLimitsOf>[1],
+  stage: Parameters<typeof hardLimitsOf>[0],
+): HardLimits => hardLimitsOf(stage, crop, plan, sown === null ? null : (age ?? null));
+
+/** A minute of the clock, and what a computer adds to a number, are no breach. */
+const MINUTE: Hours = 1 / 60;
+const ROUNDING = 1e-6;
+
+/** The limits that are broken; none where all is allowed. */
+export function breachesOf({ photoperiod, strongestPpfd }: Pick<Received, 'photoperiod' | 'strongestPpfd'>, limits: HardLimits): Breach[] {
+  const breaches: Breach[] = [];
+  if (photoperiod > limits.longestDay + MINUTE) breaches.push({ why: 'day-too-long', hours: photoperiod, most: limits.longestDay });
+  if (strongestPpfd > limits.strongest * (1 + ROUNDING)) breaches.push({ why: 'too-strong', ppfd: strongestPpfd, most: limits.strongest });
+  return breaches;
+}
+
+/** How deep a breach is: hours over the longest day, or how far the strength is over its limit, in logarithms. */
+export const depthOf = (b: Breach): number => (b.why === 'day-too-long' ? b.hours - b.most : Math.log(b.ppfd / b.most));
+
+/** Whether what is planned breaks a limit that is kept now, or breaks one more deeply than now. */
+export function isWorse(now: readonly Breach[], then: readonly Breach[]): boolean {
+  return then.some((b) => depthOf(b) > Math.max(0, ...now.filter((a) => a.why === b.why).map(depthOf)) + 1e-4);
+}

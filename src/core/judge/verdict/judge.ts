@@ -1,0 +1,122 @@
+import type { Stage } from '../../things/crop/Crop';
+import { DAYLIGHT_OFF } from '../../site/stand/Daylight';
+import { lampBandOf, type LightBand } from '../dose/lightBand';
+import { daylightBesideLamps, daylightDose, receivedOf, type LightDay, type Received } from '../dose/LightDay';
+import { MOL_SECONDS } from '../dose/dli';
+import type { Dli, Ppfd, Share } from '../../units/quantities';
+import type { Banded, Doubt } from '../uncertainty/Band';
+import { certaintyFor, deviationOf, factorIn, normalIn, WORLDS, type Certainty } from '../uncertainty/certainty';
+import { HAND_ERROR_cm, type PerCentimetre } from '../uncertainty/doubtOfDistance';
+import { breachesOf, type Breach, type HardLimits } from './hardLimits';
+import { shareInBand } from './loss';
+import type { Spots } from './Spots';
+import { saysOf, standingOf, type Says, type Standing } from './standing';
+
+export interface Verdict extends Spots<Banded> {
+  readonly says: Says;
+  readonly standing: Standing;
+  readonly certainty: Certainty;
+  /** Of lamps as uncertain as these, how many would earn the same word. */
+  readonly probability: Share;
+  /** Doses and strength of lamps and daylight together, and how long it is light. */
+  readonly received: Received;
+  /** Limits that are broken; none where all is allowed. */
+  readonly breaches: readonly Breach[];
+  /** What the lamps have to give on this day. */
+  readonly band: LightBand;
+  /** The most that is good for these plants in these hours, daylight included. */
+  readonly highDose: Dli;
+  /** The strongest spot is over the leaf's ceiling. */
+  readonly strengthBinds: boolean;
+  readonly hoursTooLong: boolean;
+  readonly hoursTooShort: boolean;
+  readonly shareInBand: Share;
+}
+
+/** A tray's light, and what is asked of it. */
+export interface JudgeQuestion {
+  readonly light: Spots<Ppfd>;
+  /** How much a centimetre nearer or farther changes each. */
+  readonly perCm: Spots<PerCentimetre>;
+  /** Of the area of the tray, how much has a strength between two. */
+  share(low: Ppfd, high: Ppfd): Share;
+  readonly stage: Stage;
+  readonly limits: HardLimits;
+  readonly day: LightDay;
+  /** Of the lamps and what is around them; distance and daylight have their own. */
+  readonly doubts: readonly Doubt[];
+}
+
+/**
+ * Judges a tray by its weakest and its strongest spot against what its crop needs, lamps and daylight together.
+ *
+ * Bands hold the truth nine times in ten, at each spot by itself; the certainty is the share of possible worlds in which the same
+ * word would be said (certainty.test.ts holds both against a count through the light itself).
+ */
+export function judge(question: JudgeQuestion): Verdict {
+  const { light, stage, limits, day } = question;
+  const received = receivedOf(light, day);
+  const says = saysOf(received, stage, limits);
+  const worlds = worldsOf(question);
+  const same = worlds.filter((w) => saysOf(w, stage, limits) === says).length / WORLDS;
+  const bandOf = (spot: keyof Spots<Dli>): Banded => {
+    const sorted = Float64Array.from(worlds, (w) => w[spot]).sort();
+    return { value: received[spot], low: sorted[Math.floor(0.05 * WORLDS)]!, high: sorted[Math.ceil(0.95 * WORLDS) - 1]! };
+  };
+  const band = lampBandOf(stage, day);
+  const breaches = breachesOf(received, limits);
+  const inDay = (ppfd: Ppfd) => ppfd * (day.lit_min / 60) * MOL_SECONDS + daylightDose(day);
+  return {
+    says,
+    standing: standingOf(says),
+    certainty: certaintyFor(same),
+    probability: same,
+    weakest: bandOf('weakest'),
+    mean: bandOf('mean'),
+    strongest: bandOf('strongest'),
+    received,
+    breaches,
+    band,
+    highDose: day.lit_min > 0 ? Math.min(stage.dliMax, inDay(Math.max(0, stage.ppfdMax - daylightBesideLamps(day)))) : stage.dliMax,
+    strengthBinds: breaches.some((b) => b.why === 'too-strong'),
+    hoursTooLong: breaches.some((b) => b.why === 'day-too-long'),
+    hoursTooShort: received.strongest > 0 && received.photoperiod < stage.hoursMin,
+    shareInBand: shareInBand(question.share, stage, day),
+  };
+}
+
+/** Ways of doubt that are not in the list: the hand's error, and the sky. */
+const HAND_WAY = 0;
+const SKY_WAY = 1;
+const BEAM_WAYS = [2, 3] as const;
+const FIRST_WAY = 4;
+
+/** What the tray gets in each of the possible worlds: lamps that give more or less, hung a little nearer or farther, under other skies. */
+function worldsOf({ light, perCm, day, doubts }: JudgeQuestion): Received[] {
+  const common = doubts.filter((d) => d.why !== 'beam-shape');
+  const beams = doubts.filter((d) => d.why === 'beam-shape');
+  return Array.from({ length: WORLDS }, (_, world) => {
+    const lamps = common.reduce((f, d, i) => f * factorIn(world, FIRST_WAY + i, d), 1);
+    const nearer_cm = normalIn(world, HAND_WAY) * deviationOf(HAND_ERROR_cm);
+    // Where a beam is stronger in the middle it is weaker at the rim: what is off there does not follow from what is off here.
+    const [middle, rim] = BEAM_WAYS.map((way) => beams.reduce((f, d) => f * factorIn(world, way, d), 1));
+    const at = (ppfd: Ppfd, { nearer, farther }: PerCentimetre, beam: number) =>
+      ppfd * lamps * beam * (nearer_cm >= 0 ? Math.max(1e-3, 1 + nearer) ** nearer_cm : Math.max(1e-3, 1 - farther) ** -nearer_cm);
+    const sky = day.daylight && { ...day.daylight, dli: day.daylight.dli * factorIn(world, SKY_WAY, DAYLIGHT_OFF) };
+    const strengths = [
+      at(light.weakest, perCm.weakest, rim!),
+      at(light.mean, perCm.mean, 1),
+      at(light.strongest, perCm.strongest, middle!),
+    ];
+    // The strongest spot stays the strongest, whatever is off where.
+    const [weakest, mean, strongest] = strengths as [number, number, number];
+    return receivedOf(
+      {
+        weakest: Math.min(weakest, strongest),
+        mean: Math.min(Math.max(weakest, mean), Math.max(weakest, strongest)),
+        strongest: Math.max(weakest, strongest),
+      },
+      { ...day, daylight: sky },
+    );
+  });
+}

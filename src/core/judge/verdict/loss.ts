@@ -1,0 +1,60 @@
+import type { Stage } from '../../things/crop/Crop';
+import { daylightBesideLamps, daylightDose, receivedOf, type LightDay } from '../dose/LightDay';
+import { shareBetween, type LightSpread } from '../dose/LightSpread';
+import { lampBandOf } from '../dose/lightBand';
+import { MOL_SECONDS } from '../dose/dli';
+import { breachesOf, depthOf, type HardLimits } from './hardLimits';
+
+/**
+ * Weights of what is wrong with a tray, against a dose that is off by a factor e over all of it: our choice. A place out of band
+ * counts by itself and by how far it is off; the weakest and the strongest spot count once more, since that is where plants fail
+ * first; the mean a little, so that of two that suit the better one wins.
+ */
+const OUT_OF_BAND = 1.2;
+const ENDS = 0.25;
+const OFF_TARGET = 0.1;
+/** A limit that is broken outweighs anything that could be gained by it. */
+export const BREACH = 1000;
+/** Hours short of the shortest day that is usual for a crop, each. */
+const PER_HOUR_SHORT = 0.15; // our estimate
+
+const over = (value: number, most: number) => Math.max(0, Math.log(Math.max(1e-6, value) / Math.max(1e-6, most)));
+
+/**
+ * How far a tray is from right on a day; 0 when every leaf gets the best dose. Used to rank whatever is offered, by advice,
+ * timers, charts and the solver alike, so that they agree on what comes nearest when nothing suits.
+ */
+export function lossOf(light: LightSpread, stage: Stage, limits: HardLimits, day: LightDay): number {
+  return wrongIn(light, stage, limits, day) + offTargetOf(light, stage, day);
+}
+
+/** A little for a mean that is not the crop's best, so that of two that suit the better one wins. */
+export function offTargetOf({ mean }: LightSpread, stage: Stage, day: LightDay): number {
+  const dose = mean * (day.lit_min / 60) * MOL_SECONDS + daylightDose(day);
+  return OFF_TARGET * Math.abs(Math.log(Math.max(1e-6, dose) / stage.dliTarget));
+}
+
+/** How much is wrong with the light of a tray on a day; 0 within its band and its limits, wherever within. */
+export function wrongIn(light: LightSpread, stage: Stage, limits: HardLimits, day: LightDay): number {
+  const received = receivedOf(light, day);
+  const k = (day.lit_min / 60) * MOL_SECONDS;
+  const more = daylightDose(day);
+  const { parts } = light;
+  let off = 0;
+  for (const part of parts) off += over(stage.dliMin, part * k + more) + over(part * k + more, stage.dliMax);
+  const band = lampBandOf(stage, day);
+  const share = day.lit_min > 0 ? shareBetween(light, band.low, band.high) : more >= stage.dliMin && more <= stage.dliMax ? 1 : 0;
+  const ends =
+    over(stage.dliMin, received.weakest) + Math.max(over(received.strongest, stage.dliMax), over(received.strongestPpfd, limits.strongest));
+  const breach = breachesOf(received, limits).reduce((sum, b) => sum + 0.2 + depthOf(b), 0);
+  const short = Math.max(0, stage.hoursMin - received.photoperiod);
+  return off / parts.length + OUT_OF_BAND * (1 - share) + ENDS * ends + PER_HOUR_SHORT * short + BREACH * breach;
+}
+
+/** Of the area of a tray, how much is within the band on a day, lamps and daylight together. */
+export function shareInBand(share: (low: number, high: number) => number, stage: Stage, day: LightDay): number {
+  const more = daylightDose(day);
+  if (day.lit_min <= 0) return more >= stage.dliMin && more <= stage.dliMax ? 1 : 0;
+  const { low, high } = lampBandOf(stage, day);
+  return low > high || stage.ppfdMax < daylightBesideLamps(day) ? 0 : share(low, high);
+}

@@ -1,0 +1,83 @@
+import { emittersOf } from '../../things/lamp/emittersOf';
+import type { Lamp } from '../../things/lamp/Lamp';
+import type { Room } from '../../light/room/Room';
+import { lightFieldOf, type LightField } from '../../light/scene/LightField';
+import { createRecall } from '../../light/scene/Recall';
+import { slantAt } from '../../light/scene/slantAt';
+import type { Scene } from '../../light/scene/Scene';
+import type { Ppfd, Share } from '../../units/quantities';
+import { roomFrom } from '../../site/stand/roomOf';
+import type { Around, LitLamp, Reading } from '../../site/reading/Reading';
+
+/** Where a lamp is looked up: the person's own first, then the table. */
+export type LampOf = (id: string) => Lamp | undefined;
+
+/** A place of a tier, and what hung and stood around it. */
+export type Place = Pick<Reading, 'dx' | 'dy' | 'z' | 'lit' | 'around'>;
+
+/** What the lit lamps give at one place. */
+export interface LightThere {
+  readonly ppfd: Ppfd;
+  /** By kind of lamp, in the order of the lit ones. */
+  readonly parts: readonly { readonly lamp: Lamp; readonly ppfd: Ppfd }[];
+  /** Mean of (1 − cos θ) of what falls there. */
+  readonly slant: Share;
+}
+
+/** Readings of one walk share lamps and walls: their light is settled once. */
+const recall = createRecall(48);
+const before = new WeakMap<object, { key: string; lamps: readonly Lamp[]; there: LightThere }>();
+
+/**
+ * What the lamps that were lit give at the place of a reading, each as strong as `lampOf` says.
+ *
+ * @param found  reflectances that readings have found, by material of the sides; others are those of the table
+ *
+ * The same reading under the same lamps and sides is worked out once, however often a hand moves other things meanwhile.
+ */
+export function lightThere(at: Place, lampOf: LampOf, found: Readonly<Record<string, Share>> = {}): LightThere {
+  const { width, depth } = at.around;
+  const kinds = [...new Set(at.lit.map((l) => l.lampId))].map(lampOf).filter((l) => l !== undefined);
+  const key = `${JSON.stringify(at.around)} ${JSON.stringify(found)}`;
+  const known = before.get(at);
+  if (known?.key === key && known.lamps.length === kinds.length && known.lamps.every((l, i) => l === kinds[i])) return known.there;
+  const [x, y] = [width / 2 + at.dx, depth / 2 + at.dy];
+  const room = recall.get(`room ${key}`, () => ({ room: roomFrom(at.around, found) })).room;
+  const z = Math.max(0, at.z);
+  let slant = 0, ppfd = 0; // prettier-ignore
+  const parts = kinds.map((lamp) => {
+    const { field, scene } = fieldOf(
+      lamp,
+      at.lit.filter((l) => l.lampId === lamp.id),
+      at.around,
+      room,
+      key,
+    );
+    const there = field.ppfdAt(x, y, z);
+    const reflected = there > 0 ? field.reflectedAt(x, y, z) / there : 0;
+    slant += there * slantAt(scene, x, y, z, Math.min(1, reflected));
+    ppfd += there;
+    return { lamp, ppfd: there };
+  });
+  const there = { ppfd, parts, slant: ppfd > 0 ? slant / ppfd : 0 };
+  before.set(at, { key, lamps: kinds, there });
+  return there;
+}
+
+function fieldOf(
+  lamp: Lamp,
+  lit: readonly LitLamp[],
+  { width, depth }: Around,
+  room: Room | null,
+  key: string,
+): { field: LightField; scene: Scene } {
+  const poses = lit.map(({ dx, dy, face, turn }) => ({ x: width / 2 + dx, y: depth / 2 + dy, face, turn }));
+  return recall.get(`field ${key} ${lamp.id} ${lamp.ppf} ${lamp.beamFwhm} ${JSON.stringify(poses)}`, () => {
+    const scene = {
+      lamps: [{ id: lamp.id, emitters: poses.flatMap((pose) => emittersOf(lamp, pose)) }],
+      rooms: room ? [room] : [],
+      things: [],
+    };
+    return { scene, field: lightFieldOf(scene, recall) };
+  });
+}

@@ -1,0 +1,106 @@
+import { answerBench } from '../../answer/bench/answerBench';
+import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
+import { questionOfStand } from '../../answer/bench/questionOfStand';
+import { runningCost } from '../../judge/cost/runningCost';
+import { receivedOf, type Received } from '../../judge/dose/LightDay';
+import { shareBetween, type LightSpread } from '../../judge/dose/LightSpread';
+import { spreadOfMap } from '../../judge/dose/spreadOfMap';
+import { shareWithin } from '../../light/field/statsOver';
+import type { Recall } from '../../light/scene/Recall';
+import type { Dli, Share } from '../../units/quantities';
+import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
+import { plantAreaOf } from '../../site/stand/footprint';
+import type { Site } from '../../site/stand/Site';
+import { breachesOf, type Breach } from '../../judge/verdict/hardLimits';
+import { lossOf, shareInBand } from '../../judge/verdict/loss';
+import { saysOf, type Says } from '../../judge/verdict/standing';
+import type { LightOfTray } from './quickLight';
+
+/** What one tray gets. */
+export interface TrayResult extends Received {
+  readonly trayId: string;
+  readonly says: Says;
+  readonly breaches: readonly Breach[];
+  readonly shareInBand: Share;
+  readonly loss: number;
+  readonly area: number;
+}
+
+/** What the trays in question get, all together. */
+export interface Effect {
+  /** At the weakest spot of the tray with the greatest loss, and at the strongest. */
+  readonly weakest: Dli;
+  readonly strongest: Dli;
+  /** Of the area of the trays in question. */
+  readonly shareInBand: Share;
+  readonly costPerMonth: number;
+  /** Of the trays in question together, each tray alike however small. */
+  readonly loss: number;
+  /** Of all trays of the stand. */
+  readonly results: readonly TrayResult[];
+}
+
+/** What all lamps of a stand cost to run for a month. */
+export function costOf(stand: BenchStand, site: Pick<Site, 'price_per_kWh'>): number {
+  return stand.tiers.reduce((sum, t) => sum + runningCost(t.lamps.reduce((w, l) => w + l.lamp.power, 0), t.hours, site.price_per_kWh).perMonth, 0); // prettier-ignore
+}
+
+/** The light of a whole stand in full, spill between its tiers included: the same as is on the screen once it stands like that. */
+export const engineAnswer = (stand: BenchStand, recall: Recall): BenchAnswer => answerBench(questionOfStand(stand, null), recall);
+
+/** The result of one tray by a light. @param share  of its area between two strengths; left out: by the spread */
+export function resultOf(tier: BenchTier, tray: BenchTray, light: LightSpread, share?: (low: number, high: number) => Share): TrayResult {
+  const { stage, limits } = tray;
+  const received = receivedOf(light, tier.day);
+  const { x0, x1, y0, y1 } = plantAreaOf(tray.tray);
+  return {
+    trayId: tray.tray.id,
+    ...received,
+    says: saysOf(received, stage, limits),
+    breaches: breachesOf(received, limits),
+    shareInBand: shareInBand(share ?? ((low, high) => shareBetween(light, low, high)), stage, tier.day),
+    loss: lossOf(light, stage, limits, tier.day),
+    area: (x1 - x0) * (y1 - y0),
+  };
+}
+
+/** The results of all trays of a stand by a quick light. */
+export const resultsBy = (stand: BenchStand, light: LightOfTray): TrayResult[] =>
+  stand.tiers.flatMap((t) => t.trays.map((y) => resultOf(t, y, light(t, y))));
+
+/** The results of all trays of a stand as the engine has its light. */
+export const resultsOf = (stand: BenchStand, answer: BenchAnswer): TrayResult[] =>
+  stand.tiers.flatMap((t) =>
+    t.trays.flatMap((y) => {
+      const light = answer.tiers[t.tier.id]?.trays[y.tray.id];
+      if (!light) return [];
+      const area = [plantAreaOf(y.tray)];
+      return [resultOf(t, y, spreadOfMap(light.map, area), (low, high) => shareWithin(light.map, area, low, high))];
+    }),
+  );
+
+/** What the trays in question get, all together. */
+export function effectOf(
+  stand: BenchStand,
+  site: Pick<Site, 'price_per_kWh'>,
+  results: readonly TrayResult[],
+  trayIds: ReadonlySet<string>,
+): Effect {
+  const asked = results.filter((f) => trayIds.has(f.trayId));
+  const area = asked.reduce((sum, f) => sum + f.area, 0);
+  const worst = worstOf(asked);
+  return {
+    weakest: worst?.weakest ?? 0,
+    strongest: worst?.strongest ?? 0,
+    shareInBand: area > 0 ? asked.reduce((sum, f) => sum + f.area * f.shareInBand, 0) / area : 0,
+    costPerMonth: costOf(stand, site),
+    loss: lossOfAll(asked),
+    results,
+  };
+}
+
+export const lossOfAll = (results: readonly TrayResult[]): number => results.reduce((sum, f) => sum + f.loss, 0);
+
+/** The result that is farthest from right. */
+export const worstOf = (results: readonly TrayResult[]): TrayResult | undefined =>
+  results.reduce<TrayResult | undefined>((a, b) => (a && a.loss >= b.loss ? a : b), undefined);

@@ -1,0 +1,310 @@
+import { BARE_SITE } from '../../site/stand/bare';
+import { answerBench } from '../../answer/bench/answerBench';
+import { questionOfStand } from '../../answer/bench/questionOfStand';
+import { containerLibrary } from '../../things/container/containerLibrary';
+import { lampLibrary } from '../../things/lamp/lampLibrary';
+import { tables } from '../../things/tables/libraryTables';
+import { benchStandOf } from '../../answer/stand/benchStand';
+import { addFitting, addTray, changeFittings, changeTrays, plugInto, setProgramme } from '../../site/stand/change';
+import { faultsOf, makesWorse } from '../../answer/faults/faults';
+import { hangerOf } from '../../site/stand/Hanger';
+import type { Site } from '../../site/stand/Site';
+import { standFrom, TEMPLATES } from '../../site/stand/templates';
+import { advise, CALLED_OFF } from './advise';
+import type { AdviceQuestion } from './AdviceQuestion';
+import { idOf } from './Move';
+import { applyMove, canMove } from './applyMove';
+import { resultsBy, resultsOf } from './Effect';
+import { habitsOf } from './habitsOf';
+import { hoursOf, liftsOf, movesFor, traysIn } from './movesFor';
+import { quickLight } from './quickLight';
+import { isToBuy, troubleOf } from './trouble';
+import type { Move } from './Move';
+import { frontierOf, settingsFor, type TierSetting } from './settingsFor';
+
+let next = 0;
+const ids = () => `a${next++}`;
+const lamp = (id: string) => lampLibrary.find((l) => l.id === id)!;
+const cells = containerLibrary.find((c) => c.id === 'cell-72')!;
+const celery = { cropId: 'celery', stage: 'seedling' } as const;
+const TIER = 0;
+
+/** Two tiers; on the upper one two trays of celery under two lamps, as told. */
+function siteWith({ lampId = 'led-bar-12-white-24', x = 0.6, face = 0.2, white = false, spares = [] as Site['spares'] } = {}): Site {
+  const template = TEMPLATES.find((t) => t.kind === 'rack')!;
+  const faces = white ? { ...template.faces, left: 'white-card', right: 'white-card', back: 'white-card' } : template.faces;
+  const { stand, programme } = standFrom({ ...template, faces }, 2, 'Rack', ids);
+  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme], spares };
+  const { id } = stand.tiers[TIER]!;
+  for (const at of [0.32, 0.88]) site = addTray(id, cells, celery, { x: at, y: 0.225 }, ids)(site);
+  for (const y of [0.14, 0.31]) site = addFitting(id, lamp(lampId), { x, y, face }, ids())(site);
+  return changeFittings(id, site.stands[0]!.tiers[TIER]!.fittings.map((f) => f.id), () => ({ hanger: hangerOf('chain') }))(site); // prettier-ignore
+}
+const standOf = (site: Site) => benchStandOf(site, site.stands[0]!, tables);
+const answerOf = (site: Site) => answerBench(questionOfStand(standOf(site), null));
+const question = (site: Site, scope: AdviceQuestion['scope'] = { of: 'tier', id: site.stands[0]!.tiers[TIER]!.id }): AdviceQuestion => ({
+  site,
+  standId: site.stands[0]!.id,
+  scope,
+  answer: answerOf(site),
+});
+
+test('what is offered for a lamp hung too high is to hang it lower, and the engine gives what was promised', async () => {
+  const site = siteWith({ face: 0.33 });
+  const { offers, before, judged } = await advise(question(site));
+  expect(judged).toBeGreaterThan(200);
+  const lower = offers.find((o) => o.moves.every((m) => m.do === 'hang' || m.do === 'hours') && o.moves.some((m) => m.do === 'hang'))!;
+  expect((lower.moves.find((m) => m.do === 'hang') as { lift: number }).lift).toBeLessThan(0);
+  expect(lower.after.loss).toBeLessThan(before.loss);
+  const done = lower.moves.reduce(applyMove, site);
+  // The same path, but that the light between faces is settled from where it was: far within one per cent.
+  for (const [k, r] of resultsOf(standOf(done), answerOf(done)).entries()) {
+    const promised = lower.after.results[k]!;
+    for (const spot of ['weakest', 'mean', 'strongest', 'shareInBand'] as const)
+      expect(promised[spot]).toBeWithin(r[spot], { relative: 1e-5 });
+    expect(promised.says).toBe(r.says);
+  }
+});
+
+test('offers come best first, set up nothing wrong, and none is worse than what there is', async () => {
+  const site = siteWith({ x: 0.45 });
+  const { offers, before } = await advise(question(site));
+  expect(offers.length).toBeGreaterThan(2);
+  for (const o of offers) {
+    expect(o.after.loss).toBeLessThan(before.loss);
+    expect(o.moves.length).toBeLessThanOrEqual(4);
+    expect(makesWorse(faultsOf(standOf(site)), faultsOf(standOf(o.moves.reduce(applyMove, site))))).toBe(false);
+  }
+  // What costs more to run is a little the worse for it, in any currency.
+  const price = (o: (typeof offers)[number]) =>
+    o.after.loss + troubleOf(o.moves, site) + 0.1 * (o.after.costPerMonth / before.costPerMonth - 1);
+  expect(offers.map(price)).toEqual([...offers.map(price)].sort((a, b) => a - b));
+  // The lamps hang 15 cm to the left of the middle: sliding them right is among what helps.
+  expect(offers.some((o) => o.moves.some((m) => m.do === 'shift' && m.dx > 0.05))).toBe(true);
+  expect(new Set(offers.map((o) => o.id)).size).toBe(offers.length);
+});
+
+test('offers and best settings are the same whatever the currency', async () => {
+  const of = async (price: number) => {
+    const site = { ...siteWith({ face: 0.3 }), price_per_kWh: price };
+    const tierId = site.stands[0]!.tiers[TIER]!.id;
+    const { best } = settingsFor({ site, standId: site.stands[0]!.id, tierId, answer: answerOf(site) });
+    const { offers } = await advise(question(site));
+    const shapeOf = (m: Move) => JSON.stringify({ ...m, tierId: 0, trayId: 0, programmeId: 0 });
+    return [best!.hours, best!.lift, ...offers.map((o) => o.moves.map(shapeOf).join())];
+  };
+  const pounds = await of(0.25);
+  expect(await of(2.9)).toEqual(pounds); // the same in kronor
+  expect(await of(48)).toEqual(pounds); // and in yen
+});
+
+test('hours stay within what the crops bear and out of the quiet', async () => {
+  const site: Site = { ...siteWith({ face: 0.3 }), quiet: { from_min: 21 * 60, to_min: 7 * 60 } };
+  const hours = hoursOf(site.programmes[0]!, standOf(site), site);
+  expect(hours.length).toBeGreaterThan(3);
+  for (const { on_min, lit_min } of hours) {
+    expect(lit_min / 60).toBeGreaterThanOrEqual(12);
+    expect(lit_min / 60).toBeLessThanOrEqual(14); // 24 less the ten quiet hours
+    expect(on_min).toBeGreaterThanOrEqual(7 * 60);
+    expect(on_min + lit_min).toBeLessThanOrEqual(21 * 60);
+  }
+});
+
+test('a fixed lamp is not moved, and only spare lamps are hung up', () => {
+  const site = siteWith({ spares: [{ lampId: 'led-bar-12-white-20', count: 1 }] });
+  const { id, fittings } = site.stands[0]!.tiers[TIER]!;
+  const fixed = changeFittings(id, fittings.map((f) => f.id), () => ({ hanger: hangerOf('fixed') }))(site); // prettier-ignore
+  const moves = movesFor(fixed, standOf(fixed), { of: 'tier', id });
+  expect(liftsOf({ tier: fixed.stands[0]!.tiers[TIER]! })).toEqual([0]);
+  expect(moves.some((m) => m.do === 'shift' || m.do === 'gap' || m.do === 'swap-lamp')).toBe(false);
+  const added = moves.filter((m) => m.do === 'add-lamp');
+  expect(new Set(added.map((m) => m.lampId))).toEqual(new Set(['led-bar-12-white-20']));
+  const hung = applyMove(site, added[0]!);
+  expect(hung.spares).toEqual([]);
+  expect(hung.stands[0]!.tiers[TIER]!.fittings).toHaveLength(3);
+  // There was one: it cannot be hung up twice.
+  expect(canMove(hung, added[0]!)).toBe(false);
+});
+
+test('lamps that lie in the cupboard are not bought, and what is taken down lies there afterwards', () => {
+  const site = siteWith({ spares: [{ lampId: 'led-shop-12-twin-42', count: 2 }] });
+  const { id } = site.stands[0]!.tiers[TIER]!;
+  const swap = { do: 'swap-lamp', tierId: id, lampId: 'led-shop-12-twin-42' } as const;
+  expect(isToBuy([swap], site)).toBe(false);
+  expect(isToBuy([swap], { ...site, spares: [{ lampId: 'led-shop-12-twin-42', count: 1 }] })).toBe(true);
+  expect(applyMove(site, swap).spares).toEqual([{ lampId: 'led-bar-12-white-24', count: 2 }]);
+});
+
+test('lamps on hangers of two kinds go by the steps of each, and only so far as both have', () => {
+  const site = siteWith();
+  const { id, fittings } = site.stands[0]!.tiers[TIER]!;
+  const mixed = changeFittings(id, [fittings[1]!.id], () => ({ hanger: hangerOf('notch') }))(site);
+  for (const lift of liftsOf({ tier: mixed.stands[0]!.tiers[TIER]! })) {
+    const [a, b] = applyMove(mixed, { do: 'hang', tierId: id, lift }).stands[0]!.tiers[TIER]!.fittings;
+    expect(a!.face - 0.2).toBeWithin(lift, { absolute: 0.0051 });
+    expect(b!.face - 0.2).toBeWithin(lift, { absolute: 0.0051 });
+    const notches = (b!.face - 0.2) / 0.0254;
+    expect(notches).toBeWithin(Math.round(notches), { absolute: 1e-6 });
+  }
+});
+
+test('where no lamp in reach is enough, it is said how far from enough the best would be', async () => {
+  const site = siteWith({ lampId: 'led-a-9', face: 0.3 });
+  const hot = { ...site, stands: site.stands.map((s) => ({ ...s, strip: 20 })) };
+  const { insufficient } = await advise(question(hot));
+  expect(insufficient).not.toBeNull();
+  expect(insufficient!.share).toBeGreaterThan(0);
+  expect(insufficient!.share).toBeLessThan(1);
+});
+
+test('a search is called off from outside', async () => {
+  let told = 0;
+  await expect(advise(question(siteWith()), () => ++told < 2)).rejects.toThrow(CALLED_OFF);
+  expect(told).toBe(2);
+});
+
+test('white card on the open sides is judged with the light that it sends back', async () => {
+  const site = siteWith({ face: 0.28 });
+  const { offers, before } = await advise(question(site));
+  const all = movesFor(site, standOf(site), { of: 'stand' }).find((m) => m.do === 'line')!;
+  const lined = applyMove(site, all);
+  const light = quickLight(standOf(site), answerOf(site));
+  const [was, is] = [resultsBy(standOf(site), light), resultsBy(standOf(lined), light)];
+  expect(is[0]!.weakest).toBeGreaterThan(was[0]!.weakest * 1.05);
+  const truth = answerOf(lined).tiers[lined.stands[0]!.tiers[TIER]!.id]!.trays[is[0]!.trayId]!;
+  expect(is[0]!.mean).toBeWithin(truth.stats.mean * 16 * 0.0036, { relative: 0.05 });
+  expect(before.results.length).toBe(2);
+  expect(offers.length).toBeGreaterThan(0);
+});
+
+test('the quick light agrees with the engine on what is there', () => {
+  const site = siteWith({ white: true });
+  const answer = answerOf(site);
+  const stand = standOf(site);
+  for (const quick of resultsBy(stand, quickLight(stand, answer))) {
+    const { stats } = answer.tiers[site.stands[0]!.tiers[TIER]!.id]!.trays[quick.trayId]!;
+    expect(quick.mean).toBeWithin(stats.mean * 16 * 0.0036, { relative: 0.04 });
+    expect(quick.weakest).toBeWithin(stats.weakest.ppfd * 16 * 0.0036, { relative: 0.12 });
+    expect(quick.strongest).toBeWithin(stats.strongest.ppfd * 16 * 0.0036, { relative: 0.05 });
+  }
+});
+
+test('moves change what they say and nothing else', () => {
+  const site = siteWith();
+  const { id, fittings, trays } = site.stands[0]!.tiers[TIER]!;
+  const tier = (s: Site) => s.stands[0]!.tiers[TIER]!;
+  const [a, b] = [trays[0]!, trays[1]!];
+  expect(tier(applyMove(site, { do: 'hang', tierId: id, lift: -0.06 })).fittings[0]!.face).toBeWithin(0.14, { relative: 1e-9 });
+  expect(tier(applyMove(site, { do: 'shift', tierId: id, dx: 0.07, dy: 0 })).fittings.map((f) => Math.round(f.x * 1000))).toEqual([
+    670, 670,
+  ]);
+  const gap = tier(applyMove(site, { do: 'gap', tierId: id, gap: 0.2 })).fittings.map((f) => f.y);
+  expect(gap[1]! - gap[0]!).toBeWithin(0.2 + lamp('led-bar-12-white-24').width, { relative: 1e-9 });
+  expect((gap[0]! + gap[1]!) / 2).toBeWithin(0.225, { relative: 1e-9 });
+  const swapped = tier(applyMove(site, { do: 'swap-trays', trayId: a.id, otherId: b.id })).trays;
+  expect(swapped.find((t) => t.id === a.id)!.x).toBe(b.x);
+  const moved = tier(applyMove(site, { do: 'shift-tray', trayId: a.id, dx: 0, dy: -0.05 })).trays[0]!;
+  expect([moved.x, moved.y]).toEqual([a.x, expect.closeTo(a.y - 0.05, 9)]);
+  const lower = site.stands[0]!.tiers[1]!.id;
+  const carried = applyMove(site, { do: 'tray-to-tier', trayId: a.id, tierId: lower, x: 0.5, y: 0.2 });
+  expect(carried.stands[0]!.tiers[1]!.trays.map((t) => [t.id, t.x])).toEqual([[a.id, 0.5]]);
+  expect(tier(applyMove(site, { do: 'riser', trayId: a.id, risers: 2 })).trays[0]!.risers).toBe(2);
+  expect(tier(applyMove(site, { do: 'swap-lamp', tierId: id, lampId: 'led-a-9' })).fittings.every((f) => f.lampId === 'led-a-9')).toBe(
+    true,
+  );
+  expect(fittings[0]!.lampId).toBe('led-bar-12-white-24');
+});
+
+test('the best height and hours have the largest share in range of all that are worked out, and give what they promise', () => {
+  const site = siteWith({ face: 0.33 });
+  const standId = site.stands[0]!.id;
+  const tierId = site.stands[0]!.tiers[TIER]!.id;
+  const { all, best, now, judged } = settingsFor({ site, standId, tierId, answer: answerOf(site) });
+  expect(now).toMatchObject({ moves: [], lift: 0, hours: 16 });
+  expect(judged).toBeGreaterThan(100);
+  expect(best!.shareInBand).toBeGreaterThanOrEqual(Math.max(...all.map((s) => s.shareInBand)) - 0.0101);
+  expect(best!.shareInBand).toBeGreaterThan(now!.shareInBand);
+  for (const s of all) {
+    const set = s.moves.reduce(applyMove, site);
+    const results = resultsOf(standOf(set), answerOf(set));
+    const area = results.reduce((sum, r) => sum + r.area, 0);
+    expect(results.reduce((sum, r) => sum + r.area * r.shareInBand, 0) / area).toBeWithin(s.shareInBand, { absolute: 1e-9 });
+    expect(s.hours).toBeLessThanOrEqual(16);
+  }
+});
+
+test('on the frontier no setting is beaten, and off it every one is', () => {
+  const s = (shareInBand: number, evenness: number, costPerMonth: number) =>
+    ({ shareInBand, evenness, costPerMonth, loss: 0 }) as TierSetting;
+  const all = [s(0.75, 0.3, 1), s(0.8, 0.2, 2), s(0.7, 0.25, 3), s(0.9, 0.1, 4), s(0.4, 0.1, 5)];
+  const beats = (a: TierSetting, b: TierSetting) => a.shareInBand > b.shareInBand && a.costPerMonth < b.costPerMonth;
+  const cheap = frontierOf(all, 'cost');
+  expect(cheap.map((x) => x.costPerMonth)).toEqual([1, 2, 4]);
+  for (const x of all) expect(cheap.includes(x)).toBe(!all.some((o) => beats(o, x)));
+  expect(frontierOf(all, 'evenness').map((x) => x.evenness)).toEqual([0.1, 0.2, 0.3]);
+});
+
+test('an onion is not moved to a timer of twenty hours, however good the light there is', async () => {
+  const template = TEMPLATES.find((t) => t.kind === 'rack')!;
+  const { stand, programme } = standFrom(template, 2, 'Rack', ids);
+  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme] };
+  const [upper, lower] = stand.tiers;
+  site = addTray(upper!.id, cells, { cropId: 'bulb-onion', stage: 'seedling' }, { x: 0.3, y: 0.22 }, ids)(site);
+  site = addTray(lower!.id, cells, { cropId: 'lettuce', stage: 'seedling' }, { x: 0.3, y: 0.22 }, ids)(site);
+  site = addFitting(upper!.id, lamp('led-bar-06-white-10'), { x: 0.6, y: 0.22, face: 0.33 }, ids())(site);
+  for (const y of [0.14, 0.31]) site = addFitting(lower!.id, lamp('led-bar-12-white-24'), { x: 0.6, y, face: 0.25 }, ids())(site);
+  site = setProgramme('long', 0, 1200)(plugInto(lower!.id, 'long')(setProgramme(programme.id, 360, 840)(site)));
+  const onion = site.stands[0]!.tiers[0]!.trays[0]!.id;
+  const { offers } = await advise(question(site, { of: 'tray', id: onion }));
+  for (const o of offers) expect(o.after.results.find((r) => r.trayId === onion)!.photoperiod).toBeLessThanOrEqual(14);
+});
+
+test('leaves in the heat of a lamp are never offered deeper in it', async () => {
+  const fits = lampLibrary.find((l) => l.family === 'incandescent')!;
+  const hot = siteWith({ lampId: fits.id, face: 0.36 });
+  const { offers } = await advise(question(hot));
+  const deepest = (s: Site) =>
+    Math.max(0, ...faultsOf(standOf(s)).flatMap((f) => (f.why === 'leaves-in-heat' ? [f.least - f.distance] : [])));
+  expect(deepest(hot)).toBeGreaterThan(0);
+  for (const o of offers) expect(deepest(o.moves.reduce(applyMove, hot))).toBeLessThanOrEqual(deepest(hot) + 1e-6);
+});
+
+test('a tray that is turned by half every few days lives in the mean of its two ends', () => {
+  // Lamps far to the left: one end bright, the other dim.
+  const site = siteWith({ lampId: 'led-bar-06-white-10', x: 0.3, face: 0.18 });
+  const stand = standOf(site);
+  const answer = answerOf(site);
+  const [tray] = stand.tiers[TIER]!.trays;
+  const turn = habitsOf(stand, answer, traysIn(stand, { of: 'stand' })).find((h) => h.do === 'half-turn' && h.trayId !== tray!.tray.id)!;
+  expect(turn.weakest.after).toBeGreaterThan(turn.weakest.before * 1.1);
+  expect(turn.strongest.after).toBeLessThan(turn.strongest.before);
+  const light = answer.tiers[stand.tiers[TIER]!.tier.id]!.trays[turn.trayId]!.map;
+  const [first, last] = [light.ppfd[0]!, light.ppfd[light.ppfd.length - 1]!];
+  // No corner of the mean is darker than the mean of the two corners that change places, in a map that falls to one side.
+  expect(turn.weakest.after).toBeGreaterThan(0.9 * Math.min(first, last) * 16 * 0.0036);
+  expect(habitsOf(stand, answer, new Set())).toEqual([]);
+});
+
+test('a move is one move, whichever tray of two is named first', () => {
+  const swap = (trayId: string, otherId: string) => idOf({ do: 'swap-trays', trayId, otherId });
+  expect(swap('b', 'a')).toBe(swap('a', 'b'));
+  expect(swap('a', 'c')).not.toBe(swap('a', 'b'));
+});
+
+test('trays and lamps that stand aside may go to the middle, along the width and along the depth', () => {
+  const base = siteWith();
+  const { id, trays, fittings } = base.stands[0]!.tiers[TIER]!;
+  const aside = changeTrays(id, [trays[0]!.id], () => ({ x: 0.3, y: 0.17 }))(
+    changeFittings(id, [fittings[0]!.id], () => ({ x: 0.55, y: 0.1 }))(base),
+  );
+  const { width, depth } = aside.stands[0]!.tiers[TIER]!;
+  const moves = movesFor(aside, standOf(aside), { of: 'tier', id });
+  const by = (kind: 'shift' | 'shift-tray', axis: 'dx' | 'dy') =>
+    moves.flatMap((m) => (m.do === kind && (m.do === 'shift' || m.trayId === trays[0]!.id) ? [m[axis]] : []));
+  const centred = (kind: 'shift' | 'shift-tray', axis: 'dx' | 'dy', away: number) =>
+    by(kind, axis).some((d) => Math.abs(d - away) <= 0.0051);
+  expect(centred('shift-tray', 'dx', width / 2 - 0.3)).toBe(true);
+  expect(centred('shift-tray', 'dy', depth / 2 - 0.17)).toBe(true);
+  expect(centred('shift', 'dx', width / 2 - (0.55 + 0.6) / 2)).toBe(true);
+  expect(centred('shift', 'dy', depth / 2 - (0.1 + fittings[1]!.y) / 2)).toBe(true);
+});

@@ -1,0 +1,145 @@
+import { lampLibrary } from '../../things/lamp/lampLibrary';
+import type { FaceName } from '../../light/room/Room';
+import { materialOf } from '../../things/material/materialLibrary';
+import type { Metres } from '../../units/quantities';
+import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
+import { placeOn } from '../../site/stand/change';
+import { faceSizeOf } from '../../site/stand/footprint';
+import type { Programme, Site } from '../../site/stand/Site';
+import { MINUTES_PER_DAY } from '../../units/clock';
+import { canMove } from './applyMove';
+import { LINING, type Move } from './Move';
+
+/** What advice is asked for. */
+export type Scope = { readonly of: 'tray'; readonly id: string } | { readonly of: 'tier'; readonly id: string } | { readonly of: 'stand' };
+
+/** The trays that advice is to help. */
+export function traysIn(stand: BenchStand, scope: Scope): ReadonlySet<string> {
+  return new Set(
+    stand.tiers.flatMap((t) =>
+      t.trays
+        .map((y) => y.tray.id)
+        .filter((id) => scope.of === 'stand' || (scope.of === 'tier' ? t.tier.id === scope.id : id === scope.id)),
+    ),
+  );
+}
+
+const SHIFTS = [0.03, 0.05, 0.07, 0.1, 0.14, 0.2];
+const GAPS = [0.03, 0.05, 0.075, 0.1, 0.125, 0.15, 0.2];
+const QUARTER = 15;
+/** As far as lamps are moved up or down. */
+const REACH: Metres = 0.3;
+/** Lamps of one tier hang by steps of their own: a lift must be in all of them, but for so much. */
+const APART: Metres = 0.005;
+
+/** Every single move but heights and hours that could be made for the trays in question; whether it may be is asked afterwards. */
+export function movesFor(site: Site, stand: BenchStand, scope: Scope): Move[] {
+  const trayIds = traysIn(stand, scope);
+  const tiers = stand.tiers.filter((t) => t.trays.some((y) => trayIds.has(y.tray.id)));
+  return [
+    ...tiers.flatMap((t) => [...ofLamps(t, site), ...ofSides(t, scope.of === 'stand')]),
+    ...tiers.flatMap((t) => t.trays.filter((y) => trayIds.has(y.tray.id)).flatMap((y) => ofTray(t, y, stand))),
+  ].filter((m) => canMove(site, m));
+}
+
+/** Heights that the lamps of a tier can have, as lifts from where they hang; the one they have is among them. @param least  steps finer than this are put together */
+export function liftsOf(t: Pick<BenchTier, 'tier'>, least: Metres = 0.01): Metres[] {
+  const steps = t.tier.fittings.filter((f) => f.hanger.kind !== 'fixed').map((f) => f.hanger.step);
+  if (steps.length === 0) return [0];
+  const coarsest = Math.max(...steps);
+  const stride = coarsest * Math.max(1, Math.round(least / coarsest));
+  const count = Math.floor(REACH / stride + 1e-9);
+  return Array.from({ length: 2 * count + 1 }, (_, i) => (i - count) * stride).filter((lift) =>
+    steps.every((s) => Math.abs(Math.round(lift / s) * s - lift) <= APART),
+  );
+}
+
+/** Days, in quarters of an hour, between the shortest that any crop on the timer needs and the longest that all of them may have, outside the household's quiet. */
+export function hoursOf(programme: Programme, stand: BenchStand, site: Pick<Site, 'quiet'>): Extract<Move, { do: 'hours' }>[] {
+  const trays = stand.tiers.filter((t) => t.programme.id === programme.id).flatMap((t) => t.trays);
+  if (trays.length === 0) return [];
+  const free = site.quiet ? MINUTES_PER_DAY - wrap(site.quiet.to_min - site.quiet.from_min) : MINUTES_PER_DAY;
+  const most = Math.min(Math.min(...trays.map((y) => y.limits.longestDay)) * 60, free);
+  const least = Math.min(most, Math.min(...trays.map((y) => y.stage.hoursMin)) * 60);
+  const moves: Extract<Move, { do: 'hours' }>[] = [];
+  for (let lit = Math.ceil(least / QUARTER) * QUARTER; lit <= most + 1e-9; lit += QUARTER)
+    if (lit !== programme.lit_min)
+      moves.push({ do: 'hours', programmeId: programme.id, on_min: onFor(programme, lit, site.quiet), lit_min: lit });
+  return moves;
+}
+
+const wrap = (m: number) => ((m % MINUTES_PER_DAY) + MINUTES_PER_DAY) % MINUTES_PER_DAY;
+
+/** The middle of the day stays where it is, unless that would burn into the quiet hours. */
+function onFor(p: Programme, lit: number, quiet: Site['quiet']): number {
+  const on = wrap(p.on_min + Math.round((p.lit_min - lit) / 2 / QUARTER) * QUARTER);
+  if (!quiet) return on;
+  // Minutes from the end of the quiet to its next beginning are free.
+  const free = wrap(quiet.from_min - quiet.to_min);
+  const into = wrap(on - quiet.to_min);
+  if (into + lit <= free) return on;
+  return into < free ? wrap(quiet.from_min - lit) : quiet.to_min;
+}
+
+function ofLamps(t: BenchTier, site: Site): Move[] {
+  const tierId = t.tier.id;
+  const moves: Move[] = [];
+  const { fittings } = t.tier;
+  if (fittings.length > 0) {
+    const middle = (axis: 'x' | 'y') => fittings.reduce((s, f) => s + f[axis], 0) / fittings.length;
+    const toMiddle = [round(t.tier.width / 2 - middle('x')), round(t.tier.depth / 2 - middle('y'))];
+    for (const d of [...SHIFTS.flatMap((s) => [s, -s]), toMiddle[0]!])
+      if (Math.abs(d) > 0.009) moves.push({ do: 'shift', tierId, dx: d, dy: 0 });
+    for (const d of [...SHIFTS.slice(0, 4).flatMap((s) => [s, -s]), toMiddle[1]!])
+      if (Math.abs(d) > 0.009) moves.push({ do: 'shift', tierId, dx: 0, dy: d });
+    if (fittings.length > 1) for (const gap of GAPS) moves.push({ do: 'gap', tierId, gap });
+  }
+  for (const { lampId } of site.spares)
+    for (const share of [0.25, 0.5, 0.75]) {
+      const y = round(share * t.tier.depth);
+      if (fittings.every((f) => Math.abs(f.y - y) > 0.06)) moves.push({ do: 'add-lamp', tierId, lampId, y });
+    }
+  if (fittings.length > 0) {
+    const now = new Set(fittings.map((f) => f.lampId));
+    const common = [...site.lamps, ...lampLibrary.filter((l) => l.common || site.spares.some((s) => s.lampId === l.id))];
+    for (const lamp of common)
+      if (!now.has(lamp.id) && faceSizeOf(lamp).length <= t.tier.width + 0.02) moves.push({ do: 'swap-lamp', tierId, lampId: lamp.id });
+  }
+  return moves;
+}
+
+/** Sides that a card would make paler; the front stays open for the hands. For a whole stand all sides of a tier at once. */
+function ofSides(t: BenchTier, wholeStand: boolean): Move[] {
+  if (t.lamps.length === 0) return [];
+  const gain = (name: FaceName) => materialOf(LINING).reflectance - materialOf(t.tier.enclosure.faces[name]).reflectance > 0.2;
+  const paler = (['left', 'right', 'back'] as const).filter(gain);
+  const one: Move[] = paler.length > 1 && !wholeStand ? paler.map((name) => ({ do: 'line', tierId: t.tier.id, faces: [name] })) : [];
+  return paler.length > 0 ? [...one, { do: 'line', tierId: t.tier.id, faces: paler }] : [];
+}
+
+function ofTray(t: BenchTier, { tray, stage, crop }: BenchTray, stand: BenchStand): Move[] {
+  const trayId = tray.id;
+  const moves: Move[] = [{ do: 'turn-tray', trayId }];
+  for (const by of [-2, -1, 1, 2]) if (tray.risers + by >= 0) moves.push({ do: 'riser', trayId, risers: tray.risers + by });
+  const to = (dx: Metres, dy: Metres) => {
+    if (Math.abs(dx) > 0.009 || Math.abs(dy) > 0.009) moves.push({ do: 'shift-tray', trayId, dx, dy });
+  };
+  for (const d of SHIFTS.flatMap((s) => [s, -s])) to(d, 0);
+  for (const d of SHIFTS.slice(0, 4).flatMap((s) => [s, -s])) to(0, d);
+  to(round(t.tier.width / 2 - tray.x), 0);
+  to(0, round(t.tier.depth / 2 - tray.y));
+  for (const other of stand.tiers) {
+    for (const y of other.trays)
+      // Two trays of one crop and stage on one tier are the same wherever they stand.
+      if (y.tray.id !== trayId && (other !== t || y.stage !== stage || y.crop !== crop))
+        moves.push({ do: 'swap-trays', trayId, otherId: y.tray.id });
+    if (other !== t && other.lamps.length > 0) {
+      const [length, width] = tray.turned ? [tray.width, tray.length] : [tray.length, tray.width];
+      const place = placeOn(other.tier, length, width);
+      if (place) moves.push({ do: 'tray-to-tier', trayId, tierId: other.tier.id, ...place });
+    }
+  }
+  return moves;
+}
+
+const round = (v: number) => Math.round(v * 100) / 100;

@@ -1,0 +1,113 @@
+import { answerBench } from '../../answer/bench/answerBench';
+import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
+import { askedTier } from '../../answer/bench/questionOfStand';
+import { spreadOf, type LightSpread } from '../../judge/dose/LightSpread';
+import { emittersOf } from '../../things/lamp/emittersOf';
+import { throughCover } from '../../things/container/coverLibrary';
+import { lightOf } from '../../light/ppfdAtPoint';
+import type { Ppf, Ppfd } from '../../units/quantities';
+import type { BenchLamp, BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
+import { plantAreaOf } from '../../site/stand/footprint';
+import { trayPointsOf } from '../../site/stand/trayPoints';
+
+/** The light of the lamps on a tray of a stand. */
+export type LightOfTray = (tier: BenchTier, tray: BenchTray) => LightSpread;
+
+/**
+ * A quick look at what a change would do, for looking at thousands: the straight light of a tier's lamps in full; what comes
+ * from sides and other tiers as it is now, in proportion to the photons of the lamps. It ranks; what is shown to a person is
+ * worked out by the engine afterwards.
+ *
+ * @param now     the stand as it is
+ * @param answer  its light, from the engine
+ */
+export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
+  const ofLamp = new Map<string, Float64Array>();
+  const spreads = new Map<string, LightSpread>();
+  const poseOf = ({ fitting, real }: BenchLamp) =>
+    `${real.id} ${real.ppf} ${fitting.x.toFixed(4)} ${fitting.y.toFixed(4)} ${fitting.face.toFixed(4)} ${fitting.turn.toFixed(4)}`;
+  const placeOf = ({ tray, canopy }: BenchTray) => {
+    const { x0, x1, y0, y1 } = plantAreaOf(tray);
+    return `${x0.toFixed(4)} ${x1.toFixed(4)} ${y0.toFixed(4)} ${y1.toFixed(4)} ${canopy.toFixed(4)} ${tray.coverId}`;
+  };
+
+  /** Straight light at the points of a tray; the same tray under the same lamps is worked out once. */
+  function straightAt(tier: BenchTier, tray: BenchTray): { readonly values: Float64Array; readonly weights: Float64Array } {
+    const { places, weights } = trayPointsOf(plantAreaOf(tray.tray), tier.lamps);
+    const all = tier.lamps.map(poseOf).join('|');
+    const values = new Float64Array(places.length);
+    for (const lamp of tier.lamps) {
+      // The points depend on all lamps: under each there is one.
+      const key = `${placeOf(tray)} ${poseOf(lamp)} ${all}`;
+      let own = ofLamp.get(key);
+      if (!own) {
+        const lights = emittersOf(lamp.real, lamp.fitting).map(lightOf);
+        const through = throughCover(tray.tray);
+        own = Float64Array.from(places, ([x, y]) => through * lights.reduce((sum, light) => sum + light(x, y, tray.canopy), 0));
+        ofLamp.set(key, own);
+      }
+      for (let i = 0; i < values.length; i++) values[i]! += own[i]!;
+    }
+    return { values, weights };
+  }
+  const meanOf = ({ values, weights }: ReturnType<typeof straightAt>): Ppfd => values.reduce((sum, v, i) => sum + v * weights[i]!, 0);
+  const fluxOf = (t: BenchTier): Ppf => t.lamps.reduce((sum, l) => sum + l.real.ppf, 0);
+
+  // The rest of the light, as the mean over each tray that stands there now; for a tray elsewhere as on its new tier.
+  const rests = new Map<string, Rest>();
+  for (const t of now.tiers) {
+    let sum = 0;
+    for (const tray of t.trays) {
+      const light = answer.tiers[t.tier.id]?.trays[tray.tray.id];
+      if (!light) continue;
+      const rest = Math.max(0, light.stats.mean - meanOf(straightAt(t, tray)));
+      rests.set(`${t.tier.id} ${tray.tray.id}`, { rest, flux: fluxOf(t) });
+      sum += rest / t.trays.length;
+    }
+    rests.set(t.tier.id, { rest: sum, flux: fluxOf(t) });
+  }
+
+  const facesOf = (t: BenchTier) => Object.values(t.tier.enclosure.faces).join();
+  const nowFaces = new Map(now.tiers.map((t) => [t.tier.id, facesOf(t)]));
+  const lined = new Map<string, ReadonlyMap<string, Rest>>();
+  /** What comes from sides and other tiers; sides of another material are worked out in full once, and the spill stays as it is. */
+  function restOf(t: BenchTier, trayId: string): Rest {
+    const known = rests.get(`${t.tier.id} ${trayId}`) ?? rests.get(t.tier.id) ?? { rest: 0, flux: 0 };
+    if (facesOf(t) === nowFaces.get(t.tier.id)) return known;
+    const key = `${t.tier.id} ${facesOf(t)}`;
+    let of = lined.get(key);
+    if (!of) lined.set(key, (of = restsBetween(t)));
+    return of.get(trayId) ?? known;
+  }
+  function restsBetween(t: BenchTier): ReadonlyMap<string, Rest> {
+    const question = { tiers: [askedTier(t)], view: null, cell: 0.02, sliceCell: 0.02, only: null, spill: true };
+    const alone = answerBench(question).tiers[t.tier.id]!;
+    return new Map(
+      t.trays.map((y) => {
+        const was = answer.tiers[t.tier.id]?.trays[y.tray.id];
+        const reflected = alone.trays[y.tray.id]!.stats.mean - meanOf(straightAt(t, y));
+        return [y.tray.id, { rest: Math.max(0, reflected) + (was ? was.spillShare * was.stats.mean : 0), flux: fluxOf(t) }] as const;
+      }),
+    );
+  }
+
+  return (tier, tray) => {
+    const key = `${tier.tier.id} ${tray.tray.id} ${facesOf(tier)} ${placeOf(tray)} ${tier.lamps.map(poseOf).join('|')}`;
+    const known = spreads.get(key);
+    if (known) return known;
+    const { values, weights } = straightAt(tier, tray);
+    const { rest, flux } = restOf(tier, tray.tray.id);
+    const more = flux > 0 ? rest * (fluxOf(tier) / flux) : rest;
+    const spread = spreadOf(
+      values.map((v) => v + more),
+      weights,
+    );
+    spreads.set(key, spread);
+    return spread;
+  };
+}
+
+interface Rest {
+  readonly rest: Ppfd;
+  readonly flux: Ppf;
+}

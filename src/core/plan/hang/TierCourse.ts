@@ -1,0 +1,255 @@
+import type { Crop, Stage } from '../../things/crop/Crop';
+import { middleDayOf } from '../../things/crop/heightAt';
+import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
+import { receivedOf, type LightDay } from '../../judge/dose/LightDay';
+import { scaled, type LightSpread } from '../../judge/dose/LightSpread';
+import { growthOf } from '../../site/growth/growthOf';
+import { fadedTo } from '../../things/lamp/fading';
+import type { Metres } from '../../units/quantities';
+import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
+import type { Day } from '../../units/day';
+import { hardLimitsOf, type HardLimits } from '../../judge/verdict/hardLimits';
+import { BREACH, offTargetOf, wrongIn } from '../../judge/verdict/loss';
+import { saysOf, standingOf } from '../../judge/verdict/standing';
+import type { TrayDay } from './HangChart';
+import { lightTableOf, type CanopyRange, type LightTable } from './lightTable';
+
+/** How a tier is set: its lamps so far up from where they hang now, and so many risers under each tray. */
+export interface TierSetting {
+  readonly lift: Metres;
+  readonly risers: Readonly<Record<string, number>>;
+}
+
+/** When the lamps of a tier burn. */
+export interface LitTimes {
+  readonly on_min: number;
+  readonly lit_min: number;
+}
+
+/** What a tray asks for on a day. */
+interface TrayState {
+  readonly stage: Stage;
+  readonly limits: HardLimits;
+  readonly age: number;
+  readonly phase: 'before' | 'growing' | 'left';
+  readonly height: Metres;
+  /** It wants its light: it is up, or may be up by tomorrow. */
+  readonly needed: boolean;
+}
+
+/** Leaves in the heat of a lamp count like a limit that is broken, the deeper the more. */
+const IN_HEAT_PER_METRE = 10;
+/** A setting this near to the best counts as good as it: lamps are not climbed up to for less. */
+export const NEAR = 0.05; // about 5 % of a dose: less than any reading tells; our choice
+
+/** One tier through the days: its trays growing under lamps that fade, and that can be hung otherwise. */
+export class TierCourse {
+  /** Every height that the lamps can have. */
+  readonly lifts: readonly Metres[];
+  private readonly states: readonly (readonly TrayState[])[];
+  private readonly spreads = new Map<number, LightSpread>();
+  private readonly best = new Map<string, number>();
+  private readonly fades: readonly number[];
+  /** What the engine says of a tray over what the table says, strongest spot by strongest spot. */
+  private readonly corrections: number[];
+
+  readonly table: LightTable;
+
+  /** @param answer  the engine's light of the stand now */
+  constructor(
+    readonly tier: BenchTier,
+    answer: BenchAnswer,
+    private readonly from: Day,
+    days: number,
+  ) {
+    this.states = tier.trays.map((y) => Array.from({ length: days }, (_, i) => stateOf(y, from + i)));
+    this.table = lightTableOf(tier, answer, new Map(tier.trays.map(({ tray }, i) => [tray.id, this.rangeOf(i)])));
+    const lamps = tier.lamps.map((l) => l.real);
+    this.fades = Array.from({ length: days }, (_, i) => fadedTo(lamps, tier.tier.ageing, i * tier.hours));
+    this.corrections = tier.trays.map(() => 1);
+    const { table } = this;
+    // Steps finer than a centimetre are put together.
+    const stride = table.step > 0 ? Math.max(1, Math.round(0.01 / table.step)) * table.step : 0;
+    const count = (reach: Metres) => (stride > 0 ? Math.floor((reach + 1e-9) / stride) : 0);
+    this.lifts = Array.from({ length: count(-table.lowest) + count(table.highest) + 1 }, (_, i) => (i - count(-table.lowest)) * stride);
+  }
+
+  get now(): TierSetting {
+    return { lift: 0, risers: Object.fromEntries(this.tier.trays.map(({ tray }) => [tray.id, tray.risers])) };
+  }
+
+  /** Between which heights the leaf tops of a tray will be, whatever is done with its risers. */
+  private rangeOf(tray: number): CanopyRange {
+    const { height, risers, riserHeight } = this.tier.trays[tray]!.tray;
+    const heights = this.states[tray]!.map((s) => s.height);
+    return { low: height + Math.min(...heights), high: height + risers * riserHeight + Math.max(...heights) };
+  }
+
+  state(tray: number, day: Day): TrayState {
+    return this.states[tray]![day - this.from]!;
+  }
+
+  /** The lamps' hours and the daylight of the tier. */
+  day({ on_min, lit_min }: LitTimes): LightDay {
+    return { on_min, lit_min, daylight: this.tier.tier.daylight };
+  }
+
+  canopy(tray: number, risers: number, day: Day): Metres {
+    const { tray: y } = this.tier.trays[tray]!;
+    return risers * y.riserHeight + y.height + this.state(tray, day).height;
+  }
+
+  /** The light of the lamps on a tray on a day; the same place under the same lamps is looked up once. */
+  light(tray: number, lift: Metres, risers: number, day: Day): LightSpread {
+    const canopy = this.canopy(tray, risers, day);
+    // Tenths of a millimetre, and trays, lifts and days apart from each other.
+    const key = ((Math.round(canopy * 1e4) * 64 + tray) * 4096 + Math.round((lift - this.table.lowest) * 1000)) * 256 + (day - this.from);
+    let found = this.spreads.get(key);
+    if (!found) {
+      const bare = this.table.spreadAt(this.tier.trays[tray]!.tray.id, lift, canopy);
+      found = scaled(bare, this.fades[day - this.from]! * this.corrections[tray]!);
+      this.spreads.set(key, found);
+    }
+    return found;
+  }
+
+  /** The engine found a tray stronger than the table has it: from now on the table is that much stronger. */
+  correct(tray: number, by: number): void {
+    this.corrections[tray]! *= by;
+    this.spreads.clear();
+    this.best.clear();
+  }
+
+  /** How far leaves are inside the heat of a lamp, or short of room for air; 0: clear of it. */
+  private inHeat(tray: number, lift: Metres, risers: number, day: Day): Metres {
+    const { face, least } = this.table.over(this.tier.trays[tray]!.tray.id, lift);
+    const short = least - (face - this.canopy(tray, risers, day));
+    return short > 1e-6 ? short : 0;
+  }
+
+  /** How much is wrong with a tray on a day; 0 within its band and limits. */
+  trayWrong(tray: number, lift: Metres, risers: number, day: Day, times: LitTimes): number {
+    const { stage, limits, needed } = this.state(tray, day);
+    if (!needed) return 0;
+    const heat = this.inHeat(tray, lift, risers, day);
+    return (
+      (heat > 0 ? BREACH * (0.2 + IN_HEAT_PER_METRE * heat) : 0) +
+      wrongIn(this.light(tray, lift, risers, day), stage, limits, this.day(times))
+    );
+  }
+
+  wrong(setting: TierSetting, day: Day, times: LitTimes): number {
+    return this.tier.trays.reduce((sum, { tray }, i) => sum + this.trayWrong(i, setting.lift, setting.risers[tray.id]!, day, times), 0);
+  }
+
+  /** The least that is wrong with any setting of the tier on a day. */
+  leastWrong(day: Day, times: LitTimes): number {
+    const key = `${day} ${times.on_min} ${times.lit_min}`;
+    let least = this.best.get(key);
+    if (least === undefined) {
+      least = Math.min(
+        ...this.lifts.map((lift) =>
+          this.tier.trays.reduce(
+            (sum, { tray }, i) => sum + Math.min(...riserChoices(tray.risers).map((r) => this.trayWrong(i, lift, r, day, times))),
+            0,
+          ),
+        ),
+      );
+      this.best.set(key, least);
+    }
+    return least;
+  }
+
+  /** Whether a day is as good as it can be. */
+  ok(setting: TierSetting, day: Day, times: LitTimes): boolean {
+    const least = this.leastWrong(day, times);
+    return this.wrong(setting, day, times) <= least + NEAR + Math.min(NEAR, 0.1 * least);
+  }
+
+  /** From a day on, the first on which a setting is no longer as good as can be. */
+  firstBad(setting: TierSetting, from: Day, until: Day, times: LitTimes): Day {
+    for (let day = from; day <= until; day++) if (!this.ok(setting, day, times)) return day;
+    return until + 1;
+  }
+
+  /** How good a setting is over some days: what is wrong with it, and a little for being off the best dose. */
+  score(setting: TierSetting, from: Day, to: Day, times: LitTimes): number {
+    let sum = 0;
+    for (let day = from; day <= to; day++) {
+      sum += this.wrong(setting, day, times);
+      this.tier.trays.forEach(({ tray }, i) => {
+        const { stage, needed } = this.state(i, day);
+        if (needed) sum += offTargetOf(this.light(i, setting.lift, setting.risers[tray.id]!, day), stage, this.day(times));
+      });
+    }
+    return sum / (to - from + 1);
+  }
+
+  /** For every height of the lamps the risers that suit it best over some days. */
+  settings(now: TierSetting, from: Day, to: Day, times: LitTimes): TierSetting[] {
+    return this.lifts.map((lift) => ({
+      lift,
+      risers: Object.fromEntries(
+        this.tier.trays.map(({ tray }, i) => {
+          const worth = (r: number) => {
+            let sum = 0;
+            for (let day = from; day <= to; day++) sum += this.trayWrong(i, lift, r, day, times);
+            // Risers stay where taking one out gains nothing.
+            return sum + 1e-6 * (now.risers[tray.id]! - r);
+          };
+          const choices = riserChoices(now.risers[tray.id]!);
+          return [tray.id, choices.reduce((a, b) => (worth(b) < worth(a) ? b : a))];
+        }),
+      ),
+    }));
+  }
+
+  /**
+   * How the trays are on a day.
+   *
+   * @param lights  the light of the lamps on each tray, from the engine; left out: as the table has it
+   */
+  daysOf(setting: TierSetting, day: Day, times: LitTimes, lights?: (tray: number) => LightSpread): TrayDay[] {
+    return this.tier.trays.map(({ tray }, i): TrayDay => {
+      const { stage, limits, phase, height, needed } = this.state(i, day);
+      const risers = setting.risers[tray.id]!;
+      const light = lights?.(i) ?? this.light(i, setting.lift, risers, day);
+      const received = receivedOf(light, this.day(times));
+      const { face } = this.table.over(tray.id, setting.lift);
+      const hot = this.inHeat(i, setting.lift, risers, day) > 0;
+      return {
+        tierId: this.tier.tier.id,
+        trayId: tray.id,
+        stage: stage.stage,
+        phase,
+        height,
+        distance: face - this.canopy(i, risers, day),
+        ...received,
+        says: !needed ? 'rest' : hot ? 'hot' : standingOf(saysOf(received, stage, limits)),
+      };
+    });
+  }
+}
+
+/** Risers can be taken out, from the highest down. */
+const riserChoices = (now: number): number[] => Array.from({ length: now + 1 }, (_, i) => now - i);
+
+function stateOf({ batch, crop, stage, limits, plantHeight }: BenchTray, day: Day): TrayState {
+  const growth = growthOf(batch, crop, day);
+  if (!growth) return { stage, limits, age: middleDayOf(crop, stage), phase: 'growing', height: plantHeight, needed: true };
+  const { phase, expected, age } = growth;
+  return {
+    stage: growth.stage,
+    limits: hardLimitsOf(growth.stage, crop, batch.plan, age),
+    age,
+    phase,
+    height: growth.height,
+    needed: isNeeded(crop, phase, expected?.from ?? null, day),
+  };
+}
+
+/** The lamp is on the day before anything may come up, and from the start over seed that wants light. */
+function isNeeded(crop: Crop, phase: TrayState['phase'], mayComeUp: Day | null, day: Day): boolean {
+  if (phase !== 'before') return phase === 'growing';
+  return crop.germination?.light === 'needs' || (mayComeUp !== null && day >= mayComeUp - 1);
+}

@@ -1,0 +1,273 @@
+import { answerBench } from '../../answer/bench/answerBench';
+import { questionOfStand } from '../../answer/bench/questionOfStand';
+import { dateBatch, logIt, measureBatch } from '../../site/growth/changeGrowth';
+import { grownTo } from '../../answer/stand/grownTo';
+import { containerLibrary } from '../../things/container/containerLibrary';
+import { lampLibrary } from '../../things/lamp/lampLibrary';
+import { tables } from '../../things/tables/libraryTables';
+import type { HoursPlan } from '../../site/timer/HoursPlan';
+import { BARE_SITE } from '../../site/stand/bare';
+import { benchStandOf } from '../../answer/stand/benchStand';
+import { addFitting, addTray, changeFittings, changeTrays, plugInto, setProgramme } from '../../site/stand/change';
+import { hangerOf, type HangerKind } from '../../site/stand/Hanger';
+import type { Site } from '../../site/stand/Site';
+import { standFrom, TEMPLATES } from '../../site/stand/templates';
+import { dayFrom, isoOf } from '../../units/day';
+import { diffCharts } from './diffCharts';
+import { doVisit, siteOn } from './doVisits';
+import type { HangChart } from './HangChart';
+import { hangChartOf } from './hangChartOf';
+import { NEAR, TierCourse } from './TierCourse';
+import { visitDays, type VisitRhythm } from '../../site/hang/VisitRhythm';
+
+const FROM = dayFrom(2027, 2, 6); // a Saturday
+let next = 0;
+const ids = () => `h${next++}`;
+const lamp = lampLibrary.find((l) => l.id === 'led-shop-12-twin-42')!;
+const cells = containerLibrary.find((c) => c.id === 'cell-72')!;
+const plan = (kind: HoursPlan['kind'], hours: number | null = null): HoursPlan => ({ kind, hours, days: null });
+
+interface Wanted {
+  readonly crops: readonly string[];
+  readonly age?: number;
+  readonly tiers?: number;
+  readonly plan?: HoursPlan;
+  readonly by?: HangerKind;
+  readonly face?: number;
+  readonly risers?: number;
+  readonly visits?: Partial<VisitRhythm>;
+}
+
+/** A rack of tiers alike: trays side by side under two shop lights, up for so many days already. */
+function rack({
+  crops,
+  age = 0,
+  tiers = 1,
+  plan: hours = plan('as-set'),
+  by = 'chain',
+  face = 0.22,
+  risers = 0,
+  visits = {},
+}: Wanted): Site {
+  const { stand, programme } = standFrom(
+    TEMPLATES.find((t) => t.kind === 'rack')!,
+    tiers,
+    'Rack',
+    ids,
+  );
+  let site: Site = {
+    ...BARE_SITE,
+    currency: 'EUR',
+    price_per_kWh: 0.3,
+    stands: [stand],
+    programmes: [programme],
+    visits: { ...BARE_SITE.visits, ...visits },
+  };
+  for (const { id } of stand.tiers) {
+    for (const [i, cropId] of crops.entries()) {
+      const stage = tables.crop(cropId)!.stages[0]!.stage;
+      site = addTray(id, cells, { cropId, stage }, { x: 0.32 + 0.56 * i, y: 0.225 }, ids)(site);
+      const batch = site.batches.at(-1)!;
+      site = dateBatch(batch.id, FROM - age - 10)(site);
+      if (age >= 0) site = logIt(batch.id, { id: ids(), what: 'emerged', day: FROM - age, height: null, stage: null })(site);
+      site = { ...site, batches: site.batches.map((b) => (b.id === batch.id ? { ...b, plan: hours } : b)) };
+    }
+    for (const y of [0.14, 0.31]) site = addFitting(id, lamp, { x: 0.6, y, face }, ids())(site);
+    const tier = site.stands[0]!.tiers.find((t) => t.id === id)!;
+    site = changeFittings(id, tier.fittings.map((f) => f.id), () => ({ hanger: hangerOf(by) }))(site); // prettier-ignore
+    site = changeTrays(id, tier.trays.map((y) => y.id), () => ({ risers, riserHeight: 0.05 }))(site); // prettier-ignore
+  }
+  return grownTo(site, FROM, tables);
+}
+
+const standIn = (site: Site) => benchStandOf(site, site.stands[0]!, tables);
+const chartOf = (site: Site): HangChart =>
+  hangChartOf({
+    site,
+    standId: site.stands[0]!.id,
+    answer: answerBench(questionOfStand(standIn(site), null)),
+    from: FROM,
+    timerStep_min: 15,
+  });
+const stretchesOf = (chart: HangChart) => chart.visits.map((v) => [v.day - FROM, v.lamps.map((l) => l.steps)[0] ?? 0] as const);
+
+test('rounds: daily, twice a week, weekly; nobody comes while away, but on the day before and after', () => {
+  const rhythm: VisitRhythm = { rhythm: 'weekly', weekday: 6, time_min: 0, away: [] };
+  expect(visitDays(rhythm, FROM, FROM + 21)).toEqual([0, 7, 14, 21].map((d) => FROM + d));
+  expect(visitDays({ ...rhythm, rhythm: 'twice-weekly' }, FROM, FROM + 10)).toEqual([0, 3, 7, 10].map((d) => FROM + d));
+  expect(visitDays({ ...rhythm, rhythm: 'daily' }, FROM, FROM + 3)).toHaveLength(4);
+  const away = { ...rhythm, away: [{ from: FROM + 5, to: FROM + 9 }] };
+  expect(visitDays(away, FROM, FROM + 21)).toEqual([0, 4, 10, 14, 21].map((d) => FROM + d));
+  // The first day is today, whatever the rhythm.
+  expect(visitDays(rhythm, FROM + 2, FROM + 8)).toEqual([FROM + 2, FROM + 7]);
+});
+
+test('every number of the chart is what the engine says of that day', () => {
+  const site = rack({ crops: ['leek', 'snapdragon'], age: 8, tiers: 2, plan: plan('dose') });
+  const chart = chartOf(site);
+  expect(chart.visits.length).toBeGreaterThan(2);
+  for (const v of chart.visits)
+    for (const [day, told] of [
+      [v.day, v.after],
+      [v.last, v.before],
+    ] as const) {
+      // prettier-ignore
+      const stand = standIn(siteOn(site, chart.visits, day, tables));
+      const answer = answerBench(questionOfStand(stand, null));
+      for (const t of stand.tiers)
+        for (const y of t.trays) {
+          const said = told.find((d) => d.trayId === y.tray.id)!;
+          const { stats } = answer.tiers[t.tier.id]!.trays[y.tray.id]!;
+          const k = t.hours * 0.0036;
+          expect(said.mean).toBeWithin(stats.mean * k, { relative: 0.03 });
+          expect(said.strongest).toBeWithin(stats.strongest.ppfd * k, { relative: 0.03 });
+          expect(said.weakest).toBeWithin(stats.weakest.ppfd * k, { relative: 0.03 });
+          expect(said.height).toBeWithin(y.plantHeight, { absolute: 1e-9 });
+          expect(said.distance).toBeWithin(Math.min(...t.lamps.map((l) => l.fitting.face)) - y.canopy, { absolute: 1e-6 });
+        }
+    }
+});
+
+test('one sort under lamps that suit it stays in its band on every day, lamps only rising, and never nearer than heat allows', () => {
+  const site = rack({ crops: ['lettuce', 'lettuce'], age: 2, plan: plan('dose'), visits: { rhythm: 'daily' } });
+  const chart = chartOf(site);
+  for (let day = FROM; day <= chart.until; day += 3) {
+    const [t] = standIn(siteOn(site, chart.visits, day, tables)).tiers;
+    const light = answerBench(questionOfStand(standIn(siteOn(site, chart.visits, day, tables)), null)).tiers[t!.tier.id]!;
+    for (const y of t!.trays) {
+      expect(t!.lamps[0]!.fitting.face - y.canopy).toBeGreaterThanOrEqual(lamp.heatClearance - 1e-9);
+      const bad = chart.limits.some((l) => l.trayId === y.tray.id && day >= l.from && day <= l.to);
+      if (bad) continue;
+      const k = t!.hours * 0.0036;
+      expect(light.trays[y.tray.id]!.stats.weakest.ppfd * k).toBeGreaterThan(y.stage.dliMin * (1 - NEAR) * 0.94);
+      expect(light.trays[y.tray.id]!.stats.strongest.ppfd * k).toBeLessThan(y.stage.dliMax * (1 + NEAR) * 1.04);
+    }
+  }
+});
+
+test('fewer visits cannot be: a search through all settings needs as many', () => {
+  const asked = rack({ crops: ['leek'], age: 4, by: 'notch', visits: { rhythm: 'daily' } });
+  // As long a day as leeks may have, so that the hours stay.
+  const site = setProgramme(asked.programmes[0]!.id, 360, 840)(asked);
+  const stand = standIn(site);
+  const answer = answerBench(questionOfStand(stand, null));
+  const chart = chartOf(site);
+  const course = new TierCourse(stand.tiers[0]!, answer, FROM, chart.until - FROM + 1);
+  const hours = stand.tiers[0]!.programme;
+  const days = visitDays(site.visits, FROM, chart.until);
+  const settings = course.settings(course.now, FROM, FROM, hours);
+  // Breadth first over the days of visits: how many settings, one after the other, it takes to reach the end.
+  const okUntil = (from: number) => Math.max(...settings.map((s) => course.firstBad(s, from, chart.until, hours)));
+  const nowUntil = course.firstBad(course.now, FROM, chart.until, hours);
+  let reached = days.filter((d) => d <= nowUntil).at(-1)!;
+  let count = 0;
+  if (nowUntil <= chart.until) {
+    let front = new Set([reached]);
+    for (count = 1; ; count++) {
+      const ends = [...front].map(okUntil);
+      if (Math.max(...ends) > chart.until) break;
+      front = new Set(ends.flatMap((e) => days.filter((d) => d <= e && d > reached)));
+      if (front.size === 0) break;
+      reached = Math.max(...front);
+    }
+  }
+  // Where every setting fails before the next visit the chart says so; this rack is not of that kind.
+  expect(chart.limits.filter((l) => l.bound === 'rhythm')).toEqual([]);
+  expect(chart.visits.filter((v) => v.lamps.length > 0).length).toBeLessThanOrEqual(count);
+  expect(count).toBeGreaterThan(1);
+});
+
+test('who comes by more often has no more to do, unless the plants of who comes seldom go without', () => {
+  const of = (rhythm: VisitRhythm['rhythm']) => chartOf(rack({ crops: ['celery', 'celery'], age: 10, visits: { rhythm } }));
+  const [daily, weekly] = [of('daily'), of('weekly')];
+  const without = (c: HangChart) => c.limits.filter((l) => l.bound === 'rhythm').reduce((sum, l) => sum + 1 + l.to - l.from, 0);
+  expect(without(daily)).toBe(0);
+  expect(daily.visits.length > weekly.visits.length ? without(weekly) : 1).toBeGreaterThan(0);
+  expect(weekly.rounds).toBeLessThan(daily.rounds / 6);
+});
+
+test('lamps that are screwed on stay; the risers under the tray come out one by one', () => {
+  const chart = chartOf(rack({ crops: ['celery'], age: 12, by: 'fixed', face: 0.3, risers: 3 }));
+  expect(chart.visits.flatMap((v) => v.lamps)).toEqual([]);
+  const risers = chart.visits.flatMap((v) => v.risers);
+  expect(risers.length).toBeGreaterThan(0);
+  for (const [i, job] of risers.entries()) expect(job.to).toBeLessThan(i === 0 ? 3 + 1e-9 : risers[i - 1]!.to);
+});
+
+test('away a week at emergence: the lamp is on before they come up, and the list says which day that will be', () => {
+  // Celery: 12 to 22 days, and its seed wants light.
+  const away = { from: FROM + 3, to: FROM + 9 };
+  const site = rack({ crops: ['celery', 'leek'], age: -1, plan: plan('dose'), visits: { rhythm: 'weekly', away: [away] } });
+  const chart = chartOf(setProgramme(site.programmes[0]!.id, 480, 0)(site));
+  // The timer was off: before the trip it is set.
+  const set = chart.visits.filter((v) => v.day < away.from).flatMap((v) => v.hours);
+  expect(set.length).toBeGreaterThan(0);
+  expect(set.at(-1)!.lit_min).toBeGreaterThanOrEqual(10 * 60);
+  const [trip] = chart.trips;
+  const leek = site.stands[0]!.tiers[0]!.trays[1]!;
+  // Leek, sown ten days ago less one: 12 days after sowing.
+  expect(trip!.drift.find((d) => d.trayId === leek.id)!.emerges).toBe(FROM + 1 - 10 + 12);
+  expect(trip!.drift.every((d) => d.back.distance <= d.leave.distance)).toBe(true);
+  expect(chart.visits.every((v) => v.day < away.from || v.day > away.to)).toBe(true);
+});
+
+test('emergence that is late moves what follows, and the change is shown day by day', () => {
+  const site = rack({ crops: ['leek', 'leek'], age: -1, plan: plan('dose') });
+  const before = chartOf(site);
+  const late = site.batches.reduce(
+    (s, b) => logIt(b.id, { id: ids(), what: 'not-yet', day: FROM + 8, height: null, stage: null })(s),
+    site,
+  );
+  const after = chartOf(late);
+  const changes = diffCharts(before.visits, after.visits, FROM);
+  expect(changes.length).toBeGreaterThan(0);
+  expect(after.until).toBeGreaterThan(before.until);
+  expect(diffCharts(after.visits, after.visits, FROM)).toEqual([]);
+  expect(changes.every((c) => c.was !== null || c.now !== null)).toBe(true);
+});
+
+test('plants measured taller want their lamp up sooner, and those too tall for the tier are named with the day', () => {
+  const site = rack({ crops: ['tomatillo'], age: 10, face: 0.3 });
+  const tall = grownTo(measureBatch(site.batches[0]!.id, 0.12, { day: FROM, id: 'm' })(site), FROM, tables);
+  const [plain, taller] = [chartOf(site), chartOf(tall)];
+  expect(stretchesOf(taller)).not.toEqual(stretchesOf(plain));
+  const hot = (c: HangChart) => c.limits.find((l) => l.says === 'hot' && l.bound === 'ceiling');
+  expect(hot(taller)!.from).toBeLessThan(hot(plain)?.from ?? Infinity);
+  expect(isoOf(hot(taller)!.from) > isoOf(FROM)).toBe(true);
+});
+
+test('what is done on a visit is what its jobs say, and what has gone meanwhile is left out', () => {
+  const site = rack({ crops: ['leek'], age: 4, risers: 1 });
+  const [tier] = site.stands[0]!.tiers;
+  const [a] = tier!.fittings;
+  const jobs = {
+    day: FROM,
+    lamps: [{ tierId: tier!.id, fittingId: a!.id, steps: 3, face: 0.28 }, { tierId: tier!.id, fittingId: 'gone', steps: 3, face: 0.3 }], // prettier-ignore
+    risers: [{ tierId: tier!.id, trayId: tier!.trays[0]!.id, from: 1, to: 0 }],
+    hours: [{ programmeId: site.programmes[0]!.id, on_min: 300, lit_min: 720 }],
+  };
+  const done = doVisit(site, jobs);
+  const [t] = done.stands[0]!.tiers;
+  expect(t!.fittings.map((f) => f.face)).toEqual([0.28, 0.22]);
+  expect(t!.trays[0]!.risers).toBe(0);
+  expect(done.programmes[0]).toMatchObject({ on_min: 300, lit_min: 720 });
+  expect(diffCharts([jobs], [{ ...jobs, lamps: [...jobs.lamps].reverse() }], FROM)).toEqual([]);
+});
+
+test('one timer for five tiers: their hours are set together, on days on which somebody comes by', () => {
+  const site = rack({ crops: ['leek'], age: 3, tiers: 5, plan: plan('stepping') });
+  const chart = chartOf(site);
+  const rounds = new Set(visitDays(site.visits, FROM, chart.until));
+  expect(chart.visits.every((v) => rounds.has(v.day))).toBe(true);
+  const hours = chart.visits.flatMap((v) => v.hours);
+  expect(new Set(hours.map((h) => h.programmeId)).size).toBe(1);
+  // Leek: from 14 hours, an hour less each week; worth setting when more than an hour off.
+  expect(hours.map((h) => h.lit_min)).toEqual([...hours.map((h) => h.lit_min)].sort((x, y) => y - x));
+});
+
+test('a tier of its own timer is set by itself', () => {
+  const site = rack({ crops: ['leek'], age: 3, tiers: 2, plan: plan('steady', 12) });
+  const own = plugInto(site.stands[0]!.tiers[1]!.id, 'second')(site);
+  const hours = chartOf(own).visits[0]!.hours;
+  expect(hours.map((h) => [h.programmeId === 'second', h.lit_min]).sort()).toEqual([[false, 720], [true, 720]]); // prettier-ignore
+});

@@ -1,0 +1,39 @@
+import type { TierLight } from '../../answer/bench/BenchQuestion';
+import { spreadOfMap } from '../../judge/dose/spreadOfMap';
+import type { BenchStand, BenchTier } from '../../answer/stand/benchStand';
+import { plantAreaOf } from '../../site/stand/footprint';
+import type { Served } from './solveTimer';
+
+/** A timer of a stand: the tiers that hang on it. */
+export interface StandTimer {
+  readonly id: string;
+  readonly on_min: number;
+  readonly lit_min: number;
+  readonly tiers: readonly BenchTier[];
+}
+
+/** The timers of a stand, the highest tier first. */
+export function timersOf(stand: BenchStand): StandTimer[] {
+  const timers = new Map<string, StandTimer>();
+  for (const tier of stand.tiers) {
+    const { id, on_min, lit_min } = tier.programme;
+    const known = timers.get(id);
+    timers.set(id, { id, on_min, lit_min, tiers: [...(known?.tiers ?? []), tier] });
+  }
+  return [...timers.values()];
+}
+
+/** The trays that a timer's lamps shine on, with the light that each gets; those whose light is not known yet are left out. */
+export function servedBy(timer: StandTimer, lights: Readonly<Record<string, TierLight>>): Served[] {
+  return timer.tiers.flatMap((t) =>
+    t.trays.flatMap(({ tray, stage, limits }) => {
+      const light = lights[t.tier.id]?.trays[tray.id];
+      if (!light || t.lamps.length === 0) return [];
+      return [{ trayId: tray.id, stage, limits, light: spreadOfMap(light.map, [plantAreaOf(tray)]), daylight: t.tier.daylight }];
+    }),
+  );
+}
+
+/** What the lamps of a timer draw. */
+export const powerOf = (timer: StandTimer): number =>
+  timer.tiers.reduce((sum, t) => sum + t.lamps.reduce((watts, l) => watts + l.lamp.power, 0), 0);

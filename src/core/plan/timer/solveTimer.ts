@@ -1,0 +1,295 @@
+import type { Stage } from '../../things/crop/Crop';
+import type { Daylight } from '../../site/stand/Daylight';
+import { photoperiodOf, receivedOf, type LightDay } from '../../judge/dose/LightDay';
+import type { LightSpread } from '../../judge/dose/LightSpread';
+import type { Dli, Hours, Watts } from '../../units/quantities';
+import { MINUTES_PER_DAY } from '../../units/clock';
+import { lengthOf, overlapOf, type Span } from '../../units/Span';
+import { breachesOf, depthOf, type HardLimits } from '../../judge/verdict/hardLimits';
+import { lossOf } from '../../judge/verdict/loss';
+import { saysOf, standingOf, type Standing } from '../../judge/verdict/standing';
+
+/** A tray that a timer's lamps shine on. */
+export interface Served {
+  readonly trayId: string;
+  readonly stage: Stage;
+  readonly limits: HardLimits;
+  /** Of the lamps. */
+  readonly light: LightSpread;
+  readonly daylight: Daylight | null;
+  /** Hours that its plan asks for; null or left out: as many as its dose needs. */
+  readonly wish?: Hours | null;
+}
+
+/** What a timer must keep to. */
+export interface TimerRules {
+  /** Its own steps: pins of 15 minutes, or 1. */
+  readonly step_min: number;
+  /** When the household wants no light. */
+  readonly quiet: Span | null;
+  /** When power costs less. */
+  readonly cheap: (Span & { readonly price_per_kWh: number }) | null;
+  readonly price_per_kWh: number;
+  /** What its lamps draw. */
+  readonly power: Watts;
+}
+
+/** Why the best is not better. */
+export type Limit =
+  | { readonly why: 'quiet'; readonly longest: Hours }
+  | { readonly why: 'longest-day' | 'shortest-day'; readonly trayId: string; readonly hours: Hours }
+  | { readonly why: 'crops-disagree'; readonly longId: string; readonly atLeast: Hours; readonly shortId: string; readonly atMost: Hours }
+  /** Each of these would be in range on hours of its own; no hours put all of them there. */
+  | { readonly why: 'no-common-hours'; readonly trayIds: readonly string[] };
+
+/** What a tray gets on a timer, and what would help it where that is not enough. */
+export interface Fares {
+  readonly trayId: string;
+  /** Of lamps and daylight together. */
+  readonly weakest: Dli;
+  readonly mean: Dli;
+  readonly strongest: Dli;
+  readonly photoperiod: Hours;
+  readonly says: Standing;
+  /** Hours that would suit it alone, within its limits; null: none would. */
+  readonly alone: Hours | null;
+  /** By how much the light of its lamps would have to change for these hours; 1: not at all. */
+  readonly light: number;
+}
+
+/** One on and one off time, and what they do. */
+export interface TimerAnswer {
+  readonly on_min: number;
+  readonly lit_min: number;
+  readonly fares: readonly Fares[];
+  readonly limits: readonly Limit[];
+  /** Minutes lit within the quiet hours, and within the cheap ones. */
+  readonly inQuiet_min: number;
+  readonly inCheap_min: number;
+  readonly costPerDay: number;
+}
+
+/** Squared, so that trays of one timer meet between their plans: our choice. */
+const PER_HOUR_OFF_PLAN = 0.1;
+/** Quarters of an hour in which hours for one tray alone are looked for. */
+const QUARTER_min = 15;
+
+type Times = { readonly on_min: number; readonly lit_min: number };
+
+const dayOf = ({ on_min, lit_min }: Times, daylight: Daylight | null): LightDay => ({ on_min, lit_min, daylight });
+
+/** How bad some times are for a tray; a plan is the person's word, and then how far the hours are from it counts. */
+const lossAt = (s: Served, times: Times): number =>
+  s.wish != null ? PER_HOUR_OFF_PLAN * (times.lit_min / 60 - s.wish) ** 2 : lossOf(s.light, s.stage, s.limits, dayOf(times, s.daylight));
+
+/** How deep times break the limits of a tray: its longest day, and the strength where lamps and daylight come together. */
+function breachAt(s: Served, times: Times): { long: number; strong: number } {
+  const breaches = breachesOf(receivedOf(s.light, dayOf(times, s.daylight)), s.limits);
+  const deepest = (why: (typeof breaches)[number]['why']) => Math.max(0, ...breaches.filter((b) => b.why === why).map(depthOf));
+  return { long: deepest('day-too-long'), strong: deepest('too-strong') };
+}
+
+/**
+ * Finds the on and off times that serve all trays of a timer best.
+ *
+ * No tray is given a longer photoperiod, lamps and daylight together, than its limits allow, whatever the others would gain. Of
+ * the times that are left those with the least loss win: the mean over the trays plus that of the tray that fares worst, each
+ * tray alike however small. Then where they lie: out of the quiet hours, where power is cheap, along with daylight where that is
+ * as good, and as near as may be to where they lie now.
+ *
+ * @param now   when it goes on now, and for how long
+ * @throws RangeError for steps that do not divide the day
+ * Checked against every on and off time in solveTimer.test.ts.
+ */
+export function solveTimer(served: readonly Served[], rules: TimerRules, now: Times): TimerAnswer {
+  const open = openOf(rules);
+  if (served.length === 0) {
+    const lit_min = Math.min(now.lit_min, Math.floor(open / rules.step_min) * rules.step_min);
+    return describe(served, rules, { on_min: placeOf(lit_min, served, rules, now, () => true), lit_min }, []);
+  }
+  const times = bestTimes(served, rules, now);
+  return describe(served, rules, times, limitsOf(served, rules, open / 60, times));
+}
+
+/** Minutes of the day that the quiet hours leave. */
+function openOf({ step_min, quiet }: TimerRules): number {
+  if (!(step_min >= 1 && MINUTES_PER_DAY % step_min === 0)) throw new RangeError(`steps must divide the day, got ${step_min}`);
+  return quiet ? MINUTES_PER_DAY - lengthOf(quiet) : MINUTES_PER_DAY;
+}
+
+/**
+ * The times alone, of at least one tray: first in coarse steps, then in the timer's own about the best of these.
+ *
+ * @param thorough  where daylight comes in: every time of going on, or only some beside and along with the daylight
+ */
+export function bestTimes(
+  served: readonly Served[],
+  rules: TimerRules,
+  now: Times,
+  thorough = true,
+): { readonly on_min: number; readonly lit_min: number } {
+  const { step_min } = rules;
+  const most = Math.floor(openOf(rules) / step_min) * step_min;
+  const coarse = Math.max(1, Math.floor(QUARTER_min / step_min)) * step_min;
+  const lengths = (from: number, to: number, step: number) =>
+    Array.from({ length: Math.floor((Math.min(most, to) - Math.max(0, from)) / step) + 1 }, (_, i) => Math.max(0, from) + i * step);
+  const tryAll = (lits: readonly number[]): Tried[] =>
+    lits.flatMap((lit_min) => onsFor(lit_min, served, rules, now, thorough).map((on_min) => tryTimes(served, { on_min, lit_min })));
+  const first = bestOf(tryAll([...lengths(0, most, coarse), most]));
+  const best = step_min < coarse ? bestOf([first, ...tryAll(lengths(first.lit_min - coarse, first.lit_min + coarse, step_min))]) : first;
+  // Any other place for as long a day that is as good may be nicer for the household.
+  const asGood = (on_min: number) => {
+    const t = tryTimes(served, { on_min, lit_min: best.lit_min });
+    return t.long <= best.long + 1e-9 && t.strong <= best.strong + 1e-9 && t.loss <= best.loss + 1e-6;
+  };
+  return { on_min: placeOf(best.lit_min, served, rules, now, asGood), lit_min: best.lit_min };
+}
+
+/** Limits first, then what is lost. */
+function bestOf(tried: readonly Tried[]): Tried {
+  const allowed = leastDeep(leastDeep(tried, (t) => t.long), (t) => (t.lit_min > 0 ? t.strong : Infinity)); // prettier-ignore
+  return (allowed.length > 0 ? allowed : tried).reduce((a, b) => (b.loss < a.loss - 1e-9 ? b : a));
+}
+
+interface Tried extends Times {
+  readonly long: number;
+  readonly strong: number;
+  readonly loss: number;
+}
+
+function tryTimes(served: readonly Served[], times: Times): Tried {
+  let long = 0, strong = 0, sum = 0, worst = 0; // prettier-ignore
+  for (const s of served) {
+    const breach = breachAt(s, times);
+    const loss = lossAt(s, times);
+    long = Math.max(long, breach.long);
+    strong = Math.max(strong, breach.strong);
+    sum += loss;
+    worst = Math.max(worst, loss);
+  }
+  return { ...times, long, strong, loss: sum / served.length + worst };
+}
+
+/** Those that break a limit least deeply; where none breaks it, all that keep to it. */
+function leastDeep(tried: readonly Tried[], depth: (t: Tried) => number): Tried[] {
+  const least = Math.min(...tried.map(depth));
+  return Number.isFinite(least) ? tried.filter((t) => depth(t) <= least + 1e-9) : [];
+}
+
+/** What it gives with given times. */
+export const fareOn = (served: readonly Served[], rules: TimerRules, on_min: number, lit_min: number): TimerAnswer =>
+  describe(served, rules, { on_min, lit_min }, []);
+
+function describe(served: readonly Served[], rules: TimerRules, { on_min, lit_min }: Times, limits: readonly Limit[]): TimerAnswer {
+  const inCheap_min = rules.cheap ? overlapOf(on_min, lit_min, rules.cheap) : 0;
+  const kWh = (min: number) => ((min / 60) * rules.power) / 1000;
+  return {
+    on_min,
+    lit_min,
+    limits,
+    inCheap_min,
+    inQuiet_min: rules.quiet ? overlapOf(on_min, lit_min, rules.quiet) : 0,
+    costPerDay: kWh(lit_min - inCheap_min) * rules.price_per_kWh + kWh(inCheap_min) * (rules.cheap?.price_per_kWh ?? 0),
+    fares: served.map((s) => faresOf(s, { on_min, lit_min })),
+  };
+}
+
+function faresOf(s: Served, times: Times): Fares {
+  const { stage } = s;
+  const { weakest, mean, strongest, photoperiod, strongestPpfd } = receivedOf(s.light, dayOf(times, s.daylight));
+  const says = standingAt(s, times);
+  const more = s.daylight?.dli ?? 0;
+  // Daylight stays as it is: the lamps have to make up for it.
+  const byLamps = (wanted: Dli, has: Dli) => Math.max(0.01, wanted - more) / Math.max(1e-9, has - more);
+  const light =
+    says === 'short'
+      ? byLamps(stage.dliMin, weakest)
+      : says === 'much'
+        ? Math.min(byLamps(stage.dliMax, strongest), s.limits.strongest / strongestPpfd)
+        : 1;
+  return { trayId: s.trayId, weakest, mean, strongest, photoperiod, says, alone: aloneOf(s, times.on_min), light };
+}
+
+const standingAt = (s: Served, times: Times): Standing =>
+  standingOf(saysOf(receivedOf(s.light, dayOf(times, s.daylight)), s.stage, s.limits));
+
+/** Hours on a timer of its own that put all of a tray into its band within the days that are usual for it; null: there are none. */
+function aloneOf(s: Served, on_min: number): Hours | null {
+  let best: { lit_min: number; loss: number } | null = null;
+  for (let lit_min = QUARTER_min; lit_min <= MINUTES_PER_DAY; lit_min += QUARTER_min)
+    for (const on of s.daylight ? besideDaylight(lit_min, s.daylight) : [on_min]) {
+      const times = { on_min: on, lit_min };
+      if (photoperiodOf(dayOf(times, s.daylight)) < s.stage.hoursMin || standingAt(s, times) !== 'suits') continue;
+      const loss = lossOf(s.light, s.stage, s.limits, dayOf(times, s.daylight));
+      if (!best || loss < best.loss - 1e-12) best = { lit_min, loss };
+    }
+  return best && best.lit_min / 60;
+}
+
+/** What kept the times from being others. */
+function limitsOf(served: readonly Served[], rules: TimerRules, open: Hours, times: Times): Limit[] {
+  const limits: Limit[] = [];
+  const hours = times.lit_min / 60;
+  const shortest = served.reduce((a, b) => (b.limits.longestDay < a.limits.longestDay ? b : a));
+  const longest = served.reduce((a, b) => (b.stage.hoursMin > a.stage.hoursMin ? b : a));
+  if (longest.stage.hoursMin > shortest.limits.longestDay)
+    limits.push({
+      why: 'crops-disagree',
+      longId: longest.trayId,
+      atLeast: longest.stage.hoursMin,
+      shortId: shortest.trayId,
+      atMost: shortest.limits.longestDay,
+    });
+  const fares = served.map((s) => faresOf(s, times));
+  const step = Math.max(rules.step_min, QUARTER_min) / 60 + 0.01;
+  const wantsMore = fares.some((f) => f.says === 'short');
+  const wantsLess = fares.some((f) => f.says === 'much' || f.says === 'uneven');
+  const lightest = Math.max(...fares.map((f) => f.photoperiod));
+  if (open < 24 && hours >= open - step && (wantsMore || open < longest.stage.hoursMin)) limits.push({ why: 'quiet', longest: open });
+  else if (wantsMore && lightest >= shortest.limits.longestDay - step)
+    limits.push({ why: 'longest-day', trayId: shortest.trayId, hours: shortest.limits.longestDay });
+  if (wantsLess && fares.find((f) => f.trayId === longest.trayId)!.photoperiod <= longest.stage.hoursMin + step)
+    limits.push({ why: 'shortest-day', trayId: longest.trayId, hours: longest.stage.hoursMin });
+  const apart = fares.filter((f) => f.says !== 'suits' && f.alone !== null);
+  if (served.length > 1 && apart.length > 0 && limits.every((l) => l.why !== 'crops-disagree' && l.why !== 'quiet'))
+    limits.push({ why: 'no-common-hours', trayIds: apart.map((f) => f.trayId) });
+  return limits;
+}
+
+/** Times of going on by which lamps burn along with daylight, right after it, or right before it. */
+const besideDaylight = (lit_min: number, { from_min, to_min }: Daylight): number[] =>
+  [(from_min + to_min - lit_min) / 2, to_min, from_min - lit_min].map((m) =>
+    Math.round(((m % MINUTES_PER_DAY) + MINUTES_PER_DAY) % MINUTES_PER_DAY),
+  );
+
+/** When a day of that length might go on, for its light alone: where daylight comes in it makes a difference. */
+function onsFor(lit_min: number, served: readonly Served[], rules: TimerRules, now: Times, thorough: boolean): number[] {
+  const { step_min, quiet } = rules;
+  const daylights = [...new Set(served.map((s) => s.daylight).filter((d) => d !== null))];
+  const snap = (m: number) => (Math.round(m / step_min) * step_min + MINUTES_PER_DAY) % MINUTES_PER_DAY;
+  if (daylights.length === 0) return [snap(now.on_min)];
+  const grain = thorough ? QUARTER_min : 4 * QUARTER_min;
+  const any = Array.from({ length: MINUTES_PER_DAY / grain }, (_, i) => i * grain);
+  const ons = [...new Set([...daylights.flatMap((d) => besideDaylight(lit_min, d)), ...any].map(snap))];
+  // Sleep comes before what overlaps better.
+  const awake = quiet ? ons.filter((on) => overlapOf(on, lit_min, quiet) === 0) : ons;
+  return awake.length > 0 ? awake : quiet ? [snap(quiet.to_min)] : ons;
+}
+
+/** Where a day of that length lies best, of the places that are allowed. */
+function placeOf(lit_min: number, served: readonly Served[], rules: TimerRules, now: Times, allowed: (on: number) => boolean): number {
+  const { step_min, quiet, cheap } = rules;
+  const middle = now.on_min + now.lit_min / 2;
+  const apart = (on: number) => {
+    const d = Math.abs(on + lit_min / 2 - middle) % MINUTES_PER_DAY;
+    return Math.min(d, MINUTES_PER_DAY - d);
+  };
+  const daylight = served.find((s) => s.daylight)?.daylight ?? null;
+  // In this order: quiet first, then money, then one long night, then the least change.
+  const asideOf = (on: number) => (daylight ? lit_min - overlapOf(on, lit_min, daylight) : 0);
+  const worth = (on: number) =>
+    1e9 * (quiet ? overlapOf(on, lit_min, quiet) : 0) - 1e6 * (cheap ? overlapOf(on, lit_min, cheap) : 0) + 1e3 * asideOf(on) + apart(on);
+  const ons = Array.from({ length: MINUTES_PER_DAY / step_min }, (_, i) => i * step_min).sort((a, b) => worth(a) - worth(b) || a - b);
+  // Without daylight every place gives the same light.
+  return (daylight ? ons.find(allowed) : ons[0]) ?? ons[0]!;
+}

@@ -1,0 +1,45 @@
+import type { StageName } from '../../things/crop/Crop';
+import type { Metres } from '../../units/quantities';
+import type { Batch, Site } from '../stand/Site';
+import type { Day } from '../../units/day';
+import type { Logged } from '../stand/Logged';
+
+type Change = (site: Site) => Site;
+
+/** As many entries as a batch keeps. */
+export const MOST_LOGGED = 400;
+
+const withBatch =
+  (batchId: string, change: (batch: Batch) => Batch): Change =>
+  (site) => ({ ...site, batches: site.batches.map((b) => (b.id === batchId ? change(b) : b)) });
+
+/** Writes down what was seen. Of one kind there is one entry a day: the later word counts. */
+export const logIt = (batchId: string, entry: Logged): Change =>
+  withBatch(batchId, (b) => ({
+    ...b,
+    log: [...b.log.filter((l) => !(l.what === entry.what && l.day === entry.day)), entry].slice(-MOST_LOGGED),
+  }));
+
+export const unlog = (batchId: string, id: string): Change => withBatch(batchId, (b) => ({ ...b, log: b.log.filter((l) => l.id !== id) }));
+
+/** When it was sown, or came here; null: its stage and height are what the person says, whatever the day. */
+export const dateBatch = (batchId: string, sown: Day | null): Change =>
+  withBatch(batchId, (b) =>
+    sown === null ? { ...b, sown, leaves: null } : { ...b, sown, leaves: b.leaves !== null && b.leaves < sown ? null : b.leaves },
+  );
+
+/** Until when it is to stay; null: until its curve ends. */
+export const letLeave = (batchId: string, leaves: Day | null): Change => withBatch(batchId, (b) => ({ ...b, leaves }));
+
+/** Says how tall a batch is: of a dated one as of a day, to be grown on from there. */
+export const measureBatch = (batchId: string, height: Metres, at: { day: Day; id: string }): Change =>
+  onDated(batchId, { ...at, what: 'height', height, stage: null }, (b) => ({ ...b, height }));
+
+/** Says in which stage a batch is: a dated one from that day on. */
+export const stageBatch = (batchId: string, stage: StageName, at: { day: Day; id: string }): Change =>
+  onDated(batchId, { ...at, what: 'stage', height: null, stage }, (b) => ({ ...b, stage, height: null }));
+
+const onDated =
+  (batchId: string, entry: Logged, plain: (batch: Batch) => Batch): Change =>
+  (site) =>
+    site.batches.find((b) => b.id === batchId)?.sown == null ? withBatch(batchId, plain)(site) : logIt(batchId, entry)(site);

@@ -1,0 +1,18 @@
+import type { StageName } from '../../things/crop/Crop';
+import type { Metres } from '../../units/quantities';
+import type { Day } from '../../units/day';
+
+export const LOGGED_KINDS = ['emerged', 'not-yet', 'true-leaves', 'potted-on', 'stage', 'height'] as const;
+export type LoggedKind = (typeof LOGGED_KINDS)[number];
+
+/** What a person saw of a batch on a day. */
+export interface Logged {
+  readonly id: string;
+  readonly day: Day;
+  /** `not-yet`: nothing was up on that day; `stage`: from that day on it counts as being in a stage. */
+  readonly what: LoggedKind;
+  /** Of `height` alone: leaf tops above the compost. */
+  readonly height: Metres | null;
+  /** Of `stage` alone. */
+  readonly stage: StageName | null;
+}

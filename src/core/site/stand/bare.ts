@@ -1,0 +1,27 @@
+import { USUAL_RHYTHM } from '../hang/VisitRhythm';
+import { AS_SET } from '../timer/HoursPlan';
+import type { Batch, Programme, Site, Stand } from './Site';
+
+/** What a thing has before anybody says anything of it. */
+
+export const UNDATED = { sown: null, leaves: null, log: [], plan: AS_SET } as const satisfies Partial<Batch>;
+
+export const BARE_TIMER = { rating: null, outlets: null } as const satisfies Partial<Programme>;
+
+export const BARE_STAND = { strip: null, steadyOutlets: null, plugged: [], chart: null, calendar: null } as const satisfies Partial<Stand>;
+
+export const BARE_SITE: Omit<Site, 'currency' | 'price_per_kWh'> = {
+  stands: [],
+  batches: [],
+  programmes: [],
+  lamps: [],
+  quiet: null,
+  cheap: null,
+  spares: [],
+  meters: [],
+  crops: [],
+  cropNotes: [],
+  visits: USUAL_RHYTHM,
+  timeZone: null,
+  stated: [],
+};

@@ -1,0 +1,122 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  IsObject,
+  ValidateNested,
+} from 'class-validator';
+import { STAGE_NAMES } from '../../core/things/crop/Crop';
+import { MOST_LOGGED } from '../../core/site/growth/changeGrowth';
+import { LOGGED_KINDS, type LoggedKind } from '../../core/site/stand/Logged';
+import { RHYTHMS } from '../../core/site/hang/VisitRhythm';
+import { PLAN_KINDS, type PlanKind } from '../../core/site/timer/HoursPlan';
+import { PLUGGED_KINDS } from '../../core/site/stand/Site';
+import { IsDay } from './IsDay';
+
+const finite = { allowNaN: false, allowInfinity: false };
+
+/** A thing with a plug, beside the lamps. */
+export class PluggedFile {
+  @IsString() @MaxLength(80) id!: string;
+  @IsIn(PLUGGED_KINDS) kind!: (typeof PLUGGED_KINDS)[number];
+  @IsString() @MaxLength(120) name!: string;
+  @IsNumber(finite) @Min(0) @Max(20_000) power_W!: number;
+  @IsOptional() @IsString() @MaxLength(80) programmeId!: string | null;
+}
+
+export class LampJobFile {
+  @IsString() @MaxLength(80) tierId!: string;
+  @IsString() @MaxLength(80) fittingId!: string;
+  @IsInt() @Min(-10_000) @Max(10_000) steps!: number;
+  @IsNumber(finite) @Min(0) @Max(20) face_m!: number;
+}
+
+export class RiserJobFile {
+  @IsString() @MaxLength(80) tierId!: string;
+  @IsString() @MaxLength(80) trayId!: string;
+  @IsInt() @Min(0) @Max(20) from!: number;
+  @IsInt() @Min(0) @Max(20) to!: number;
+}
+
+export class HoursJobFile {
+  @IsString() @MaxLength(80) programmeId!: string;
+  @IsInt() @Min(0) @Max(1439) on_min!: number;
+  @IsInt() @Min(0) @Max(1440) lit_min!: number;
+}
+
+export class VisitFile {
+  @IsDay() day!: string;
+  @IsArray() @ArrayMaxSize(1000) @ValidateNested({ each: true }) @Type(() => LampJobFile) lamps!: LampJobFile[];
+  @IsArray() @ArrayMaxSize(1000) @ValidateNested({ each: true }) @Type(() => RiserJobFile) risers!: RiserJobFile[];
+  @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => HoursJobFile) hours!: HoursJobFile[];
+}
+
+/** A hang chart as it was put up. */
+export class KeptChartFile {
+  @IsDay() made!: string;
+  @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => VisitFile) visits!: VisitFile[];
+}
+
+/** The visits of a calendar as it was last written. */
+export class CalendarFile {
+  @IsInt() @Min(0) @Max(1_000_000) sequence!: number;
+  @IsArray() @ArrayMaxSize(400) @IsDay({ each: true }) days!: string[];
+}
+
+/** What was seen of a batch. */
+export class LoggedFile {
+  @IsString() @MaxLength(80) id!: string;
+  @IsDay() day!: string;
+  @IsIn(LOGGED_KINDS) what!: LoggedKind;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(5) height_m!: number | null;
+  @IsOptional() @IsIn(STAGE_NAMES) stage!: (typeof STAGE_NAMES)[number] | null;
+}
+
+/** How the hours of a batch are to go. */
+export class PlanFile {
+  @IsIn(PLAN_KINDS) kind!: PlanKind;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(24) hours!: number | null;
+  @IsOptional() @IsInt() @Min(0) @Max(60) days!: number | null;
+}
+
+export class BatchFile {
+  @IsString() @MaxLength(80) id!: string;
+  @IsString() @MaxLength(80) cropId!: string;
+  @IsIn(STAGE_NAMES) stage!: (typeof STAGE_NAMES)[number];
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(5) height_m!: number | null;
+  @IsOptional() @IsDay() sown!: string | null;
+  @IsOptional() @IsDay() leaves!: string | null;
+  @IsArray() @ArrayMaxSize(MOST_LOGGED) @ValidateNested({ each: true }) @Type(() => LoggedFile) log!: LoggedFile[];
+  @IsObject() @ValidateNested() @Type(() => PlanFile) plan!: PlanFile;
+}
+
+export class ProgrammeFile {
+  @IsString() @MaxLength(80) id!: string;
+  @IsInt() @Min(0) @Max(1439) on_min!: number;
+  @IsInt() @Min(0) @Max(1440) lit_min!: number;
+  @IsOptional() @IsNumber(finite) @Min(1) @Max(100_000) rating_W!: number | null;
+  @IsOptional() @IsInt() @Min(1) @Max(50) outlets!: number | null;
+}
+
+/** Days away. */
+export class AwayFile {
+  @IsDay() from!: string;
+  @IsDay() to!: string;
+}
+
+/** When somebody comes by the plants. */
+export class VisitsFile {
+  @IsIn(RHYTHMS) rhythm!: (typeof RHYTHMS)[number];
+  @IsInt() @Min(0) @Max(6) weekday!: number;
+  @IsInt() @Min(0) @Max(1439) time_min!: number;
+  @IsArray() @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => AwayFile) away!: AwayFile[];
+}
