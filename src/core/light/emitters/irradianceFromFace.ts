@@ -1,7 +1,7 @@
 import { intensityTowards } from './IntensityTable';
 import type { DiscEmitter, IrradianceAt, PhotometricEmitter, PointEmitter, RectEmitter } from './Emitter';
 import { frameOf, type Frame } from './frameOf';
-import { gaussLegendre } from './gaussLegendre';
+import { gaussLegendre } from '../../units/gaussLegendre';
 import { smoothnessOf } from './smoothness';
 import { polygonLight } from './polygonLight';
 

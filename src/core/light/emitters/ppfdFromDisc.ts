@@ -1,5 +1,5 @@
 import type { DiscEmitter, LightAt } from './Emitter';
-import { gaussLegendre } from './gaussLegendre';
+import { gaussLegendre } from '../../units/gaussLegendre';
 import { stripPpfd } from './ppfdFromRect';
 
 /**

@@ -1,7 +1,7 @@
 import type { Metres } from '../../units/quantities';
 import { cosineIntegral } from './cosinePower';
 import type { LightAt, RectEmitter } from './Emitter';
-import { gaussLegendre } from './gaussLegendre';
+import { gaussLegendre } from '../../units/gaussLegendre';
 
 /**
  * PPFD of a flat strip or panel on a level receiver that faces up.

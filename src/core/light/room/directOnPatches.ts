@@ -1,6 +1,6 @@
 import type { Emitter, IrradianceAt } from '../emitters/Emitter';
 import { frameOf } from '../emitters/frameOf';
-import { gaussLegendre } from '../emitters/gaussLegendre';
+import { gaussLegendre } from '../../units/gaussLegendre';
 import { smoothnessOf } from '../emitters/smoothness';
 import type { Patches } from './patches';
 import type { Room } from './Room';

@@ -1,0 +1,27 @@
+import { sunCases } from '../src/core/exchange/cases/sunCases';
+import type { Answer } from '../src/core/exchange/cases/Case';
+import { askedText } from './askedText';
+
+/** Answers files of reference questions: `npm run -s cases -- sun questions.json`. See docs/cases.md. */
+const SETS: Record<string, (file: Record<string, unknown>) => Record<string, Answer>> = { sun: sunCases, window: sunCases };
+
+const set = process.argv[2] ?? '';
+const answer = SETS[set];
+if (!answer) {
+  process.stderr.write(`Say which set and which file: npm run -s cases -- SET questions.json; sets: ${Object.keys(SETS).join(', ')}\n`);
+  process.exit(2);
+}
+process.argv.splice(2, 1);
+const { text } = askedText('Say which file: npm run -s cases -- SET questions.json');
+let file: unknown;
+try {
+  file = JSON.parse(text);
+} catch (error) {
+  process.stderr.write(`This is not JSON: ${error instanceof Error ? error.message : String(error)}\n`);
+  process.exit(2);
+}
+if (typeof file !== 'object' || file === null || Array.isArray(file)) {
+  process.stderr.write('The file must be an object of cases.\n');
+  process.exit(2);
+}
+process.stdout.write(`${JSON.stringify(answer(file as Record<string, unknown>))}\n`);
