@@ -1,6 +1,7 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { LightAnswer, LightQuestion } from '../core/answer/check/LightQuestion';
 import type { Metres } from '../core/units/quantities';
+import type { DaylightAnswer, DaylightQuestion } from '../core/plan/daylight/daylightYear';
 import type { BenchAnswer } from '../core/answer/bench/BenchQuestion';
 import { askedTier, questionOfStand } from '../core/answer/bench/questionOfStand';
 import type { BenchStand, BenchTier } from '../core/answer/stand/benchStand';
@@ -16,7 +17,7 @@ import { startLightPool, type Lane } from '../workers/light/light.pool';
 import { createBenchLightStore, createBenchLookStore, type BenchLightStore, type BenchLookStore } from './bench/benchStore';
 import { followBench } from './bench/followBench';
 import { startChartWorker, type ChartWorker } from '../workers/chart/chart.client';
-import { grownTo } from '../core/answer/stand/grownTo';
+import { asOf } from '../core/answer/stand/asOf';
 import { tables } from '../core/things/tables/libraryTables';
 import { createChartStore, type ChartStore } from './bench/chartStore';
 import { followChart } from './bench/followChart';
@@ -73,6 +74,8 @@ export interface Workspace {
   sharesAt(tier: BenchTier, x: Metres, y: Metres, z: Metres): ReturnType<Lane['shares']>;
   /** The light of any set-up, computed beside the picture; rejects before the workspace is open or when the worker died. */
   lightOf(setUp: SetUp): Promise<LightAnswer>;
+  /** A year of daylight, and what lamps have to add. */
+  daylightYear(question: DaylightQuestion): Promise<DaylightAnswer>;
   /** Opens what was kept, starts the worker and the saving; returns the end of it all, which is done when everything is written. */
   start(seed: 'plain' | 'demo'): () => Promise<void>;
   /** Puts aside what could not be read, and begins anew or with what is sound in it. */
@@ -143,7 +146,7 @@ export function createWorkspace(language: string): Workspace {
       });
     }
 
-    const settleToday = () => settleTo(sites, (site) => grownTo(site, days.getState().today, tables));
+    const settleToday = () => settleTo(sites, (site) => asOf(site, days.getState().today, tables));
     ends.push(
       followDay(days, () => sites.getState().site.timeZone),
       days.subscribe(settleToday),
@@ -195,6 +198,7 @@ export function createWorkspace(language: string): Workspace {
     advise: (question, onJudged) => theAdvisor().advise(question, onJudged),
     settingsFor: async (question) => theAdvisor().settings(question),
     sharesAt: async (tier, x, y, z) => lane('answers').shares(askedTier(tier), x, y, z),
+    daylightYear: async (question) => lane('answers').daylight(question),
     lightOf: (setUp) => (askLight ? askLight(questionOf(setUp, SMALL_PICTURE)) : Promise.reject(new Error('not open yet'))),
     start,
     begin: async (with_) => keeping?.begin(with_),

@@ -15,14 +15,23 @@ function offsetOn(format: Intl.DateTimeFormat, day: Day): number {
   return Math.round((local - at.getTime()) / 60_000);
 }
 
+const numeric = { year: 'numeric', month: 'numeric', day: 'numeric', hour: 'numeric', minute: 'numeric' } as const;
+const clockOf = (timeZone: string | null) =>
+  new Intl.DateTimeFormat('en-GB', { timeZone: timeZone ?? undefined, hourCycle: 'h23', ...numeric });
+
+/** How far the clocks of a place are ahead of the world's, by the day, min. @param timeZone null: the machine's own */
+export function minutesAhead(timeZone: string | null): (day: Day) => number {
+  const format = clockOf(timeZone);
+  return (day) => offsetOn(format, day);
+}
+
 /**
  * The days from one to another on which clocks change. Plug timers do not know of it: they have to be set.
  *
  * @param timeZone  such as `Europe/Lisbon`; null: the machine's own
  */
 export function clockChanges(timeZone: string | null, from: Day, until: Day): ClockChange[] {
-  const numeric = { year: 'numeric', month: 'numeric', day: 'numeric', hour: 'numeric', minute: 'numeric' } as const;
-  const format = new Intl.DateTimeFormat('en-GB', { timeZone: timeZone ?? undefined, hourCycle: 'h23', ...numeric });
+  const format = clockOf(timeZone);
   const changes: ClockChange[] = [];
   let before = offsetOn(format, from - 1);
   for (let day = from; day <= until; day++) {

@@ -118,6 +118,17 @@ test('a file of version 5 is brought up to date: nothing covers its trays, nothi
   expect(read(exportSite(old))).toEqual(old);
 });
 
+test('a file of version 6, written before there were windows, is brought up to date', () => {
+  const old = read(readFileSync('test/fixtures/site-version-6.json', 'utf8'));
+  expect([old.place, old.windows]).toEqual([null, []]);
+  expect(old.stands.map((s) => [s.id, s.window])).toEqual([
+    ['demo-sill', null],
+    ['demo-celery', null],
+  ]);
+  expect(old.stated).toEqual(['children']);
+  expect(read(exportSite(old))).toEqual(old);
+});
+
 test('whatever a table of readings lets through can be kept and read again, and never more than a tier holds', () => {
   const tier = site.stands[0]!.tiers[0]!;
   const rows = [['x m', 'y m', 'z m', 'lux', 'time']];
@@ -145,7 +156,7 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes(text.replace('"stands": [', '"stands": [[], '))).toEqual(['file/list-in-list stands[0]']);
   expect(codes(text.replace('"tiers": [', '"tiers": [[{}], '))).toEqual(['file/list-in-list stands[0].tiers[0]']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
-  expect(codes(text.replace('"version": 6', '"version": 7'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"version": 7', '"version": 8'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
   expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
 });

@@ -36,6 +36,7 @@ export function mergeSite(site: Site, other: Site): Site {
       ...stand,
       id: rename(stand.id),
       name: freeName(stands, stand.name),
+      window: stand.window && { ...stand.window, windowId: rename(stand.window.windowId) },
       plugged: stand.plugged.map((p) => ({ ...p, id: rename(p.id), programmeId: p.programmeId && rename(p.programmeId) })),
       chart: stand.chart && {
         ...stand.chart,
@@ -73,6 +74,12 @@ export function mergeSite(site: Site, other: Site): Site {
     ...site,
     stands,
     lamps,
+    place: site.place ?? other.place,
+    climate: site.place ? site.climate : other.climate,
+    windows: [
+      ...site.windows,
+      ...other.windows.map((w) => ({ ...w, id: rename(w.id), readings: w.readings.map((r) => ({ ...r, id: rename(r.id) })) })),
+    ],
     meters: [...site.meters, ...other.meters.map((m) => ({ ...m, id: rename(m.id) }))],
     crops,
     cropNotes: [...site.cropNotes, ...other.cropNotes.map((n) => ({ ...n, id: rename(n.id), cropId: cropId(n.cropId) }))],

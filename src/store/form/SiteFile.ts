@@ -26,6 +26,8 @@ import { MOST_CROPS, MOST_NOTES } from '../../core/site/crop/changeCrops';
 import { MOST_PLUGGED } from '../../core/site/stand/changeOutlets';
 import { CropFile, CropNoteFile } from './CropFile';
 import { BatchFile, CalendarFile, KeptChartFile, PluggedFile, ProgrammeFile, VisitsFile } from './SeasonFile';
+import { MOST_WINDOWS } from '../../core/site/window/Window';
+import { AtWindowFile, ClimateFile, PlaceFile, WindowFile } from './WindowFile';
 import { HANGER_KINDS, type HangerKind } from '../../core/site/stand/Hanger';
 import { STAND_KINDS, type StandKind } from '../../core/site/stand/Site';
 import { AGE_VIEWS, type AgeView } from '../../core/things/lamp/ageing';
@@ -208,6 +210,7 @@ export class StandFile {
   @IsArray() @ArrayMaxSize(MOST_PLUGGED) @ValidateNested({ each: true }) @Type(() => PluggedFile) plugged!: PluggedFile[];
   @IsOptional() @IsObject() @ValidateNested() @Type(() => KeptChartFile) chart!: KeptChartFile | null;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => CalendarFile) calendar!: CalendarFile | null;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => AtWindowFile) window!: AtWindowFile | null;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => TierFile) tiers!: TierFile[];
 }
 
@@ -295,10 +298,10 @@ export class SpareFile {
   @IsInt() @Min(1) @Max(99) count!: number;
 }
 
-/** A site as it is written to disk and to exported files, version 6. Lengths in metres; units stand in the names. */
+/** A site as it is written to disk and to exported files, version 7. Lengths in metres; units stand in the names. */
 export class SiteFile {
   @Equals('copper-noon/site') format!: 'copper-noon/site';
-  @Equals(6) version!: 6;
+  @Equals(7) version!: 7;
   @Matches(/^[A-Z]{3}$/) currency!: string;
   @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
   @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => StandFile) stands!: StandFile[];
@@ -314,4 +317,7 @@ export class SiteFile {
   @IsObject() @ValidateNested() @Type(() => VisitsFile) visits!: VisitsFile;
   @IsOptional() @IsTimeZone() timeZone!: string | null;
   @IsArray() @ArrayMaxSize(STATED.length) @ArrayUnique() @IsIn(STATED, { each: true }) stated!: Stated[];
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => PlaceFile) place!: PlaceFile | null;
+  @IsObject() @ValidateNested() @Type(() => ClimateFile) climate!: ClimateFile;
+  @IsArray() @ArrayMaxSize(MOST_WINDOWS) @ValidateNested({ each: true }) @Type(() => WindowFile) windows!: WindowFile[];
 }

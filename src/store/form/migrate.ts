@@ -9,7 +9,7 @@ import { CORD } from '../../core/site/stand/Hanger';
 import { ON_THE_FLOOR, SHELF } from '../../core/site/stand/plain';
 
 /** The version of the file that is written today. */
-export const VERSION = 6;
+export const VERSION = 7;
 
 /**
  * Brings the file of an older version up to today's, step by step. What is not as the older version promised is left as
@@ -23,13 +23,15 @@ export const VERSION = 6;
  *            hung in a row under the middle of the tier, as it was when the file was written.
  *     5 → 6: trays may have a cover, the household says what no drawing shows, and stands know of their calendar.
  *            There was none of it before.
+ *     6 → 7: the household has a place, a climate and windows, and stands may be at one. Before, nothing was known of it.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;
   const third = second.version === 2 ? toVersion3(second) : second;
   const fourth = third.version === 3 ? toVersion4(third) : third;
   const fifth = fourth.version === 4 ? toVersion5(fourth) : fourth;
-  return fifth.version === 5 ? toVersion6(fifth) : fifth;
+  const sixth = fifth.version === 5 ? toVersion6(fifth) : fifth;
+  return sixth.version === 6 ? toVersion7(sixth) : sixth;
 }
 
 const toVersion2 = (data: Record<string, unknown>) => withTiers({ ...data, version: 2 }, (tier) => ({ readings: [], ...tier }));
@@ -136,6 +138,18 @@ const toVersion6 = (data: Record<string, unknown>) =>
     ...tier,
     trays: each(tier.trays, (t) => ({ coverId: null, ...t })),
   }));
+
+/** What the sunshine of a cloudy coast was taken to be when version 7 came. */
+const CLOUDY_COAST = [0.21, 0.27, 0.32, 0.39, 0.41, 0.4, 0.4, 0.4, 0.38, 0.32, 0.25, 0.19];
+
+const toVersion7 = (data: Record<string, unknown>) => ({
+  place: null,
+  climate: { kind: 'cloudy-coast', name: '', sunshine: CLOUDY_COAST },
+  windows: [],
+  ...data,
+  version: 7,
+  stands: each(data.stands, (s) => ({ window: null, ...s })),
+});
 
 /** Share of a tier's floor that its trays cover. */
 function coveredBy(tier: Record<string, unknown>): number {

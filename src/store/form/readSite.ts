@@ -1,6 +1,7 @@
 import type { KeptChartFile } from './SeasonFile';
 import type { KeptChart } from '../../core/site/hang/KeptChart';
 import { dayOf, type Day } from '../../core/units/day';
+import { atWindowOf, placeOf, windowOf } from './WindowFile';
 import { cropOfFile, cropProblems } from './ownCrops';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
@@ -54,6 +55,7 @@ export function siteOf(file: SiteFile): Site {
       plugged: s.plugged.map((p) => ({ id: p.id, kind: p.kind, name: p.name, power: p.power_W, programmeId: p.programmeId ?? null })),
       chart: s.chart ? chartOf(s.chart) : null,
       calendar: s.calendar ? { sequence: s.calendar.sequence, days: s.calendar.days.map(dayOf) } : null,
+      window: s.window ? atWindowOf(s.window) : null,
       tiers: s.tiers.map((t) => ({
         id: t.id,
         width: t.width_m,
@@ -140,6 +142,9 @@ export function siteOf(file: SiteFile): Site {
     },
     timeZone: file.timeZone ?? null,
     stated: [...file.stated],
+    place: file.place ? placeOf(file.place) : null,
+    climate: { kind: file.climate.kind, name: file.climate.name, sunshine: [...file.climate.sunshine] },
+    windows: file.windows.map(windowOf),
     lamps: file.lamps.map(lampOf),
     meters: file.meters.map((m) => ({
       id: m.id,
@@ -300,8 +305,18 @@ function brokenLinks(file: SiteFile): Problem[] {
   file.programmes.forEach((p, i) => once(p.id, `programmes[${i}].id`));
   const lampThere = (id: string) => lampIds.has(id) || tables.lamp(id) !== undefined;
   file.spares.forEach((p, i) => missing(lampThere(p.lampId), `spares[${i}].lampId`, p.lampId));
+  file.windows.forEach((w, i) => {
+    once(w.id, `windows[${i}].id`);
+    w.readings.forEach((r, j) => once(r.id, `windows[${i}].readings[${j}].id`));
+    w.horizon.forEach((p, j) => {
+      if (j > 0 && p.azimuth_deg < w.horizon[j - 1]!.azimuth_deg)
+        problems.push({ code: 'site/not-rising', at: `windows[${i}].horizon[${j}].azimuth_deg` });
+    });
+  });
+  const windowIds = new Set(file.windows.map((w) => w.id));
   file.stands.forEach((stand, s) => {
     once(stand.id, `stands[${s}].id`);
+    if (stand.window) missing(windowIds.has(stand.window.windowId), `stands[${s}].window.windowId`, stand.window.windowId);
     // What is laid out by numbers has something to lay out.
     if (stand.laidOut && !(stand.tiers[0]!.fittings.length > 0 && stand.tiers[0]!.trays.length > 0))
       problems.push({ code: 'site/empty', at: `stands[${s}].tiers[0]` });

@@ -55,11 +55,16 @@ function compare(a: readonly Name[], b: readonly Name[]): number {
   return a.length - b.length;
 }
 
+const OPTIONAL = new Set(['window', 'chart', 'calendar', 'daylight', 'overhang', 'blind', 'inside']);
+
 /** What to leave out for a problem: a field that is not ours, else the smallest thing of a list around it, or the field of the document. */
 function cutFor({ code, at }: Problem): readonly Name[] {
   const place = namesOf(at);
   if (code.endsWith('whitelistValidation')) return place;
   const last = place.findLastIndex((name) => typeof name === 'number');
+  // A thing that may be missing goes by itself.
+  const optional = place.findLastIndex((name) => OPTIONAL.has(String(name)));
+  if (optional > last) return place.slice(0, optional + 1);
   return last >= 0 ? place.slice(0, last + 1) : place.slice(0, 1);
 }
 

@@ -4,6 +4,7 @@ import type { Site } from '../../core/site/stand/Site';
 import type { LitLamp, Reading } from '../../core/site/reading/Reading';
 import { isoOf, type Day } from '../../core/units/day';
 import type { KeptChart } from '../../core/site/hang/KeptChart';
+import { writeAtWindow, writePlace, writeWindow } from './WindowFile';
 import { writeCrop } from './ownCrops';
 import type { LampFile, LitLampFile, ReadingFile, SiteFile } from './SiteFile';
 
@@ -11,7 +12,7 @@ import type { LampFile, LitLampFile, ReadingFile, SiteFile } from './SiteFile';
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 6,
+    version: 7,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
     stands: site.stands.map((s) => ({
@@ -25,6 +26,7 @@ export function writeSite(site: Site): SiteFile {
       plugged: s.plugged.map(({ power, ...p }) => ({ ...p, power_W: power })),
       chart: s.chart && writeChart(s.chart),
       calendar: s.calendar && { sequence: s.calendar.sequence, days: s.calendar.days.map(isoOf) },
+      window: s.window && writeAtWindow(s.window),
       tiers: s.tiers.map((t) => ({
         id: t.id,
         width_m: t.width,
@@ -103,6 +105,9 @@ export function writeSite(site: Site): SiteFile {
     visits: { ...site.visits, away: site.visits.away.map((a) => ({ from: isoOf(a.from), to: isoOf(a.to) })) },
     timeZone: site.timeZone,
     stated: [...site.stated],
+    place: site.place && writePlace(site.place),
+    climate: { kind: site.climate.kind, name: site.climate.name, sunshine: [...site.climate.sunshine] },
+    windows: site.windows.map(writeWindow),
   };
 }
 

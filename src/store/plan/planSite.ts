@@ -6,7 +6,7 @@ import { answerBench } from '../../core/answer/bench/answerBench';
 import { judgeTray } from '../../core/answer/bench/judgeTray';
 import { questionOfStand } from '../../core/answer/bench/questionOfStand';
 import { cautionsFor } from '../../core/answer/caution/cautionsFor';
-import { grownTo } from '../../core/answer/stand/grownTo';
+import { asOf } from '../../core/answer/stand/asOf';
 import type { TrayDay } from '../../core/plan/hang/HangChart';
 import { hangChartOf } from '../../core/plan/hang/hangChartOf';
 import { cautionLibrary } from '../../core/things/caution/cautionLibrary';
@@ -32,7 +32,7 @@ export interface PlanAsked {
 
 /** All decisions about one site, as plain data with the units in the names: what the screens say, for people who script. */
 export async function planSite(kept: Site, asked: PlanAsked) {
-  const site = grownTo(kept, asked.day, tables);
+  const site = asOf(kept, asked.day, tables);
   const stands = [];
   for (const { id } of site.stands) stands.push(await planStand(site, id, asked));
   return { day: isoOf(asked.day), stands };

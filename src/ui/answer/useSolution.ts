@@ -1,4 +1,5 @@
 'use client';
+import { daylightOf } from '@/core/site/stand/Site';
 import { useMemo } from 'react';
 import { lampBandOf } from '@/core/judge/dose/lightBand';
 import { clearanceOf } from '@/core/things/lamp/clearanceOf';
@@ -6,7 +7,12 @@ import { suitingDistances, solve, type Asked, type Fixed, type Solution } from '
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { useProfile } from '../shell/WorkspaceContext';
 
-const askedOf = ({ stage, limits, tier, lamp }: SetUp): Asked => ({ stage, limits, daylight: tier.daylight, clearance: clearanceOf(lamp) });
+const askedOf = ({ stage, limits, tier, lamp }: SetUp): Asked => ({
+  stage,
+  limits,
+  daylight: daylightOf(tier),
+  clearance: clearanceOf(lamp),
+});
 
 /** The settings that suit the set-up's crop, with one thing held fast; null while the light is being computed. */
 export function useSolution(setUp: SetUp, fixed: Fixed): Solution | null {

@@ -9,7 +9,7 @@ import { ok } from '@/core/units/result';
 import type { BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import { plantHeightOf } from '@/core/site/stand/canopy';
 import { changeBatch, changeTrays } from '@/core/site/stand/change';
-import { cropOf } from '@/core/answer/stand/setUp';
+import { cropOf } from '@/core/site/crop/cropOf';
 import { sizesOf } from '@/core/site/stand/plain';
 import { containerItems } from '../parts/containerItems';
 import { cropItems } from '../parts/cropItems';

@@ -2,7 +2,8 @@
 import { measureBatch, stageBatch } from '@/core/site/growth/changeGrowth';
 import { plantHeightOf } from '@/core/site/stand/canopy';
 import { tables } from '@/core/things/tables/libraryTables';
-import { cropOf, type SetUp } from '@/core/answer/stand/setUp';
+import { type SetUp } from '@/core/answer/stand/setUp';
+import { cropOf } from '@/core/site/crop/cropOf';
 import { changeSite } from '@/store/site/siteStore';
 import { chooseCrop, chooseStage, setPlantHeight } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';

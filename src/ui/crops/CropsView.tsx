@@ -6,7 +6,7 @@ import { copyOf, freshCrop, keepCrop } from '@/core/site/crop/changeCrops';
 import type { Crop } from '@/core/things/crop/Crop';
 import { cropLibrary } from '@/core/things/crop/cropLibrary';
 import { tables } from '@/core/things/tables/libraryTables';
-import { cropOf } from '@/core/answer/stand/setUp';
+import { cropOf } from '@/core/site/crop/cropOf';
 import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';

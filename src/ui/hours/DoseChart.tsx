@@ -1,4 +1,5 @@
 'use client';
+import { daylightOf } from '@/core/site/stand/Site';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { useVerdict } from '../verdict/useVerdict';
 import { DoseFigure } from './DoseFigure';
@@ -16,7 +17,7 @@ export function DoseChart({ setUp }: { setUp: SetUp }) {
       on_min={setUp.programme.on_min}
       lit_min={setUp.programme.lit_min}
       low={setUp.stage.dliMin}
-      daylight={setUp.tier.daylight}
+      daylight={daylightOf(setUp.tier)}
       high={verdict.highDose}
     />
   );

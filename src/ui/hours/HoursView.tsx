@@ -1,4 +1,5 @@
 'use client';
+import { daylightOf } from '@/core/site/stand/Site';
 import clsx from 'clsx';
 import Link from 'next/link';
 import { useMemo } from 'react';
@@ -32,7 +33,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
         <HoursHead title="Hours" />
         <ul className="flex flex-wrap items-center gap-x-4 pb-4 text-[15px] text-soft">
           <Key swatch="h-3 rounded-sm bg-[#e08a52]">lamps on</Key>
-          {stand.tiers.some((t) => t.tier.daylight) && <Key swatch="h-1.5 bg-[#c9b458]">daylight</Key>}
+          {stand.tiers.some((t) => daylightOf(t.tier)) && <Key swatch="h-1.5 bg-[#c9b458]">daylight</Key>}
           {quiet && (
             <Key swatch="h-3 bg-slate/25">
               quiet, {showClock(quiet.from_min)} to {showClock(quiet.to_min)}

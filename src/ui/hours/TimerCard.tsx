@@ -1,4 +1,5 @@
 'use client';
+import { daylightOf } from '@/core/site/stand/Site';
 import { AlarmClock } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { TierLight } from '@/core/answer/bench/BenchQuestion';
@@ -36,7 +37,7 @@ export function TimerCard({ timer, alone, lights }: TimerCardProps) {
   const { quiet, cheap, price_per_kWh, currency } = useSite((s) => s.site);
   const { on_min, lit_min } = timer;
   const off_min = offAt(on_min, lit_min);
-  const daylight = timer.tiers[0]!.tier.daylight;
+  const daylight = daylightOf(timer.tiers[0]!.tier);
   const day_min = Math.round(photoperiodOf({ on_min, lit_min, daylight }) * 60);
   const [looked, setLooked] = useState<string | null>(null);
   const change = (on: number, lit: number) =>

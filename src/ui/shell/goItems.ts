@@ -1,7 +1,7 @@
 import { cropLibrary } from '@/core/things/crop/cropLibrary';
 import { lampLibrary } from '@/core/things/lamp/lampLibrary';
 import { tables } from '@/core/things/tables/libraryTables';
-import { cropOf } from '@/core/answer/stand/setUp';
+import { cropOf } from '@/core/site/crop/cropOf';
 import type { Site } from '@/core/site/stand/Site';
 import type { SearchItem } from '../parts/SearchList';
 import { STAND_PARTS, standPath } from '../stands/places';

@@ -1,4 +1,5 @@
 'use client';
+import { daylightOf } from '@/core/site/stand/Site';
 import { useMemo } from 'react';
 import { fadedTo } from '@/core/things/lamp/fading';
 import { comparePlans } from '@/core/plan/programme/comparePlans';
@@ -60,7 +61,7 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
     const power = share * tier.lamps.reduce((sum, l) => sum + l.lamp.power, 0);
     const lamps = tier.lamps.map((l) => l.real);
     const fades = (later_h: number) => fadedTo(lamps, tier.tier.ageing, later_h);
-    return comparePlans(plans, batch, crop, light, tier.hours, { power, price_per_kWh, fadedTo: fades }, today, tier.tier.daylight);
+    return comparePlans(plans, batch, crop, light, tier.hours, { power, price_per_kWh, fadedTo: fades }, today, daylightOf(tier.tier));
   }, [plans, batch, crop, light, tier, tray, price_per_kWh, today]);
   const take = (next: HoursPlan) => {
     changeSite(sites, 'plan the hours', changeBatch(batch.id, { plan: next }));

@@ -5,6 +5,7 @@ import { pointShares } from '../../core/answer/bench/pointShares';
 import { answerScene } from '../../core/exchange/scene/answerScene';
 import { createRecall } from '../../core/light/scene/Recall';
 import { profileOf } from '../../core/answer/solve/Profile';
+import { daylightYear } from '../../core/plan/daylight/daylightYear';
 import type { LightApi } from './light.api';
 
 /** What the worker answers, apart from the thread, so a test can ask it over a MessageChannel. */
@@ -19,6 +20,7 @@ export function createLightApi(): LightApi {
     bench: (question) => answerBench(question, recall),
     shares: (tier, x, y, z) => pointShares(tier, x, y, z, recall),
     profile: profileOf,
+    daylight: daylightYear,
     field: answerScene,
   };
 }

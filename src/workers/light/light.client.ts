@@ -3,6 +3,7 @@ import type { LightAnswer, LightQuestion } from '../../core/answer/check/LightQu
 import type { BenchAnswer, BenchQuestion } from '../../core/answer/bench/BenchQuestion';
 import type { SceneAnswer, SceneQuestion } from '../../core/exchange/scene/SceneQuestion';
 import type { Profile, ProfileQuestion } from '../../core/answer/solve/Profile';
+import type { DaylightAnswer, DaylightQuestion } from '../../core/plan/daylight/daylightYear';
 import { newLife } from '../life';
 import { watch } from '../watch';
 import type { LightApi } from './light.api';
@@ -12,6 +13,7 @@ export interface LightWorker {
   answer(question: LightQuestion): Promise<LightAnswer>;
   profile(question: ProfileQuestion): Promise<Profile>;
   bench(question: BenchQuestion): Promise<BenchAnswer>;
+  daylight(question: DaylightQuestion): Promise<DaylightAnswer>;
   shares(...asked: Parameters<LightApi['shares']>): Promise<ReturnType<LightApi['shares']>>;
   field(question: SceneQuestion): Promise<SceneAnswer>;
   stop(): void;
@@ -26,6 +28,7 @@ export function startLightWorker(): LightWorker {
     answer: (question) => ask(() => remote.answer(question)),
     profile: (question) => ask(() => remote.profile(question)),
     bench: (question) => ask(() => remote.bench(question)),
+    daylight: (question) => ask(() => remote.daylight(question)),
     shares: (...asked) => ask(() => remote.shares(...asked)),
     field: (question) => ask(() => remote.field(question)),
     stop,

@@ -2,7 +2,7 @@ import { revive } from '../watch';
 import { startLightWorker, type LightWorker } from './light.client';
 
 /** Questions of one kind. A lane keeps to one worker, which remembers what it computed for the last one; one that died has a successor. */
-export type Lane = Pick<LightWorker, 'answer' | 'profile' | 'bench' | 'shares'>;
+export type Lane = Pick<LightWorker, 'answer' | 'profile' | 'bench' | 'shares' | 'daylight'>;
 
 export interface LightPool {
   lane(): Lane;
@@ -26,6 +26,7 @@ export function startLightPool(size: number, start: () => LightWorker = startLig
         answer: (question) => ask((w) => w.answer(question)),
         profile: (question) => ask((w) => w.profile(question)),
         bench: (question) => ask((w) => w.bench(question)),
+        daylight: (question) => ask((w) => w.daylight(question)),
         shares: (...asked) => ask((w) => w.shares(...asked)),
       };
     },

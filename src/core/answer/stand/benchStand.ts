@@ -1,3 +1,4 @@
+import { daylightOf } from '../../site/stand/Site';
 import type { Crop, Stage } from '../../things/crop/Crop';
 import { widthAtHeight } from '../../things/crop/heightAt';
 import type { Lamp } from '../../things/lamp/Lamp';
@@ -10,7 +11,7 @@ import { knownOf, type Known, type KnownLamp } from './knownOf';
 import type { LampOf } from '../../measure/reading/lightThere';
 import type { LightDay } from '../../judge/dose/LightDay';
 import { limitsOfBatch, type HardLimits } from '../../judge/verdict/hardLimits';
-import { cropOf } from './setUp';
+import { cropOf } from '../../site/crop/cropOf';
 import type { Tables } from '../../things/tables/Tables';
 import type { Batch, Fitting, Programme, Site, Stand, Tier, Tray } from '../../site/stand/Site';
 
@@ -114,7 +115,7 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
       leaves: leavesOf(tray, widthAtHeight(crop, plantHeight)),
     };
   });
-  const day = { on_min: programme.on_min, lit_min: programme.lit_min, daylight: tier.daylight };
+  const day = { on_min: programme.on_min, lit_min: programme.lit_min, daylight: daylightOf(tier) };
   return { tier, known, room: known.room, programme, hours: programme.lit_min / 60, day, lamps, trays, ...place };
 };
 

@@ -1,4 +1,4 @@
-import { cropOf } from './setUp';
+import { cropOf } from '../../site/crop/cropOf';
 import type { Tables } from '../../things/tables/Tables';
 import type { Batch, Site } from '../../site/stand/Site';
 import type { Day } from '../../units/day';

@@ -1,3 +1,5 @@
+import { cropOf } from '../../site/crop/cropOf';
+import { daylightOf } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import type { Crop, Stage } from '../../things/crop/Crop';
 import type { LightDay } from '../../judge/dose/LightDay';
@@ -11,10 +13,6 @@ import type { Hours, Metres } from '../../units/quantities';
 import type { Calibration } from '../../measure/reading/calibrate';
 import { canopyOf, plantHeightOf } from '../../site/stand/canopy';
 import type { Batch, Programme, Site, Stand, Tier } from '../../site/stand/Site';
-
-/** A crop of the person's own, or of the table. */
-export const cropOf = (site: Pick<Site, 'crops'>, id: string, tables: Pick<Tables, 'crop'>): Crop | undefined =>
-  site.crops.find((c) => c.id === id) ?? tables.crop(id);
 
 /** One stand of a single tier with everything looked up: what the quick check draws and judges. */
 export interface SetUp {
@@ -67,7 +65,7 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
     crop,
     stage,
     limits: limitsOfBatch(batch, crop, stage),
-    day: { on_min: programme.on_min, lit_min: programme.lit_min, daylight: tier.daylight },
+    day: { on_min: programme.on_min, lit_min: programme.lit_min, daylight: daylightOf(tier) },
     lamp,
     hours: programme.lit_min / 60,
     plantHeight,

@@ -199,7 +199,7 @@ const openWindow = (depth: number, left: number, right: number, height: number, 
   bottom: -over,
   top: height - over,
   reveal: 0,
-  overhang: null,
+  lintels: [],
   horizon: [],
 });
 

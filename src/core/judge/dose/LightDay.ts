@@ -35,11 +35,12 @@ export function photoperiodOf({ on_min, lit_min, daylight }: LightDay): Hours {
 }
 
 /**
- * Daylight at noon of its stretch, as half a sine wave between its ends.
+ * Daylight when it is strongest: of a clear day where its course is known, else at noon of half a sine wave between its ends.
  *
  *     E = DLI · π / (2 · T · 0.0036),   T in hours
  */
-export function peakOf({ dli, from_min, to_min }: Daylight): Ppfd {
+export function peakOf({ dli, from_min, to_min, course }: Daylight): Ppfd {
+  if (course) return Math.max(0, ...course.clear);
   const hours = Math.max(1, to_min - from_min) / 60;
   return (dli * Math.PI) / (2 * hours * MOL_SECONDS);
 }
@@ -47,7 +48,8 @@ export function peakOf({ dli, from_min, to_min }: Daylight): Ppfd {
 /** The strongest daylight while lamps burn: of noon where they burn then, else of the minute of their hours that is nearest to it. */
 export function daylightBesideLamps({ on_min, lit_min, daylight }: LightDay): Ppfd {
   if (!comesIn(daylight) || lit_min <= 0) return 0;
-  const { from_min, to_min } = daylight;
+  const { from_min, to_min, course } = daylight;
+  if (course) return strongestWithin(course.clear, on_min, lit_min);
   const noon = (from_min + to_min) / 2;
   let best = 0;
   // The lamps' day may run into the next one: yesterday's, today's, and tomorrow's.
@@ -56,6 +58,16 @@ export function daylightBesideLamps({ on_min, lit_min, daylight }: LightDay): Pp
     if (nearest <= from_min || nearest >= to_min) continue;
     best = Math.max(best, peakOf(daylight) * Math.sin((Math.PI * (nearest - from_min)) / (to_min - from_min)));
   }
+  return best;
+}
+
+/** The strongest part of a course that lamps burn along with. */
+function strongestWithin(course: readonly Ppfd[], on_min: number, lit_min: number): Ppfd {
+  const step = 1440 / course.length;
+  let best = 0;
+  course.forEach((ppfd, i) => {
+    if (ppfd > best && overlapOf(on_min, lit_min, { from_min: i * step, to_min: (i + 1) * step }) > 0) best = ppfd;
+  });
   return best;
 }
 

@@ -6,12 +6,16 @@ import type { Doubt } from './Band';
 export function doubtOfDaylight(day: LightDay, { mean }: Received): Doubt[] {
   const share = mean > 0 ? Math.min(1, daylightDose(day) / mean) : 0;
   if (share === 0) return [];
+  const course = day.daylight?.course;
+  const { low, high } = course?.off ?? DAYLIGHT_OFF;
   return [
     {
       why: 'daylight',
-      low: share * DAYLIGHT_OFF.low,
-      high: share * DAYLIGHT_OFF.high,
-      source: 'daylight as stated; single days differ by half, our estimate',
+      low: share * low,
+      high: share * high,
+      source: course
+        ? 'daylight of the window: from a day without sun to one without a cloud'
+        : 'daylight as stated; single days differ by half, our estimate',
     },
   ];
 }

@@ -1,3 +1,4 @@
+import { daylightOf } from '../../site/stand/Site';
 import type { Crop, Stage } from '../../things/crop/Crop';
 import { middleDayOf } from '../../things/crop/heightAt';
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
@@ -91,7 +92,7 @@ export class TierCourse {
 
   /** The lamps' hours and the daylight of the tier. */
   day({ on_min, lit_min }: LitTimes): LightDay {
-    return { on_min, lit_min, daylight: this.tier.tier.daylight };
+    return { on_min, lit_min, daylight: daylightOf(this.tier.tier) };
   }
 
   canopy(tray: number, risers: number, day: Day): Metres {

@@ -1,6 +1,6 @@
-import { grownTo } from '../../answer/stand/grownTo';
+import { asOf } from '../../answer/stand/asOf';
 import { growthOf } from '../../site/growth/growthOf';
-import { cropOf } from '../../answer/stand/setUp';
+import { cropOf } from '../../site/crop/cropOf';
 import type { Tables } from '../../things/tables/Tables';
 import type { Site, Tier } from '../../site/stand/Site';
 import type { Day } from '../../units/day';
@@ -53,7 +53,7 @@ function aged(site: Site, days: number): Site {
  */
 export function siteOn(site: Site, visits: readonly VisitJobs[], day: Day, tables: Pick<Tables, 'crop'>, from?: Day): Site {
   const later = aged(site, Math.max(0, day - (from ?? visits[0]?.day ?? day)));
-  const grown = grownTo(visits.filter((v) => v.day <= day).reduce(doVisit, later), day, tables);
+  const grown = asOf(visits.filter((v) => v.day <= day).reduce(doVisit, later), day, tables);
   const left = new Set(
     grown.batches
       .filter((b) => {

@@ -1,3 +1,4 @@
+import { daylightOf } from '../../site/stand/Site';
 import { tables } from '../../things/tables/libraryTables';
 import { lastDayOf } from '../../site/growth/growthOf';
 import { answerBench } from '../../answer/bench/answerBench';
@@ -311,7 +312,7 @@ function servedOn(t: TimerCourse, stretch: Stretch, [from, to]: readonly [Day, D
       const { stage, age } = course.state(i, at);
       const setting = stretch.tiers.get(course)!;
       const light = course.light(i, setting.lift, setting.risers[tray.id]!, at);
-      const { daylight } = course.tier.tier;
+      const daylight = daylightOf(course.tier.tier);
       const wish = wishedHours(batch.plan, crop, stage, age, light, daylight);
       // What goes by the dose is weighed by its dose, so that trays of one timer meet where all are served; so is what nobody has planned.
       const byDose = wish === null || batch.plan.kind === 'dose' || (batch.plan.kind === 'day-and-night' && wish.hours < 24);

@@ -1,3 +1,4 @@
+import { daylightOf } from '../../site/stand/Site';
 import type { TierLight } from '../../answer/bench/BenchQuestion';
 import { spreadOfMap } from '../../judge/dose/spreadOfMap';
 import type { BenchStand, BenchTier } from '../../answer/stand/benchStand';
@@ -29,7 +30,7 @@ export function servedBy(timer: StandTimer, lights: Readonly<Record<string, Tier
     t.trays.flatMap(({ tray, stage, limits }) => {
       const light = lights[t.tier.id]?.trays[tray.id];
       if (!light || t.lamps.length === 0) return [];
-      return [{ trayId: tray.id, stage, limits, light: spreadOfMap(light.map, [plantAreaOf(tray)]), daylight: t.tier.daylight }];
+      return [{ trayId: tray.id, stage, limits, light: spreadOfMap(light.map, [plantAreaOf(tray)]), daylight: daylightOf(t.tier) }];
     }),
   );
 }

@@ -1,10 +1,22 @@
-import type { Dli } from '../../units/quantities';
+import type { Dli, Ppfd, Share } from '../../units/quantities';
 
-/** Daylight on the plants of a tier, as the person states it: how much in a day, and from when to when. */
+/** Daylight on the plants of a tier: how much in a day, and from when to when. */
 export interface Daylight {
   readonly dli: Dli;
   readonly from_min: number;
   readonly to_min: number;
+  /** Where it was computed from a window: its course over the day, and how far single days lie below and above; left out: as stated. */
+  readonly course?: DaylightCourse;
+}
+
+/** The course of a day in equal parts from midnight, PPFD of leaves that face up. */
+export interface DaylightCourse {
+  /** In the mean of a month's clear and overcast days: what adds up. */
+  readonly mean: readonly Ppfd[];
+  /** Under a clear sky: what leaves must bear. */
+  readonly clear: readonly Ppfd[];
+  /** How far a day without sun lies below the mean, and one without a cloud above it. */
+  readonly off: { readonly low: Share; readonly high: Share };
 }
 
 /**
@@ -13,11 +25,16 @@ export interface Daylight {
  */
 export const DAYLIGHT_OFF = { low: 0.6, high: 0.5 } as const;
 
-/**
- * How much of a day's daylight has come by a minute of the day: as half a sine wave between its ends, the usual shape of a clear
- * day.
- */
-export function daylightBy({ dli, from_min, to_min }: Daylight, minute: number): Dli {
+/** How much of a day's daylight has come by a minute of the day: by its course, else as half a sine wave between its ends. */
+export function daylightBy({ dli, from_min, to_min, course }: Daylight, minute: number): Dli {
+  if (course) return courseBy(course.mean, minute);
   const part = (minute - from_min) / Math.max(1, to_min - from_min);
   return part <= 0 ? 0 : part >= 1 ? dli : (dli * (1 - Math.cos(Math.PI * part))) / 2;
+}
+
+function courseBy(mean: readonly Ppfd[], minute: number): Dli {
+  const step = 1440 / mean.length;
+  let sum = 0;
+  for (let i = 0; i < mean.length; i++) sum += mean[i]! * Math.min(step, Math.max(0, minute - i * step));
+  return (sum * 60) / 1e6;
 }

@@ -1,3 +1,6 @@
+import type { Climate } from '../../sky/outdoors/climates';
+import type { Place } from '../../sky/outdoors/outdoorsAt';
+import type { AtWindow, Window } from '../window/Window';
 import type { Stated } from './Stated';
 import type { Crop, StageName } from '../../things/crop/Crop';
 import type { Daylight } from './Daylight';
@@ -42,6 +45,10 @@ export interface Site {
   readonly timeZone: string | null;
   /** What is so in the household and no drawing shows. */
   readonly stated: readonly Stated[];
+  /** Where on the earth the household is; null: not stated. */
+  readonly place: Place | null;
+  readonly climate: Climate;
+  readonly windows: readonly Window[];
 }
 
 export const OUTCOMES = ['good', 'fair', 'poor'] as const;
@@ -79,6 +86,8 @@ export interface Stand {
   readonly chart: KeptChart | null;
   /** The visits of its calendar as it was last written, and how often it was; null: never. */
   readonly calendar: { readonly sequence: number; readonly days: readonly Day[] } | null;
+  /** The window that it stands at; null: none. */
+  readonly window: AtWindow | null;
 }
 
 export const PLUGGED_KINDS = ['fan', 'mat', 'pump', 'other'] as const;
@@ -106,13 +115,18 @@ export interface Tier {
   readonly fittings: readonly Fitting[];
   readonly trays: readonly Tray[];
   readonly programmeId: string;
-  /** What comes in by day, as stated; null: none. */
+  /** What comes in by day, as stated: it counts rather than what a window gives; null: not stated. */
   readonly daylight: Daylight | null;
+  /** What its window gives on the day that is shown; left out: it stands at none. Never kept: it follows from window and date. */
+  readonly sun?: Daylight;
   /** What meters showed under these lamps, the oldest first. */
   readonly readings: readonly Reading[];
   /** What they were found to say of lamps and sides, the oldest first; the last one counts. */
   readonly fits: readonly Fit[];
 }
+
+/** The daylight that counts on a tier: as stated, else what its window gives. */
+export const daylightOf = ({ daylight, sun }: Pick<Tier, 'daylight' | 'sun'>): Daylight | null => daylight ?? sun ?? null;
 
 /** A lamp where it hangs: the middle of its face, and the height of its face above the tier's floor. */
 export interface Fitting {

@@ -1,3 +1,4 @@
+import { readyClimate } from '../../sky/outdoors/climates';
 import { USUAL_RHYTHM } from '../hang/VisitRhythm';
 import { AS_SET } from '../timer/HoursPlan';
 import type { Batch, Programme, Site, Stand } from './Site';
@@ -8,7 +9,14 @@ export const UNDATED = { sown: null, leaves: null, log: [], plan: AS_SET } as co
 
 export const BARE_TIMER = { rating: null, outlets: null } as const satisfies Partial<Programme>;
 
-export const BARE_STAND = { strip: null, steadyOutlets: null, plugged: [], chart: null, calendar: null } as const satisfies Partial<Stand>;
+export const BARE_STAND = {
+  strip: null,
+  steadyOutlets: null,
+  plugged: [],
+  chart: null,
+  calendar: null,
+  window: null,
+} as const satisfies Partial<Stand>;
 
 export const BARE_SITE: Omit<Site, 'currency' | 'price_per_kWh'> = {
   stands: [],
@@ -24,4 +32,7 @@ export const BARE_SITE: Omit<Site, 'currency' | 'price_per_kWh'> = {
   visits: USUAL_RHYTHM,
   timeZone: null,
   stated: [],
+  place: null,
+  climate: readyClimate('cloudy-coast'),
+  windows: [],
 };

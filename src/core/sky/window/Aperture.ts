@@ -20,8 +20,8 @@ export interface Aperture {
   readonly top: Metres;
   /** Thickness of the wall outside the glass: its edges hide the sky from the side. */
   readonly reveal: Metres;
-  /** A roof over the window: how far it comes out from the wall, and how far over the glass it is. */
-  readonly overhang: { readonly out: Metres; readonly above: Metres } | null;
+  /** Level edges that hide what is steeper: of a roof over the window, of the shelf over the plants. From the place: how far, how high. */
+  readonly lintels: readonly { readonly away: Metres; readonly over: Metres }[];
   /** From left to right; the line runs straight between them and level beyond the outermost. Empty: flat. */
   readonly horizon: readonly HorizonPoint[];
 }
@@ -51,12 +51,12 @@ export function widthSeen({ depth, left, right, reveal }: Aperture): { from: Rad
 }
 
 /** From how low to how high one sees out in a direction; nothing where `to` is not above `from`. */
-export function heightSeen({ depth, bottom, top, reveal, overhang }: Aperture, azimuth: Radians): { from: Radians; to: Radians } {
+export function heightSeen({ depth, bottom, top, reveal, lintels }: Aperture, azimuth: Radians): { from: Radians; to: Radians } {
   const k = Math.cos(azimuth);
   const outer = depth + reveal;
   const from = Math.max(Math.atan2(bottom * k, depth), Math.atan2(bottom * k, outer));
   let to = Math.min(Math.atan2(top * k, depth), Math.atan2(top * k, outer));
-  if (overhang) to = Math.min(to, Math.atan2((top + overhang.above) * k, outer + overhang.out));
+  for (const { away, over } of lintels) to = Math.min(to, Math.atan2(over * k, away));
   return { from, to };
 }
 

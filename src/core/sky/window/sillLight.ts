@@ -1,6 +1,6 @@
 import type { Radians, Share } from '../../units/quantities';
 import type { Moment } from '../outdoors/outdoorsAt';
-import { GROUND_ALBEDO, OVERCAST_UPRIGHT, UMOL_PER_J } from '../outdoors/skies';
+import { GROUND_ALBEDO, OVERCAST_UPRIGHT, UMOL_PER_J, type Outdoors } from '../outdoors/skies';
 import { isLit, type Aperture } from './Aperture';
 import type { Glass } from './Glass';
 import type { ComesBack } from './Inside';
@@ -47,31 +47,42 @@ export const sillOf = (aperture: Aperture, facing: Radians, glass: Glass, open: 
 /** Light at a place behind a window under a clear and under an overcast sky. */
 export function sillLight({ sun, clear, overcast }: Moment, sill: Sill): { readonly clear: SillLight; readonly overcast: SillLight } {
   if (!(sun.elevation > 0)) return { clear: DARK, overcast: DARK };
-  const { view, glass, open, room } = sill;
   const turned = ((sun.azimuth - sill.facing + 3 * Math.PI) % (2 * Math.PI)) - Math.PI;
-  const level = Math.sin(sun.elevation);
+  // How squarely the sun meets the pane; from behind: below zero.
   const onPane = Math.cos(sun.elevation) * Math.cos(turned);
-  const k = UMOL_PER_J * open;
-  const through = glass.diffuse * k;
-  const ray = clear.beam > 0 && onPane > 0 && isLit(sill.aperture, turned, sun.elevation) ? clear.beam * glass.beam(onPane) * k : 0;
-  /** What fronts opposite send back: they are lit by half a sky, the ground and the sun in our back. */
-  const things = (diffuse: number, upright: Share, global: number, beam: number) =>
-    THINGS_REFLECTANCE * (diffuse * upright + (GROUND_ALBEDO / 2) * global + beam * Math.max(0, -onPane));
-  const ground = (global: number) => GROUND_ALBEDO * global;
-  /** Light in the pane, sun included, that goes down into the room and up to its ceiling; what stands outside is left out of it. */
-  const back = (diffuse: number, upright: Share, global: number, beam: number) =>
-    room
-      ? room.ofDownward * (through * diffuse * upright + beam * glass.beam(onPane) * k * Math.max(0, onPane)) +
-        room.ofUpward * through * (GROUND_ALBEDO / 2) * global
-      : 0;
-  const sum = (sky: 'uniform' | 'overcast', diffuse: number, upright: Share, global: number, beam: number, ray: number): SillLight => {
-    const away = back(diffuse, upright, global, beam);
-    const [t, g] = [things(diffuse, upright, global, beam), ground(global)];
-    const on = (seen: View['up']) => through * (seen[sky] * diffuse + seen.things * t + seen.ground * g) + away;
-    return { up: on(view.up) + ray * level, beam: ray * level, facing: on(view.facing) + ray * Math.max(0, onPane), away };
-  };
   return {
-    clear: sum('uniform', clear.diffuse, 0.5, clear.global, clear.beam, ray),
-    overcast: sum('overcast', overcast.diffuse, OVERCAST_UPRIGHT, overcast.global, 0, 0),
+    clear: under(sill, 'uniform', clear, 0.5, onPane, isLit(sill.aperture, turned, sun.elevation) ? Math.sin(sun.elevation) : 0),
+    overcast: under(sill, 'overcast', overcast, OVERCAST_UPRIGHT, onPane, 0),
+  };
+}
+
+/**
+ * Light under one sky.
+ *
+ * @param upright  of the light of the sky alone an upright face gets this share
+ * @param level    sine of the sun's height where its rays come in at the place, else 0
+ */
+function under(sill: Sill, sky: 'uniform' | 'overcast', out: Outdoors, upright: Share, onPane: number, level: number): SillLight {
+  const { view, glass, room } = sill;
+  const k = UMOL_PER_J * sill.open;
+  const through = glass.diffuse * k;
+  const ground = GROUND_ALBEDO * out.global;
+  const sunInPane = onPane > 0 && out.beam > 0 ? out.beam * glass.beam(onPane) * k : 0;
+  // What fronts opposite send back: they are lit by half a sky, the ground and the sun in our back.
+  const things = THINGS_REFLECTANCE * (out.diffuse * upright + ground / 2 + out.beam * Math.max(0, -onPane));
+  // Light in the pane that goes down into the room and up to its ceiling; what stands outside is left out of it.
+  const away = room
+    ? room.ofDownward * (through * out.diffuse * upright + sunInPane * Math.max(0, onPane)) + room.ofUpward * (through * ground) * 0.5
+    : 0;
+  const beam = level > 0 ? sunInPane * level : 0;
+  const { up, facing } = view;
+  return {
+    up: through * (up[sky] * out.diffuse + up.things * things + up.ground * ground) + away + beam,
+    beam,
+    facing:
+      through * (facing[sky] * out.diffuse + facing.things * things + facing.ground * ground) +
+      away +
+      (level > 0 ? sunInPane * Math.max(0, onPane) : 0),
+    away,
   };
 }

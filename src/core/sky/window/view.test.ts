@@ -7,7 +7,7 @@ import { sillLight, sillOf } from './sillLight';
 import { viewOf } from './viewOf';
 
 const RAD = Math.PI / 180;
-const open: Aperture = { depth: 0.5, left: -0.6, right: 0.6, bottom: 0, top: 1.2, reveal: 0, overhang: null, horizon: [] };
+const open: Aperture = { depth: 0.5, left: -0.6, right: 0.6, bottom: 0, top: 1.2, reveal: 0, lintels: [], horizon: [] };
 const apertures = fc.record({
   depth: fc.double({ min: 0.05, max: 3, noNaN: true }),
   left: fc.double({ min: -2, max: -0.1, noNaN: true }),
@@ -15,8 +15,9 @@ const apertures = fc.record({
   bottom: fc.double({ min: -0.5, max: 0.5, noNaN: true }),
   top: fc.double({ min: 0.6, max: 2, noNaN: true }),
   reveal: fc.double({ min: 0, max: 0.4, noNaN: true }),
-  overhang: fc.option(
-    fc.record({ out: fc.double({ min: 0, max: 1.5, noNaN: true }), above: fc.double({ min: 0, max: 0.5, noNaN: true }) }),
+  lintels: fc.array(
+    fc.record({ away: fc.double({ min: 0.05, max: 3, noNaN: true }), over: fc.double({ min: 0.6, max: 2.5, noNaN: true }) }),
+    { maxLength: 2 },
   ),
   horizon: fc
     .array(
@@ -86,7 +87,7 @@ test('more depth, a thicker wall or a longer roof never let more light in', () =
       const seen = viewOf(a).up.overcast;
       const less = [
         { ...a, reveal: a.reveal + 0.1 },
-        { ...a, overhang: { out: (a.overhang?.out ?? 0) + 0.5, above: a.overhang?.above ?? 0 } },
+        { ...a, lintels: [...a.lintels, { away: 1, over: 1 }] },
       ];
       for (const other of less) expect(viewOf(other).up.overcast).toBeLessThanOrEqual(seen + 1e-9);
     }),
@@ -108,7 +109,7 @@ test('the line of what stands outside is read between its points, and level beyo
 });
 
 test('a roof of one metre at the head of the glass hides what is steeper than its edge', () => {
-  const a = { ...open, overhang: { out: 1, above: 0 } };
+  const a = { ...open, lintels: [{ away: 1.5, over: 1.2 }] };
   expect(heightSeen(a, 0).to).toBeCloseTo(Math.atan(1.2 / 1.5), 9);
   expect(widthSeen({ ...open, reveal: 0.3 }).to).toBeCloseTo(Math.atan(0.6 / 0.8), 9);
 });

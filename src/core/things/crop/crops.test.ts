@@ -1,7 +1,7 @@
 import { cropLibrary } from './cropLibrary';
 import { tables } from '../tables/libraryTables';
 import { BARE_SITE, UNDATED } from '../../site/stand/bare';
-import { cropOf } from '../../answer/stand/setUp';
+import { cropOf } from '../../site/crop/cropOf';
 import type { Site } from '../../site/stand/Site';
 import { boltsAbove } from './bolting';
 import { copyOf, dropCrop, dropNote, isGrown, keepCrop, MOST_CROPS, noteCrop } from '../../site/crop/changeCrops';

@@ -1,0 +1,90 @@
+import { sunshineOf, type Climate } from '../../sky/outdoors/climates';
+import { outdoorsOver, type Moment, type Place } from '../../sky/outdoors/outdoorsAt';
+import { sunDay } from '../../sky/sun/sunDay';
+import { sillLight, type Sill } from '../../sky/window/sillLight';
+import type { Daylight } from '../../site/stand/Daylight';
+import { noonOf, type Day } from '../../units/day';
+import { overlapOf, type Span } from '../../units/Span';
+
+/** Parts of a day for which daylight is computed. */
+export const PARTS = 96;
+const PART_min = 1440 / PARTS;
+const DAY_ms = 86_400_000;
+/** From one part to the sum of its photons, mol per µmol s⁻¹. */
+export const PART_mol = (PART_min * 60) / 1e6;
+
+/** The moments of a day by the clocks of a place, the middle of each part. */
+export const momentsOf = (day: Day, place: Place, ahead_min: number, parts = PARTS): Moment[] =>
+  outdoorsOver(day * DAY_ms - ahead_min * 60_000, parts, place);
+
+/** What is left of each part of a day that a blind shuts; 1 where there is none. */
+export const openParts = (blind: Span | null, parts = PARTS): number[] =>
+  Array.from({ length: parts }, (_, i) => {
+    if (!blind) return 1;
+    const span = 1440 / parts;
+    return 1 - overlapOf(i * span, span, blind) / span;
+  });
+
+/** A month of the calendar, 0 … 11. */
+export const monthOf = (day: Day): number => noonOf(day).getUTCMonth();
+
+/** What a day is computed with, besides the places themselves. */
+export interface SkyOfDay {
+  readonly place: Place;
+  readonly climate: Climate;
+  readonly day: Day;
+  /** How far the clocks are ahead of UTC. */
+  readonly ahead_min: number;
+  readonly moments: readonly Moment[];
+}
+
+export const skyOfDay = (place: Place, climate: Climate, day: Day, ahead_min: number): SkyOfDay => ({
+  place,
+  climate,
+  day,
+  ahead_min,
+  moments: momentsOf(day, place, ahead_min),
+});
+
+/** When the sun is up by the clocks of a place, within 0 … 1440. */
+export function sunUp({ place, day, ahead_min }: Pick<SkyOfDay, 'place' | 'day' | 'ahead_min'>): Span | null {
+  const sun = sunDay(day * DAY_ms, place.latitude, place.longitude);
+  if (sun.state === 'always down') return null;
+  if (sun.state === 'always up') return { from_min: 0, to_min: 1440 };
+  const local = (minute: number | null, otherwise: number) => (minute === null ? otherwise : Math.round(minute + ahead_min));
+  const from_min = Math.max(0, Math.min(1438, local(sun.rise_min, 0)));
+  return { from_min, to_min: Math.max(from_min + 1, Math.min(1440, local(sun.set_min, 1440))) };
+}
+
+/**
+ * The daylight of one day at some places together (the mean of them): a mixture of clear and overcast by the month's share of sunshine.
+ *
+ * @returns null where no light comes in
+ */
+export function daylightAt(sills: readonly Sill[], sky: SkyOfDay, blind: Span | null): Daylight | null {
+  const up = sunUp(sky);
+  if (!up || sills.length === 0) return null;
+  const share = sunshineOf(sky.climate, monthOf(sky.day), sky.place.latitude);
+  const open = openParts(blind);
+  const clear: number[] = [];
+  const mean: number[] = [];
+  let [dli, brightest, darkest] = [0, 0, 0];
+  sky.moments.forEach((moment, i) => {
+    let [c, o] = [0, 0];
+    for (const sill of sills) {
+      const light = sillLight(moment, sill);
+      c += (light.clear.up * open[i]!) / sills.length;
+      o += (light.overcast.up * open[i]!) / sills.length;
+    }
+    const m = share * c + (1 - share) * o;
+    clear.push(c);
+    mean.push(m);
+    dli += m * PART_mol;
+    brightest += c * PART_mol;
+    darkest += o * PART_mol;
+  });
+  if (!(dli > 0)) return null;
+  // Away from the sun an overcast sky may be the brighter one.
+  const [low, high] = [Math.min(brightest, darkest), Math.max(brightest, darkest)];
+  return { dli, ...up, course: { mean, clear, off: { low: Math.max(0, 1 - low / dli), high: Math.max(0, high / dli - 1) } } };
+}

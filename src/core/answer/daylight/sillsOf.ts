@@ -1,0 +1,70 @@
+import type { Aperture } from '../../sky/window/Aperture';
+import type { Sill } from '../../sky/window/sillLight';
+import type { Site, Stand, Tier } from '../../site/stand/Site';
+import type { AtWindow, Window } from '../../site/window/Window';
+import { materialOf } from '../../things/material/materialLibrary';
+import type { Metres, Share } from '../../units/quantities';
+import { correctionOf } from './correctionOf';
+import { NEAREST, sillAsBuilt, type BeforeWindow } from './sillAsBuilt';
+
+/** What lets more through than this does not hide the sky. */
+const SEE_THROUGH = 0.5;
+
+/** A place before a window, made ready, with what was measured there. @param lintels edges between it and the window, as in `Aperture` */
+export const sillAt = (window: Window, at: BeforeWindow, lintels: Aperture['lintels'] = [], open = 1): Sill =>
+  sillAsBuilt(window, at, lintels, open * correctionOf(window).factor);
+
+/** The window that a stand is at. */
+export const windowOf = (site: Pick<Site, 'windows'>, { window }: Pick<Stand, 'window'>): Window | undefined =>
+  window ? site.windows.find((w) => w.id === window.windowId) : undefined;
+
+/** Where a point of a tier is before the window of its stand. @param point as in `Tier`, z over its floor */
+export function beforeWindow(at: AtWindow, tier: Tier, base: Metres, point: { x: Metres; y: Metres; z: Metres }): BeforeWindow {
+  const [dx, dy] = [point.x - tier.width / 2, point.y - tier.depth / 2];
+  const over = at.above + base + point.z;
+  if (at.side === 'back') return { depth: at.gap + tier.depth - point.y, along: at.along + dx, over };
+  if (at.side === 'front') return { depth: at.gap + point.y, along: at.along - dx, over };
+  if (at.side === 'left') return { depth: at.gap + point.x, along: at.along + dy, over };
+  return { depth: at.gap + tier.width - point.x, along: at.along - dy, over };
+}
+
+/** Height of a tier's floor over that of the lowest tier of its stand. */
+export function baseOf(stand: Stand, tierId: string): Metres {
+  let base = 0;
+  for (const tier of [...stand.tiers].reverse()) {
+    if (tier.id === tierId) return base;
+    base += tier.enclosure.height + stand.shelf;
+  }
+  return base;
+}
+
+/** A place before a window with what of its stand stands between them: plain data, for workers. */
+export interface SillAsked {
+  readonly window: Window;
+  readonly at: BeforeWindow;
+  readonly lintels: Aperture['lintels'];
+  readonly open: Share;
+}
+
+export const sillFrom = ({ window, at, lintels, open }: SillAsked): Sill => sillAt(window, at, lintels, open);
+
+/** A point of a tier before the window of its stand, its own sides and shelf counted; null where it stands at none. */
+export function askedOfPoint(
+  site: Pick<Site, 'windows'>,
+  stand: Stand,
+  tier: Tier,
+  point: { x: Metres; y: Metres; z: Metres },
+): SillAsked | null {
+  const window = windowOf(site, stand);
+  if (!window || !stand.window) return null;
+  const { faces, height } = tier.enclosure;
+  const at = beforeWindow(stand.window, tier, baseOf(stand, tier.id), point);
+  const roofed = materialOf(faces.ceiling).transmittance < SEE_THROUGH;
+  const away = Math.max(NEAREST, at.depth - stand.window.gap);
+  return {
+    window,
+    at,
+    lintels: roofed ? [{ away, over: Math.max(0, height - point.z) }] : [],
+    open: materialOf(faces[stand.window.side]).transmittance,
+  };
+}

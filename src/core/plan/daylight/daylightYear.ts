@@ -1,0 +1,40 @@
+import { sillFrom, type SillAsked } from '../../answer/daylight/sillsOf';
+import { yearOf, type Year } from '../../answer/daylight/yearOf';
+import type { Climate } from '../../sky/outdoors/climates';
+import type { Place } from '../../sky/outdoors/outdoorsAt';
+import type { Served, TimerRules } from '../timer/solveTimer';
+import { topUpOf, type TopUp } from './topUp';
+
+/** What is asked of a year of daylight: plain data, for workers. */
+export interface DaylightQuestion {
+  readonly year: number;
+  readonly place: Place;
+  readonly climate: Climate;
+  readonly timeZone: string | null;
+  readonly parts: number;
+  readonly sills: readonly SillAsked[];
+  /** A timer whose lamps add to it; `sills` are those of its trays. null: none. */
+  readonly timer: {
+    /** Which of the places stand under its lamps. */
+    readonly of: readonly number[];
+    readonly served: readonly Omit<Served, 'daylight'>[];
+    readonly rules: TimerRules;
+    readonly now: { readonly on_min: number; readonly lit_min: number };
+  } | null;
+}
+
+export interface DaylightAnswer {
+  readonly year: Year;
+  readonly topUps: readonly TopUp[];
+}
+
+/** The daylight of a year at some places, and what lamps have to add. */
+export function daylightYear({ sills, timer, parts, ...asked }: DaylightQuestion): DaylightAnswer {
+  const year = yearOf(
+    asked,
+    sills.map((s) => ({ sill: sillFrom(s), blind: s.window.blind })),
+    parts,
+  );
+  const topUps = timer ? topUpOf(year, timer.of.map((i) => year.places[i]!), { ...asked, ...timer }) : []; // prettier-ignore
+  return { year, topUps };
+}
