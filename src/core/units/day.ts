@@ -39,3 +39,6 @@ export function dayAt(now_ms: number, timeZone?: string): Day {
 
 /** A day as a `Date` at noon UTC, for writers of dates that are told to write UTC. */
 export const noonOf = (day: Day): Date => new Date(day * MS_PER_DAY + MS_PER_DAY / 2);
+
+/** The year of the calendar that a day is of. */
+export const yearOfDay = (day: Day): number => noonOf(day).getUTCFullYear();

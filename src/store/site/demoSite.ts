@@ -4,6 +4,7 @@ import { withDemoBench } from './demoBench';
 import { withDemoReadings } from './demoReadings';
 import type { Day } from '../../core/units/day';
 import { withDemoSeason } from './demoSeason';
+import { withDemoWindows } from './demoWindows';
 import { emptySite } from './newSite';
 import { takeReading } from '../../core/measure/reading/takeReading';
 import { keepReading } from '../../core/site/stand/changeReadings';
@@ -125,6 +126,6 @@ export function demoCorners(language: string): Site {
 
 /** The whole demo: its stands on the bench, and its corners; with the dates of its season where the day is known. */
 export function demoSite(language: string, today: Day | null = null): Site {
-  const site = withDemoReadings(withDemoBench(demoCorners(language)));
+  const site = withDemoWindows(withDemoReadings(withDemoBench(demoCorners(language))));
   return today === null ? site : withDemoSeason(site, today);
 }

@@ -1,21 +1,44 @@
 'use client';
 import { Sun, X } from 'lucide-react';
+import Link from 'next/link';
 import type { Daylight } from '@/core/site/stand/Daylight';
 import { setDaylight } from '@/core/site/stand/changeOutlets';
+import { showClock } from '@/core/units/clock';
 import type { StandTimer } from '@/core/plan/timer/servedBy';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';
 import { useWorkspace } from '../shell/WorkspaceContext';
+import { doseNumber } from '../stage/lightWords';
+import { standPath } from '../stands/places';
 import { ClockField } from './ClockField';
 
 /** A sill in the middle of a year, to begin with: growers' consensus, to be put right. */
 const TO_BEGIN_WITH: Daylight = { dli: 2, from_min: 8 * 60, to_min: 17 * 60 };
 
 /** Daylight on the plants of a timer, as the person states it: the lamps have so much less to give. */
-export function DaylightFields({ timer, daylight }: { timer: StandTimer; daylight: Daylight | null }) {
+export function DaylightFields({ timer, standId }: { timer: StandTimer; standId: string }) {
   const { sites } = useWorkspace();
+  const { daylight, sun } = timer.tiers[0]!.tier;
   const change = (next: Daylight | null) => changeSite(sites, 'state the daylight', setDaylight(timer.id, next));
+  if (!daylight && sun)
+    return (
+      <p className="flex flex-wrap items-center gap-x-3 text-[15px]">
+        <span>
+          <Sun size={17} aria-hidden className="mr-1.5 inline" />
+          {doseNumber(sun.dli)} mol a day from the window, {showClock(sun.from_min)} to {showClock(sun.to_min)}
+        </span>
+        <Link
+          href={standPath(standId, 'daylight')}
+          className="inline-flex min-h-9 items-center font-semibold underline underline-offset-4 max-md:min-h-11"
+        >
+          Where from
+        </Link>
+        <Button kind="quiet" onClick={() => change({ dli: Math.round(sun.dli * 10) / 10, from_min: sun.from_min, to_min: sun.to_min })}>
+          State it by hand
+        </Button>
+      </p>
+    );
   if (!daylight)
     return (
       <Button kind="quiet" className="px-1!" onClick={() => change(TO_BEGIN_WITH)}>

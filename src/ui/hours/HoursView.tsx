@@ -58,7 +58,9 @@ function OfStand({ stand }: { stand: BenchStand }) {
         )}
         {light !== null &&
           light !== 'failed' &&
-          timers.map((timer) => <TimerCard key={timer.id} timer={timer} alone={timers.length === 1} lights={light.tiers} />)}
+          timers.map((timer) => (
+            <TimerCard key={timer.id} timer={timer} alone={timers.length === 1} standId={stand.stand.id} lights={light.tiers} />
+          ))}
         <p className="border-t border-line pt-4 text-sm text-soft">
           Timers and power strips carry no more than their rating, for hours on end no more than four fifths of it. Mains and water do not
           go together: what hangs over trays belongs on a circuit with a residual-current device. Local code and a licensed electrician come

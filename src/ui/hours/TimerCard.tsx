@@ -27,11 +27,12 @@ interface TimerCardProps {
   timer: StandTimer;
   /** It is the only one of its stand. */
   alone: boolean;
+  standId: string;
   lights: Readonly<Record<string, TierLight>>;
 }
 
 /** One timer: its day, how each tray on it fares, and the times that would serve all of them best. */
-export function TimerCard({ timer, alone, lights }: TimerCardProps) {
+export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
   const { sites } = useWorkspace();
   const { timerStep_min } = useSettings();
   const { quiet, cheap, price_per_kWh, currency } = useSite((s) => s.site);
@@ -85,7 +86,7 @@ export function TimerCard({ timer, alone, lights }: TimerCardProps) {
             <ClockField label="off" value={off_min} onChange={(off) => change(on_min, litBetween(on_min, off, lit_min))} />
             {now.inQuiet_min > 0 && <p className="self-end pb-1.5 text-copper">{showHours(now.inQuiet_min)} of it in the quiet hours</p>}
           </div>
-          <DaylightFields timer={timer} daylight={daylight} />
+          <DaylightFields timer={timer} standId={standId} />
           {chosen && (
             <DoseFigure
               weakest={chosen.light.weakest}

@@ -5,6 +5,7 @@ import { fail, ok } from '@/core/units/result';
 import { isCurrency } from '@/core/units/money';
 import { changeSite } from '@/store/site/siteStore';
 import { setTariff } from '@/store/site/setUpVerbs';
+import { ClimateFields, PlaceFields } from '../daylight/PlaceFields';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
 import { TypedField } from '../parts/TypedField';
@@ -49,6 +50,12 @@ export function SettingsView() {
           ]}
           onChange={(temperatureUnit) => settings.setState({ temperatureUnit })}
         />
+      </Line>
+      <Line title="Place and sunshine" note="For windows: where the sun goes, and how often it shines.">
+        <div className="space-y-5">
+          <PlaceFields />
+          <ClimateFields />
+        </div>
       </Line>
       <Line title="Power" note="The price begins as a guess from your browser’s language. Put in what your bill says.">
         <div className="flex gap-4">

@@ -4,6 +4,7 @@ export const STAND_PARTS = [
   { part: 'readings', label: 'Readings' },
   { part: 'hours', label: 'Hours' },
   { part: 'hanging', label: 'Hanging' },
+  { part: 'daylight', label: 'Daylight' },
   { part: 'power', label: 'Power' },
 ] as const;
 export type StandPart = (typeof STAND_PARTS)[number]['part'];

@@ -53,7 +53,8 @@ export function canopyOfTray(site: Site, tray: Tray, tables: Pick<Tables, 'crop'
 const middleOf = (tier: Tier) => ({ x: tier.width / 2, y: tier.depth / 2, z: WHERE_LEAVES_WOULD_BE });
 
 function without(tier: Tier): Tier {
-  const { sun: _, ...rest } = tier;
+  const rest = { ...tier };
+  delete (rest as { sun?: Daylight }).sun;
   return rest;
 }
 

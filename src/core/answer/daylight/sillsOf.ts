@@ -65,6 +65,7 @@ export function askedOfPoint(
     window,
     at,
     lintels: roofed ? [{ away, over: Math.max(0, height - point.z) }] : [],
-    open: materialOf(faces[stand.window.side]).transmittance,
+    // The clear side of a sill is the window itself.
+    open: stand.kind === 'sill' && faces[stand.window.side] === 'clear' ? 1 : materialOf(faces[stand.window.side]).transmittance,
   };
 }

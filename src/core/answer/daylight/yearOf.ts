@@ -27,8 +27,9 @@ export interface MonthAtPlace {
   readonly high: Dli;
   /** On a clear day. */
   readonly sunHours: Hours;
-  /** How much more comes from the pane than from the room, in the mean; null: no light. */
-  readonly lean: number | null;
+  /** Mean of the month's days on leaves that face the pane, and on those that face the room. */
+  readonly facing: Dli;
+  readonly away: Dli;
   readonly strongest: { readonly ppfd: Ppfd; readonly day: Day; readonly minute: number };
 }
 
@@ -58,9 +59,9 @@ export interface PlaceAsked {
  * @param parts  of a day: 144 are ten minutes
  */
 export function yearOf({ year, place, climate, timeZone }: YearAsked, asked: readonly PlaceAsked[], parts = 144): Year {
+  const part_mol = 86_400 / parts / 1e6;
   const from = dayFrom(year, 1, 1);
   const days = dayFrom(year + 1, 1, 1) - from;
-  const part_mol = 86_400 / parts / 1e6;
   const ahead = minutesAhead(timeZone);
   const shares = Array.from({ length: 12 }, (_, month) => sunshineOf(climate, month, place.latitude));
   const all = asked.map(({ blind }) => ({ ...emptyPlace(days, parts), open: openParts(blind, parts), months: emptyMonths() }));
@@ -105,22 +106,20 @@ export function yearOf({ year, place, climate, timeZone }: YearAsked, asked: rea
     from,
     days,
     parts,
-    places: all.map(({ open: _, months, ...at }) => ({
-      ...at,
+    places: all.map(({ clear, overcast, mean, course, clearCourse, months }) => ({
+      ...{ clear, overcast, mean, course, clearCourse },
       months: months.map((m) => ({
         mean: m.mean / m.days,
         low: Math.min(m.clear, m.overcast) / m.days,
         high: Math.max(m.clear, m.overcast) / m.days,
         sunHours: (m.sun * 24) / parts / m.days,
-        lean: m.facing > 0 ? m.facing / Math.max(m.away, m.facing / MOST_LEAN) : null,
+        facing: (m.facing * part_mol) / m.days,
+        away: (m.away * part_mol) / m.days,
         strongest: m.strongest,
       })),
     })),
   };
 }
-
-/** Where nothing comes back from the room the lean is as large as it may be said. */
-const MOST_LEAN = 50;
 
 const emptyPlace = (days: number, parts: number) => ({
   clear: new Float32Array(days),

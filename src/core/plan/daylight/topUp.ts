@@ -18,8 +18,8 @@ export interface TopUp {
   readonly fares: readonly Fares[];
 }
 
-/** Times that differ by less than this are not worth a walk to the timer: our convention. */
-const WORTH_A_WALK_min = 30;
+/** Of the dose that the best times would give, a tray may miss or get this much more before somebody has to walk to the timer: our convention. */
+const NEAR = { least: 0.8, most: 1.25 } as const;
 
 interface TopUpAsked {
   readonly place: Place;
@@ -31,33 +31,46 @@ interface TopUpAsked {
 }
 
 /**
- * The lamp hours that daylight leaves to be given, by half months, and when in the day: by the same judgement as a timer's.
+ * The lamp hours that daylight leaves to be given, by half months, and when in the day: by the same judgement as a timer's. Times stay as
+ * long as they do about as well as the best would, so that the timer is set anew as seldom as may be; where daylight alone is right for
+ * every tray the lamps stay off.
  *
  * @param places  of the trays together, as computed for the year
  */
 export function topUpOf(year: Year, places: readonly YearAtPlace[], { place, timeZone, served, rules, now }: TopUpAsked): TopUp[] {
   if (served.length === 0) return [];
   const ahead = minutesAhead(timeZone);
-  let before = now;
-  return halvesOf(year).map((half) => {
+  const halves = halvesOf(year).map((half) => {
     const daylight = meanDay(year, places, half, place, ahead);
     const all = served.map((s): Served => ({ ...s, daylight, wish: null }));
-    const best = bestTimes(all, rules, before, false);
-    const kept = isNear(best, before) && isAsGood(all, rules, before, best) ? before : best;
-    before = kept;
-    return { ...half, ...kept, daylight: daylight?.dli ?? 0, fares: fareOn(all, rules, kept.on_min, kept.lit_min).fares };
+    const on = (times: Times) => fareOn(all, rules, times.on_min, times.lit_min).fares;
+    const off: Times = { on_min: now.on_min, lit_min: 0 };
+    const best = on(off).every((f) => f.says === 'suits') ? off : bestTimes(all, rules, now, false);
+    return { ...half, daylight: daylight?.dli ?? 0, on, best, fares: on(best) };
   });
+  const topUps: TopUp[] = [];
+  while (topUps.length < halves.length) {
+    const start = topUps.length;
+    // The times that carry furthest from here; of the times of the halves themselves.
+    let [times, end] = [halves[start]!.best, start];
+    for (const { best } of halves.slice(start)) {
+      let reach = start;
+      while (reach < halves.length && isAboutAsGood(halves[reach]!.on(best), halves[reach]!.fares)) reach++;
+      if (reach - 1 > end) [times, end] = [best, reach - 1];
+    }
+    for (const { from, to, daylight, on } of halves.slice(start, end + 1)) topUps.push({ from, to, ...times, daylight, fares: on(times) });
+  }
+  return topUps;
 }
 
 type Times = TopUpAsked['now'];
 
-const isNear = (a: Times, b: Times): boolean =>
-  Math.abs(a.lit_min - b.lit_min) < WORTH_A_WALK_min && (a.lit_min === 0 || Math.abs(a.on_min - b.on_min) < WORTH_A_WALK_min);
-
-/** As many trays do well on the times that are set already. */
-function isAsGood(served: readonly Served[], rules: TimerRules, set: Times, best: Times): boolean {
-  const well = ({ on_min, lit_min }: Times) => fareOn(served, rules, on_min, lit_min).fares.filter((f) => f.says === 'suits').length;
-  return well(set) >= well(best);
+/** As many trays do well, and none gets much less or more than it would. */
+function isAboutAsGood(set: readonly Fares[], best: readonly Fares[]): boolean {
+  const well = (fares: readonly Fares[]) => fares.filter((f) => f.says === 'suits').length;
+  const isNear = ({ mean, says }: Fares, i: number) =>
+    says === 'suits' || (mean >= NEAR.least * best[i]!.mean && mean <= NEAR.most * best[i]!.mean);
+  return well(set) >= well(best) && set.every(isNear);
 }
 
 /** The days of a year on which a timer is to be set anew. */

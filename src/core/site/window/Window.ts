@@ -3,6 +3,7 @@ import type { PaneKind } from '../../sky/window/Glass';
 import type { Inside } from '../../sky/window/Inside';
 import type { Metres, Radians, Share } from '../../units/quantities';
 import type { Span } from '../../units/Span';
+import { radiansOf } from '../../sky/place/readCoordinate';
 
 export const DIRT_KINDS = ['clean', 'usual', 'dirty'] as const;
 export type DirtKind = (typeof DIRT_KINDS)[number];
@@ -105,11 +106,11 @@ export function houseOpposite(house: {
   const left = Math.atan2(along - width / 2, distance);
   const right = Math.atan2(along + width / 2, distance);
   const elevation = (azimuth: Radians) => Math.atan2(height * Math.cos(azimuth), distance);
-  const steps = 6;
+  const steps = 2;
+  const point = (azimuth: Radians, elevation: Radians) => ({ azimuth: tidyAngle(azimuth), elevation: tidyAngle(elevation) });
   const roof = Array.from({ length: steps + 1 }, (_, i) => left + ((right - left) * i) / steps);
-  return [
-    { azimuth: left, elevation: 0 },
-    ...roof.map((azimuth) => ({ azimuth, elevation: elevation(azimuth) })),
-    { azimuth: right, elevation: 0 },
-  ];
+  return [point(left, 0), ...roof.map((azimuth) => point(azimuth, elevation(azimuth))), point(right, 0)];
 }
+
+/** To a millionth of a degree, so that what is written is read back the same. */
+export const tidyAngle = (angle: Radians): Radians => radiansOf((angle * 180) / Math.PI);

@@ -1,0 +1,235 @@
+'use client';
+import { useId, useMemo, useRef } from 'react';
+import type { BeforeWindow } from '@/core/answer/daylight/sillAsBuilt';
+import { horizonAt, type HorizonPoint } from '@/core/sky/window/Aperture';
+import { compassOf } from '@/core/sky/place/facing';
+import type { SunPosition } from '@/core/sky/sun/sunPosition';
+import { tidyAngle, type Window } from '@/core/site/window/Window';
+import { besideFacing, directionThrough, onPane, type PanePoint } from './paneFrame';
+
+interface PanePictureProps {
+  window: Window;
+  at: BeforeWindow;
+  /** The sun's way on the chosen day, and on the longest and the shortest. */
+  paths: readonly { readonly name: string; readonly faint: boolean; readonly points: readonly { minute: number; sun: SunPosition }[] }[];
+  now: SunPosition;
+  time: string;
+  onHorizon(points: readonly HorizonPoint[]): void;
+  onGesture(on: boolean): void;
+  /** What stands below it on the same scale: the place before the window from above. */
+  children: React.ReactNode;
+  below: number;
+}
+
+const CM = 100;
+const MARGIN = 0.04;
+/** Between the pane and what is drawn below it. */
+const BELOW_PANE = 0.17;
+/** From nearer than this the directions crowd. */
+const MOST_CROWDED = 0.1;
+const STEP = (2 * Math.PI) / 180;
+
+/** What the pane shows from a plant: the sun on its ways and what stands outside, drawn by dragging its dots. */
+export function PanePicture({ window, at, paths, now, time, onHorizon, onGesture, children, below }: PanePictureProps) {
+  const clip = useId();
+  const svg = useRef<SVGSVGElement>(null);
+  const half = window.width / 2;
+  const view = {
+    x: -half - MARGIN,
+    y: -window.height - MARGIN,
+    w: window.width + 2 * MARGIN,
+    h: window.height + MARGIN + BELOW_PANE + below + 0.04,
+  };
+  /** Letters and dots stay as large where the picture is small for its height. */
+  const k = Math.max(1, view.h / 1.75);
+  const px = ({ across, up }: PanePoint): [number, number] => [across * CM, -up * CM];
+  const inPane = ({ across, up }: PanePoint) => Math.abs(across) <= half && up >= 0 && up <= window.height;
+  const skyline = useMemo(() => {
+    const points: string[] = [];
+    for (let i = 0; i <= 120; i++) {
+      const across = -half + (window.width * i) / 120;
+      const { azimuth } = directionThrough(at, { across, up: at.over });
+      const p = onPane(at, azimuth, horizonAt(window.horizon, azimuth));
+      if (p) points.push(`${p.across * CM},${-p.up * CM}`);
+    }
+    return points;
+  }, [at, half, window.horizon, window.width]);
+  const sunAt = onPane(at, besideFacing(now, window.facing), now.elevation);
+  const ground = `${-half * CM},2 ${skyline.join(' ')} ${half * CM},2`;
+
+  const move = (i: number, to: { azimuth: number; elevation: number }) => {
+    const before = window.horizon[i - 1]?.azimuth ?? -Math.PI / 2;
+    const after = window.horizon[i + 1]?.azimuth ?? Math.PI / 2;
+    const azimuth = tidyAngle(Math.min(after, Math.max(before, to.azimuth)));
+    const elevation = tidyAngle(Math.min(1.5, Math.max(0, to.elevation)));
+    onHorizon(window.horizon.map((p, j) => (j === i ? { azimuth, elevation } : p)));
+  };
+  const pointed = (e: React.PointerEvent): PanePoint | null => {
+    const matrix = svg.current?.getScreenCTM()?.inverse();
+    if (!matrix) return null;
+    const p = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix);
+    return { across: Math.min(half, Math.max(-half, p.x / CM)), up: Math.min(window.height, Math.max(0, -p.y / CM)) };
+  };
+
+  return (
+    <svg
+      ref={svg}
+      viewBox={`${view.x * CM} ${view.y * CM} ${view.w * CM} ${view.h * CM}`}
+      className="block max-h-[58vh] w-full touch-pan-y select-none"
+      role="group"
+      aria-label="What the window shows from the plant"
+      data-testid="pane"
+    >
+      <defs>
+        <clipPath id={clip}>
+          <rect x={-half * CM} y={-window.height * CM} width={window.width * CM} height={window.height * CM} />
+        </clipPath>
+      </defs>
+      <rect
+        x={-half * CM}
+        y={-window.height * CM}
+        width={window.width * CM}
+        height={window.height * CM}
+        fill={now.elevation > 0 ? '#31495a' : '#18222a'}
+      />
+      <g clipPath={`url(#${clip})`}>
+        {paths.map((path) => (
+          <SunPath key={path.name} {...path} at={at} facing={window.facing} sunAt={now.elevation > 0 ? sunAt : null} k={k} />
+        ))}
+        <polygon points={ground} fill="#101716" stroke="#a9d8cf" strokeWidth={0.6} strokeDasharray="2 1.4" />
+      </g>
+      {sunAt && now.elevation > 0 && inPane(sunAt) && (
+        <g>
+          <circle cx={sunAt.across * CM} cy={-sunAt.up * CM} r={3.4 * k} fill="#f7d9a8" />
+          <text
+            x={sunAt.across * CM}
+            y={-sunAt.up * CM - 5 * k}
+            textAnchor="middle"
+            fontSize={4.6 * k}
+            fill="#eef4f1"
+            className="font-semibold"
+          >
+            {time}
+          </text>
+        </g>
+      )}
+      <rect
+        x={-half * CM}
+        y={-window.height * CM}
+        width={window.width * CM}
+        height={window.height * CM}
+        fill="none"
+        stroke="#dfe7e3"
+        strokeWidth={2.4}
+      />
+      {[-67.5, -45, 0, 45, 67.5].map((degrees) => {
+        const p = onPane(at, (degrees * Math.PI) / 180, 0);
+        if (!p || Math.abs(p.across) > half - 0.03 || (degrees !== 0 && at.depth < MOST_CROWDED)) return null;
+        return (
+          <text key={degrees} x={p.across * CM} y={8 * k} textAnchor="middle" fontSize={5 * k} fill="#a9b8b3">
+            {compassOf(window.facing + (degrees * Math.PI) / 180)}
+          </text>
+        );
+      })}
+      {window.horizon.map((point, i) => {
+        const p = onPane(at, point.azimuth, point.elevation);
+        if (!p || !inPane(p)) return null;
+        const [x, y] = px(p);
+        const degrees = (v: number) => Math.round((v * 180) / Math.PI);
+        return (
+          <circle
+            key={i}
+            cx={x}
+            cy={y}
+            r={2.6 * k}
+            fill="#101716"
+            stroke="#7fd3c5"
+            strokeWidth={1.1}
+            className="cursor-grab focus-visible:stroke-[#f0a06c]"
+            tabIndex={0}
+            role="slider"
+            aria-label={`What stands outside, point ${i + 1}`}
+            aria-valuemin={0}
+            aria-valuemax={86}
+            aria-valuenow={degrees(point.elevation)}
+            aria-valuetext={`${degrees(point.elevation)}° high, ${Math.abs(degrees(point.azimuth))}° ${point.azimuth < 0 ? 'left' : 'right'} of straight out`}
+            onPointerDown={(e) => {
+              e.currentTarget.setPointerCapture(e.pointerId);
+              onGesture(true);
+            }}
+            onPointerMove={(e) => {
+              const to = e.currentTarget.hasPointerCapture(e.pointerId) ? pointed(e) : null;
+              if (to) move(i, directionThrough(at, to));
+            }}
+            onLostPointerCapture={() => onGesture(false)}
+            onKeyDown={(e) => {
+              const by = { ArrowUp: [0, STEP], ArrowDown: [0, -STEP], ArrowLeft: [-STEP, 0], ArrowRight: [STEP, 0] }[e.key];
+              if (by) {
+                e.preventDefault();
+                move(i, { azimuth: point.azimuth + by[0]!, elevation: point.elevation + by[1]! });
+              } else if (e.key === 'Delete' || e.key === 'Backspace') {
+                e.preventDefault();
+                onHorizon(window.horizon.filter((_, j) => j !== i));
+              }
+            }}
+          />
+        );
+      })}
+      <g transform={`translate(0 ${BELOW_PANE * CM})`}>{children}</g>
+    </svg>
+  );
+}
+
+interface SunPathProps {
+  faint: boolean;
+  points: readonly { minute: number; sun: SunPosition }[];
+  at: BeforeWindow;
+  facing: number;
+  /** Where the sun is now: its figure stands there. */
+  sunAt: PanePoint | null;
+  /** How much larger letters are drawn. */
+  k: number;
+}
+
+/** The way of the sun across the pane on one day, with its hours. */
+function SunPath({ faint, points, at, facing, sunAt, k }: SunPathProps) {
+  const seen = points.flatMap(({ minute, sun }) => {
+    if (!(sun.elevation > 0)) return [];
+    const p = onPane(at, besideFacing(sun, facing), sun.elevation);
+    return p ? [{ minute, x: p.across * CM, y: -p.up * CM }] : [];
+  });
+  if (seen.length < 2) return null;
+  return (
+    <g opacity={faint ? 0.45 : 1}>
+      <polyline points={seen.map(({ x, y }) => `${x},${y}`).join(' ')} fill="none" stroke="#e8d5ae" strokeWidth={faint ? 0.6 : 1} />
+      {!faint &&
+        hoursApart(seen, sunAt && { x: sunAt.across * CM, y: -sunAt.up * CM }, k).map(({ minute, x, y }) => (
+          <g key={minute}>
+            <circle cx={x} cy={y} r={1.2} fill="#f7e3c0" />
+            <text x={x + 2.4} y={y - 1.6} fontSize={4.6 * k} fill="#eef4f1">
+              {minute / 60}
+            </text>
+          </g>
+        ))}
+    </g>
+  );
+}
+
+/** Full hours, as far as their figures have room. */
+function hoursApart<T extends { minute: number; x: number; y: number }>(
+  seen: readonly T[],
+  sun: { x: number; y: number } | null,
+  k: number,
+): T[] {
+  const kept: T[] = [];
+  for (const p of seen) {
+    const last = kept.at(-1);
+    if (
+      p.minute % 60 === 0 &&
+      (!last || Math.hypot(p.x - last.x, p.y - last.y) > 7 * k) &&
+      (!sun || Math.hypot(p.x - sun.x, p.y - sun.y) > 8 * k)
+    )
+      kept.push(p);
+  }
+  return kept;
+}

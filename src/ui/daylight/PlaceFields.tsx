@@ -1,0 +1,163 @@
+'use client';
+import { LocateFixed, MapPin } from 'lucide-react';
+import { useState } from 'react';
+import { CLIMATE_KINDS, readyClimate, usualClimate, type Climate, type ClimateKind } from '@/core/sky/outdoors/climates';
+import type { Place } from '@/core/sky/outdoors/outdoorsAt';
+import { readEpw } from '@/core/sky/outdoors/readEpw';
+import { readCoordinate, radiansOf, showCoordinate, type Axis } from '@/core/sky/place/readCoordinate';
+import { townOf } from '@/core/sky/place/townOf';
+import { setClimate, setPlace } from '@/core/site/stand/changeWindows';
+import { changeSite } from '@/store/site/siteStore';
+import { Button } from '../parts/Button';
+import { decimalSign } from '../parts/decimalSign';
+import { FileButton } from '../parts/FileButton';
+import { NumberField } from '../parts/NumberField';
+import { SelectField } from '../parts/SelectField';
+import { TypedField } from '../parts/TypedField';
+import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { CLIMATE_WORDS, shortMonth } from './daylightWords';
+
+const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+/** Where the household is: typed, by the town of its time zone, or by the device. */
+export function PlaceFields() {
+  const { sites } = useWorkspace();
+  const place = useSite((s) => s.site.place);
+  const timeZone = useSite((s) => s.site.timeZone) ?? zoneHere();
+  const [problem, setProblem] = useState<string | null>(null);
+  const take = (next: Place, what = 'set the place') =>
+    changeSite(sites, what, (site) => {
+      const first = site.place === null && site.climate.kind === 'cloudy-coast';
+      const placed = setPlace(next)(site);
+      return first ? setClimate(readyClimate(usualClimate(next.latitude)))(placed) : placed;
+    });
+  const town = townOf(timeZone);
+  const field = (axis: Axis) => (
+    <TypedField
+      label={axis}
+      shown={place ? showCoordinate(place[axis], axis) : ''}
+      read={(text) => readCoordinate(text, axis, decimalSign())}
+      onChange={(value) => take({ latitude: 0, longitude: 0, ...place, [axis]: value })}
+      hint={
+        axis === 'latitude'
+          ? 'Degrees, such as 54.2 or 54°12′ N; south is S or minus; 90 at most.'
+          : 'Degrees, such as 3.1 W or −3.1; 180 at most.'
+      }
+      inputClassName="w-32"
+    />
+  );
+  return (
+    <div className="space-y-3">
+      <div className="flex flex-wrap items-end gap-3">
+        {field('latitude')}
+        {field('longitude')}
+      </div>
+      <div className="flex flex-wrap gap-2">
+        {town && (
+          <Button onClick={() => take(town)}>
+            <MapPin size={17} aria-hidden /> Use {timeZone.split('/').at(-1)!.replaceAll('_', ' ')}, of the time zone
+          </Button>
+        )}
+        <Button
+          onClick={() => {
+            setProblem(null);
+            if (!('geolocation' in navigator)) return setProblem('This browser gives out no position. Type it instead.');
+            navigator.geolocation.getCurrentPosition(
+              ({ coords }) => take({ latitude: radiansOf(coords.latitude), longitude: radiansOf(coords.longitude) }),
+              () => setProblem('The device gave no position. Allow it for this page, or type it.'),
+              { maximumAge: 3_600_000, timeout: 15_000 },
+            );
+          }}
+        >
+          <LocateFixed size={17} aria-hidden /> Ask this device
+        </Button>
+      </div>
+      {problem && (
+        <p role="alert" className="text-copper">
+          {problem}
+        </p>
+      )}
+      <p className="text-sm text-soft">It stays in this browser and in your files. A town nearby is near enough: 100 km change little.</p>
+    </div>
+  );
+}
+
+/** How sunny the place is: a ready kind, typed by month, or from a weather file. */
+export function ClimateFields() {
+  const { sites } = useWorkspace();
+  const climate = useSite((s) => s.site.climate);
+  const [problems, setProblems] = useState<readonly string[]>([]);
+  const set = (next: Climate, what = 'set the climate') => changeSite(sites, what, setClimate(next));
+  const options = [
+    ...CLIMATE_KINDS.map((k) => ({ value: k as string, label: CLIMATE_WORDS[k] })),
+    { value: 'typed', label: 'typed by month' },
+    ...(climate.kind === 'file' ? [{ value: 'file', label: climate.name ? `weather file, ${climate.name}` : 'weather file' }] : []),
+  ];
+  return (
+    <div className="space-y-3">
+      <SelectField
+        label="sunshine"
+        value={climate.kind}
+        options={options}
+        onChange={(kind) =>
+          kind === 'typed' || kind === 'file' ? set({ ...climate, kind, name: '' }) : set(readyClimate(kind as ClimateKind))
+        }
+      />
+      {climate.kind === 'typed' && (
+        <div className="grid grid-cols-4 gap-2 sm:grid-cols-6">
+          {climate.sunshine.map((share, m) => (
+            <NumberField
+              key={m}
+              label={shortMonth(m)}
+              unit="%"
+              value={Math.round(share * 100)}
+              min={0}
+              max={100}
+              inputClassName="w-14"
+              onChange={(v) => set({ ...climate, sunshine: climate.sunshine.map((s, i) => (i === m ? v / 100 : s)) })}
+            />
+          ))}
+        </div>
+      )}
+      <FileButton
+        accept=".epw"
+        maxBytes={4_000_000}
+        onText={(_, text) => {
+          const read = readEpw(text);
+          if (!read.ok) return setProblems(read.problems.map(epwWords));
+          setProblems([]);
+          changeSite(sites, 'take the weather file', (site) =>
+            setClimate(read.value.climate)(site.place ? site : setPlace(read.value.place)(site)),
+          );
+        }}
+        onRefused={(_, problem) => setProblems([epwWords(problem)])}
+      >
+        Weather file (EPW)
+      </FileButton>
+      {problems.length > 0 && (
+        <ul role="alert" className="list-disc pl-5 text-copper">
+          {problems.slice(0, 6).map((p) => (
+            <li key={p}>{p}</li>
+          ))}
+        </ul>
+      )}
+      <p className="text-sm text-soft">
+        The share of daytime with sun. Ready kinds are our reading of climate normals; a single month may differ by 20 points.
+      </p>
+    </div>
+  );
+}
+
+function epwWords({ code, at, found, expected }: { code: string; at: string; found?: unknown; expected?: string }): string {
+  const where = at ? `${at[0]!.toUpperCase()}${at.slice(1)}: ` : '';
+  const shown = found === undefined ? '' : ` (it says ${String(found)})`;
+  if (code === 'epw/no-location') return `${where}this is no EPW file, which begins with LOCATION.`;
+  if (code === 'epw/hours') return `It has ${String(found)} hours; a year has 8760 or 8784.`;
+  if (code === 'file/unreadable') return 'The device did not give out the file. Try it again.';
+  if (code === 'epw/too-long' || code === 'file/too-large') return 'The file is too large for a year of hours.';
+  if (code === 'epw/too-bright')
+    return `${where}${String(found)} Wh/m² of global light is more than ${expected}, the most that can be. Is it in another unit?`;
+  if (code === 'epw/no-light') return `${where}global light is missing${shown}.`;
+  if (code === 'epw/not-a-date') return `${where}month and day can’t be read.`;
+  return `${where}a number is missing or too large${shown}.`;
+}

@@ -1,0 +1,94 @@
+'use client';
+import { useEffect, useMemo, useState } from 'react';
+import { canopyOfTray } from '@/core/answer/daylight/litByWindow';
+import { askedOfPoint, windowOf, type SillAsked } from '@/core/answer/daylight/sillsOf';
+import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
+import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
+import type { DaylightAnswer, DaylightQuestion } from '@/core/plan/daylight/daylightYear';
+import { powerOf, servedBy, timersOf } from '@/core/plan/timer/servedBy';
+import type { Window } from '@/core/site/window/Window';
+import { tables } from '@/core/things/tables/libraryTables';
+import { yearOfDay } from '@/core/units/day';
+import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+
+/** A tray before the window of its stand. */
+export interface TrayAtWindow extends BenchTray {
+  readonly tier: BenchTier;
+  readonly asked: SillAsked;
+}
+
+/** Parts of a day of the year on the screen: quarters of an hour. */
+export const PARTS = 96;
+
+/** The trays of a stand before its window, the highest tier first. */
+export function useTraysAtWindow(stand: BenchStand): { window: Window | undefined; trays: readonly TrayAtWindow[] } {
+  const site = useSite((s) => s.site);
+  return useMemo(() => {
+    const trays = stand.tiers.flatMap((tier) =>
+      tier.trays.flatMap((t): TrayAtWindow[] => {
+        const { x, y } = t.tray;
+        const asked = askedOfPoint(site, stand.stand, tier.tier, { x, y, z: canopyOfTray(site, t.tray, tables) });
+        return asked ? [{ ...t, tier, asked }] : [];
+      }),
+    );
+    return { window: windowOf(site, stand.stand), trays };
+  }, [site, stand]);
+}
+
+/** What a year of daylight is asked for, with the timer of a tray where its lamps' light is known. */
+function useQuestion(
+  stand: BenchStand,
+  trays: readonly TrayAtWindow[],
+  chosen: number,
+  light: BenchAnswer | null,
+): DaylightQuestion | null {
+  const { place, climate, timeZone, quiet, cheap, price_per_kWh } = useSite((s) => s.site);
+  const { timerStep_min } = useSettings();
+  const today = useToday();
+  return useMemo(() => {
+    if (!place || trays.length === 0) return null;
+    const timer = timersOf(stand).find((t) => t.tiers.some((x) => x.trays.some((y) => y.tray.id === trays[chosen]?.tray.id)));
+    const asked = { year: yearOfDay(today), place, climate, timeZone, parts: PARTS, sills: trays.map((t) => t.asked) };
+    const served = timer && light ? servedBy(timer, light.tiers) : [];
+    if (!timer || served.length === 0) return { ...asked, timer: null };
+    return {
+      ...asked,
+      timer: {
+        of: trays.flatMap((t, i) => (served.some((s) => s.trayId === t.tray.id) ? [i] : [])),
+        served,
+        rules: { step_min: timerStep_min, quiet, cheap, price_per_kWh, power: powerOf(timer) },
+        now: { on_min: timer.on_min, lit_min: timer.lit_min },
+      },
+    };
+  }, [place, climate, timeZone, quiet, cheap, price_per_kWh, timerStep_min, today, stand, trays, chosen, light]);
+}
+
+/** A year of daylight at the trays of a stand; the last one stays while the next is worked out. */
+export function useDaylightYear(
+  stand: BenchStand,
+  trays: readonly TrayAtWindow[],
+  chosen: number,
+  light: BenchAnswer | null,
+): { answer: DaylightAnswer | null; asked: DaylightQuestion | null; isWorking: boolean; failed: boolean } {
+  const { daylightYear } = useWorkspace();
+  const question = useQuestion(stand, trays, chosen, light);
+  const [state, setState] = useState<{ asked: DaylightQuestion; answer: DaylightAnswer } | { failed: DaylightQuestion } | null>(null);
+  useEffect(() => {
+    if (!question) return;
+    let gone = false;
+    daylightYear(question).then(
+      (answer) => !gone && setState({ asked: question, answer }),
+      () => !gone && setState({ failed: question }),
+    );
+    return () => {
+      gone = true;
+    };
+  }, [daylightYear, question]);
+  const known = state && 'answer' in state && state.asked.sills.length === question?.sills.length ? state : null;
+  return {
+    answer: known?.answer ?? null,
+    asked: known?.asked ?? null,
+    isWorking: known?.asked !== question,
+    failed: state !== null && 'failed' in state && state.failed === question,
+  };
+}
