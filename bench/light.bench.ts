@@ -1,3 +1,8 @@
+import { daylightAt, skyOfDay } from '../src/core/answer/daylight/daylightAt';
+import { sillAt } from '../src/core/answer/daylight/sillsOf';
+import { yearOf } from '../src/core/answer/daylight/yearOf';
+import { houseOpposite, USUAL_WINDOW } from '../src/core/site/window/Window';
+import { readyClimate } from '../src/core/sky/outdoors/climates';
 import { advise } from '../src/core/plan/advice/advise';
 import { answerBench } from '../src/core/answer/bench/answerBench';
 import { questionOfStand } from '../src/core/answer/bench/questionOfStand';
@@ -160,6 +165,26 @@ const print = (line: string) => process.stdout.write(`${line}\n`);
   const { visits } = hangChartOf(question);
   const took = median(3, () => void hangChartOf(question));
   print(`hang chart: five tiers, ${visits.length} visits in ${took.toFixed(0)} ms`);
+}
+
+// A year of daylight in ten-minute steps at ten places, and one day for a slider.
+{
+  const window = {
+    ...USUAL_WINDOW,
+    id: 'w',
+    name: 'w',
+    facing: Math.PI / 4,
+    horizon: houseOpposite({ height: 4, distance: 12, width: 9, along: 2 }),
+  };
+  const place = { latitude: 0.94, longitude: 0 };
+  const at = (i: number) => ({ sill: sillAt(window, { depth: 0.1 + 0.1 * i, along: 0, over: 0.1 }), blind: null });
+  const ten = Array.from({ length: 10 }, (_, i) => at(i));
+  const asked = { year: 2027, place, climate: readyClimate('cloudy-coast'), timeZone: 'UTC' };
+  const year = median(7, () => void yearOf(asked, ten));
+  const day = median(50, () => void daylightAt([at(3).sill], skyOfDay(place, asked.climate, 20_000, 0), null));
+  print(
+    `daylight: a year in ten-minute steps at ten places in ${year.toFixed(0)} ms (goal 150), a day at one in ${day.toFixed(2)} ms (goal 8)`,
+  );
 }
 
 // The bench: a rack of five tiers as the demo has it, and the search for what would help.

@@ -75,7 +75,14 @@ await picture('compare', {
     await page.waitForTimeout(9500); // until the message at the foot has gone
   },
 });
-await picture('phone-bench', { path: '/bench', width: 390, height: 844, act: (page) => page.getByTestId('dose-mean').waitFor() });
+await picture('daylight', {
+  path: '/stands/demo-sill/daylight',
+  act: async (page) => {
+    await page.getByTestId('months').waitFor();
+    await page.getByLabel('Month', { exact: true }).fill('5');
+    await page.getByLabel('Hour', { exact: true }).fill('460');
+  },
+});
 await picture('check', { path: '/check' });
 /** The readings of one tier of the rack. */
 const tierOfRack = (page, n) => page.getByLabel('tier', { exact: true }).selectOption({ index: n - 1 });

@@ -17,6 +17,7 @@ import { startLightPool, type Lane } from '../workers/light/light.pool';
 import { createBenchLightStore, createBenchLookStore, type BenchLightStore, type BenchLookStore } from './bench/benchStore';
 import { followBench } from './bench/followBench';
 import { startChartWorker, type ChartWorker } from '../workers/chart/chart.client';
+import type { SunRecall } from '../core/answer/daylight/litByWindow';
 import { asOf } from '../core/answer/stand/asOf';
 import { tables } from '../core/things/tables/libraryTables';
 import { createChartStore, type ChartStore } from './bench/chartStore';
@@ -146,7 +147,8 @@ export function createWorkspace(language: string): Workspace {
       });
     }
 
-    const settleToday = () => settleTo(sites, (site) => asOf(site, days.getState().today, tables));
+    const suns: SunRecall = new Map();
+    const settleToday = () => settleTo(sites, (site) => asOf(site, days.getState().today, tables, suns));
     ends.push(
       followDay(days, () => sites.getState().site.timeZone),
       days.subscribe(settleToday),

@@ -26,6 +26,8 @@ import { readSiteText } from '../../src/store/files/readSiteText';
 import { readTableText } from '../../src/store/files/readTableText';
 import { readMeterWorld } from '../../src/store/meter/readMeterWorld';
 import { obey, readPlugClock, readPlugOrder } from '../../src/store/plug/readPlug';
+import { readEpw } from '../../src/core/sky/outdoors/readEpw';
+import { readDaylightText } from '../../src/store/daylight/answerDaylightText';
 import { readSceneText } from '../../src/store/scene/answerSceneText';
 import { readSettings } from '../../src/store/settings/readSettings';
 import { startingSettings } from '../../src/store/settings/settingsStore';
@@ -99,7 +101,7 @@ const spectrumSample = Array.from({ length: 81 }, (_, i) => `${380 + 5 * i},${(M
 
 const siteSamples = () => [
   exportSite(demoSite('en-GB', dayFrom(2027, 2, 20))),
-  ...[1, 2, 3, 4, 5].map((v) => file(`test/fixtures/site-version-${v}.json`)),
+  ...[1, 2, 3, 4, 5, 6].map((v) => file(`test/fixtures/site-version-${v}.json`)),
 ];
 
 const meterWorld = () => JSON.stringify({ kindId: 'lux-basic', seed: 3, lampFactor: 0.9, meterFactor: 1.1, filter: 'sound', daylight: 5, noise: 0.01, sway_m: 0.002, scene: JSON.parse(file('docs/examples/shelf.json')) as unknown }); // prettier-ignore
@@ -113,6 +115,18 @@ export const fuzzedReaders = (): readonly FuzzedReader[] => [
     json: true,
     samples: [file('docs/examples/shelf.json')],
     read: (text) => finite(value(readSceneText(text))?.scene, 'scene'),
+  },
+  {
+    name: 'window',
+    json: true,
+    samples: [file('docs/examples/window.json')],
+    read: (text) => finite(value(readDaylightText(text))?.sills, 'window'),
+  },
+  {
+    name: 'weather file',
+    json: false,
+    samples: [file('docs/examples/window.json').replace('{', 'LOCATION,a,b,c,d,1,52,0,0,1')],
+    read: (text) => void value(readEpw(text)),
   },
   { name: 'meter', json: true, samples: [meterWorld()], read: (text) => finite(value(readMeterWorld(text))?.scene, 'world') },
   { name: 'plug clock', json: true, samples: ['{"day":"2027-02-13","minute":480}'], read: (text) => finite(value(readPlugClock(text))) },

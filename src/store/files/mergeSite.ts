@@ -1,12 +1,13 @@
 import type { Lamp } from '../../core/things/lamp/Lamp';
 import type { Crop } from '../../core/things/crop/Crop';
+import type { Window } from '../../core/site/window/Window';
 import type { Site } from '../../core/site/stand/Site';
 import { freeName } from '../names/freeName';
 import { newId } from '../names/newId';
 
 /**
  * Adds the set-ups of another site to this one. Everything that comes in gets a name of its own, so nothing here is
- * overwritten and the same file can be opened twice; a lamp that is here already, the same to the last figure, is shared.
+ * overwritten and the same file can be opened twice; a lamp or window that is here already, the same to the last figure, is shared.
  * Currency and price stay as they are here.
  */
 export function mergeSite(site: Site, other: Site): Site {
@@ -29,6 +30,15 @@ export function mergeSite(site: Site, other: Site): Site {
     cropIds.set(crop.id, id);
     if (!same) crops.push({ ...crop, id });
   }
+  const windows: Window[] = [...site.windows];
+  const windowIds = new Map<string, string>();
+  const bare = (w: Window) => JSON.stringify({ ...w, id: '', readings: w.readings.map((r) => ({ ...r, id: '' })) });
+  for (const window of other.windows) {
+    const same = site.windows.find((w) => bare(w) === bare(window));
+    const id = same?.id ?? rename(window.id);
+    windowIds.set(window.id, id);
+    if (!same) windows.push({ ...window, id, readings: window.readings.map((r) => ({ ...r, id: rename(r.id) })) });
+  }
   const cropId = (id: string) => cropIds.get(id) ?? id;
   let stands = site.stands;
   for (const stand of other.stands) {
@@ -36,7 +46,7 @@ export function mergeSite(site: Site, other: Site): Site {
       ...stand,
       id: rename(stand.id),
       name: freeName(stands, stand.name),
-      window: stand.window && { ...stand.window, windowId: rename(stand.window.windowId) },
+      window: stand.window && { ...stand.window, windowId: windowIds.get(stand.window.windowId) ?? stand.window.windowId },
       plugged: stand.plugged.map((p) => ({ ...p, id: rename(p.id), programmeId: p.programmeId && rename(p.programmeId) })),
       chart: stand.chart && {
         ...stand.chart,
@@ -76,10 +86,7 @@ export function mergeSite(site: Site, other: Site): Site {
     lamps,
     place: site.place ?? other.place,
     climate: site.place ? site.climate : other.climate,
-    windows: [
-      ...site.windows,
-      ...other.windows.map((w) => ({ ...w, id: rename(w.id), readings: w.readings.map((r) => ({ ...r, id: rename(r.id) })) })),
-    ],
+    windows,
     meters: [...site.meters, ...other.meters.map((m) => ({ ...m, id: rename(m.id) }))],
     crops,
     cropNotes: [...site.cropNotes, ...other.cropNotes.map((n) => ({ ...n, id: rename(n.id), cropId: cropId(n.cropId) }))],

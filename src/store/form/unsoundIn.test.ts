@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import { addWindow, dropWindow, standAtWindow } from '../../core/site/stand/changeWindows';
+import { tidyAngle, USUAL_WINDOW } from '../../core/site/window/Window';
 import { containerLibrary } from '../../core/things/container/containerLibrary';
 import { lampLibrary } from '../../core/things/lamp/lampLibrary';
 import { addFitting, addTier, addTray, changeStand, freePlace, removeThings, removeTier } from '../../core/site/stand/change';
@@ -77,6 +79,14 @@ test('whatever is done, in whatever order, reads back', () => {
     fc.constant<Change>((s) => (s.stands[0]!.tiers.length > 1 ? removeTier(s.stands[0]!.id, s.stands[0]!.tiers.at(-1)!.id)(s) : s)),
     fc.string({ maxLength: 140 }).map<Change>((name) => (s) => changeStand(s.stands[0]!.id, { name })(s)),
     fc.double().map<Change>((shelf) => (s) => changeStand(s.stands[0]!.id, { shelf })(s)),
+    fc.record({ facing: fc.double({ min: -1, max: 8, noNaN: true }), width: fc.double(), name: fc.string({ maxLength: 130 }) }).map<Change>(
+      ({ facing, width, name }) =>
+        (s) =>
+          standAtWindow(s.stands[0]!.id, { windowId: `w${s.windows.length}`, side: 'back', gap: 0.1, along: 0, above: 0 })(
+            addWindow({ ...USUAL_WINDOW, id: `w${s.windows.length}`, name, facing: tidyAngle(facing), width })(s),
+          ),
+    ),
+    fc.constant<Change>((s) => (s.windows[0] ? dropWindow(s.windows[0].id)(s) : s)),
     fc.double().map<Change>((strip) => (s) => changeStand(s.stands[0]!.id, { strip })(s)),
   );
   fc.assert(

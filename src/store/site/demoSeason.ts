@@ -1,5 +1,5 @@
 import { middleDayOf } from '../../core/things/crop/heightAt';
-import { asOf } from '../../core/answer/stand/asOf';
+import { grownTo } from '../../core/answer/stand/grownTo';
 import { tables } from '../../core/things/tables/libraryTables';
 import type { HoursPlan } from '../../core/site/timer/HoursPlan';
 import type { Batch, Site } from '../../core/site/stand/Site';
@@ -40,7 +40,7 @@ export function withDemoSeason(site: Site, today: Day): Site {
   });
   const rack = site.stands.find((s) => s.id === 'demo-rack')!;
   const timers = rack.tiers.map((t) => t.programmeId);
-  return asOf(
+  return grownTo(
     {
       ...site,
       batches,

@@ -1,10 +1,11 @@
 'use client';
-import { Trash2 } from 'lucide-react';
+import { CloudSun, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { correctionOf, unusable } from '@/core/answer/daylight/correctionOf';
+import { correctionOf, shownAs, unusable } from '@/core/answer/daylight/correctionOf';
 import type { BeforeWindow } from '@/core/answer/daylight/sillAsBuilt';
 import { addSillReading, dropSillReading } from '@/core/site/stand/changeWindows';
 import { MOST_SILL_READINGS, SKIES_SEEN, type SillReading, type Window } from '@/core/site/window/Window';
+import { simulatedSky } from '@/core/sky/outdoors/simulatedSky';
 import { readNumber } from '@/core/units/readNumber';
 import { fail, ok } from '@/core/units/result';
 import { newId } from '@/store/names/newId';
@@ -23,12 +24,14 @@ const UNITS = [
   { value: 'umol', label: 'µmol' },
 ] as const;
 const MOST_SHOWN = 1e7;
+/** The weather of the simulated sensor. */
+const SENSOR_SEED = 1;
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 /** Readings at a window: a pair, outdoors and at the plant, under a grey sky puts the computed light right. */
 export function SillReadings({ window, at, plant }: { window: Window; at: BeforeWindow; plant: string }) {
   const { sites } = useWorkspace();
-  const place = useSite((s) => s.site.place);
+  const { place, climate } = useSite((s) => s.site);
   const [sky, setSky] = useState<SillReading['sky']>('overcast');
   const [unit, setUnit] = useState<SillReading['unit']>('lx');
   const [inside, setInside] = useState<number | null>(null);
@@ -68,6 +71,18 @@ export function SillReadings({ window, at, plant }: { window: Window; at: Before
       <div className="flex flex-wrap items-end gap-3">
         {field('at the leaves', inside, setInside)}
         {field('outdoors', outside, setOutside)}
+        {place && (
+          <Button
+            kind="quiet"
+            onClick={() => {
+              const [now] = simulatedSky(place, climate, SENSOR_SEED).readings(Date.now(), Date.now(), 1);
+              setOutside(Math.round(shownAs(now!.ppfd, unit)));
+              setSky(now!.sunny ? 'clear' : 'overcast');
+            }}
+          >
+            <CloudSun size={17} aria-hidden /> Ask the simulated sensor
+          </Button>
+        )}
         <Button
           kind="main"
           disabled={inside === null || isFull}

@@ -9,6 +9,7 @@ import { powerOf, servedBy, timersOf } from '@/core/plan/timer/servedBy';
 import type { Window } from '@/core/site/window/Window';
 import { tables } from '@/core/things/tables/libraryTables';
 import { yearOfDay } from '@/core/units/day';
+import { newestWins } from '@/store/newestWins';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 
 /** A tray before the window of its stand. */
@@ -73,17 +74,21 @@ export function useDaylightYear(
   const { daylightYear } = useWorkspace();
   const question = useQuestion(stand, trays, chosen, light);
   const [state, setState] = useState<{ asked: DaylightQuestion; answer: DaylightAnswer } | { failed: DaylightQuestion } | null>(null);
+  const [line, setLine] = useState<ReturnType<typeof newestWins<DaylightQuestion, DaylightAnswer>> | null>(null);
   useEffect(() => {
-    if (!question) return;
-    let gone = false;
-    daylightYear(question).then(
-      (answer) => !gone && setState({ asked: question, answer }),
-      () => !gone && setState({ failed: question }),
+    const asking = newestWins(
+      daylightYear,
+      (answer, asked) => setState({ asked, answer }),
+      (failed) => setState({ failed }),
     );
-    return () => {
-      gone = true;
-    };
-  }, [daylightYear, question]);
+    // One line of questions for as long as the view stands.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    setLine(asking);
+    return () => asking.stop();
+  }, [daylightYear]);
+  useEffect(() => {
+    if (question) line?.put(question);
+  }, [line, question]);
   const known = state && 'answer' in state && state.asked.sills.length === question?.sills.length ? state : null;
   return {
     answer: known?.answer ?? null,

@@ -2,6 +2,7 @@
 import clsx from 'clsx';
 import { Command } from 'cmdk';
 import { Check, Search } from 'lucide-react';
+import { useMemo, useState } from 'react';
 
 export interface SearchItem {
   readonly id: string;
@@ -24,7 +25,13 @@ interface SearchListProps {
 
 /** A list that is searched by typing, moved in by arrows, chosen from by Enter or a tap. */
 export function SearchList({ label, placeholder, items, chosen, onChoose, empty }: SearchListProps) {
-  const groups = [...new Set(items.map((i) => i.group))];
+  const [search, setSearch] = useState('');
+  // The group with the best match first: within a group the list sorts by itself.
+  const groups = useMemo(() => {
+    const best = new Map<string, number>();
+    for (const i of items) best.set(i.group, Math.max(best.get(i.group) ?? 0, search ? match(i.id, search, [i.name, ...i.words]) : 0));
+    return [...best].sort((a, b) => b[1] - a[1]).map(([group]) => group);
+  }, [items, search]);
   return (
     <Command
       label={label}
@@ -34,7 +41,12 @@ export function SearchList({ label, placeholder, items, chosen, onChoose, empty 
     >
       <div className="flex items-center gap-2 border-b border-line px-3">
         <Search size={17} className="text-soft" aria-hidden />
-        <Command.Input placeholder={placeholder} className="min-h-11 flex-1 bg-transparent outline-none placeholder:text-soft" />
+        <Command.Input
+          value={search}
+          onValueChange={setSearch}
+          placeholder={placeholder}
+          className="min-h-11 flex-1 bg-transparent outline-none placeholder:text-soft"
+        />
       </div>
       <Command.List className="h-64 overflow-y-auto p-1 max-md:h-[38dvh]" tabIndex={0} aria-label={label}>
         <Command.Empty className="p-4 text-soft">{empty}</Command.Empty>

@@ -18,6 +18,8 @@ const MANY: Readonly<Record<string, string>> = {
   programmes: 'timers',
   log: 'entries of a tray',
   away: 'trips',
+  windows: 'windows',
+  horizon: 'points of a skyline',
 };
 
 /** Why a change was not made: what would have come of it could not be kept. */

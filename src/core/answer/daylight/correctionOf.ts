@@ -2,7 +2,7 @@ import { overcastSky, ppfdOf, SOLAR_CONSTANT_W_per_m2 } from '../../sky/outdoors
 import { outdoorsAt, type Place } from '../../sky/outdoors/outdoorsAt';
 import { sillLight } from '../../sky/window/sillLight';
 import type { SillReading, Window } from '../../site/window/Window';
-import type { Share } from '../../units/quantities';
+import type { Ppfd, Share } from '../../units/quantities';
 import { sillAsBuilt } from './sillAsBuilt';
 
 /** What readings say of a window: how much more or less it lets through than was computed, and how sure that is. */
@@ -29,6 +29,10 @@ export type Unusable = 'alone' | 'not-overcast' | 'too-bright' | 'dark' | 'far-o
 /** Lux of daylight for each µmol m⁻² s⁻¹; Thimijan & Heins 1983, HortScience 18:818–822. */
 const LUX_PER_UMOL = 54;
 const LUX_PER_FC = 10.7639104167; // exact: lumens per square foot
+
+/** What a meter of a unit shows of daylight. */
+export const shownAs = (ppfd: Ppfd, unit: SillReading['unit']): number =>
+  unit === 'umol' ? ppfd : unit === 'lx' ? ppfd * LUX_PER_UMOL : (ppfd * LUX_PER_UMOL) / LUX_PER_FC;
 
 const ppfdShown = (value: number, unit: SillReading['unit']) =>
   unit === 'umol' ? value : unit === 'lx' ? value / LUX_PER_UMOL : (value * LUX_PER_FC) / LUX_PER_UMOL;

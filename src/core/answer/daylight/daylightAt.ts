@@ -86,5 +86,9 @@ export function daylightAt(sills: readonly Sill[], sky: SkyOfDay, blind: Span | 
   if (!(dli > 0)) return null;
   // Away from the sun an overcast sky may be the brighter one.
   const [low, high] = [Math.min(brightest, darkest), Math.max(brightest, darkest)];
-  return { dli, ...up, course: { mean, clear, off: { low: Math.max(0, 1 - low / dli), high: Math.max(0, high / dli - 1) } } };
+  return {
+    dli,
+    ...up,
+    course: { mean, clear, peak: Math.max(...clear), off: { low: Math.max(0, 1 - low / dli), high: Math.max(0, high / dli - 1) } },
+  };
 }

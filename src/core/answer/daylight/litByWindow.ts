@@ -7,13 +7,16 @@ import { minutesAhead } from '../../units/clockChanges';
 import type { Metres } from '../../units/quantities';
 import type { Day } from '../../units/day';
 import { daylightAt, skyOfDay, type SkyOfDay } from './daylightAt';
-import { askedOfPoint, sillFrom, windowOf } from './sillsOf';
+import { askedOfPoint, baseOf, sillFrom, windowOf } from './sillsOf';
 
 /** Height over the floor of a tier at which light is asked for where no plant stands yet, m. */
 const WHERE_LEAVES_WOULD_BE = 0.1;
 
+/** What was computed for a tier last, and out of what: kept by whoever asks again and again, so that only what changed is computed. */
+export type SunRecall = Map<string, { readonly of: readonly unknown[]; readonly sun: Daylight | null }>;
+
 /** Gives every tier at a window the daylight of a day; a site in which nothing changes is given back itself. */
-export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>): Site {
+export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, recall: SunRecall = new Map()): Site {
   const { place, windows } = site;
   let sky: SkyOfDay | null = null;
   let changed = false;
@@ -26,11 +29,14 @@ export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>):
         mine = true;
         return without(tier);
       }
-      sky ??= skyOfDay(place, site.climate, day, minutesAhead(site.timeZone)(day));
       const points =
         tier.trays.length > 0 ? tier.trays.map((t) => ({ x: t.x, y: t.y, z: canopyOfTray(site, t, tables) })) : [middleOf(tier)];
-      const sills = points.flatMap((p) => askedOfPoint(site, stand, tier, p) ?? []).map(sillFrom);
-      const sun = daylightAt(sills, sky, window.blind);
+      const of = [window, place, site.climate, site.timeZone, day, stand.window, stand.kind, tier.enclosure, tier.width, tier.depth, baseOf(stand, tier.id)].concat(points.flatMap((p) => [p.x, p.y, p.z]) as never[]); // prettier-ignore
+      const known = recall.get(tier.id);
+      const isKnown = known !== undefined && known.of.length === of.length && known.of.every((v, i) => v === of[i]);
+      sky ??= isKnown ? null : skyOfDay(place, site.climate, day, minutesAhead(site.timeZone)(day));
+      const sun = isKnown ? known.sun : daylightAt(points.flatMap((p) => askedOfPoint(site, stand, tier, p) ?? []).map(sillFrom), sky!, window.blind); // prettier-ignore
+      if (!isKnown) recall.set(tier.id, { of, sun });
       if (isSame(tier.sun, sun)) return tier;
       mine = true;
       return sun ? { ...tier, sun } : without(tier);

@@ -40,7 +40,7 @@ export function photoperiodOf({ on_min, lit_min, daylight }: LightDay): Hours {
  *     E = DLI · π / (2 · T · 0.0036),   T in hours
  */
 export function peakOf({ dli, from_min, to_min, course }: Daylight): Ppfd {
-  if (course) return Math.max(0, ...course.clear);
+  if (course) return course.peak;
   const hours = Math.max(1, to_min - from_min) / 60;
   return (dli * Math.PI) / (2 * hours * MOL_SECONDS);
 }
@@ -63,11 +63,11 @@ export function daylightBesideLamps({ on_min, lit_min, daylight }: LightDay): Pp
 
 /** The strongest part of a course that lamps burn along with. */
 function strongestWithin(course: readonly Ppfd[], on_min: number, lit_min: number): Ppfd {
-  const step = 1440 / course.length;
+  const n = course.length;
+  const step = 1440 / n;
   let best = 0;
-  course.forEach((ppfd, i) => {
-    if (ppfd > best && overlapOf(on_min, lit_min, { from_min: i * step, to_min: (i + 1) * step }) > 0) best = ppfd;
-  });
+  const end = Math.ceil((on_min + lit_min) / step);
+  for (let i = Math.floor(on_min / step); i < end; i++) best = Math.max(best, course[i % n]!);
   return best;
 }
 

@@ -32,8 +32,8 @@ interface TopUpAsked {
 
 /**
  * The lamp hours that daylight leaves to be given, by half months, and when in the day: by the same judgement as a timer's. Times stay as
- * long as they do about as well as the best would, so that the timer is set anew as seldom as may be; where daylight alone is right for
- * every tray the lamps stay off.
+ * long as they do about as well as the best would, so that the timer is set anew as seldom as may be; where daylight alone is enough
+ * for every tray the lamps stay off.
  *
  * @param places  of the trays together, as computed for the year
  */
@@ -45,7 +45,8 @@ export function topUpOf(year: Year, places: readonly YearAtPlace[], { place, tim
     const all = served.map((s): Served => ({ ...s, daylight, wish: null }));
     const on = (times: Times) => fareOn(all, rules, times.on_min, times.lit_min).fares;
     const off: Times = { on_min: now.on_min, lit_min: 0 };
-    const best = on(off).every((f) => f.says === 'suits') ? off : bestTimes(all, rules, now, false);
+    const enough = on(off).every((f, i) => f.weakest >= all[i]!.stage.dliMin && f.photoperiod >= all[i]!.stage.hoursMin);
+    const best = enough ? off : bestTimes(all, rules, now, false);
     return { ...half, daylight: daylight?.dli ?? 0, on, best, fares: on(best) };
   });
   const topUps: TopUp[] = [];
@@ -55,7 +56,7 @@ export function topUpOf(year: Year, places: readonly YearAtPlace[], { place, tim
     let [times, end] = [halves[start]!.best, start];
     for (const { best } of halves.slice(start)) {
       let reach = start;
-      while (reach < halves.length && isAboutAsGood(halves[reach]!.on(best), halves[reach]!.fares)) reach++;
+      while (reach < halves.length && isAboutAsGood(best, halves[reach]!, served)) reach++;
       if (reach - 1 > end) [times, end] = [best, reach - 1];
     }
     for (const { from, to, daylight, on } of halves.slice(start, end + 1)) topUps.push({ from, to, ...times, daylight, fares: on(times) });
@@ -65,12 +66,21 @@ export function topUpOf(year: Year, places: readonly YearAtPlace[], { place, tim
 
 type Times = TopUpAsked['now'];
 
-/** As many trays do well, and none gets much less or more than it would. */
-function isAboutAsGood(set: readonly Fares[], best: readonly Fares[]): boolean {
-  const well = (fares: readonly Fares[]) => fares.filter((f) => f.says === 'suits').length;
+/** As many trays do well, none gets much less or more than it would, and no lamp burns where daylight is enough. */
+function isAboutAsGood(
+  times: Times,
+  { best, fares, on }: { best: Times; fares: readonly Fares[]; on(times: Times): readonly Fares[] },
+  served: readonly Pick<Served, 'limits'>[],
+): boolean {
+  if (best.lit_min === 0) return times.lit_min === 0;
+  const set = on(times);
+  const well = (all: readonly Fares[]) => all.filter((f) => f.says === 'suits').length;
+  // A longer day than the best would give is a reason to walk, where it is longer than the plant bears.
+  const isShort = ({ photoperiod }: Fares, i: number) =>
+    photoperiod <= Math.max(served[i]!.limits.longestDay, fares[i]!.photoperiod) + 1e-9;
   const isNear = ({ mean, says }: Fares, i: number) =>
-    says === 'suits' || (mean >= NEAR.least * best[i]!.mean && mean <= NEAR.most * best[i]!.mean);
-  return well(set) >= well(best) && set.every(isNear);
+    says === 'suits' || (mean >= NEAR.least * fares[i]!.mean && mean <= NEAR.most * fares[i]!.mean);
+  return well(set) >= well(fares) && set.every(isNear) && set.every(isShort);
 }
 
 /** The days of a year on which a timer is to be set anew. */

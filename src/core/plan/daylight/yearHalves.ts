@@ -49,5 +49,9 @@ export function meanDay(
       }
     }
   if (!(dli > 0)) return null;
-  return { dli, ...up, course: { mean, clear, off: { low: Math.max(0, 1 - low / dli), high: Math.max(0, high / dli - 1) } } };
+  return {
+    dli,
+    ...up,
+    course: { mean, clear, peak: Math.max(...clear), off: { low: Math.max(0, 1 - low / dli), high: Math.max(0, high / dli - 1) } },
+  };
 }

@@ -15,6 +15,8 @@ export interface DaylightCourse {
   readonly mean: readonly Ppfd[];
   /** Under a clear sky: what leaves must bear. */
   readonly clear: readonly Ppfd[];
+  /** The strongest of `clear`. */
+  readonly peak: Ppfd;
   /** How far a day without sun lies below the mean, and one without a cloud above it. */
   readonly off: { readonly low: Share; readonly high: Share };
 }

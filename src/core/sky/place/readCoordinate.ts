@@ -30,7 +30,7 @@ export function readCoordinate(text: string, axis: Axis, sign: '.' | ',' = '.'):
 }
 
 /** Degrees to a millionth, so that what is written is read back the same. */
-const tidy = (degrees: number): Radians => Number(degrees.toFixed(6)) * RAD;
+const tidy = (degrees: number): Radians => (Number(degrees.toFixed(6)) + 0) * RAD;
 
 export const radiansOf = tidy;
 

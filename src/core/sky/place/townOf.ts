@@ -11,6 +11,6 @@ const byZone: Readonly<Record<string, readonly number[]>> = towns;
  * Source: zone.tab of the tz database 2025a, in the public domain.
  */
 export function townOf(timeZone: string): Place | null {
-  const [latitude, longitude] = byZone[timeZone] ?? [];
+  const [latitude, longitude] = Object.hasOwn(byZone, timeZone) ? byZone[timeZone]! : [];
   return latitude === undefined || longitude === undefined ? null : { latitude: latitude * RAD, longitude: longitude * RAD };
 }

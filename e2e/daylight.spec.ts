@@ -1,0 +1,124 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+
+/** What a window gives: from nothing stated to a year, drawn, measured and counted. */
+
+const demo = `http://localhost:${process.env.E2E_DEMO_PORT}`;
+const row = (page: Page, month: string) => page.getByTestId('months').getByRole('row', { name: new RegExp(`^${month}`) });
+const meanOf = async (page: Page, month: string) => Number(await row(page, month).getByRole('cell').nth(2).textContent());
+
+test('a sill gets its place and window, and its year follows what is said of it', async ({ page }) => {
+  await page.goto(`${demo}/stands/demo-rack/daylight`);
+  // The household has a place; this stand is at no window yet.
+  await page.getByRole('button', { name: 'A new window' }).click();
+  await expect(row(page, 'Jun')).toBeVisible();
+  const before = await meanOf(page, 'Jun');
+  expect(before).toBeGreaterThan(0);
+  await page.getByRole('button', { name: 'Change the window' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('looks to').fill('N');
+  await sheet.getByLabel('looks to').press('Enter');
+  await sheet.getByLabel('looks to').fill('sideways');
+  await sheet.getByLabel('looks to').press('Enter');
+  await expect(sheet).toContainText('A compass point such as NE, or degrees from north: 90 is east.');
+  await sheet.getByLabel('looks to').fill('N');
+  await sheet.getByLabel('looks to').press('Enter');
+  await sheet.getByRole('button', { name: 'Done' }).click();
+  await expect.poll(() => meanOf(page, 'Jun')).toBeLessThan(before);
+  await page.reload();
+  await expect(page.getByText('looks north:')).toBeVisible();
+});
+
+test('the skyline is moved with keys, takes light away, and comes back with undo', async ({ page }) => {
+  await page.goto(`${demo}/stands/demo-sill/daylight`);
+  await expect(page.getByTestId('daylight-answer')).toContainText(/Right from daylight alone/);
+  const before = await meanOf(page, 'Jun');
+  // The edge of the house: what is raised there stands before the morning sun.
+  const dot = page.getByRole('slider', { name: 'What stands outside, point 6' });
+  const was = await dot.getAttribute('aria-valuenow');
+  await dot.focus();
+  for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowUp');
+  await expect(dot).toHaveAttribute('aria-valuenow', String(Number(was) + 24));
+  await expect.poll(() => meanOf(page, 'Jun')).toBeLessThan(before);
+  for (let i = 0; i < 12; i++) await page.keyboard.press('Control+z');
+  await expect.poll(() => meanOf(page, 'Jun')).toBe(before);
+});
+
+test('the sun wanders with the hour and the month, and its patch with it', async ({ page }) => {
+  await page.goto(`${demo}/stands/demo-sill/daylight`);
+  const moment = page.getByTestId('moment');
+  await page.getByLabel('Month', { exact: true }).fill('5');
+  await page.getByLabel('Hour', { exact: true }).fill('440');
+  await expect(moment).toContainText('21 June, 07:20');
+  await expect(moment).toContainText('up in the east');
+  await expect(page.getByTestId('patch')).toBeVisible();
+  await page.getByLabel('Hour', { exact: true }).fill('60');
+  await expect(moment).toContainText('the sun is down');
+  await expect(page.getByTestId('patch')).toHaveCount(0);
+  // By keyboard too.
+  await page.getByLabel('Month', { exact: true }).press('ArrowRight');
+  await expect(moment).toContainText('21 July');
+});
+
+test('a pair of readings under a grey sky moves the window; one alone is kept and told why it does not count', async ({ page }) => {
+  await page.goto(`${demo}/stands/demo-landing/daylight`);
+  await expect(row(page, 'Jun')).toBeVisible();
+  const before = await meanOf(page, 'Jun');
+  await page.getByRole('button', { name: 'Add a reading' }).click();
+  const sheet = page.getByRole('dialog');
+  await expect(sheet.getByTestId('correction')).toContainText('As computed');
+  const add = async (inside: string, outside: string) => {
+    await sheet.getByLabel('at the leaves').fill(inside);
+    await sheet.getByLabel('at the leaves').press('Enter');
+    await sheet.getByLabel('outdoors').fill(outside);
+    await sheet.getByLabel('outdoors').press('Enter');
+    await sheet.getByRole('button', { name: 'Add the reading' }).click();
+  };
+  await add('900', '');
+  await expect(sheet.getByRole('listitem').first()).toContainText('without a reading outdoors');
+  // In the dark of any hour a pair can't be told from a sunny one by its brightness alone: so little light passes at any time.
+  await add('2', '40');
+  await expect(sheet.getByTestId('correction')).toContainText(/It lets through \d+ % of what was computed, ±\d+ %, by one reading/);
+  await sheet.getByRole('button', { name: 'Done' }).click();
+  await expect.poll(() => meanOf(page, 'Jun')).not.toBe(before);
+});
+
+test('the door says what the screen says, and names what is wrong', async ({ request }) => {
+  const question = JSON.parse(readFileSync('docs/examples/window.json', 'utf8')) as { place: { latitude_deg: number } };
+  const good = await request.post(`${demo}/api/daylight`, { data: question, headers: { origin: demo } });
+  expect(good.status()).toBe(200);
+  const said = (await good.json()) as { places: { months: { mean_mol_per_m2_d: number }[] }[] };
+  expect(said.places[0]!.months).toHaveLength(12);
+  question.place.latitude_deg = 91;
+  const bad = await request.post(`${demo}/api/daylight`, { data: question, headers: { origin: demo } });
+  expect(bad.status()).toBe(400);
+  expect(await bad.json()).toMatchObject({ ok: false, problems: [{ at: 'place.latitude_deg' }] });
+});
+
+test('a first household types its place, is told what can’t be, and needs no device for it', async ({ page }) => {
+  await page.goto('/settings');
+  await page.getByLabel('latitude').fill('91');
+  await page.getByLabel('latitude').press('Enter');
+  await expect(page.getByText(/90 at most/)).toBeVisible();
+  await page.getByLabel('latitude').fill('54°12′ N');
+  await page.getByLabel('latitude').press('Enter');
+  await expect(page.getByLabel('latitude')).toHaveValue('54.20° N');
+  await page.getByLabel('sunshine').selectOption('dry');
+  await page.reload();
+  await expect(page.getByLabel('latitude')).toHaveValue('54.20° N');
+  await expect(page.getByLabel('sunshine')).toHaveValue('dry');
+});
+
+test('axe finds nothing wrong with daylight, light and dark, and nothing is wider than a phone', async ({ page }) => {
+  await page.goto(`${demo}/stands/demo-sill/daylight`);
+  await expect(row(page, 'Jun')).toBeVisible();
+  for (const scheme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme: scheme });
+    await page.waitForTimeout(300);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map((v) => `${scheme} ${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`)).toEqual([]);
+  }
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
