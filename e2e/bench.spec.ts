@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
+import { axe } from './axe';
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 
@@ -302,7 +302,7 @@ test.describe('with the demo', () => {
       await page.emulateMedia({ colorScheme: scheme });
       await trayOn(page, 2).click();
       await settled(page);
-      const { violations } = await new AxeBuilder({ page }).analyze();
+      const { violations } = await axe(page, scheme).analyze();
       expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
     });
 });

@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
+import { axe } from './axe';
 import { expect, test, type Page } from '@playwright/test';
 
 /** The first visit, walked as a person would: choose, look, drag, come back. */
@@ -229,7 +229,7 @@ for (const theme of ['light', 'dark'] as const) {
       await page.getByRole('heading', { level: 1 }).waitFor({ state: 'attached' });
       await page.waitForTimeout(300);
       expect(
-        (await new AxeBuilder({ page }).analyze()).violations.map((v) => `${path} ${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`),
+        (await axe(page, theme).analyze()).violations.map((v) => `${path} ${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`),
       ).toEqual([]);
     }
     await page.goto('/');
@@ -237,7 +237,7 @@ for (const theme of ['light', 'dark'] as const) {
       await page.getByRole('button', { name: new RegExp(`^${part}:`) }).click();
       await page.waitForTimeout(200);
       expect(
-        (await new AxeBuilder({ page }).include('[role=dialog]').analyze()).violations.map(
+        (await axe(page, theme).include('[role=dialog]').analyze()).violations.map(
           (v) => `${part} ${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`,
         ),
       ).toEqual([]);
@@ -246,7 +246,7 @@ for (const theme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: /^Lamp:/ }).click();
     for (const tab of ['From its box', 'Its light', 'Its age']) {
       await page.getByRole('tab', { name: tab }).click();
-      const found = await new AxeBuilder({ page }).include('[role=dialog]').analyze();
+      const found = await axe(page, theme).include('[role=dialog]').analyze();
       expect(found.violations.map((v) => `${tab} ${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`)).toEqual([]);
     }
   });

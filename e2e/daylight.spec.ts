@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
+import { axe } from './axe';
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 
@@ -84,6 +84,20 @@ test('a pair of readings under a grey sky moves the window; one alone is kept an
   await expect.poll(() => meanOf(page, 'Jun')).not.toBe(before);
 });
 
+test('what suits a place is ranked, and the best of one’s places for a plant is told in numbers', async ({ page }) => {
+  await page.goto(`${demo}/stands/demo-sill/daylight`);
+  const suits = page.getByRole('region', { name: 'What suits this place' });
+  const months = async () => (await suits.getByText(/^\d+ months?$/).allTextContents()).map((t) => parseInt(t, 10));
+  await expect.poll(async () => (await months()).length).toBeGreaterThan(4);
+  const ranked = await months();
+  expect(ranked).toEqual([...ranked].sort((a, b) => b - a));
+  await page.getByRole('button', { name: /^The best of my places for/ }).click();
+  const places = page.getByTestId('places-for').getByRole('listitem');
+  // Two stands, and three free places before each of two windows.
+  await expect(places).toHaveCount(8);
+  await expect(places.first()).toContainText(/mol in the darkest month, .* in the brightest/);
+});
+
 test('the door says what the screen says, and names what is wrong', async ({ request }) => {
   const question = JSON.parse(readFileSync('docs/examples/window.json', 'utf8')) as { place: { latitude_deg: number } };
   const good = await request.post(`${demo}/api/daylight`, { data: question, headers: { origin: demo } });
@@ -116,7 +130,7 @@ test('axe finds nothing wrong with daylight, light and dark, and nothing is wide
   for (const scheme of ['light', 'dark'] as const) {
     await page.emulateMedia({ colorScheme: scheme });
     await page.waitForTimeout(300);
-    const { violations } = await new AxeBuilder({ page }).analyze();
+    const { violations } = await axe(page, scheme).analyze();
     expect(violations.map((v) => `${scheme} ${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`)).toEqual([]);
   }
   await page.setViewportSize({ width: 390, height: 844 });

@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
+import { axe } from './axe';
 import { expect, test, type Page } from '@playwright/test';
 
 test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}` });
@@ -82,7 +82,7 @@ test('axe finds nothing wrong with the hours, light and dark, and nothing is wid
   for (const scheme of ['light', 'dark'] as const) {
     await page.emulateMedia({ colorScheme: scheme });
     await page.waitForTimeout(300);
-    const { violations } = await new AxeBuilder({ page }).analyze();
+    const { violations } = await axe(page, scheme).analyze();
     expect(violations.map((v) => `${scheme} ${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`)).toEqual([]);
   }
   await page.setViewportSize({ width: 390, height: 844 });

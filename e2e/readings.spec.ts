@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
+import { axe } from './axe';
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 
@@ -268,7 +268,7 @@ test('axe finds nothing wrong with the readings, light and dark', async ({ page 
     for (const tab of ['Walk', 'Readings', 'Fit', 'Meters']) {
       await page.getByRole('tab', { name: tab }).click();
       await page.waitForTimeout(300);
-      const { violations } = await new AxeBuilder({ page }).analyze();
+      const { violations } = await axe(page, scheme).analyze();
       expect(violations.map((v) => `${scheme} ${tab} ${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`)).toEqual([]);
     }
   }

@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
+import { axe } from './axe';
 import ICAL from 'ical.js';
 import { typeDate } from './dates';
 import { expect, test, type Page } from '@playwright/test';
@@ -248,7 +248,7 @@ test('axe finds nothing wrong with chart, tray, crops and outlets, light and dar
     for (const colorScheme of ['light', 'dark'] as const) {
       await page.emulateMedia({ colorScheme });
       await page.waitForTimeout(300);
-      const { violations } = await new AxeBuilder({ page }).analyze();
+      const { violations } = await axe(page, colorScheme).analyze();
       expect(violations.map((v) => `${path} ${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
     }
   }

@@ -1,9 +1,14 @@
+import { costCases } from '../src/core/exchange/cases/costCases';
 import { sunCases } from '../src/core/exchange/cases/sunCases';
 import type { Answer } from '../src/core/exchange/cases/Case';
 import { askedText } from './askedText';
 
 /** Answers files of reference questions: `npm run -s cases -- sun questions.json`. See docs/cases.md. */
-const SETS: Record<string, (file: Record<string, unknown>) => Record<string, Answer>> = { sun: sunCases, window: sunCases };
+const SETS: Record<string, (file: Record<string, unknown>) => Record<string, Answer>> = {
+  sun: sunCases,
+  window: sunCases,
+  costs: costCases,
+};
 
 const set = process.argv[2] ?? '';
 const answer = SETS[set];

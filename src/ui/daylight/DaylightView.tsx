@@ -4,7 +4,7 @@ import clsx from 'clsx';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
-import { hoursByMonth, settingsOf } from '@/core/plan/daylight/topUp';
+import { hoursByMonth, settingsOf, type TopUp } from '@/core/plan/daylight/topUp';
 import { timersOf } from '@/core/plan/timer/servedBy';
 import { addWindow, changeWindow, standAtWindow } from '@/core/site/stand/changeWindows';
 import { setDaylight } from '@/core/site/stand/changeOutlets';
@@ -30,9 +30,10 @@ import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { stageWords } from '../verdict/words';
 import { Answer } from './Answer';
 import { MONTHS } from './daylightWords';
-import { MonthTable } from './MonthTable';
+import { MonthTable, roundHalf } from './MonthTable';
 import { PanePicture } from './PanePicture';
 import { ClimateFields, PlaceFields } from './PlaceFields';
+import { PlacesFor } from './PlacesFor';
 import { planDepth, SillPlan } from './SillPlan';
 import { SillReadings } from './SillReadings';
 import { SuitsList } from './SuitsList';
@@ -358,8 +359,8 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
               onMonth={setMonth}
             />
             <p className="text-sm text-soft">
-              Bars run from a grey to a clear day, the mark is the month’s mean. The window’s own share is good to about ±25 % until it is
-              measured.
+              Bars run from a grey to a clear day, the mark is the month’s mean; sun in hours of direct rays on a clear day. The window’s
+              own share is good to about ±25 % until it is measured.
             </p>
           </>
         )}
@@ -377,7 +378,10 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
                 {settings.map((s) => (
                   <li key={s.day} className="grid grid-cols-[7rem_1fr]">
                     <span className="text-soft">{dayWords(s.day)}</span>
-                    <span>{s.lit_min === 0 ? 'lamps off' : timesWords(s.on_min, s.lit_min)}</span>
+                    <span>
+                      {s.lit_min === 0 ? 'lamps off' : timesWords(s.on_min, s.lit_min)}
+                      <span className="text-soft">{photoperiodWords(topUps, s.day, tray.tray.id)}</span>
+                    </span>
                   </li>
                 ))}
               </ul>
@@ -390,10 +394,17 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
             </Link>
           </section>
         )}
+        {atPlace && <PlacesFor plant={trayName(tray)} stage={tray.stage} />}
         {atPlace && <SuitsList months={atPlace.months} />}
       </div>
     </div>
   );
+}
+
+/** How long it is light from then on, by lamp and sun together: what plants that count hours go by. */
+function photoperiodWords(topUps: readonly TopUp[], day: number, trayId: string): string {
+  const fare = topUps.find((t) => t.from === day)?.fares.find((f) => f.trayId === trayId);
+  return fare ? `, light for ${roundHalf(fare.photoperiod)} h` : '';
 }
 
 /** Trays of one name are told apart by their number. */

@@ -35,6 +35,7 @@ export function MonthTable({ months, stage, lampHours, month, onMonth }: MonthTa
             </span>
           </th>
           <th className="w-12 text-right font-normal">mean</th>
+          <th className="w-12 text-right font-normal">sun, h</th>
           <th className="w-14 text-right font-normal">{lampHours ? 'lamp, h' : ''}</th>
         </tr>
       </thead>
@@ -67,9 +68,12 @@ export function MonthTable({ months, stage, lampHours, month, onMonth }: MonthTa
                   style={{ left: x(m.low), width: `calc(${x(m.high)} - ${x(m.low)} + 3px)`, opacity: 0.65 }}
                 />
                 <span className="absolute top-1/2 h-4 w-1 -translate-y-1/2 bg-ink" style={{ left: x(m.mean) }} />
-                <span className="sr-only">{MONTH_SAYS_WORDS[says]}</span>
+                <span className="sr-only">
+                  {MONTH_SAYS_WORDS[says]}, {doseNumber(m.low)} to {doseNumber(m.high)} mol
+                </span>
               </td>
               <td className={clsx('text-right tabular-nums', isStrong && 'text-copper')}>{doseNumber(m.mean)}</td>
+              <td className="text-right tabular-nums">{m.sunHours > 0.05 ? m.sunHours.toFixed(1) : '–'}</td>
               <td className="text-right font-semibold tabular-nums">
                 {lampHours ? (lampHours[i]! > 0 ? roundHalf(lampHours[i]!) : '–') : ''}
               </td>

@@ -1,0 +1,85 @@
+import fc from 'fast-check';
+import { hoursUntil, lastDayOf, outputAfter, replacementsIn } from './lampLife';
+import { breakEvenYears, owning } from './owning';
+import { cheapestStart, costOfRun, priceAt, type PricePeriod } from './tariff';
+
+const BANDS: readonly PricePeriod[] = [
+  { from_min: 22 * 60, to_min: 7 * 60, price_per_kWh: 0.1, days: 'working' },
+  { from_min: 7 * 60, to_min: 22 * 60, price_per_kWh: 0.3, days: 'working' },
+  { from_min: 0, to_min: 0, price_per_kWh: 0.15, days: 'weekend' },
+];
+
+test('a price holds to the minute, across midnight, and changes with the calendar day', () => {
+  expect([priceAt(BANDS, 1, 22 * 60), priceAt(BANDS, 1, 22 * 60 - 1), priceAt(BANDS, 1, 0)]).toEqual([0.1, 0.3, 0.1]);
+  expect([priceAt(BANDS, 6, 0), priceAt(BANDS, 0, 12 * 60)]).toEqual([0.15, 0.15]);
+  // Friday 23:00 for two hours: an hour at night's price, an hour at the weekend's. 60 W.
+  expect(costOfRun(BANDS, 60, 23 * 60, 120, 5)).toBeCloseTo(0.06 * 0.1 + 0.06 * 0.15, 12);
+});
+
+test('a run costs the sum of its parts, and the cheapest start is one that no other beats', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 1439 }), fc.integer({ min: 1, max: 700 }), fc.integer({ min: 1, max: 700 }), (on, a, b) => {
+      const whole = costOfRun(BANDS, 100, on, a + b, 2);
+      const later = (on + a) % 1440;
+      const parts = costOfRun(BANDS, 100, on, a, 2) + costOfRun(BANDS, 100, later, b, on + a >= 1440 ? 3 : 2);
+      expect(parts).toBeCloseTo(whole, 10);
+    }),
+  );
+  const quiet = { from_min: 1380, to_min: 300 };
+  const best = cheapestStart(BANDS, 100, 600, quiet, 15)!;
+  for (let on = 0; on < 1440; on += 15) {
+    const inQuiet = Array.from({ length: 600 }, (_, i) => (on + i) % 1440).some((m) => m >= 1380 || m < 300);
+    if (!inQuiet) expect(costOfRun(BANDS, 100, on, 600)).toBeGreaterThanOrEqual(best.cost - 1e-12);
+    else expect(on).not.toBe(best.on_min);
+  }
+  expect(cheapestStart(BANDS, 100, 1200, quiet, 15)).toBeNull();
+});
+
+test('lamps are replaced as a day-by-day count says', () => {
+  for (const [life_h, hours, years] of [
+    [4000, 14, 5],
+    [58_400, 16, 10],
+    [8000, 12, 2],
+    [20_000, 24, 9],
+  ] as const) {
+    let [lamps, left]: [number, number] = [1, life_h];
+    for (let day = 0; day < years * 365; day++) {
+      // One that ends with the day before is replaced for this one.
+      if (left <= 1e-9) [lamps, left] = [lamps + 1, life_h];
+      left -= hours;
+      if (left < 0) [lamps, left] = [lamps + 1, left + life_h];
+    }
+    expect(replacementsIn(years, life_h, hours)).toBe(lamps - 1);
+  }
+  expect(lastDayOf(100, 50, 40, 4)).toBe(102);
+  expect(lastDayOf(100, 50, 60, 4)).toBe(100);
+});
+
+test('both ways of fading go through the rated point and lead back', () => {
+  for (const model of ['exponential', 'linear'] as const) {
+    expect(outputAfter(0, 0.7, 36_000, model)).toBe(1);
+    expect(outputAfter(36_000, 0.7, 36_000, model)).toBeCloseTo(0.7, 12);
+    expect(outputAfter(hoursUntil(0.83, 0.7, 36_000, model), 0.7, 36_000, model)).toBeCloseTo(0.83, 12);
+  }
+});
+
+test('at equal light the more efficient lamp never costs more energy, and a dearer one pays back when it is said to', () => {
+  const lamps = fc.record({
+    power: fc.double({ min: 5, max: 300, noNaN: true }),
+    efficacy: fc.double({ min: 0.5, max: 3.5, noNaN: true }),
+    utilisation: fc.double({ min: 0.1, max: 0.9, noNaN: true }),
+    price: fc.double({ min: 1, max: 300, noNaN: true }),
+    life_h: fc.constant(1e9),
+  });
+  const wanted = { dose: 12, area_m2: 0.3, hoursMax: 16, price_per_kWh: 0.3, years: 3 };
+  fc.assert(
+    fc.property(lamps, lamps, (one, other) => {
+      const [a, b] = [owning(one, wanted), owning(other, wanted)];
+      const better = one.efficacy * one.utilisation >= other.efficacy * other.utilisation;
+      expect(better ? a.kWhPerYear <= b.kWhPerYear + 1e-9 : a.kWhPerYear >= b.kWhPerYear - 1e-9).toBe(true);
+      expect(a.hoursPerDay).toBeLessThanOrEqual(16 + 1e-6);
+      const years = breakEvenYears(a, b);
+      if (years !== null) expect(a.purchase + years * a.energyCostPerYear).toBeCloseTo(b.purchase + years * b.energyCostPerYear, 4);
+    }),
+  );
+});
