@@ -66,7 +66,12 @@ export function PlacesFor({ plant, stage }: { plant: string; stage: Stage }) {
       gone = true;
     };
   }, [isOpen, site, places, today, daylightYear]);
-  if (!isOpen) return <Button onClick={() => setOpen(true)}>The best of my places for {plant}</Button>;
+  if (!isOpen)
+    return (
+      <Button className="py-1 text-left whitespace-normal!" onClick={() => setOpen(true)}>
+        The best of my places for {plant}
+      </Button>
+    );
   const ranked = known?.of
     .map((p, i) => rankOf(p.name, known.answer.year.places[i]!.months, stage))
     .sort((a, b) => b.inBand - a.inBand || a.bad - b.bad);
