@@ -1,6 +1,7 @@
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { leanOf } from '../../core/answer/daylight/leanOf';
+import { askedAt } from '../../core/answer/daylight/sillsOf';
 import { daylightYear, type DaylightQuestion } from '../../core/plan/daylight/daylightYear';
 import { showClock } from '../../core/units/clock';
 import { isoOf } from '../../core/units/day';
@@ -60,7 +61,7 @@ export function readDaylightText(text: string): Result<DaylightQuestion> {
     climate: { kind: file.climate.kind, name: file.climate.name, sunshine: file.climate.sunshine },
     timeZone: file.timeZone ?? 'UTC',
     parts: PARTS,
-    sills: file.at.map((a) => ({ window, at: { depth: a.depth_m, along: a.along_m, over: a.over_m }, lintels: [], open: 1 })),
+    sills: file.at.map((a) => askedAt(window, { depth: a.depth_m, along: a.along_m, over: a.over_m }, placeOf(file.place))),
     timer: null,
   });
 }

@@ -62,7 +62,7 @@ export function Answer({ months, tray, topUps, lit, curtained }: AnswerProps) {
         <p className="text-copper">
           On clear days, {joined(monthRuns(months.map((_, i) => scorched.includes(i))))}, the sun brings up to{' '}
           {Math.round(months[peak]!.strongest.ppfd)} µmol/m²/s, at {showClock(months[peak]!.strongest.minute)} in {MONTHS[peak]!}; its
-          leaves bear {Math.round(stage.ppfdMax)}.{' '}
+          leaves tolerate {Math.round(stage.ppfdMax)}.{' '}
           {curtained ? 'Move it further from the glass.' : 'A net curtain at that hour, or a place further from the glass, protects it.'}
         </p>
       )}

@@ -2,8 +2,9 @@
 import { AlarmClock, Pencil, Ruler } from 'lucide-react';
 import clsx from 'clsx';
 import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { correctionOf } from '@/core/answer/daylight/correctionOf';
 import { hoursByMonth, settingsOf, type TopUp } from '@/core/plan/daylight/topUp';
 import { timersOf } from '@/core/plan/timer/servedBy';
 import { addWindow, changeWindow, standAtWindow } from '@/core/site/stand/changeWindows';
@@ -104,7 +105,7 @@ function ChooseWindow({ stand }: { stand: BenchStand }) {
             </Button>
           </li>
         </ul>
-        <p className="text-soft">It begins as a usual window to the south, 1.2 m square; say afterwards what is different.</p>
+        <p className="text-soft">It begins as a usual window to the south, 1.2 m square; change it afterwards.</p>
       </section>
     </Page>
   );
@@ -148,6 +149,11 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
   const [minute, setMinute] = useState(12 * 60);
   const [sky, setSky] = useState<'mean' | 'clear'>('clear');
   const [sheet, setSheet] = useState<'window' | 'reading' | null>(null);
+  const heading = useRef<HTMLHeadingElement>(null);
+  // Whoever chose the window pressed a button that is gone now.
+  useEffect(() => {
+    if (document.activeElement === document.body) heading.current?.focus();
+  }, []);
   const light = useLightOfStand(stand);
   const { answer, isWorking, failed } = useDaylightYear(stand, trays, chosen, light === 'failed' ? null : light);
   const tray = trays[chosen]!;
@@ -188,7 +194,9 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
   return (
     <div className="flex min-h-0 flex-1 flex-col lg:flex-row" data-testid="daylight" aria-busy={isWorking}>
       <div className="night min-w-0 bg-night px-4 py-4 text-night-ink md:px-8 lg:flex-1 lg:overflow-y-auto print:bg-transparent print:text-ink">
-        <h1 className="sr-only">Daylight</h1>
+        <h1 ref={heading} tabIndex={-1} className="sr-only">
+          Daylight
+        </h1>
         <div className="mx-auto max-w-3xl space-y-3">
           <p className="text-night-soft">
             {window.name}, looks {directionOf(window.facing)}: the view from {trayName(tray)}, and the sill from above
@@ -344,7 +352,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
           <p className="rounded-md bg-copper-wash px-3 py-2">
             {stated.dli} mol a day were stated by hand for this tier; they count in verdicts and hours instead of what is computed here.{' '}
             <Button className="mt-1" onClick={() => changeSite(sites, 'use the window’s light', setDaylight(tray.tier.programme.id, null))}>
-              Use what is computed
+              Use computed daylight
             </Button>
           </p>
         )}
@@ -360,7 +368,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
             />
             <p className="text-sm text-soft">
               Bars run from a grey to a clear day, the mark is the month’s mean; sun in hours of direct rays on a clear day. The window’s
-              own share is good to about ±25 % until it is measured.
+              own share is good to about ±{Math.round(correctionOf(window, place).doubt * 100)} %.
             </p>
           </>
         )}

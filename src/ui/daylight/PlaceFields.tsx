@@ -69,7 +69,7 @@ export function PlaceFields() {
             );
           }}
         >
-          <LocateFixed size={17} aria-hidden /> Ask this device
+          <LocateFixed size={17} aria-hidden /> Use this device’s position
         </Button>
       </div>
       {problem && (

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
 import { canopyOfTray } from '@/core/answer/daylight/litByWindow';
-import { askedOfPoint, type SillAsked } from '@/core/answer/daylight/sillsOf';
+import { askedAt, askedOfPoint, type SillAsked } from '@/core/answer/daylight/sillsOf';
 import { monthSays, type MonthSays } from '@/core/answer/daylight/suits';
 import type { DaylightAnswer } from '@/core/plan/daylight/daylightYear';
 import type { Site } from '@/core/site/stand/Site';
@@ -39,7 +39,7 @@ function placesOf(site: Site, unit: LengthUnit): NamedPlace[] {
   const free = site.windows.flatMap((window) =>
     FREE.map((depth): NamedPlace => ({
       name: `${window.name}, ${showLength(depth, unit)} from the glass`,
-      asked: { window, at: { depth, along: 0, over: LEAVES }, lintels: [], open: 1 },
+      asked: askedAt(window, { depth, along: 0, over: LEAVES }, site.place),
     })),
   );
   return [...tiers, ...free];

@@ -1,11 +1,12 @@
 'use client';
 import { CloudSun, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { correctionOf, shownAs, unusable } from '@/core/answer/daylight/correctionOf';
+import { correctionOf, LUX_PER_UMOL_OUTDOORS, unusable } from '@/core/answer/daylight/correctionOf';
 import type { BeforeWindow } from '@/core/answer/daylight/sillAsBuilt';
 import { addSillReading, dropSillReading } from '@/core/site/stand/changeWindows';
 import { MOST_SILL_READINGS, SKIES_SEEN, type SillReading, type Window } from '@/core/site/window/Window';
 import { simulatedSky } from '@/core/sky/outdoors/simulatedSky';
+import { readingOfPpfd } from '@/core/units/light';
 import { readNumber } from '@/core/units/readNumber';
 import { fail, ok } from '@/core/units/result';
 import { newId } from '@/store/names/newId';
@@ -76,7 +77,7 @@ export function SillReadings({ window, at, plant }: { window: Window; at: Before
             kind="quiet"
             onClick={() => {
               const [now] = simulatedSky(place, climate, SENSOR_SEED).readings(Date.now(), Date.now(), 1);
-              setOutside(Math.round(shownAs(now!.ppfd, unit)));
+              setOutside(Math.round(readingOfPpfd(now!.ppfd, unit, LUX_PER_UMOL_OUTDOORS)));
               setSky(now!.sunny ? 'clear' : 'overcast');
             }}
           >

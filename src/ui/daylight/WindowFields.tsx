@@ -2,7 +2,7 @@
 import { Plus, Trash2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import type { Stand } from '@/core/site/stand/Site';
-import { changeWindow, standAtWindow } from '@/core/site/stand/changeWindows';
+import { changeWindow, dropWindow, standAtWindow } from '@/core/site/stand/changeWindows';
 import {
   DIRT_KINDS,
   houseOpposite,
@@ -16,7 +16,7 @@ import { compassOf, readFacing } from '@/core/sky/place/facing';
 import { PANE_KINDS } from '@/core/sky/window/Glass';
 import { PALENESS } from '@/core/sky/window/Inside';
 import { fail, ok } from '@/core/units/result';
-import { changeSite } from '@/store/site/siteStore';
+import { changeSite, undo } from '@/store/site/siteStore';
 import { ClockField } from '../hours/ClockField';
 import { Button } from '../parts/Button';
 import { decimalSign } from '../parts/decimalSign';
@@ -26,6 +26,7 @@ import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
 import { SelectField } from '../parts/SelectField';
 import { TypedField } from '../parts/TypedField';
+import { say } from '../shell/toastStore';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { DIRT_WORDS, PANE_WORDS, SIDE_WORDS } from './daylightWords';
 import { SunAtNoon } from './SunAtNoon';
@@ -204,6 +205,14 @@ export function WindowFields({ window }: { window: Window }) {
         </div>
         <p className="text-sm text-soft">Pale walls give a little light back to the plants’ shaded side.</p>
       </Group>
+      <Button
+        onClick={() => {
+          changeSite(sites, 'delete the window', dropWindow(window.id));
+          say(`${window.name} is deleted.`, { label: 'Undo', run: () => undo(sites) });
+        }}
+      >
+        <Trash2 size={17} aria-hidden /> Delete this window
+      </Button>
     </div>
   );
 }
@@ -293,7 +302,7 @@ export function AtWindowFields({ stand, at }: { stand: Stand; at: AtWindow }) {
         />
       </div>
       <Button kind="quiet" className="px-1!" onClick={() => changeSite(sites, 'take it from the window', standAtWindow(stand.id, null))}>
-        <Undo2 size={17} aria-hidden /> It is at no window
+        <Undo2 size={17} aria-hidden /> Remove from this window
       </Button>
     </Group>
   );

@@ -1,13 +1,11 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
-import { canopyOfTray } from '@/core/answer/daylight/litByWindow';
 import { askedOfPoint, windowOf, type SillAsked } from '@/core/answer/daylight/sillsOf';
 import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
 import type { DaylightAnswer, DaylightQuestion } from '@/core/plan/daylight/daylightYear';
 import { powerOf, servedBy, timersOf } from '@/core/plan/timer/servedBy';
 import type { Window } from '@/core/site/window/Window';
-import { tables } from '@/core/things/tables/libraryTables';
 import { yearOfDay } from '@/core/units/day';
 import { newestWins } from '@/store/newestWins';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
@@ -28,7 +26,7 @@ export function useTraysAtWindow(stand: BenchStand): { window: Window | undefine
     const trays = stand.tiers.flatMap((tier) =>
       tier.trays.flatMap((t): TrayAtWindow[] => {
         const { x, y } = t.tray;
-        const asked = askedOfPoint(site, stand.stand, tier.tier, { x, y, z: canopyOfTray(site, t.tray, tables) });
+        const asked = askedOfPoint(site, stand.stand, tier.tier, { x, y, z: t.canopy });
         return asked ? [{ ...t, tier, asked }] : [];
       }),
     );
@@ -70,7 +68,7 @@ export function useDaylightYear(
   trays: readonly TrayAtWindow[],
   chosen: number,
   light: BenchAnswer | null,
-): { answer: DaylightAnswer | null; asked: DaylightQuestion | null; isWorking: boolean; failed: boolean } {
+): { answer: DaylightAnswer | null; isWorking: boolean; failed: boolean } {
   const { daylightYear } = useWorkspace();
   const question = useQuestion(stand, trays, chosen, light);
   const [state, setState] = useState<{ asked: DaylightQuestion; answer: DaylightAnswer } | { failed: DaylightQuestion } | null>(null);
@@ -92,7 +90,6 @@ export function useDaylightYear(
   const known = state && 'answer' in state && state.asked.sills.length === question?.sills.length ? state : null;
   return {
     answer: known?.answer ?? null,
-    asked: known?.asked ?? null,
     isWorking: known?.asked !== question,
     failed: state !== null && 'failed' in state && state.failed === question,
   };

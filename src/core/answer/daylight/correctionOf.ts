@@ -2,7 +2,8 @@ import { overcastSky, ppfdOf, SOLAR_CONSTANT_W_per_m2 } from '../../sky/outdoors
 import { outdoorsAt, type Place } from '../../sky/outdoors/outdoorsAt';
 import { sillLight } from '../../sky/window/sillLight';
 import type { SillReading, Window } from '../../site/window/Window';
-import type { Ppfd, Share } from '../../units/quantities';
+import type { Share } from '../../units/quantities';
+import { ppfdOfReading } from '../../units/light';
 import { sillAsBuilt } from './sillAsBuilt';
 
 /** What readings say of a window: how much more or less it lets through than was computed, and how sure that is. */
@@ -27,15 +28,7 @@ const MOST = 4;
 export type Unusable = 'alone' | 'not-overcast' | 'too-bright' | 'dark' | 'far-off';
 
 /** Lux of daylight for each µmol m⁻² s⁻¹; Thimijan & Heins 1983, HortScience 18:818–822. */
-const LUX_PER_UMOL = 54;
-const LUX_PER_FC = 10.7639104167; // exact: lumens per square foot
-
-/** What a meter of a unit shows of daylight. */
-export const shownAs = (ppfd: Ppfd, unit: SillReading['unit']): number =>
-  unit === 'umol' ? ppfd : unit === 'lx' ? ppfd * LUX_PER_UMOL : (ppfd * LUX_PER_UMOL) / LUX_PER_FC;
-
-const ppfdShown = (value: number, unit: SillReading['unit']) =>
-  unit === 'umol' ? value : unit === 'lx' ? value / LUX_PER_UMOL : (value * LUX_PER_FC) / LUX_PER_UMOL;
+export const LUX_PER_UMOL_OUTDOORS = 54;
 
 /** What a window gives to a place under an overcast sky, as a share of what comes down outdoors. */
 function computedShare(window: Window, reading: SillReading): Share {
@@ -55,7 +48,8 @@ export function unusable(window: Window, reading: SillReading, place: Place | nu
   // More comes down than any closed cover lets through: there was sun.
   if (place) {
     const { overcast } = outdoorsAt(reading.taken_ms, place);
-    if (ppfdShown(outside, reading.unit) > 2.2 * ppfdOf(overcast.global) + 20) return 'too-bright';
+    if (ppfdOfReading({ value: outside, unit: reading.unit }, LUX_PER_UMOL_OUTDOORS) > 2.2 * ppfdOf(overcast.global) + 20)
+      return 'too-bright';
   }
   const said = inside / outside / computedShare(window, reading);
   return said > MOST || said < 1 / MOST ? 'far-off' : null;

@@ -191,6 +191,26 @@ test('pairs under a grey sky move the window by what they say, as far as they ar
   expect(unusable(SOUTH, reading({ inside }), PLACE)).toBe(null);
 });
 
+test('a pair that is told not to count does not count in the light either, and an unmeasured window is less sure', () => {
+  const bright: SillReading = {
+    id: 'r',
+    taken_ms: Date.UTC(2027, 2, 21, 12),
+    sky: 'overcast',
+    ...AT,
+    inside: 20_000,
+    outside: 80_000,
+    unit: 'lx',
+  };
+  const day = dayFrom(2027, 3, 21);
+  const sunOf = (window: Window) => litByWindow(sillSite(window), day, tables).stands[0]!.tiers[0]!.sun!;
+  expect(unusable(SOUTH, bright, PLACE)).toBe('too-bright');
+  expect(sunOf({ ...SOUTH, readings: [bright] }).dli).toBe(sunOf(SOUTH).dli);
+  const sky = skyOfDay(PLACE, CLIMATE, day, 0);
+  const off = (doubt: number) => daylightAt([sillAt(SOUTH, AT)], sky, null, doubt)!.course!.off;
+  expect(off(0.25).low).toBeCloseTo(Math.hypot(off(0).low, 0.25), 9);
+  expect(off(0.25).high).toBeGreaterThan(off(0.1).high);
+});
+
 test('lamps and a white card make the light less one-sided', () => {
   const month = { facing: 8, away: 0.4 };
   expect(leanOf(month)).toBe(20);

@@ -4,6 +4,7 @@ import { sunDay } from '../../sky/sun/sunDay';
 import { sillLight, type Sill } from '../../sky/window/sillLight';
 import type { Daylight } from '../../site/stand/Daylight';
 import { noonOf, type Day } from '../../units/day';
+import type { Share } from '../../units/quantities';
 import { overlapOf, type Span } from '../../units/Span';
 
 /** Parts of a day for which daylight is computed. */
@@ -59,9 +60,10 @@ export function sunUp({ place, day, ahead_min }: Pick<SkyOfDay, 'place' | 'day' 
 /**
  * The daylight of one day at some places together (the mean of them): a mixture of clear and overcast by the month's share of sunshine.
  *
+ * @param doubt  of the window's own share, half-width of a nine-in-ten band
  * @returns null where no light comes in
  */
-export function daylightAt(sills: readonly Sill[], sky: SkyOfDay, blind: Span | null): Daylight | null {
+export function daylightAt(sills: readonly Sill[], sky: SkyOfDay, blind: Span | null, doubt: Share = 0): Daylight | null {
   const up = sunUp(sky);
   if (!up || sills.length === 0) return null;
   const share = sunshineOf(sky.climate, monthOf(sky.day), sky.place.latitude);
@@ -89,6 +91,12 @@ export function daylightAt(sills: readonly Sill[], sky: SkyOfDay, blind: Span | 
   return {
     dli,
     ...up,
-    course: { mean, clear, peak: Math.max(...clear), off: { low: Math.max(0, 1 - low / dli), high: Math.max(0, high / dli - 1) } },
+    course: { mean, clear, peak: Math.max(...clear), off: offBy(low / dli, high / dli, doubt) },
   };
 }
+
+/** How far a day may lie below and above the mean: by its sky, and by what is not known of the window. */
+const offBy = (low: Share, high: number, doubt: Share) => ({
+  low: Math.min(1, Math.hypot(Math.max(0, 1 - low), doubt)),
+  high: Math.hypot(Math.max(0, high - 1), doubt),
+});

@@ -6,6 +6,7 @@ import { cropOf } from '../../site/crop/cropOf';
 import { minutesAhead } from '../../units/clockChanges';
 import type { Metres } from '../../units/quantities';
 import type { Day } from '../../units/day';
+import { correctionOf } from './correctionOf';
 import { daylightAt, skyOfDay, type SkyOfDay } from './daylightAt';
 import { askedOfPoint, baseOf, sillFrom, windowOf } from './sillsOf';
 
@@ -35,7 +36,7 @@ export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, 
       const known = recall.get(tier.id);
       const isKnown = known !== undefined && known.of.length === of.length && known.of.every((v, i) => v === of[i]);
       sky ??= isKnown ? null : skyOfDay(place, site.climate, day, minutesAhead(site.timeZone)(day));
-      const sun = isKnown ? known.sun : daylightAt(points.flatMap((p) => askedOfPoint(site, stand, tier, p) ?? []).map(sillFrom), sky!, window.blind); // prettier-ignore
+      const sun = isKnown ? known.sun : daylightAt(points.flatMap((p) => askedOfPoint(site, stand, tier, p) ?? []).map(sillFrom), sky!, window.blind, correctionOf(window, place).doubt); // prettier-ignore
       if (!isKnown) recall.set(tier.id, { of, sun });
       if (isSame(tier.sun, sun)) return tier;
       mine = true;

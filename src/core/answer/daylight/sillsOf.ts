@@ -3,16 +3,24 @@ import type { Sill } from '../../sky/window/sillLight';
 import type { Site, Stand, Tier } from '../../site/stand/Site';
 import type { AtWindow, Window } from '../../site/window/Window';
 import { materialOf } from '../../things/material/materialLibrary';
-import type { Metres, Share } from '../../units/quantities';
+import type { Place } from '../../sky/outdoors/outdoorsAt';
+import type { Metres } from '../../units/quantities';
 import { correctionOf } from './correctionOf';
 import { NEAREST, sillAsBuilt, type BeforeWindow } from './sillAsBuilt';
 
 /** What lets more through than this does not hide the sky. */
 const SEE_THROUGH = 0.5;
 
-/** A place before a window, made ready, with what was measured there. @param lintels edges between it and the window, as in `Aperture` */
-export const sillAt = (window: Window, at: BeforeWindow, lintels: Aperture['lintels'] = [], open = 1): Sill =>
-  sillAsBuilt(window, at, lintels, open * correctionOf(window).factor);
+/** A free place before a window, with what was measured at it. @param place for the check of its readings; null: unknown */
+export const askedAt = (window: Window, at: BeforeWindow, place: Place | null): SillAsked => ({
+  window,
+  at,
+  lintels: [],
+  open: correctionOf(window, place).factor,
+});
+
+/** The same, made ready. */
+export const sillAt = (window: Window, at: BeforeWindow, place: Place | null = null): Sill => sillFrom(askedAt(window, at, place));
 
 /** The window that a stand is at. */
 export const windowOf = (site: Pick<Site, 'windows'>, { window }: Pick<Stand, 'window'>): Window | undefined =>
@@ -43,14 +51,15 @@ export interface SillAsked {
   readonly window: Window;
   readonly at: BeforeWindow;
   readonly lintels: Aperture['lintels'];
-  readonly open: Share;
+  /** What comes through besides the window as it is built: of a side between, and by what was measured; may be above 1. */
+  readonly open: number;
 }
 
-export const sillFrom = ({ window, at, lintels, open }: SillAsked): Sill => sillAt(window, at, lintels, open);
+export const sillFrom = ({ window, at, lintels, open }: SillAsked): Sill => sillAsBuilt(window, at, lintels, open);
 
 /** A point of a tier before the window of its stand, its own sides and shelf counted; null where it stands at none. */
 export function askedOfPoint(
-  site: Pick<Site, 'windows'>,
+  site: Pick<Site, 'windows' | 'place'>,
   stand: Stand,
   tier: Tier,
   point: { x: Metres; y: Metres; z: Metres },
@@ -61,11 +70,12 @@ export function askedOfPoint(
   const at = beforeWindow(stand.window, tier, baseOf(stand, tier.id), point);
   const roofed = materialOf(faces.ceiling).transmittance < SEE_THROUGH;
   const away = Math.max(NEAREST, at.depth - stand.window.gap);
+  // The clear side of a sill is the window itself.
+  const side = stand.kind === 'sill' && faces[stand.window.side] === 'clear' ? 1 : materialOf(faces[stand.window.side]).transmittance;
   return {
     window,
     at,
     lintels: roofed ? [{ away, over: Math.max(0, height - point.z) }] : [],
-    // The clear side of a sill is the window itself.
-    open: stand.kind === 'sill' && faces[stand.window.side] === 'clear' ? 1 : materialOf(faces[stand.window.side]).transmittance,
+    open: side * correctionOf(window, site.place).factor,
   };
 }

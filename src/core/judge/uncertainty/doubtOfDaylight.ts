@@ -14,7 +14,7 @@ export function doubtOfDaylight(day: LightDay, { mean }: Received): Doubt[] {
       low: share * low,
       high: share * high,
       source: course
-        ? 'daylight of the window: from a day without sun to one without a cloud'
+        ? 'daylight of the window: from a day without sun to one without a cloud, and what the window itself may be off'
         : 'daylight as stated; single days differ by half, our estimate',
     },
   ];
