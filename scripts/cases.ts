@@ -1,4 +1,5 @@
 import { costCases } from '../src/core/exchange/cases/costCases';
+import { seasonCases } from '../src/core/exchange/cases/seasonCases';
 import { sunCases } from '../src/core/exchange/cases/sunCases';
 import type { Answer } from '../src/core/exchange/cases/Case';
 import { askedText } from './askedText';
@@ -8,6 +9,7 @@ const SETS: Record<string, (file: Record<string, unknown>) => Record<string, Ans
   sun: sunCases,
   window: sunCases,
   costs: costCases,
+  season: seasonCases,
 };
 
 const set = process.argv[2] ?? '';

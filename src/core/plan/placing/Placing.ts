@@ -1,0 +1,117 @@
+/** What a batch needs in a week: 0 trays where it is not on the shelves. */
+export interface PlacedNeed {
+  readonly trays: number;
+  readonly doseMin: number;
+  readonly doseMax: number;
+  readonly height_cm: number;
+}
+
+/** A level that a tier's light can be set to, and what a day of it takes. */
+export interface TierLevel {
+  readonly dose: number;
+  readonly wh_per_day: number;
+}
+
+/** A tier as places for trays. */
+export interface PlacingTier {
+  readonly places: number;
+  readonly clear_cm: number;
+  /** Rising, off first. */
+  readonly levels: readonly TierLevel[];
+}
+
+/** What a tray's week on a tier is worth, whole numbers; nowhere: nothing. */
+export interface Worth {
+  readonly inBand: number;
+  readonly below: number;
+  readonly above: number;
+}
+
+/** Only the band counts. */
+export const BAND_ONLY: Worth = { inBand: 1, below: 0, above: 0 };
+
+/** Batches by weeks, on tiers. */
+export interface PlacingAsked {
+  /** Left out: only the band counts. */
+  readonly worth?: Worth;
+  readonly tiers: readonly PlacingTier[];
+  /** By batch, by week. */
+  readonly needs: readonly (readonly PlacedNeed[])[];
+  /** Tiers that a batch must stand on, by batch; null: any. */
+  readonly pinned?: readonly (number | null)[];
+}
+
+/** Where a batch stands: a tier, or −1, nowhere. */
+export const OFF = -1;
+
+/** By batch and week where it stands (null: not on the shelves), by tier and week which level is set. */
+export interface Placing {
+  readonly place: readonly (readonly (number | null)[])[];
+  readonly level: readonly (readonly number[])[];
+}
+
+/** How good a placing is: the first counts most. */
+export interface PlacingScore {
+  readonly worth: number;
+  /** Trays in their band, over all weeks. */
+  readonly inBand: number;
+  readonly moves: number;
+  readonly energy_wh: number;
+}
+
+/** Whether one is better than another: by worth, then moves, then power. */
+export const betterPlacing = (a: PlacingScore, b: PlacingScore): boolean =>
+  a.worth !== b.worth ? a.worth > b.worth : a.moves !== b.moves ? a.moves < b.moves : a.energy_wh < b.energy_wh - 1e-9;
+
+export const demandOf = ({ needs }: PlacingAsked): number => needs.reduce((sum, row) => sum + row.reduce((s, n) => s + n.trays, 0), 0);
+
+const DAYS = 7;
+
+/** What a tier gives in a week at its best level. */
+export interface LevelChosen {
+  readonly level: number;
+  readonly worth: number;
+  readonly inBand: number;
+  readonly wh: number;
+}
+
+/** The best level of a tier for what stands on it in a week: most worth, then the least power. */
+export function bestLevel({ levels }: PlacingTier, standing: readonly PlacedNeed[], counts: Worth): LevelChosen {
+  let best: LevelChosen = { level: 0, worth: -Infinity, inBand: 0, wh: 0 };
+  levels.forEach(({ dose, wh_per_day }, level) => {
+    let [worth, inBand] = [0, 0];
+    for (const n of standing) {
+      const fits = n.doseMin <= dose && dose <= n.doseMax;
+      if (fits) inBand += n.trays;
+      worth += n.trays * (fits ? counts.inBand : dose < n.doseMin ? counts.below : counts.above);
+    }
+    const wh = wh_per_day * DAYS;
+    if (worth > best.worth || (worth === best.worth && wh < best.wh)) best = { level, worth, inBand, wh };
+  });
+  return best;
+}
+
+/** How often batches change their place from a week to the next; coming and going is no move. */
+export function movesIn(place: Placing['place']): number {
+  let moves = 0;
+  for (const row of place)
+    for (let t = 1; t < row.length; t++) if (row[t] !== null && row[t - 1] !== null && row[t] !== row[t - 1]) moves++;
+  return moves;
+}
+
+/** What a placing comes to, with the best level of each tier in each week. */
+export function scorePlacing(asked: PlacingAsked, place: Placing['place']): PlacingScore & Pick<Placing, 'level'> {
+  const weeks = asked.needs[0]?.length ?? 0;
+  let [worth, inBand, energy_wh] = [0, 0, 0];
+  const level = asked.tiers.map((tier, k) =>
+    Array.from({ length: weeks }, (_, t) => {
+      const standing = asked.needs.flatMap((row, b) => (place[b]![t] === k ? [row[t]!] : []));
+      const best = bestLevel(tier, standing, asked.worth ?? BAND_ONLY);
+      worth += best.worth;
+      inBand += best.inBand;
+      energy_wh += best.wh;
+      return best.level;
+    }),
+  );
+  return { worth, inBand, moves: movesIn(place), energy_wh, level };
+}
