@@ -119,7 +119,7 @@ test('a set-up goes out as a file and comes back; a broken one changes nothing',
   await page.getByRole('link', { name: 'Stands', exact: true }).click();
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export everything' }).click()]);
   const text = readFileSync(await download.path(), 'utf8');
-  expect(JSON.parse(text)).toMatchObject({ format: 'copper-noon/site', version: 7 });
+  expect(JSON.parse(text)).toMatchObject({ format: 'copper-noon/site', version: 8 });
 
   const open = (name: string, content: string) =>
     page.getByLabel('File to open').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });

@@ -11,6 +11,10 @@ import type { NoFit, TierFit } from '../core/measure/fit/fitTier';
 import type { WalkPoint } from '../core/answer/walk/planWalk';
 import type { TierOfSite } from '../workers/readings/readings.api';
 import { startReadingsWorker, type ReadingsWorker } from '../workers/readings/readings.client';
+import type { SeasonAnswer } from '../workers/season/season.api';
+import { startSeasonWorker, type SeasonWorker } from '../workers/season/season.client';
+import type { WayOut } from '../core/plan/season/waysOut';
+import type { Site } from '../core/site/stand/Site';
 import { startAdviceWorker, type AdviceWorker, type Search } from '../workers/advice/advice.client';
 import type { SetUp } from '../core/answer/stand/setUp';
 import { startLightPool, type Lane } from '../workers/light/light.pool';
@@ -77,6 +81,10 @@ export interface Workspace {
   lightOf(setUp: SetUp): Promise<LightAnswer>;
   /** A year of daylight, and what lamps have to add. */
   daylightYear(question: DaylightQuestion): Promise<DaylightAnswer>;
+  /** A season looked at as a whole; null where none is planned. */
+  lookAtSeason(site: Site): Promise<SeasonAnswer | null>;
+  /** Ways out of its crowded weeks; `stop` calls the search off, and nobody is told. */
+  seasonWaysOut(site: Site, progress: (done: number) => void): { readonly ways: Promise<WayOut[]>; stop(): void };
   /** Opens what was kept, starts the worker and the saving; returns the end of it all, which is done when everything is written. */
   start(seed: 'plain' | 'demo'): () => Promise<void>;
   /** Puts aside what could not be read, and begins anew or with what is sound in it. */
@@ -119,6 +127,12 @@ export function createWorkspace(language: string): Workspace {
     if (!lanes) throw new Error('not open yet');
     return (reader ??= startReadingsWorker());
   };
+  let planner: SeasonWorker | null = null;
+  const searches = new Set<SeasonWorker>();
+  const thePlanner = (): SeasonWorker => {
+    if (!lanes) throw new Error('not open yet');
+    return (planner ??= startSeasonWorker());
+  };
   const lane = (which: 'picture' | 'answers'): Lane => {
     if (!lanes) throw new Error('not open yet');
     return lanes[which];
@@ -140,6 +154,10 @@ export function createWorkspace(language: string): Workspace {
         advisor?.stop();
         reader?.stop();
         charter?.stop();
+        planner?.stop();
+        for (const search of searches) search.stop();
+        searches.clear();
+        planner = null;
         charter = null;
         advisor = null;
         reader = null;
@@ -201,6 +219,18 @@ export function createWorkspace(language: string): Workspace {
     settingsFor: async (question) => theAdvisor().settings(question),
     sharesAt: async (tier, x, y, z) => lane('answers').shares(askedTier(tier), x, y, z),
     daylightYear: async (question) => lane('answers').daylight(question),
+    lookAtSeason: async (site) => thePlanner().look(site, days.getState().today),
+    seasonWaysOut(site, progress) {
+      // A worker of its own, so that calling it off is ending it, and no look waits for it.
+      const worker = startSeasonWorker();
+      searches.add(worker);
+      const stop = () => {
+        searches.delete(worker);
+        worker.stop();
+      };
+      const ways = worker.waysOut(site, days.getState().today, progress).finally(stop);
+      return { ways, stop };
+    },
     lightOf: (setUp) => (askLight ? askLight(questionOf(setUp, SMALL_PICTURE)) : Promise.reject(new Error('not open yet'))),
     start,
     begin: async (with_) => keeping?.begin(with_),

@@ -17,6 +17,7 @@ import { distanceOf } from '../../core/site/reading/Reading';
 import { guessColumns, readTable } from '../../core/measure/reading/readingTable';
 import { takeReading } from '../../core/measure/reading/takeReading';
 import { keepReadings } from '../../core/site/stand/changeReadings';
+import { dayFrom } from '../../core/units/day';
 import { exportSite } from './exportSite';
 import { mergeSite } from './mergeSite';
 import { readSiteText } from './readSiteText';
@@ -129,6 +130,37 @@ test('a file of version 6, written before there were windows, is brought up to d
   expect(read(exportSite(old))).toEqual(old);
 });
 
+test('a file of version 7, written before a season could be planned, is brought up to date', () => {
+  const old = read(readFileSync('test/fixtures/site-version-7.json', 'utf8'));
+  expect(old.season).toBeNull();
+  expect(old.windows.length).toBeGreaterThan(0);
+  expect(read(exportSite(old))).toEqual(old);
+});
+
+test('a season goes out and comes in as it was, and what contradicts itself in it is named', () => {
+  const planned = demoSite('en-GB', dayFrom(2027, 2, 20));
+  expect(planned.season!.batches.length).toBeGreaterThan(8);
+  expect(read(exportSite(planned))).toEqual(planned);
+  type Loose = { season: { firstFrost: unknown; lastFrost: unknown; batches: Record<string, unknown>[] } };
+  const wrong = (change: (f: Loose) => void): string[] => {
+    const file = JSON.parse(exportSite(planned)) as Loose;
+    change(file);
+    const got = readSiteText(JSON.stringify(file));
+    return got.ok ? [] : got.problems.map((p) => `${p.code} ${p.at}`);
+  };
+  expect(wrong((f) => (f.season.batches[0]!.cropId = 'gone'))).toEqual(['site/missing season.batches[0].cropId']);
+  expect(wrong((f) => (f.season.batches[1]!.out = '2020-01-01'))).toEqual(['site/not-rising season.batches[1].out']);
+  expect(wrong((f) => (f.season.batches[2]!.cells = 1e6))).toEqual(['site/max season.batches[2].cells']);
+  expect(wrong((f) => (f.season.batches[2]!.containers = []))).toEqual(['site/arrayMinSize season.batches[2].containers']);
+  expect(wrong((f) => (f.season.firstFrost = { month: 2, day: 30 }))).toEqual(['site/isDay season.firstFrost.day']);
+  expect(wrong((f) => (f.season.lastFrost = { kind: 'table', day: null, rows: [], risk_percent: null }))).toEqual([
+    'site/missing season.lastFrost.risk_percent',
+  ]);
+  // A tier or a batch that has gone from the stands is no fault of the plan.
+  expect(wrong((f) => (f.season.batches[0]!.tierId = 'gone'))).toEqual([]);
+  expect(wrong((f) => (f.season.batches[0]!.batchId = 'gone'))).toEqual([]);
+});
+
 test('whatever a table of readings lets through can be kept and read again, and never more than a tier holds', () => {
   const tier = site.stands[0]!.tiers[0]!;
   const rows = [['x m', 'y m', 'z m', 'lux', 'time']];
@@ -156,7 +188,7 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes(text.replace('"stands": [', '"stands": [[], '))).toEqual(['file/list-in-list stands[0]']);
   expect(codes(text.replace('"tiers": [', '"tiers": [[{}], '))).toEqual(['file/list-in-list stands[0].tiers[0]']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
-  expect(codes(text.replace('"version": 7', '"version": 8'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"version": 8', '"version": 9'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
   expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
 });

@@ -8,7 +8,7 @@ import { newId } from '../names/newId';
 /**
  * Adds the set-ups of another site to this one. Everything that comes in gets a name of its own, so nothing here is
  * overwritten and the same file can be opened twice; a lamp or window that is here already, the same to the last figure, is shared.
- * Currency and price stay as they are here.
+ * Currency and price stay as they are here; of two seasons that are planned, the batches of the other are planned here too.
  */
 export function mergeSite(site: Site, other: Site): Site {
   const renamed = new Map<string, string>();
@@ -80,8 +80,19 @@ export function mergeSite(site: Site, other: Site): Site {
     };
     stands = [...stands, added];
   }
+  const planned = other.season?.batches.map((b) => ({
+    ...b,
+    id: rename(b.id),
+    cropId: cropId(b.cropId),
+    tierId: b.tierId && rename(b.tierId),
+    batchId: b.batchId && rename(b.batchId),
+  }));
   return {
     ...site,
+    season:
+      site.season && planned
+        ? { ...site.season, batches: [...site.season.batches, ...planned] }
+        : (site.season ?? (other.season && { ...other.season, batches: planned ?? [] })),
     stands,
     lamps,
     place: site.place ?? other.place,

@@ -26,6 +26,7 @@ import { MOST_CROPS, MOST_NOTES } from '../../core/site/crop/changeCrops';
 import { MOST_PLUGGED } from '../../core/site/stand/changeOutlets';
 import { CropFile, CropNoteFile } from './CropFile';
 import { BatchFile, CalendarFile, KeptChartFile, PluggedFile, ProgrammeFile, VisitsFile } from './SeasonFile';
+import { SeasonPlanFile } from './PlannedFile';
 import { MOST_WINDOWS } from '../../core/site/window/Window';
 import { AtWindowFile, ClimateFile, PlaceFile, WindowFile } from './WindowFile';
 import { HANGER_KINDS, type HangerKind } from '../../core/site/stand/Hanger';
@@ -298,10 +299,10 @@ export class SpareFile {
   @IsInt() @Min(1) @Max(99) count!: number;
 }
 
-/** A site as it is written to disk and to exported files, version 7. Lengths in metres; units stand in the names. */
+/** A site as it is written to disk and to exported files, version 8. Lengths in metres; units stand in the names. */
 export class SiteFile {
   @Equals('copper-noon/site') format!: 'copper-noon/site';
-  @Equals(7) version!: 7;
+  @Equals(8) version!: 8;
   @Matches(/^[A-Z]{3}$/) currency!: string;
   @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
   @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => StandFile) stands!: StandFile[];
@@ -320,4 +321,5 @@ export class SiteFile {
   @IsOptional() @IsObject() @ValidateNested() @Type(() => PlaceFile) place!: PlaceFile | null;
   @IsObject() @ValidateNested() @Type(() => ClimateFile) climate!: ClimateFile;
   @IsArray() @ArrayMaxSize(MOST_WINDOWS) @ValidateNested({ each: true }) @Type(() => WindowFile) windows!: WindowFile[];
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => SeasonPlanFile) season!: SeasonPlanFile | null;
 }

@@ -9,7 +9,7 @@ import { CORD } from '../../core/site/stand/Hanger';
 import { ON_THE_FLOOR, SHELF } from '../../core/site/stand/plain';
 
 /** The version of the file that is written today. */
-export const VERSION = 7;
+export const VERSION = 8;
 
 /**
  * Brings the file of an older version up to today's, step by step. What is not as the older version promised is left as
@@ -24,6 +24,7 @@ export const VERSION = 7;
  *     5 → 6: trays may have a cover, the household says what no drawing shows, and stands know of their calendar.
  *            There was none of it before.
  *     6 → 7: the household has a place, a climate and windows, and stands may be at one. Before, nothing was known of it.
+ *     7 → 8: the household may plan a season. Before, there was none.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;
@@ -31,7 +32,8 @@ export function migrate(data: Record<string, unknown>): Record<string, unknown> 
   const fourth = third.version === 3 ? toVersion4(third) : third;
   const fifth = fourth.version === 4 ? toVersion5(fourth) : fourth;
   const sixth = fifth.version === 5 ? toVersion6(fifth) : fifth;
-  return sixth.version === 6 ? toVersion7(sixth) : sixth;
+  const seventh = sixth.version === 6 ? toVersion7(sixth) : sixth;
+  return seventh.version === 7 ? { season: null, ...seventh, version: 8 } : seventh;
 }
 
 const toVersion2 = (data: Record<string, unknown>) => withTiers({ ...data, version: 2 }, (tier) => ({ readings: [], ...tier }));

@@ -2,6 +2,7 @@ import type { KeptChartFile } from './SeasonFile';
 import type { KeptChart } from '../../core/site/hang/KeptChart';
 import { dayOf, type Day } from '../../core/units/day';
 import { atWindowOf, placeOf, windowOf } from './WindowFile';
+import { seasonOf, seasonProblems } from './PlannedFile';
 import { cropOfFile, cropProblems } from './ownCrops';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
@@ -145,6 +146,7 @@ export function siteOf(file: SiteFile): Site {
     place: file.place ? placeOf(file.place) : null,
     climate: { kind: file.climate.kind, name: file.climate.name, sunshine: [...file.climate.sunshine] },
     windows: file.windows.map(windowOf),
+    season: file.season ? seasonOf(file.season) : null,
     lamps: file.lamps.map(lampOf),
     meters: file.meters.map((m) => ({
       id: m.id,
@@ -302,6 +304,7 @@ function brokenLinks(file: SiteFile): Problem[] {
     missing(crop !== undefined, `batches[${i}].cropId`, b.cropId);
     if (crop) missing(crop.stages.some((s) => s.stage === b.stage), `batches[${i}].stage`, b.stage); // prettier-ignore
   });
+  if (file.season) problems.push(...seasonProblems(file.season, (id) => ownCrops.has(id) || tables.crop(id) !== undefined));
   file.programmes.forEach((p, i) => once(p.id, `programmes[${i}].id`));
   const lampThere = (id: string) => lampIds.has(id) || tables.lamp(id) !== undefined;
   file.spares.forEach((p, i) => missing(lampThere(p.lampId), `spares[${i}].lampId`, p.lampId));

@@ -55,7 +55,7 @@ function compare(a: readonly Name[], b: readonly Name[]): number {
   return a.length - b.length;
 }
 
-const OPTIONAL = new Set(['window', 'chart', 'calendar', 'daylight', 'overhang', 'blind', 'inside']);
+const OPTIONAL = new Set(['window', 'chart', 'calendar', 'daylight', 'overhang', 'blind', 'inside', 'season']);
 
 /** What to leave out for a problem: a field that is not ours, else the smallest thing of a list around it, or the field of the document. */
 function cutFor({ code, at }: Problem): readonly Name[] {

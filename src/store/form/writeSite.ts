@@ -5,6 +5,7 @@ import type { LitLamp, Reading } from '../../core/site/reading/Reading';
 import { isoOf, type Day } from '../../core/units/day';
 import type { KeptChart } from '../../core/site/hang/KeptChart';
 import { writeAtWindow, writePlace, writeWindow } from './WindowFile';
+import { writeSeason } from './PlannedFile';
 import { writeCrop } from './ownCrops';
 import type { LampFile, LitLampFile, ReadingFile, SiteFile } from './SiteFile';
 
@@ -12,7 +13,7 @@ import type { LampFile, LitLampFile, ReadingFile, SiteFile } from './SiteFile';
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 7,
+    version: 8,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
     stands: site.stands.map((s) => ({
@@ -108,6 +109,7 @@ export function writeSite(site: Site): SiteFile {
     place: site.place && writePlace(site.place),
     climate: { kind: site.climate.kind, name: site.climate.name, sunshine: [...site.climate.sunshine] },
     windows: site.windows.map(writeWindow),
+    season: site.season && writeSeason(site.season),
   };
 }
 

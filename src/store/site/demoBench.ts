@@ -134,6 +134,21 @@ const PLANS: readonly { id: string; name: string; kind: StandKind; strip: number
       },
     ],
   },
+  // Bought for what is potted on; most of it is still empty.
+  {
+    id: 'demo-stacks',
+    name: 'Stack-room rack',
+    kind: 'rack',
+    strip: 600,
+    tiers: [0, 1, 2].map((i) => ({
+      trays: i === 1 ? [{ crop: 'basil', stage: 'emergence' as const, in: 'cell-72', x: 0.31 }] : [],
+      lamps: [0.13, 0.32].map((y) => ({ lamp: 'led-shop-12-twin-50', x: 0.6, y, face: 0.34, by: 'chain' as const })),
+      white: true as const,
+      on_min: 330,
+      lit_min: 960,
+      ...(i > 0 ? { shared: true as const } : {}),
+    })),
+  },
 ];
 
 /** Puts the stands of the demo on the bench, beside the corners that are there. */

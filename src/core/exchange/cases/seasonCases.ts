@@ -14,7 +14,8 @@ import { demandOf, OFF, type PlacingAsked } from '../../plan/placing/Placing';
 import { allInBand, smallestDelay, withTier } from '../../plan/placing/waysOutOf';
 import { awayWatch } from '../../plan/season/emergenceWatch';
 import { faultsOfRamp, rampOf, type HardeningRules, type OutdoorWeather, type RampEntry } from '../../plan/season/hardening';
-import { frostAtRisk, inYear, warmNightsFrom, type YearDay } from '../../plan/season/lastFrost';
+import { frostAtRisk, inYear, warmNightsFrom } from '../../plan/season/lastFrost';
+import type { YearDay } from '../../site/season/SeasonPlan';
 import {
   chosenDay,
   courseOf,

@@ -4,19 +4,33 @@ export interface PlacedNeed {
   readonly doseMin: number;
   readonly doseMax: number;
   readonly height_cm: number;
+  /** Of the lamp's day; left out: any. */
+  readonly hours?: { readonly least: number; readonly most: number };
+  /** Strongest light at any leaf, µmol m⁻² s⁻¹; left out: any. */
+  readonly spotMost_umol?: number;
 }
 
 /** A level that a tier's light can be set to, and what a day of it takes. */
 export interface TierLevel {
+  /** Where it is least, mol m⁻² d⁻¹. */
   readonly dose: number;
   readonly wh_per_day: number;
+  /** Where it is most; left out: the same everywhere. */
+  readonly doseMost?: number;
+  readonly spot_umol?: number;
+  /** Of the lamp's day. */
+  readonly hours?: number;
+  /** Leaf tops that this level leaves room for; left out: the tier's. */
+  readonly clear_cm?: number;
 }
 
 /** A tier as places for trays. */
 export interface PlacingTier {
   readonly places: number;
   readonly clear_cm: number;
-  /** Rising, off first. */
+  /** Daylight by week, mol m⁻² d⁻¹, on top of every level; left out: none. */
+  readonly daylight?: readonly number[];
+  /** Off first. */
   readonly levels: readonly TierLevel[];
 }
 
@@ -39,6 +53,8 @@ export interface PlacingAsked {
   readonly needs: readonly (readonly PlacedNeed[])[];
   /** Tiers that a batch must stand on, by batch; null: any. */
   readonly pinned?: readonly (number | null)[];
+  /** Where each stands before the first week: leaving it is a move; null: nowhere yet. */
+  readonly before?: readonly (number | null)[];
 }
 
 /** Where a batch stands: a tier, or −1, nowhere. */
@@ -75,25 +91,38 @@ export interface LevelChosen {
   readonly wh: number;
 }
 
+/** What a level does to a batch: too little, too much (of dose, strength, hours or height), or as it should be. */
+export function suits(need: PlacedNeed, level: TierLevel, daylight: number): 'in' | 'below' | 'above' {
+  const { dose, doseMost = dose, spot_umol = 0, hours, clear_cm = Infinity } = level;
+  const isTooMuch =
+    doseMost + daylight > need.doseMax ||
+    spot_umol > (need.spotMost_umol ?? Infinity) ||
+    need.height_cm > clear_cm ||
+    (hours !== undefined && hours > (need.hours?.most ?? Infinity));
+  if (isTooMuch) return 'above';
+  return dose + daylight < need.doseMin || (hours !== undefined && hours < (need.hours?.least ?? 0)) ? 'below' : 'in';
+}
+
 /** The best level of a tier for what stands on it in a week: most worth, then the least power. */
-export function bestLevel({ levels }: PlacingTier, standing: readonly PlacedNeed[], counts: Worth): LevelChosen {
+export function bestLevel(tier: PlacingTier, week: number, standing: readonly PlacedNeed[], counts: Worth): LevelChosen {
   let best: LevelChosen = { level: 0, worth: -Infinity, inBand: 0, wh: 0 };
-  levels.forEach(({ dose, wh_per_day }, level) => {
+  const daylight = tier.daylight?.[week] ?? 0;
+  tier.levels.forEach((l, level) => {
     let [worth, inBand] = [0, 0];
     for (const n of standing) {
-      const fits = n.doseMin <= dose && dose <= n.doseMax;
-      if (fits) inBand += n.trays;
-      worth += n.trays * (fits ? counts.inBand : dose < n.doseMin ? counts.below : counts.above);
+      const does = suits(n, l, daylight);
+      if (does === 'in') inBand += n.trays;
+      worth += n.trays * (does === 'in' ? counts.inBand : does === 'below' ? counts.below : counts.above);
     }
-    const wh = wh_per_day * DAYS;
+    const wh = l.wh_per_day * DAYS;
     if (worth > best.worth || (worth === best.worth && wh < best.wh)) best = { level, worth, inBand, wh };
   });
   return best;
 }
 
 /** How often batches change their place from a week to the next; coming and going is no move. */
-export function movesIn(place: Placing['place']): number {
-  let moves = 0;
+export function movesIn(place: Placing['place'], before?: PlacingAsked['before']): number {
+  let moves = place.filter((row, b) => before?.[b] != null && row[0] != null && row[0] !== before[b]).length;
   for (const row of place)
     for (let t = 1; t < row.length; t++) if (row[t] !== null && row[t - 1] !== null && row[t] !== row[t - 1]) moves++;
   return moves;
@@ -106,12 +135,12 @@ export function scorePlacing(asked: PlacingAsked, place: Placing['place']): Plac
   const level = asked.tiers.map((tier, k) =>
     Array.from({ length: weeks }, (_, t) => {
       const standing = asked.needs.flatMap((row, b) => (place[b]![t] === k ? [row[t]!] : []));
-      const best = bestLevel(tier, standing, asked.worth ?? BAND_ONLY);
+      const best = bestLevel(tier, t, standing, asked.worth ?? BAND_ONLY);
       worth += best.worth;
       inBand += best.inBand;
       energy_wh += best.wh;
       return best.level;
     }),
   );
-  return { worth, inBand, moves: movesIn(place), energy_wh, level };
+  return { worth, inBand, moves: movesIn(place, asked.before), energy_wh, level };
 }

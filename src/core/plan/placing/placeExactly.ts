@@ -52,6 +52,7 @@ function weekOf(asked: PlacingAsked, t: number): Week {
     levelOfSet(
       asked,
       tier,
+      t,
       batches.map((b) => asked.needs[b]![t]!),
     ),
   );
@@ -89,14 +90,14 @@ function weekOf(asked: PlacingAsked, t: number): Week {
 }
 
 /** The best level for a set of batches on a tier, remembered; null where they don't fit. */
-function levelOfSet(asked: PlacingAsked, tier: PlacingAsked['tiers'][number], needs: readonly PlacedNeed[]) {
+function levelOfSet(asked: PlacingAsked, tier: PlacingAsked['tiers'][number], week: number, needs: readonly PlacedNeed[]) {
   const known = new Map<number, LevelChosen | null>();
   return (set: number) => {
     const before = known.get(set);
     if (before !== undefined) return before;
     const standing = needs.filter((_, i) => set & (1 << i));
     const trays = standing.reduce((sum, n) => sum + n.trays, 0);
-    const best = trays > tier.places ? null : bestLevel(tier, standing, asked.worth ?? BAND_ONLY);
+    const best = trays > tier.places ? null : bestLevel(tier, week, standing, asked.worth ?? BAND_ONLY);
     known.set(set, best);
     return best;
   };
@@ -133,7 +134,10 @@ export function placeExactly(asked: PlacingAsked): (Placing & PlacingScore) | nu
   let before: { week: Week; index: number } | null = null;
   for (let t = 0; t < weeks; t++) {
     const week = all[t]!;
-    const index: number = before ? cheapestFrom(before.week, before.index, week, rest[t]!, MOVE) : indexOfLeast(rest[t]!);
+    const were: readonly (number | null)[] = before
+      ? wereAt(before.week, before.index, week)
+      : week.batches.map((b) => asked.before?.[b] ?? null);
+    const index: number = cheapestFrom(were, week, rest[t]!, MOVE);
     placesAt(week, index).forEach((k, i) => (place[week.batches[i]!]![t] = k));
     before = { week, index };
   }
@@ -149,7 +153,14 @@ const placesAt = ({ places }: Week, index: number): number[] => {
   });
 };
 
-const indexOfLeast = (values: Float64Array): number => values.reduce((best, v, i) => (v < values[best]! ? i : best), 0);
+/** Where the batches of a week stood the week before; null: not on the shelves. */
+function wereAt(before: Week, index: number, week: Week): (number | null)[] {
+  const were = placesAt(before, index);
+  return week.batches.map((b) => {
+    const i = before.batches.indexOf(b);
+    return i < 0 ? null : were[i]!;
+  });
+}
 
 /** For each combination of the week before, the cheapest way on; worked out batch by batch. */
 function carry(week: Week, rest: Float64Array, before: Week, MOVE: number): Float64Array {
@@ -237,12 +248,7 @@ function replaceAxis(
   return out;
 }
 
-function cheapestFrom(before: Week, index: number, week: Week, rest: Float64Array, MOVE: number): number {
-  const were = placesAt(before, index);
-  const was = week.batches.map((b) => {
-    const i = before.batches.indexOf(b);
-    return i < 0 ? null : were[i]!;
-  });
+function cheapestFrom(was: readonly (number | null)[], week: Week, rest: Float64Array, MOVE: number): number {
   let [best, least] = [0, Infinity];
   const at = new Array<number>(week.batches.length).fill(0);
   for (let i = 0; i < rest.length; i++) {

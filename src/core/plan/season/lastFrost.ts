@@ -1,15 +1,5 @@
+import type { FrostRow, LastFrost, YearDay } from '../../site/season/SeasonPlan';
 import { dayFrom, type Day } from '../../units/day';
-
-/** A day of the year without a year; 29 February of a common year is 1 March. */
-export interface YearDay {
-  readonly month: number;
-  readonly day: number;
-}
-
-/** One row of a table of late frosts: in so many of a hundred years a frost still comes after this day. */
-export interface FrostRow extends YearDay {
-  readonly laterPercent: number;
-}
 
 export const inYear = ({ month, day }: YearDay, year: number): Day => dayFrom(year, month, day);
 
@@ -27,6 +17,12 @@ export function frostAtRisk(rows: readonly FrostRow[], riskPercent: number, year
   const [before, next] = [sorted[after - 1], sorted[after]];
   if (!before || !next) return null;
   return before.at + Math.ceil(((before.later - riskPercent) / (before.later - next.later)) * (next.at - before.at) - 1e-9);
+}
+
+/** The last frost of a year, as the person knows it; null where it is not known, or the risk lies beyond the table. */
+export function lastFrostOf(known: LastFrost, year: number): Day | null {
+  if (known.kind === 'unknown') return null;
+  return known.kind === 'day' ? inYear(known, year) : frostAtRisk(known.rows, known.riskPercent, year);
 }
 
 /** As many nights in a row must be warm enough: growers' consensus. */

@@ -59,8 +59,9 @@ export const keepCrop =
         ? { ...site, crops: [...site.crops, crop] }
         : site;
 
-/** Whether something that grows here is of a crop. */
-export const isGrown = (site: Site, cropId: string): boolean => site.batches.some((b) => b.cropId === cropId);
+/** Whether something that grows here, or is planned, is of a crop. */
+export const isGrown = (site: Site, cropId: string): boolean =>
+  [...site.batches, ...(site.season?.batches ?? [])].some((b) => b.cropId === cropId);
 
 /** Lets a crop of the person's own go, with its notes; one that still grows stays. */
 export const dropCrop =

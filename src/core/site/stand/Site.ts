@@ -1,6 +1,7 @@
 import type { Climate } from '../../sky/outdoors/climates';
 import type { Place } from '../../sky/outdoors/outdoorsAt';
 import type { AtWindow, Window } from '../window/Window';
+import type { SeasonPlan } from '../season/SeasonPlan';
 import type { Stated } from './Stated';
 import type { Crop, StageName } from '../../things/crop/Crop';
 import type { Daylight } from './Daylight';
@@ -49,6 +50,8 @@ export interface Site {
   readonly place: Place | null;
   readonly climate: Climate;
   readonly windows: readonly Window[];
+  /** What is to be sown, when, for when; null: nothing is planned. */
+  readonly season: SeasonPlan | null;
 }
 
 export const OUTCOMES = ['good', 'fair', 'poor'] as const;

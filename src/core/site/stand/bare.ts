@@ -35,4 +35,5 @@ export const BARE_SITE: Omit<Site, 'currency' | 'price_per_kWh'> = {
   place: null,
   climate: readyClimate('cloudy-coast'),
   windows: [],
+  season: null,
 };

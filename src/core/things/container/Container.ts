@@ -18,6 +18,8 @@ export interface Container {
   readonly pitch: Metres | null;
   /** Of mix in one cell, or in all of it where there are none. */
   readonly volume_L: number;
+  /** As many as stand in a standard flat; null where that is not said of its kind. */
+  readonly perFlat: number | null;
   readonly typicalUse: string;
   readonly sources: readonly Source[];
 }

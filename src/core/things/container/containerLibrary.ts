@@ -19,6 +19,7 @@ export const containerLibrary: readonly Container[] = table.containers
     rows: row.rows,
     pitch: row.pitchMm === null ? null : row.pitchMm / 1000,
     volume_L: row.volumeMl! / 1000,
+    perFlat: row.perFlat1020,
     typicalUse: row.typicalUse,
     sources: row.sources as readonly Source[],
   }));

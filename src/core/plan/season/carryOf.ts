@@ -1,0 +1,101 @@
+import { sceneOfTier } from '../../answer/bench/benchScene';
+import { askedTier } from '../../answer/bench/questionOfStand';
+import type { BenchTier } from '../../answer/stand/benchStand';
+import { MOL_SECONDS } from '../../judge/dose/dli';
+import { daylightDose } from '../../judge/dose/LightDay';
+import { lightFieldOf } from '../../light/scene/LightField';
+import { NO_RECALL, type Recall } from '../../light/scene/Recall';
+import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
+import { clearanceOf } from '../../things/lamp/clearanceOf';
+import type { Dli, Hours, Metres, Ppfd, Watts } from '../../units/quantities';
+import type { PlacingTier, TierLevel } from '../placing/Placing';
+import { flatsOn } from './flats';
+
+/** The light over the places of a tier with its lamps so far above the leaf tops. */
+export interface CarryAt {
+  readonly distance: Metres;
+  /** Leaf tops may be this high over the tier's floor; lower trays stand on something. */
+  readonly clear: Metres;
+  /** Mean of the place that gets least, and of the one that gets most. */
+  readonly weakest: Ppfd;
+  readonly strongest: Ppfd;
+  /** The strongest spot of all. */
+  readonly spot: Ppfd;
+}
+
+/** What a tier can carry: places for standard flats, and the light over them. */
+export interface TierCarry {
+  readonly tierId: string;
+  readonly places: number;
+  /** Clear height for plants that stand in the dark, m. */
+  readonly clear: Metres;
+  readonly power: Watts;
+  readonly at: readonly CarryAt[];
+  /** Of daylight today. */
+  readonly daylight: Dli;
+}
+
+/** Distances beyond the nearest that is allowed, m: our choice, close enough that a step between them changes the light by less than a third. */
+const FARTHER: readonly Metres[] = [0, 0.03, 0.07, 0.12, 0.2, 0.3];
+/** Lower than this no leaf tops stand: a shallow tray with seedlings. */
+const LOWEST_TOPS: Metres = 0.06;
+/** Lamps over an open bench are hung no higher than this, m. */
+const OPEN_HEIGHT: Metres = 1.2;
+const INSET: Metres = 0.02;
+
+/** What the lamps of a tier give over its places, from as near as is allowed to as far as they can be hung. Light from other tiers is left out. */
+export function carryOf(t: BenchTier, recall: Recall = NO_RECALL): TierCarry {
+  const rects = flatsOn(t.tier.width, t.tier.depth);
+  const faces = t.lamps.map((l) => l.fitting.face);
+  const isFixed = t.lamps.some((l) => l.fitting.hanger.kind === 'fixed');
+  const roof = isRoofed(t.tier.enclosure) ? t.tier.enclosure.height - LAMP_HEADROOM : Math.max(OPEN_HEIGHT, ...faces);
+  const lowestFace = Math.min(...faces);
+  const highest = isFixed ? lowestFace : Math.max(lowestFace, roof - Math.max(0, ...faces.map((f) => f - lowestFace)));
+  const nearest = Math.max(...t.lamps.map((l) => clearanceOf(l.lamp)));
+  const base = { tierId: t.tier.id, places: rects.length, clear: t.tier.enclosure.height, daylight: daylightDose(t.day) };
+  if (t.lamps.length === 0 || rects.length === 0) return { ...base, power: 0, at: [] };
+  const field = lightFieldOf(sceneOfTier(askedTier(t)), recall);
+  const points = rects.map((r) => {
+    const inset = Math.min(INSET, (r.x1 - r.x0) / 4, (r.y1 - r.y0) / 4);
+    return [0, 0.25, 0.5, 0.75, 1].flatMap((u) =>
+      [0, 0.5, 1].map((v) => [r.x0 + inset + u * (r.x1 - r.x0 - 2 * inset), r.y0 + inset + v * (r.y1 - r.y0 - 2 * inset)] as const),
+    );
+  });
+  const at = FARTHER.map((more) => nearest + more)
+    .filter((d, i) => (i === 0 || highest - d >= LOWEST_TOPS) && lowestFace - d > 0.001)
+    .map((distance): CarryAt => {
+      const lit = points.map((place) => place.map(([x, y]) => field.ppfdAt(x, y, lowestFace - distance)));
+      const means = lit.map((place) => place.reduce((a, b) => a + b, 0) / place.length);
+      return {
+        distance,
+        clear: Math.max(0, highest - distance),
+        weakest: Math.min(...means),
+        strongest: Math.max(...means),
+        spot: Math.max(...lit.flat()),
+      };
+    });
+  return { ...base, power: t.lamps.reduce((sum, l) => sum + l.lamp.power, 0), at };
+}
+
+/** Hours of a lamp's day that are tried: whole ones, from a short day to the longest that any crop of the table bears. */
+const HOURS: readonly Hours[] = Array.from({ length: 17 }, (_, i) => i + 8);
+
+/** A tier for the placing: every distance with every number of hours, and off. */
+export const placingTierOf = ({ places, clear, power, at }: TierCarry, daylightByWeek: readonly Dli[]): PlacingTier => ({
+  places,
+  clear_cm: clear * 100,
+  daylight: daylightByWeek,
+  levels: [
+    { dose: 0, wh_per_day: 0 },
+    ...HOURS.flatMap((hours) =>
+      at.map((a): TierLevel => ({
+        dose: a.weakest * hours * MOL_SECONDS,
+        doseMost: a.strongest * hours * MOL_SECONDS,
+        spot_umol: a.spot,
+        hours,
+        clear_cm: a.clear * 100,
+        wh_per_day: power * hours,
+      })),
+    ),
+  ],
+});

@@ -1,0 +1,60 @@
+import { lookAtSeason } from '../../core/plan/season/seasonLook';
+import { shelfStands, shelvesOf, shelvesRecall } from '../../core/plan/season/shelvesOf';
+import { waysOut, type LampTried } from '../../core/plan/season/waysOut';
+import type { Shelves } from '../../core/plan/season/shelvesOf';
+import { addFitting } from '../../core/site/stand/change';
+import { lampOf } from '../../core/answer/stand/benchStand';
+import type { Site } from '../../core/site/stand/Site';
+import { tables } from '../../core/things/tables/libraryTables';
+import type { Day } from '../../core/units/day';
+import type { SeasonApi } from './season.api';
+
+/** As many tiers are tried with a lamp more. */
+const MOST_TIERS = 6;
+
+export function createSeasonApi(): SeasonApi {
+  const recall = shelvesRecall();
+  const shelves = (site: Site, today: Day) => {
+    const ends = site.season!.batches.map((b) => b.out);
+    return shelvesOf(site, today, Math.max(today, ...ends) + 60, tables, recall);
+  };
+  return {
+    look(site, today) {
+      if (!site.season) return null;
+      const known = shelves(site, today);
+      return { look: lookAtSeason(site, site.season, known, today, tables), carries: known.carries };
+    },
+    waysOut(site, today, progress) {
+      if (!site.season) return [];
+      const known = shelves(site, today);
+      const look = lookAtSeason(site, site.season, known, today, tables);
+      if (look.over === 0) return [];
+      return waysOut(site, site.season, known, look, today, tables, lampsTried(site, today, known, recall), (done) => {
+        progress(done);
+        return true;
+      });
+    },
+  };
+}
+
+/** One lamp more on each tier with room for it: a spare one where there is one, else another of those that hang there. */
+function lampsTried(site: Site, today: Day, known: Shelves, recall: ReturnType<typeof shelvesRecall>): LampTried[] {
+  const tiers = shelfStands(site).flatMap((s) => s.tiers);
+  return tiers.slice(0, MOST_TIERS * 4).flatMap((tier): LampTried[] => {
+    const now = known.carries.find((c) => c.tierId === tier.id);
+    if (!now || now.places === 0) return [];
+    const like = tier.fittings[0];
+    const kinds = [
+      ...site.spares.map((s) => ({ lampId: s.lampId, isSpare: true })),
+      ...(like ? [{ lampId: like.lampId, isSpare: false }] : []),
+    ];
+    return kinds.slice(0, 3).flatMap(({ lampId, isSpare }): LampTried[] => {
+      const lamp = lampOf(site, lampId, tables);
+      if (lamp.length > tier.width + 0.02) return [];
+      const face = like ? like.face : Math.max(0.1, tier.enclosure.height - 0.08);
+      const withLamp = addFitting(tier.id, lamp, { x: tier.width / 2, y: tier.depth / 2, face }, `tried-${tier.id}`)(site);
+      const carry = shelvesOf({ ...withLamp, windows: [] }, today, today, tables, recall).carries.find((c) => c.tierId === tier.id);
+      return carry ? [{ tierId: tier.id, lampId, isSpare, carry: { ...carry, daylight: now.daylight } }] : [];
+    });
+  });
+}
