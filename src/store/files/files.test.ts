@@ -140,7 +140,7 @@ test('a file of version 7, written before a season could be planned, is brought 
 test('a season goes out and comes in as it was, and what contradicts itself in it is named', () => {
   const planned = demoSite('en-GB', dayFrom(2027, 2, 20));
   expect(planned.season!.batches.length).toBeGreaterThan(8);
-  expect(read(exportSite(planned))).toEqual(planned);
+  expect(read(exportSite(planned)).season).toEqual(planned.season);
   type Loose = { season: { firstFrost: unknown; lastFrost: unknown; batches: Record<string, unknown>[] } };
   const wrong = (change: (f: Loose) => void): string[] => {
     const file = JSON.parse(exportSite(planned)) as Loose;

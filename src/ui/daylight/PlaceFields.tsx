@@ -16,6 +16,7 @@ import { SelectField } from '../parts/SelectField';
 import { TypedField } from '../parts/TypedField';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { CLIMATE_WORDS, shortMonth } from './daylightWords';
+import { epwWords } from './epwWords';
 
 const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
@@ -146,18 +147,4 @@ export function ClimateFields() {
       </p>
     </div>
   );
-}
-
-function epwWords({ code, at, found, expected }: { code: string; at: string; found?: unknown; expected?: string }): string {
-  const where = at ? `${at[0]!.toUpperCase()}${at.slice(1)}: ` : '';
-  const shown = found === undefined ? '' : ` (it says ${String(found)})`;
-  if (code === 'epw/no-location') return `${where}this is no EPW file, which begins with LOCATION.`;
-  if (code === 'epw/hours') return `It has ${String(found)} hours; a year has 8760 or 8784.`;
-  if (code === 'file/unreadable') return 'The device did not give out the file. Try it again.';
-  if (code === 'epw/too-long' || code === 'file/too-large') return 'The file is too large for a year of hours.';
-  if (code === 'epw/too-bright')
-    return `${where}${String(found)} Wh/m² of global light is more than ${expected}, the most that can be. Is it in another unit?`;
-  if (code === 'epw/no-light') return `${where}global light is missing${shown}.`;
-  if (code === 'epw/not-a-date') return `${where}month and day can’t be read.`;
-  return `${where}a number is missing or too large${shown}.`;
 }

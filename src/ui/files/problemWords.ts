@@ -21,6 +21,9 @@ export function problemWords({ code, at, found, expected }: Problem): string {
     case 'site/not-an-object':
     case 'site/foreign':
       return 'It is not a file of set-ups: it does not say “format”: “copper-noon/site”.';
+    case 'season/foreign':
+      return 'It is not a season: it does not say “format”: “copper-noon/season”.';
+    case 'season/newer':
     case 'site/newer':
       return `It was written by a newer version (${shown(found)}; this one reads up to ${expected}). Open it there, or update.`;
     case 'kept/page-missing':

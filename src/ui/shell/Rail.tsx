@@ -7,7 +7,7 @@ import { usePathname } from 'next/navigation';
 const PLACES = [
   { href: '/check', label: 'Check', icon: LampDesk, also: [] },
   { href: '/stands', label: 'Stands', icon: Rows3, also: ['/tray'] },
-  { href: '/season/crops', label: 'Season', icon: CalendarRange, also: ['/season'] },
+  { href: '/season', label: 'Season', icon: CalendarRange, also: [] },
   { href: '/lamps', label: 'Lamps', icon: Lightbulb, also: [] },
   { href: '/settings', label: 'Settings', icon: Settings, also: [] },
 ];

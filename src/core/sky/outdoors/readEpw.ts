@@ -6,13 +6,15 @@ import type { Climate } from './climates';
 export interface WeatherFile {
   readonly place: Place;
   readonly climate: Climate;
+  /** Mean of the nights' minima by month, °C; null where the file states no temperatures. */
+  readonly nights: readonly number[] | null;
 }
 
 const RAD = Math.PI / 180;
 const HEADER = 8;
 const HOURS = [8760, 8784];
 const MOST_LETTERS = 4_000_000;
-const COLUMNS = { month: 1, day: 2, hour: 3, global: 13 } as const;
+const COLUMNS = { month: 1, day: 2, hour: 3, dryBulb: 6, global: 13 } as const;
 /** More than this no hour brings on level ground, Wh m⁻²; beyond it a file is in another unit. */
 const MOST_GLOBAL = 1400;
 
@@ -41,6 +43,7 @@ export function readEpw(text: string): Result<WeatherFile> {
   if (problems.length > 0) return fail(...problems);
   const place: Place = { latitude: latitude! * RAD, longitude: longitude! * RAD };
   const [seen, clear, overcast] = [twelve(), twelve(), twelve()];
+  const coldest = new Map<string, number>();
   for (let i = 0; i < rows.length; i++) {
     const cells = rows[i]!.split(',');
     const at = `line ${HEADER + i + 1}`;
@@ -50,7 +53,15 @@ export function readEpw(text: string): Result<WeatherFile> {
     } else if (global === undefined || !(global >= 0 && global < 9999))
       problems.push({ code: 'epw/no-light', at, found: cells[COLUMNS.global] });
     else if (global > MOST_GLOBAL) problems.push({ code: 'epw/too-bright', at, found: global, expected: String(MOST_GLOBAL) });
-    else seen[month - 1]! += global;
+    else {
+      seen[month - 1]! += global;
+      const dryBulb = numberIn(cells[COLUMNS.dryBulb]);
+      // Missing temperatures are written as 99.9.
+      if (dryBulb !== undefined && dryBulb > -70 && dryBulb < 70) {
+        const date = `${month} ${day}`;
+        coldest.set(date, Math.min(coldest.get(date) ?? Infinity, dryBulb));
+      }
+    }
     if (problems.length >= 20) break;
   }
   if (problems.length > 0) return fail(...problems);
@@ -67,7 +78,14 @@ export function readEpw(text: string): Result<WeatherFile> {
     clear[m]! > 1 ? Math.min(1, Math.max(0, (sum - overcast[m]!) / (clear[m]! - overcast[m]!))) : 0.5,
   );
   const name = (head[1] ?? '').trim().slice(0, 80);
-  return ok({ place, climate: { kind: 'file', name, sunshine } });
+  return ok({ place, climate: { kind: 'file', name, sunshine }, nights: nightsOf(coldest) });
+}
+
+/** Means by month of the coldest hours of each day; null where a month has none. */
+function nightsOf(coldest: ReadonlyMap<string, number>): number[] | null {
+  const months = twelve().map((_, m) => [...coldest].filter(([date]) => date.startsWith(`${m + 1} `)).map(([, t]) => t));
+  if (months.some((days) => days.length < 20)) return null;
+  return months.map((days) => Math.round((days.reduce((a, b) => a + b, 0) / days.length) * 10) / 10);
 }
 
 const twelve = (): number[] => new Array<number>(12).fill(0);

@@ -1,0 +1,95 @@
+import type { PlannedBatch, SeasonPlan } from '../../site/season/SeasonPlan';
+import type { LeggyRemedy } from '../../things/crop/Crop';
+import type { Day } from '../../units/day';
+import type { BatchCourse } from './batchCourse';
+import { datesFor, rulesFor } from './plannedFor';
+
+/** How a batch goes otherwise than planned, and the least change of the plan that puts it right. */
+export interface Otherwise {
+  readonly id: string;
+  readonly kind:
+    | { readonly kind: 'not-sown'; readonly days: number }
+    /** No seedling yet, past the day by which all should be up. */
+    | { readonly kind: 'overdue'; readonly days: number }
+    | { readonly kind: 'came-up-late'; readonly days: number }
+    | { readonly kind: 'too-young'; readonly days: number; readonly youngest: number }
+    | { readonly kind: 'too-old'; readonly days: number; readonly oldest: number }
+    | { readonly kind: 'before-weather'; readonly days: number; readonly binding: 'frost' | 'night' };
+  /** What of the plan changes, and by how many days it is ready later; null: nothing has to. */
+  readonly change: Partial<Pick<PlannedBatch, 'sown' | 'out'>> | null;
+  readonly later: number;
+}
+
+/** Later than the middle of its days by this, emergence changes what follows, days: our convention. */
+const NOTICEABLE = 3;
+
+/** What goes otherwise with a season, batch by batch; what is lost, or has left, is no matter any more. */
+export function otherwiseOf(courses: readonly BatchCourse[], season: SeasonPlan, today: Day): Otherwise[] {
+  return courses.flatMap((course) => {
+    const { batch, crop, emergence } = course;
+    if (batch.lost !== null || batch.out < today) return [];
+    const all: Otherwise[] = [];
+    const sown = course.parts[0]?.from ?? batch.sown;
+    const rules = rulesFor(crop, season);
+    const add = (kind: Otherwise['kind'], change: Otherwise['change'], later: number) => all.push({ id: batch.id, kind, change, later });
+    if (batch.batchId === null && batch.sown < today) {
+      const late = today - batch.sown;
+      add(
+        { kind: 'not-sown', days: late },
+        { sown: today, out: Math.max(batch.out, today + rules.age.youngest) },
+        Math.max(0, today + rules.age.youngest - batch.out),
+      );
+      return all;
+    }
+    const lastUp = sown + rules.emerges.last;
+    if (batch.batchId !== null && !emergence.seen && crop.germination && today > lastUp)
+      add({ kind: 'overdue', days: today - lastUp }, null, 0);
+    const middle = sown + Math.floor((rules.emerges.first + rules.emerges.last) / 2 + 0.5);
+    const late = emergence.expected - middle;
+    if (batch.batchId !== null && late > NOTICEABLE) add({ kind: 'came-up-late', days: late }, { out: batch.out + late }, late);
+    // Between sowing and going out, with what came up late taken off.
+    const age = batch.out - sown - Math.max(0, late);
+    if (crop.sowing && batch.goal === 'outdoors' && late <= NOTICEABLE) {
+      const short = rules.age.youngest - age;
+      if (short > 0) add({ kind: 'too-young', days: short, youngest: rules.age.youngest }, { out: batch.out + short }, short);
+      const long = age - rules.age.oldest;
+      const earlier = Math.max(today + 1, batch.out - long);
+      if (long > 7)
+        add(
+          { kind: 'too-old', days: long, oldest: rules.age.oldest },
+          batch.batchId === null ? { sown: batch.sown + long } : { out: earlier },
+          batch.batchId === null ? 0 : earlier - batch.out,
+        );
+    }
+    const dates = batch.goal === 'outdoors' ? datesFor(crop, season, null, today) : null;
+    if (dates && dates.binding !== 'day' && batch.out < dates.window.plantOut) {
+      const days = dates.window.plantOut - batch.out;
+      add({ kind: 'before-weather', days, binding: dates.binding }, { out: batch.out + days }, days);
+    }
+    return all;
+  });
+}
+
+/** What can be done about seedlings that have grown leggy, or are lost: what each costs in days, and whether the date still holds. */
+export interface Restart {
+  readonly canBury: boolean;
+  readonly remedy: LeggyRemedy;
+  /** Sown again today, it is old enough on this day. */
+  readonly readyOn: Day;
+  readonly daysLate: number;
+  readonly holds: boolean;
+}
+
+/** Stems with roots along them lose about a week to being buried: growers' consensus. */
+export const BURIED_DAYS = 7;
+
+export function restartOf({ crop, batch }: Pick<BatchCourse, 'crop' | 'batch'>, season: SeasonPlan, today: Day): Restart {
+  const readyOn = today + rulesFor(crop, season).age.youngest;
+  return {
+    canBury: crop.leggyRemedy === 'bury-stem' || crop.leggyRemedy === 'bury-to-cotyledons',
+    remedy: crop.leggyRemedy,
+    readyOn,
+    daysLate: Math.max(0, readyOn - batch.out),
+    holds: readyOn <= batch.out,
+  };
+}

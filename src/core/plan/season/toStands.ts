@@ -1,0 +1,137 @@
+import { benchStandOf } from '../../answer/stand/benchStand';
+import { asOf } from '../../answer/stand/asOf';
+import { addTray, carry, changeFittings, placeOn, setProgramme, withTier } from '../../site/stand/change';
+import { changePlanned } from '../../site/stand/changeSeason';
+import { snapFace } from '../../site/stand/Hanger';
+import type { Site, Tier, Tray } from '../../site/stand/Site';
+import type { Container } from '../../things/container/Container';
+import type { Tables } from '../../things/tables/Tables';
+import { dateBatch } from '../../site/growth/changeGrowth';
+import type { Day } from '../../units/day';
+import type { BatchCourse } from './batchCourse';
+import { FLAT } from './flats';
+import { shelfStands } from './shelvesOf';
+import type { SeasonLook } from './seasonLook';
+
+/** A site with the placing of a week taken to its stands, and what that changes. */
+export interface TakenToStands {
+  readonly site: Site;
+  readonly trays: number;
+  readonly lamps: number;
+  readonly timers: number;
+  /** Trays that found no free place on the tier where they should stand. */
+  readonly stuck: number;
+}
+
+const tiersOf = (site: Site): readonly Tier[] => site.stands.flatMap((s) => s.tiers);
+
+/**
+ * Takes a week of a placing to the stands: trays of batches that are sown go to their tier, its lamps to the distance, its timer to the
+ * hours. A timer of several tiers gets the shortest of their hours: no plant more than it bears.
+ *
+ * @param week  index into the weeks of the look
+ */
+export function takeToStands(site: Site, look: SeasonLook, week: number, today: Day, tables: Tables): TakenToStands {
+  let now = site;
+  let [trays, lamps, timers, stuck] = [0, 0, 0, 0];
+  for (const { batch } of look.courses) {
+    const to = look.placing.tierOf[batch.id]?.[week];
+    if (batch.batchId === null || !to || to === 'off') continue;
+    for (const from of tiersOf(now).filter((t) => t.id !== to))
+      for (const tray of from.trays.filter((y) => y.batchId === batch.batchId)) {
+        const target = tiersOf(now).find((t) => t.id === to);
+        const place = target && placeFor(target, tray);
+        if (!place) {
+          stuck++;
+          continue;
+        }
+        now = carry([tray.id], to, place.x - tray.x, place.y - tray.y)(now);
+        trays++;
+      }
+  }
+  const hours = new Map<string, number>();
+  for (const tier of shelfStands(now).flatMap((s) => s.tiers)) {
+    const set = look.placing.setting[tier.id]?.[week];
+    if (set === undefined || tier.fittings.length === 0) continue;
+    const lit = set === null ? 0 : set.hours * 60;
+    hours.set(tier.programmeId, Math.min(hours.get(tier.programmeId) ?? Infinity, lit || Infinity));
+    if (!set) continue;
+    const stand = now.stands.find((s) => s.tiers.some((t) => t.id === tier.id))!;
+    const bench = benchStandOf(asOf(now, today, tables), stand, tables).tiers.find((t) => t.tier.id === tier.id)!;
+    if (bench.trays.length === 0) continue;
+    const face = Math.max(...bench.trays.map((t) => t.canopy)) + set.distance;
+    const lowest = Math.min(...tier.fittings.map((f) => f.face));
+    for (const f of tier.fittings) {
+      if (f.hanger.kind === 'fixed') continue;
+      // Lamps of a tier move together; between two steps the higher one, which no leaf comes too near to.
+      const step = f.hanger.step;
+      const snapped = snapFace(f.hanger, f.face, f.face + face - lowest + step / 2 - 1e-9).face;
+      if (Math.abs(snapped - f.face) < 1e-6) continue;
+      now = changeFittings(tier.id, [f.id], () => ({ face: snapped }))(now);
+      lamps++;
+    }
+  }
+  for (const [id, lit] of hours) {
+    const timer = now.programmes.find((p) => p.id === id);
+    if (!timer || !Number.isFinite(lit) || timer.lit_min === lit) continue;
+    now = setProgramme(id, timer.on_min, lit)(now);
+    timers++;
+  }
+  return { site: now, trays, lamps, timers, stuck };
+}
+
+/** A free place for a tray, as it is turned or the other way. */
+function placeFor(tier: Tier, tray: Pick<Tray, 'length' | 'width' | 'turned'>): { x: number; y: number } | null {
+  const [l, w] = tray.turned ? [tray.width, tray.length] : [tray.length, tray.width];
+  return placeOn(tier, l, w);
+}
+
+/**
+ * A planned batch has been sown: it gets its trays on a tier, with a date, and the plan knows of them. Pots stand in flats.
+ *
+ * @returns the site, and how many of its trays found no place
+ */
+export function sowOnStand(
+  site: Site,
+  course: BatchCourse,
+  tierId: string,
+  day: Day,
+  ids: () => string,
+  tables: Tables,
+): { readonly site: Site; readonly stuck: number } {
+  const { batch, crop, parts } = course;
+  const named = tables.container(batch.containers[0]!.containerId);
+  const container: Container = !named || named.perFlat !== null ? FLAT : named;
+  const wanted =
+    Math.max(1, parts[0]?.trays ?? 1) * Math.max(1, Math.floor((FLAT.length * FLAT.width) / (container.length * container.width)));
+  let now = site;
+  let batchId: string | null = null;
+  let placed = 0;
+  for (let i = 0; i < wanted; i++) {
+    const tier = tiersOf(now).find((t) => t.id === tierId);
+    const place = tier && placeOn(tier, container.length, container.width);
+    if (!place) break;
+    now = addTray(tierId, container, { cropId: crop.id, stage: crop.stages[0]!.stage }, place, ids)(now);
+    const tray = tiersOf(now)
+      .find((t) => t.id === tierId)!
+      .trays.at(-1)!;
+    if (batchId === null) {
+      batchId = tray.batchId;
+      now = dateBatch(batchId, day)(now);
+    } else {
+      // One sowing, one batch.
+      const extra = tray.batchId;
+      const shared = batchId;
+      now = { ...now, batches: now.batches.filter((b) => b.id !== extra) };
+      now = withTier(tierId, (t) => ({ ...t, trays: t.trays.map((y) => (y.id === tray.id ? { ...y, batchId: shared } : y)) }))(now);
+    }
+    placed++;
+  }
+  if (batchId === null) return { site, stuck: wanted };
+  const id = batchId;
+  now = withTier(tierId, (t) => ({
+    ...t,
+    trays: t.trays.map((y) => (y.batchId === id && batch.label ? { ...y, label: batch.label } : y)),
+  }))(now);
+  return { site: changePlanned(batch.id, () => ({ batchId: id, sown: day }))(now), stuck: wanted - placed };
+}

@@ -1,0 +1,16 @@
+import type { Problem } from '@/core/units/result';
+
+/** Why a weather file is refused, with the line. */
+export function epwWords({ code, at, found, expected }: Problem): string {
+  const where = at ? `${at[0]!.toUpperCase()}${at.slice(1)}: ` : '';
+  const shown = found === undefined ? '' : ` (it says ${String(found)})`;
+  if (code === 'epw/no-location') return `${where}this is no EPW file, which begins with LOCATION.`;
+  if (code === 'epw/hours') return `It has ${String(found)} hours; a year has 8760 or 8784.`;
+  if (code === 'file/unreadable') return 'The device did not give out the file. Try it again.';
+  if (code === 'epw/too-long' || code === 'file/too-large') return 'The file is too large for a year of hours.';
+  if (code === 'epw/too-bright')
+    return `${where}${String(found)} Wh/m² of global light is more than ${expected}, the most that can be. Is it in another unit?`;
+  if (code === 'epw/no-light') return `${where}global light is missing${shown}.`;
+  if (code === 'epw/not-a-date') return `${where}month and day can’t be read.`;
+  return `${where}a number is missing or too large${shown}.`;
+}

@@ -1,0 +1,134 @@
+'use client';
+import { useMemo, useState } from 'react';
+import { datesFor, plannedFor } from '@/core/plan/season/plannedFor';
+import { addPlanned } from '@/core/site/stand/changeSeason';
+import { cropOf } from '@/core/site/crop/cropOf';
+import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
+import { tables } from '@/core/things/tables/libraryTables';
+import type { Day } from '@/core/units/day';
+import { newId } from '@/store/names/newId';
+import { changeSite, undo } from '@/store/site/siteStore';
+import { Button } from '../parts/Button';
+import { cropItems } from '../parts/cropItems';
+import { DayField } from '../parts/DayField';
+import { NumberField } from '../parts/NumberField';
+import { SearchList } from '../parts/SearchList';
+import { Segments } from '../parts/Segments';
+import { Sheet } from '../parts/Sheet';
+import { say } from '../shell/toastStore';
+import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { briefDayWords, dayWords, daysWords } from './dayWords';
+
+interface AddBatchProps {
+  season: SeasonPlan;
+  open: boolean;
+  onOpenChange(open: boolean): void;
+  onAdded(id: string): void;
+  trigger: React.ReactNode;
+}
+
+/** A batch more: which crop, how many, and for when; its dates are counted back. */
+export function AddBatch({ season, open, onOpenChange, onAdded, trigger }: AddBatchProps) {
+  const { sites } = useWorkspace();
+  const site = useSite((s) => s.site);
+  const today = useToday();
+  const [cropId, setCropId] = useState<string | null>(null);
+  const [cells, setCells] = useState(36);
+  const [goal, setGoal] = useState<'weather' | 'day'>('weather');
+  const [ready, setReady] = useState<Day | null>(null);
+  const items = useMemo(() => cropItems(site.crops), [site.crops]);
+  const crop = cropId === null ? undefined : cropOf(site, cropId, tables);
+  const knowsWeather = season.lastFrost.kind !== 'unknown' || season.nights !== null;
+  const byDay = goal === 'day' || !knowsWeather || !crop?.sowing;
+  const dates = crop ? datesFor(crop, season, byDay ? ready : null, today) : null;
+
+  function add() {
+    if (!crop) return;
+    const batch = plannedFor(crop, season, dates, cells, today, newId());
+    if (!changeSite(sites, `add ${crop.name}`, addPlanned(batch))) return;
+    onOpenChange(false);
+    onAdded(batch.id);
+    setCropId(null);
+    say(`${crop.name}: sow on ${dayWords(batch.sown)}.`, { label: 'Undo', run: () => undo(sites) });
+  }
+
+  return (
+    <Sheet
+      title="Add a batch"
+      description="Which crop, how many, and for when. You can change everything afterwards."
+      open={open}
+      onOpenChange={onOpenChange}
+      trigger={trigger}
+      footer={
+        <>
+          <Button onClick={() => onOpenChange(false)}>Cancel</Button>
+          <Button kind="main" disabled={!crop} onClick={add}>
+            {crop ? `Add ${crop.name}` : 'Choose a crop first'}
+          </Button>
+        </>
+      }
+    >
+      <div className="grid gap-x-8 gap-y-5 md:grid-cols-2">
+        <SearchList
+          label="Crop"
+          placeholder="Tomatillo, basil, leek…"
+          items={items}
+          chosen={cropId}
+          onChoose={setCropId}
+          empty="Nothing by that name. Add it under Crops."
+        />
+        <div className="space-y-4">
+          <NumberField label="Cells or pots to sow" value={cells} min={1} max={100_000} whole onChange={setCells} />
+          {knowsWeather && crop?.sowing && (
+            <Segments<'weather' | 'day'>
+              label="For when"
+              value={goal}
+              options={[
+                { value: 'weather', label: 'When the weather allows' },
+                { value: 'day', label: 'On a day' },
+              ]}
+              onChange={setGoal}
+            />
+          )}
+          {byDay && <DayField label="Ready on" value={ready} min={today + 1} onChange={setReady} clearable />}
+          {crop && (
+            <div className="space-y-1" aria-live="polite">
+              {dates ? (
+                <>
+                  <p>
+                    Sow between <b>{briefDayWords(dates.window.earliest)}</b> and <b>{briefDayWords(dates.window.latest)}</b>;{' '}
+                    {dates.binding === 'day' ? 'ready' : 'plant out from'} <b>{dayWords(dates.window.plantOut)}</b>
+                    {dates.binding === 'night'
+                      ? ', when nights are warm enough.'
+                      : dates.binding === 'frost'
+                        ? ', when frost is over for it.'
+                        : '.'}
+                  </p>
+                  {dates.late.status === 'late' && (
+                    <p className="text-copper">
+                      The window closed {daysWords(dates.late.daysLate)} ago. Sown today, it is old enough on{' '}
+                      {briefDayWords(dates.late.plantOutAtFullAge)}.
+                    </p>
+                  )}
+                  {dates.betterSownOutdoors && (
+                    <p className="text-soft">
+                      It can be sown outdoors as well: it is indoors for a short time only, and bears cold nights.
+                    </p>
+                  )}
+                </>
+              ) : crop.sowing && !byDay ? (
+                <p className="text-copper">Nights never get warm enough for it by your table. Choose a day instead.</p>
+              ) : (
+                <p className="text-soft">
+                  {knowsWeather || !crop.sowing
+                    ? 'Without a day it is sown today.'
+                    : 'Without a day it is sown today. With your last frost, under “Frost and nights”, its dates are counted back.'}
+                </p>
+              )}
+            </div>
+          )}
+        </div>
+      </div>
+    </Sheet>
+  );
+}

@@ -1,0 +1,164 @@
+'use client';
+import { CloudSun, Plus } from 'lucide-react';
+import { useRouter, useSearchParams } from 'next/navigation';
+import { useState } from 'react';
+import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
+import { Button } from '../parts/Button';
+import { UndoButtons } from '../parts/UndoButtons';
+import { useSize } from '../stage/useSize';
+import { useSite, useToday } from '../shell/WorkspaceContext';
+import { AddBatch } from './AddBatch';
+import { BatchBars, PHASE_FILL, rowsOf } from './BatchBars';
+import { BatchPanel } from './BatchPanel';
+import { RoomBars, RoomScale } from './RoomBars';
+import { SeasonEmpty } from './SeasonEmpty';
+import { SeasonOut } from './SeasonOut';
+import { SeasonPanel } from './SeasonPanel';
+import { SeasonPrint } from './SeasonPrint';
+import { nameOf, PHASE_WORDS } from './seasonWords';
+import { timeAxis } from './timeAxis';
+import { useCourses, useSeasonLook } from './useSeason';
+import { WeatherSheet } from './WeatherSheet';
+
+/** The season: batches as bars through stages and containers, and under them the room that has light. */
+export function SeasonView() {
+  const season = useSite((s) => s.site.season);
+  return season ? <Planned season={season} /> : <SeasonEmpty />;
+}
+
+/** Days shown before the first and after the last thing. */
+const MARGIN = { before: 4, after: 18 } as const;
+
+function Planned({ season }: { season: SeasonPlan }) {
+  const site = useSite((s) => s.site);
+  const today = useToday();
+  const router = useRouter();
+  const chosenId = useSearchParams().get('batch');
+  const courses = useCourses(season);
+  const { answer, isWorking, failed } = useSeasonLook();
+  const { ref, width } = useSize<HTMLDivElement>();
+  const [open, setOpen] = useState<'add' | 'weather' | null>(null);
+  const isNarrow = width < 560;
+  const labels = isNarrow ? 96 : 148;
+  const ends = courses.flatMap((c) => c.parts.at(-1)?.until ?? []);
+  const starts = courses.flatMap((c) => c.parts[0]?.from ?? []);
+  const axis = timeAxis(
+    Math.min(today - 7, ...starts) - MARGIN.before,
+    Math.max(today + 28, ...ends) + MARGIN.after,
+    Math.max(0, width - labels),
+  );
+  const choose = (id: string | null) =>
+    router.replace(id === null ? '/season' : `/season?batch=${encodeURIComponent(id)}`, { scroll: false });
+  const chosen = courses.find((c) => c.batch.id === chosenId) ?? null;
+  const { rows } = rowsOf(courses);
+  const weeks = answer?.look.weeks ?? [];
+
+  return (
+    <div className="flex flex-1 flex-col">
+      <header className="flex flex-wrap items-center gap-x-3 gap-y-2 border-b border-line bg-sheet px-4 py-2 md:px-6 print:hidden">
+        <h1 className="min-w-40 flex-1 text-xl font-semibold">{season.name}</h1>
+        <UndoButtons />
+        <WeatherSheet
+          season={season}
+          open={open === 'weather'}
+          onOpenChange={(o) => setOpen(o ? 'weather' : null)}
+          trigger={
+            <Button>
+              <CloudSun size={17} aria-hidden /> Frost and nights
+            </Button>
+          }
+        />
+        <SeasonOut season={season} courses={courses} />
+        <AddBatch
+          season={season}
+          open={open === 'add'}
+          onOpenChange={(o) => setOpen(o ? 'add' : null)}
+          onAdded={choose}
+          trigger={
+            <Button kind="main">
+              <Plus size={17} aria-hidden /> Add a batch
+            </Button>
+          }
+        />
+      </header>
+      <div className="grid flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_350px] print:hidden">
+        <div className="flex min-w-0 flex-col">
+          <div
+            ref={ref}
+            className="min-w-0 overflow-x-auto"
+            tabIndex={axis.width + labels > width ? 0 : -1}
+            aria-label="Season, by day"
+            role="region"
+          >
+            <div className="flex w-max">
+              <div className="sticky left-0 z-10 bg-plaster" style={{ width: labels, paddingTop: rows[0]?.y ?? 0 }}>
+                {courses.map((c, i) => (
+                  <p
+                    key={c.batch.id}
+                    className="flex items-center justify-end pr-3 text-right text-sm leading-tight font-semibold"
+                    style={{ height: rows[i]!.height }}
+                  >
+                    {nameOf(site, c.batch)}
+                  </p>
+                ))}
+              </div>
+              {width > 0 && <BatchBars courses={courses} axis={axis} today={today} chosen={chosenId} onChoose={choose} />}
+            </div>
+            {courses.length > 0 && (
+              <div className="night flex w-max bg-night">
+                <div className="sticky left-0 z-10 bg-night" style={{ width: labels }}>
+                  <RoomScale weeks={weeks} />
+                </div>
+                {width > 0 && <RoomBars weeks={weeks} axis={axis} today={today} />}
+              </div>
+            )}
+          </div>
+          <Key />
+        </div>
+        <aside
+          className="border-line bg-sheet px-5 py-4 max-lg:border-t lg:border-l"
+          aria-busy={isWorking}
+          aria-label={chosen ? nameOf(site, chosen.batch) : 'The season'}
+        >
+          {chosen ? (
+            <BatchPanel key={chosen.batch.id} course={chosen} season={season} look={answer?.look ?? null} onClose={() => choose(null)} />
+          ) : (
+            <SeasonPanel
+              season={season}
+              courses={courses}
+              answer={answer}
+              isWorking={isWorking}
+              failed={failed}
+              onChoose={choose}
+              onAdd={() => setOpen('add')}
+            />
+          )}
+        </aside>
+      </div>
+      <SeasonPrint season={season} courses={courses} />
+    </div>
+  );
+}
+
+function Key() {
+  return (
+    <ul className="flex flex-wrap gap-x-5 gap-y-1 px-4 py-3 font-narrow text-sm text-soft" aria-label="Key">
+      {(['sown', 'raised', 'potted', 'hardening'] as const).map((phase) => (
+        <li key={phase} className="flex items-center gap-1.5">
+          <svg width="16" height="12" aria-hidden>
+            <rect width="16" height="12" rx="2" fill={PHASE_FILL[phase]} />
+          </svg>
+          {PHASE_WORDS[phase]}
+        </li>
+      ))}
+      <li>Height of a bar: trays it stands in</li>
+      <li className="flex items-center gap-1.5">
+        <svg width="16" height="12" aria-hidden>
+          <rect width="16" height="12" rx="2" fill="#e08a52" />
+        </svg>
+        Trays without enough light
+      </li>
+      <li>Pale line: trays that the tiers have light for</li>
+    </ul>
+  );
+}

@@ -1,0 +1,93 @@
+'use client';
+import Link from 'next/link';
+import { useMemo } from 'react';
+import { sowingList } from '@/core/plan/season/sowingList';
+import { tables } from '@/core/things/tables/libraryTables';
+import { Printer } from 'lucide-react';
+import { Button } from '../parts/Button';
+import { useSite, useToday } from '../shell/WorkspaceContext';
+import { dayWords } from './dayWords';
+import { SeasonEmpty } from './SeasonEmpty';
+import { containerName, nameOf } from './seasonWords';
+
+/** What has to be at hand for the season: seed by cells, containers, mix and labels. */
+export function SowingListView() {
+  const site = useSite((s) => s.site);
+  const today = useToday();
+  const { season } = site;
+  const list = useMemo(() => (season ? sowingList(site, season, tables) : null), [site, season]);
+  if (!season || !list) return <SeasonEmpty />;
+  const rows = [...list.rows].sort((a, b) => a.sown - b.sown);
+  const litres = (l: number) => `${l < 10 ? l.toFixed(1) : Math.round(l)} L`;
+  const totals = new Map<string, number>();
+  for (const r of rows) for (const c of r.containers) totals.set(c.containerId, (totals.get(c.containerId) ?? 0) + c.count);
+  return (
+    <div className="mx-auto w-full max-w-5xl px-4 py-5 md:px-6">
+      <header className="flex flex-wrap items-center gap-3 pb-4">
+        <h1 className="flex-1 text-2xl font-semibold">Sowing list, {season.name}</h1>
+        <Button className="print:hidden" onClick={() => window.print()}>
+          <Printer size={17} aria-hidden /> Print
+        </Button>
+      </header>
+      {rows.length === 0 ? (
+        <p>
+          Nothing is planned yet.{' '}
+          <Link className="underline" href="/season">
+            Add a batch
+          </Link>{' '}
+          to see what it takes.
+        </p>
+      ) : (
+        <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Sowing list">
+          <table className="w-full text-left">
+            <thead className="border-b border-line text-sm text-soft">
+              <tr>
+                {['Sow on', 'Batch', 'Cells', 'Containers', 'Mix, L', 'Labels'].map((h) => (
+                  <th key={h} className="py-2 pr-4 font-normal">
+                    {h}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody className="divide-y divide-line">
+              {rows.map((r) => {
+                const batch = season.batches.find((b) => b.id === r.id)!;
+                return (
+                  <tr key={r.id} className={batch.batchId !== null || batch.sown < today ? 'text-soft' : ''}>
+                    <td className="py-2 pr-4 whitespace-nowrap">{dayWords(r.sown)}</td>
+                    <td className="py-2 pr-4">
+                      <Link
+                        className="font-semibold text-ink underline decoration-line underline-offset-3 hover:decoration-ink"
+                        href={`/season?batch=${encodeURIComponent(r.id)}`}
+                      >
+                        {nameOf(site, batch)}
+                      </Link>
+                      {batch.batchId !== null && ' (sown)'}
+                    </td>
+                    <td className="py-2 pr-4">{r.cells}</td>
+                    <td className="py-2 pr-4">{r.containers.map((c) => `${c.count} × ${containerName(c.containerId)}`).join(', then ')}</td>
+                    <td className="py-2 pr-4 whitespace-nowrap">{litres(r.containers.reduce((s, c) => s + c.compost_L, 0))}</td>
+                    <td className="py-2 pr-4">{r.labels}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+            <tfoot className="border-t-2 border-ink font-semibold">
+              <tr>
+                <td className="py-2 pr-4" colSpan={3}>
+                  In all
+                </td>
+                <td className="py-2 pr-4">{[...totals].map(([id, n]) => `${n} × ${containerName(id)}`).join(', ')}</td>
+                <td className="py-2 pr-4 whitespace-nowrap">{litres(list.compost_L)}</td>
+                <td className="py-2 pr-4">{rows.reduce((s, r) => s + r.labels, 0)}</td>
+              </tr>
+            </tfoot>
+          </table>
+        </div>
+      )}
+      <p className="pt-4 text-sm text-soft">
+        Containers are counted as if none were used twice: those of an early batch are free again for a late one. One label for each tray.
+      </p>
+    </div>
+  );
+}
