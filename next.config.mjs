@@ -6,7 +6,7 @@ const config = {
   typescript: { ignoreBuildErrors: process.env.COPPER_NOON_TYPES === 'checked' },
   // Addresses of before.
   async redirects() {
-    const moved = { '/setups': '/stands', '/crops': '/season/crops', '/season': '/season/crops', '/bench/compare': '/stands/compare' };
+    const moved = { '/setups': '/stands', '/crops': '/season/crops', '/bench/compare': '/stands/compare' };
     return Object.entries(moved).map(([source, destination]) => ({ source, destination, permanent: false }));
   },
   async headers() {

@@ -44,7 +44,6 @@ test('old addresses lead to where things are now', async ({ page }) => {
     ['/bench/compare', '/stands/compare'],
     ['/setups', '/stands'],
     ['/crops', '/season/crops'],
-    ['/season', '/season/crops'],
   ] as const) {
     await page.goto(old);
     await expect(page).toHaveURL(new RegExp(`${now}$`));

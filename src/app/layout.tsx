@@ -19,6 +19,10 @@ export default async function Layout({ children }: { children: React.ReactNode }
   const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
     <html lang="en" suppressHydrationWarning>
+      <head>
+        {/* Where the date fields look for leave to write their style element. */}
+        <meta property="csp-nonce" nonce={nonce} />
+      </head>
       <body>
         <Shell seed={process.env.COPPER_NOON_DEMO === '1' ? 'demo' : 'plain'} nonce={nonce}>
           {children}

@@ -29,8 +29,8 @@ export function withDemoSeason(site: Site, today: Day): Site {
     const crop = tables.crop(batch.cropId)!;
     const stage = crop.stages.find((s) => s.stage === batch.stage);
     if (!onStands.has(batch.id) || !stage) return batch;
-    // Sown last week, and not up yet.
-    if (batch.cropId === 'basil') return { ...batch, sown: today - 7 };
+    // Not up yet, though all of it should have been by the day before yesterday.
+    if (batch.cropId === 'basil') return { ...batch, sown: today - 12 };
     const emerged = today - Math.round(middleDayOf(crop, stage));
     if (stage.fromDay === null) return { ...batch, sown: emerged };
     return {

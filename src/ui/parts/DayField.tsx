@@ -57,84 +57,83 @@ export function DayField({ label, value, min, max, onChange, clearable = false, 
   }
 
   return (
-    <DatePicker
-      className={clsx('text-sm text-soft', className)}
-      onKeyDown={(e) => {
-        if (e.key === 'Enter') take();
-        else e.continuePropagation();
-      }}
-      value={draft === undefined ? (value === null ? null : dateOf(value)) : draft}
-      onChange={(next) => {
-        setDraft(next);
-        setProblem(null);
-      }}
-      onBlur={take}
-      onOpenChange={(open) => !open && take()}
-      isInvalid={problem !== null}
-      aria-describedby={problem ? `${id}-problem` : undefined}
-    >
-      <Label className="block">{label}</Label>
-      <Group
-        className={clsx(
-          'mt-0.5 flex min-h-9 items-center rounded-md border bg-sheet pl-2 text-base font-semibold text-ink focus-within:outline-2 focus-within:outline-offset-1 focus-within:outline-verdigris max-md:min-h-11',
-          problem ? 'border-copper' : 'border-line',
-        )}
+    // The parts of a date keep keys to themselves: Enter is heard on its way to them.
+    <div className={className} onKeyDownCapture={(e) => e.key === 'Enter' && take()}>
+      <DatePicker
+        className="text-sm text-soft"
+        value={draft === undefined ? (value === null ? null : dateOf(value)) : draft}
+        onChange={(next) => {
+          setDraft(next);
+          setProblem(null);
+        }}
+        onBlur={take}
+        onOpenChange={(open) => !open && take()}
+        isInvalid={problem !== null}
+        aria-describedby={problem ? `${id}-problem` : undefined}
       >
-        <DateInput className="flex">
-          {(segment) => (
-            <DateSegment
-              segment={segment}
-              className="rounded-sm px-px tabular-nums outline-none data-focused:bg-verdigris data-focused:text-sheet data-placeholder:text-soft"
-            />
+        <Label className="block">{label}</Label>
+        <Group
+          className={clsx(
+            'mt-0.5 flex min-h-9 items-center rounded-md border bg-sheet pl-2 text-base font-semibold text-ink focus-within:outline-2 focus-within:outline-offset-1 focus-within:outline-verdigris max-md:min-h-11',
+            problem ? 'border-copper' : 'border-line',
           )}
-        </DateInput>
-        <Button className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11" aria-label={`Calendar: ${label}`}>
-          <CalendarDays size={16} aria-hidden />
-        </Button>
-        {clearable && value !== null && (
-          <Button
-            slot={null}
-            className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11"
-            aria-label={`Clear: ${label}`}
-            onPress={() => {
-              setDraft(undefined);
-              setProblem(null);
-              onChange(null);
-            }}
-          >
-            <X size={16} aria-hidden />
+        >
+          <DateInput className="flex">
+            {(segment) => (
+              <DateSegment
+                segment={segment}
+                className="rounded-sm px-px tabular-nums outline-none data-focused:bg-verdigris data-focused:text-sheet data-placeholder:text-soft"
+              />
+            )}
+          </DateInput>
+          <Button className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11" aria-label={`Calendar: ${label}`}>
+            <CalendarDays size={16} aria-hidden />
           </Button>
+          {clearable && value !== null && (
+            <Button
+              slot={null}
+              className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11"
+              aria-label={`Clear: ${label}`}
+              onPress={() => {
+                setDraft(undefined);
+                setProblem(null);
+                onChange(null);
+              }}
+            >
+              <X size={16} aria-hidden />
+            </Button>
+          )}
+        </Group>
+        {problem && (
+          <p id={`${id}-problem`} role="alert" className="max-w-64 text-sm text-copper">
+            {problem}
+          </p>
         )}
-      </Group>
-      {problem && (
-        <p id={`${id}-problem`} role="alert" className="max-w-64 text-sm text-copper">
-          {problem}
-        </p>
-      )}
-      <Popover className="rounded-md border border-line bg-sheet p-3 text-ink shadow-lg">
-        <Dialog className="outline-none" aria-label={label}>
-          <Calendar>
-            <header className="flex items-center justify-between gap-2 pb-2">
-              <Button slot="previous" className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11">
-                <ChevronLeft size={18} aria-hidden />
-              </Button>
-              <Heading className="font-semibold" />
-              <Button slot="next" className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11">
-                <ChevronRight size={18} aria-hidden />
-              </Button>
-            </header>
-            <CalendarGrid>
-              {(date) => (
-                <CalendarCell
-                  date={date}
-                  className="grid size-9 cursor-pointer place-items-center rounded-md outline-none hover:bg-sunk data-disabled:cursor-default data-disabled:text-line data-focus-visible:outline-2 data-focus-visible:outline-verdigris data-outside-month:hidden data-selected:bg-verdigris data-selected:text-sheet max-md:size-11"
-                />
-              )}
-            </CalendarGrid>
-          </Calendar>
-        </Dialog>
-      </Popover>
-    </DatePicker>
+        <Popover className="rounded-md border border-line bg-sheet p-3 text-ink shadow-lg">
+          <Dialog className="outline-none" aria-label={label}>
+            <Calendar>
+              <header className="flex items-center justify-between gap-2 pb-2">
+                <Button slot="previous" className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11">
+                  <ChevronLeft size={18} aria-hidden />
+                </Button>
+                <Heading className="font-semibold" />
+                <Button slot="next" className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11">
+                  <ChevronRight size={18} aria-hidden />
+                </Button>
+              </header>
+              <CalendarGrid>
+                {(date) => (
+                  <CalendarCell
+                    date={date}
+                    className="grid size-9 cursor-pointer place-items-center rounded-md outline-none hover:bg-sunk data-disabled:cursor-default data-disabled:text-line data-focus-visible:outline-2 data-focus-visible:outline-verdigris data-outside-month:hidden data-selected:bg-verdigris data-selected:text-sheet max-md:size-11"
+                  />
+                )}
+              </CalendarGrid>
+            </Calendar>
+          </Dialog>
+        </Popover>
+      </DatePicker>
+    </div>
   );
 }
 

@@ -1,6 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { datesFor, plannedFor } from '@/core/plan/season/plannedFor';
+import { nearestVisit } from '@/core/site/hang/VisitRhythm';
 import { addPlanned } from '@/core/site/stand/changeSeason';
 import { cropOf } from '@/core/site/crop/cropOf';
 import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
@@ -44,7 +45,10 @@ export function AddBatch({ season, open, onOpenChange, onAdded, trigger }: AddBa
 
   function add() {
     if (!crop) return;
-    const batch = plannedFor(crop, season, dates, cells, today, newId());
+    const usual = plannedFor(crop, season, dates, cells, today, newId());
+    // Sown when somebody is there anyway.
+    const visit = nearestVisit(site.visits, usual.sown);
+    const batch = { ...usual, sown: visit >= today && visit < usual.out ? visit : usual.sown };
     if (!changeSite(sites, `add ${crop.name}`, addPlanned(batch))) return;
     onOpenChange(false);
     onAdded(batch.id);

@@ -3,6 +3,7 @@ import clsx from 'clsx';
 import { useRef } from 'react';
 import type { BatchCourse, BatchPhase } from '@/core/plan/season/batchCourse';
 import type { Day } from '@/core/units/day';
+import { nearestVisit } from '@/core/site/hang/VisitRhythm';
 import { shiftPlanned } from '@/core/site/stand/changeSeason';
 import { beginGesture, changeSite, endGesture } from '@/store/site/siteStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
@@ -18,7 +19,7 @@ export const PHASE_FILL: Readonly<Record<BatchPhase, string>> = {
 };
 
 /** A bar is as thick as the trays that it stands for, px. */
-const thickness = (trays: number): number => Math.min(34, 5 + 5 * trays);
+const thickness = (trays: number): number => Math.min(40, 4 + 6 * trays);
 const GAP = 13;
 export const HEAD = 30;
 
@@ -40,8 +41,9 @@ interface BatchBarsProps {
   courses: readonly BatchCourse[];
   axis: TimeAxis;
   today: Day;
-  chosen: string | null;
-  onChoose(id: string): void;
+  chosen: readonly string[];
+  /** With `more` beside those that are chosen already. */
+  onChoose(id: string, more: boolean): void;
 }
 
 /** Every batch as a bar through the season: dragged, or moved with the arrow keys, as long as it is not sown. */
@@ -68,8 +70,8 @@ export function BatchBars({ courses, axis, today, chosen, onChoose }: BatchBarsP
           axis={axis}
           y={rows[i]!.y}
           height={rows[i]!.height}
-          isChosen={chosen === course.batch.id}
-          onChoose={() => onChoose(course.batch.id)}
+          chosen={chosen}
+          onChoose={(more) => onChoose(course.batch.id, more)}
         />
       ))}
       <TodayLine axis={axis} today={today} height={height} labelled />
@@ -113,25 +115,28 @@ interface BarProps {
   axis: TimeAxis;
   y: number;
   height: number;
-  isChosen: boolean;
-  onChoose(): void;
+  chosen: readonly string[];
+  onChoose(more: boolean): void;
 }
 
-function Bar({ course, axis, y, height, isChosen, onChoose }: BarProps) {
+function Bar({ course, axis, y, height, chosen, onChoose }: BarProps) {
   const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
   const { batch, parts } = course;
   const held = useRef<{ x: number; moved: number } | null>(null);
   const isFixed = batch.batchId !== null;
+  const isChosen = chosen.includes(batch.id);
+  // Of several that are chosen all move with the one that is moved.
+  const together = isChosen ? chosen : [batch.id];
   const middle = y + height / 2;
   const first = parts[0];
   const last = parts.at(-1);
   if (!first || !last) return null;
-  const shift = (days: number) => changeSite(sites, `move ${nameOf(site, batch)}`, shiftPlanned(batch.id, days));
+  const shift = (days: number) => changeSite(sites, `move ${nameOf(site, batch)}`, shiftPlanned(together, days));
 
   function onKey(e: React.KeyboardEvent) {
     const step = e.key === 'ArrowLeft' ? -1 : e.key === 'ArrowRight' ? 1 : 0;
-    if (e.key === 'Enter' || e.key === ' ') onChoose();
+    if (e.key === 'Enter' || e.key === ' ') onChoose(e.shiftKey || e.ctrlKey || e.metaKey);
     else if (step !== 0 && !isFixed) shift(step * (e.shiftKey ? 7 : 1));
     else return;
     e.preventDefault();
@@ -145,7 +150,7 @@ function Bar({ course, axis, y, height, isChosen, onChoose }: BarProps) {
       aria-pressed={isChosen}
       className={clsx('outline-none [&:focus-visible>.halo]:stroke-copper', isFixed ? 'cursor-pointer' : 'cursor-ew-resize')}
       style={{ touchAction: 'pan-x pan-y' }}
-      onClick={onChoose}
+      onClick={(e) => onChoose(e.shiftKey || e.ctrlKey || e.metaKey)}
       onKeyDown={onKey}
       onPointerDown={(e) => {
         if (isFixed || e.pointerType === 'touch' || e.button !== 0) return;
@@ -155,10 +160,12 @@ function Bar({ course, axis, y, height, isChosen, onChoose }: BarProps) {
       }}
       onPointerMove={(e) => {
         if (!held.current) return;
-        const days = Math.round((e.clientX - held.current.x) / axis.perDay);
-        if (days === held.current.moved) return;
-        shift(days - held.current.moved);
-        held.current.moved = days;
+        // Somebody has to be there to sow: a drag goes from visit to visit.
+        const wished = batch.sown - held.current.moved + Math.round((e.clientX - held.current.x) / axis.perDay);
+        const days = nearestVisit(site.visits, wished) - batch.sown;
+        if (days === 0) return;
+        shift(days);
+        held.current.moved += days;
       }}
       onPointerUp={() => {
         held.current = null;

@@ -17,7 +17,17 @@ const STACK = [
 ] as const;
 
 /** Week by week: trays on the shelves, the places that have light for them, and in copper those that find none. */
-export function RoomBars({ weeks, axis, today }: { weeks: readonly SeasonWeek[]; axis: TimeAxis; today: Day }) {
+export function RoomBars({
+  weeks,
+  axis,
+  today,
+  isWorking,
+}: {
+  weeks: readonly SeasonWeek[];
+  axis: TimeAxis;
+  today: Day;
+  isWorking: boolean;
+}) {
   const total = (w: SeasonWeek) => w.trays.sown + w.trays.raised + w.trays.potted;
   const most = Math.max(4, ...weeks.map(total), ...weeks.map((w) => w.room)) * 1.08;
   const scale = (HEIGHT - TOP - FOOT) / most;
@@ -57,7 +67,10 @@ export function RoomBars({ weeks, axis, today }: { weeks: readonly SeasonWeek[];
       {worst && (
         <text
           x={Math.min(axis.width - 4, Math.max(90, axis.x(worst.from + 3)))}
-          y={Math.max(13, y(Math.max(total(worst), worst.room)) - 7)}
+          y={Math.max(
+            13,
+            y(Math.max(...weeks.filter((w) => Math.abs(w.from - worst.from) <= 14).map((w) => Math.max(total(w), w.room)))) - 7,
+          )}
           textAnchor={axis.x(worst.from) > axis.width - 90 ? 'end' : 'middle'}
           className="fill-ember font-narrow text-[13px] font-semibold"
         >
@@ -69,6 +82,11 @@ export function RoomBars({ weeks, axis, today }: { weeks: readonly SeasonWeek[];
           {name}
         </text>
       ))}
+      {weeks.length === 0 && isWorking && (
+        <text x={12} y={HEIGHT / 2} className="fill-night-soft text-[14px]">
+          Working out what light your shelves have …
+        </text>
+      )}
       <TodayLine axis={axis} today={today} height={HEIGHT} />
     </svg>
   );

@@ -43,8 +43,8 @@ export function SeasonOut({ season, courses }: { season: SeasonPlan; courses: re
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
-        <Button>
-          <Download size={17} aria-hidden /> Export
+        <Button aria-label="Export">
+          <Download size={17} aria-hidden /> <span className="max-sm:hidden">Export</span>
         </Button>
       </Popover.Trigger>
       <Popover.Portal>

@@ -48,6 +48,7 @@ export function SeasonPanel({ season, courses, answer, isWorking, failed, onChoo
       <Room look={answer?.look ?? null} isWorking={isWorking} failed={failed} carries={answer?.carries.length ?? 0} />
       {answer && answer.look.over > 0 && <WaysOut season={season} look={answer.look} />}
       <GoesOtherwise season={season} courses={courses} onChoose={onChoose} />
+      <Mats courses={courses} />
       {answer && <PlacingNow look={answer.look} />}
       <NextDates courses={courses} onChoose={onChoose} />
     </div>
@@ -123,6 +124,7 @@ function WaysOut({ season, look }: { season: SeasonPlan; look: SeasonLook }) {
       <h3 id="ways-out" className="text-lg font-semibold">
         Ways out
       </h3>
+      <p className="text-sm text-soft">Too little light, in all: {look.over} tray-weeks (one tray for one week).</p>
       {done !== null ? (
         <div className="flex items-center gap-3">
           <progress className="h-2 flex-1 accent-[#23867a]" value={done} max={1} aria-label="Looking for ways out" />
@@ -141,7 +143,8 @@ function WaysOut({ season, look }: { season: SeasonPlan; look: SeasonLook }) {
                 <div className="flex-1">
                   <p>{act}</p>
                   <p className="font-narrow text-sm font-semibold text-verdigris">
-                    {worst} → {way.worst} trays too many{cost && <span className="font-normal text-soft"> · {cost}</span>}
+                    {look.over} → {way.over} tray-weeks{way.worst < worst && `, worst week ${worst} → ${way.worst}`}
+                    {cost && <span className="font-normal text-soft"> · {cost}</span>}
                   </p>
                 </div>
                 <Button
@@ -174,11 +177,21 @@ function takenWay(site: Site, { what, change }: WayOut): Site {
   return { ...hung, spares };
 }
 
+const MOST_OTHERWISE = 4;
+
+/** Batches over which a lamp burns every day. */
+function litBatches(site: Site): Set<string> {
+  const burning = new Set(site.programmes.filter((p) => p.lit_min > 0).map((p) => p.id));
+  const tiers = site.stands.flatMap((s) => s.tiers).filter((t) => t.fittings.length > 0 && burning.has(t.programmeId));
+  return new Set(tiers.flatMap((t) => t.trays.map((y) => y.batchId)));
+}
+
 function GoesOtherwise({ season, courses, onChoose }: { season: SeasonPlan; courses: readonly BatchCourse[]; onChoose(id: string): void }) {
   const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
   const today = useToday();
-  const all = otherwiseOf(courses, season, today);
+  const [showsAll, setShowsAll] = useState(false);
+  const all = otherwiseOf(courses, season, today, site.visits.away, litBatches(site));
   if (all.length === 0) return null;
   return (
     <section aria-labelledby="otherwise" className="space-y-1">
@@ -186,7 +199,7 @@ function GoesOtherwise({ season, courses, onChoose }: { season: SeasonPlan; cour
         Not as planned
       </h3>
       <ul className="divide-y divide-line">
-        {all.map((o) => {
+        {all.slice(0, showsAll ? undefined : MOST_OTHERWISE).map((o) => {
           const batch = season.batches.find((b) => b.id === o.id)!;
           const { says, does } = otherwiseWords(site, o, batch);
           return (
@@ -219,6 +232,36 @@ function GoesOtherwise({ season, courses, onChoose }: { season: SeasonPlan; cour
           );
         })}
       </ul>
+      {!showsAll && all.length > MOST_OTHERWISE && <Button onClick={() => setShowsAll(true)}>Show all {all.length}</Button>}
+    </section>
+  );
+}
+
+/** Seed that wants warmth from below, against the mats that are plugged in somewhere. */
+function Mats({ courses }: { courses: readonly BatchCourse[] }) {
+  const site = useSite((s) => s.site);
+  const today = useToday();
+  const mats = site.stands.flatMap((s) => s.plugged).filter((p) => p.kind === 'mat').length;
+  const wanting = courses.filter((c) => c.crop.heatMat && c.parts.some((p) => p.phase === 'sown' && p.until > today));
+  const weeks = [...new Set(wanting.map((c) => mondayOf(Math.max(today, c.parts[0]!.from))))].map((from) => ({
+    from,
+    trays: wanting.reduce(
+      (sum, c) => sum + (c.parts.find((p) => p.phase === 'sown' && p.from < from + 7 && p.until > from)?.trays ?? 0),
+      0,
+    ),
+  }));
+  const worst = weeks.reduce((a, w) => (w.trays > a.trays ? w : a), { from: today, trays: 0 });
+  if (worst.trays <= mats) return null;
+  return (
+    <section aria-labelledby="mats">
+      <h3 id="mats" className="text-lg font-semibold">
+        Warmth for seed
+      </h3>
+      <p>
+        In the week of {briefDayWords(worst.from)}, {traysWords(worst.trays)} want a heat mat;{' '}
+        {mats === 0 ? 'none is' : mats === 1 ? 'one is' : `${mats} are`} plugged in. Sow them one after the other, or find a warm place:
+        seed needs no light until it comes up, but for a few crops.
+      </p>
     </section>
   );
 }

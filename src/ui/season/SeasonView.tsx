@@ -9,6 +9,7 @@ import { useSize } from '../stage/useSize';
 import { useSite, useToday } from '../shell/WorkspaceContext';
 import { AddBatch } from './AddBatch';
 import { BatchBars, PHASE_FILL, rowsOf } from './BatchBars';
+import { BatchesPanel } from './BatchesPanel';
 import { BatchPanel } from './BatchPanel';
 import { RoomBars, RoomScale } from './RoomBars';
 import { SeasonEmpty } from './SeasonEmpty';
@@ -33,7 +34,7 @@ function Planned({ season }: { season: SeasonPlan }) {
   const site = useSite((s) => s.site);
   const today = useToday();
   const router = useRouter();
-  const chosenId = useSearchParams().get('batch');
+  const chosenIds = useSearchParams().getAll('batch');
   const courses = useCourses(season);
   const { answer, isWorking, failed } = useSeasonLook();
   const { ref, width } = useSize<HTMLDivElement>();
@@ -47,24 +48,28 @@ function Planned({ season }: { season: SeasonPlan }) {
     Math.max(today + 28, ...ends) + MARGIN.after,
     Math.max(0, width - labels),
   );
-  const choose = (id: string | null) =>
-    router.replace(id === null ? '/season' : `/season?batch=${encodeURIComponent(id)}`, { scroll: false });
-  const chosen = courses.find((c) => c.batch.id === chosenId) ?? null;
+  const choose = (ids: readonly string[]) =>
+    router.replace(ids.length === 0 ? '/season' : `/season?${new URLSearchParams(ids.map((id) => ['batch', id])).toString()}`, {
+      scroll: false,
+    });
+  const chooseOne = (id: string, more = false) =>
+    choose(!more ? [id] : chosenIds.includes(id) ? chosenIds.filter((c) => c !== id) : [...chosenIds, id]);
+  const chosen = courses.filter((c) => chosenIds.includes(c.batch.id));
   const { rows } = rowsOf(courses);
   const weeks = answer?.look.weeks ?? [];
 
   return (
     <div className="flex flex-1 flex-col">
       <header className="flex flex-wrap items-center gap-x-3 gap-y-2 border-b border-line bg-sheet px-4 py-2 md:px-6 print:hidden">
-        <h1 className="min-w-40 flex-1 text-xl font-semibold">{season.name}</h1>
+        <h1 className="min-w-40 flex-1 text-xl font-semibold max-sm:w-full max-sm:flex-none">{season.name}</h1>
         <UndoButtons />
         <WeatherSheet
           season={season}
           open={open === 'weather'}
           onOpenChange={(o) => setOpen(o ? 'weather' : null)}
           trigger={
-            <Button>
-              <CloudSun size={17} aria-hidden /> Frost and nights
+            <Button aria-label="Frost and nights">
+              <CloudSun size={17} aria-hidden /> <span className="max-sm:hidden">Frost and nights</span>
             </Button>
           }
         />
@@ -73,7 +78,7 @@ function Planned({ season }: { season: SeasonPlan }) {
           season={season}
           open={open === 'add'}
           onOpenChange={(o) => setOpen(o ? 'add' : null)}
-          onAdded={choose}
+          onAdded={(id) => choose([id])}
           trigger={
             <Button kind="main">
               <Plus size={17} aria-hidden /> Add a batch
@@ -98,18 +103,18 @@ function Planned({ season }: { season: SeasonPlan }) {
                     className="flex items-center justify-end pr-3 text-right text-sm leading-tight font-semibold"
                     style={{ height: rows[i]!.height }}
                   >
-                    {nameOf(site, c.batch)}
+                    <span className="line-clamp-2">{nameOf(site, c.batch)}</span>
                   </p>
                 ))}
               </div>
-              {width > 0 && <BatchBars courses={courses} axis={axis} today={today} chosen={chosenId} onChoose={choose} />}
+              {width > 0 && <BatchBars courses={courses} axis={axis} today={today} chosen={chosenIds} onChoose={chooseOne} />}
             </div>
             {courses.length > 0 && (
               <div className="night flex w-max bg-night">
                 <div className="sticky left-0 z-10 bg-night" style={{ width: labels }}>
                   <RoomScale weeks={weeks} />
                 </div>
-                {width > 0 && <RoomBars weeks={weeks} axis={axis} today={today} />}
+                {width > 0 && <RoomBars weeks={weeks} axis={axis} today={today} isWorking={isWorking} />}
               </div>
             )}
           </div>
@@ -118,10 +123,18 @@ function Planned({ season }: { season: SeasonPlan }) {
         <aside
           className="border-line bg-sheet px-5 py-4 max-lg:border-t lg:border-l"
           aria-busy={isWorking}
-          aria-label={chosen ? nameOf(site, chosen.batch) : 'The season'}
+          aria-label={chosen.length > 0 ? chosen.map((c) => nameOf(site, c.batch)).join(', ') : 'The season'}
         >
-          {chosen ? (
-            <BatchPanel key={chosen.batch.id} course={chosen} season={season} look={answer?.look ?? null} onClose={() => choose(null)} />
+          {chosen.length > 1 ? (
+            <BatchesPanel courses={chosen} onClose={() => choose([])} />
+          ) : chosen[0] ? (
+            <BatchPanel
+              key={chosen[0].batch.id}
+              course={chosen[0]}
+              season={season}
+              look={answer?.look ?? null}
+              onClose={() => choose([])}
+            />
           ) : (
             <SeasonPanel
               season={season}
@@ -129,7 +142,7 @@ function Planned({ season }: { season: SeasonPlan }) {
               answer={answer}
               isWorking={isWorking}
               failed={failed}
-              onChoose={choose}
+              onChoose={chooseOne}
               onAdd={() => setOpen('add')}
             />
           )}
@@ -151,6 +164,13 @@ function Key() {
           {PHASE_WORDS[phase]}
         </li>
       ))}
+      <li className="flex items-center gap-1.5">
+        <svg width="32" height="12" aria-hidden>
+          <circle cx="7" cy="6" r="4.5" className="fill-ink" />
+          <circle cx="23" cy="6" r="4.5" className="fill-sheet stroke-ink" strokeWidth="1.5" />
+        </svg>
+        Sown, to be sown
+      </li>
       <li>Height of a bar: trays it stands in</li>
       <li className="flex items-center gap-1.5">
         <svg width="16" height="12" aria-hidden>

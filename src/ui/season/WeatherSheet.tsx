@@ -132,6 +132,7 @@ export function WeatherSheet({ season, open, onOpenChange, trigger }: WeatherShe
           />
           {lastFrost.kind === 'day' && (
             <DayField
+              className="w-fit"
               label="Last frost"
               value={inYear(lastFrost, year)}
               onChange={(day) => day !== null && setFrost({ kind: 'day', ...yearDayOf(day) })}
@@ -155,6 +156,7 @@ export function WeatherSheet({ season, open, onOpenChange, trigger }: WeatherShe
         </Group>
         <Group title="First frost of autumn">
           <DayField
+            className="w-fit"
             label="First frost"
             value={firstFrost ? inYear(firstFrost, latitude !== null && latitude < 0 ? year + 1 : year) : null}
             clearable
@@ -250,6 +252,7 @@ function FrostTable({ frost, year, onChange }: { frost: LastFrost & { kind: 'tab
               onChange={(laterPercent) => rows((all) => all.map((x, j) => (j === i ? { ...x, laterPercent } : x)))}
             />
             <DayField
+              className="w-fit"
               label="this day"
               value={inYear(r, year)}
               onChange={(day) => day !== null && rows((all) => all.map((x, j) => (j === i ? { ...x, ...yearDayOf(day) } : x)))}

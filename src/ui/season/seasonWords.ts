@@ -110,6 +110,11 @@ export function otherwiseWords(
             ? `Sow it ${daysWords(kind.days)} later: the date still holds`
             : `Plant it out ${daysWords(-later)} earlier`,
       };
+    case 'up-while-away':
+      return {
+        says: `${name} may come up while you are away, ${briefDayWords(kind.from)} to ${briefDayWords(kind.to)}.${kind.verdict === 'lamp-on-in-time' ? ' The lamp is on.' : ` Without a lamp its first seedlings stand ${daysWords(kind.darkDays)} in the dark: let the timer switch it on every day before you leave.`}${kind.mat ? ' A mat left on under seedlings stretches them: put it on a thermostat, or ask somebody.' : ''}`,
+        does: change ? `Sow it ${daysWords(later)} later: it comes up when you are back` : null,
+      };
     case 'before-weather':
       return {
         says:

@@ -53,6 +53,8 @@ export interface PlacingAsked {
   readonly needs: readonly (readonly PlacedNeed[])[];
   /** Tiers that a batch must stand on, by batch; null: any. */
   readonly pinned?: readonly (number | null)[];
+  /** What stays on its pinned tier whatever else would like its room; left out: nothing. Together they must fit. */
+  readonly settled?: readonly boolean[];
   /** Where each stands before the first week: leaving it is a move; null: nowhere yet. */
   readonly before?: readonly (number | null)[];
 }

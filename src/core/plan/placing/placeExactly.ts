@@ -16,6 +16,7 @@ export const MOST_STATES = 3_000_000;
 /** Where a batch may stand in a week; one that is pinned stays or stands nowhere. */
 export const placesOf = (asked: PlacingAsked, batch: number, need: PlacedNeed): number[] => {
   const pinned = asked.pinned?.[batch] ?? null;
+  if (pinned !== null && asked.settled?.[batch]) return [pinned];
   return [OFF, ...asked.tiers.keys()].filter((k) => {
     if (pinned !== null && k !== OFF && k !== pinned) return false;
     return k === OFF || (need.height_cm <= asked.tiers[k]!.clear_cm && need.trays <= asked.tiers[k]!.places);

@@ -35,7 +35,8 @@ export function placeQuickly(asked: PlacingAsked, { rounds, onRound, seed = 1 }:
   const counts = asked.worth ?? BAND_ONLY;
   const batches = [...asked.needs.keys()];
   const may = asked.needs.map((row, b) => row.map((need) => (need.trays > 0 ? placesOf(asked, b, need) : [])));
-  const place = asked.needs.map((row) => row.map((n): number | null => (n.trays > 0 ? OFF : null)));
+  const stays = (b: number) => (asked.settled?.[b] ? (asked.pinned?.[b] ?? OFF) : OFF);
+  const place = asked.needs.map((row, b) => row.map((n): number | null => (n.trays > 0 ? stays(b) : null)));
   const random = mulberry(seed);
 
   /** What a tier in a week gives with one batch more than stands there; null where it does not fit. */
@@ -104,7 +105,8 @@ export function placeQuickly(asked: PlacingAsked, { rounds, onRound, seed = 1 }:
   }
 
   const weight = (b: number) => asked.needs[b]!.reduce((sum, n) => sum + n.trays * (1 + n.doseMin), 0);
-  const order = [...batches].sort((a, b) => weight(b) - weight(a));
+  const movable = batches.filter((b) => stays(b) === OFF);
+  const order = [...movable].sort((a, b) => weight(b) - weight(a));
   for (const b of order) route(b);
   for (const b of order) route(b);
   const snapshot = () => place.map((row) => [...row]);
@@ -113,11 +115,11 @@ export function placeQuickly(asked: PlacingAsked, { rounds, onRound, seed = 1 }:
   for (let round = 0; round < rounds; round++) {
     if (onRound && !onRound(round / rounds, best)) break;
     // One that is out of its band somewhere, or any; with some that stand where it could.
-    const troubled = batches.filter((b) => asked.needs[b]!.some((n, t) => n.trays > 0 && !isWell(asked, best, b, t, n)));
-    const from = troubled.length > 0 && random() < 0.7 ? troubled : batches;
+    const troubled = movable.filter((b) => asked.needs[b]!.some((n, t) => n.trays > 0 && !isWell(asked, best, b, t, n)));
+    const from = troubled.length > 0 && random() < 0.7 ? troubled : movable;
     const seedBatch = from[Math.floor(random() * from.length)];
     if (seedBatch === undefined) break;
-    const others = batches
+    const others = movable
       .filter((b) => b !== seedBatch)
       .map((b) => ({ b, at: random() }))
       .sort((x, y) => x.at - y.at);

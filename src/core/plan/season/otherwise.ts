@@ -1,7 +1,9 @@
 import type { PlannedBatch, SeasonPlan } from '../../site/season/SeasonPlan';
+import type { VisitRhythm } from '../../site/hang/VisitRhythm';
 import type { LeggyRemedy } from '../../things/crop/Crop';
 import type { Day } from '../../units/day';
 import type { BatchCourse } from './batchCourse';
+import { awayWatch, type WatchVerdict } from './emergenceWatch';
 import { datesFor, rulesFor } from './plannedFor';
 
 /** How a batch goes otherwise than planned, and the least change of the plan that puts it right. */
@@ -14,17 +16,75 @@ export interface Otherwise {
     | { readonly kind: 'came-up-late'; readonly days: number }
     | { readonly kind: 'too-young'; readonly days: number; readonly youngest: number }
     | { readonly kind: 'too-old'; readonly days: number; readonly oldest: number }
+    /** It may come up while nobody is there to put the lamp on, or to take mat and cover off. */
+    | {
+        readonly kind: 'up-while-away';
+        readonly from: Day;
+        readonly to: Day;
+        readonly verdict: WatchVerdict;
+        readonly darkDays: number;
+        readonly mat: boolean;
+      }
     | { readonly kind: 'before-weather'; readonly days: number; readonly binding: 'frost' | 'night' };
   /** What of the plan changes, and by how many days it is ready later; null: nothing has to. */
   readonly change: Partial<Pick<PlannedBatch, 'sown' | 'out'>> | null;
   readonly later: number;
 }
 
-/** Later than the middle of its days by this, emergence changes what follows, days: our convention. */
+/** Fewer days than this make no difference to a season: our convention. */
 const NOTICEABLE = 3;
+/** So much older than its oldest, a plant outgrows its pot, days. */
+const OVERGROWN = 7;
 
-/** What goes otherwise with a season, batch by batch; what is lost, or has left, is no matter any more. */
-export function otherwiseOf(courses: readonly BatchCourse[], season: SeasonPlan, today: Day): Otherwise[] {
+/** What a trip means for seed that may come up in it; nothing where the lamp is on in time, or nothing comes up. */
+function upWhileAway(
+  { batch, crop, emergence }: BatchCourse,
+  isLit: boolean,
+  trips: VisitRhythm['away'],
+  sown: Day,
+  today: Day,
+): Otherwise[] {
+  if (!crop.germination || emergence.seen) return [];
+  const { temperature, days, light } = crop.germination;
+  return trips
+    .filter((t) => t.to >= today && sown <= t.to)
+    .flatMap((trip): Otherwise[] => {
+      const asked = { temperature, days, needsLight: light === 'needs', compost_C: temperature.best, sown };
+      const watch = awayWatch(asked, {
+        lampFrom: isLit ? sown : null,
+        leave: trip.from,
+        back: trip.to + 1,
+        mat: crop.heatMat,
+        cover: false,
+      });
+      if (!watch.mayEmerge || (watch.verdict === 'lamp-on-in-time' && !crop.heatMat)) return [];
+      const kind = { kind: 'up-while-away', ...trip, verdict: watch.verdict, darkDays: watch.worstDarkDays, mat: crop.heatMat } as const;
+      const later = Math.max(0, trip.to + 1 - (sown + days.first));
+      // Sown so that the first comes up when somebody is back.
+      return [
+        {
+          id: batch.id,
+          kind,
+          change: batch.batchId === null ? { sown: sown + later, out: batch.out + later } : null,
+          later: batch.batchId === null ? later : 0,
+        },
+      ];
+    });
+}
+
+/**
+ * What goes otherwise with a season, batch by batch; what is lost, or has left, is no matter any more.
+ *
+ * @param trips   when nobody is there
+ * @param litIds  batches on the stands over which a lamp burns daily
+ */
+export function otherwiseOf(
+  courses: readonly BatchCourse[],
+  season: SeasonPlan,
+  today: Day,
+  trips: VisitRhythm['away'] = [],
+  litIds: ReadonlySet<string> = new Set(),
+): Otherwise[] {
   return courses.flatMap((course) => {
     const { batch, crop, emergence } = course;
     if (batch.lost !== null || batch.out < today) return [];
@@ -41,6 +101,7 @@ export function otherwiseOf(courses: readonly BatchCourse[], season: SeasonPlan,
       );
       return all;
     }
+    all.push(...upWhileAway(course, batch.batchId !== null && litIds.has(batch.batchId), trips, sown, today));
     const lastUp = sown + rules.emerges.last;
     if (batch.batchId !== null && !emergence.seen && crop.germination && today > lastUp)
       add({ kind: 'overdue', days: today - lastUp }, null, 0);
@@ -51,10 +112,10 @@ export function otherwiseOf(courses: readonly BatchCourse[], season: SeasonPlan,
     const age = batch.out - sown - Math.max(0, late);
     if (crop.sowing && batch.goal === 'outdoors' && late <= NOTICEABLE) {
       const short = rules.age.youngest - age;
-      if (short > 0) add({ kind: 'too-young', days: short, youngest: rules.age.youngest }, { out: batch.out + short }, short);
+      if (short >= NOTICEABLE) add({ kind: 'too-young', days: short, youngest: rules.age.youngest }, { out: batch.out + short }, short);
       const long = age - rules.age.oldest;
       const earlier = Math.max(today + 1, batch.out - long);
-      if (long > 7)
+      if (long > OVERGROWN)
         add(
           { kind: 'too-old', days: long, oldest: rules.age.oldest },
           batch.batchId === null ? { sown: batch.sown + long } : { out: earlier },
@@ -62,7 +123,7 @@ export function otherwiseOf(courses: readonly BatchCourse[], season: SeasonPlan,
         );
     }
     const dates = batch.goal === 'outdoors' ? datesFor(crop, season, null, today) : null;
-    if (dates && dates.binding !== 'day' && batch.out < dates.window.plantOut) {
+    if (dates && dates.binding !== 'day' && batch.out <= dates.window.plantOut - NOTICEABLE) {
       const days = dates.window.plantOut - batch.out;
       add({ kind: 'before-weather', days, binding: dates.binding }, { out: batch.out + days }, days);
     }

@@ -23,7 +23,7 @@ export interface SeasonWeek {
   readonly from: Day;
   /** Standard flats on the shelves, by what is done with them. */
   readonly trays: Readonly<Record<BatchPhase, number>>;
-  /** Room on tiers that can bring something of this week into its band. */
+  /** Flats that there is light for: those in their band where some are not, else all room on tiers that can bring something of this week into it. */
   readonly room: number;
   /** Flats that find no light of their band, whatever is put where; 0 for weeks that have gone by. */
   readonly over: number;
@@ -121,6 +121,7 @@ export function lookAtSeason(
       ...courses.map((c) => (c.batch.tierId === null ? null : (indexOf.get(c.batch.tierId) ?? null))),
       ...residents.map((r) => indexOf.get(r.tierId) ?? null),
     ],
+    settled: [...courses.map(() => false), ...residents.map(() => true)],
     before: [...courses.map((c) => tierNow(site, c.batch, indexOf)), ...residents.map((r) => indexOf.get(r.tierId) ?? null)],
   };
   const placed = placeWell(asked, { rounds });
@@ -145,11 +146,14 @@ export function lookAtSeason(
     const lived = residents.filter((r) => carrying.includes(tiers[indexOf.get(r.tierId)!]!));
     const over = (b: number) => u >= 0 && asked.needs[b]![u]!.trays > 0 && !isWell(asked, placed, b, u, asked.needs[b]![u]!);
     const sum = (which: (b: number) => boolean) => courses.reduce((s, _, b) => s + (which(b) ? needs[b]![t]!.trays : 0), 0);
+    const without = sum(over);
+    const places = carrying.reduce((s, tier) => s + tier.places, 0) - lived.reduce((s, r) => s + r.need.trays, 0);
+    const there = sum((b) => needs[b]![t]!.trays > 0);
     return {
       from,
       trays,
-      room: Math.max(0, carrying.reduce((s, tier) => s + tier.places, 0) - lived.reduce((s, r) => s + r.need.trays, 0)),
-      over: sum(over),
+      room: without > 0 ? there - without : Math.max(there, places),
+      over: without,
       homeless: sum((b) => over(b) && placed.place[b]![u] === OFF),
     };
   });

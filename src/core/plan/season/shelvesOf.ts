@@ -10,7 +10,7 @@ import { dayFrom, isoOf, type Day } from '../../units/day';
 import type { Dli } from '../../units/quantities';
 import type { PlacedNeed } from '../placing/Placing';
 import { carryOf, type TierCarry } from './carryOf';
-import { FLAT } from './flats';
+import { FLAT, flatsOn } from './flats';
 
 /** What grows on a tier and is not of the season: it keeps its room, and what it bears limits the light. */
 export interface Resident {
@@ -73,7 +73,8 @@ export function shelvesOf(site: Site, today: Day, until: Day, tables: Tables, re
 
 function residentOf({ tier, trays }: BenchTier, planned: ReadonlySet<string>): Resident[] {
   const others = trays.filter((t) => !planned.has(t.batch.id));
-  if (others.length === 0) return [];
+  const places = flatsOn(tier.width, tier.depth).length;
+  if (others.length === 0 || places === 0) return [];
   const area = others.reduce((sum, { tray }) => {
     const o = outlineOf(tray);
     return sum + (o.x1 - o.x0) * (o.y1 - o.y0);
@@ -82,7 +83,7 @@ function residentOf({ tier, trays }: BenchTier, planned: ReadonlySet<string>): R
     {
       tierId: tier.id,
       need: {
-        trays: Math.max(1, Math.ceil(area / (FLAT.length * FLAT.width) - 0.05)),
+        trays: Math.min(places, Math.max(1, Math.ceil(area / (FLAT.length * FLAT.width) - 0.05))),
         doseMin: 0,
         doseMax: Math.min(...others.map((t) => t.stage.dliMax)),
         height_cm: 0,

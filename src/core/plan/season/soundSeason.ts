@@ -19,11 +19,17 @@ const sinceWinter = (d: YearDay, latitude: Radians): number => {
   return (inYear(d, YEAR) - winter + 730) % 365;
 };
 const HALF_YEAR = 183;
+/** On mild coasts the last frost may come before midwinter: so many days before it still count as spring's. */
+const EARLY = 60;
+const isSpring = (d: YearDay, latitude: Radians): boolean => {
+  const days = sinceWinter(d, latitude);
+  return days <= HALF_YEAR || days >= 365 - EARLY;
+};
 
 /** A last frost must lie between midwinter and midsummer. @param latitude  null: not known, then nothing is said */
 export function unlikelyFrost(frost: LastFrost, latitude: Radians | null): Unlikely | null {
   const rows: readonly YearDay[] = frost.kind === 'day' ? [frost] : frost.kind === 'table' ? frost.rows : [];
-  if (latitude !== null && rows.some((d) => sinceWinter(d, latitude) > HALF_YEAR)) return { code: 'frost-after-midsummer' };
+  if (latitude !== null && !rows.every((d) => isSpring(d, latitude))) return { code: 'frost-after-midsummer' };
   return frost.kind === 'table' ? unlikelyTable(frost.rows) : null;
 }
 
@@ -38,5 +44,6 @@ function unlikelyTable(rows: readonly FrostRow[]): Unlikely | null {
 /** The first frost of autumn comes after the last one of spring, within one growing season. */
 export function frostsSwapped({ lastFrost, firstFrost }: Pick<SeasonPlan, 'lastFrost' | 'firstFrost'>, latitude: Radians | null): boolean {
   if (lastFrost.kind !== 'day' || !firstFrost || latitude === null) return false;
-  return sinceWinter(firstFrost, latitude) <= sinceWinter(lastFrost, latitude);
+  const spring = sinceWinter(lastFrost, latitude);
+  return sinceWinter(firstFrost, latitude) <= (spring > HALF_YEAR ? spring - 365 : spring);
 }

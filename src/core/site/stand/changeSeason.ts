@@ -29,8 +29,11 @@ export const changePlanned = (id: string, change: (batch: PlannedBatch) => Parti
 
 export const dropPlanned = (id: string): Change => changeSeason((s) => ({ batches: s.batches.filter((b) => b.id !== id) }));
 
-/** Moves a batch as a whole: sown and out by as many days. */
-export const shiftPlanned = (id: string, days: number): Change => changePlanned(id, (b) => ({ sown: b.sown + days, out: b.out + days }));
+/** Moves batches as a whole: sown and out by as many days. What has been sown stays. */
+export const shiftPlanned = (ids: readonly string[], days: number): Change =>
+  changeSeason((s) => ({
+    batches: s.batches.map((b) => (ids.includes(b.id) && b.batchId === null ? { ...b, sown: b.sown + days, out: b.out + days } : b)),
+  }));
 
 /** Two of one: so many cells become a batch of their own, which may go its own way. */
 export const splitPlanned = (id: string, cells: number, newId: string): Change =>

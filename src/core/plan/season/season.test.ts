@@ -1,0 +1,349 @@
+import fc from 'fast-check';
+import { freshSeason, joinPlanned, movedToYear, shiftPlanned, splitPlanned } from '../../site/stand/changeSeason';
+import type { PlannedBatch, SeasonPlan } from '../../site/season/SeasonPlan';
+import { BARE_SITE } from '../../site/stand/bare';
+import { addFitting, addTray } from '../../site/stand/change';
+import type { Site } from '../../site/stand/Site';
+import { standFrom, TEMPLATES } from '../../site/stand/templates';
+import { cropLibrary } from '../../things/crop/cropLibrary';
+import { tables } from '../../things/tables/libraryTables';
+import { dayFrom, isoOf, weekdayOf, type Day } from '../../units/day';
+import { nearestVisit, USUAL_RHYTHM, visitDays } from '../../site/hang/VisitRhythm';
+import { dateBatch, logIt } from '../../site/growth/changeGrowth';
+import { batchCourse } from './batchCourse';
+import { flatsOn, FLAT, plantsPerFlat } from './flats';
+import { nightsOfMonths, warmNightsFrom } from './lastFrost';
+import { otherwiseOf, restartOf } from './otherwise';
+import { datesFor, plannedFor } from './plannedFor';
+import { datesOf } from './seasonDates';
+import { coursesOf, lookAtSeason } from './seasonLook';
+import { shelvesOf } from './shelvesOf';
+import { frostsSwapped, unlikelyFrost } from './soundSeason';
+import { sowingList } from './sowingList';
+import { sowOnStand, takeToStands } from './toStands';
+import { waysOut } from './waysOut';
+
+const TODAY = dayFrom(2027, 2, 20);
+const NORTH = 0.9;
+const SOUTH = -0.6;
+const crop = (id: string) => tables.crop(id)!;
+const season: SeasonPlan = { ...freshSeason(2027), lastFrost: { kind: 'day', month: 5, day: 3 }, firstFrost: { month: 10, day: 6 } };
+
+let n = 0;
+const ids = () => `s${n++}`;
+/** A rack of so many tiers with two strong shop lights each. */
+function rack(tiers: number, lamp = 'led-shop-12-twin-50'): Site {
+  const { stand, programme } = standFrom(
+    TEMPLATES.find((t) => t.kind === 'rack')!,
+    tiers,
+    'Rack',
+    ids,
+  );
+  const bare: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme] };
+  return stand.tiers.reduce(
+    (site, tier) => [0.13, 0.32].reduce((s, y) => addFitting(tier.id, tables.lamp(lamp)!, { x: 0.6, y, face: 0.34 }, ids())(s), site),
+    bare,
+  );
+}
+const planned = (id: string, cropId: string, change: Partial<PlannedBatch> = {}): PlannedBatch => ({
+  ...plannedFor(crop(cropId), season, datesFor(crop(cropId), season, null, TODAY), 72, TODAY, id),
+  ...change,
+});
+const look = (site: Site, plan: SeasonPlan, today: Day = TODAY) =>
+  lookAtSeason({ ...site, season: plan }, plan, shelvesOf({ ...site, season: plan }, today, today + 200, tables), today, tables);
+
+describe('counting back', () => {
+  test('every crop with a sowing window is old enough when it goes out, and the window is as wide as its table says', () => {
+    const raised = cropLibrary.filter((c) => c.sowing);
+    expect(raised.length).toBeGreaterThan(40);
+    for (const c of raised) {
+      const dates = datesFor(c, season, null, dayFrom(2026, 11, 1))!;
+      const { weeksBefore, plantOutWeeksAfter } = c.sowing!;
+      expect(dates.window.latest - dates.window.earliest).toBe(7 * (weeksBefore.most - weeksBefore.least));
+      expect(dates.window.plantOut - dayFrom(2027, 5, 3)).toBe(7 * plantOutWeeksAfter);
+      const batch = plannedFor(c, season, dates, 36, dayFrom(2026, 11, 1), 'b');
+      expect(batch.out - batch.sown).toBeGreaterThanOrEqual(dates.rules.age.youngest);
+      expect(batch.out - batch.sown).toBeLessThanOrEqual(dates.rules.age.oldest);
+    }
+  });
+
+  test('a plan that is begun late goes out later, never younger', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 400 }), fc.constantFrom(...cropLibrary.filter((c) => c.sowing)), (late, c) => {
+        const today = dayFrom(2026, 10, 1) + late;
+        const dates = datesFor(c, season, null, today)!;
+        const batch = plannedFor(c, season, dates, 10, today, 'b');
+        expect(batch.sown).toBeGreaterThanOrEqual(today);
+        expect(batch.out - batch.sown).toBeGreaterThanOrEqual(dates.rules.age.youngest);
+      }),
+    );
+  });
+
+  test('tender crops wait for warm nights, hardy ones don’t', () => {
+    const cold = { ...season, nights: [-4, -3, 0, 3, 6, 9, 12, 12, 8, 4, 1, -2] };
+    const [tomato, leek] = ['tomato', 'leek'].map((id) => datesFor(crop(id), cold, null, TODAY)!);
+    expect([tomato!.binding, leek!.binding]).toEqual(['night', 'frost']);
+    expect(tomato!.window.plantOut).toBeGreaterThan(dayFrom(2027, 5, 10));
+    expect(datesFor(crop('okra'), { ...cold, nights: cold.nights.map((t) => t - 5) }, null, TODAY)).toBeNull();
+    // Months are met in their middles, and the year closes.
+    const nights = nightsOfMonths(cold.nights);
+    expect(nights).toHaveLength(365);
+    expect(nights[14]).toBeCloseTo(-4, 1);
+    expect(Math.abs(nights[364]! - nights[0]!)).toBeLessThan(0.2);
+    expect(
+      isoOf(
+        warmNightsFrom(
+          nights.map((_, i) => nights[(i + 182) % 365]!),
+          8,
+          2027,
+        )!,
+      ).slice(5, 7),
+    ).toMatch(/1[0-2]/);
+  });
+
+  test('a frost after midsummer, a chance that rises and frosts the wrong way round are told apart from sound ones', () => {
+    const day = (month: number, d: number) => ({ kind: 'day', month, day: d }) as const;
+    expect(unlikelyFrost(day(5, 3), NORTH)).toBeNull();
+    expect(unlikelyFrost(day(8, 3), NORTH)).toEqual({ code: 'frost-after-midsummer' });
+    expect(unlikelyFrost(day(10, 10), SOUTH)).toBeNull();
+    expect(unlikelyFrost(day(3, 10), SOUTH)).toEqual({ code: 'frost-after-midsummer' });
+    expect(unlikelyFrost(day(8, 3), null)).toBeNull();
+    const rows = [
+      { month: 4, day: 6, laterPercent: 50 },
+      { month: 5, day: 6, laterPercent: 60 },
+    ];
+    expect(unlikelyFrost({ kind: 'table', rows, riskPercent: 20 }, NORTH)).toEqual({ code: 'chance-rises', row: 1 });
+    expect(frostsSwapped({ lastFrost: day(5, 3), firstFrost: { month: 4, day: 20 } }, NORTH)).toBe(true);
+    expect(frostsSwapped(season, NORTH)).toBe(false);
+    expect(frostsSwapped({ lastFrost: day(10, 10), firstFrost: { month: 4, day: 24 } }, SOUTH)).toBe(false);
+  });
+});
+
+describe('a batch through its life', () => {
+  test('its parts follow each other without a gap, and never hold more plants than before', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...cropLibrary.filter((c) => c.sowing)),
+        fc.integer({ min: 1, max: 500 }),
+        fc.integer({ min: 0, max: 100 }),
+        fc.integer({ min: 0, max: 100 }),
+        fc.option(fc.integer({ min: 1, max: 300 }), { nil: null }),
+        fc.integer({ min: 1, max: 160 }),
+        (c, cells, filledPercent, lossPercent, keepAtMost, long) => {
+          const batch = planned('b', c.id, { cells, filledPercent, lossPercent, keepAtMost, out: TODAY + long, sown: TODAY });
+          const { parts, plantsOut } = batchCourse(batch, c, undefined, tables.container, season);
+          expect(parts[0]!.from).toBe(TODAY);
+          expect(parts.at(-1)!.until).toBe(batch.out);
+          parts.forEach((p, i) => {
+            if (i > 0) expect([p.from, p.plants <= parts[i - 1]!.plants]).toEqual([parts[i - 1]!.until, true]);
+            expect(p.until).toBeGreaterThan(p.from);
+            expect(p.plants).toBeLessThanOrEqual(cells);
+          });
+          expect(plantsOut).toBe(parts.at(-1)!.plants);
+        },
+      ),
+    );
+  });
+
+  test('a flat of 72 cells becomes four flats of pots', () => {
+    const batch = planned('b', 'tomatillo', { cells: 72, filledPercent: 100, lossPercent: 0, sown: TODAY, out: TODAY + 60 });
+    const { parts } = batchCourse(batch, crop('tomatillo'), undefined, tables.container, season);
+    expect(parts.map((p) => [p.containerId, p.trays])).toEqual([
+      ['cell-72', 1],
+      ['cell-72', 1],
+      ['pot-9', 4],
+      ['pot-9', 4],
+    ]);
+    expect(plantsPerFlat(tables.container('pot-9')!)).toBe(18);
+    expect([flatsOn(1.2, 0.45).length, flatsOn(1.2, 0.6).length, flatsOn(0.3, 0.1).length]).toEqual([2, 4, 0]);
+    for (const r of flatsOn(1.2, 0.6)) expect((r.x1 - r.x0) * (r.y1 - r.y0)).toBeCloseTo(FLAT.length * FLAT.width, 9);
+  });
+
+  test('what was seen moves its dates: a late emergence moves potting on by as much', () => {
+    const site = dateBatch('grown', TODAY)({ ...rack(1), batches: [{ ...({} as Site['batches'][number]), id: 'grown', cropId: 'tomatillo', stage: 'emergence', height: null, sown: null, leaves: null, log: [], plan: { kind: 'as-set', hours: null, days: null } }] }); // prettier-ignore
+    const batch = planned('b', 'tomatillo', { batchId: 'grown', sown: TODAY, out: TODAY + 70 });
+    const usual = batchCourse(batch, crop('tomatillo'), site.batches[0], tables.container, season);
+    const late = logIt('grown', { id: 'l', day: usual.emergence.expected + 6, what: 'emerged', height: null, stage: null })(site);
+    const then = batchCourse(batch, crop('tomatillo'), late.batches[0], tables.container, season);
+    const potted = (c: typeof then) => c.parts.find((p) => p.containerId === 'pot-9')!.from;
+    expect(potted(then) - potted(usual)).toBe(6);
+    expect(then.emergence.seen).toBe(true);
+    const said = otherwiseOf([then], season, TODAY + 20);
+    expect(said.find((o) => o.kind.kind === 'came-up-late')).toMatchObject({ change: { out: TODAY + 76 }, later: 6 });
+    expect(datesOf(then).map((d) => d.what)).toEqual(['pot-on', 'harden', 'out']);
+  });
+
+  test('half and half make one again, together they are moved, and a plan of another year keeps its weekdays', () => {
+    const base: Site = { ...rack(1), season: { ...season, batches: [planned('a', 'leek'), planned('b', 'sage', { batchId: 'gone' })] } };
+    const split = splitPlanned('a', 30, 'c')(base);
+    expect(split.season!.batches.map((b) => [b.id, b.cells])).toEqual([['a', 42], ['c', 30], ['b', 72]]); // prettier-ignore
+    expect(joinPlanned('a', 'c')(split).season!.batches).toEqual(base.season!.batches);
+    const moved = shiftPlanned(['a', 'b'], 9)(base).season!.batches;
+    expect(moved[0]!.sown - base.season!.batches[0]!.sown).toBe(9);
+    expect(moved[1]!.sown).toBe(base.season!.batches[1]!.sown);
+    const next = movedToYear(base.season!, 2028, 'next');
+    next.batches.forEach((b, i) => expect([weekdayOf(b.sown), b.batchId]).toEqual([weekdayOf(base.season!.batches[i]!.sown), null]));
+  });
+});
+
+describe('what goes otherwise', () => {
+  const said = (batch: PlannedBatch, today = TODAY, trips: readonly { from: Day; to: Day }[] = []) =>
+    otherwiseOf(coursesOf({ ...rack(1) }, { ...season, batches: [batch] }, tables), { ...season, batches: [batch] }, today, trips);
+
+  test('a day of sowing that has passed is met by sowing today, and the date moves only if it must', () => {
+    const [late] = said(planned('b', 'leek', { sown: TODAY - 20, out: TODAY + 100 }));
+    expect(late).toMatchObject({ kind: { kind: 'not-sown', days: 20 }, change: { sown: TODAY, out: TODAY + 100 }, later: 0 });
+    const [tight] = said(planned('b', 'leek', { sown: TODAY - 20, out: TODAY + 50 }));
+    expect(tight).toMatchObject({ change: { sown: TODAY, out: TODAY + 63 }, later: 13 });
+  });
+
+  test('going out before the frost is over, or too young, is said with the day that would do', () => {
+    const early = said(planned('b', 'tomato', { sown: TODAY, out: dayFrom(2027, 3, 25) }));
+    expect(early.map((o) => o.kind.kind)).toEqual(['too-young', 'before-weather']);
+    expect(early[1]!.change).toEqual({ out: dayFrom(2027, 5, 10) });
+  });
+
+  test('seed that may come up during a trip is sown so that somebody is back', () => {
+    const batch = planned('b', 'tomato', { sown: TODAY, out: TODAY + 90 });
+    const away = said(batch, TODAY, [{ from: TODAY + 3, to: TODAY + 12 }]).find((o) => o.kind.kind === 'up-while-away')!;
+    expect(away.later).toBe(8);
+    const moved = { ...batch, ...away.change };
+    expect(said(moved, TODAY, [{ from: TODAY + 3, to: TODAY + 12 }]).some((o) => o.kind.kind === 'up-while-away')).toBe(false);
+  });
+
+  test('what is lost is no matter any more, and starting over says whether the date holds', () => {
+    const batch = planned('b', 'leek', { sown: TODAY - 20, out: TODAY + 50, lost: TODAY });
+    expect(said(batch)).toEqual([]);
+    const [course] = coursesOf(rack(1), { ...season, batches: [batch] }, tables);
+    expect(restartOf(course!, season, TODAY)).toMatchObject({ canBury: false, readyOn: TODAY + 63, daysLate: 13, holds: false });
+    expect(course!.plantsOut).toBe(0);
+    expect(course!.parts.at(-1)!.until).toBe(TODAY);
+  });
+});
+
+describe('room that carries light', () => {
+  const crowd = (count: number) =>
+    Array.from({ length: count }, (_, i) => planned(`t${i}`, 'tomatillo', { sown: TODAY + 7, out: TODAY + 77, cells: 72 }));
+
+  test('one batch finds light on a strong rack, a crowd does not, and more tiers never make it worse', () => {
+    expect(look(rack(2), { ...season, batches: [planned('a', 'leek')] }).over).toBe(0);
+    const plan = { ...season, batches: crowd(3) };
+    const [one, two, four] = [1, 2, 4].map((tiers) => look(rack(tiers), plan).over);
+    expect(one!).toBeGreaterThan(two!);
+    expect(two!).toBeGreaterThanOrEqual(four!);
+    expect(one!).toBeGreaterThan(0);
+  });
+
+  test('no tier holds more trays than it has places, and no leaf gets more than it bears', () => {
+    const site = rack(2);
+    const plan = { ...season, batches: [...crowd(2), planned('a', 'leek'), planned('s', 'snapdragon')] };
+    const shelves = shelvesOf({ ...site, season: plan }, TODAY, TODAY + 200, tables);
+    const seen = lookAtSeason({ ...site, season: plan }, plan, shelves, TODAY, tables);
+    seen.weeks.forEach((_, t) => {
+      for (const carry of shelves.carries) {
+        const there = seen.courses.filter((c) => seen.placing.tierOf[c.batch.id]![t] === carry.tierId);
+        const trays = there.reduce((sum, c) => sum + Math.max(...c.parts.filter((p) => p.from < seen.weeks[t]!.from + 7 && p.until > seen.weeks[t]!.from).map((p) => p.trays)), 0); // prettier-ignore
+        expect(trays).toBeLessThanOrEqual(carry.places);
+        const set = seen.placing.setting[carry.tierId]![t];
+        if (!set) continue;
+        for (const c of there.filter((x) => seen.placing.well[x.batch.id]![t])) {
+          const age = seen.weeks[t]!.from + 3 - c.emergence.expected;
+          const stage = c.crop.stages.findLast((s) => (s.fromDay ?? 0) <= age);
+          if (stage && seen.weeks[t]!.from + 3 < c.hardening) expect(set.hours).toBeLessThanOrEqual(stage.hoursMax);
+        }
+      }
+    });
+  });
+
+  test('what lives on a tier anyway keeps its room', () => {
+    const site = rack(1);
+    const tier = site.stands[0]!.tiers[0]!;
+    const lived = addTray(tier.id, FLAT, { cropId: 'fern', stage: 'maintenance' }, { x: 0.3, y: 0.22 }, ids)(site);
+    const plan = {
+      ...season,
+      batches: [
+        planned('a', 'lettuce', { sown: TODAY, out: TODAY + 40, cells: 250, containers: [{ containerId: 'cell-128', fromDay: 0 }] }),
+      ],
+    };
+    expect(look(site, plan).over).toBe(0);
+    expect(look(lived, plan).over).toBeGreaterThan(0);
+  });
+
+  test('ways out are tried on the whole season: each that is offered leaves less, and leaves what it says', () => {
+    const site = rack(2);
+    const plan = { ...season, batches: [...crowd(2), planned('l', 'lettuce', { sown: TODAY + 20, out: TODAY + 70, cells: 72 })] };
+    const shelves = shelvesOf({ ...site, season: plan }, TODAY, TODAY + 200, tables);
+    const base = lookAtSeason({ ...site, season: plan }, plan, shelves, TODAY, tables);
+    expect(base.over).toBeGreaterThan(0);
+    const ways = waysOut(site, plan, shelves, base, TODAY, tables, []);
+    expect(ways.length).toBeGreaterThan(2);
+    expect(new Set(ways.map((w) => w.what.kind)).size).toBeGreaterThan(1);
+    for (const way of ways) {
+      expect(way.over).toBeLessThan(base.over);
+      if (!way.change || !('id' in way.what)) continue;
+      const { id } = way.what;
+      const changed = { ...plan, batches: plan.batches.map((b) => (b.id === id ? { ...b, ...way.change } : b)) };
+      // With more time to search than the trying had, it is never worse than was said.
+      expect(lookAtSeason(site, changed, shelves, TODAY, tables).over).toBeLessThanOrEqual(way.over);
+    }
+  });
+});
+
+describe('taken to the stands', () => {
+  test('a batch that is sown stands there with its date, and the plan knows of it', () => {
+    const site: Site = { ...rack(2), season: { ...season, batches: [planned('a', 'leek', { cells: 200, containers: [{ containerId: 'cell-128', fromDay: 0 }], label: 'Leek, ours' })] } }; // prettier-ignore
+    const [course] = coursesOf(site, site.season!, tables);
+    const tier = site.stands[0]!.tiers[1]!;
+    const { site: sown, stuck } = sowOnStand(site, course!, tier.id, TODAY, ids, tables);
+    expect(stuck).toBe(0);
+    const trays = sown.stands[0]!.tiers[1]!.trays;
+    expect(trays.map((t) => [t.containerId, t.label])).toEqual([['cell-128', 'Leek, ours'], ['cell-128', 'Leek, ours']]); // prettier-ignore
+    expect(new Set(trays.map((t) => t.batchId)).size).toBe(1);
+    expect(sown.season!.batches[0]).toMatchObject({ batchId: trays[0]!.batchId, sown: TODAY });
+    expect(sown.batches.find((b) => b.id === trays[0]!.batchId)).toMatchObject({ cropId: 'leek', sown: TODAY });
+    // A tier that is full takes nothing, and nothing is half done.
+    const full = sowOnStand(sown, course!, tier.id, TODAY, ids, tables);
+    expect([full.stuck, full.site]).toEqual([2, sown]);
+  });
+
+  test('the places of a week bring trays, lamps and timers along', () => {
+    const weak = rack(1, 'led-bar-06-white-10');
+    const strong = rack(1);
+    const site: Site = { ...strong, stands: [...weak.stands, ...strong.stands], programmes: [...weak.programmes, ...strong.programmes], season: { ...season, batches: [planned('a', 'leek', { sown: TODAY - 40, out: TODAY + 40 })] } }; // prettier-ignore
+    const [from, to] = site.stands.map((s) => s.tiers[0]!);
+    const [course] = coursesOf(site, site.season!, tables);
+    const sown = sowOnStand(site, course!, from!.id, TODAY - 40, ids, tables).site;
+    const up = logIt(sown.season!.batches[0]!.batchId!, { id: 'e', day: TODAY - 28, what: 'emerged', height: null, stage: null })(sown);
+    const seen = look(up, up.season!);
+    const week = seen.weeks.findIndex((w) => w.from <= TODAY && w.from + 7 > TODAY);
+    expect(seen.placing.tierOf.a![week]).toBe(to!.id);
+    const taken = takeToStands(up, seen, week, TODAY, tables);
+    expect([taken.trays, taken.stuck]).toEqual([1, 0]);
+    expect(taken.lamps).toBeGreaterThan(0);
+    expect(taken.site.stands[1]!.tiers[0]!.trays).toHaveLength(1);
+    const lit = taken.site.programmes.find((p) => p.id === to!.programmeId)!.lit_min / 60;
+    expect(lit).toBe(seen.placing.setting[to!.id]![week]!.hours);
+  });
+});
+
+test('a list of what has to be at hand counts every cell, pot and litre once', () => {
+  const plan = {
+    ...season,
+    batches: [planned('a', 'tomatillo', { cells: 72, filledPercent: 100, lossPercent: 0, sown: TODAY, out: TODAY + 60 })],
+  };
+  const list = sowingList(rack(1), plan, tables);
+  expect(list.rows[0]!.containers).toEqual([
+    { containerId: 'cell-72', count: 1, compost_L: expect.closeTo(72 * 0.045, 6) as number },
+    { containerId: 'pot-9', count: 72, compost_L: expect.closeTo(72 * 0.43, 6) as number },
+  ]);
+  expect(list.rows[0]!.labels).toBe(4);
+});
+
+test('a day is moved to the nearest visit, and never into a trip', () => {
+  const weekly = { ...USUAL_RHYTHM, rhythm: 'weekly' as const, weekday: 6, away: [{ from: TODAY + 5, to: TODAY + 16 }] };
+  for (let day = TODAY; day < TODAY + 40; day++) {
+    const visit = nearestVisit(weekly, day);
+    expect(visitDays(weekly, TODAY - 10, TODAY + 60)).toContain(visit);
+    for (const other of visitDays(weekly, TODAY - 9, TODAY + 60)) expect(Math.abs(visit - day)).toBeLessThanOrEqual(Math.abs(other - day));
+  }
+});
