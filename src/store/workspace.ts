@@ -11,7 +11,7 @@ import type { NoFit, TierFit } from '../core/measure/fit/fitTier';
 import type { WalkPoint } from '../core/answer/walk/planWalk';
 import type { TierOfSite } from '../workers/readings/readings.api';
 import { startReadingsWorker, type ReadingsWorker } from '../workers/readings/readings.client';
-import type { SeasonAnswer } from '../workers/season/season.api';
+import type { SeasonAnswer, SeasonImproved } from '../workers/season/season.api';
 import { startSeasonWorker, type SeasonWorker } from '../workers/season/season.client';
 import type { WayOut } from '../core/plan/season/waysOut';
 import type { Site } from '../core/site/stand/Site';
@@ -85,6 +85,8 @@ export interface Workspace {
   lookAtSeason(site: Site): Promise<SeasonAnswer | null>;
   /** Ways out of its crowded weeks; `stop` calls the search off, and nobody is told. */
   seasonWaysOut(site: Site, progress: (done: number) => void): { readonly ways: Promise<WayOut[]>; stop(): void };
+  /** The season placed as well as a solver can, and how good any placing can be; `stop` calls it off. */
+  improveSeason(site: Site, told: (done: number, over: number) => void): { readonly better: Promise<SeasonImproved | null>; stop(): void };
   /** Opens what was kept, starts the worker and the saving; returns the end of it all, which is done when everything is written. */
   start(seed: 'plain' | 'demo'): () => Promise<void>;
   /** Puts aside what could not be read, and begins anew or with what is sound in it. */
@@ -132,6 +134,16 @@ export function createWorkspace(language: string): Workspace {
   const thePlanner = (): SeasonWorker => {
     if (!lanes) throw new Error('not open yet');
     return (planner ??= startSeasonWorker());
+  };
+  /** A worker of its own for each search, so that calling it off is ending it, and no look waits for it. */
+  const searcher = () => {
+    const worker = startSeasonWorker();
+    searches.add(worker);
+    const stop = () => {
+      searches.delete(worker);
+      worker.stop();
+    };
+    return { worker, stop };
   };
   const lane = (which: 'picture' | 'answers'): Lane => {
     if (!lanes) throw new Error('not open yet');
@@ -221,15 +233,12 @@ export function createWorkspace(language: string): Workspace {
     daylightYear: async (question) => lane('answers').daylight(question),
     lookAtSeason: async (site) => thePlanner().look(site, days.getState().today),
     seasonWaysOut(site, progress) {
-      // A worker of its own, so that calling it off is ending it, and no look waits for it.
-      const worker = startSeasonWorker();
-      searches.add(worker);
-      const stop = () => {
-        searches.delete(worker);
-        worker.stop();
-      };
-      const ways = worker.waysOut(site, days.getState().today, progress).finally(stop);
-      return { ways, stop };
+      const { worker, stop } = searcher();
+      return { ways: worker.waysOut(site, days.getState().today, progress).finally(stop), stop };
+    },
+    improveSeason(site, told) {
+      const { worker, stop } = searcher();
+      return { better: worker.improve(site, days.getState().today, told).finally(stop), stop };
     },
     lightOf: (setUp) => (askLight ? askLight(questionOf(setUp, SMALL_PICTURE)) : Promise.reject(new Error('not open yet'))),
     start,

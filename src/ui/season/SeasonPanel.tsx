@@ -14,6 +14,7 @@ import { lampOf } from '@/core/answer/stand/benchStand';
 import { tables } from '@/core/things/tables/libraryTables';
 import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
+import type { useImproved } from './useSeason';
 import type { SeasonAnswer } from '@/workers/season/season.api';
 import { Button } from '../parts/Button';
 import { say } from '../shell/toastStore';
@@ -25,6 +26,7 @@ interface SeasonPanelProps {
   season: SeasonPlan;
   courses: readonly BatchCourse[];
   answer: SeasonAnswer | null;
+  solver: ReturnType<typeof useImproved>;
   isWorking: boolean;
   failed: boolean;
   onChoose(id: string): void;
@@ -32,7 +34,7 @@ interface SeasonPanelProps {
 }
 
 /** What the season holds: where it overflows, ways out, what goes otherwise, and what comes next. */
-export function SeasonPanel({ season, courses, answer, isWorking, failed, onChoose, onAdd }: SeasonPanelProps) {
+export function SeasonPanel({ season, courses, answer, solver, isWorking, failed, onChoose, onAdd }: SeasonPanelProps) {
   if (courses.length === 0)
     return (
       <div className="space-y-3">
@@ -46,6 +48,7 @@ export function SeasonPanel({ season, courses, answer, isWorking, failed, onChoo
   return (
     <div className="space-y-6">
       <Room look={answer?.look ?? null} isWorking={isWorking} failed={failed} carries={answer?.carries.length ?? 0} />
+      {answer && answer.look.over > 0 && <SearchLonger look={answer.look} solver={solver} />}
       {answer && answer.look.over > 0 && <WaysOut season={season} look={answer.look} />}
       <GoesOtherwise season={season} courses={courses} onChoose={onChoose} />
       <Mats courses={courses} />
@@ -95,6 +98,26 @@ function Room({ look, isWorking, failed, carries }: { look: SeasonLook | null; i
         </h2>
       )}
     </section>
+  );
+}
+
+/** A solver goes on where the quick search stopped, and says how good any placing can be. */
+function SearchLonger({ look, solver: { improved, search, failed, start } }: { look: SeasonLook; solver: ReturnType<typeof useImproved> }) {
+  if (failed) return <p role="alert">The solver could not be started. The places shown are the best of the quick search.</p>;
+  if (search)
+    return (
+      <div className="flex items-center gap-3">
+        <progress className="h-2 flex-1 accent-[#23867a]" value={search.done} max={1} aria-label="Looking for better places" />
+        <Button onClick={search.stop}>Cancel</Button>
+      </div>
+    );
+  if (!improved) return look.placing.proven ? null : <Button onClick={start}>Look for better places</Button>;
+  return (
+    <p aria-live="polite">
+      {improved.look.over <= improved.leastOver
+        ? `Proven: no places for these batches leave fewer than ${improved.look.over} tray-weeks with too little light.`
+        : `${improved.look.over} tray-weeks get too little light; no places can leave fewer than ${improved.leastOver}.`}
+    </p>
   );
 }
 

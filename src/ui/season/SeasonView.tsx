@@ -18,7 +18,7 @@ import { SeasonPanel } from './SeasonPanel';
 import { SeasonPrint } from './SeasonPrint';
 import { nameOf, PHASE_WORDS } from './seasonWords';
 import { timeAxis } from './timeAxis';
-import { useCourses, useSeasonLook } from './useSeason';
+import { useCourses, useImproved, useSeasonLook } from './useSeason';
 import { WeatherSheet } from './WeatherSheet';
 
 /** The season: batches as bars through stages and containers, and under them the room that has light. */
@@ -36,7 +36,9 @@ function Planned({ season }: { season: SeasonPlan }) {
   const router = useRouter();
   const chosenIds = useSearchParams().getAll('batch');
   const courses = useCourses(season);
-  const { answer, isWorking, failed } = useSeasonLook();
+  const { answer: quick, isWorking, failed } = useSeasonLook();
+  const solver = useImproved();
+  const answer = solver.improved ?? quick;
   const { ref, width } = useSize<HTMLDivElement>();
   const [open, setOpen] = useState<'add' | 'weather' | null>(null);
   const isNarrow = width < 560;
@@ -140,6 +142,7 @@ function Planned({ season }: { season: SeasonPlan }) {
               season={season}
               courses={courses}
               answer={answer}
+              solver={solver}
               isWorking={isWorking}
               failed={failed}
               onChoose={chooseOne}

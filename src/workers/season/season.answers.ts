@@ -1,10 +1,14 @@
-import { lookAtSeason } from '../../core/plan/season/seasonLook';
+import { askSeason, lookAtSeason, lookOf } from '../../core/plan/season/seasonLook';
 import { shelfStands, shelvesOf, shelvesRecall } from '../../core/plan/season/shelvesOf';
 import { waysOut, type LampTried } from '../../core/plan/season/waysOut';
 import type { Shelves } from '../../core/plan/season/shelvesOf';
 import { addFitting } from '../../core/site/stand/change';
 import { lampOf } from '../../core/answer/stand/benchStand';
 import type { Site } from '../../core/site/stand/Site';
+import { demandOf } from '../../core/plan/placing/Placing';
+import { placeWell } from '../../core/plan/placing/placeWell';
+import { improve } from './improve';
+import type { Highs } from 'highs';
 import { tables } from '../../core/things/tables/libraryTables';
 import type { Day } from '../../core/units/day';
 import type { SeasonApi } from './season.api';
@@ -12,7 +16,7 @@ import type { SeasonApi } from './season.api';
 /** As many tiers are tried with a lamp more. */
 const MOST_TIERS = 6;
 
-export function createSeasonApi(): SeasonApi {
+export function createSeasonApi(load: () => Promise<Highs>): SeasonApi {
   const recall = shelvesRecall();
   const shelves = (site: Site, today: Day) => {
     const ends = site.season!.batches.map((b) => b.out);
@@ -23,6 +27,18 @@ export function createSeasonApi(): SeasonApi {
       if (!site.season) return null;
       const known = shelves(site, today);
       return { look: lookAtSeason(site, site.season, known, today, tables), carries: known.carries };
+    },
+    async improve(site, today, told) {
+      if (!site.season) return null;
+      const known = shelves(site, today);
+      const question = askSeason(site, site.season, known, today, tables);
+      const { asked } = question;
+      const demand = demandOf(asked);
+      const start = placeWell(asked, { rounds: 40 });
+      told(0, demand - start.inBand);
+      const { placing, bound } = improve(await load(), asked, start, (done, best) => told(done, demand - best.inBand));
+      const proven = placing.inBand >= bound && placing.moves === 0;
+      return { look: lookOf(question, { ...placing, proven }), carries: known.carries, leastOver: Math.max(0, demand - bound) };
     },
     waysOut(site, today, progress) {
       if (!site.season) return [];

@@ -4,19 +4,25 @@ import type { Site } from '../../core/site/stand/Site';
 import type { Day } from '../../core/units/day';
 import { newLife } from '../life';
 import { revive, watch } from '../watch';
-import type { SeasonAnswer, SeasonApi } from './season.api';
+import type { SeasonAnswer, SeasonApi, SeasonImproved } from './season.api';
 
 export interface SeasonWorker {
   /** Rejects when the worker could not load, died or was stopped. */
   look(site: Site, today: Day): Promise<SeasonAnswer | null>;
   waysOut(site: Site, today: Day, progress: (done: number) => void): Promise<WayOut[]>;
+  improve(site: Site, today: Day, told: (done: number, over: number) => void): Promise<SeasonImproved | null>;
   stop(): void;
 }
 
 /** A worker for the season; one that died has a successor. */
 export function startSeasonWorker(): SeasonWorker {
   const { ask, stop } = revive(startOnce);
-  return { look: (...asked) => ask((w) => w.look(...asked)), waysOut: (...asked) => ask((w) => w.waysOut(...asked)), stop };
+  return {
+    look: (...asked) => ask((w) => w.look(...asked)),
+    waysOut: (...asked) => ask((w) => w.waysOut(...asked)),
+    improve: (...asked) => ask((w) => w.improve(...asked)),
+    stop,
+  };
 }
 
 function startOnce(): SeasonWorker {
@@ -27,6 +33,7 @@ function startOnce(): SeasonWorker {
   return {
     look: (site, today) => ask<SeasonAnswer | null>(() => remote.look(site, today)),
     waysOut: (site, today, progress) => ask(() => remote.waysOut(site, today, proxy(progress))),
+    improve: (site, today, told) => ask<SeasonImproved | null>(() => remote.improve(site, today, proxy(told))),
     stop,
   };
 }

@@ -23,6 +23,8 @@ export interface Search {
   /** Of a hundred rounds how many are done; false stops. */
   readonly onRound?: (done: number, best: ScoredPlacing) => boolean;
   readonly seed?: number;
+  /** Where to begin; left out: from nothing. */
+  readonly start?: Placing['place'];
 }
 
 /**
@@ -30,7 +32,7 @@ export interface Search {
  * shortest path over its tiers, so no better way of one batch alone is left); then some are taken out, often those that are out of their
  * band and what stands in their way, and put back in another order, as long as it gets better. The same question gives the same answer.
  */
-export function placeQuickly(asked: PlacingAsked, { rounds, onRound, seed = 1 }: Search): ScoredPlacing {
+export function placeQuickly(asked: PlacingAsked, { rounds, onRound, seed = 1, start }: Search): ScoredPlacing {
   const weeks = asked.needs[0]?.length ?? 0;
   const counts = asked.worth ?? BAND_ONLY;
   const batches = [...asked.needs.keys()];
@@ -107,7 +109,8 @@ export function placeQuickly(asked: PlacingAsked, { rounds, onRound, seed = 1 }:
   const weight = (b: number) => asked.needs[b]!.reduce((sum, n) => sum + n.trays * (1 + n.doseMin), 0);
   const movable = batches.filter((b) => stays(b) === OFF);
   const order = [...movable].sort((a, b) => weight(b) - weight(a));
-  for (const b of order) route(b);
+  if (start) start.forEach((row, b) => row.forEach((k, t) => (place[b]![t] = k)));
+  else for (const b of order) route(b);
   for (const b of order) route(b);
   const snapshot = () => place.map((row) => [...row]);
   const scored = (): ScoredPlacing => ({ place: snapshot(), ...scorePlacing(asked, place) });

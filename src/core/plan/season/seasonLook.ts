@@ -90,15 +90,25 @@ export function needIn(course: BatchCourse, monday: Day, tables: Pick<Tables, 'c
   };
 }
 
-/** Looks at a season: how much room it takes week by week, where everything could stand, and what finds no light. */
-export function lookAtSeason(
+/** A season put as a question of placing, and what is needed to read its answer. */
+export interface SeasonAsked {
+  readonly asked: PlacingAsked;
+  readonly courses: readonly BatchCourse[];
+  readonly shelves: Shelves;
+  readonly mondays: readonly Day[];
+  readonly needs: readonly (readonly PlacedNeed[])[];
+  /** The first week that has not gone by. */
+  readonly now: number;
+}
+
+/** Puts a season as a question of placing: from this week on, with what lives on the tiers anyway. */
+export function askSeason(
   site: Site,
   season: SeasonPlan,
   shelves: Shelves,
   today: Day,
   tables: Pick<Tables, 'crop' | 'container'>,
-  rounds = 40,
-): SeasonLook {
+): SeasonAsked {
   const { carries, residents } = shelves;
   const courses = coursesOf(site, season, tables);
   const alive = courses.filter((c) => c.parts.length > 0);
@@ -107,14 +117,13 @@ export function lookAtSeason(
   const count = alive.length > 0 ? Math.min(MOST_WEEKS, Math.max(1, Math.ceil((last - first) / WEEK))) : 0;
   const mondays = Array.from({ length: count }, (_, t) => first + t * WEEK);
   const needs = courses.map((c) => mondays.map((m) => needIn(c, m, tables)));
-  const now = Math.min(count, Math.max(0, mondays.findIndex((m) => m + WEEK > today) < 0 ? count : mondays.findIndex((m) => m + WEEK > today))); // prettier-ignore
+  const current = mondays.findIndex((m) => m + WEEK > today);
+  const now = current < 0 ? count : current;
   const ahead = mondays.slice(now);
-
-  const tiers = carries.map((c) => placingTierOf(c, ahead.map((m) => daylightOn(shelves, c.tierId, m + 3)))); // prettier-ignore
-  const indexOf = new Map(carries.map((c, k) => [c.tierId, k]));
+  const indexOf = indexOfTiers(carries);
   const asked: PlacingAsked = {
     worth: WORTH,
-    tiers,
+    tiers: carries.map((c) => placingTierOf(c, ahead.map((m) => daylightOn(shelves, c.tierId, m + 3)))), // prettier-ignore
     // What lives there anyway comes last, and stays.
     needs: [...needs.map((row) => row.slice(now)), ...residents.map((r) => ahead.map(() => r.need))],
     pinned: [
@@ -124,7 +133,29 @@ export function lookAtSeason(
     settled: [...courses.map(() => false), ...residents.map(() => true)],
     before: [...courses.map((c) => tierNow(site, c.batch, indexOf)), ...residents.map((r) => indexOf.get(r.tierId) ?? null)],
   };
-  const placed = placeWell(asked, { rounds });
+  return { asked, courses, shelves, mondays, needs, now };
+}
+
+const indexOfTiers = (carries: readonly TierCarry[]) => new Map(carries.map((c, k) => [c.tierId, k]));
+
+/** Looks at a season: how much room it takes week by week, where everything could stand, and what finds no light. */
+export function lookAtSeason(
+  site: Site,
+  season: SeasonPlan,
+  shelves: Shelves,
+  today: Day,
+  tables: Pick<Tables, 'crop' | 'container'>,
+  rounds = 40,
+): SeasonLook {
+  const question = askSeason(site, season, shelves, today, tables);
+  return lookOf(question, placeWell(question.asked, { rounds }));
+}
+
+/** A placing of a season as a look at it. */
+export function lookOf({ asked, courses, shelves, mondays, needs, now }: SeasonAsked, placed: PlacedWell): SeasonLook {
+  const { carries, residents } = shelves;
+  const { tiers } = asked;
+  const indexOf = indexOfTiers(carries);
   const none = new Array<null>(now).fill(null);
   const byBatch = <T>(value: (b: number) => T): Record<string, T> => Object.fromEntries(courses.map((c, b) => [c.batch.id, value(b)]));
 
