@@ -24,6 +24,7 @@ import { startChartWorker, type ChartWorker } from '../workers/chart/chart.clien
 import type { SunRecall } from '../core/answer/daylight/litByWindow';
 import { asOf } from '../core/answer/stand/asOf';
 import { tables } from '../core/things/tables/libraryTables';
+import type { HangChart, HangQuestion } from '../core/plan/hang/HangChart';
 import { createChartStore, type ChartStore } from './bench/chartStore';
 import { followChart } from './bench/followChart';
 import { createDayStore, followDay, type DayStore } from './day/dayStore';
@@ -63,6 +64,8 @@ export interface Workspace {
   watchBench(): () => void;
   /** Keeps the hang chart up to date for as long as it is looked at; returns the end of it. */
   watchChart(): () => void;
+  /** The hang chart of any stand. */
+  chartOf(question: HangQuestion): Promise<HangChart>;
   /** What every tray of a stand gets; with pictures where they are asked for. */
   lightOfStand(stand: BenchStand, view?: 'front'): Promise<BenchAnswer>;
   /** Looks for what would help; the search can be called off. Throws before the workspace is open. */
@@ -223,6 +226,7 @@ export function createWorkspace(language: string): Workspace {
         { lightOfStand, hangChart: (question, progress) => theCharter().hangChart(question, progress) },
       ),
     watchBench: () => followBench(sites, benchLooks, benchLights, charts, (question) => lane('picture').bench(question)),
+    chartOf: async (question) => theCharter().hangChart(question, () => undefined),
     lightOfStand,
     fitTier: async (of, progress) => theReader().fit(of, newId(), Date.now(), progress),
     planWalk: async (of, count) => theReader().plan(of, count),

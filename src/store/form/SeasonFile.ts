@@ -19,8 +19,12 @@ import { MOST_LOGGED } from '../../core/site/growth/changeGrowth';
 import { LOGGED_KINDS, type LoggedKind } from '../../core/site/stand/Logged';
 import { RHYTHMS } from '../../core/site/hang/VisitRhythm';
 import { PLAN_KINDS, type PlanKind } from '../../core/site/timer/HoursPlan';
+import { JOB_STATES } from '../../core/site/today/JobMark';
 import { PLUGGED_KINDS } from '../../core/site/stand/Site';
 import { IsDay } from './IsDay';
+
+/** As long as a note may be. */
+export const MOST_LETTERS = 1000;
 
 const finite = { allowNaN: false, allowInfinity: false };
 
@@ -79,6 +83,16 @@ export class LoggedFile {
   @IsIn(LOGGED_KINDS) what!: LoggedKind;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(5) height_m!: number | null;
   @IsOptional() @IsIn(STAGE_NAMES) stage!: (typeof STAGE_NAMES)[number] | null;
+  @IsOptional() @IsString() @MaxLength(MOST_LETTERS) text?: string;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(1_000_000) weight_g?: number;
+}
+
+/** What has become of a job of Today. */
+export class JobMarkFile {
+  @IsString() @MaxLength(200) key!: string;
+  @IsDay() day!: string;
+  @IsIn(JOB_STATES) state!: (typeof JOB_STATES)[number];
+  @IsOptional() @IsDay() until!: string | null;
 }
 
 /** How the hours of a batch are to go. */

@@ -25,7 +25,8 @@ import { STATED, type Stated } from '../../core/site/stand/Stated';
 import { MOST_CROPS, MOST_NOTES } from '../../core/site/crop/changeCrops';
 import { MOST_PLUGGED } from '../../core/site/stand/changeOutlets';
 import { CropFile, CropNoteFile } from './CropFile';
-import { BatchFile, CalendarFile, KeptChartFile, PluggedFile, ProgrammeFile, VisitsFile } from './SeasonFile';
+import { BatchFile, CalendarFile, KeptChartFile, PluggedFile, ProgrammeFile, VisitsFile, JobMarkFile } from './SeasonFile';
+import { MOST_MARKS } from '../../core/site/today/JobMark';
 import { SeasonPlanFile } from './PlannedFile';
 import { MOST_WINDOWS } from '../../core/site/window/Window';
 import { AtWindowFile, ClimateFile, PlaceFile, WindowFile } from './WindowFile';
@@ -321,5 +322,6 @@ export class SiteFile {
   @IsOptional() @IsObject() @ValidateNested() @Type(() => PlaceFile) place!: PlaceFile | null;
   @IsObject() @ValidateNested() @Type(() => ClimateFile) climate!: ClimateFile;
   @IsArray() @ArrayMaxSize(MOST_WINDOWS) @ValidateNested({ each: true }) @Type(() => WindowFile) windows!: WindowFile[];
+  @IsArray() @ArrayMaxSize(MOST_MARKS) @ValidateNested({ each: true }) @Type(() => JobMarkFile) jobMarks!: JobMarkFile[];
   @IsOptional() @IsObject() @ValidateNested() @Type(() => SeasonPlanFile) season!: SeasonPlanFile | null;
 }

@@ -123,7 +123,15 @@ export function siteOf(file: SiteFile): Site {
       height: b.height_m ?? null,
       sown: dayOrNull(b.sown),
       leaves: dayOrNull(b.leaves),
-      log: b.log.map((l) => ({ id: l.id, day: dayOf(l.day), what: l.what, height: l.height_m ?? null, stage: l.stage ?? null })),
+      log: b.log.map((l) => ({
+        id: l.id,
+        day: dayOf(l.day),
+        what: l.what,
+        height: l.height_m ?? null,
+        stage: l.stage ?? null,
+        ...(l.text ? { text: l.text } : {}),
+        ...(l.weight_g == null ? {} : { weight_g: l.weight_g }),
+      })),
       plan: { kind: b.plan.kind, hours: b.plan.hours ?? null, days: b.plan.days ?? null },
     })),
     programmes: file.programmes.map(({ id, on_min, lit_min, rating_W, outlets }) => ({
@@ -146,6 +154,7 @@ export function siteOf(file: SiteFile): Site {
     place: file.place ? placeOf(file.place) : null,
     climate: { kind: file.climate.kind, name: file.climate.name, sunshine: [...file.climate.sunshine] },
     windows: file.windows.map(windowOf),
+    jobMarks: file.jobMarks.map((m) => ({ key: m.key, day: dayOf(m.day), state: m.state, until: m.until ? dayOf(m.until) : null })),
     season: file.season ? seasonOf(file.season) : null,
     lamps: file.lamps.map(lampOf),
     meters: file.meters.map((m) => ({

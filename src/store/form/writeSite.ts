@@ -92,7 +92,15 @@ export function writeSite(site: Site): SiteFile {
       height_m: b.height,
       sown: isoOrNull(b.sown),
       leaves: isoOrNull(b.leaves),
-      log: b.log.map((l) => ({ id: l.id, day: isoOf(l.day), what: l.what, height_m: l.height, stage: l.stage })),
+      log: b.log.map((l) => ({
+        id: l.id,
+        day: isoOf(l.day),
+        what: l.what,
+        height_m: l.height,
+        stage: l.stage,
+        ...(l.text ? { text: l.text } : {}),
+        ...(l.weight_g === undefined ? {} : { weight_g: l.weight_g }),
+      })),
       plan: { ...b.plan },
     })),
     programmes: site.programmes.map(({ rating, ...p }) => ({ ...p, rating_W: rating })),
@@ -109,6 +117,12 @@ export function writeSite(site: Site): SiteFile {
     place: site.place && writePlace(site.place),
     climate: { kind: site.climate.kind, name: site.climate.name, sunshine: [...site.climate.sunshine] },
     windows: site.windows.map(writeWindow),
+    jobMarks: site.jobMarks.map((m) => ({
+      key: m.key,
+      day: isoOf(m.day),
+      state: m.state,
+      until: m.until === null ? null : isoOf(m.until),
+    })),
     season: site.season && writeSeason(site.season),
   };
 }

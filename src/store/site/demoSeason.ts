@@ -2,6 +2,7 @@ import { middleDayOf } from '../../core/things/crop/heightAt';
 import { grownTo } from '../../core/answer/stand/grownTo';
 import { tables } from '../../core/things/tables/libraryTables';
 import type { HoursPlan } from '../../core/site/timer/HoursPlan';
+import type { Logged } from '../../core/site/stand/Logged';
 import type { Batch, Site } from '../../core/site/stand/Site';
 import type { Day } from '../../core/units/day';
 
@@ -22,6 +23,26 @@ const PLANS: Readonly<Record<string, HoursPlan>> = {
 /** Days from sowing to emergence, as they were this year. */
 const EMERGED_AFTER = 14;
 
+/** What the volunteers wrote down: all but the parsley is thinned and fed, the leeks are watered every third day and due again. */
+function logOf({ id, cropId }: Batch, emerged: Day, today: Day): Logged[] {
+  const entry = (what: Logged['what'], day: Day, text?: string): Logged => ({
+    id: `${id}-${what}-${day}`,
+    day,
+    what,
+    height: null,
+    stage: null,
+    ...(text ? { text } : {}),
+  });
+  const age = today - emerged;
+  return [
+    { id: `${id}-emerged`, day: emerged, what: 'emerged', height: null, stage: null },
+    ...(cropId !== 'parsley' && age > 12 ? [entry('thinned', today - 5), entry('fed', today - 4)] : []),
+    ...(cropId === 'leek' ? [12, 9, 6, 3].map((ago) => entry('watered', today - ago)) : []),
+    ...(cropId === 'tomatillo' ? [entry('trouble', today - 2, 'Stems at the right edge lean towards the middle.')] : []),
+    ...(cropId === 'sage' ? [entry('note', today - 6, 'The tray by the wall dries out first.')] : []),
+  ];
+}
+
 /** Gives the batches of the demo's stands their dates: as far along as they are drawn, on whatever day the demo is opened. */
 export function withDemoSeason(site: Site, today: Day): Site {
   const onStands = new Set(site.stands.filter((s) => !s.laidOut).flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => y.batchId))));
@@ -36,7 +57,7 @@ export function withDemoSeason(site: Site, today: Day): Site {
     return {
       ...batch,
       sown: emerged - EMERGED_AFTER,
-      log: [{ id: `${batch.id}-emerged`, day: emerged, what: 'emerged', height: null, stage: null }],
+      log: logOf(batch, emerged, today),
       plan: PLANS[batch.cropId] ?? batch.plan,
     };
   });

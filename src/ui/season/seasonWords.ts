@@ -22,6 +22,8 @@ export const nameOf = (site: Pick<Site, 'crops'>, batch: Pick<PlannedBatch, 'lab
 export const traysWords = (n: number): string => (n === 1 ? '1 tray' : `${n} trays`);
 export const plantsWords = (n: number): string => (n === 1 ? '1 plant' : `${n} plants`);
 export const containerName = (id: string): string => tables.container(id)?.name ?? id;
+/** `9 cm pots`, `72-cell insert in a 1020 flat`. */
+export const containersName = (id: string): string => `${containerName(id)}${tables.container(id)?.kind === 'pot' ? 's' : ''}`;
 
 /** Where a tier is. */
 export function tierName(site: Site, tierId: string): string {
@@ -56,12 +58,12 @@ export function wayWords(site: Site, way: WayOut, batches: readonly PlannedBatch
       };
     case 'smaller-pots':
       return {
-        act: `Pot ${name} into ${containerName(what.to)}s, not ${containerName(what.from)}s`,
+        act: `Pot ${name} into ${containersName(what.to)}, not ${containersName(what.from)}`,
         cost: 'smaller roots; plant out on time',
       };
     case 'stay-longer':
       return {
-        act: `Keep ${name} in ${containerName(what.container)} ${daysWords(what.days)} longer`,
+        act: `Keep ${name} in ${containersName(what.container)} ${daysWords(what.days)} longer`,
         cost: 'roots get tight; feed and water more often',
       };
     case 'fewer':
@@ -137,7 +139,7 @@ export function seasonDateWords(site: Site, date: SeasonDate, batch: PlannedBatc
     case 'emerge':
       return `${name} may come up`;
     case 'pot-on':
-      return `Pot on ${name}: ${plantsWords(date.plants)} into ${containerName(date.containerId!)}s, ${traysWords(date.trays)}`;
+      return `Pot on ${name}: ${plantsWords(date.plants)} into ${containersName(date.containerId!)}, ${traysWords(date.trays)}`;
     case 'harden':
       return `Harden off ${name}: shade first, hours growing`;
     case 'out':

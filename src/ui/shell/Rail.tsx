@@ -1,10 +1,11 @@
 'use client';
 import clsx from 'clsx';
-import { CalendarRange, LampDesk, Lightbulb, Rows3, Settings } from 'lucide-react';
+import { CalendarRange, LampDesk, Lightbulb, ListChecks, Rows3, Settings } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 
 const PLACES = [
+  { href: '/today', label: 'Today', icon: ListChecks, also: [] },
   { href: '/check', label: 'Check', icon: LampDesk, also: [] },
   { href: '/stands', label: 'Stands', icon: Rows3, also: ['/tray'] },
   { href: '/season', label: 'Season', icon: CalendarRange, also: [] },

@@ -7,6 +7,8 @@ import type { SearchItem } from '../parts/SearchList';
 import { STAND_PARTS, standPath } from '../stands/places';
 
 const PLACES: readonly (readonly [string, string, readonly string[]])[] = [
+  ['/today', 'Today', ['jobs', 'to do', 'walk']],
+  ['/today/journal', 'Journal', ['log', 'notes', 'history']],
   ['/check', 'Check', ['lamp', 'tray']],
   ['/stands', 'Stands', ['overview', 'set-ups']],
   ['/stands/compare', 'Two stands side by side', ['compare', 'variant']],

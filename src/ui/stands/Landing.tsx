@@ -3,12 +3,12 @@ import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 import { useSite } from '../shell/WorkspaceContext';
 
-/** Where the application begins: somebody with stands sees them all, a first visit begins with a check. */
+/** Where the application begins: somebody with stands sees what is to be done, a first visit begins with a check. */
 export function Landing() {
   const router = useRouter();
   const hasStands = useSite((s) => s.site.stands.length > 1 || s.site.stands.some((stand) => !stand.laidOut));
   useEffect(() => {
-    router.replace(hasStands ? '/stands' : '/check');
+    router.replace(hasStands ? '/today' : '/check');
   }, [router, hasStands]);
   return null;
 }

@@ -1,15 +1,29 @@
 'use client';
-import { Leaf, MoveUpRight, Sprout, Sun, X } from 'lucide-react';
+import {
+  ArrowLeftRight,
+  Droplets,
+  FlaskConical,
+  Leaf,
+  MoveUpRight,
+  Scissors,
+  ShoppingBasket,
+  Sprout,
+  Sun,
+  TriangleAlert,
+  X,
+} from 'lucide-react';
 import { useState } from 'react';
 import { doubtOfHeight, type HeightDoubt } from '@/core/site/growth/doubtOfHeight';
 import { logIt, measureBatch, stageBatch, unlog } from '@/core/site/growth/changeGrowth';
-import type { Logged, LoggedKind } from '@/core/site/stand/Logged';
+import type { LoggedKind } from '@/core/site/stand/Logged';
 import type { BenchTray } from '@/core/answer/stand/benchStand';
-import { showLength, type LengthUnit } from '@/core/units/length';
+import { showLength } from '@/core/units/length';
 import { changeSite, undo } from '@/store/site/siteStore';
+import { entryWords } from '../today/entryWords';
 import { Button } from '../parts/Button';
 import { DayField } from '../parts/DayField';
 import { LengthField } from '../parts/LengthField';
+import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { dayWords } from '../season/dayWords';
 import { loggedNow } from '../season/loggedNow';
@@ -22,6 +36,13 @@ const SEEN: readonly { readonly what: LoggedKind; readonly label: string; readon
   { what: 'not-yet', label: 'Nothing up yet', icon: Sun },
   { what: 'true-leaves', label: 'First true leaves', icon: Leaf },
   { what: 'potted-on', label: 'Potted on', icon: MoveUpRight },
+];
+
+const DONE: typeof SEEN = [
+  { what: 'watered', label: 'Watered', icon: Droplets },
+  { what: 'fed', label: 'Fed', icon: FlaskConical },
+  { what: 'thinned', label: 'Thinned', icon: Scissors },
+  { what: 'moved', label: 'Moved or turned', icon: ArrowLeftRight },
 ];
 
 /** What is seen of a tray, written down with one press; the chart follows. */
@@ -51,9 +72,9 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
         <h2 className="text-lg font-semibold">What do you see?</h2>
         <DayField label="on" value={on} min={batch.sown} max={today} onChange={(d) => setOn(d ?? today)} />
       </div>
-      {seed && (
+      {
         <div className="grid grid-cols-2 gap-2">
-          {SEEN.map(({ what, label, icon: Icon }) => (
+          {[...(seed ? SEEN : []), ...DONE].map(({ what, label, icon: Icon }) => (
             <Button
               key={what}
               className="min-h-12!"
@@ -63,7 +84,8 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
             </Button>
           ))}
         </div>
-      )}
+      }
+      <WrittenNote batchId={batch.id} on={on} write={write} />
       <div className="flex flex-wrap items-end gap-3">
         <LengthField
           key={`${on} ${batch.log.length}`}
@@ -111,11 +133,11 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
           {newestFirst.map((l) => (
             <li key={l.id} className="flex items-center gap-2 border-t border-line">
               <span className="w-24 shrink-0 text-soft">{dayWords(l.day)}</span>
-              <span className="flex-1">{entryWords(l, tray, lengthUnit)}</span>
+              <span className="flex-1">{entryWords(l, tray.crop, lengthUnit)}</span>
               <button
                 type="button"
                 className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11"
-                aria-label={`Strike out ${entryWords(l, tray, lengthUnit)}, ${dayWords(l.day)}`}
+                aria-label={`Strike out ${entryWords(l, tray.crop, lengthUnit)}, ${dayWords(l.day)}`}
                 onClick={() => write('Struck out', unlog(batch.id, l.id))}
               >
                 <X size={16} aria-hidden />
@@ -133,11 +155,59 @@ const heightDoubtWords = (doubt: HeightDoubt, height: string, name: string): str
     ? `${height} is dated ahead of today. Check the day above.`
     : `${height} is more than twice what ${name.toLowerCase()} grows to. Check the number and its unit.`;
 
-function entryWords(l: Logged, { crop }: BenchTray, unit: LengthUnit): string {
-  if (l.what === 'height') return `${showLength(l.height ?? 0, unit)} tall`;
-  if (l.what === 'stage') {
-    const stage = crop.stages.find((s) => s.stage === l.stage);
-    return `from here on: ${stage ? stageWords(stage) : l.stage}`;
-  }
-  return SEEN.find((s) => s.what === l.what)!.label.replace('They are up', 'up');
+/** A note, a sign of trouble or a harvest, in one's own words; what is typed stays until it is taken. */
+function WrittenNote({
+  batchId,
+  on,
+  write,
+}: {
+  batchId: string;
+  on: number;
+  write(words: string, change: Parameters<typeof changeSite>[2]): void;
+}) {
+  const [text, setText] = useState('');
+  const [grams, setGrams] = useState<number | null>(null);
+  const put = (what: LoggedKind, words: string) => {
+    const trimmed = text.trim().slice(0, 1000);
+    write(
+      words,
+      logIt(batchId, {
+        ...loggedNow(on),
+        what,
+        height: null,
+        stage: null,
+        ...(trimmed ? { text: trimmed } : {}),
+        ...(what === 'harvest' && grams !== null ? { weight_g: grams } : {}),
+      }),
+    );
+    setText('');
+    setGrams(null);
+  };
+  return (
+    <div className="space-y-2">
+      <label className="block text-sm text-soft">
+        In your own words
+        <textarea
+          className="mt-0.5 block min-h-16 w-full rounded-md border border-line bg-sheet px-2 py-1.5 text-base text-ink"
+          maxLength={1000}
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
+      </label>
+      <div className="flex flex-wrap items-end gap-2">
+        <Button disabled={text.trim() === ''} onClick={() => put('note', 'Note')}>
+          Add note
+        </Button>
+        <Button onClick={() => put('trouble', 'Trouble')}>
+          <TriangleAlert size={17} aria-hidden /> Trouble
+        </Button>
+        <span className="flex items-end gap-2">
+          <NumberField label="Harvest, fresh" value={grams} min={0} max={1_000_000} unit="g" inputClassName="w-20" onChange={setGrams} />
+          <Button disabled={grams === null} onClick={() => put('harvest', 'Harvest')}>
+            <ShoppingBasket size={17} aria-hidden /> Harvest
+          </Button>
+        </span>
+      </div>
+    </div>
+  );
 }

@@ -135,3 +135,21 @@ export function sowOnStand(
   }))(now);
   return { site: changePlanned(batch.id, () => ({ batchId: id, sown: day }))(now), stuck: wanted - placed };
 }
+
+/** As `sowOnStand`, on the tier that is preferred or, where that is full, on the next one with room. */
+export function sowWhereThereIsRoom(
+  site: Site,
+  course: BatchCourse,
+  preferred: string | null,
+  day: Day,
+  ids: () => string,
+  tables: Tables,
+): { readonly site: Site; readonly tierId: string; readonly stuck: number } | null {
+  const tiers = shelfStands(site).flatMap((s) => s.tiers.map((t) => t.id));
+  const order = preferred !== null && tiers.includes(preferred) ? [preferred, ...tiers.filter((id) => id !== preferred)] : tiers;
+  for (const tierId of order) {
+    const done = sowOnStand(site, course, tierId, day, ids, tables);
+    if (done.site !== site) return { ...done, tierId };
+  }
+  return null;
+}

@@ -13,11 +13,14 @@ const withBatch =
   (batchId: string, change: (batch: Batch) => Batch): Change =>
   (site) => ({ ...site, batches: site.batches.map((b) => (b.id === batchId ? change(b) : b)) });
 
-/** Writes down what was seen. Of one kind there is one entry a day: the later word counts. */
+/** Of these there may be several a day. */
+const MANY: readonly Logged['what'][] = ['note', 'trouble', 'harvest', 'watered', 'moved'];
+
+/** Writes down what was seen. Of most kinds there is one entry a day: the later word counts. */
 export const logIt = (batchId: string, entry: Logged): Change =>
   withBatch(batchId, (b) => ({
     ...b,
-    log: [...b.log.filter((l) => !(l.what === entry.what && l.day === entry.day)), entry].slice(-MOST_LOGGED),
+    log: [...b.log.filter((l) => MANY.includes(l.what) || !(l.what === entry.what && l.day === entry.day)), entry].slice(-MOST_LOGGED),
   }));
 
 export const unlog = (batchId: string, id: string): Change => withBatch(batchId, (b) => ({ ...b, log: b.log.filter((l) => l.id !== id) }));

@@ -2,7 +2,21 @@ import type { StageName } from '../../things/crop/Crop';
 import type { Metres } from '../../units/quantities';
 import type { Day } from '../../units/day';
 
-export const LOGGED_KINDS = ['emerged', 'not-yet', 'true-leaves', 'potted-on', 'stage', 'height'] as const;
+export const LOGGED_KINDS = [
+  'emerged',
+  'not-yet',
+  'true-leaves',
+  'potted-on',
+  'stage',
+  'height',
+  'watered',
+  'fed',
+  'thinned',
+  'moved',
+  'trouble',
+  'harvest',
+  'note',
+] as const;
 export type LoggedKind = (typeof LOGGED_KINDS)[number];
 
 /** What a person saw of a batch on a day. */
@@ -15,4 +29,8 @@ export interface Logged {
   readonly height: Metres | null;
   /** Of `stage` alone. */
   readonly stage: StageName | null;
+  /** In the person's own words, of any kind; left out: none. */
+  readonly text?: string;
+  /** Of `harvest` alone: fresh, without the tray; left out: not weighed. */
+  readonly weight_g?: number;
 }

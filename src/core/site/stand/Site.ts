@@ -1,6 +1,7 @@
 import type { Climate } from '../../sky/outdoors/climates';
 import type { Place } from '../../sky/outdoors/outdoorsAt';
 import type { AtWindow, Window } from '../window/Window';
+import type { JobMark } from '../today/JobMark';
 import type { SeasonPlan } from '../season/SeasonPlan';
 import type { Stated } from './Stated';
 import type { Crop, StageName } from '../../things/crop/Crop';
@@ -52,6 +53,8 @@ export interface Site {
   readonly windows: readonly Window[];
   /** What is to be sown, when, for when; null: nothing is planned. */
   readonly season: SeasonPlan | null;
+  /** What has become of the jobs of the last weeks. */
+  readonly jobMarks: readonly JobMark[];
 }
 
 export const OUTCOMES = ['good', 'fair', 'poor'] as const;

@@ -36,4 +36,5 @@ export const BARE_SITE: Omit<Site, 'currency' | 'price_per_kWh'> = {
   climate: readyClimate('cloudy-coast'),
   windows: [],
   season: null,
+  jobMarks: [],
 };

@@ -1,0 +1,94 @@
+import { expect, test, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { axe } from './axe';
+
+/** A day's walk with a phone in the hand: what is to be done, ticked by thumb; what is seen is written down, and found again. */
+
+test.use({
+  baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}`,
+  viewport: { width: 390, height: 844 },
+  hasTouch: true,
+  timezoneId: 'Europe/Lisbon',
+});
+
+const jobs = (page: Page) => page.getByRole('list', { name: 'Jobs of today' });
+const settled = (page: Page) => expect(page.getByText(/^Working out/)).toHaveCount(0, { timeout: 120_000 });
+const open = async (page: Page) => Number(/^(\d+) job/.exec((await page.getByRole('heading', { level: 1 }).textContent())!)?.[1] ?? 0);
+
+test('jobs stand in the order of the walk; they are done, put off and undone by thumb', async ({ page }) => {
+  await page.goto('/today');
+  await settled(page);
+  const before = await open(page);
+  expect(before).toBeGreaterThan(4);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+
+  // The parsley has not been thinned: the reason is one press away, the tick is thumb-sized.
+  const thin = jobs(page).getByRole('listitem').filter({ hasText: 'Thin Parsley' });
+  await thin.getByRole('button', { name: /^Thin Parsley/ }).tap();
+  await expect(thin).toContainText('neighbours shade each other');
+  const tick = thin.getByRole('checkbox', { name: /^Done: Thin Parsley/ });
+  expect((await tick.boundingBox())!.height).toBeGreaterThanOrEqual(44);
+  await tick.tap();
+  await expect(tick).toBeChecked();
+  await expect.poll(() => open(page)).toBe(before - 1);
+
+  // One is put off until tomorrow, and comes back by Undo.
+  const water = jobs(page).getByRole('listitem').filter({ hasText: 'water of Leek' });
+  await water.getByRole('button', { name: /water of Leek/ }).tap();
+  await expect(water).toContainText('about every 3 days');
+  await water.getByRole('button', { name: 'Later' }).tap();
+  await expect(water).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().tap();
+  await expect(water).toHaveCount(1);
+
+  // Basil is up: the job is done, and the batch knows.
+  const basil = jobs(page).getByRole('listitem').filter({ hasText: 'basil seedlings' });
+  await basil.getByRole('button', { name: 'Up', exact: true }).tap();
+  await expect(page.getByText('Up: noted. Lamp on, cover and mat off.', { exact: true })).toBeVisible();
+
+  // All of it is in the journal, and stays there.
+  await page.goto('/today/journal');
+  const entries = page.getByRole('list', { name: 'Entries' });
+  await expect(entries).toContainText('Parsley: Thinned');
+  await expect(entries).toContainText('Basil: up');
+  await page.getByRole('searchbox', { name: 'Search' }).fill('lean right');
+  await expect(entries.getByRole('listitem')).toHaveCount(1);
+  await expect(entries).toContainText(/day \d+ since it came up/);
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'CSV' }).tap()]);
+  expect(readFileSync(await download.path(), 'utf8')).toContain('trouble');
+});
+
+test('what is seen of a tray is written with one press and a few words, dated back, and can be deleted', async ({ page }) => {
+  await page.goto('/today/journal');
+  await page.getByRole('link', { name: 'Sage' }).first().tap();
+  await expect(page).toHaveURL(/\/tray\//);
+  await page.getByRole('button', { name: 'Watered', exact: true }).tap();
+  await page.getByRole('textbox', { name: 'In your own words' }).fill('Lower leaves pale');
+  await page.getByRole('button', { name: 'Trouble', exact: true }).tap();
+  const written = page.getByRole('list', { name: 'Written down' });
+  await expect(written).toContainText('Trouble: Lower leaves pale');
+  await expect(page.getByRole('textbox', { name: 'In your own words' })).toHaveValue('');
+  await page.getByRole('textbox', { name: 'Harvest, fresh' }).fill('42');
+  await page.getByRole('textbox', { name: 'Harvest, fresh' }).press('Enter');
+  await page.getByRole('button', { name: 'Harvest', exact: true }).tap();
+  await expect(written).toContainText('Harvest, 42 g');
+  await page.reload();
+  await expect(written).toContainText('Trouble: Lower leaves pale');
+  await page.goto('/today/journal');
+  await page.getByRole('button', { name: /Delete: Sage, Trouble/ }).tap();
+  await expect(page.getByRole('list', { name: 'Entries' })).not.toContainText('Lower leaves pale');
+});
+
+test('axe finds nothing wrong with Today and the journal', async ({ page }) => {
+  for (const path of ['/today', '/today/journal']) {
+    await page.goto(path);
+    if (path === '/today') await settled(page);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    for (const colorScheme of ['light', 'dark'] as const) {
+      await page.emulateMedia({ colorScheme });
+      await page.waitForTimeout(200);
+      const { violations } = await axe(page, colorScheme).analyze();
+      expect(violations.map((v) => `${path} ${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+    }
+  }
+});

@@ -1,0 +1,34 @@
+import type { VisitJobs } from '../../site/hang/KeptChart';
+import type { Day } from '../../units/day';
+
+/** Why something is to be done, with what stands behind it. */
+export type JobKind =
+  /** Of a visit of the hang chart: lamps, risers and timer of one tier, or of the stand's timers. */
+  | { readonly kind: 'hang'; readonly jobs: VisitJobs }
+  | { readonly kind: 'sow'; readonly planId: string }
+  | { readonly kind: 'pot-on'; readonly planId: string; readonly batchId: string; readonly containerId: string; readonly plants: number }
+  | { readonly kind: 'harden'; readonly planId: string; readonly until: Day }
+  | { readonly kind: 'out'; readonly planId: string; readonly batchId: string | null; readonly plants: number }
+  | { readonly kind: 'look-for-seedlings'; readonly batchId: string; readonly from: Day; readonly to: Day; readonly overdue: boolean }
+  | { readonly kind: 'cover-off'; readonly batchId: string; readonly trayIds: readonly string[] }
+  | { readonly kind: 'mat-off'; readonly pluggedId: string; readonly name: string }
+  | { readonly kind: 'thin'; readonly batchId: string; readonly leaves: Day }
+  | { readonly kind: 'feed'; readonly batchId: string; readonly strength: string; readonly last: Day | null }
+  | { readonly kind: 'water'; readonly batchId: string; readonly last: Day; readonly everyDays: number }
+  | { readonly kind: 'measure'; readonly last: Day | null };
+
+/** One thing to do, at one place of the walk. */
+export interface Job {
+  /** The same as long as it is the same job, whatever day it is. */
+  readonly key: string;
+  /** Since when it is due. */
+  readonly due: Day;
+  readonly standId: string | null;
+  readonly tierId: string | null;
+  /** 1 for the highest tier of its stand. */
+  readonly tier: number | null;
+  readonly trayIds: readonly string[];
+  readonly what: JobKind;
+  /** About how long it takes. */
+  readonly minutes: number;
+}

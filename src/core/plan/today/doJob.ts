@@ -1,0 +1,53 @@
+import { logIt } from '../../site/growth/changeGrowth';
+import { letLeave } from '../../site/growth/changeGrowth';
+import { markJobs } from '../../site/stand/changeToday';
+import type { Change } from '../../site/stand/change';
+import type { Site } from '../../site/stand/Site';
+import type { Day } from '../../units/day';
+import { doVisit } from '../hang/doVisits';
+import type { Job } from './Job';
+
+/** Does a job: changes what it is about, writes it down, and marks it. */
+export function doJob({ key, what }: Job, day: Day, newId: () => string): Change {
+  const log = (batchId: string, kind: Parameters<typeof logIt>[1]['what']) =>
+    logIt(batchId, { id: newId(), day, what: kind, height: null, stage: null });
+  const change = (): Change => {
+    switch (what.kind) {
+      case 'hang':
+        return (site) => doVisit(site, what.jobs);
+      case 'pot-on':
+        return log(what.batchId, 'potted-on');
+      case 'out':
+        return what.batchId === null ? same : letLeave(what.batchId, day - 1);
+      case 'look-for-seedlings':
+        return log(what.batchId, 'not-yet');
+      case 'cover-off':
+        return (site) => ({
+          ...site,
+          stands: site.stands.map((s) => ({
+            ...s,
+            tiers: s.tiers.map((t) =>
+              t.trays.some((y) => what.trayIds.includes(y.id))
+                ? { ...t, trays: t.trays.map((y) => (what.trayIds.includes(y.id) ? { ...y, coverId: null } : y)) }
+                : t,
+            ),
+          })),
+        });
+      case 'thin':
+        return log(what.batchId, 'thinned');
+      case 'feed':
+        return log(what.batchId, 'fed');
+      case 'water':
+        return log(what.batchId, 'watered');
+      case 'sow':
+      case 'harden':
+      case 'mat-off':
+      case 'measure':
+        return same;
+    }
+  };
+  const done = change();
+  return (site) => markJobs({ key, day, state: 'done', until: null })(done(site));
+}
+
+const same = (site: Site): Site => site;

@@ -1,0 +1,245 @@
+import { cropOf } from '../../site/crop/cropOf';
+import { growthOf } from '../../site/growth/growthOf';
+import type { VisitJobs } from '../../site/hang/KeptChart';
+import type { Batch, Site, Stand } from '../../site/stand/Site';
+import type { Crop } from '../../things/crop/Crop';
+import type { Tables } from '../../things/tables/Tables';
+import type { Day } from '../../units/day';
+import type { HangChart } from '../hang/HangChart';
+import { datesOf } from '../season/seasonDates';
+import { coursesOf } from '../season/seasonLook';
+import type { Job, JobKind } from './Job';
+
+/** Minutes that a job takes: our estimate. */
+const MINUTES: Readonly<Record<JobKind['kind'], number>> = {
+  hang: 2,
+  sow: 15,
+  'pot-on': 30,
+  harden: 5,
+  out: 30,
+  'look-for-seedlings': 1,
+  'cover-off': 1,
+  'mat-off': 1,
+  thin: 10,
+  feed: 5,
+  water: 5,
+  measure: 5,
+};
+/** Seedlings are thinned when they have had their true leaves for so long, days: growers' consensus (two or three true leaves). */
+const THIN_AFTER = 7;
+/** A weak feed, and not more often than this, days: growers' consensus (10 to 14). */
+const FEED_EVERY = 12;
+/** So many waterings tell how fast a tray dries. */
+const RHYTHM_OF = 3;
+/** Readings are taken again after so long, days: lamps fade, things are moved. Our convention. */
+const MEASURE_AGAIN = 120;
+
+/** Where a batch stands. */
+interface Standing {
+  readonly stand: Stand;
+  readonly tierId: string;
+  readonly tier: number;
+  readonly trayIds: readonly string[];
+}
+
+function placesOf(site: Site): Map<string, Standing> {
+  const places = new Map<string, Standing>();
+  for (const stand of site.stands.filter((s) => !s.laidOut))
+    stand.tiers.forEach((t, i) =>
+      t.trays.forEach((y) => {
+        const known = places.get(y.batchId);
+        places.set(
+          y.batchId,
+          known ? { ...known, trayIds: [...known.trayIds, y.id] } : { stand, tierId: t.id, tier: i + 1, trayIds: [y.id] },
+        );
+      }),
+    );
+  return places;
+}
+
+/**
+ * What is to be done, in the order of a walk along the stands, each from the highest tier down. It follows from the plans alone: nothing is
+ * put down twice, and what was done shows in what it changed.
+ *
+ * @param charts  of the stands whose charts are worked out by now
+ */
+export function jobsOn(site: Site, charts: readonly HangChart[], day: Day, tables: Pick<Tables, 'crop' | 'container'>): Job[] {
+  const places = placesOf(site);
+  const jobs = [
+    ...charts.flatMap((c) => hangJobs(site, c, day)),
+    ...seasonJobs(site, places, day, tables),
+    ...site.batches.flatMap((b) => {
+      const crop = cropOf(site, b.cropId, tables);
+      const at = places.get(b.id);
+      return crop && at && b.sown !== null ? batchJobs(site, b, crop, at, day) : [];
+    }),
+    ...matJobs(site, places, day, tables),
+    ...measureJobs(site, day),
+  ];
+  const order = new Map(site.stands.map((s, i) => [s.id, i]));
+  const rank = (j: Job) => (j.standId === null ? -1 : (order.get(j.standId) ?? 999)) * 100 + (j.tier ?? 99);
+  return jobs.sort((a, b) => rank(a) - rank(b) || a.due - b.due || a.key.localeCompare(b.key));
+}
+
+const job = (key: string, due: Day, what: JobKind, at: Partial<Pick<Job, 'standId' | 'tierId' | 'tier' | 'trayIds'>>): Job => ({
+  key,
+  due,
+  standId: null,
+  tierId: null,
+  tier: null,
+  trayIds: [],
+  ...at,
+  what,
+  minutes: MINUTES[what.kind],
+});
+
+/** What the chart wants on its visit of today, tier by tier; timers last. */
+function hangJobs(site: Site, chart: HangChart, day: Day): Job[] {
+  const stand = site.stands.find((s) => s.id === chart.standId);
+  const visit = chart.visits.find((v) => v.day <= day);
+  if (!stand || !visit) return [];
+  const tiers = stand.tiers.flatMap((t, i): Job[] => {
+    const of: VisitJobs = {
+      day: visit.day,
+      lamps: visit.lamps.filter((l) => l.tierId === t.id),
+      risers: visit.risers.filter((r) => r.tierId === t.id),
+      hours: [],
+    };
+    if (of.lamps.length + of.risers.length === 0) return [];
+    return [
+      job(
+        `hang ${t.id} ${visit.day}`,
+        visit.day,
+        { kind: 'hang', jobs: of },
+        { standId: stand.id, tierId: t.id, tier: i + 1, trayIds: of.risers.map((r) => r.trayId) },
+      ),
+    ];
+  });
+  if (visit.hours.length === 0) return tiers;
+  const timers: VisitJobs = { day: visit.day, lamps: [], risers: [], hours: visit.hours };
+  return [...tiers, job(`timers ${stand.id} ${visit.day}`, visit.day, { kind: 'hang', jobs: timers }, { standId: stand.id })];
+}
+
+/** What the season wants by now. */
+function seasonJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day, tables: Pick<Tables, 'crop' | 'container'>): Job[] {
+  if (!site.season) return [];
+  return coursesOf(site, site.season, tables).flatMap((course) => {
+    const { batch } = course;
+    if (batch.lost !== null && batch.lost <= day) return [];
+    const place = batch.batchId === null ? undefined : places.get(batch.batchId);
+    const at = place ? { standId: place.stand.id, tierId: place.tierId, tier: place.tier, trayIds: place.trayIds } : {};
+    const log = site.batches.find((b) => b.id === batch.batchId)?.log ?? [];
+    return datesOf(course).flatMap((d): Job[] => {
+      if (d.day > day) return [];
+      const make = (what: JobKind) => [job(`${d.what} ${batch.id} ${d.containerId ?? ''}`, d.day, what, at)];
+      switch (d.what) {
+        case 'sow':
+          return make({ kind: 'sow', planId: batch.id });
+        case 'pot-on':
+          // Potted on around that day, it has been done.
+          if (batch.batchId === null || log.some((l) => l.what === 'potted-on' && l.day >= d.day - 7)) return [];
+          return make({ kind: 'pot-on', planId: batch.id, batchId: batch.batchId, containerId: d.containerId!, plants: d.plants });
+        case 'harden':
+          return d.until >= day && batch.batchId !== null ? make({ kind: 'harden', planId: batch.id, until: d.until }) : [];
+        case 'out':
+          return place ? make({ kind: 'out', planId: batch.id, batchId: batch.batchId, plants: d.plants }) : [];
+        default:
+          return [];
+      }
+    });
+  });
+}
+
+/** What the life of a batch wants: looking for seedlings, cover, thinning, feed, water. */
+function batchJobs(site: Site, batch: Batch, crop: Crop, place: Standing, day: Day): Job[] {
+  const growth = growthOf(batch, crop, day);
+  if (!growth || growth.phase === 'left') return [];
+  const at = { standId: place.stand.id, tierId: place.tierId, tier: place.tier, trayIds: place.trayIds };
+  const { log } = batch;
+  const lastOf = (what: string) =>
+    log.filter((l) => l.what === what && l.day <= day).reduce<Day | null>((m, l) => Math.max(m ?? l.day, l.day), null);
+  const jobs: Job[] = [];
+  const { expected } = growth;
+  if (expected && day >= expected.from && lastOf('not-yet') !== day) {
+    const overdue = crop.germination !== null && day > batch.sown! + crop.germination.days.last;
+    jobs.push(
+      job(
+        `up ${batch.id} ${day}`,
+        day,
+        { kind: 'look-for-seedlings', batchId: batch.id, from: expected.from, to: expected.to, overdue },
+        at,
+      ),
+    );
+  }
+  if (expected || growth.age < 0) return jobs;
+  const trays = site.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays)).filter((y) => y.batchId === batch.id);
+  const covered = trays.filter((y) => y.coverId !== null).map((y) => y.id);
+  if (covered.length > 0)
+    jobs.push(job(`cover ${batch.id}`, growth.emergence, { kind: 'cover-off', batchId: batch.id, trayIds: covered }, at));
+  const seedling = crop.stages.find((s) => s.stage === 'seedling');
+  const leaves = lastOf('true-leaves') ?? (seedling?.fromDay != null ? growth.emergence + seedling.fromDay : null);
+  const isRaised = crop.sowing !== null && growth.stage.fromDay !== null;
+  // Missed for weeks, thinning is no job of today any more.
+  if (
+    isRaised &&
+    leaves !== null &&
+    day >= leaves + THIN_AFTER &&
+    day < leaves + 5 * THIN_AFTER &&
+    lastOf('thinned') === null &&
+    growth.stage.stage === 'seedling'
+  )
+    jobs.push(job(`thin ${batch.id}`, leaves + THIN_AFTER, { kind: 'thin', batchId: batch.id, leaves }, at));
+  const last = lastOf('fed');
+  if (crop.feed && isRaised && growth.age >= crop.feed.fromDay) {
+    const due = last === null ? growth.emergence + crop.feed.fromDay : last + FEED_EVERY;
+    if (day >= due)
+      jobs.push(job(`feed ${batch.id} ${due}`, due, { kind: 'feed', batchId: batch.id, strength: crop.feed.strength, last }, at));
+  }
+  const rhythm = dryingRhythm(batch, day);
+  if (rhythm && day >= rhythm.last + rhythm.everyDays)
+    jobs.push(job(`water ${batch.id} ${rhythm.last}`, rhythm.last + rhythm.everyDays, { kind: 'water', batchId: batch.id, ...rhythm }, at));
+  return jobs;
+}
+
+/** How often a tray was watered lately: the mean of its last gaps; null until it was watered often enough to tell. */
+export function dryingRhythm({ log }: Pick<Batch, 'log'>, day: Day): { readonly last: Day; readonly everyDays: number } | null {
+  const days = [...new Set(log.filter((l) => l.what === 'watered' && l.day <= day).map((l) => l.day))]
+    .sort((a, b) => a - b)
+    .slice(-RHYTHM_OF - 1);
+  if (days.length < RHYTHM_OF) return null;
+  const last = days.at(-1)!;
+  return { last, everyDays: Math.max(1, Math.round((last - days[0]!) / (days.length - 1))) };
+}
+
+/** A mat that runs while no seed needs it stretches what is up. */
+function matJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day, tables: Pick<Tables, 'crop'>): Job[] {
+  return site.stands.flatMap((stand) => {
+    const mats = stand.plugged.filter((p) => p.kind === 'mat');
+    if (mats.length === 0) return [];
+    const here = site.batches.filter((b) => places.get(b.id)?.stand.id === stand.id && b.sown !== null);
+    const waits = here.some((b) => {
+      const crop = cropOf(site, b.cropId, tables);
+      const growth = crop && growthOf(b, crop, day);
+      return crop?.heatMat && growth?.expected !== null && growth?.phase !== 'left';
+    });
+    const anyUp = here.some((b) => {
+      const crop = cropOf(site, b.cropId, tables);
+      return crop && (growthOf(b, crop, day)?.age ?? -1) >= 0;
+    });
+    return waits || !anyUp
+      ? []
+      : mats.map((m) => job(`mat ${m.id}`, day, { kind: 'mat-off', pluggedId: m.id, name: m.name }, { standId: stand.id }));
+  });
+}
+
+/** Stands that were measured once, and long ago. */
+const measureJobs = (site: Site, day: Day): Job[] =>
+  site.stands
+    .filter((s) => !s.laidOut)
+    .flatMap((stand): Job[] => {
+      const taken = stand.tiers.flatMap((t) => (t.trays.length > 0 ? t.readings.filter((r) => !r.leftOut) : []));
+      if (taken.length === 0) return [];
+      const last = Math.max(...taken.map((r) => Math.floor(r.taken_ms / 86_400_000)));
+      if (day < last + MEASURE_AGAIN) return [];
+      return [job(`measure ${stand.id} ${last}`, day, { kind: 'measure', last }, { standId: stand.id })];
+    });

@@ -1,0 +1,145 @@
+import fc from 'fast-check';
+import { demoSite } from '../../../store/site/demoSite';
+import { readSite } from '../../../store/form/readSite';
+import { writeSite } from '../../../store/form/writeSite';
+import { RANDOM_DAY, randomSite } from '../../../../test/randomSite';
+import { logIt } from '../../site/growth/changeGrowth';
+import { changeTrays } from '../../site/stand/change';
+import { markJobs } from '../../site/stand/changeToday';
+import type { Site } from '../../site/stand/Site';
+import { MOST_MARKS, stateOf, withMark, type JobMark } from '../../site/today/JobMark';
+import { tables } from '../../things/tables/libraryTables';
+import { dayFrom } from '../../units/day';
+import type { HangChart } from '../hang/HangChart';
+import { doJob } from './doJob';
+import { dryingRhythm, jobsOn } from './jobsOf';
+
+const TODAY = dayFrom(2027, 2, 20);
+const demo = demoSite('en-GB', TODAY);
+const rack = demo.stands.find((s) => s.id === 'demo-rack')!;
+const batchOf = (site: Site, cropId: string) => site.batches.find((b) => b.cropId === cropId && b.sown !== null)!;
+const jobs = (site: Site, day = TODAY, charts: readonly HangChart[] = []) => jobsOn(site, charts, day, tables);
+const kinds = (site: Site, cropId: string, day = TODAY) => {
+  const { id } = batchOf(site, cropId);
+  return jobs(site, day)
+    .filter((j) => 'batchId' in j.what && j.what.batchId === id)
+    .map((j) => j.what.kind);
+};
+let n = 0;
+const ids = () => `t${n++}`;
+
+test('the demo has a day’s work: in the order of the stands, from the highest tier down, each once', () => {
+  const all = jobs(demo);
+  expect(all.length).toBeGreaterThan(3);
+  expect(new Set(all.map((j) => j.key)).size).toBe(all.length);
+  const order = all.map((j) => demo.stands.findIndex((s) => s.id === j.standId) * 100 + (j.tier ?? 99));
+  expect(order.filter((_, i) => all[i]!.standId !== null)).toEqual(
+    [...order.filter((_, i) => all[i]!.standId !== null)].sort((a, b) => a - b),
+  );
+  expect(kinds(demo, 'parsley')).toEqual(expect.arrayContaining(['thin', 'feed']));
+  expect(kinds(demo, 'leek')).toContain('water');
+});
+
+test('seed is looked for from the first day it may show; up, it wants no cover', () => {
+  const covered = (site: Site) => {
+    const { id } = batchOf(site, 'basil');
+    const tier = site.stands.flatMap((s) => s.tiers).find((t) => t.trays.some((y) => y.batchId === id))!;
+    return changeTrays(tier.id, [tier.trays[0]!.id], () => ({ coverId: 'dome-low' }))(site);
+  };
+  const site = covered(demo);
+  const { id, sown } = batchOf(site, 'basil');
+  const { first, last } = tables.crop('basil')!.germination!.days;
+  expect(kinds(site, 'basil', sown! + first - 1)).toEqual([]);
+  const [look] = jobs(site, sown! + first).filter((j) => j.what.kind === 'look-for-seedlings');
+  expect(look!.what).toMatchObject({ batchId: id, overdue: false });
+  const [late] = jobs(site, sown! + last + 1).filter((j) => j.what.kind === 'look-for-seedlings');
+  expect(late!.what).toMatchObject({ overdue: true });
+  // Nothing yet: asked again the next day, not twice the same.
+  const looked = doJob(late!, sown! + last + 1, ids)(site);
+  expect(kinds(looked, 'basil', sown! + last + 1)).toEqual([]);
+  expect(kinds(looked, 'basil', sown! + last + 2)).toEqual(['look-for-seedlings']);
+  const up = logIt(id, { id: 'up', day: sown! + first, what: 'emerged', height: null, stage: null })(site);
+  const off = jobs(up, sown! + first).find((j) => j.what.kind === 'cover-off')!;
+  const bare = doJob(off, sown! + first, ids)(up);
+  expect(bare.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays)).filter((y) => y.coverId !== null)).toEqual([]);
+  expect(kinds(bare, 'basil', sown! + first)).toEqual([]);
+});
+
+test('what is done shows in the batch, and feeds come no more often than they should', () => {
+  const feed = jobs(demo).find((j) => j.what.kind === 'feed' && j.what.batchId === batchOf(demo, 'parsley').id)!;
+  const fed = doJob(feed, TODAY, ids)(demo);
+  expect(batchOf(fed, 'parsley').log.at(-1)).toMatchObject({ what: 'fed', day: TODAY });
+  for (let day = TODAY; day < TODAY + 10; day++) expect(kinds(fed, 'parsley', day)).not.toContain('feed');
+  expect(kinds(fed, 'parsley', TODAY + 14)).toContain('feed');
+});
+
+test('a tray’s own rhythm of drying is learnt from at least three waterings', () => {
+  const log = (days: readonly number[]) => ({
+    log: days.map((d, i) => ({ id: `${i}`, day: d, what: 'watered' as const, height: null, stage: null })),
+  });
+  expect(dryingRhythm(log([1, 4]), 9)).toBeNull();
+  expect(dryingRhythm(log([1, 4, 7]), 9)).toEqual({ last: 7, everyDays: 3 });
+  // Only the last ones count: it was slower in winter.
+  expect(dryingRhythm(log([1, 11, 21, 23, 25, 27]), 30)).toEqual({ last: 27, everyDays: 2 });
+});
+
+test('jobs of a visit are done tier by tier, timers by themselves', () => {
+  const tier = rack.tiers[0]!;
+  const timer = tier.programmeId;
+  const visit = {
+    day: TODAY,
+    lamps: tier.fittings.map((f) => ({ tierId: tier.id, fittingId: f.id, steps: 2, face: f.face + 0.04 })),
+    risers: [],
+    hours: [{ programmeId: timer, on_min: 300, lit_min: 900 }],
+    last: TODAY + 3,
+    after: [],
+    before: [],
+  };
+  const chart = {
+    standId: rack.id,
+    from: TODAY,
+    until: TODAY + 9,
+    visits: [visit],
+    limits: [],
+    trips: [],
+    clockChanges: [],
+    rounds: 1,
+  } as HangChart;
+  const [lamps, timers] = jobs(demo, TODAY, [chart]).filter((j) => j.what.kind === 'hang');
+  expect([lamps!.tierId, timers!.tierId]).toEqual([tier.id, null]);
+  const hung = doJob(lamps!, TODAY, ids)(demo);
+  const after = hung.stands.find((s) => s.id === rack.id)!.tiers[0]!;
+  after.fittings.forEach((f, i) => expect(f.face).toBeCloseTo(tier.fittings[i]!.face + 0.04, 9));
+  expect(hung.programmes.find((p) => p.id === timer)!.lit_min).toBe(demo.programmes.find((p) => p.id === timer)!.lit_min);
+  expect(doJob(timers!, TODAY, ids)(hung).programmes.find((p) => p.id === timer)!.lit_min).toBe(900);
+  // A visit of tomorrow is no job of today.
+  expect(jobs(demo, TODAY - 1, [chart]).filter((j) => j.what.kind === 'hang')).toEqual([]);
+});
+
+test('marks say what became of a job, are put off until a day, and never grow without end', () => {
+  const put: JobMark = { key: 'a', day: TODAY, state: 'later', until: TODAY + 1 };
+  expect(stateOf([put], 'a', TODAY)).toBe('later');
+  expect(stateOf([put], 'a', TODAY + 1)).toBeNull();
+  expect(stateOf(withMark([put], { key: 'a', day: TODAY + 1, state: 'done', until: null }), 'a', TODAY + 1)).toBe('done');
+  let marks: readonly JobMark[] = [];
+  for (let i = 0; i < 2000; i++) marks = withMark(marks, { key: `k${i}`, day: TODAY + Math.floor(i / 50), state: 'done', until: null });
+  expect(marks.length).toBeLessThanOrEqual(MOST_MARKS);
+  expect(marks.at(-1)!.key).toBe('k1999');
+});
+
+test('whatever is done, on whatever stands, what comes out reads back', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 400 }), fc.integer({ min: 0, max: 60 }), (seed, later) => {
+      let site = randomSite(seed);
+      const day = RANDOM_DAY + later;
+      for (const j of jobs(site, day)) site = doJob(j, day, ids)(site);
+      site = markJobs({ key: 'x', day, state: 'later', until: day + 1 })(site);
+      const read = readSite(JSON.parse(JSON.stringify(writeSite(site))));
+      expect(read.ok ? [] : read.problems).toEqual([]);
+      // All that was done is done: only what is asked daily comes again.
+      const again = jobs(site, day).filter((j) => stateOf(site.jobMarks, j.key, day) === null);
+      expect(again.map((j) => j.what.kind)).toEqual([]);
+    }),
+    { numRuns: 60 },
+  );
+});

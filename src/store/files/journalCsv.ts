@@ -1,0 +1,23 @@
+import { unparse } from 'papaparse';
+import type { Site } from '../../core/site/stand/Site';
+import { isoOf } from '../../core/units/day';
+
+const COLUMNS = ['day', 'batch', 'crop', 'what', 'height_m', 'stage', 'weight_g', 'text'] as const;
+
+/** Everything that was written down, as CSV, the oldest first. No text is left that a spreadsheet would take for a formula. */
+export function journalCsv(site: Pick<Site, 'batches'>): string {
+  const rows = site.batches
+    .flatMap((b) => b.log.map((l) => ({ l, b })))
+    .sort((x, y) => x.l.day - y.l.day)
+    .map(({ l, b }) => ({
+      day: isoOf(l.day),
+      batch: b.id,
+      crop: b.cropId,
+      what: l.what,
+      height_m: l.height ?? '',
+      stage: l.stage ?? '',
+      weight_g: l.weight_g ?? '',
+      text: l.text ?? '',
+    }));
+  return `${unparse(rows, { columns: [...COLUMNS], newline: '\r\n', escapeFormulae: true })}\r\n`;
+}

@@ -1,0 +1,114 @@
+'use client';
+import { BookOpen, Printer } from 'lucide-react';
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { jobsOn } from '@/core/plan/today/jobsOf';
+import type { Job } from '@/core/plan/today/Job';
+import { stateOf } from '@/core/site/today/JobMark';
+import { tables } from '@/core/things/tables/libraryTables';
+import { UndoButtons } from '../parts/UndoButtons';
+import { Button } from '../parts/Button';
+import { longDayWords } from '../season/dayWords';
+import { useSite, useToday } from '../shell/WorkspaceContext';
+import { EmergenceWatch } from './EmergenceWatch';
+import { JobList } from './JobList';
+import { TodayEmpty } from './TodayEmpty';
+import { Trips } from './Trips';
+import { Troubles } from './Troubles';
+import { minutesWords } from './todayWords';
+import { useTodayCharts } from './useTodayCharts';
+import { WalkPicture } from './WalkPicture';
+import { WeekAhead } from './WeekAhead';
+
+/** What to do now, in the order of a walk along the stands; and what to keep an eye on. */
+export function TodayView() {
+  const site = useSite((s) => s.site);
+  const today = useToday();
+  const { stands, left, failed } = useTodayCharts();
+  const charts = useMemo(() => stands.flatMap((s) => s.chart ?? []), [stands]);
+  const all = useMemo(() => jobsOn(site, charts, today, tables), [site, charts, today]);
+  const doneKeys = new Set(site.jobMarks.filter((m) => m.day === today && m.state === 'done').map((m) => m.key));
+  const jobs = useJobsOfToday(all.filter((j) => stateOf(site.jobMarks, j.key, today) === null), doneKeys); // prettier-ignore
+  const open = jobs.filter((j) => !doneKeys.has(j.key));
+  const minutes = open.reduce((sum, j) => sum + j.minutes, 0);
+  const byId = new Map(stands.map((s) => [s.stand.stand.id, s.stand]));
+  const hasShelves = site.stands.some((s) => !s.laidOut);
+  if (!hasShelves && !site.season) return <TodayEmpty />;
+  return (
+    <div className="mx-auto grid w-full max-w-6xl grid-cols-1 lg:grid-cols-[minmax(0,1fr)_360px] lg:gap-8 lg:px-6 lg:py-5">
+      <div className="min-w-0">
+        <header className="flex items-end gap-2 px-4 pt-3 pb-3 lg:px-0 lg:pt-0">
+          <div className="min-w-0 flex-1">
+            <p className="font-narrow text-sm text-soft">{longDayWords(today)}</p>
+            <h1 className="text-2xl font-semibold" aria-live="polite">
+              {open.length === 0
+                ? left > 0
+                  ? 'Looking what is to be done …'
+                  : 'Nothing to do today'
+                : `${open.length} ${open.length === 1 ? 'job' : 'jobs'}, about ${minutesWords(minutes)}`}
+            </h1>
+          </div>
+          <span className="print:hidden">
+            <UndoButtons />
+          </span>
+          <Button kind="quiet" className="px-2! max-md:hidden print:hidden" aria-label="Print" title="Print" onClick={() => window.print()}>
+            <Printer size={19} aria-hidden />
+          </Button>
+          <Link
+            href="/today/journal"
+            className="inline-flex min-h-9 items-center gap-2 rounded-md border border-line bg-sheet px-3 font-semibold hover:bg-sunk max-md:min-h-11 print:hidden"
+          >
+            <BookOpen size={17} aria-hidden /> <span className="max-sm:sr-only">Journal</span>
+          </Link>
+        </header>
+        <WalkPicture site={site} jobs={jobs} doneKeys={doneKeys} />
+        <JobList jobs={jobs} stands={byId} doneKeys={doneKeys} />
+        {open.length === 0 && left === 0 && (
+          <p className="px-4 py-4 lg:px-0">
+            Look at the leaves all the same: do stems lean, are leaves pale, is the surface of the compost pale and dry? What you see goes
+            into the tray’s page.
+          </p>
+        )}
+        {left > 0 && (
+          <p className="px-4 py-3 text-soft lg:px-0" role="status">
+            Working out {left === 1 ? 'one more stand' : `${left} more stands`} …
+          </p>
+        )}
+        {failed && (
+          <p role="alert" className="px-4 py-3 text-copper lg:px-0">
+            A hang chart could not be worked out: what the lamps need may be missing here. Load the page again to try once more.
+          </p>
+        )}
+      </div>
+      <aside className="space-y-6 px-4 py-5 max-lg:border-t max-lg:border-line lg:px-0 lg:py-0" aria-label="To keep an eye on">
+        <Troubles stands={stands} />
+        <EmergenceWatch />
+        <Trips stands={stands} />
+        <WeekAhead stands={stands} />
+      </aside>
+    </div>
+  );
+}
+
+/** The open jobs, and those of today that are done: they stay in their place, crossed out, until one goes away. */
+function useJobsOfToday(open: readonly Job[], doneKeys: ReadonlySet<string>): readonly Job[] {
+  const [seen, setSeen] = useState<readonly Job[]>([]);
+  const current = new Map(open.map((j) => [j.key, j]));
+  const kept = seen.filter((j) => current.has(j.key) || doneKeys.has(j.key)).map((j) => current.get(j.key) ?? j);
+  const keys = new Set(kept.map((j) => j.key));
+  const fresh = open.filter((j) => !keys.has(j.key));
+  // New ones go where they belong in the walk: before the first kept one that comes after them.
+  const jobs = fresh.length === 0 ? kept : merge(kept, fresh, open);
+  if (jobs.length !== seen.length || jobs.some((j, i) => j.key !== seen[i]!.key)) setSeen(jobs);
+  return jobs;
+}
+
+function merge(kept: readonly Job[], fresh: readonly Job[], open: readonly Job[]): Job[] {
+  const order = new Map(open.map((j, i) => [j.key, i]));
+  const jobs = [...kept];
+  for (const job of fresh) {
+    const at = jobs.findIndex((j) => (order.get(j.key) ?? -1) > order.get(job.key)!);
+    jobs.splice(at < 0 ? jobs.length : at, 0, job);
+  }
+  return jobs;
+}

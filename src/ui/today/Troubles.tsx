@@ -1,0 +1,57 @@
+'use client';
+import Link from 'next/link';
+import { badness, SAYS_WORDS, trayName } from '../bench/benchWords';
+import { judgedTrays } from '../bench/useBench';
+import { doseNumber } from '../stage/lightWords';
+import type { StandToday } from './useTodayCharts';
+
+const MOST = 4;
+
+/** Trays that are out of their band, the worst first, its worst number large. */
+export function Troubles({ stands }: { stands: readonly StandToday[] }) {
+  const all = stands.flatMap(({ stand, light }) =>
+    stand.tiers.flatMap((t) =>
+      judgedTrays(t, light.tiers[t.tier.id] ?? null)
+        .filter((j) => j.verdict.says !== 'in-range')
+        .map((j) => ({ ...j, where: stand.tiers.length > 1 ? `${stand.stand.name}, tier ${t.number}` : stand.stand.name })),
+    ),
+  );
+  if (stands.length === 0) return null;
+  const worst = all.sort((a, b) => badness(b.verdict.says) - badness(a.verdict.says) || a.verdict.shareInBand - b.verdict.shareInBand);
+  return (
+    <section aria-labelledby="troubles" className="space-y-2">
+      <h2 id="troubles" className="text-lg font-semibold">
+        {all.length === 0 ? 'No tray is in trouble' : `In trouble: ${all.length === 1 ? 'one tray' : `${all.length} trays`}`}
+      </h2>
+      <ul className="divide-y divide-line">
+        {worst.slice(0, MOST).map(({ tray, verdict: v, where }) => {
+          const isDim = v.weakest.value < tray.stage.dliMin;
+          const worstNumber = isDim ? v.weakest.value : v.strongest.value;
+          return (
+            <li key={tray.tray.id} className="flex items-center gap-3 py-2">
+              <span className="w-16 shrink-0 text-right text-2xl font-semibold text-copper">{doseNumber(worstNumber)}</span>
+              <span className="min-w-0 flex-1">
+                <Link
+                  className="font-semibold underline decoration-line underline-offset-3 hover:decoration-ink"
+                  href={`/tray/${encodeURIComponent(tray.tray.id)}`}
+                >
+                  {trayName(tray)}
+                </Link>
+                : {SAYS_WORDS[v.says]}
+                <span className="block text-sm text-soft">
+                  {isDim ? 'weakest' : 'strongest'} spot, mol/m²/day; it needs {doseNumber(tray.stage.dliMin)}–
+                  {doseNumber(tray.stage.dliMax)} · {where}
+                </span>
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+      {all.length > MOST && (
+        <Link className="inline-flex min-h-9 items-center font-semibold text-verdigris max-md:min-h-11" href="/stands">
+          All {all.length} on the stands
+        </Link>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,42 @@
+import type { Crop } from '@/core/things/crop/Crop';
+import type { Logged, LoggedKind } from '@/core/site/stand/Logged';
+import { showLength, type LengthUnit } from '@/core/units/length';
+import { stageWords } from '../verdict/words';
+
+/** What each kind of entry is called. */
+export const ENTRY_KINDS: Readonly<Record<LoggedKind, string>> = {
+  emerged: 'Up',
+  'not-yet': 'Nothing up yet',
+  'true-leaves': 'First true leaves',
+  'potted-on': 'Potted on',
+  stage: 'Stage',
+  height: 'Height',
+  watered: 'Watered',
+  fed: 'Fed',
+  thinned: 'Thinned',
+  moved: 'Moved or turned',
+  trouble: 'Trouble',
+  harvest: 'Harvest',
+  note: 'Note',
+};
+
+/** An entry in words. */
+export function entryWords(l: Logged, crop: Crop | undefined, unit: LengthUnit): string {
+  const text = l.text ? `: ${l.text}` : '';
+  switch (l.what) {
+    case 'height':
+      return `${showLength(l.height ?? 0, unit)} tall${text}`;
+    case 'stage': {
+      const stage = crop?.stages.find((s) => s.stage === l.stage);
+      return `from here on: ${stage ? stageWords(stage) : l.stage}${text}`;
+    }
+    case 'note':
+      return l.text ?? '';
+    case 'harvest':
+      return `${ENTRY_KINDS.harvest}${l.weight_g === undefined ? '' : `, ${l.weight_g} g`}${text}`;
+    case 'emerged':
+      return `up${text}`;
+    default:
+      return `${ENTRY_KINDS[l.what]}${text}`;
+  }
+}

@@ -1,0 +1,158 @@
+import type { Job } from '@/core/plan/today/Job';
+import { cropOf } from '@/core/site/crop/cropOf';
+import type { Site } from '@/core/site/stand/Site';
+import { tables } from '@/core/things/tables/libraryTables';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
+import type { Day } from '@/core/units/day';
+import type { LengthUnit } from '@/core/units/length';
+import { jobsOf } from '../chart/jobWords';
+import { briefDayWords, dayWords, daysWords } from '../season/dayWords';
+import { containersName, nameOf, plantsWords } from '../season/seasonWords';
+
+/** A job in words: what to do, where, and why. */
+export interface JobSaid {
+  readonly title: string;
+  readonly where: string;
+  readonly why: string;
+  /** Where the figures behind it can be seen. */
+  readonly href: string | null;
+  /** What is said once it is done. */
+  readonly done: string;
+}
+
+/** What a batch is called: as its trays are, as the plan calls it, or by its crop. */
+export function batchName(site: Site, batchId: string): string {
+  const tray = site.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays)).find((y) => y.batchId === batchId);
+  const planned = site.season?.batches.find((b) => b.batchId === batchId);
+  const batch = site.batches.find((b) => b.id === batchId);
+  const crop = batch && cropOf(site, batch.cropId, tables)?.name;
+  const name = tray?.label || planned?.label || crop || 'A batch';
+  return `${name[0]!.toUpperCase()}${name.slice(1)}`;
+}
+
+export function whereWords(site: Site, { standId, tier }: Pick<Job, 'standId' | 'tier'>): string {
+  const stand = site.stands.find((s) => s.id === standId);
+  if (!stand) return 'Anywhere';
+  return tier === null || stand.tiers.length === 1 ? stand.name : `${stand.name}, tier ${tier}`;
+}
+
+const capital = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)}`;
+
+/** @param stand  that the job is at, looked up; undefined for a job that is nowhere */
+export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, unit: LengthUnit, today: Day): JobSaid {
+  const { what } = job;
+  const where = whereWords(site, job);
+  const planned = 'planId' in what ? site.season?.batches.find((b) => b.id === what.planId) : undefined;
+  const plan = planned ? nameOf(site, planned) : '';
+  const planHref = planned ? `/season?batch=${encodeURIComponent(planned.id)}` : null;
+  const trayHref = job.trayIds[0] ? `/tray/${encodeURIComponent(job.trayIds[0])}` : null;
+  const late = job.due < today ? ` Due since ${dayWords(job.due)}.` : '';
+  switch (what.kind) {
+    case 'hang': {
+      const words = stand ? jobsOf(what.jobs, stand, unit).map((j) => j.words) : [];
+      const isTimers = what.jobs.hours.length > 0;
+      return {
+        title: capital(words.join('; ') || 'Set the lamps'),
+        where,
+        why: isTimers
+          ? `The plants here have reached a stage that needs other hours. From the hang chart.${late}`
+          : `Plants have grown: until the next visit they stay in their band, and clear of the lamp, this way. From the hang chart.${late}`,
+        href: job.standId ? `/stands/${encodeURIComponent(job.standId)}/hanging` : null,
+        done: isTimers ? 'Timers are set on the plan.' : 'Lamps hang like this on the bench now.',
+      };
+    }
+    case 'sow':
+      return {
+        title: `Sow ${plan}: ${planned?.cells ?? ''} cells`,
+        where: 'Season',
+        why: `Counted back from ${planned ? dayWords(planned.out) : ''}, when it should be ready.${late}`,
+        href: planHref,
+        done: `${plan} is sown.`,
+      };
+    case 'pot-on':
+      return {
+        title: `Pot on ${plan}: ${plantsWords(what.plants)} into ${containersName(what.containerId)}`,
+        where,
+        why: `Roots have filled their cells by now; held back, the plants stand still (growers’ consensus).${late}`,
+        href: planHref,
+        done: `${plan} is potted on.`,
+      };
+    case 'harden':
+      return {
+        title: `${plan} outdoors for today’s hours`,
+        where,
+        why: `Hardening off until ${dayWords(what.until)}: longer every day, shade first. Cold, wind or heat: keep it in.`,
+        href: planHref,
+        done: 'Noted.',
+      };
+    case 'out':
+      return {
+        title: `${planned?.goal === 'ready' ? 'Ready:' : 'Plant out'} ${plan}, ${plantsWords(what.plants)}`,
+        where,
+        why: `It is old enough, and the weather should allow it.${late}`,
+        href: planHref,
+        done: `${plan} has left the shelves.`,
+      };
+    case 'look-for-seedlings':
+      return {
+        title: `Look for ${batchName(site, what.batchId).toLowerCase()} seedlings`,
+        where,
+        why: what.overdue
+          ? `All should have been up by ${dayWords(what.to)}. Dig up one seed: soft means start over, firm means wait.`
+          : `It may come up from ${briefDayWords(what.from)} to ${briefDayWords(what.to)}. The first day in the dark stretches stems most: lamp on, cover and mat off at the first hook.`,
+        href: trayHref,
+        done: 'Nothing up yet: noted. You are asked again tomorrow.',
+      };
+    case 'cover-off':
+      return {
+        title: `Cover off ${batchName(site, what.batchId)}`,
+        where,
+        why: `It is up. Under a cover seedlings stay wet and fall over, and the cover takes some of the light.${late}`,
+        href: trayHref,
+        done: 'The cover is off.',
+      };
+    case 'mat-off':
+      return {
+        title: `Unplug ${what.name}`,
+        where,
+        why: 'Nothing here waits to come up any more. Warm roots in weak light stretch stems (Erwin & Heins 1995).',
+        href: job.standId ? `/stands/${encodeURIComponent(job.standId)}/power` : null,
+        done: 'Noted.',
+      };
+    case 'thin':
+      return {
+        title: `Thin ${batchName(site, what.batchId)} to one a cell`,
+        where,
+        why: `Two or three true leaves by now: neighbours shade each other and stretch. Cut, don’t pull (growers’ consensus).${late}`,
+        href: trayHref,
+        done: 'Thinned: noted.',
+      };
+    case 'feed':
+      return {
+        title: `Feed ${batchName(site, what.batchId)}`,
+        where,
+        why: `${what.last === null ? 'It has its true leaves and has not been fed yet' : `Last fed ${dayWords(what.last)}`}. ${capital(what.strength)} (growers’ consensus). Never keep feed in drink bottles.`,
+        href: trayHref,
+        done: 'Fed: noted.',
+      };
+    case 'water':
+      return {
+        title: `Look at the water of ${batchName(site, what.batchId)}`,
+        where,
+        why: `You water it about every ${daysWords(what.everyDays)}; last on ${dayWords(what.last)}. Water from below once its surface is pale and it is light to lift.`,
+        href: trayHref,
+        done: 'Watered: noted.',
+      };
+    case 'measure':
+      return {
+        title: 'Measure again at the same spots',
+        where,
+        why: `Last measured ${what.last === null ? 'never' : dayWords(what.last)}. Lamps fade, and things are moved.`,
+        href: job.standId ? `/stands/${encodeURIComponent(job.standId)}/readings` : null,
+        done: 'Noted.',
+      };
+  }
+}
+
+export const minutesWords = (minutes: number): string =>
+  minutes < 60 ? `${minutes} minutes` : `${Math.floor(minutes / 60)} h ${minutes % 60 ? `${minutes % 60} min` : ''}`.trim();
