@@ -131,7 +131,7 @@ test('a set-up goes out as a file and comes back; a broken one changes nothing',
   await open('odd.json', text.replace('"seedling"', '"flying"'));
   await expect(page.getByRole('dialog')).toContainText('batches[0].stage: “flying”');
   await page.getByRole('button', { name: 'Close' }).click();
-  await open('newer.json', text.replace('"version": 7', '"version": 9'));
+  await open('newer.json', text.replace('"version": 8', '"version": 9'));
   await expect(page.getByRole('dialog')).toContainText('written by a newer version');
   await page.getByRole('button', { name: 'Close' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'First set-up' })).toHaveCount(2);

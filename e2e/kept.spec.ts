@@ -81,9 +81,9 @@ test('a backup brings back what was deleted, and that can be undone', async ({ p
   await expect(backup).toContainText('It has “Landing shelf”, which is not here now.');
   await backup.getByRole('button', { name: /^Restore everything/ }).click();
   await expect(page.getByText(/Everything is as it was on/).first()).toBeVisible();
-  await expect(page.getByText(/^9 set-ups/).first()).toBeVisible();
+  await expect(page.getByText(/^10 set-ups/).first()).toBeVisible();
   await page.reload();
-  await expect(page.getByText(/^9 set-ups/).first()).toBeVisible();
+  await expect(page.getByText(/^10 set-ups/).first()).toBeVisible();
   // A backup of how it was before was made first.
   await expect(page.getByRole('list', { name: 'Backups' })).toContainText('before a restore');
   await page.goto('/stands');

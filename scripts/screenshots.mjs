@@ -59,19 +59,20 @@ await picture('bench-advice', {
       .evaluate((e) => e.scrollIntoView());
   },
 });
-await picture('compare', {
-  path: '/bench',
+await picture('season-plan', {
+  path: '/season',
   act: async (page) => {
-    await page.getByRole('button', { name: 'Stand', exact: true }).click();
-    await page.getByRole('menuitem', { name: 'Make a variant of it' }).click();
-    await page.getByRole('textbox', { name: 'Name of this stand' }).fill('Map-room rack, white back');
-    await page.keyboard.press('Enter');
-    await page.getByTestId('tier-2').click();
-    await page.locator('summary', { hasText: 'Size and sides of tier 2' }).click();
-    await page.getByLabel('back', { exact: true }).selectOption('white-card');
-    await page.getByRole('button', { name: 'Stand', exact: true }).click();
-    await page.getByRole('menuitem', { name: 'Compare with another' }).click();
-    await page.getByTestId('differences').waitFor();
+    await page.getByRole('button', { name: 'Look for ways out' }).click({ timeout: 60_000 });
+    await page.getByRole('region', { name: 'Ways out' }).getByRole('listitem').first().waitFor({ timeout: 60_000 });
+  },
+});
+await picture('phone-today', {
+  path: '/today',
+  width: 390,
+  height: 844,
+  act: async (page) => {
+    await page.getByText(/^Working out/).waitFor({ state: 'detached', timeout: 60_000 });
+    await page.getByRole('checkbox').first().tap();
     await page.waitForTimeout(9500); // until the message at the foot has gone
   },
 });
@@ -137,7 +138,6 @@ await picture('season', {
     await page.evaluate(() => document.activeElement.blur());
   },
 });
-await picture('outlets', { path: '/hours/outlets', act: (page) => page.getByTestId('all-power').waitFor() });
 await picture('crops', { path: '/crops', scheme: 'dark' });
 await picture('stands', { path: '/stands', act: (page) => page.getByRole('table').nth(2).waitFor() });
 await picture('your-data', { path: '/settings/data' });

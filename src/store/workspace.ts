@@ -6,6 +6,7 @@ import type { BenchAnswer } from '../core/answer/bench/BenchQuestion';
 import { askedTier, questionOfStand } from '../core/answer/bench/questionOfStand';
 import type { BenchStand, BenchTier } from '../core/answer/stand/benchStand';
 import type { SettingsFor, SettingsQuestion } from '../core/plan/advice/settingsFor';
+import type { CompareAsked, LampFit } from '../core/plan/buying/compareLamps';
 import type { AdviceQuestion } from '../core/plan/advice/AdviceQuestion';
 import type { NoFit, TierFit } from '../core/measure/fit/fitTier';
 import type { WalkPoint } from '../core/answer/walk/planWalk';
@@ -78,6 +79,8 @@ export interface Workspace {
   lightOfTier(stand: BenchStand, tierId: string): Promise<BenchAnswer>;
   /** All heights and hours of a tier. */
   settingsFor(question: SettingsQuestion): Promise<SettingsFor>;
+  /** Lamps made equal in light over a tier. */
+  compareLamps(question: CompareAsked): Promise<LampFit[]>;
   /** What each lamp of a tier gives to one place of it. */
   sharesAt(tier: BenchTier, x: Metres, y: Metres, z: Metres): ReturnType<Lane['shares']>;
   /** The light of any set-up, computed beside the picture; rejects before the workspace is open or when the worker died. */
@@ -233,6 +236,7 @@ export function createWorkspace(language: string): Workspace {
     lightOfTier: async (stand, tierId) => lane('answers').bench(questionOfStand(stand, 'front', tierId, false)),
     advise: (question, onJudged) => theAdvisor().advise(question, onJudged),
     settingsFor: async (question) => theAdvisor().settings(question),
+    compareLamps: async (question) => theAdvisor().compareLamps(question),
     sharesAt: async (tier, x, y, z) => lane('answers').shares(askedTier(tier), x, y, z),
     daylightYear: async (question) => lane('answers').daylight(question),
     lookAtSeason: async (site) => thePlanner().look(site, days.getState().today),

@@ -26,6 +26,8 @@ import { MOST_CROPS, MOST_NOTES } from '../../core/site/crop/changeCrops';
 import { MOST_PLUGGED } from '../../core/site/stand/changeOutlets';
 import { CropFile, CropNoteFile } from './CropFile';
 import { BatchFile, CalendarFile, KeptChartFile, PluggedFile, ProgrammeFile, VisitsFile, JobMarkFile } from './SeasonFile';
+import { IsDay } from './IsDay';
+import { MOST_PRICES } from '../../core/site/stand/changePrices';
 import { MOST_MARKS } from '../../core/site/today/JobMark';
 import { SeasonPlanFile } from './PlannedFile';
 import { MOST_WINDOWS } from '../../core/site/window/Window';
@@ -300,6 +302,13 @@ export class SpareFile {
   @IsInt() @Min(1) @Max(99) count!: number;
 }
 
+/** What one lamp of a kind cost on a day. */
+export class LampPriceFile {
+  @IsString() @MaxLength(80) lampId!: string;
+  @IsNumber(finite) @Min(0) @Max(1e6) price!: number;
+  @IsDay() day!: string;
+}
+
 /** A site as it is written to disk and to exported files, version 8. Lengths in metres; units stand in the names. */
 export class SiteFile {
   @Equals('copper-noon/site') format!: 'copper-noon/site';
@@ -323,5 +332,6 @@ export class SiteFile {
   @IsObject() @ValidateNested() @Type(() => ClimateFile) climate!: ClimateFile;
   @IsArray() @ArrayMaxSize(MOST_WINDOWS) @ValidateNested({ each: true }) @Type(() => WindowFile) windows!: WindowFile[];
   @IsArray() @ArrayMaxSize(MOST_MARKS) @ValidateNested({ each: true }) @Type(() => JobMarkFile) jobMarks!: JobMarkFile[];
+  @IsArray() @ArrayMaxSize(MOST_PRICES) @ValidateNested({ each: true }) @Type(() => LampPriceFile) lampPrices!: LampPriceFile[];
   @IsOptional() @IsObject() @ValidateNested() @Type(() => SeasonPlanFile) season!: SeasonPlanFile | null;
 }

@@ -24,7 +24,7 @@ export const VERSION = 8;
  *     5 → 6: trays may have a cover, the household says what no drawing shows, and stands know of their calendar.
  *            There was none of it before.
  *     6 → 7: the household has a place, a climate and windows, and stands may be at one. Before, nothing was known of it.
- *     7 → 8: the household may plan a season, and jobs of a day are ticked. Before, there was none of it.
+ *     7 → 8: the household may plan a season, jobs of a day are ticked, lamps have prices. Before, there was none of it.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;
@@ -33,7 +33,7 @@ export function migrate(data: Record<string, unknown>): Record<string, unknown> 
   const fifth = fourth.version === 4 ? toVersion5(fourth) : fourth;
   const sixth = fifth.version === 5 ? toVersion6(fifth) : fifth;
   const seventh = sixth.version === 6 ? toVersion7(sixth) : sixth;
-  return seventh.version === 7 ? { season: null, jobMarks: [], ...seventh, version: 8 } : seventh;
+  return seventh.version === 7 ? { season: null, jobMarks: [], lampPrices: [], ...seventh, version: 8 } : seventh;
 }
 
 const toVersion2 = (data: Record<string, unknown>) => withTiers({ ...data, version: 2 }, (tier) => ({ readings: [], ...tier }));

@@ -154,6 +154,7 @@ export function siteOf(file: SiteFile): Site {
     place: file.place ? placeOf(file.place) : null,
     climate: { kind: file.climate.kind, name: file.climate.name, sunshine: [...file.climate.sunshine] },
     windows: file.windows.map(windowOf),
+    lampPrices: file.lampPrices.map((p) => ({ lampId: p.lampId, price: p.price, day: dayOf(p.day) })),
     jobMarks: file.jobMarks.map((m) => ({ key: m.key, day: dayOf(m.day), state: m.state, until: m.until ? dayOf(m.until) : null })),
     season: file.season ? seasonOf(file.season) : null,
     lamps: file.lamps.map(lampOf),

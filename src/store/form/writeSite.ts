@@ -117,6 +117,7 @@ export function writeSite(site: Site): SiteFile {
     place: site.place && writePlace(site.place),
     climate: { kind: site.climate.kind, name: site.climate.name, sunshine: [...site.climate.sunshine] },
     windows: site.windows.map(writeWindow),
+    lampPrices: site.lampPrices.map(({ day, ...p }) => ({ ...p, day: isoOf(day) })),
     jobMarks: site.jobMarks.map((m) => ({
       key: m.key,
       day: isoOf(m.day),

@@ -63,5 +63,10 @@ export function withDemoPlan(site: Site, today: Day): Site {
       batchId: grown?.id ?? null,
     };
   });
-  return { ...site, season: { ...season, batches } };
+  const lampPrices = [
+    { lampId: 'led-shop-12-twin-42', price: 34, day: today - 60 },
+    { lampId: 't5-09-2refl', price: 58, day: today - 700 },
+    { lampId: 'led-bar-12-white-24', price: 22, day: today - 60 },
+  ];
+  return { ...site, season: { ...season, batches }, lampPrices };
 }

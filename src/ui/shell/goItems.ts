@@ -16,6 +16,7 @@ const PLACES: readonly (readonly [string, string, readonly string[]])[] = [
   ['/season/list', 'Sowing list', ['seed', 'compost', 'pots', 'labels']],
   ['/season/crops', 'Crops', ['plants']],
   ['/lamps', 'Lamps', ['library']],
+  ['/lamps/compare', 'Compare lamps', ['cost', 'price', 'money', 'buy']],
   ['/settings', 'Settings', ['units', 'currency', 'theme', 'quiet hours']],
   ['/settings/data', 'Your data', ['backup', 'restore', 'export', 'import', 'save']],
 ];

@@ -1,9 +1,11 @@
 import type { Advice, Progress } from '../../core/plan/advice/advise';
 import type { AdviceQuestion } from '../../core/plan/advice/AdviceQuestion';
+import type { CompareAsked, LampFit } from '../../core/plan/buying/compareLamps';
 import type { SettingsFor, SettingsQuestion } from '../../core/plan/advice/settingsFor';
 
 /** The contract of the advice worker. Progress is a function of the page, called from time to time. */
 export interface AdviceApi {
   advise(question: AdviceQuestion, progress: Progress): Promise<Advice>;
   settings(question: SettingsQuestion): SettingsFor;
+  compareLamps(question: CompareAsked): LampFit[];
 }

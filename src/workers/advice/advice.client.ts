@@ -1,6 +1,7 @@
 import { proxy, wrap } from 'comlink';
 import type { Advice } from '../../core/plan/advice/advise';
 import type { AdviceQuestion } from '../../core/plan/advice/AdviceQuestion';
+import type { CompareAsked, LampFit } from '../../core/plan/buying/compareLamps';
 import type { SettingsFor, SettingsQuestion } from '../../core/plan/advice/settingsFor';
 import { newLife } from '../life';
 import { revive, watch } from '../watch';
@@ -16,6 +17,7 @@ export interface Search {
 export interface AdviceWorker {
   advise(question: AdviceQuestion, onJudged: (judged: number) => void): Search;
   settings(question: SettingsQuestion): Promise<SettingsFor>;
+  compareLamps(question: CompareAsked): Promise<LampFit[]>;
   stop(): void;
 }
 
@@ -39,6 +41,7 @@ export function startAdviceWorker(): AdviceWorker {
       };
     },
     settings: (question) => ask((w) => w.settings(question)),
+    compareLamps: (question) => ask((w) => w.compareLamps(question)),
     stop,
   };
 }
@@ -63,6 +66,7 @@ function startOnce(): AdviceWorker {
       };
     },
     settings: (question) => ask(() => remote.settings(question)),
+    compareLamps: (question) => ask(() => remote.compareLamps(question)),
     stop,
   };
 }

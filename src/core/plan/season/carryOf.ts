@@ -19,8 +19,10 @@ export interface CarryAt {
   /** Mean of the place that gets least, and of the one that gets most. */
   readonly weakest: Ppfd;
   readonly strongest: Ppfd;
-  /** The strongest spot of all. */
+  /** The strongest spot of all, the dimmest, and the mean over all places. */
   readonly spot: Ppfd;
+  readonly dimmest: Ppfd;
+  readonly mean: Ppfd;
 }
 
 /** What a tier can carry: places for standard flats, and the light over them. */
@@ -72,6 +74,8 @@ export function carryOf(t: BenchTier, recall: Recall = NO_RECALL): TierCarry {
         weakest: Math.min(...means),
         strongest: Math.max(...means),
         spot: Math.max(...lit.flat()),
+        dimmest: Math.min(...lit.flat()),
+        mean: means.reduce((a, b) => a + b, 0) / means.length,
       };
     });
   return { ...base, power: t.lamps.reduce((sum, l) => sum + l.lamp.power, 0), at };

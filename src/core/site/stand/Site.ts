@@ -55,6 +55,15 @@ export interface Site {
   readonly season: SeasonPlan | null;
   /** What has become of the jobs of the last weeks. */
   readonly jobMarks: readonly JobMark[];
+  /** What lamps cost, one by one, and when that was so. */
+  readonly lampPrices: readonly LampPrice[];
+}
+
+/** The price of one lamp of a kind, on a day. */
+export interface LampPrice {
+  readonly lampId: string;
+  readonly price: number;
+  readonly day: Day;
 }
 
 export const OUTCOMES = ['good', 'fair', 'poor'] as const;

@@ -37,4 +37,5 @@ export const BARE_SITE: Omit<Site, 'currency' | 'price_per_kWh'> = {
   windows: [],
   season: null,
   jobMarks: [],
+  lampPrices: [],
 };

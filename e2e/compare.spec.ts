@@ -1,0 +1,33 @@
+import { expect, test } from '@playwright/test';
+import { axe } from './axe';
+
+/** Lamps bought for the same light: what they cost over the years, on one's own tier. */
+
+test.describe('lamps compared', () => {
+  test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}` });
+
+  test('kinds are made equal in light over a tier; with prices typed, the money over the years says which costs least', async ({
+    page,
+  }) => {
+    await page.goto('/lamps/compare');
+    const rows = page.getByTestId('compared');
+    await expect(rows.first()).toContainText('kWh', { timeout: 60_000 });
+    // The price of the tubes is of long ago, and says so; they fall short of the leeks' target.
+    await expect(rows.filter({ hasText: 'T5' })).toContainText('check it');
+    await expect(rows.filter({ hasText: 'T5' })).toContainText('falls short of');
+    const headline = page.getByRole('heading', { name: /costs least/ });
+    await expect(headline).toBeVisible();
+    const before = await headline.textContent();
+    const price = page.getByRole('textbox', { name: /^Price of one LED linkable bar/ });
+    await price.fill('2');
+    await price.press('Enter');
+    await expect(headline).not.toHaveText(before!);
+    await expect(headline).toContainText('LED linkable bar');
+    await page.reload();
+    await expect(price).toHaveValue('2');
+    await page.getByRole('button', { name: /^Remove T5/ }).click();
+    await expect(rows).toHaveCount(2);
+    const { violations } = await axe(page, 'light').analyze();
+    expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+  });
+});

@@ -1,0 +1,7 @@
+import { CompareLamps } from '@/ui/lamps/CompareLamps';
+
+export const metadata = { title: 'Compare lamps' };
+
+export default function Page() {
+  return <CompareLamps />;
+}
