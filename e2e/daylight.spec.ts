@@ -124,15 +124,12 @@ test('a first household types its place, is told what can’t be, and needs no d
   await expect(page.getByLabel('sunshine')).toHaveValue('dry');
 });
 
-test('axe finds nothing wrong with daylight, light and dark, and nothing is wider than a phone', async ({ page }) => {
+test('axe finds nothing wrong with daylight and nothing is wider than a phone', async ({ page }) => {
   await page.goto(`${demo}/stands/demo-sill/daylight`);
   await expect(row(page, 'Jun')).toBeVisible();
-  for (const scheme of ['light', 'dark'] as const) {
-    await page.emulateMedia({ colorScheme: scheme });
-    await page.waitForTimeout(300);
-    const { violations } = await axe(page, scheme).analyze();
-    expect(violations.map((v) => `${scheme} ${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`)).toEqual([]);
-  }
+  await page.waitForTimeout(300);
+  const { violations } = await axe(page, 'light').analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`)).toEqual([]);
   await page.setViewportSize({ width: 390, height: 844 });
   await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });

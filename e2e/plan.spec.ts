@@ -84,7 +84,7 @@ test.describe('from nothing', () => {
     const last = JSON.parse(text.replaceAll('2027-', '2026-')) as { season: { year: number } };
     last.season.year = 2026;
     await give('last.json', JSON.stringify(last));
-    await expect(page.getByText(/1 batches, moved from 2026 to 2027/)).toBeVisible();
+    await expect(page.getByText(/^1 batch, moved from 2026 to 2027/)).toBeVisible();
   });
 });
 

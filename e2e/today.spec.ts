@@ -84,11 +84,8 @@ test('axe finds nothing wrong with Today and the journal', async ({ page }) => {
     await page.goto(path);
     if (path === '/today') await settled(page);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    for (const colorScheme of ['light', 'dark'] as const) {
-      await page.emulateMedia({ colorScheme });
-      await page.waitForTimeout(200);
-      const { violations } = await axe(page, colorScheme).analyze();
-      expect(violations.map((v) => `${path} ${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
-    }
+    await page.waitForTimeout(200);
+    const { violations } = await axe(page, 'light').analyze();
+    expect(violations.map((v) => `${path} ${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
   }
 });

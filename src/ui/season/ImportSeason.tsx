@@ -30,15 +30,11 @@ export function ImportSeason({ label = 'Import a plan' }: { label?: string }) {
           const isOld = read.value.year < year;
           const season = isOld ? movedToYear(read.value, year, read.value.name.replace(String(read.value.year), String(year))) : read.value;
           if (!changeSite(sites, `import ${name}`, setSeason(season))) return;
-          say(
-            isOld
-              ? `${season.batches.length} batches, moved from ${read.value.year} to ${year}. Nothing counts as sown.`
-              : `${season.batches.length} batches imported.`,
-            {
-              label: 'Undo',
-              run: () => undo(sites),
-            },
-          );
+          const many = season.batches.length === 1 ? '1 batch' : `${season.batches.length} batches`;
+          say(isOld ? `${many}, moved from ${read.value.year} to ${year}. Nothing counts as sown.` : `${many} imported.`, {
+            label: 'Undo',
+            run: () => undo(sites),
+          });
         }}
         onRefused={(_, p) => setProblems([problemWords(p)])}
       >

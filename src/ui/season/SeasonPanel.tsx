@@ -296,7 +296,7 @@ function PlacingNow({ look }: { look: SeasonLook }) {
   const today = useToday();
   const week = look.weeks.findIndex((w) => w.from === mondayOf(today));
   if (week < 0) return null;
-  const taken = takeToStands(site, look, week, today, tables);
+  const taken = takeToStands(site, look, week, tables);
   const count = taken.trays + taken.lamps + taken.timers;
   const moves = look.courses.flatMap(({ batch }) => {
     const to = look.placing.tierOf[batch.id]?.[week];
@@ -336,7 +336,7 @@ function PlacingNow({ look }: { look: SeasonLook }) {
           </p>
           <Button
             onClick={() => {
-              if (!changeSite(sites, 'use these places', (s) => takeToStands(s, look, week, today, tables).site)) return;
+              if (!changeSite(sites, 'use these places', (s) => takeToStands(s, look, week, tables).site)) return;
               say('Bench, hang chart and timers follow the plan of this week.', { label: 'Undo', run: () => undo(sites) });
             }}
           >

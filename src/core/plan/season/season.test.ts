@@ -6,6 +6,7 @@ import { addFitting, addTray } from '../../site/stand/change';
 import type { Site } from '../../site/stand/Site';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
 import { cropLibrary } from '../../things/crop/cropLibrary';
+import { grownTo } from '../../answer/stand/grownTo';
 import { tables } from '../../things/tables/libraryTables';
 import { dayFrom, isoOf, weekdayOf, type Day } from '../../units/day';
 import { nearestVisit, USUAL_RHYTHM, visitDays } from '../../site/hang/VisitRhythm';
@@ -317,7 +318,7 @@ describe('taken to the stands', () => {
     const seen = look(up, up.season!);
     const week = seen.weeks.findIndex((w) => w.from <= TODAY && w.from + 7 > TODAY);
     expect(seen.placing.tierOf.a![week]).toBe(to!.id);
-    const taken = takeToStands(up, seen, week, TODAY, tables);
+    const taken = takeToStands(grownTo(up, TODAY, tables), seen, week, tables);
     expect([taken.trays, taken.stuck]).toEqual([1, 0]);
     expect(taken.lamps).toBeGreaterThan(0);
     expect(taken.site.stands[1]!.tiers[0]!.trays).toHaveLength(1);

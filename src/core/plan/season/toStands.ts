@@ -1,5 +1,4 @@
 import { benchStandOf } from '../../answer/stand/benchStand';
-import { asOf } from '../../answer/stand/asOf';
 import { addTray, carry, changeFittings, placeOn, setProgramme, withTier } from '../../site/stand/change';
 import { changePlanned } from '../../site/stand/changeSeason';
 import { snapFace } from '../../site/stand/Hanger';
@@ -29,9 +28,10 @@ const tiersOf = (site: Site): readonly Tier[] => site.stands.flatMap((s) => s.ti
  * Takes a week of a placing to the stands: trays of batches that are sown go to their tier, its lamps to the distance, its timer to the
  * hours. A timer of several tiers gets the shortest of their hours: no plant more than it bears.
  *
+ * @param site  as it is in that week
  * @param week  index into the weeks of the look
  */
-export function takeToStands(site: Site, look: SeasonLook, week: number, today: Day, tables: Tables): TakenToStands {
+export function takeToStands(site: Site, look: SeasonLook, week: number, tables: Tables): TakenToStands {
   let now = site;
   let [trays, lamps, timers, stuck] = [0, 0, 0, 0];
   for (const { batch } of look.courses) {
@@ -57,7 +57,7 @@ export function takeToStands(site: Site, look: SeasonLook, week: number, today: 
     hours.set(tier.programmeId, Math.min(hours.get(tier.programmeId) ?? Infinity, lit || Infinity));
     if (!set) continue;
     const stand = now.stands.find((s) => s.tiers.some((t) => t.id === tier.id))!;
-    const bench = benchStandOf(asOf(now, today, tables), stand, tables).tiers.find((t) => t.tier.id === tier.id)!;
+    const bench = benchStandOf(now, stand, tables).tiers.find((t) => t.tier.id === tier.id)!;
     if (bench.trays.length === 0) continue;
     const face = Math.max(...bench.trays.map((t) => t.canopy)) + set.distance;
     const lowest = Math.min(...tier.fittings.map((f) => f.face));

@@ -6,8 +6,8 @@ import type { Logged } from '../stand/Logged';
 
 type Change = (site: Site) => Site;
 
-/** As many entries as a batch keeps. */
-export const MOST_LOGGED = 400;
+/** As many entries as a batch keeps: years of daily ones. */
+export const MOST_LOGGED = 4000;
 
 const withBatch =
   (batchId: string, change: (batch: Batch) => Batch): Change =>
