@@ -1,9 +1,14 @@
-import { LampsTabs } from '@/ui/lamps/LampsTabs';
+import { PlaceTabs } from '@/ui/parts/PlaceTabs';
+
+const TABS = [
+  { href: '/lamps', label: 'Library' },
+  { href: '/lamps/compare', label: 'Compare' },
+];
 
 export default function Layout({ children }: { children: React.ReactNode }) {
   return (
     <>
-      <LampsTabs />
+      <PlaceTabs label="Lamps" tabs={TABS} />
       {children}
     </>
   );

@@ -1,9 +1,15 @@
-import { SeasonTabs } from '@/ui/season/SeasonTabs';
+import { PlaceTabs } from '@/ui/parts/PlaceTabs';
+
+const TABS = [
+  { href: '/season', label: 'Plan' },
+  { href: '/season/list', label: 'Sowing list' },
+  { href: '/season/crops', label: 'Crops' },
+];
 
 export default function Layout({ children }: { children: React.ReactNode }) {
   return (
     <div className="flex min-h-full flex-col">
-      <SeasonTabs />
+      <PlaceTabs label="Season" tabs={TABS} />
       {children}
     </div>
   );

@@ -5,6 +5,7 @@ import { nearestVisit } from '@/core/site/hang/VisitRhythm';
 import { addPlanned } from '@/core/site/stand/changeSeason';
 import { cropOf } from '@/core/site/crop/cropOf';
 import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
+import { cropLibrary } from '@/core/things/crop/cropLibrary';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { Day } from '@/core/units/day';
 import { newId } from '@/store/names/newId';
@@ -37,7 +38,12 @@ export function AddBatch({ season, open, onOpenChange, onAdded, trigger }: AddBa
   const [cells, setCells] = useState(36);
   const [goal, setGoal] = useState<'weather' | 'day'>('weather');
   const [ready, setReady] = useState<Day | null>(null);
-  const items = useMemo(() => cropItems(site.crops), [site.crops]);
+  // What is raised for the garden comes before what stays indoors.
+  const items = useMemo(() => {
+    const raised = new Set([...site.crops, ...cropLibrary].filter((c) => c.sowing !== null || c.own !== null).map((c) => c.id));
+    const all = cropItems(site.crops);
+    return [...all.filter((i) => raised.has(i.id)), ...all.filter((i) => !raised.has(i.id))];
+  }, [site.crops]);
   const crop = cropId === null ? undefined : cropOf(site, cropId, tables);
   const knowsWeather = season.lastFrost.kind !== 'unknown' || season.nights !== null;
   const byDay = goal === 'day' || !knowsWeather || !crop?.sowing;
@@ -94,7 +100,7 @@ export function AddBatch({ season, open, onOpenChange, onAdded, trigger }: AddBa
               onChange={setGoal}
             />
           )}
-          {byDay && <DayField label="Ready on" value={ready} min={today + 1} onChange={setReady} clearable />}
+          {crop && byDay && <DayField label="Ready on" value={ready} min={today + 1} onChange={setReady} clearable />}
           {crop && (
             <div className="space-y-1" aria-live="polite">
               {dates ? (

@@ -6,7 +6,7 @@ import { datesFrom } from '@/core/plan/season/seasonDates';
 import { mondayOf, type SeasonLook, type SeasonWeek } from '@/core/plan/season/seasonLook';
 import { takeToStands } from '@/core/plan/season/toStands';
 import type { WayOut } from '@/core/plan/season/waysOut';
-import { addFitting } from '@/core/site/stand/change';
+import { hangOneMore } from '@/core/plan/season/hangOneMore';
 import { changePlanned } from '@/core/site/stand/changeSeason';
 import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
 import type { Site } from '@/core/site/stand/Site';
@@ -17,6 +17,7 @@ import { changeSite, undo } from '@/store/site/siteStore';
 import type { useImproved } from './useSeason';
 import type { SeasonAnswer } from '@/workers/season/season.api';
 import { Button } from '../parts/Button';
+import { focusHeading } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { briefDayWords, dayWords } from './dayWords';
@@ -160,7 +161,7 @@ function WaysOut({ season, look }: { season: SeasonPlan; look: SeasonLook }) {
       {found && !stale && (
         <ol className="divide-y divide-line">
           {found.ways.slice(0, MOST_WAYS).map((way) => {
-            const { act, cost } = wayWords(site, way, season.batches);
+            const { act, cost } = wayWords(site, way, season);
             return (
               <li key={act} className="flex items-start gap-3 py-2.5">
                 <div className="flex-1">
@@ -174,6 +175,7 @@ function WaysOut({ season, look }: { season: SeasonPlan; look: SeasonLook }) {
                   aria-label={`Apply: ${act}`}
                   onClick={() => {
                     if (!changeSite(sites, act.toLowerCase(), (s) => takenWay(s, way))) return;
+                    focusHeading();
                     say(`Done: ${act}.`, { label: 'Undo', run: () => undo(sites) });
                   }}
                 >
@@ -192,10 +194,7 @@ function WaysOut({ season, look }: { season: SeasonPlan; look: SeasonLook }) {
 function takenWay(site: Site, { what, change }: WayOut): Site {
   if (change && 'id' in what) return changePlanned(what.id, () => change)(site);
   if (what.kind !== 'lamp') return site;
-  const tier = site.stands.flatMap((s) => s.tiers).find((t) => t.id === what.tierId);
-  if (!tier) return site;
-  const face = tier.fittings[0]?.face ?? Math.max(0.1, tier.enclosure.height - 0.08);
-  const hung = addFitting(tier.id, lampOf(site, what.lampId, tables), { x: tier.width / 2, y: tier.depth / 2, face }, newId())(site);
+  const hung = hangOneMore(what.tierId, lampOf(site, what.lampId, tables), newId())(site);
   const spares = what.isSpare ? site.spares.flatMap((s) => (s.lampId !== what.lampId ? [s] : s.count > 1 ? [{ ...s, count: s.count - 1 }] : [])) : site.spares; // prettier-ignore
   return { ...hung, spares };
 }

@@ -6,6 +6,7 @@ import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
 import { Button } from '../parts/Button';
 import { UndoButtons } from '../parts/UndoButtons';
 import { useSize } from '../stage/useSize';
+import { focusHeading } from '../shell/focusHeading';
 import { useSite, useToday } from '../shell/WorkspaceContext';
 import { AddBatch } from './AddBatch';
 import { BatchBars, PHASE_FILL, rowsOf } from './BatchBars';
@@ -56,6 +57,10 @@ function Planned({ season }: { season: SeasonPlan }) {
     });
   const chooseOne = (id: string, more = false) =>
     choose(!more ? [id] : chosenIds.includes(id) ? chosenIds.filter((c) => c !== id) : [...chosenIds, id]);
+  const close = () => {
+    choose([]);
+    focusHeading();
+  };
   const chosen = courses.filter((c) => chosenIds.includes(c.batch.id));
   const { rows } = rowsOf(courses);
   const weeks = answer?.look.weeks ?? [];
@@ -128,15 +133,9 @@ function Planned({ season }: { season: SeasonPlan }) {
           aria-label={chosen.length > 0 ? chosen.map((c) => nameOf(site, c.batch)).join(', ') : 'The season'}
         >
           {chosen.length > 1 ? (
-            <BatchesPanel courses={chosen} onClose={() => choose([])} />
+            <BatchesPanel courses={chosen} onClose={close} />
           ) : chosen[0] ? (
-            <BatchPanel
-              key={chosen[0].batch.id}
-              course={chosen[0]}
-              season={season}
-              look={answer?.look ?? null}
-              onClose={() => choose([])}
-            />
+            <BatchPanel key={chosen[0].batch.id} course={chosen[0]} season={season} look={answer?.look ?? null} onClose={close} />
           ) : (
             <SeasonPanel
               season={season}

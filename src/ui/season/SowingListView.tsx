@@ -8,7 +8,7 @@ import { Button } from '../parts/Button';
 import { useSite, useToday } from '../shell/WorkspaceContext';
 import { dayWords } from './dayWords';
 import { SeasonEmpty } from './SeasonEmpty';
-import { containerName, nameOf } from './seasonWords';
+import { containerName, containersName, nameOf } from './seasonWords';
 
 /** What has to be at hand for the season: seed by cells, containers, mix and labels. */
 export function SowingListView() {
@@ -18,7 +18,7 @@ export function SowingListView() {
   const list = useMemo(() => (season ? sowingList(site, season, tables) : null), [site, season]);
   if (!season || !list) return <SeasonEmpty />;
   const rows = [...list.rows].sort((a, b) => a.sown - b.sown);
-  const litres = (l: number) => `${l < 10 ? l.toFixed(1) : Math.round(l)} L`;
+  const litres = (l: number) => (l < 10 ? l.toFixed(1) : String(Math.round(l)));
   const totals = new Map<string, number>();
   for (const r of rows) for (const c of r.containers) totals.set(c.containerId, (totals.get(c.containerId) ?? 0) + c.count);
   return (
@@ -65,7 +65,11 @@ export function SowingListView() {
                       {batch.batchId !== null && ' (sown)'}
                     </td>
                     <td className="py-2 pr-4">{r.cells}</td>
-                    <td className="py-2 pr-4">{r.containers.map((c) => `${c.count} × ${containerName(c.containerId)}`).join(', then ')}</td>
+                    <td className="py-2 pr-4">
+                      {r.containers
+                        .map((c) => `${c.count} × ${c.count === 1 ? containerName(c.containerId) : containersName(c.containerId)}`)
+                        .join(', then ')}
+                    </td>
                     <td className="py-2 pr-4 whitespace-nowrap">{litres(r.containers.reduce((s, c) => s + c.compost_L, 0))}</td>
                     <td className="py-2 pr-4">{r.labels}</td>
                   </tr>
@@ -77,7 +81,9 @@ export function SowingListView() {
                 <td className="py-2 pr-4" colSpan={3}>
                   In all
                 </td>
-                <td className="py-2 pr-4">{[...totals].map(([id, n]) => `${n} × ${containerName(id)}`).join(', ')}</td>
+                <td className="py-2 pr-4">
+                  {[...totals].map(([id, n]) => `${n} × ${n === 1 ? containerName(id) : containersName(id)}`).join(', ')}
+                </td>
                 <td className="py-2 pr-4 whitespace-nowrap">{litres(list.compost_L)}</td>
                 <td className="py-2 pr-4">{rows.reduce((s, r) => s + r.labels, 0)}</td>
               </tr>

@@ -2,7 +2,7 @@ import type { BatchCourse, BatchPhase } from '@/core/plan/season/batchCourse';
 import type { Otherwise } from '@/core/plan/season/otherwise';
 import type { SeasonDate } from '@/core/plan/season/seasonDates';
 import type { WayOut } from '@/core/plan/season/waysOut';
-import type { PlannedBatch } from '@/core/site/season/SeasonPlan';
+import type { PlannedBatch, SeasonPlan } from '@/core/site/season/SeasonPlan';
 import type { Site } from '@/core/site/stand/Site';
 import { cropOf } from '@/core/site/crop/cropOf';
 import { tables } from '@/core/things/tables/libraryTables';
@@ -46,7 +46,11 @@ export function barWords(site: Site, { batch, parts, emergence }: BatchCourse): 
 }
 
 /** A way out: what to do, and what it costs. */
-export function wayWords(site: Site, way: WayOut, batches: readonly PlannedBatch[]): { readonly act: string; readonly cost: string } {
+export function wayWords(
+  site: Site,
+  way: WayOut,
+  { batches, hardeningDays }: Pick<SeasonPlan, 'batches' | 'hardeningDays'>,
+): { readonly act: string; readonly cost: string } {
   const { what } = way;
   const name = 'id' in what ? nameOf(site, batches.find((b) => b.id === what.id) ?? { label: '', cropId: '' }) : '';
   const batch = 'id' in what ? batches.find((b) => b.id === what.id) : undefined;
@@ -70,7 +74,7 @@ export function wayWords(site: Site, way: WayOut, batches: readonly PlannedBatch
       return { act: `Sow ${what.cells} cells of ${name}, not ${batch?.cells ?? ''}`, cost: `${plantsWords(what.plantsLost)} fewer` };
     case 'out-earlier':
       return {
-        act: `Harden ${name} from ${batch ? briefDayWords(batch.out - what.days - 9) : ''} and plant it out ${daysWords(what.days)} earlier`,
+        act: `Harden ${name} from ${batch ? briefDayWords(batch.out - what.days - hardeningDays) : ''} and plant it out ${daysWords(what.days)} earlier`,
         cost: 'a later frost is more likely: keep fleece at hand',
       };
     case 'lamp':

@@ -1,5 +1,6 @@
 import { usePathname } from 'next/navigation';
 import { useEffect, useRef } from 'react';
+import { focusHeading } from './focusHeading';
 
 /** On a change of place the heading has the focus, so that keys and screen readers begin there; the first place keeps the browser's. */
 export function useHeadingFocus(): void {
@@ -10,13 +11,9 @@ export function useHeadingFocus(): void {
     before.current = path;
     // The place draws itself first.
     const timer = setTimeout(() => {
-      const heading = document.querySelector<HTMLElement>('main h1');
-      if (!heading || document.querySelector('[role=dialog]')) return;
       // A tab that was pressed keeps the focus: its neighbours are the next keys.
-      if (document.activeElement?.closest('nav[aria-label="This stand"]')) return;
-      heading.tabIndex = -1;
-      heading.style.outline = 'none';
-      heading.focus({ preventScroll: true });
+      if (document.activeElement?.closest('nav[aria-label="This stand"], nav[data-tabs]')) return;
+      focusHeading();
     }, 50);
     return () => clearTimeout(timer);
   }, [path]);

@@ -16,6 +16,7 @@ import { tables } from '@/core/things/tables/libraryTables';
 import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { focusHeading } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { jobSaid, whereWords } from './todayWords';
@@ -101,6 +102,8 @@ function JobRow({
   const said = jobSaid(site, job, stand, lengthUnit, today);
   const mark = (state: 'later' | 'not-needed', words: string) => {
     changeSite(sites, words, markJobs({ key: job.key, day: today, state, until: state === 'later' ? today + 1 : null }));
+    // The job goes away, and the button with it.
+    focusHeading();
     say(`${said.title}: ${words}.`, { label: 'Undo', run: () => undo(sites) });
   };
   function tick() {

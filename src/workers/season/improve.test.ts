@@ -1,39 +1,18 @@
 import highsLoader, { type Highs } from 'highs';
-import season from '../../../test/cases/season.json';
+import { askedOfCase, placingCases } from '../../../test/placingCases';
 import type { PlacingAsked } from '../../core/plan/placing/Placing';
 import { placeQuickly } from '../../core/plan/placing/placeQuickly';
 import { improve } from './improve';
 
 /** Placings whose best is proven by other means; test/cases/season.md. */
 
-interface OptCase {
-  id: string;
-  family: string;
-  input: {
-    tiers: { trayPlaces: number; clearCm: number; levels: number[]; whPerMolDay: number }[];
-    batches: { trays: number[]; doseMin: number[]; doseMax: number[]; heightCm: number[] }[];
-  };
-  expected: { inBandTrayWeeks: number; moves: number };
-}
-const cases = (season as unknown as { cases: OptCase[] }).cases.filter((c) => c.family === 'space-opt');
-const askedOf = ({ input }: OptCase): PlacingAsked => ({
-  tiers: input.tiers.map((t) => ({
-    places: t.trayPlaces,
-    clear_cm: t.clearCm,
-    levels: t.levels.map((dose) => ({ dose, wh_per_day: dose * t.whPerMolDay })),
-  })),
-  needs: input.batches.map((b) =>
-    b.trays.map((trays, t) => ({ trays, doseMin: b.doseMin[t]!, doseMax: b.doseMax[t]!, height_cm: b.heightCm[t]! })),
-  ),
-});
-
 let highs: Highs;
 beforeAll(async () => {
   highs = await highsLoader();
 });
 
-test.each(cases.map((c) => [c.id, c] as const))('%s is bounded by its proven best, and reaches it', (_, c) => {
-  const asked = askedOf(c);
+test.each(placingCases.map((c) => [c.id, c] as const))('%s is bounded by its proven best, and reaches it', (_, c) => {
+  const asked = askedOfCase(c);
   const start = placeQuickly(asked, { rounds: 0 });
   const shares: number[] = [];
   const { placing, bound } = improve(highs, asked, start, (done) => shares.push(done));

@@ -2,7 +2,7 @@ import { askSeason, lookAtSeason, lookOf } from '../../core/plan/season/seasonLo
 import { shelfStands, shelvesOf, shelvesRecall } from '../../core/plan/season/shelvesOf';
 import { waysOut, type LampTried } from '../../core/plan/season/waysOut';
 import type { Shelves } from '../../core/plan/season/shelvesOf';
-import { addFitting } from '../../core/site/stand/change';
+import { hangOneMore } from '../../core/plan/season/hangOneMore';
 import { lampOf } from '../../core/answer/stand/benchStand';
 import type { Site } from '../../core/site/stand/Site';
 import { demandOf } from '../../core/plan/placing/Placing';
@@ -67,8 +67,7 @@ function lampsTried(site: Site, today: Day, known: Shelves, recall: ReturnType<t
     return kinds.slice(0, 3).flatMap(({ lampId, isSpare }): LampTried[] => {
       const lamp = lampOf(site, lampId, tables);
       if (lamp.length > tier.width + 0.02) return [];
-      const face = like ? like.face : Math.max(0.1, tier.enclosure.height - 0.08);
-      const withLamp = addFitting(tier.id, lamp, { x: tier.width / 2, y: tier.depth / 2, face }, `tried-${tier.id}`)(site);
+      const withLamp = hangOneMore(tier.id, lamp, `tried-${tier.id}`)(site);
       const carry = shelvesOf({ ...withLamp, windows: [] }, today, today, tables, recall).carries.find((c) => c.tierId === tier.id);
       return carry ? [{ tierId: tier.id, lampId, isSpare, carry: { ...carry, daylight: now.daylight } }] : [];
     });

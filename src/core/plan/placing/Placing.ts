@@ -93,23 +93,24 @@ export interface LevelChosen {
   readonly wh: number;
 }
 
-/** What a level does to a batch: too little, too much (of dose, strength, hours or height), or as it should be. */
+/** What may not be done to a batch, whatever else would be gained by it: a day too long, a spot too strong, leaves in the lamp. */
+export const isForbidden = (need: PlacedNeed, { spot_umol = 0, hours = 0, clear_cm = Infinity }: TierLevel): boolean =>
+  spot_umol > (need.spotMost_umol ?? Infinity) || hours > (need.hours?.most ?? Infinity) || need.height_cm > clear_cm;
+
+/** What a level's dose does to a batch: too little, too much, or as it should be. */
 export function suits(need: PlacedNeed, level: TierLevel, daylight: number): 'in' | 'below' | 'above' {
-  const { dose, doseMost = dose, spot_umol = 0, hours, clear_cm = Infinity } = level;
-  const isTooMuch =
-    doseMost + daylight > need.doseMax ||
-    spot_umol > (need.spotMost_umol ?? Infinity) ||
-    need.height_cm > clear_cm ||
-    (hours !== undefined && hours > (need.hours?.most ?? Infinity));
-  if (isTooMuch) return 'above';
+  const { dose, doseMost = dose, hours } = level;
+  if (isForbidden(need, level) || doseMost + daylight > need.doseMax) return 'above';
   return dose + daylight < need.doseMin || (hours !== undefined && hours < (need.hours?.least ?? 0)) ? 'below' : 'in';
 }
 
-/** The best level of a tier for what stands on it in a week: most worth, then the least power. */
+/** The best level of a tier for what stands on it in a week, of those that none of it forbids: most worth, then the least power. */
 export function bestLevel(tier: PlacingTier, week: number, standing: readonly PlacedNeed[], counts: Worth): LevelChosen {
   let best: LevelChosen = { level: 0, worth: -Infinity, inBand: 0, wh: 0 };
   const daylight = tier.daylight?.[week] ?? 0;
   tier.levels.forEach((l, level) => {
+    // Off is always allowed.
+    if (standing.some((n) => isForbidden(n, l))) return;
     let [worth, inBand] = [0, 0];
     for (const n of standing) {
       const does = suits(n, l, daylight);

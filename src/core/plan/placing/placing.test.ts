@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import season from '../../../../test/cases/season.json';
+import { askedOfCase, placingCases } from '../../../../test/placingCases';
 import { demandOf, movesIn, OFF, scorePlacing, type PlacingAsked } from './Placing';
 import { placeExactly } from './placeExactly';
 import { placeQuickly } from './placeQuickly';
@@ -74,29 +74,8 @@ test('the proven best is what going through everything finds, and the quick one 
   );
 });
 
-interface OptCase {
-  id: string;
-  family: string;
-  input: {
-    tiers: { trayPlaces: number; clearCm: number; levels: number[]; whPerMolDay: number }[];
-    batches: { trays: number[]; doseMin: number[]; doseMax: number[]; heightCm: number[] }[];
-  };
-  expected: { inBandTrayWeeks: number; moves: number; energyWh: number };
-}
-const cases = (season as unknown as { cases: OptCase[] }).cases.filter((c) => c.family === 'space-opt');
-const askedOf = ({ input }: OptCase): PlacingAsked => ({
-  tiers: input.tiers.map((t) => ({
-    places: t.trayPlaces,
-    clear_cm: t.clearCm,
-    levels: t.levels.map((dose) => ({ dose, wh_per_day: dose * t.whPerMolDay })),
-  })),
-  needs: input.batches.map((b) =>
-    b.trays.map((trays, t) => ({ trays, doseMin: b.doseMin[t]!, doseMax: b.doseMax[t]!, height_cm: b.heightCm[t]! })),
-  ),
-});
-
-test.each(cases.map((c) => [c.id, c] as const))('%s is placed quickly about as well as it can be placed', (_, c) => {
-  const quick = placeQuickly(askedOf(c), { rounds: 150 });
+test.each(placingCases.map((c) => [c.id, c] as const))('%s is placed quickly about as well as it can be placed', (_, c) => {
+  const quick = placeQuickly(askedOfCase(c), { rounds: 150 });
   // One tray's week is what the quick way may miss; where there is time for it, everything is gone through.
   expect(quick.inBand).toBeGreaterThanOrEqual(c.expected.inBandTrayWeeks - 1);
   expect(quick.inBand).toBeLessThanOrEqual(c.expected.inBandTrayWeeks);
@@ -104,7 +83,7 @@ test.each(cases.map((c) => [c.id, c] as const))('%s is placed quickly about as w
 });
 
 test('what is pinned stays, and the same question gives the same answer', () => {
-  const asked = askedOf(cases.find((c) => c.id === 'opt-18')!);
+  const asked = askedOfCase(placingCases.find((c) => c.id === 'opt-18')!);
   const pinned = asked.needs.map((_, b) => (b === 0 ? 1 : null));
   const [one, two] = [placeQuickly({ ...asked, pinned }, { rounds: 30 }), placeQuickly({ ...asked, pinned }, { rounds: 30 })];
   expect(one.place).toEqual(two.place);

@@ -1,5 +1,5 @@
 import { placesOf } from './placeExactly';
-import { OFF, suits, type PlacingAsked } from './Placing';
+import { isForbidden, OFF, suits, type PlacingAsked } from './Placing';
 
 /** The placing of one week as a linear programme with whole numbers: as many trays in their band as can be. */
 export interface WeekProgram {
@@ -22,7 +22,9 @@ export function weekProgram(asked: PlacingAsked, t: number): WeekProgram {
   const ofBatch = new Map<number, string[]>(there.map((b) => [b, []]));
   asked.tiers.forEach((tier, k) => {
     const may = there.filter((b) => placesOf(asked, b, asked.needs[b]![t]!).includes(k));
-    const sets = tier.levels.map((level) => may.filter((b) => suits(asked.needs[b]![t]!, level, tier.daylight?.[t] ?? 0) === 'in'));
+    const settled = there.filter((b) => asked.settled?.[b] && asked.pinned?.[b] === k);
+    const allowed = tier.levels.filter((level) => !settled.some((b) => isForbidden(asked.needs[b]![t]!, level)));
+    const sets = allowed.map((level) => may.filter((b) => suits(asked.needs[b]![t]!, level, tier.daylight?.[t] ?? 0) === 'in'));
     const most = sets.filter((set, i) => set.length > 0 && !sets.some((o, j) => (o.length > set.length || (o.length === set.length && j < i)) && set.every((b) => o.includes(b)))); // prettier-ignore
     const room: string[] = [];
     most.forEach((set, s) => {
@@ -40,7 +42,6 @@ export function weekProgram(asked: PlacingAsked, t: number): WeekProgram {
     });
     if (most.length > 1) rows.push(`${most.map((_, s) => `y${k}_${s}`).join(' + ')} <= 1`);
     // What stays there whatever is done keeps its room, in its band or not.
-    const settled = there.filter((b) => asked.settled?.[b] && asked.pinned?.[b] === k);
     const kept = settled.reduce((sum, b) => sum + asked.needs[b]![t]!.trays, 0);
     const others = room.filter((_, i) => !settled.some((b) => room[i]!.includes(` x${b}_`)));
     if (others.length > 0) rows.push(`${others.join(' + ')} <= ${tier.places - kept}`);

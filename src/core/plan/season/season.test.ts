@@ -14,6 +14,7 @@ import { dateBatch, logIt } from '../../site/growth/changeGrowth';
 import { batchCourse } from './batchCourse';
 import { flatsOn, FLAT, plantsPerFlat } from './flats';
 import { nightsOfMonths, warmNightsFrom } from './lastFrost';
+import { bestLevel } from '../placing/Placing';
 import { otherwiseOf, restartOf } from './otherwise';
 import { datesFor, plannedFor } from './plannedFor';
 import { datesOf } from './seasonDates';
@@ -254,6 +255,27 @@ describe('room that carries light', () => {
         }
       }
     });
+  });
+
+  test('no tray in its band is bought with one that gets more than it bears: a limit is no weight', () => {
+    const tier = {
+      places: 9,
+      clear_cm: 60,
+      levels: [
+        { dose: 0, wh_per_day: 0 },
+        { dose: 10, wh_per_day: 9, hours: 16, spot_umol: 300, clear_cm: 40 },
+      ],
+    };
+    const many = { trays: 8, doseMin: 8, doseMax: 16, height_cm: 10 };
+    const bears = { trays: 1, doseMin: 0, doseMax: 20, height_cm: 10, hours: { least: 0, most: 16 }, spotMost_umol: 300 };
+    const worth = { inBand: 100, below: 10, above: -100 };
+    expect(bestLevel(tier, 0, [many, bears], worth).level).toBe(1);
+    for (const frail of [
+      { ...bears, hours: { least: 0, most: 14 } },
+      { ...bears, spotMost_umol: 250 },
+      { ...bears, height_cm: 41 },
+    ])
+      expect(bestLevel(tier, 0, [many, frail], worth).level).toBe(0);
   });
 
   test('what lives on a tier anyway keeps its room', () => {

@@ -1,6 +1,7 @@
 import { benchStandOf } from '../../answer/stand/benchStand';
 import { addTray, carry, changeFittings, placeOn, setProgramme, withTier } from '../../site/stand/change';
 import { changePlanned } from '../../site/stand/changeSeason';
+import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { snapFace } from '../../site/stand/Hanger';
 import type { Site, Tier, Tray } from '../../site/stand/Site';
 import type { Container } from '../../things/container/Container';
@@ -26,7 +27,8 @@ const tiersOf = (site: Site): readonly Tier[] => site.stands.flatMap((s) => s.ti
 
 /**
  * Takes a week of a placing to the stands: trays of batches that are sown go to their tier, its lamps to the distance, its timer to the
- * hours. A timer of several tiers gets the shortest of their hours: no plant more than it bears.
+ * hours. A timer of several tiers gets the shortest of their hours: no plant more than it bears. Lamps that can't be hung far enough from
+ * the plants as they really are stay as they are, with their timer.
  *
  * @param site  as it is in that week
  * @param week  index into the weeks of the look
@@ -50,17 +52,29 @@ export function takeToStands(site: Site, look: SeasonLook, week: number, tables:
       }
   }
   const hours = new Map<string, number>();
+  const left = new Set<string>();
   for (const tier of shelfStands(now).flatMap((s) => s.tiers)) {
     const set = look.placing.setting[tier.id]?.[week];
     if (set === undefined || tier.fittings.length === 0) continue;
-    const lit = set === null ? 0 : set.hours * 60;
-    hours.set(tier.programmeId, Math.min(hours.get(tier.programmeId) ?? Infinity, lit || Infinity));
-    if (!set) continue;
+    // A timer that also lights what should stay dark, or what its lamps can't be hung over, is left alone.
+    if (!set) {
+      if (tier.trays.length > 0) left.add(tier.programmeId);
+      continue;
+    }
     const stand = now.stands.find((s) => s.tiers.some((t) => t.id === tier.id))!;
     const bench = benchStandOf(now, stand, tables).tiers.find((t) => t.tier.id === tier.id)!;
     if (bench.trays.length === 0) continue;
     const face = Math.max(...bench.trays.map((t) => t.canopy)) + set.distance;
     const lowest = Math.min(...tier.fittings.map((f) => f.face));
+    const isFixed = tier.fittings.some((f) => f.hanger.kind === 'fixed');
+    const coarsest = Math.max(0, ...tier.fittings.map((f) => f.hanger.step));
+    const roof = isRoofed(tier.enclosure) ? tier.enclosure.height - LAMP_HEADROOM : Infinity;
+    const top = face + coarsest + Math.max(...tier.fittings.map((f) => f.face)) - lowest;
+    if (isFixed ? face > lowest + 1e-9 : top > roof) {
+      left.add(tier.programmeId);
+      continue;
+    }
+    hours.set(tier.programmeId, Math.min(hours.get(tier.programmeId) ?? Infinity, set.hours * 60));
     for (const f of tier.fittings) {
       if (f.hanger.kind === 'fixed') continue;
       // Lamps of a tier move together; between two steps the higher one, which no leaf comes too near to.
@@ -73,7 +87,7 @@ export function takeToStands(site: Site, look: SeasonLook, week: number, tables:
   }
   for (const [id, lit] of hours) {
     const timer = now.programmes.find((p) => p.id === id);
-    if (!timer || !Number.isFinite(lit) || timer.lit_min === lit) continue;
+    if (!timer || left.has(id) || timer.lit_min === lit) continue;
     now = setProgramme(id, timer.on_min, lit)(now);
     timers++;
   }

@@ -3,17 +3,17 @@ import clsx from 'clsx';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 
-const TABS = [
-  { href: '/lamps', label: 'Library' },
-  { href: '/lamps/compare', label: 'Compare' },
-] as const;
+interface PlaceTabsProps {
+  label: string;
+  tabs: readonly { readonly href: string; readonly label: string }[];
+}
 
-/** The parts of the lamps, each at an address of its own. */
-export function LampsTabs() {
+/** The parts of a place, each at an address of its own. */
+export function PlaceTabs({ label: place, tabs }: PlaceTabsProps) {
   const path = usePathname();
   return (
-    <nav aria-label="Lamps" className="flex gap-6 overflow-x-auto border-b border-line bg-sheet px-4 md:px-6 print:hidden">
-      {TABS.map(({ href, label }) => (
+    <nav aria-label={place} data-tabs className="flex gap-6 overflow-x-auto border-b border-line bg-sheet px-4 md:px-6 print:hidden">
+      {tabs.map(({ href, label }) => (
         <Link
           key={href}
           href={href}
