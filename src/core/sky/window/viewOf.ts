@@ -63,14 +63,53 @@ const levelOvercastTo = (γ: Radians) => (Math.sin(γ) ** 2 / 2 + (2 / 3) * Math
 const uprightTo = (γ: Radians) => γ / 2 + Math.sin(2 * γ) / 4;
 const uprightOvercastTo = (γ: Radians) => (uprightTo(γ) - (2 / 3) * Math.cos(γ) ** 3) / 3;
 
-/** Strips within which everything is smooth: cut where the horizon bends, and fine enough. */
-function stripsOf({ horizon }: Aperture, from: Radians, to: Radians): [Radians, Radians][] {
+/** Strips within which everything is smooth: cut where the horizon bends or crosses an edge of the opening, and fine enough. */
+function stripsOf(aperture: Aperture, from: Radians, to: Radians): [Radians, Radians][] {
   if (!(to > from)) return [];
-  const cuts = horizon.map((p) => p.azimuth).filter((a) => a > from && a < to);
+  const cuts = aperture.horizon.map((p) => p.azimuth).filter((a) => a > from && a < to);
   for (let i = 0; i <= LEAST_STRIPS; i++) cuts.push(from + ((to - from) * i) / LEAST_STRIPS);
-  cuts.sort((a, b) => a - b);
-  return cuts
+  const straight = between(cuts);
+  return between([...cuts, ...straight.flatMap(([a, b]) => crossings(aperture, a, b))]);
+}
+
+function between(cuts: Radians[]): [Radians, Radians][] {
+  const sorted = [...cuts].sort((a, b) => a - b);
+  return sorted
     .slice(1)
-    .map((c, i) => [cuts[i]!, c] as [number, number])
+    .map((c, i) => [sorted[i]!, c] as [number, number])
     .filter(([a, b]) => b - a > 1e-12);
+}
+
+/** Where the horizon, straight from `a` to `b`, crosses the upper or lower edge of the opening: each arches, so at most twice. */
+function crossings(aperture: Aperture, a: Radians, b: Radians): Radians[] {
+  if (aperture.horizon.length === 0) return [];
+  return (['from', 'to'] as const).flatMap((edge) => {
+    const clear = (azimuth: Radians) => heightSeen(aperture, azimuth)[edge] - horizonAt(aperture.horizon, azimuth);
+    const summit = summitOf(clear, a, b);
+    return [
+      [a, summit],
+      [summit, b],
+    ].flatMap(([low, high]) => (clear(low!) * clear(high!) < 0 ? [rootOf(clear, low!, high!)] : []));
+  });
+}
+
+/** The highest point of a function that arches between `a` and `b`, by thirds. */
+function summitOf(arch: (x: number) => number, a: number, b: number): number {
+  for (let i = 0; i < 60 && b - a > 1e-10; i++) {
+    const third = (b - a) / 3;
+    if (arch(a + third) < arch(b - third)) a += third;
+    else b -= third;
+  }
+  return (a + b) / 2;
+}
+
+/** Where a function that has other signs at `a` and `b` is zero, by halves. */
+function rootOf(f: (x: number) => number, a: number, b: number): number {
+  const sign = Math.sign(f(a));
+  for (let i = 0; i < 60 && b - a > 1e-13; i++) {
+    const middle = (a + b) / 2;
+    if (Math.sign(f(middle)) === sign) a = middle;
+    else b = middle;
+  }
+  return (a + b) / 2;
 }
