@@ -31,3 +31,19 @@ test.describe('lamps compared', () => {
     expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
   });
 });
+
+test('an advert is read out, held against itself, and corrected by the person', async ({ page }) => {
+  await page.goto('/lamps/box');
+  await page.getByLabel('What it says').fill('600 W panel, power consumption 98 W, 900 µmol/m²/s');
+  await expect(page.getByRole('heading', { name: 'One thing on this box cannot be right' })).toBeVisible();
+  await expect(page.getByTestId('box-fault').first()).toContainText('600 W is not what it draws: 98 W is');
+  await expect(page.getByTestId('box-fault').nth(1)).toContainText('Over what area?');
+  // The PPFD turns out to be the one in the centre; the claim is a slip of the pen.
+  await page.getByRole('combobox', { name: 'What 900 µmol/m²/s is' }).selectOption('PPFD in the centre');
+  await page.getByRole('button', { name: 'Remove 600 W' }).click();
+  await expect(page.getByTestId('box-fault').first()).toContainText('900 µmol/m²/s is one point in the centre');
+  // Left and come back to: what was typed still stands.
+  await page.getByRole('link', { name: 'Library' }).click();
+  await page.getByRole('link', { name: 'Box check' }).click();
+  await expect(page.getByLabel('What it says')).toHaveValue('600 W panel, power consumption 98 W, 900 µmol/m²/s');
+});

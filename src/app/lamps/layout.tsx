@@ -3,6 +3,7 @@ import { PlaceTabs } from '@/ui/parts/PlaceTabs';
 const TABS = [
   { href: '/lamps', label: 'Library' },
   { href: '/lamps/compare', label: 'Compare' },
+  { href: '/lamps/box', label: 'Box check' },
 ];
 
 export default function Layout({ children }: { children: React.ReactNode }) {

@@ -13,6 +13,7 @@ import { cheapestStart, costOfRun, costOfWeek, type PricePeriod } from '../../ju
 import { MOL_SECONDS } from '../../judge/dose/dli';
 import { readClock, showClock } from '../../units/clock';
 import { isoOf, readDay } from '../../units/day';
+import { audit } from './auditCase';
 import { answerAll, numberOf, Unreadable, type Answer, type Case } from './Case';
 
 /** Questions about energy, tariffs, loads, life, buying and yield: what is asked is known by what is given. */
@@ -22,7 +23,7 @@ export function costCase(family: string, given: Case): Answer {
   return answer(given);
 }
 
-const FAMILIES: Record<string, (given: Case) => Answer> = { energy, tariff, load, rebase, life, ageing, ownership, pergram };
+const FAMILIES: Record<string, (given: Case) => Answer> = { energy, tariff, load, rebase, life, ageing, ownership, pergram, audit };
 
 const has = (given: Case, ...fields: string[]) => fields.every((f) => given[f] !== undefined && given[f] !== null);
 const num = (given: Case, field: string, otherwise?: number): number =>
