@@ -1,3 +1,4 @@
+import { clinicCases } from '../src/core/exchange/cases/clinicCases';
 import { costCases } from '../src/core/exchange/cases/costCases';
 import { seasonCases } from '../src/core/exchange/cases/seasonCases';
 import { sunCases } from '../src/core/exchange/cases/sunCases';
@@ -10,6 +11,7 @@ const SETS: Record<string, (file: Record<string, unknown>) => Record<string, Ans
   window: sunCases,
   costs: costCases,
   season: seasonCases,
+  clinic: clinicCases,
 };
 
 const set = process.argv[2] ?? '';

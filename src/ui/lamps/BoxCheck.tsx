@@ -5,7 +5,8 @@ import { useMemo, useState } from 'react';
 import { auditClaims } from '@/core/judge/claims/auditClaims';
 import { CLAIM_KINDS, oneOf, type Claim, type ClaimKind, type Claims } from '@/core/judge/claims/Claim';
 import { MOST_LETTERS, readClaims } from '@/core/judge/claims/readClaims';
-import { setDraft, useDrafts } from '@/store/drafts';
+import { useStore } from 'zustand';
+import { drafts, setDraft } from '@/store/drafts';
 import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
@@ -17,7 +18,7 @@ const EXAMPLE = '“1000 W” LED panel, power consumption 65 W, 900 µmol/m²/s
 
 /** What a box or advert says, read out, held against itself and against physics, and against one's own tier. */
 export function BoxCheck() {
-  const text = useDrafts((s) => s.texts[PLACE] ?? '');
+  const text = useStore(drafts, (s) => s.texts[PLACE] ?? '');
   // Corrections belong to the text that they were made on.
   const [corrected, setCorrected] = useState<{ of: string; figures: readonly Claim[] } | null>(null);
   const read = useMemo(() => readClaims(text), [text]);
