@@ -2,6 +2,7 @@ import { clinicCases } from '../src/core/exchange/cases/clinicCases';
 import { costCases } from '../src/core/exchange/cases/costCases';
 import { seasonCases } from '../src/core/exchange/cases/seasonCases';
 import { sunCases } from '../src/core/exchange/cases/sunCases';
+import { trialCases } from '../src/core/exchange/cases/trialCases';
 import type { Answer } from '../src/core/exchange/cases/Case';
 import { askedText } from './askedText';
 
@@ -12,6 +13,7 @@ const SETS: Record<string, (file: Record<string, unknown>) => Record<string, Ans
   costs: costCases,
   season: seasonCases,
   clinic: clinicCases,
+  trials: trialCases,
 };
 
 const set = process.argv[2] ?? '';
