@@ -101,7 +101,7 @@ const spectrumSample = Array.from({ length: 81 }, (_, i) => `${380 + 5 * i},${(M
 
 const siteSamples = () => [
   exportSite(demoSite('en-GB', dayFrom(2027, 2, 20))),
-  ...[1, 2, 3, 4, 5, 6].map((v) => file(`test/fixtures/site-version-${v}.json`)),
+  ...[1, 2, 3, 4, 5, 6, 7, 8].map((v) => file(`test/fixtures/site-version-${v}.json`)),
 ];
 
 const meterWorld = () => JSON.stringify({ kindId: 'lux-basic', seed: 3, lampFactor: 0.9, meterFactor: 1.1, filter: 'sound', daylight: 5, noise: 0.01, sway_m: 0.002, scene: JSON.parse(file('docs/examples/shelf.json')) as unknown }); // prettier-ignore

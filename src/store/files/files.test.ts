@@ -8,6 +8,9 @@ import { mapCsv } from '../../core/exchange/formats/mapCsv';
 import { lampLibrary } from '../../core/things/lamp/lampLibrary';
 import { setUpOf } from '../../core/answer/stand/setUp';
 import { questionOf } from '../light/followSetUp';
+import { beginTest, endTest, openCase, tell, toggleDenied, togglePlace, toggleSign } from '../../core/site/stand/changeClinic';
+import { addTrial } from '../../core/site/stand/changeTrials';
+import type { Trial } from '../../core/site/trial/Trial';
 import { demoSite } from '../site/demoSite';
 import { keepLamp } from '../site/setUpVerbs';
 import { tables } from '../../core/things/tables/libraryTables';
@@ -137,6 +140,74 @@ test('a file of version 7, written before a season could be planned, is brought 
   expect(read(exportSite(old))).toEqual(old);
 });
 
+test('a file of version 8, written before there were clinic and trials, is brought up to date', () => {
+  const old = read(readFileSync('test/fixtures/site-version-8.json', 'utf8'));
+  expect([old.clinic, old.trials]).toEqual([[], []]);
+  expect(old.season).not.toBeNull();
+  expect(read(exportSite(old))).toEqual(old);
+});
+
+test('clinic and trials go out and come in as they were, and what contradicts itself in them is named', () => {
+  const trial: Trial = {
+    id: 't1',
+    name: 'Far or near',
+    factor: 'distance',
+    equalDose: false,
+    outcome: { name: 'stem height', unit: 'mm', kind: 'measured', isBlind: true },
+    starts: dayFrom(2027, 2, 1),
+    ends: null,
+    selection: 'none',
+    rotate_days: 3,
+    arms: [
+      { id: 'A', name: 'near', medium: '', isMatOn: false },
+      { id: 'B', name: 'far', medium: 'fine mix', isMatOn: true },
+    ],
+    trays: [
+      { code: 'K7', arm: 'A', trayId: null, block: 'left', values: [12.5, null, 0], sown: null },
+      { code: 'M2', arm: 'B', trayId: 'gone', block: '', values: [], sown: 24 },
+    ],
+    deviations: [{ id: 'd', day: dayFrom(2027, 2, 9), text: 'a mat came off', arms: ['B'] }],
+    seed: 7,
+    ended: dayFrom(2027, 3, 1),
+  };
+  const base = demoSite('en-GB', null);
+  const opened = openCase({ id: 'c1', batchId: base.batches[0]!.id, trayId: 'x', opened: dayFrom(2027, 2, 20) })(base);
+  const changes = [
+    toggleSign('c1', 'pale'),
+    togglePlace('c1', 8),
+    togglePlace('c1', 2),
+    toggleDenied('c1', 'dose-short'),
+    tell('c1', { night_C: 17.5, hasFan: false, happened: ['moved'] }),
+    beginTest('c1', {
+      test: 'measure-spot',
+      cause: 'light-too-weak',
+      next: 'too-warm',
+      began: dayFrom(2027, 2, 21),
+      look: dayFrom(2027, 2, 26),
+      outcome: null,
+    }),
+    endTest('c1', 'helped'),
+  ];
+  const site = addTrial(trial)(changes.reduce((s, change) => change(s), opened));
+  expect(read(exportSite(site))).toEqual(site);
+  expect(site.clinic[0]).toMatchObject({ places: [2, 8], signs: ['pale'], tests: [{ outcome: 'helped' }] });
+  const wrong = (
+    change: (f: { clinic: Record<string, unknown>[]; trials: { arms: unknown[]; trays: Record<string, unknown>[] }[] }) => void,
+  ): string[] => {
+    const file = JSON.parse(exportSite(site)) as Parameters<typeof change>[0];
+    change(file);
+    const got = readSiteText(JSON.stringify(file));
+    return got.ok ? [] : got.problems.map((p) => `${p.code} ${p.at}`);
+  };
+  expect(wrong((f) => (f.clinic[0]!.signs = ['levitating']))).toEqual(['site/isIn clinic[0].signs']);
+  expect(wrong((f) => (f.clinic[0]!.places = [9]))).toEqual(['site/max clinic[0].places']);
+  expect(wrong((f) => (f.trials[0]!.trays[1]!.code = 'K7'))).toEqual(['site/id-twice trials[0].trays[1]']);
+  expect(wrong((f) => (f.trials[0]!.trays[1]!.arm = 'C'))).toEqual(['site/missing trials[0].trays[1].arm']);
+  expect(wrong((f) => f.trials[0]!.arms.pop())).toEqual(
+    ['site/arrayMinSize trials[0].arms', 'site/missing trials[0].trays[1].arm'].slice(0, 1),
+  );
+});
+
 test('a season goes out and comes in as it was, and what contradicts itself in it is named', () => {
   const planned = demoSite('en-GB', dayFrom(2027, 2, 20));
   expect(planned.season!.batches.length).toBeGreaterThan(8);
@@ -188,7 +259,7 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes(text.replace('"stands": [', '"stands": [[], '))).toEqual(['file/list-in-list stands[0]']);
   expect(codes(text.replace('"tiers": [', '"tiers": [[{}], '))).toEqual(['file/list-in-list stands[0].tiers[0]']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
-  expect(codes(text.replace('"version": 8', '"version": 9'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"version": 9', '"version": 10'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
   expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
 });

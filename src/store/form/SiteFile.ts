@@ -26,6 +26,10 @@ import { MOST_CROPS, MOST_NOTES } from '../../core/site/crop/changeCrops';
 import { MOST_PLUGGED } from '../../core/site/stand/changeOutlets';
 import { CropFile, CropNoteFile } from './CropFile';
 import { BatchFile, CalendarFile, KeptChartFile, PluggedFile, ProgrammeFile, VisitsFile, JobMarkFile } from './SeasonFile';
+import { MOST_CASES } from '../../core/site/clinic/ClinicCase';
+import { MOST_TRIALS } from '../../core/site/trial/Trial';
+import { ClinicCaseFile } from './ClinicFile';
+import { TrialFile } from './TrialFile';
 import { IsDay } from './IsDay';
 import { MOST_PRICES } from '../../core/site/stand/changePrices';
 import { MOST_MARKS } from '../../core/site/today/JobMark';
@@ -309,10 +313,10 @@ export class LampPriceFile {
   @IsDay() day!: string;
 }
 
-/** A site as it is written to disk and to exported files, version 8. Lengths in metres; units stand in the names. */
+/** A site as it is written to disk and to exported files, version 9. Lengths in metres; units stand in the names. */
 export class SiteFile {
   @Equals('copper-noon/site') format!: 'copper-noon/site';
-  @Equals(8) version!: 8;
+  @Equals(9) version!: 9;
   @Matches(/^[A-Z]{3}$/) currency!: string;
   @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
   @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => StandFile) stands!: StandFile[];
@@ -333,5 +337,7 @@ export class SiteFile {
   @IsArray() @ArrayMaxSize(MOST_WINDOWS) @ValidateNested({ each: true }) @Type(() => WindowFile) windows!: WindowFile[];
   @IsArray() @ArrayMaxSize(MOST_MARKS) @ValidateNested({ each: true }) @Type(() => JobMarkFile) jobMarks!: JobMarkFile[];
   @IsArray() @ArrayMaxSize(MOST_PRICES) @ValidateNested({ each: true }) @Type(() => LampPriceFile) lampPrices!: LampPriceFile[];
+  @IsArray() @ArrayMaxSize(MOST_CASES) @ValidateNested({ each: true }) @Type(() => ClinicCaseFile) clinic!: ClinicCaseFile[];
+  @IsArray() @ArrayMaxSize(MOST_TRIALS) @ValidateNested({ each: true }) @Type(() => TrialFile) trials!: TrialFile[];
   @IsOptional() @IsObject() @ValidateNested() @Type(() => SeasonPlanFile) season!: SeasonPlanFile | null;
 }

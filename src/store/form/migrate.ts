@@ -9,7 +9,7 @@ import { CORD } from '../../core/site/stand/Hanger';
 import { ON_THE_FLOOR, SHELF } from '../../core/site/stand/plain';
 
 /** The version of the file that is written today. */
-export const VERSION = 8;
+export const VERSION = 9;
 
 /**
  * Brings the file of an older version up to today's, step by step. What is not as the older version promised is left as
@@ -25,6 +25,7 @@ export const VERSION = 8;
  *            There was none of it before.
  *     6 → 7: the household has a place, a climate and windows, and stands may be at one. Before, nothing was known of it.
  *     7 → 8: the household may plan a season, jobs of a day are ticked, lamps have prices. Before, there was none of it.
+ *     8 → 9: plants that look wrong are followed in the clinic, and trays compared in trials. Before, there was none of it.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;
@@ -33,7 +34,8 @@ export function migrate(data: Record<string, unknown>): Record<string, unknown> 
   const fifth = fourth.version === 4 ? toVersion5(fourth) : fourth;
   const sixth = fifth.version === 5 ? toVersion6(fifth) : fifth;
   const seventh = sixth.version === 6 ? toVersion7(sixth) : sixth;
-  return seventh.version === 7 ? { season: null, jobMarks: [], lampPrices: [], ...seventh, version: 8 } : seventh;
+  const eighth = seventh.version === 7 ? { season: null, jobMarks: [], lampPrices: [], ...seventh, version: 8 } : seventh;
+  return eighth.version === 8 ? { clinic: [], trials: [], ...eighth, version: 9 } : eighth;
 }
 
 const toVersion2 = (data: Record<string, unknown>) => withTiers({ ...data, version: 2 }, (tier) => ({ readings: [], ...tier }));

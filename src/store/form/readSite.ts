@@ -2,6 +2,8 @@ import type { KeptChartFile } from './SeasonFile';
 import type { KeptChart } from '../../core/site/hang/KeptChart';
 import { dayOf, type Day } from '../../core/units/day';
 import { atWindowOf, placeOf, windowOf } from './WindowFile';
+import { caseOf } from './ClinicFile';
+import { trialOf, trialProblems } from './TrialFile';
 import { seasonOf, seasonProblems } from './PlannedFile';
 import { cropOfFile, cropProblems } from './ownCrops';
 import { plainToInstance } from 'class-transformer';
@@ -154,6 +156,8 @@ export function siteOf(file: SiteFile): Site {
     place: file.place ? placeOf(file.place) : null,
     climate: { kind: file.climate.kind, name: file.climate.name, sunshine: [...file.climate.sunshine] },
     windows: file.windows.map(windowOf),
+    clinic: file.clinic.map(caseOf),
+    trials: file.trials.map(trialOf),
     lampPrices: file.lampPrices.map((p) => ({ lampId: p.lampId, price: p.price, day: dayOf(p.day) })),
     jobMarks: file.jobMarks.map((m) => ({ key: m.key, day: dayOf(m.day), state: m.state, until: m.until ? dayOf(m.until) : null })),
     season: file.season ? seasonOf(file.season) : null,
@@ -315,6 +319,11 @@ function brokenLinks(file: SiteFile): Problem[] {
     if (crop) missing(crop.stages.some((s) => s.stage === b.stage), `batches[${i}].stage`, b.stage); // prettier-ignore
   });
   if (file.season) problems.push(...seasonProblems(file.season, (id) => ownCrops.has(id) || tables.crop(id) !== undefined));
+  file.clinic.forEach((c, i) => once(c.id, `clinic[${i}].id`));
+  file.trials.forEach((t, i) => {
+    once(t.id, `trials[${i}].id`);
+    problems.push(...trialProblems(t, `trials[${i}]`));
+  });
   file.programmes.forEach((p, i) => once(p.id, `programmes[${i}].id`));
   const lampThere = (id: string) => lampIds.has(id) || tables.lamp(id) !== undefined;
   file.spares.forEach((p, i) => missing(lampThere(p.lampId), `spares[${i}].lampId`, p.lampId));

@@ -5,6 +5,8 @@ import type { LitLamp, Reading } from '../../core/site/reading/Reading';
 import { isoOf, type Day } from '../../core/units/day';
 import type { KeptChart } from '../../core/site/hang/KeptChart';
 import { writeAtWindow, writePlace, writeWindow } from './WindowFile';
+import { writeCase } from './ClinicFile';
+import { writeTrial } from './TrialFile';
 import { writeSeason } from './PlannedFile';
 import { writeCrop } from './ownCrops';
 import type { LampFile, LitLampFile, ReadingFile, SiteFile } from './SiteFile';
@@ -13,7 +15,7 @@ import type { LampFile, LitLampFile, ReadingFile, SiteFile } from './SiteFile';
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 8,
+    version: 9,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
     stands: site.stands.map((s) => ({
@@ -117,6 +119,8 @@ export function writeSite(site: Site): SiteFile {
     place: site.place && writePlace(site.place),
     climate: { kind: site.climate.kind, name: site.climate.name, sunshine: [...site.climate.sunshine] },
     windows: site.windows.map(writeWindow),
+    clinic: site.clinic.map(writeCase),
+    trials: site.trials.map(writeTrial),
     lampPrices: site.lampPrices.map(({ day, ...p }) => ({ ...p, day: isoOf(day) })),
     jobMarks: site.jobMarks.map((m) => ({
       key: m.key,

@@ -114,3 +114,6 @@ export const TREATMENTS = [
   'none',
 ] as const;
 export type Treatment = (typeof TREATMENTS)[number];
+
+export const isCause = (name: string): name is Cause => (CAUSES as readonly string[]).includes(name);
+export const isClinicTest = (name: string): name is ClinicTest => (CLINIC_TESTS as readonly string[]).includes(name);

@@ -1,10 +1,10 @@
 import type { Crop, StageName } from '../../things/crop/Crop';
 import type { Dli, Hours, Metres, Ppfd } from '../../units/quantities';
+import type { FED, HAPPENED, WATERED } from '../../site/clinic/ClinicCase';
 import type { Sign } from './signs';
 
 /** What happened lately that leaves or roots may answer to. */
-export const CHANGES = ['potted-on', 'stronger-light', 'weaker-light', 'more-wind', 'colder', 'warmer', 'fed', 'watered', 'moved'] as const;
-export type Change = (typeof CHANGES)[number];
+export type Change = (typeof HAPPENED)[number];
 
 export const PLACES = ['centre', 'edge', 'corner', 'one-side', 'one-plant', 'all'] as const;
 export type Place = (typeof PLACES)[number];
@@ -58,14 +58,14 @@ export interface Circumstances {
   readonly roots: {
     readonly temperature: number | null;
     readonly isMatOn: boolean | null;
-    readonly water: 'wet' | 'dry' | 'even' | null;
+    readonly water: (typeof WATERED)[number] | null;
     readonly ph: number | null;
     readonly isHardWater: boolean | null;
     readonly isPotSmall: boolean | null;
   };
   /** More than one to a cell, or leaves that touch long since. */
   readonly isCrowded: boolean | null;
-  readonly feed: { readonly strength: 'none' | 'weak' | 'half' | 'full' | 'too-much'; readonly daysAgo: number | null } | null;
+  readonly feed: { readonly strength: (typeof FED)[number]; readonly daysAgo: number | null } | null;
   /** Within some ten days before it was seen. */
   readonly changes: readonly Change[];
   /** A kind that looks like this by nature: red-leaved, yellow-leaved, variegated, dwarf or tall. */

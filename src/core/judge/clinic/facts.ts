@@ -88,6 +88,7 @@ export const FACT_IDS = [
   'age',
   'all-in-order',
   'something-off',
+  'tested',
 ] as const;
 export type FactId = (typeof FACT_IDS)[number];
 

@@ -2,6 +2,8 @@ import type { Climate } from '../../sky/outdoors/climates';
 import type { Place } from '../../sky/outdoors/outdoorsAt';
 import type { AtWindow, Window } from '../window/Window';
 import type { JobMark } from '../today/JobMark';
+import type { ClinicCase } from '../clinic/ClinicCase';
+import type { Trial } from '../trial/Trial';
 import type { SeasonPlan } from '../season/SeasonPlan';
 import type { Stated } from './Stated';
 import type { Crop, StageName } from '../../things/crop/Crop';
@@ -57,6 +59,10 @@ export interface Site {
   readonly jobMarks: readonly JobMark[];
   /** What lamps cost, one by one, and when that was so. */
   readonly lampPrices: readonly LampPrice[];
+  /** Plants that looked wrong, the oldest first. */
+  readonly clinic: readonly ClinicCase[];
+  /** Comparisons of trays, the oldest first. */
+  readonly trials: readonly Trial[];
 }
 
 /** The price of one lamp of a kind, on a day. */

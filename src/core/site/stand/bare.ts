@@ -38,4 +38,6 @@ export const BARE_SITE: Omit<Site, 'currency' | 'price_per_kWh'> = {
   season: null,
   jobMarks: [],
   lampPrices: [],
+  clinic: [],
+  trials: [],
 };

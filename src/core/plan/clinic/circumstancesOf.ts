@@ -1,0 +1,174 @@
+import { daylightOf } from '../../site/stand/Site';
+import type { ClinicCase } from '../../site/clinic/ClinicCase';
+import { plantAreaOf } from '../../site/stand/footprint';
+import type { LightMap, Rect } from '../../light/field/Grid';
+import type { Place, Circumstances, Change } from '../../judge/clinic/Circumstances';
+import { SIGN_NAMES, type Sign } from '../../judge/clinic/signs';
+import { daylightDose, photoperiodOf } from '../../judge/dose/LightDay';
+import { MOL_SECONDS } from '../../judge/dose/dli';
+import type { TrayLight } from '../../answer/bench/BenchQuestion';
+import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
+import type { Day } from '../../units/day';
+import type { Dli, Ppfd } from '../../units/quantities';
+
+/** A tray of a stand, as it is today, and its light; null while that is not worked out. */
+export interface Standing {
+  readonly stand: BenchStand;
+  readonly tier: BenchTier;
+  readonly tray: BenchTray;
+  readonly light: TrayLight | null;
+}
+
+/** The nine places of a tray: mean PPFD of each, row by row from the back left. */
+export function ninths({ map }: Pick<TrayLight, 'map'>, area: Rect): Ppfd[] {
+  const at = (i: number) => {
+    const [column, row] = [i % 3, 2 - Math.floor(i / 3)];
+    const third = (from: number, to: number, n: number) => [from + ((to - from) * n) / 3, from + ((to - from) * (n + 1)) / 3] as const;
+    const [x0, x1] = third(area.x0, area.x1, column);
+    const [y0, y1] = third(area.y0, area.y1, row);
+    return meanOver(map, { x0, x1, y0, y1 });
+  };
+  return Array.from({ length: 9 }, (_, i) => at(i));
+}
+
+function meanOver({ area, columns, rows, ppfd }: LightMap, { x0, x1, y0, y1 }: Rect): Ppfd {
+  const [dx, dy] = [(area.x1 - area.x0) / columns, (area.y1 - area.y0) / rows];
+  let sum = 0;
+  let count = 0;
+  let nearest = 0;
+  let least = Infinity;
+  for (let r = 0; r < rows; r++)
+    for (let c = 0; c < columns; c++) {
+      const [x, y] = [area.x0 + (c + 0.5) * dx, area.y0 + (r + 0.5) * dy];
+      const value = ppfd[c + columns * r]!;
+      if (x >= x0 && x < x1 && y >= y0 && y < y1) {
+        sum += value;
+        count++;
+      }
+      const away = Math.hypot(x - (x0 + x1) / 2, y - (y0 + y1) / 2);
+      if (away < least) [least, nearest] = [away, value];
+    }
+  // A place smaller than a cell has the light of the nearest one.
+  return count > 0 ? sum / count : nearest;
+}
+
+const CORNERS = [0, 2, 6, 8];
+const SIDES = [
+  [0, 1, 2],
+  [6, 7, 8],
+  [0, 3, 6],
+  [2, 5, 8],
+];
+
+/** What nine places that were pressed are called. */
+export function placeOf(places: readonly number[]): Place {
+  if (places.length === 0 || places.length >= 7) return 'all';
+  if (places.includes(4)) return places.length <= 5 ? 'centre' : 'all';
+  if (places.length === 1) return CORNERS.includes(places[0]!) ? 'corner' : 'edge';
+  if (places.every((p) => CORNERS.includes(p))) return 'corner';
+  return SIDES.some((side) => places.every((p) => side.includes(p))) ? 'one-side' : 'edge';
+}
+
+/** Changes of longer ago show no more, days. */
+const LATELY = 10;
+const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length;
+
+/**
+ * Gathers what the plan, the log and the person know of plants that look wrong, at the very places where they look worst. What the person
+ * says goes before what the plan says. What nobody knows is null.
+ */
+export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: Standing, day: Day): Circumstances {
+  const { told } = kase;
+  const { crop, stage, batch } = tray;
+  const nine = light ? ninths(light, plantAreaOf(tray.tray)) : null;
+  const doseAt = (ppfd: Ppfd): Dli => ppfd * tier.hours * MOL_SECONDS + daylightDose(tier.day);
+  const worst = kase.places.length > 0 ? kase.places : [0, 1, 2, 3, 4, 5, 6, 7, 8];
+  const ppfd = nine ? mean(worst.map((p) => nine[p]!)) : null;
+  const others = (wanted: readonly number[]) => {
+    const there = nine && kase.places.length > 0 ? wanted.filter((p) => !kase.places.includes(p)).map((p) => nine[p]!) : [];
+    return there.length > 0 ? doseAt(mean(there)) : null;
+  };
+  const dli = ppfd === null ? null : doseAt(ppfd);
+  const faces = tier.lamps.map((l) => l.fitting.face - tray.canopy);
+  const since = kase.since ?? kase.opened;
+  const lately = batch.log.filter((l) => l.day <= since && l.day > since - LATELY);
+  const fed = batch.log.filter((l) => l.what === 'fed' && l.day <= day).at(-1);
+  const ageDays = batch.age ?? null;
+  const mat = stand.stand.plugged.some((p) => p.kind === 'mat');
+  const fan = stand.stand.plugged.some((p) => p.kind === 'fan');
+  const changes = new Set<Change>(told.happened ?? []);
+  if (lately.some((l) => l.what === 'potted-on')) changes.add('potted-on');
+  if (lately.some((l) => l.what === 'moved')) changes.add('moved');
+  const later = crop.containerPath.filter((p) => ageDays !== null && p.fromDay + LATELY < ageDays).at(-1);
+  return {
+    crop,
+    stage: stage.stage,
+    ageDays,
+    place: placeOf(kase.places),
+    signs: kase.signs.filter((s): s is Sign => (SIGN_NAMES as readonly string[]).includes(s)),
+    light: {
+      dli,
+      ppfd,
+      hours: tier.lamps.length > 0 || daylightOf(tier.tier) ? photoperiodOf(tier.day) : null,
+      hoursPlanned: null,
+      dliMin: stage.dliMin,
+      dliTarget: stage.dliTarget,
+      dliMax: stage.dliMax,
+      ppfdMax: stage.ppfdMax,
+      elsewhere: { centre: others([4]), edge: others([1, 3, 5, 7]), corner: others(CORNERS) },
+      dliWhenNew: null,
+      lampHours: tier.tier.ageing.used_h,
+      spectrum: spectrumOf(tier),
+      clearance: faces.length > 0 ? Math.max(0, Math.min(...faces)) : null,
+      distance: faces.length > 0 ? Math.min(...faces) + tray.plantHeight : null,
+      isHot: told.isLampHot ?? tier.lamps.some((l) => !l.lamp.coolSurface),
+      leafTemperature: null,
+      daysInDark: told.daysInDark ?? null,
+      windowShare: dli === null || dli === 0 ? null : Math.min(1, daylightDose(tier.day) / dli),
+      isBlackout: false,
+    },
+    air: {
+      day: told.day_C ?? null,
+      night: told.night_C ?? null,
+      hasFan: told.hasFan ?? (fan ? true : null),
+      humidity: told.humidity_percent ?? null,
+      isDraughty: told.isDraughty ?? null,
+      isCovered: tray.tray.coverId !== null,
+    },
+    roots: {
+      temperature: told.compost_C ?? null,
+      isMatOn: told.isMatOn ?? (mat ? true : null),
+      water: told.water ?? null,
+      ph: told.ph ?? null,
+      isHardWater: null,
+      isPotSmall:
+        told.isPotSmall ??
+        (later && tray.tray.containerId !== null
+          ? later.containerId !== tray.tray.containerId && isBehind(crop.containerPath, tray.tray.containerId, later.fromDay)
+          : null),
+    },
+    isCrowded: told.isCrowded ?? (batch.log.some((l) => l.what === 'thinned') ? false : null),
+    feed: told.fed ? { strength: told.fed, daysAgo: null } : fed ? { strength: 'weak', daysAgo: day - fed.day } : null,
+    changes: [...changes],
+    isOfSuchKind: told.isOfSuchKind ?? false,
+  };
+}
+
+/** Whether a container comes earlier in a crop's life than a day. */
+function isBehind(
+  path: readonly { readonly containerId: string; readonly fromDay: number }[],
+  containerId: string,
+  fromDay: number,
+): boolean | null {
+  const own = path.find((p) => p.containerId === containerId);
+  return own ? own.fromDay < fromDay : null;
+}
+
+/** Of the lamp that gives most. */
+function spectrumOf(tier: BenchTier): Circumstances['light']['spectrum'] {
+  const ids = tier.lamps.map((l) => l.lamp.spectrumId);
+  if (ids.length === 0) return null;
+  if (ids.every((id) => /blurple|pink|red-blue/.test(id))) return 'red-blue';
+  if (ids.every((id) => /hps|incandescent|halogen/.test(id))) return 'far-red';
+  return 'white';
+}

@@ -1,0 +1,124 @@
+import type { ClinicCase, TestRun, Told } from '../../site/clinic/ClinicCase';
+import { isCause, isClinicTest, type Cause, type ClinicTest, type Treatment } from '../../judge/clinic/Cause';
+import { factsOf, type Fact } from '../../judge/clinic/facts';
+import { daysToAnswer, testFor, treatmentsFor } from '../../judge/clinic/mend';
+import { weighCauses, type Weighed } from '../../judge/clinic/weighCauses';
+import type { Day } from '../../units/day';
+import { circumstancesOf, type Standing } from './circumstancesOf';
+
+/** A question whose answer would tell most. */
+export interface Asked {
+  readonly field: keyof Told;
+  /** How much the shares would move, on average over its answers: 0 … 1. */
+  readonly worth: number;
+}
+
+export interface Diagnosis {
+  readonly weighed: readonly Weighed[];
+  /** All facts, those that were denied as well: they stay to be seen. */
+  readonly facts: readonly Fact[];
+  /** Honest when it cannot tell: nothing was seen, or no cause stands out. */
+  readonly certainty: 'nothing-seen' | 'unclear' | 'likely' | 'clear';
+  readonly test: ClinicTest;
+  readonly lookIn_days: number;
+  readonly treatments: readonly Treatment[];
+  readonly questions: readonly Asked[];
+}
+
+/** A cause that holds so much of all is likely, and clear. */
+const LIKELY = 0.5;
+const CLEAR = 0.8;
+/** An answer that moves less is not asked for. */
+const WORTH_ASKING = 0.04;
+const MOST_QUESTIONS = 3;
+
+/** What is wrong, as far as signs, plan and person tell; what would tell more; what to try and what mends it. */
+export function diagnose(kase: ClinicCase, standing: Standing, day: Day): Diagnosis {
+  const circumstances = circumstancesOf(kase, standing, day);
+  const facts = factsOf(circumstances);
+  const used = facts.filter((f) => !kase.denied.includes(f.id));
+  const tried = factsOfTests(kase.tests);
+  const weigh = (c: ClinicCase) => {
+    const of = circumstancesOf(c, standing, day);
+    return weighCauses(of, [...factsOf(of).filter((f) => !kase.denied.includes(f.id)), ...tried]);
+  };
+  const weighed = weighCauses(circumstances, [...used, ...tried]);
+  const [first, second] = [weighed[0]!, weighed[1]!];
+  const isSeen = circumstances.signs.length > 0;
+  return {
+    weighed,
+    facts,
+    certainty: !isSeen ? 'nothing-seen' : first.share >= CLEAR ? 'clear' : first.share >= LIKELY ? 'likely' : 'unclear',
+    test: testFor(first.cause, circumstances, second.share > 0.15 ? second.cause : null),
+    lookIn_days: daysToAnswer(first.cause, circumstances),
+    treatments: treatmentsFor(first.cause, circumstances),
+    questions: isSeen ? questionsFor(kase, weighed, weigh) : [],
+  };
+}
+
+/** What a test that has come out says of the cause that it was made for, and of the next one. */
+const OUTCOME_FACTORS = { helped: [5, 0.5], same: [0.25, 1.5], worse: [0.15, 1.5] } as const;
+
+function factsOfTests(tests: readonly TestRun[]): Fact[] {
+  return tests.flatMap((t): Fact[] => {
+    if (t.outcome === null || !isCause(t.cause) || !isCause(t.next)) return [];
+    const [own, next] = OUTCOME_FACTORS[t.outcome];
+    return [
+      {
+        id: 'tested',
+        from: 'person',
+        found: null,
+        against: null,
+        factors: { [t.cause]: own, [t.next]: next } as Partial<Record<Cause, number>>,
+      },
+    ];
+  });
+}
+
+/** Answers that a person could give, by what they are of. */
+const ANSWERS: { readonly [K in keyof Told]-?: readonly NonNullable<Told[K]>[] } = {
+  night_C: [8, 16, 24],
+  day_C: [14, 21, 29],
+  compost_C: [10, 20, 28],
+  humidity_percent: [25, 55, 90],
+  ph: [6, 7.5],
+  daysInDark: [0, 3],
+  water: ['wet', 'dry', 'even'],
+  fed: ['none', 'half', 'full'],
+  hasFan: [true, false],
+  isDraughty: [true, false],
+  isMatOn: [true, false],
+  isCrowded: [true, false],
+  isPotSmall: [true, false],
+  isOfSuchKind: [true, false],
+  isLampHot: [true, false],
+  happened: [[], ['stronger-light'], ['potted-on'], ['colder']],
+};
+
+/** Of what nobody has said yet, what would move the shares most: half of the sum of all moves, over the answers. */
+function questionsFor(kase: ClinicCase, now: readonly Weighed[], weigh: (c: ClinicCase) => readonly Weighed[]): Asked[] {
+  const shares = new Map(now.map((w) => [w.cause, w.share]));
+  return (Object.keys(ANSWERS) as (keyof Told)[])
+    .filter((field) => kase.told[field] === undefined)
+    .map((field) => {
+      const answers = ANSWERS[field] as readonly unknown[];
+      const moved = answers.map((answer) => {
+        const then = weigh({ ...kase, told: { ...kase.told, [field]: answer } });
+        return then.reduce((sum, w) => sum + Math.abs(w.share - shares.get(w.cause)!), 0) / 2;
+      });
+      return { field, worth: moved.reduce((a, b) => a + b, 0) / moved.length };
+    })
+    .filter((q) => q.worth >= WORTH_ASKING)
+    .sort((a, b) => b.worth - a.worth)
+    .slice(0, MOST_QUESTIONS);
+}
+
+/** The test that is begun for a cause, with the day on which to look again. */
+export function testRun({ weighed, test, lookIn_days }: Diagnosis, day: Day): TestRun {
+  return { test, cause: weighed[0]!.cause, next: weighed[1]!.cause, began: day, look: day + lookIn_days, outcome: null };
+}
+
+export const runningTest = (kase: ClinicCase): (TestRun & { readonly test: ClinicTest }) | null => {
+  const last = kase.tests.at(-1);
+  return last && last.outcome === null && isClinicTest(last.test) ? { ...last, test: last.test } : null;
+};
