@@ -3,6 +3,7 @@ import type { Site } from '../../core/site/stand/Site';
 import { withDemoBench } from './demoBench';
 import { withDemoReadings } from './demoReadings';
 import type { Day } from '../../core/units/day';
+import { withDemoClinic } from './demoClinic';
 import { withDemoPlan } from './demoPlan';
 import { withDemoSeason } from './demoSeason';
 import { withDemoWindows } from './demoWindows';
@@ -128,5 +129,5 @@ export function demoCorners(language: string): Site {
 /** The whole demo: its stands on the bench, and its corners; with the dates of its season where the day is known. */
 export function demoSite(language: string, today: Day | null = null): Site {
   const site = withDemoWindows(withDemoReadings(withDemoBench(demoCorners(language))));
-  return today === null ? site : withDemoPlan(withDemoSeason(site, today), today);
+  return today === null ? site : withDemoClinic(withDemoPlan(withDemoSeason(site, today), today), today);
 }

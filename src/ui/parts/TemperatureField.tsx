@@ -6,8 +6,8 @@ import { TypedField } from './TypedField';
 
 interface TemperatureFieldProps {
   label: string;
-  /** °C. */
-  value: number;
+  /** °C; null: not said. */
+  value: number | null;
   min: number;
   max: number;
   onChange(celsius: number): void;
@@ -20,7 +20,7 @@ export function TemperatureField({ value, min, max, ...rest }: TemperatureFieldP
   return (
     <TypedField
       {...rest}
-      shown={showTemperature(value, temperatureUnit)}
+      shown={value === null ? '' : showTemperature(value, temperatureUnit)}
       read={(text) => readTemperature(text, temperatureUnit, decimalSign())}
       refuse={(v) =>
         v >= min - 0.3 && v <= max + 0.3

@@ -1,6 +1,6 @@
 'use client';
 import clsx from 'clsx';
-import { CalendarRange, LampDesk, Lightbulb, ListChecks, Rows3, Settings } from 'lucide-react';
+import { CalendarRange, HeartPulse, LampDesk, Lightbulb, ListChecks, Rows3, Settings } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 
@@ -10,6 +10,7 @@ const PLACES = [
   { href: '/stands', label: 'Stands', icon: Rows3, also: ['/tray'] },
   { href: '/season', label: 'Season', icon: CalendarRange, also: [] },
   { href: '/lamps', label: 'Lamps', icon: Lightbulb, also: [] },
+  { href: '/clinic', label: 'Clinic', icon: HeartPulse, also: [] },
   { href: '/settings', label: 'Settings', icon: Settings, also: [] },
 ];
 

@@ -17,6 +17,8 @@ const PLACES: readonly (readonly [string, string, readonly string[]])[] = [
   ['/season/crops', 'Crops', ['plants']],
   ['/lamps', 'Lamps', ['library']],
   ['/lamps/compare', 'Compare lamps', ['cost', 'price', 'money', 'buy']],
+  ['/lamps/box', 'Box check', ['advert', 'watts', 'equivalent']],
+  ['/clinic', 'Clinic', ['wrong', 'leggy', 'sick', 'diagnosis']],
   ['/settings', 'Settings', ['units', 'currency', 'theme', 'quiet hours']],
   ['/settings/data', 'Your data', ['backup', 'restore', 'export', 'import', 'save']],
 ];

@@ -151,6 +151,30 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, uni
         href: job.standId ? `/stands/${encodeURIComponent(job.standId)}/readings` : null,
         done: 'Noted.',
       };
+    case 'look-again':
+      return {
+        title: `Look at ${batchName(site, what.batchId)} again`,
+        where,
+        why: `You changed one thing for half of it, to find out what is wrong. Compare the new growth, and say in the clinic how it did.${late}`,
+        href: `/clinic/${encodeURIComponent(what.caseId)}`,
+        done: 'Noted. Say in the clinic how it did: only then it counts.',
+      };
+    case 'trial': {
+      const trial = site.trials.find((t) => t.id === what.trialId);
+      return {
+        title:
+          what.act === 'rotate'
+            ? `Let the trays of “${trial?.name ?? 'the trial'}” change places`
+            : `Measure the trial “${trial?.name ?? ''}”`,
+        where: 'Season, trials',
+        why:
+          what.act === 'rotate'
+            ? `Each tray moves on by one place, so that no place favours an arm.${late}`
+            : `It ends today, as fixed before it began. Measure every plant by its tray’s code, before you look which arm that is.${late}`,
+        href: `/season/trials/${encodeURIComponent(what.trialId)}`,
+        done: 'Noted.',
+      };
+    }
   }
 }
 

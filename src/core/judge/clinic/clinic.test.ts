@@ -1,8 +1,10 @@
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { cropLibrary } from '../../things/crop/cropLibrary';
 import { CAUSES, type Cause } from './Cause';
 import { PLACES, type Circumstances } from './Circumstances';
-import { factsOf } from './facts';
+import { clinicTables } from './clinicTables';
+import { FACT_IDS, factsOf } from './facts';
 import { daysToAnswer, testFor, treatmentsFor } from './mend';
 import { SIGN_NAMES, SIGNS, type Sign } from './signs';
 import { factorOf, weighCauses } from './weighCauses';
@@ -115,4 +117,11 @@ test('a stem too long is buried, cut or sown again by what its crop bears, and n
   expect(treatmentsFor('light-too-strong', { ...UNKNOWN, signs: ['stretched-stems'] })).not.toContain('bury');
   // A lamp that nearly touches the leaves is not lowered.
   expect(treatmentsFor('light-too-weak', { ...UNKNOWN, light: { ...UNKNOWN.light, clearance: 0.04 } })).not.toContain('lower-lamp');
+});
+
+test('the tables of docs/clinic.md are those of the model, and every fact stands in them', () => {
+  const doc = readFileSync('docs/clinic.md', 'utf8');
+  const cells = (text: string) => text.replace(/[\s|-]+/g, ' ');
+  expect(cells(doc)).toContain(cells(clinicTables()).trim());
+  for (const id of FACT_IDS) if (id !== 'tested') expect(doc).toContain(id);
 });

@@ -94,7 +94,6 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
   const lately = batch.log.filter((l) => l.day <= since && l.day > since - LATELY);
   const fed = batch.log.filter((l) => l.what === 'fed' && l.day <= day).at(-1);
   const ageDays = batch.age ?? null;
-  const mat = stand.stand.plugged.some((p) => p.kind === 'mat');
   const fan = stand.stand.plugged.some((p) => p.kind === 'fan');
   const changes = new Set<Change>(told.happened ?? []);
   if (lately.some((l) => l.what === 'potted-on')) changes.add('potted-on');
@@ -137,7 +136,7 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
     },
     roots: {
       temperature: told.compost_C ?? null,
-      isMatOn: told.isMatOn ?? (mat ? true : null),
+      isMatOn: told.isMatOn ?? null,
       water: told.water ?? null,
       ph: told.ph ?? null,
       isHardWater: null,

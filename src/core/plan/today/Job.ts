@@ -15,7 +15,10 @@ export type JobKind =
   | { readonly kind: 'thin'; readonly batchId: string; readonly leaves: Day }
   | { readonly kind: 'feed'; readonly batchId: string; readonly strength: string; readonly last: Day | null }
   | { readonly kind: 'water'; readonly batchId: string; readonly last: Day; readonly everyDays: number }
-  | { readonly kind: 'measure'; readonly last: Day | null };
+  | { readonly kind: 'measure'; readonly last: Day | null }
+  /** A test of the clinic, or a visit of a trial. */
+  | { readonly kind: 'look-again'; readonly caseId: string; readonly batchId: string }
+  | { readonly kind: 'trial'; readonly trialId: string; readonly act: 'rotate' | 'measure' };
 
 /** One thing to do, at one place of the walk. */
 export interface Job {

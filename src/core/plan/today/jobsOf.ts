@@ -24,6 +24,8 @@ const MINUTES: Readonly<Record<JobKind['kind'], number>> = {
   feed: 5,
   water: 5,
   measure: 5,
+  'look-again': 2,
+  trial: 15,
 };
 /** Seedlings are thinned when they have had their true leaves for so long, days: growers' consensus (two or three true leaves). */
 const THIN_AFTER = 7;
@@ -75,6 +77,8 @@ export function jobsOn(site: Site, charts: readonly HangChart[], day: Day, table
     }),
     ...matJobs(site, places, day, tables),
     ...measureJobs(site, day),
+    ...clinicJobs(site, places, day),
+    ...trialJobs(site, day),
   ];
   const order = new Map(site.stands.map((s, i) => [s.id, i]));
   const rank = (j: Job) => (j.standId === null ? -1 : (order.get(j.standId) ?? 999)) * 100 + (j.tier ?? 99);
@@ -147,6 +151,29 @@ function seasonJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day,
           return [];
       }
     });
+  });
+}
+
+/** Tests of the clinic whose day has come. */
+function clinicJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day): Job[] {
+  return site.clinic.flatMap((kase) => {
+    const test = kase.tests.at(-1);
+    if (kase.closed !== null || !test || test.outcome !== null || test.look > day) return [];
+    const place = places.get(kase.batchId);
+    const at = place ? { standId: place.stand.id, tierId: place.tierId, tier: place.tier, trayIds: place.trayIds } : {};
+    return [job(`look again ${kase.id} ${test.look}`, test.look, { kind: 'look-again', caseId: kase.id, batchId: kase.batchId }, at)];
+  });
+}
+
+/** Trays that change places, and the day on which a trial ends. */
+function trialJobs(site: Site, day: Day): Job[] {
+  return site.trials.flatMap((trial): Job[] => {
+    if (trial.ended !== null || day < trial.starts) return [];
+    if (trial.ends !== null && day >= trial.ends)
+      return [job(`measure trial ${trial.id}`, trial.ends, { kind: 'trial', trialId: trial.id, act: 'measure' }, {})];
+    if (trial.rotate_days === null) return [];
+    const due = day - ((day - trial.starts) % trial.rotate_days);
+    return due > trial.starts ? [job(`rotate trial ${trial.id} ${due}`, due, { kind: 'trial', trialId: trial.id, act: 'rotate' }, {})] : [];
   });
 }
 

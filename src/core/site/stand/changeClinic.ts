@@ -27,7 +27,7 @@ export const togglePlace = (id: string, place: number): Change =>
 export const toggleDenied = (id: string, fact: string): Change => changeCase(id, (c) => ({ denied: toggled(c.denied, fact) }));
 
 /** Says something that no plan knows; undefined takes it back. */
-export const tell = (id: string, told: Partial<Told>): Change =>
+export const tell = (id: string, told: { readonly [K in keyof Told]?: Told[K] | undefined }): Change =>
   changeCase(id, (c) => ({ told: Object.fromEntries(Object.entries({ ...c.told, ...told }).filter(([, v]) => v !== undefined)) as Told }));
 
 export const beginTest = (id: string, run: TestRun): Change =>

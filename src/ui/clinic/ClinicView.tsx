@@ -1,0 +1,127 @@
+'use client';
+import { ChevronRight } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo } from 'react';
+import { runningTest } from '@/core/plan/clinic/diagnose';
+import { openCase } from '@/core/site/stand/changeClinic';
+import { benchStandIn } from '@/store/bench/benchStandIn';
+import { newId } from '@/store/names/newId';
+import { changeSite } from '@/store/site/siteStore';
+import { trayName } from '../bench/benchWords';
+import { UndoButtons } from '../parts/UndoButtons';
+import { dayWords } from '../season/dayWords';
+import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { batchName } from '../today/todayWords';
+import { stageWords } from '../verdict/words';
+import { SIGN_WORDS } from './signWords';
+import type { Sign } from '@/core/judge/clinic/signs';
+
+/** Which plants look wrong, and cases that are open. */
+export function ClinicView() {
+  const { sites } = useWorkspace();
+  const site = useSite((s) => s.site);
+  const today = useToday();
+  const router = useRouter();
+  const stands = useMemo(() => site.stands.map((s) => benchStandIn(site, s)), [site]);
+  const open = site.clinic.filter((c) => c.closed === null);
+  const over = site.clinic.filter((c) => c.closed !== null).reverse();
+  const begin = (trayId: string, batchId: string) => {
+    const known = open.find((c) => c.trayId === trayId && c.batchId === batchId);
+    const id = known?.id ?? newId();
+    if (!known) changeSite(sites, 'open a case', openCase({ id, batchId, trayId, opened: today }));
+    router.push(`/clinic/${encodeURIComponent(id)}`);
+  };
+  const cases = (list: typeof open) => (
+    <ul className="divide-y divide-line border-y border-line">
+      {list.map((c) => {
+        const test = runningTest(c);
+        return (
+          <li key={c.id}>
+            <Link href={`/clinic/${encodeURIComponent(c.id)}`} className="flex min-h-12 items-center gap-3 py-2 hover:bg-sunk">
+              <span className="min-w-0 flex-1">
+                <b>{batchName(site, c.batchId)}</b>
+                <span className="block text-sm text-soft">
+                  {c.signs.length > 0 ? c.signs.map((s) => SIGN_WORDS[s as Sign]?.toLowerCase()).join(', ') : 'nothing marked yet'} · since{' '}
+                  {dayWords(c.since ?? c.opened)}
+                </span>
+              </span>
+              {test && (
+                <span className={test.look <= today ? 'text-sm font-semibold text-copper' : 'text-sm text-soft'}>
+                  {test.look <= today ? 'look again now' : `look again ${dayWords(test.look)}`}
+                </span>
+              )}
+              <ChevronRight size={18} aria-hidden />
+            </Link>
+          </li>
+        );
+      })}
+    </ul>
+  );
+  return (
+    <div className="mx-auto w-full max-w-4xl space-y-6 px-4 py-5 md:px-6">
+      <header className="flex flex-wrap items-start gap-3">
+        <div className="min-w-0 flex-1">
+          <h1 className="text-2xl font-semibold">What is wrong?</h1>
+          <p className="text-soft">
+            Choose the plants that look wrong. You mark where it is worst and what you see; the plan adds what it knows of their light,
+            hours and dates.
+          </p>
+        </div>
+        <UndoButtons />
+      </header>
+      {open.length > 0 && (
+        <section aria-labelledby="open-cases" className="space-y-1">
+          <h2 id="open-cases" className="text-lg font-semibold">
+            Open cases
+          </h2>
+          {cases(open)}
+        </section>
+      )}
+      <section aria-labelledby="which" className="space-y-2">
+        <h2 id="which" className="text-lg font-semibold">
+          Which plants?
+        </h2>
+        {stands.every((s) => s.tiers.every((t) => t.trays.length === 0)) && (
+          <p>
+            There are no trays yet.{' '}
+            <Link className="font-semibold underline underline-offset-4" href="/check">
+              Check a lamp over a tray
+            </Link>{' '}
+            first: then the plan knows what light they get.
+          </p>
+        )}
+        {stands.map((stand) => (
+          <div key={stand.stand.id}>
+            <h3 className="pt-2 font-narrow text-soft">{stand.stand.name}</h3>
+            <ul className="flex flex-wrap gap-2 pt-1">
+              {stand.tiers.flatMap((tier) =>
+                tier.trays.map((tray) => (
+                  <li key={tray.tray.id}>
+                    <button
+                      type="button"
+                      className="min-h-11 rounded-md border border-line bg-sheet px-3 py-1.5 text-left hover:bg-sunk"
+                      onClick={() => begin(tray.tray.id, tray.batch.id)}
+                    >
+                      <b>{trayName(tray)}</b>
+                      <span className="block text-sm text-soft">
+                        {stand.tiers.length > 1 ? `tier ${tier.number} · ` : ''}
+                        {tray.batch.age != null && tray.batch.age >= 0 ? `day ${tray.batch.age}` : stageWords(tray.stage)}
+                      </span>
+                    </button>
+                  </li>
+                )),
+              )}
+            </ul>
+          </div>
+        ))}
+      </section>
+      {over.length > 0 && (
+        <details>
+          <summary className="min-h-9 font-semibold">Closed cases ({over.length})</summary>
+          {cases(over)}
+        </details>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,75 @@
+'use client';
+import clsx from 'clsx';
+import { Check } from 'lucide-react';
+import { ninths, type Standing } from '@/core/plan/clinic/circumstancesOf';
+import { daylightDose } from '@/core/judge/dose/LightDay';
+import { MOL_SECONDS } from '@/core/judge/dose/dli';
+import { plantAreaOf } from '@/core/site/stand/footprint';
+import { doseNumber } from '../stage/lightWords';
+
+const NAMES = ['back left', 'back', 'back right', 'left', 'middle', 'right', 'front left', 'front', 'front right'];
+
+interface TrayPlacesProps {
+  standing: Standing;
+  failed: boolean;
+  places: readonly number[];
+  onToggle(place: number): void;
+}
+
+/** The tray from above in nine places, each with its dose; pressed where the plants look worst. */
+export function TrayPlaces({ standing: { tier, tray, light }, failed, places, onToggle }: TrayPlacesProps) {
+  const doses = light ? ninths(light, plantAreaOf(tray.tray)).map((p) => p * tier.hours * MOL_SECONDS + daylightDose(tier.day)) : null;
+  const { dliMin, dliMax } = tray.stage;
+  const { x0, x1, y0, y1 } = plantAreaOf(tray.tray);
+  return (
+    <div>
+      <div
+        role="group"
+        aria-label="Places of the tray, from above"
+        className="grid max-w-130 grid-cols-3 gap-1 rounded-lg bg-night-raised p-1.5"
+        style={{ aspectRatio: `${Math.min(2.6, Math.max(1.7, (x1 - x0) / (y1 - y0)))}` }}
+      >
+        {NAMES.map((name, i) => {
+          const dli = doses?.[i] ?? null;
+          const says = dli === null ? 'no data' : dli < dliMin ? 'too little light' : dli > dliMax ? 'too much light' : 'good';
+          const isOn = places.includes(i);
+          return (
+            <button
+              key={name}
+              type="button"
+              aria-pressed={isOn}
+              aria-label={`${name}: ${dli === null ? 'no data' : `${doseNumber(dli)} mol/m²/day, ${says}`}`}
+              className={clsx(
+                'relative flex min-h-14 flex-col items-center justify-center rounded border-2',
+                says === 'too little light'
+                  ? 'bg-[#34435c]'
+                  : says === 'too much light'
+                    ? 'bg-[#7a3a1a]'
+                    : says === 'good'
+                      ? 'bg-[#17564d]'
+                      : 'bg-night',
+                isOn ? 'border-ember' : 'border-transparent',
+              )}
+              onClick={() => onToggle(i)}
+            >
+              {isOn && (
+                <span className="absolute top-1 right-1 grid size-5 place-items-center rounded-full bg-ember text-night" aria-hidden>
+                  <Check size={14} />
+                </span>
+              )}
+              <b className="text-lg">{dli === null ? '–' : doseNumber(dli)}</b>
+              <span className="text-xs text-night-ink">{says === 'no data' ? '' : says}</span>
+            </button>
+          );
+        })}
+      </div>
+      <p className="pt-1.5 text-sm text-night-soft" role="status">
+        {failed
+          ? 'The light of this stand could not be worked out. Load the page again to try once more.'
+          : doses
+            ? `mol/m²/day, seen from above, the front below. ${tray.crop.name} needs ${doseNumber(dliMin)}–${doseNumber(dliMax)}.`
+            : 'Working out the light …'}
+      </p>
+    </div>
+  );
+}

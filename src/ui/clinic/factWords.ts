@@ -1,0 +1,144 @@
+import type { Fact, FactSource } from '@/core/judge/clinic/facts';
+import type { Told } from '@/core/site/clinic/ClinicCase';
+
+export const SOURCE_WORDS: Readonly<Record<FactSource, string>> = {
+  plan: 'from the plan',
+  log: 'from the log',
+  table: 'from the crop table',
+  person: 'you said',
+};
+
+const n = (value: number | null) => (value === null ? '' : String(Number(value.toPrecision(2))));
+const dose = (f: Fact) => `${n(f.found)} mol/m²/day`;
+
+type Words = (f: Fact) => string;
+const say =
+  (text: string): Words =>
+  () =>
+    text;
+
+/** Every fact as a sentence with its figures. */
+const FACTS: Readonly<Record<Fact['id'], Words>> = {
+  'dose-short': (f) => `DLI there is ${dose(f)}; it needs at least ${n(f.against)}`,
+  'dose-low': (f) => `DLI there is ${dose(f)}: above the least of ${n(f.against)}, below the target`,
+  'dose-good': (f) => `DLI there is ${dose(f)}: enough`,
+  'dose-high': (f) => `DLI there is ${dose(f)}; it bears at most ${n(f.against)}`,
+  'strength-high': (f) => `PPFD there is ${n(f.found)} µmol/m²/s; its leaves bear ${n(f.against)}`,
+  'strength-low': (f) => `PPFD there is ${n(f.found)} µmol/m²/s, below the limit of ${n(f.against)}`,
+  'day-short': (f) => `Light for ${n(f.found)} h only; at this PPFD ${n(f.against)} h would do`,
+  'day-long-enough': (f) => `Light for ${n(f.found)} h a day`,
+  'timer-differs': (f) => `The lamp burnt ${n(f.found)} h, not the ${n(f.against)} h planned`,
+  'timer-keeps': say('No sign that the timer is wrong'),
+  'dark-after-emergence': (f) => `${n(f.found)} days without light after emergence`,
+  'light-in-time': say('Light from the first day'),
+  'spot-darker': (f) =>
+    f.against === null ? 'The edges are dimmer than the middle' : `Other spots of the tray get up to ${n(f.against)} mol/m²/day`,
+  'spot-alike': say('It is not a matter of one dim spot'),
+  'window-share': (f) => `A window gives ${n((f.found ?? 0) * 100)} % of the light, from one side`,
+  'no-window': say('No window gives much of its light'),
+  'spectrum-wrong': say('The lamp gives no blue, or much far-red'),
+  'spectrum-pink': say('The lamp is red and blue'),
+  'spectrum-good': say('The lamp is white'),
+  warm: (f) => `${n(f.found)} °C; it likes ${n(f.against)} °C`,
+  'not-warm': say('Not too warm'),
+  cold: (f) => `${n(f.found)} °C; it likes ${n(f.against)} °C`,
+  'not-cold': say('Not too cold'),
+  'roots-cold': (f) => `Compost at ${n(f.found)} °C`,
+  'roots-warm': (f) => `Compost at ${n(f.found)} °C`,
+  'mat-on': say('It stands on a heat mat'),
+  'mat-off': say('No heat mat'),
+  crowded: say('Not thinned'),
+  roomy: say('Thinned'),
+  'no-fan': say('No moving air'),
+  fan: say('Air moves'),
+  wet: say('The compost stays wet'),
+  dry: say('The compost was dry'),
+  'evenly-watered': say('Watered when the surface pales'),
+  'never-fed': say('Never fed'),
+  'fed-weakly': (f) => (f.found === null ? 'Fed weakly' : `Fed ${n(f.found)} days ago`),
+  'fed-well': (f) => (f.found === null ? 'Fed at half strength' : `Fed ${n(f.found)} days ago`),
+  'fed-strongly': say('Fed at full strength'),
+  'feed-unknown': say('Nothing is known of feeding'),
+  'air-dry': (f) => `Humidity ${n(f.found)} %`,
+  'air-damp': (f) => `Humidity ${n(f.found)} %`,
+  'air-good': (f) => `Humidity ${n(f.found)} %`,
+  'ph-high': (f) => `pH ${n(f.found)}, too high`,
+  'ph-good': (f) => `pH ${n(f.found)}`,
+  'hard-water': say('Hard tap water'),
+  'lamp-faded': (f) =>
+    (f.found ?? 0) <= 1
+      ? `The lamp gives ${n((f.found ?? 0) * 100)} % of what it gave when new`
+      : `The lamp has burnt ${Math.round(f.found!)} h`,
+  'lamp-fresh': say('No sign that the lamp has faded'),
+  'pot-small': say('At this age it should be in a bigger pot'),
+  'pot-roomy': say('The pot is big enough'),
+  'potted-on': say('Potted on lately'),
+  'not-potted': say('Not potted on lately'),
+  'light-raised': say('More light than before, lately'),
+  'light-not-raised': say('No sudden change of light is known'),
+  'more-wind': say('More wind than before'),
+  'colder-place': say('Colder than before'),
+  moved: say('Moved lately'),
+  draught: say('In a cold draught'),
+  'lamp-hot-near': (f) => `A hot lamp, ${n((f.found ?? 0) * 100)} cm from the leaves`,
+  'lamp-cool': say('The lamp does not get hot'),
+  'leaf-hot': (f) => `Leaves at ${n(f.found)} °C`,
+  'no-darkness': (f) => `Light for ${n(f.found)} h a day`,
+  darkness: say('It has a night'),
+  'long-days': (f) => `Days of ${n(f.found)} h`,
+  'short-days': (f) => `Days of ${n(f.found)} h`,
+  'such-kind': say('This kind is coloured or shaped like that'),
+  blackout: say('It was kept dark on purpose'),
+  'no-blackout': say('It was not kept dark on purpose'),
+  place: say('Where it is worst'),
+  age: (f) => `${n(f.found)} days old`,
+  'all-in-order': say('All that is known is in its range'),
+  'something-off': say('Something of what is known is out of its range'),
+  tested: say('How your test came out'),
+};
+
+export const factWords = (fact: Fact): string => FACTS[fact.id](fact);
+
+/** × 6 or ÷ 3, as people read it. */
+export function factorWords(factor: number): string {
+  const by = factor >= 1 ? factor : 1 / factor;
+  const shown = by >= 10 ? Math.round(by) : Number(by.toFixed(1));
+  return shown === 1 ? '' : factor >= 1 ? `× ${shown}` : `÷ ${shown}`;
+}
+
+export type ToldField =
+  | { readonly kind: 'number'; readonly label: string; readonly unit: string; readonly min: number; readonly max: number }
+  | { readonly kind: 'choice'; readonly label: string; readonly options: readonly { readonly value: string; readonly label: string }[] };
+const number = (label: string, unit: string, min: number, max: number): ToldField => ({ kind: 'number', label, unit, min, max });
+const yesNo = (label: string, yes = 'Yes', no = 'No'): ToldField => ({ kind: 'choice', label, options: [{ value: 'true', label: yes }, { value: 'false', label: no }] }); // prettier-ignore
+
+/** What a person can say that no plan knows, as questions. */
+export const TOLD_FIELDS: Readonly<Record<Exclude<keyof Told, 'happened'>, ToldField>> = {
+  night_C: number('How cold are the nights?', '°C', -30, 60),
+  day_C: number('How warm are the days?', '°C', -30, 60),
+  compost_C: number('How warm is the compost?', '°C', -30, 60),
+  humidity_percent: number('How humid is the air?', '%', 0, 100),
+  ph: number('pH of the compost?', '', 0, 14),
+  daysInDark: number('Days without light after emergence?', 'days', 0, 100),
+  water: { kind: 'choice', label: 'How is it watered?', options: [{ value: 'even', label: 'When the surface pales' }, { value: 'wet', label: 'Kept wet' }, { value: 'dry', label: 'It was dry' }] }, // prettier-ignore
+  fed: { kind: 'choice', label: 'How is it fed?', options: [{ value: 'none', label: 'Never' }, { value: 'weak', label: 'Quarter strength' }, { value: 'half', label: 'Half strength' }, { value: 'full', label: 'Full strength' }, { value: 'too-much', label: 'Full, every time' }] }, // prettier-ignore
+  hasFan: yesNo('Does air move over it?'),
+  isDraughty: yesNo('Is there a cold draught?'),
+  isMatOn: yesNo('Is a heat mat on?'),
+  isCrowded: yesNo('More than one plant to a cell?'),
+  isPotSmall: yesNo('Do roots circle in the pot?'),
+  isOfSuchKind: yesNo('Is it a red, variegated or dwarf kind?'),
+  isLampHot: yesNo('Does the lamp get hot?'),
+};
+
+export const HAPPENED_WORDS = {
+  'stronger-light': 'More light',
+  'weaker-light': 'Less light',
+  'potted-on': 'Potted on',
+  moved: 'Moved',
+  colder: 'Cold, or window opened',
+  warmer: 'Heating on',
+  'more-wind': 'Fan or wind',
+  fed: 'Fed',
+  watered: 'Watered a lot',
+} as const;
