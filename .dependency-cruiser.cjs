@@ -44,7 +44,10 @@ module.exports = {
       severity: 'error',
       comment: 'Only pure arithmetic libraries; add one here knowingly.',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
-      to: { dependencyTypesNot: ['local', 'type-only', 'type-import'], pathNot: ['^src/', npm('d3-contour', 'd3-array', 'internmap', 'jstat')] },
+      to: {
+        dependencyTypesNot: ['local', 'type-only', 'type-import'],
+        pathNot: ['^src/', npm('d3-contour', 'd3-array', 'internmap', 'jstat')],
+      },
     },
     { name: 'workers-know-only-core', severity: 'error', from: { path: '^src/workers/' }, to: { path: above('store', 'ui', 'app') } },
     {

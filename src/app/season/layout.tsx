@@ -4,6 +4,7 @@ const TABS = [
   { href: '/season', label: 'Plan' },
   { href: '/season/list', label: 'Sowing list' },
   { href: '/season/crops', label: 'Crops' },
+  { href: '/season/trials', label: 'Trials' },
 ];
 
 export default function Layout({ children }: { children: React.ReactNode }) {

@@ -159,8 +159,8 @@ test('clinic and trials go out and come in as they were, and what contradicts it
     selection: 'none',
     rotate_days: 3,
     arms: [
-      { id: 'A', name: 'near', medium: '', isMatOn: false },
-      { id: 'B', name: 'far', medium: 'fine mix', isMatOn: true },
+      { id: 'A', name: 'near', medium: '', isMatOn: false, dli: null },
+      { id: 'B', name: 'far', medium: 'fine mix', isMatOn: true, dli: 11.5 },
     ],
     trays: [
       { code: 'K7', arm: 'A', trayId: null, block: 'left', values: [12.5, null, 0], sown: null },

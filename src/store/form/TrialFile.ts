@@ -47,6 +47,7 @@ export class ArmFile {
   @IsString() @MaxLength(80) name!: string;
   @IsString() @MaxLength(80) medium!: string;
   @IsBoolean() isMatOn!: boolean;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(200) dli_mol!: number | null;
 }
 
 export class MeasuredFile {
@@ -92,7 +93,7 @@ export const writeTrial = (t: Trial): TrialFile => ({
   outcome: { ...t.outcome },
   starts: isoOf(t.starts),
   ends: t.ends === null ? null : isoOf(t.ends),
-  arms: t.arms.map((a) => ({ ...a })),
+  arms: t.arms.map(({ dli, ...a }) => ({ ...a, dli_mol: dli })),
   trays: t.trays.map(({ values, ...y }) => ({ ...y, plants: values.map((value) => ({ value })) })),
   deviations: t.deviations.map((d) => ({ ...d, day: isoOf(d.day), arms: [...d.arms] })),
   ended: t.ended === null ? null : isoOf(t.ended),
@@ -108,7 +109,7 @@ export const trialOf = (f: TrialFile): Trial => ({
   ends: f.ends ? dayOf(f.ends) : null,
   selection: f.selection,
   rotate_days: f.rotate_days ?? null,
-  arms: f.arms.map(({ id, name, medium, isMatOn }) => ({ id, name, medium, isMatOn })),
+  arms: f.arms.map(({ id, name, medium, isMatOn, dli_mol }) => ({ id, name, medium, isMatOn, dli: dli_mol ?? null })),
   trays: f.trays.map((y) => ({
     code: y.code,
     arm: y.arm,

@@ -4,6 +4,7 @@ import { withDemoBench } from './demoBench';
 import { withDemoReadings } from './demoReadings';
 import type { Day } from '../../core/units/day';
 import { withDemoClinic } from './demoClinic';
+import { withDemoTrials } from './demoTrials';
 import { withDemoPlan } from './demoPlan';
 import { withDemoSeason } from './demoSeason';
 import { withDemoWindows } from './demoWindows';
@@ -129,5 +130,5 @@ export function demoCorners(language: string): Site {
 /** The whole demo: its stands on the bench, and its corners; with the dates of its season where the day is known. */
 export function demoSite(language: string, today: Day | null = null): Site {
   const site = withDemoWindows(withDemoReadings(withDemoBench(demoCorners(language))));
-  return today === null ? site : withDemoClinic(withDemoPlan(withDemoSeason(site, today), today), today);
+  return today === null ? site : withDemoTrials(withDemoClinic(withDemoPlan(withDemoSeason(site, today), today), today), today);
 }

@@ -15,6 +15,7 @@ const PLACES: readonly (readonly [string, string, readonly string[]])[] = [
   ['/season', 'Season', ['plan', 'batches', 'sowing dates', 'frost']],
   ['/season/list', 'Sowing list', ['seed', 'compost', 'pots', 'labels']],
   ['/season/crops', 'Crops', ['plants']],
+  ['/season/trials', 'Trials', ['compare', 'experiment', 'test']],
   ['/lamps', 'Lamps', ['library']],
   ['/lamps/compare', 'Compare lamps', ['cost', 'price', 'money', 'buy']],
   ['/lamps/box', 'Box check', ['advert', 'watts', 'equivalent']],

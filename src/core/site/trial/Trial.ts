@@ -1,4 +1,5 @@
 import type { Day } from '../../units/day';
+import type { Dli } from '../../units/quantities';
 
 export const TRIAL_FACTORS = [
   'lamp',
@@ -27,6 +28,8 @@ export interface Arm {
   /** In the person's own words, where no drawing shows it; empty: not said. */
   readonly medium: string;
   readonly isMatOn: boolean;
+  /** Its dose as stated, where its trays stand in no drawing; null: not stated. */
+  readonly dli: Dli | null;
 }
 
 /** A tray of a trial, known by a code that does not tell its arm. */

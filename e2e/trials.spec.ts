@@ -1,0 +1,78 @@
+import { expect, test, type Page } from '@playwright/test';
+import { axe } from './axe';
+
+/** Trays compared: the design held against itself, what was measured, what it shows and what not. */
+
+const type = async (page: Page, label: string, text: string) => {
+  const field = page.getByLabel(label, { exact: true });
+  await field.fill(text);
+  await field.press('Enter');
+};
+
+test('a trial from nothing: its faults, its trays dealt out, its result, kept over a reload', async ({ page }) => {
+  await page.goto('/season/trials');
+  await page.getByRole('button', { name: 'New trial' }).click();
+  const faults = page.getByTestId('design-fault');
+  await expect(faults.filter({ hasText: 'The end is not fixed' })).toBeVisible();
+  await type(page, 'Name', 'Fine mix or coarse');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fine mix or coarse');
+  await page.getByLabel('What is compared').selectOption('Seed mix');
+  // Both arms have the same mix: there is nothing to compare.
+  await expect(faults.filter({ hasText: 'do not differ in what you compare' })).toBeVisible();
+  await type(page, 'Mix of A', 'fine');
+  await type(page, 'Mix of B', 'coarse');
+  await expect(faults.filter({ hasText: 'do not differ in what you compare' })).toHaveCount(0);
+  await type(page, 'DLI of A', '11');
+  await type(page, 'DLI of B', '15');
+  await expect(faults.filter({ hasText: 'One arm gets 1.36 times the light of another' })).toBeVisible();
+  await type(page, 'DLI of B', '11.5');
+  await expect(faults).toHaveCount(1);
+
+  const trays = page.getByRole('list', { name: 'Trays of the trial' }).getByRole('listitem');
+  await expect(trays).toHaveCount(8);
+  await page.getByRole('button', { name: 'Deal out by chance' }).click();
+  const arms = await trays.getByLabel('Arm', { exact: true }).evaluateAll((all) => all.map((s) => (s as HTMLSelectElement).value));
+  expect(arms.filter((a) => a === 'A')).toHaveLength(4);
+  // Coarse mix, shorter stems: 30 to 33 against 40 to 43 mm; the exact p of four against four is 2/70.
+  let [a, b] = [0, 0];
+  for (let i = 0; i < 8; i++) {
+    const field = trays.nth(i).getByLabel(/^Values of/);
+    await field.fill(arms[i] === 'A' ? `${40 + a++}` : `${30 + b++}`);
+    await field.press('Enter');
+  }
+  await expect(page.getByTestId('shows')).toContainText('changed is 10 mm lower than as usual');
+  await expect(page.getByTestId('shows')).toContainText('Chance alone gives such a difference in 2.86 % of trials: it is real.');
+  await expect(page.getByRole('button', { name: 'Deal out by chance' })).toBeDisabled();
+  // What can't be read stays in the field, with the reason.
+  const first = trays.first().getByLabel(/^Values of/);
+  await first.fill('41 fortytwo');
+  await first.press('Enter');
+  await expect(page.getByText(/^Numbers with spaces between them/)).toBeVisible();
+  await first.press('Escape');
+  await page.reload();
+  await expect(page.getByTestId('shows')).toContainText('changed is 10 mm lower');
+  const { violations } = await axe(page, 'light').analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
+
+test.describe('the demo', () => {
+  test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}` });
+
+  test('has a trial with faults in its design that are pointed out, and one that has ended and shows something', async ({ page }) => {
+    await page.goto('/season/trials');
+    await page.getByRole('link', { name: /^Celery with and without the mat/ }).click();
+    // The two trays stand on one tier, and get very different light: the plan knows.
+    await expect(page.getByTestId('design-fault').filter({ hasText: /^One arm gets 1\.\d times the light/ })).toBeVisible({
+      timeout: 60_000,
+    });
+    await expect(page.getByTestId('shows')).toContainText('With one tray in an arm nothing can be said of why');
+    await page.getByText('The wrong analysis, plant by plant').click();
+    await expect(page.getByText(/^With every plant taken for a repeat/)).toBeVisible();
+    await page.getByRole('link', { name: 'Trials', exact: true }).first().click();
+    await page.getByRole('link', { name: /^Lettuce at 11 or 15 mol/ }).click();
+    await expect(page.getByRole('heading', { name: 'The design can answer' })).toBeVisible();
+    await expect(page.getByTestId('shows')).toContainText('in 3.13 % of trials: it is real');
+  });
+});

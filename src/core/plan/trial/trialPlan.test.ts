@@ -1,0 +1,106 @@
+import fc from 'fast-check';
+import type { Trial, TrialTrayRow } from '../../site/trial/Trial';
+import { codeFor, dealOut } from './dealOut';
+import { resultOf } from './resultOf';
+
+const TRIAL: Trial = {
+  id: 't',
+  name: 'Near or far',
+  factor: 'distance',
+  equalDose: false,
+  outcome: { name: 'height', unit: 'mm', kind: 'measured', isBlind: true },
+  starts: 1,
+  ends: 20,
+  selection: 'none',
+  rotate_days: null,
+  arms: [
+    { id: 'A', name: 'near', medium: '', isMatOn: false, dli: null },
+    { id: 'B', name: 'far', medium: '', isMatOn: false, dli: null },
+  ],
+  trays: [],
+  deviations: [],
+  seed: 1,
+  ended: null,
+};
+const tray = (code: string, arm: 'A' | 'B', values: readonly (number | null)[], block = ''): TrialTrayRow => ({
+  code,
+  arm,
+  trayId: null,
+  block,
+  values,
+  sown: null,
+});
+
+test('trays are dealt out evenly within each block, the same way for the same seed, and not always alike', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 0, max: 1e9 }),
+      fc.array(fc.constantFrom('left', 'right', 'sill'), { minLength: 2, maxLength: 14 }),
+      (seed, blocks) => {
+        const trays = blocks.map((b, i) => tray(`T${i}`, 'A', [], b));
+        const dealt = dealOut(trays, TRIAL.arms, seed);
+        expect(dealOut(trays, TRIAL.arms, seed)).toEqual(dealt);
+        const count = (rows: readonly TrialTrayRow[], arm: string) => rows.filter((t) => t.arm === arm).length;
+        expect(Math.abs(count(dealt, 'A') - count(dealt, 'B'))).toBeLessThanOrEqual(1);
+        for (const b of new Set(blocks)) {
+          const rows = dealt.filter((t) => t.block === b);
+          expect(Math.abs(count(rows, 'A') - count(rows, 'B'))).toBeLessThanOrEqual(1);
+        }
+      },
+    ),
+  );
+  const ways = new Set(
+    Array.from({ length: 40 }, (_, seed) =>
+      dealOut(
+        [1, 2, 3, 4].map((i) => tray(`T${i}`, 'A', [])),
+        TRIAL.arms,
+        seed,
+      )
+        .map((t) => t.arm)
+        .join(''),
+    ),
+  );
+  expect(ways.size).toBe(6);
+});
+
+test('codes are never given twice', () => {
+  const codes: string[] = [];
+  for (let i = 0; i < 60; i++) codes.push(codeFor(codes, 9));
+  expect(new Set(codes).size).toBe(60);
+});
+
+test('the layout decides how trays are compared', () => {
+  const paired = {
+    ...TRIAL,
+    trays: [1, 2, 3, 4, 5, 6].flatMap((b) => [
+      tray(`A${b}`, 'A', [b * 10, b * 10 + 2], `${b}`),
+      tray(`B${b}`, 'B', [b * 10 - 5, b * 10 - 3], `${b}`),
+    ]),
+  };
+  const p = resultOf(paired);
+  expect(p.method).toBe('pairs');
+  expect(p.found[0]).toMatchObject({ diff: -5, p: 2 / 64, leastP: 2 / 64 });
+  const open = resultOf({ ...paired, trays: paired.trays.map((t) => ({ ...t, block: '' })) });
+  expect(open.method).toBe('trays');
+  // Between shelves that differ so much the same trays show nothing.
+  expect(open.found[0]!.p!).toBeGreaterThan(0.3);
+  expect(open.found[0]!.diff).toBeCloseTo(-5, 9);
+  const blocked = resultOf({ ...paired, trays: paired.trays.map((t) => ({ ...t, block: Number(t.block) > 3 ? 'top' : 'low' })) });
+  expect(blocked.method).toBe('blocks');
+});
+
+test('with one tray to an arm there is no test; with three a side none can come out; what is missing is counted', () => {
+  const of = (n: number) =>
+    resultOf({
+      ...TRIAL,
+      trays: Array.from({ length: n }, (_, i) => [tray(`A${i}`, 'A', [10 + i, null]), tray(`B${i}`, 'B', [20 + i])]).flat(),
+    });
+  expect(of(1)).toMatchObject({ status: 'difference_only', missing: 1 });
+  expect(of(1).found[0]!.lo).toBeNull();
+  expect(of(3).status).toBe('interval_only');
+  expect(of(4)).toMatchObject({ status: 'ok' });
+  expect(of(4).found[0]!.p).toBeCloseTo(2 / 70, 9);
+  expect(of(0).status).toBe('no_data');
+  // So many that dealing them out would take for ever: the interval stands, and no p is made up.
+  expect(of(25).found[0]).toMatchObject({ p: null, diff: 10 });
+});

@@ -1,0 +1,55 @@
+import { leastPOfTrial, type TrialResult } from '@/core/plan/trial/resultOf';
+import { detectable } from '@/core/judge/trial/power';
+import type { DesignReview } from '@/core/judge/trial/reviewDesign';
+import { sd } from '@/core/judge/trial/moments';
+import type { Trial } from '@/core/site/trial/Trial';
+import { designFaultWords } from './trialWords';
+
+const n = (v: number) => String(Number(v.toPrecision(2)));
+
+/** What keeps the design from answering, and how small a difference it could notice. */
+export function DesignPanel({ trial, review, result }: { trial: Trial; review: DesignReview; result: TrialResult }) {
+  const sizes = trial.arms.map((a) => trial.trays.filter((t) => t.arm === a.id).length);
+  const [a, b] = [sizes[0] ?? 0, sizes[1] ?? 0];
+  const least = leastPOfTrial(trial);
+  // As trays of one arm have scattered here so far.
+  const scatter = result.arms.map((s) => sd(s.trays.map((t) => t.mean))).filter((s): s is number => s !== null && s > 0);
+  const tau = scatter.length > 0 ? Math.sqrt(scatter.reduce((sum, s) => sum + s * s, 0) / scatter.length) : null;
+  const mdd = tau !== null && a > 1 && b > 1 ? detectable(a, b, { between: tau, within: 0, plants: 1 }).mdd : null;
+  const more = tau !== null && a > 1 && b > 1 ? detectable(a + 1, b + 1, { between: tau, within: 0, plants: 1 }).mdd : null;
+  return (
+    <section aria-labelledby="design" className="space-y-3">
+      <h2 id="design" className="text-xl font-semibold" aria-live="polite">
+        {review.codes.length === 0
+          ? 'The design can answer'
+          : review.codes.length === 1
+            ? 'One fault in the design'
+            : `${review.codes.length} faults in the design`}
+      </h2>
+      <ul className="divide-y divide-line border-y border-line empty:hidden">
+        {review.codes.map((code) => {
+          const { title, mend } = designFaultWords(code, review);
+          return (
+            <li key={code} className="py-2" data-testid="design-fault">
+              <p className="font-semibold text-copper">{title}</p>
+              <p>{mend}</p>
+            </li>
+          );
+        })}
+      </ul>
+      {least !== null && (
+        <p>
+          {a} against {b} trays: the smallest p that can come out is {n(least)}
+          {least > 0.05 ? ', so that no result can be told from chance. The fewest that can: four against four, or six pairs.' : '.'}
+        </p>
+      )}
+      {mdd !== null && (
+        <p>
+          As your trays scatter, a difference of {n(mdd)} {trial.outcome.unit} would be noticed four times in five; with one tray more an
+          arm, {n(more!)}.
+        </p>
+      )}
+      {review.dliRatio !== null && <p className="text-soft">Doses of the arms: at most {review.dliRatio.toFixed(2)} times apart.</p>}
+    </section>
+  );
+}

@@ -1,0 +1,82 @@
+'use client';
+import { Chart, LinearScale, PointElement, ScatterController, type ChartOptions } from 'chart.js';
+import { useMemo } from 'react';
+import { Scatter } from 'react-chartjs-2';
+import type { TrialResult } from '@/core/plan/trial/resultOf';
+import { chartAxis } from '../parts/chartAxis';
+import { useSettings } from '../shell/WorkspaceContext';
+import { useColours } from '../theme/useColours';
+
+Chart.register(LinearScale, PointElement, ScatterController);
+
+/** Every tray and plant: small dots for plants, large ones for trays, a bar for the arm. */
+export function TrialFigure({ result, unit }: { result: TrialResult; unit: string }) {
+  const { theme } = useSettings();
+  const colours = useColours(theme);
+  const { arms } = result;
+  const data = useMemo(() => {
+    const trays = arms.flatMap((arm, i) =>
+      arm.trays.map((t, j) => ({
+        x: i + 1 + (j + 1 - (arm.trays.length + 1) / 2) * (0.6 / Math.max(4, arm.trays.length)),
+        y: t.mean,
+        of: t,
+      })),
+    );
+    return {
+      datasets: [
+        {
+          data: trays.map(({ x, y }) => ({ x, y })),
+          pointRadius: 7,
+          pointStyle: 'circle' as const,
+          borderWidth: 2,
+          borderColor: colours.verdigris,
+          backgroundColor: colours.verdigris,
+        },
+        {
+          data: trays.flatMap(({ x, of }) => (of.values.length > 1 ? of.values.map((y) => ({ x, y })) : [])),
+          pointRadius: 2.5,
+          borderColor: colours.slate,
+          backgroundColor: colours.slate,
+        },
+        {
+          data: arms.flatMap((a, i) => (a.mean === null ? [] : [{ x: i + 1, y: a.mean }])),
+          pointStyle: 'line' as const,
+          pointRadius: 60,
+          borderWidth: 2,
+          borderColor: colours.copper,
+          backgroundColor: colours.copper,
+        },
+      ],
+    };
+  }, [arms, colours]);
+  const options = useMemo<ChartOptions<'scatter'>>(
+    () => ({
+      animation: false,
+      maintainAspectRatio: false,
+      plugins: { legend: { display: false }, tooltip: { enabled: false } },
+      scales: {
+        x: {
+          ...chartAxis('', colours),
+          min: 0.4,
+          max: arms.length + 0.6,
+          ticks: {
+            ...chartAxis('', colours).ticks,
+            stepSize: 1,
+            callback: (v) => (Number.isInteger(Number(v)) ? (arms[Number(v) - 1]?.name ?? '') : ''),
+          },
+        },
+        y: chartAxis(unit, colours),
+      },
+    }),
+    [arms, colours, unit],
+  );
+  const label = arms.map((a) => `${a.name}: ${a.trays.map((t) => `${t.code} ${Number(t.mean.toPrecision(3))}`).join(', ')}`).join('. ');
+  return (
+    <figure>
+      <div className="h-72">
+        <Scatter data={data} options={options} role="img" aria-label={`Means of the trays in ${unit}. ${label}`} />
+      </div>
+      <figcaption className="text-sm text-soft">Large dots: trays. Small dots: plants. Line: mean of the arm’s trays.</figcaption>
+    </figure>
+  );
+}
