@@ -47,3 +47,49 @@ test('an advert is read out, held against itself, and corrected by the person', 
   await page.getByRole('link', { name: 'Box check' }).click();
   await expect(page.getByLabel('What it says')).toHaveValue('600 W panel, power consumption 98 W, 900 µmol/m²/s');
 });
+
+test.describe('money and safety of the demo', () => {
+  test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}` });
+
+  test('the bill adds up, is held against the meter, and a label is put on one’s own hours', async ({ page }) => {
+    await page.goto('/lamps/bill');
+    const stand = page.getByTestId('bill-stand').first();
+    await expect(stand).toContainText('Map-room rack');
+    const perDay = async (row: ReturnType<typeof page.getByRole>) => Number((await row.getByRole('cell').nth(2).textContent())!.trim());
+    const sum = await perDay(stand.getByRole('row').first());
+    let lines = 0;
+    for (const row of (await stand.getByRole('row').all()).slice(1))
+      lines += Number((await row.getByRole('cell').nth(3).textContent())!.trim());
+    expect(Math.abs(sum - lines)).toBeLessThan(0.06);
+    const all = await perDay(page.getByRole('row', { name: /^All/ }));
+    await page.getByLabel('It counted').fill(String(all * 7 * 1.5));
+    await page.getByLabel('It counted').press('Enter');
+    await expect(page.getByText(/More than planned/)).toBeVisible();
+    // 2.77 a year on the label at 3 h and 0.11 is a lamp of 23 W: at 16 h and 0.25 it costs 33.57.
+    await page.getByLabel('Cost of a year, on the label').fill('2.77');
+    await page.getByLabel('Cost of a year, on the label').press('Enter');
+    await expect(page.getByText(/^£33\.\d\d a year at 16 h/)).toBeVisible();
+    const { violations } = await axe(page, 'light').analyze();
+    expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+  });
+
+  test('a caution is ticked with its day, stays ticked over a reload, and is asked again when something is plugged in', async ({
+    page,
+  }) => {
+    await page.goto('/lamps/safety');
+    const gate = page.getByRole('region', { name: /^Map-room rack/ });
+    const first = gate.getByRole('checkbox').first();
+    await first.check();
+    await expect(gate.getByText(/^Seen to on/)).toHaveCount(1);
+    await page.reload();
+    await expect(first).toBeChecked();
+    const { violations } = await axe(page, 'light').analyze();
+    expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+    await page.getByRole('button', { name: /^Undo/ }).waitFor();
+    await page.goto('/stands/demo-rack/power');
+    await page.getByRole('button', { name: 'Plug in' }).click();
+    await page.goto('/lamps/safety');
+    await expect(gate.getByText(/something has changed since: look again/)).toBeVisible();
+    await expect(first).not.toBeChecked();
+  });
+});

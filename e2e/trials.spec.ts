@@ -76,3 +76,23 @@ test.describe('the demo', () => {
     await expect(page.getByTestId('shows')).toContainText('in 3.13 % of trials: it is real');
   });
 });
+
+test('a feed is divided by its nitrogen and its ceilings, for the can that is there; a bare number of an EC meter is asked for its unit', async ({
+  page,
+}) => {
+  await page.goto('/season/feed');
+  await page.getByLabel('It is').selectOption('A powder');
+  for (const e of ['N', 'P', 'K']) await type(page, `${e} on the label`, '20');
+  await type(page, 'Nitrogen', '50');
+  await type(page, 'Your can', '4');
+  // 50 mg/l of a powder of 20 % are a quarter of a gram a litre.
+  await expect(page.getByTestId('dose')).toHaveText('1 g into your can of 4 L');
+  await type(page, 'At most, phosphorus', '10');
+  await expect(page.getByText(/^Phosphorus would pass the ceiling: this is 46 %/)).toBeVisible();
+  await type(page, 'Reading with its unit', '450');
+  await expect(page.getByText(/^Type the unit too/)).toBeVisible();
+  await type(page, 'Reading with its unit', '450 ppm (500)');
+  await expect(page.getByText('0.9 mS/cm')).toBeVisible();
+  const { violations } = await axe(page, 'light').analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+});

@@ -118,7 +118,6 @@ await picture('readings-fit', {
 await picture('hours', { path: '/hours', act: (page) => page.getByTestId('best-times').first().waitFor() });
 const chartMade = (page) => page.getByTestId('visit').first().waitFor({ timeout: 120_000 });
 await picture('chart', { path: '/hours/chart', act: chartMade });
-await picture('phone-chart', { path: '/hours/chart', width: 390, height: 844, act: chartMade });
 await picture('cards', { path: '/hours/chart', width: 800, height: 1130, media: 'print', act: chartMade });
 await picture('tray', {
   path: '/hours/chart',
@@ -127,16 +126,13 @@ await picture('tray', {
     await page.getByTestId('plan-dose').waitFor();
   },
 });
-await picture('season', {
-  path: '/bench',
-  act: async (page) => {
-    await page.getByRole('button', { name: 'Season' }).click();
-    await page.locator('input[aria-label="Day of the season"]:enabled').waitFor({ timeout: 120_000 });
-    await page.getByRole('slider', { name: 'Day of the season' }).focus();
-    for (let i = 0; i < 14; i++) await page.keyboard.press('ArrowRight');
-    await page.waitForTimeout(5000);
-    await page.evaluate(() => document.activeElement.blur());
-  },
+await picture('clinic', {
+  path: '/clinic/demo-case-celery',
+  act: (page) => page.getByRole('button', { name: /^middle: .*light$/ }).waitFor({ timeout: 60_000 }),
+});
+await picture('trial', {
+  path: '/season/trials/demo-trial-dose',
+  act: (page) => page.getByRole('heading', { name: 'Result' }).evaluate((h) => h.scrollIntoView()),
 });
 await picture('crops', { path: '/crops', scheme: 'dark' });
 await picture('stands', { path: '/stands', act: (page) => page.getByRole('table').nth(2).waitFor() });

@@ -61,6 +61,8 @@ export interface Workspace {
   /** The light of the stand on the bench, and what the bench shows. */
   readonly benchLights: BenchLightStore;
   readonly benchLooks: BenchLookStore;
+  /** Keeps the light of the check up to date for as long as somebody looks at it; returns the end of it. */
+  watchCheck(): () => void;
   /** Keeps the light of the bench up to date for as long as it is looked at; returns the end of it. */
   watchBench(): () => void;
   /** Keeps the hang chart up to date for as long as it is looked at; returns the end of it. */
@@ -156,6 +158,15 @@ export function createWorkspace(language: string): Workspace {
     return lanes[which];
   };
 
+  // The check's light is worked out while somebody looks at it, not on every page.
+  let checkers = 0;
+  let stopCheck: (() => void) | null = null;
+  function followCheck() {
+    if (checkers === 0 || !lanes || stopCheck) return;
+    const ends = [followSetUp(sites, lights, lanes.picture), followProfile(sites, profiles, lanes.answers)];
+    stopCheck = () => ends.forEach((end) => end());
+  }
+
   function start(seed: 'plain' | 'demo') {
     const ends: (() => void)[] = [];
 
@@ -167,7 +178,10 @@ export function createWorkspace(language: string): Workspace {
       const [picture, answers] = [pool.lane(), pool.lane()];
       lanes = { picture, answers };
       askLight = (question) => answers.answer(question);
-      ends.push(followSetUp(sites, lights, picture), followProfile(sites, profiles, answers), () => {
+      followCheck();
+      ends.push(() => {
+        stopCheck?.();
+        stopCheck = null;
         pool.stop();
         advisor?.stop();
         reader?.stop();
@@ -223,6 +237,16 @@ export function createWorkspace(language: string): Workspace {
     charts,
     benchLights,
     benchLooks,
+    watchCheck() {
+      checkers++;
+      followCheck();
+      return () => {
+        checkers--;
+        if (checkers > 0) return;
+        stopCheck?.();
+        stopCheck = null;
+      };
+    },
     watchChart: () =>
       followChart(
         { sites, looks: benchLooks, days, settings, charts },

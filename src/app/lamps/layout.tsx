@@ -4,6 +4,8 @@ const TABS = [
   { href: '/lamps', label: 'Library' },
   { href: '/lamps/compare', label: 'Compare' },
   { href: '/lamps/box', label: 'Box check' },
+  { href: '/lamps/bill', label: 'The bill' },
+  { href: '/lamps/safety', label: 'Safety' },
 ];
 
 export default function Layout({ children }: { children: React.ReactNode }) {

@@ -5,6 +5,7 @@ const TABS = [
   { href: '/season/list', label: 'Sowing list' },
   { href: '/season/crops', label: 'Crops' },
   { href: '/season/trials', label: 'Trials' },
+  { href: '/season/feed', label: 'Feed' },
 ];
 
 export default function Layout({ children }: { children: React.ReactNode }) {

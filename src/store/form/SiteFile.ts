@@ -27,6 +27,7 @@ import { MOST_PLUGGED } from '../../core/site/stand/changeOutlets';
 import { CropFile, CropNoteFile } from './CropFile';
 import { BatchFile, CalendarFile, KeptChartFile, PluggedFile, ProgrammeFile, VisitsFile, JobMarkFile } from './SeasonFile';
 import { MOST_CASES } from '../../core/site/clinic/ClinicCase';
+import { MOST_SAFETY } from '../../core/site/safety/SafetyMark';
 import { MOST_TRIALS } from '../../core/site/trial/Trial';
 import { ClinicCaseFile } from './ClinicFile';
 import { TrialFile } from './TrialFile';
@@ -313,6 +314,14 @@ export class LampPriceFile {
   @IsDay() day!: string;
 }
 
+/** A caution that was seen to; a stand that has gone is no fault. */
+export class SafetyMarkFile {
+  @IsString() @MaxLength(80) standId!: string;
+  @IsString() @MaxLength(80) cautionId!: string;
+  @IsDay() day!: string;
+  @Matches(/^[0-9a-f]{8}$/) of!: string;
+}
+
 /** A site as it is written to disk and to exported files, version 9. Lengths in metres; units stand in the names. */
 export class SiteFile {
   @Equals('copper-noon/site') format!: 'copper-noon/site';
@@ -339,5 +348,6 @@ export class SiteFile {
   @IsArray() @ArrayMaxSize(MOST_PRICES) @ValidateNested({ each: true }) @Type(() => LampPriceFile) lampPrices!: LampPriceFile[];
   @IsArray() @ArrayMaxSize(MOST_CASES) @ValidateNested({ each: true }) @Type(() => ClinicCaseFile) clinic!: ClinicCaseFile[];
   @IsArray() @ArrayMaxSize(MOST_TRIALS) @ValidateNested({ each: true }) @Type(() => TrialFile) trials!: TrialFile[];
+  @IsArray() @ArrayMaxSize(MOST_SAFETY) @ValidateNested({ each: true }) @Type(() => SafetyMarkFile) safety!: SafetyMarkFile[];
   @IsOptional() @IsObject() @ValidateNested() @Type(() => SeasonPlanFile) season!: SeasonPlanFile | null;
 }

@@ -25,7 +25,7 @@ export const VERSION = 9;
  *            There was none of it before.
  *     6 → 7: the household has a place, a climate and windows, and stands may be at one. Before, nothing was known of it.
  *     7 → 8: the household may plan a season, jobs of a day are ticked, lamps have prices. Before, there was none of it.
- *     8 → 9: plants that look wrong are followed in the clinic, and trays compared in trials. Before, there was none of it.
+ *     8 → 9: plants that look wrong are followed in the clinic, and trays compared in trials, cautions are seen to. Before, there was none of it.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;
@@ -35,7 +35,7 @@ export function migrate(data: Record<string, unknown>): Record<string, unknown> 
   const sixth = fifth.version === 5 ? toVersion6(fifth) : fifth;
   const seventh = sixth.version === 6 ? toVersion7(sixth) : sixth;
   const eighth = seventh.version === 7 ? { season: null, jobMarks: [], lampPrices: [], ...seventh, version: 8 } : seventh;
-  return eighth.version === 8 ? { clinic: [], trials: [], ...eighth, version: 9 } : eighth;
+  return eighth.version === 8 ? { clinic: [], trials: [], safety: [], ...eighth, version: 9 } : eighth;
 }
 
 const toVersion2 = (data: Record<string, unknown>) => withTiers({ ...data, version: 2 }, (tier) => ({ readings: [], ...tier }));

@@ -158,6 +158,7 @@ export function siteOf(file: SiteFile): Site {
     windows: file.windows.map(windowOf),
     clinic: file.clinic.map(caseOf),
     trials: file.trials.map(trialOf),
+    safety: file.safety.map((m) => ({ standId: m.standId, cautionId: m.cautionId, day: dayOf(m.day), of: m.of })),
     lampPrices: file.lampPrices.map((p) => ({ lampId: p.lampId, price: p.price, day: dayOf(p.day) })),
     jobMarks: file.jobMarks.map((m) => ({ key: m.key, day: dayOf(m.day), state: m.state, until: m.until ? dayOf(m.until) : null })),
     season: file.season ? seasonOf(file.season) : null,

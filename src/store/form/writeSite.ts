@@ -121,6 +121,7 @@ export function writeSite(site: Site): SiteFile {
     windows: site.windows.map(writeWindow),
     clinic: site.clinic.map(writeCase),
     trials: site.trials.map(writeTrial),
+    safety: site.safety.map(({ day, ...m }) => ({ ...m, day: isoOf(day) })),
     lampPrices: site.lampPrices.map(({ day, ...p }) => ({ ...p, day: isoOf(day) })),
     jobMarks: site.jobMarks.map((m) => ({
       key: m.key,

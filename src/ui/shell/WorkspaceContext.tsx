@@ -19,7 +19,12 @@ export function useWorkspace(): Workspace {
 
 export const useSite = <T,>(select: (state: SiteState) => T): T => useStore(useWorkspace().sites, select);
 export const useSettings = (): Settings => useStore(useWorkspace().settings);
-export const useProfile = (): Profile | null => useStore(useWorkspace().profiles, (s) => s.profile);
+/** The light of the check at all distances, worked out while somebody looks. */
+export function useProfile(): Profile | null {
+  const { profiles, watchCheck } = useWorkspace();
+  useEffect(() => watchCheck(), [watchCheck]);
+  return useStore(profiles, (s) => s.profile);
+}
 export const useToday = (): Day => useStore(useWorkspace().days, (s) => s.today);
 /** The hang chart of the stand on the bench, kept up to date for as long as it is looked at. */
 export function useChart(): ChartState {
@@ -27,4 +32,9 @@ export function useChart(): ChartState {
   useEffect(() => watchChart(), [watchChart]);
   return useStore(charts);
 }
-export const useLight = (): LightState => useStore(useWorkspace().lights);
+/** The light of the check, worked out while somebody looks. */
+export function useLight(): LightState {
+  const { lights, watchCheck } = useWorkspace();
+  useEffect(() => watchCheck(), [watchCheck]);
+  return useStore(lights);
+}

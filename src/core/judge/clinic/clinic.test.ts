@@ -79,11 +79,16 @@ test('a sign never lowers the cause that it speaks for most', () => {
 
 test('less light at the spot never makes too little light less likely, more never makes too much less likely', () => {
   fc.assert(
-    fc.property(fc.double({ min: 0.1, max: 30, noNaN: true }), fc.double({ min: 0.3, max: 0.99 }), signs, (dli, share, seen) => {
-      const at = (d: number): Circumstances => ({ ...UNKNOWN, signs: seen, light: { ...UNKNOWN.light, dli: d } });
-      expect(shareOf(at(dli * share), 'light-too-weak')).toBeGreaterThanOrEqual(shareOf(at(dli), 'light-too-weak') - 0.02);
-      expect(shareOf(at(dli), 'light-too-strong')).toBeGreaterThanOrEqual(shareOf(at(dli * share), 'light-too-strong') - 0.02);
-    }),
+    fc.property(
+      fc.double({ min: 0.1, max: 30, noNaN: true }),
+      fc.double({ min: 0.3, max: 0.99, noNaN: true }),
+      signs,
+      (dli, share, seen) => {
+        const at = (d: number): Circumstances => ({ ...UNKNOWN, signs: seen, light: { ...UNKNOWN.light, dli: d } });
+        expect(shareOf(at(dli * share), 'light-too-weak')).toBeGreaterThanOrEqual(shareOf(at(dli), 'light-too-weak') - 0.02);
+        expect(shareOf(at(dli), 'light-too-strong')).toBeGreaterThanOrEqual(shareOf(at(dli * share), 'light-too-strong') - 0.02);
+      },
+    ),
   );
 });
 

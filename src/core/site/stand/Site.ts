@@ -3,6 +3,7 @@ import type { Place } from '../../sky/outdoors/outdoorsAt';
 import type { AtWindow, Window } from '../window/Window';
 import type { JobMark } from '../today/JobMark';
 import type { ClinicCase } from '../clinic/ClinicCase';
+import type { SafetyMark } from '../safety/SafetyMark';
 import type { Trial } from '../trial/Trial';
 import type { SeasonPlan } from '../season/SeasonPlan';
 import type { Stated } from './Stated';
@@ -63,6 +64,8 @@ export interface Site {
   readonly clinic: readonly ClinicCase[];
   /** Comparisons of trays, the oldest first. */
   readonly trials: readonly Trial[];
+  /** Cautions that were seen to, stand by stand. */
+  readonly safety: readonly SafetyMark[];
 }
 
 /** The price of one lamp of a kind, on a day. */

@@ -40,4 +40,5 @@ export const BARE_SITE: Omit<Site, 'currency' | 'price_per_kWh'> = {
   lampPrices: [],
   clinic: [],
   trials: [],
+  safety: [],
 };

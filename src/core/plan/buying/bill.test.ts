@@ -1,0 +1,38 @@
+import { demoSite } from '../../../store/site/demoSite';
+import { tables } from '../../things/tables/libraryTables';
+import { dayFrom } from '../../units/day';
+import { billOf, pricesOf, rebased, totalOf } from './bill';
+
+const site = { ...demoSite('en-GB', dayFrom(2027, 3, 1)), cheap: { from_min: 30, to_min: 330, price_per_kWh: 0.1 }, price_per_kWh: 0.3 };
+
+test('the bill of a day is what a count minute by minute gives', () => {
+  for (const line of billOf(site, tables)) {
+    const tier = site.stands.flatMap((s) => s.tiers).find((t) => t.id === line.tierId);
+    const plugged = site.stands.flatMap((s) => s.plugged).find((p) => p.name === line.name);
+    const programme = site.programmes.find((p) => p.id === (tier ? tier.programmeId : plugged?.programmeId));
+    let cost = 0;
+    for (let minute = 0; minute < 1440; minute++) {
+      const isLit = !programme || (minute - programme.on_min + 1440) % 1440 < programme.lit_min;
+      const isCheap = minute >= 30 && minute < 330;
+      if (isLit) cost += ((line.power / 1000) * (isCheap ? 0.1 : 0.3)) / 60;
+    }
+    expect(line.cost).toBeCloseTo(cost, 6);
+  }
+});
+
+test('every lamp that hangs is on the bill once', () => {
+  const lines = billOf(site, tables);
+  const hung = site.stands.flatMap((s) => s.tiers.flatMap((t) => t.fittings)).length;
+  expect(lines.filter((l) => l.kind === 'lamps').reduce((n, l) => n + l.count, 0)).toBe(hung);
+  expect(totalOf(lines).kWh).toBeCloseTo(
+    lines.reduce((s, l) => s + (l.power * l.hours) / 1000, 0),
+    9,
+  );
+  expect(pricesOf({ cheap: null, price_per_kWh: 0.2 })).toHaveLength(1);
+});
+
+test('a label at 3 hours and 11 cents is put on other hours and another price', () => {
+  // 2.77 a year at 3 h and 0.11: 23 W. At 16 h and 0.30 the same lamp costs 40.3.
+  expect(rebased(2.77, { hours: 3, price: 0.11 }, { hours: 16, price: 0.3 })).toBeWithin(40.3, { relative: 0.001 });
+  expect(rebased(2.77, { hours: 0, price: 0.11 }, { hours: 16, price: 0.3 })).toBeNull();
+});
