@@ -42,13 +42,13 @@ export function watch(worker: Pick<Worker, 'addEventListener' | 'terminate'>, na
 }
 
 /**
- * Starts a worker, and another one after it has died: a question over which one died is asked once more, quietly;
+ * Starts a worker when it is first asked, and another one after it has died: a question over which one died is asked once more, quietly;
  * if that one dies too, the question is refused, and the next one finds a new worker.
  */
 export function revive<W extends { stop(): void }>(
   start: () => W,
 ): { ask<T>(question: (worker: W) => Promise<T>): Promise<T>; stop(): void } {
-  let worker: W | null = start();
+  let worker: W | null = null;
   let stopped = false;
   async function once<T>(question: (worker: W) => Promise<T>): Promise<T> {
     if (stopped) throw new Error('the worker was stopped');

@@ -1,6 +1,5 @@
 import { unparse } from 'papaparse';
 import type { Trial } from '../../core/site/trial/Trial';
-import { isoOf } from '../../core/units/day';
 import { writeTrial } from '../form/TrialFile';
 
 const COLUMNS = ['tray', 'arm', 'arm_name', 'block', 'plant', 'value', 'unit', 'sown'] as const;
@@ -24,4 +23,4 @@ export function trialCsv(trial: Trial): string {
 
 /** A trial whole, as JSON. */
 export const trialJson = (trial: Trial): string =>
-  JSON.stringify({ format: 'copper-noon/trial', version: 1, ...writeTrial(trial), exported: isoOf(trial.ended ?? trial.starts) }, null, 2);
+  JSON.stringify({ format: 'copper-noon/trial', version: 1, ...writeTrial(trial) }, null, 2);

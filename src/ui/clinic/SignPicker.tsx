@@ -2,8 +2,7 @@
 import clsx from 'clsx';
 import { Check } from 'lucide-react';
 import { useState } from 'react';
-import { partOf } from '@/core/judge/clinic/mend';
-import { SIGN_NAMES, type Part, type Sign } from '@/core/judge/clinic/signs';
+import { partOf, SIGN_NAMES, type Part, type Sign } from '@/core/judge/clinic/signs';
 import { toggleSign } from '@/core/site/stand/changeClinic';
 import type { ClinicCase } from '@/core/site/clinic/ClinicCase';
 import { changeSite } from '@/store/site/siteStore';

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
-import { dilute, ELEMENT_NAMES, ELEMENTS, YOUNG_CEILING } from '@/core/judge/feed/dilute';
-import { readConductivity, type FeedForm, type LabelBasis } from '@/core/judge/feed/feed';
+import { dilute, ELEMENT_NAMES, YOUNG_CEILING } from '@/core/judge/feed/dilute';
+import { ELEMENTS, readConductivity, type FeedForm, type LabelBasis } from '@/core/judge/feed/feed';
 import { ok } from '@/core/units/result';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';

@@ -10,7 +10,7 @@ export interface LightPool {
 }
 
 /**
- * A few light workers, shared by lanes turn about. Workers start when their first lane does.
+ * A few light workers, shared by lanes turn about. A worker starts when it is first asked: a page without light has none.
  *
  * @param size   1 …; the picture and the answer should not wait for each other
  * @param start  how a worker is started; another one in tests

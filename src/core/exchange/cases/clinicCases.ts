@@ -86,7 +86,6 @@ function circumstancesOf(given: Case): Circumstances {
       lampHours: optional(p, 'lampHours'),
       spectrum: spectrumOf(text(p.spectrum), optional(p, 'farRedShare')),
       clearance: metres(p, 'leafClearanceCm'),
-      distance: metres(p, 'lampDistanceCm'),
       isHot: p.lampSurface === 'hot',
       leafTemperature: optional(p, 'leafC'),
       daysInDark: daysBetween(p.emerged, p.lampOn),
@@ -99,7 +98,6 @@ function circumstancesOf(given: Case): Circumstances {
       hasFan: typeof p.fan === 'boolean' ? p.fan : null,
       humidity: optional(p, 'humidityPct'),
       isDraughty: /draught|draft|cold air|open window|front door|air conditioner/i.test(`${notes} ${changesText(p)}`) ? true : null,
-      isCovered: typeof p.coverOn === 'boolean' ? p.coverOn : null,
     },
     roots: {
       temperature: optional(p, 'compostC'),

@@ -62,6 +62,8 @@ function two<T>(list: readonly T[]): readonly [T, T] {
   return [list[0]!, list[1]!];
 }
 
+/** Nothing sown, or not counted: no tray. */
+const isCounted = (c: Case) => maybe(c.germinated) !== null && (maybe(c.sown) ?? 0) > 0;
 const counted = (c: Case): Counted => ({ x: numberOf(c, 'germinated', 0), n: numberOf(c, 'sown', 1) });
 const scatterOf = (g: Case) => ({
   between: numberOf(g, 'sd_between', 0),
@@ -122,7 +124,9 @@ const KINDS: Readonly<Record<string, (given: Case) => object>> = {
   proportions_trays(given) {
     const arms = things(given, 'arms').map((a) => ({
       id: text(a.id) ?? '',
-      trays: things(a, 'trays').map((t) => ({ id: text(t.id) ?? '', ...counted(t) })),
+      trays: things(a, 'trays')
+        .filter(isCounted)
+        .map((t) => ({ id: text(t.id) ?? '', ...counted(t) })),
     }));
     return compareTrayShares(two(arms));
   },
@@ -195,12 +199,14 @@ const KINDS: Readonly<Record<string, (given: Case) => object>> = {
 };
 
 function layoutOf(given: Case): Layout {
-  if (given.design === 'latin') return { kind: 'latin', order: numberOf(given, 'k', 2, 4) };
+  if (given.design === 'latin') return { kind: 'latin', order: numberOf(given, 'k', 2, 6) };
   if (Array.isArray(given.blocks)) return { kind: 'blocked', blocks: given.blocks as number[][] };
   // Whatever it is called: a list of numbers is the trays of each arm.
   const trays = Object.values(given).find((v) => Array.isArray(v) && v.every((n) => typeof n === 'number'));
   if (Array.isArray(trays)) return { kind: 'unblocked', trays: trays as number[] };
-  if (typeof given.pairs === 'number') return { kind: 'blocked', blocks: Array.from({ length: given.pairs }, () => [1, 1]) };
+  // Pairs, shelves whose sides are swapped, sets that rotate: signs are turned, one for each.
+  const pairs = [given.pairs, given.shelves, given.sets].find((n) => typeof n === 'number');
+  if (pairs !== undefined) return { kind: 'blocked', blocks: Array.from({ length: pairs as number }, () => [1, 1]) };
   return { kind: 'unblocked', trays: [numberOf(given, 'trays_a', 0), numberOf(given, 'trays_b', 0)] };
 }
 
@@ -228,6 +234,13 @@ function setsOf(given: Case): Record<string, number[]>[] {
   });
 }
 
+/** The arms that a deviation names, or all. */
+function armsNamed(d: Case, arms: readonly Case[]): string[] {
+  if (Array.isArray(d.arms)) return d.arms.map(String);
+  const named = text(d.arms) ?? text(d.arm) ?? '';
+  return named === 'all' ? arms.map((a) => String(a.id)) : [named];
+}
+
 function designOf(given: Case): Design {
   const declared = thing(given, 'declared');
   const outcome = thing(given, 'outcome');
@@ -244,7 +257,7 @@ function designOf(given: Case): Design {
     },
     isStopFixed: given.stop_rule_fixed === true,
     arePlacesRotated: given.positions_rotated === true,
-    deviations: things(given, 'deviations').map((d) => ({ arms: Array.isArray(d.arms) ? d.arms.map(String) : [String(d.arm)] })),
+    deviations: things(given, 'deviations').map((d) => ({ arms: armsNamed(d, things(given, 'arms')) })),
     arms: things(given, 'arms').map((a): DesignArm => ({
       id: String(a.id),
       lamp: text(a.lamp) ?? '',

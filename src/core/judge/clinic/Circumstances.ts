@@ -35,9 +35,8 @@ export interface Circumstances {
     readonly dliWhenNew: Dli | null;
     readonly lampHours: number | null;
     readonly spectrum: 'white' | 'no-blue' | 'far-red' | 'red-blue' | null;
-    /** From the lamp to the leaves, and to the compost. */
+    /** From the lamp to the leaves. */
     readonly clearance: Metres | null;
-    readonly distance: Metres | null;
     readonly isHot: boolean;
     readonly leafTemperature: number | null;
     /** Days between emergence and the first day under light. */
@@ -53,7 +52,6 @@ export interface Circumstances {
     readonly hasFan: boolean | null;
     readonly humidity: number | null;
     readonly isDraughty: boolean | null;
-    readonly isCovered: boolean | null;
   };
   readonly roots: {
     readonly temperature: number | null;

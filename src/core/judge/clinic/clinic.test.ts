@@ -15,8 +15,8 @@ const UNKNOWN: Circumstances = {
   ageDays: 14,
   place: 'all',
   signs: [],
-  light: { dli: null, ppfd: null, hours: null, hoursPlanned: null, dliMin: 10, dliTarget: 14, dliMax: 20, ppfdMax: 400, elsewhere: { centre: null, edge: null, corner: null }, dliWhenNew: null, lampHours: null, spectrum: null, clearance: null, distance: null, isHot: false, leafTemperature: null, daysInDark: null, windowShare: null, isBlackout: false }, // prettier-ignore
-  air: { day: null, night: null, hasFan: null, humidity: null, isDraughty: null, isCovered: null },
+  light: { dli: null, ppfd: null, hours: null, hoursPlanned: null, dliMin: 10, dliTarget: 14, dliMax: 20, ppfdMax: 400, elsewhere: { centre: null, edge: null, corner: null }, dliWhenNew: null, lampHours: null, spectrum: null, clearance: null, isHot: false, leafTemperature: null, daysInDark: null, windowShare: null, isBlackout: false }, // prettier-ignore
+  air: { day: null, night: null, hasFan: null, humidity: null, isDraughty: null },
   roots: { temperature: null, isMatOn: null, water: null, ph: null, isHardWater: null, isPotSmall: null },
   isCrowded: null,
   feed: null,

@@ -65,7 +65,7 @@ function factRanges(): [string, string][] {
 /** One thing changed at a time, over all that it can be. */
 function* everyKind(): Generator<Circumstances> {
   const of = (id: string) => cropLibrary.find((c) => c.id === id)!;
-  const light: Circumstances['light'] = { dli: 14, ppfd: 240, hours: 16, hoursPlanned: 16, dliMin: 10, dliTarget: 14, dliMax: 20, ppfdMax: 400, elsewhere: { centre: null, edge: null, corner: null }, dliWhenNew: null, lampHours: null, spectrum: 'white', clearance: 0.15, distance: 0.2, isHot: false, leafTemperature: null, daysInDark: 0, windowShare: 0, isBlackout: false }; // prettier-ignore
+  const light: Circumstances['light'] = { dli: 14, ppfd: 240, hours: 16, hoursPlanned: 16, dliMin: 10, dliTarget: 14, dliMax: 20, ppfdMax: 400, elsewhere: { centre: null, edge: null, corner: null }, dliWhenNew: null, lampHours: null, spectrum: 'white', clearance: 0.15, isHot: false, leafTemperature: null, daysInDark: 0, windowShare: 0, isBlackout: false }; // prettier-ignore
   const plain: Circumstances = {
     crop: of('tomato'),
     stage: 'seedling',
@@ -73,7 +73,7 @@ function* everyKind(): Generator<Circumstances> {
     place: 'all',
     signs: [],
     light,
-    air: { day: 22, night: 16, hasFan: true, humidity: 55, isDraughty: null, isCovered: null },
+    air: { day: 22, night: 16, hasFan: true, humidity: 55, isDraughty: null },
     roots: { temperature: 20, isMatOn: false, water: 'even', ph: 6, isHardWater: null, isPotSmall: false },
     isCrowded: false,
     feed: null,

@@ -1,7 +1,7 @@
 import type { Metres } from '../../units/quantities';
 import type { Cause, ClinicTest, Treatment } from './Cause';
 import type { Circumstances } from './Circumstances';
-import { SIGNS, type Sign } from './signs';
+import type { Sign } from './signs';
 
 /** What tells a cause from the next likely one, and after how many days an answer shows in young plants and in houseplants. */
 interface Trial {
@@ -180,5 +180,3 @@ const MENDS: Readonly<Record<Cause, Mend>> = {
 function canLengthen({ light: { hours } }: Circumstances): boolean {
   return hours !== null && hours < 16;
 }
-
-export const partOf = (sign: Sign) => SIGNS[sign].part;

@@ -537,3 +537,5 @@ export const SIGNS = {
 
 export type Sign = keyof typeof SIGNS;
 export const SIGN_NAMES = Object.keys(SIGNS) as Sign[];
+
+export const partOf = (sign: Sign): Part => SIGNS[sign].part;

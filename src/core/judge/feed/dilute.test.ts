@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { dilute, ELEMENTS, type DiluteAsked } from './dilute';
+import { dilute, type DiluteAsked } from './dilute';
+import { ELEMENTS } from './feed';
 
 const ASKED: DiluteAsked = {
   label: { N: 20, P: 20, K: 20 },

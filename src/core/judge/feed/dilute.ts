@@ -1,4 +1,4 @@
-import { doseForNitrogen, ELEMENTS, ppmPerUnit, withinCeiling, type Element, type FeedForm, type LabelBasis, type Npk } from './feed';
+import { doseForNitrogen, ppmPerUnit, withinCeiling, type Element, type FeedForm, type LabelBasis, type Npk } from './feed';
 
 export interface DiluteAsked {
   readonly label: Npk;
@@ -36,4 +36,3 @@ export function dilute({ label, basis, form, by, ceiling, can_L }: DiluteAsked):
 }
 
 export const ELEMENT_NAMES: Readonly<Record<Element, string>> = { N: 'nitrogen', P: 'phosphorus', K: 'potassium' };
-export { ELEMENTS };

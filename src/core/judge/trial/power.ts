@@ -1,6 +1,6 @@
 import { ncpFor, tPower } from './distributions';
-import { assignments, latinSquares } from './exact';
-import { latinLeast } from './blocks';
+import { latinCount, latinLeast } from './blocks';
+import { assignments } from './exact';
 
 /** How much trays of one arm scatter, and plants within a tray, in the unit of what is measured. */
 export interface Scatter {
@@ -68,7 +68,7 @@ export function leastPOf(layout: Layout) {
 }
 
 function countAndLeast(layout: Layout): [number, number] {
-  if (layout.kind === 'latin') return [latinSquares(layout.order).length, latinLeast(layout.order)];
+  if (layout.kind === 'latin') return [latinCount(layout.order), latinLeast(layout.order)];
   if (layout.kind === 'blocked') {
     const used = layout.blocks.filter((b) => b.every((n) => n > 0));
     const count = used.reduce((c, b) => c * assignments(b), 1);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { chi2Upper, fUpper, tPower, tQuantile, tTwoSided } from './distributions';
 import { assignments, dealMany, dealTwo, flipSigns, latinSquares, mannWhitney, signedRank } from './exact';
+import { latinCount } from './blocks';
 import { doseDirection, fitDose } from './doseCurve';
 import { fisher, wilson } from './counts';
 import { reviewDesign, type Design } from './reviewDesign';
@@ -43,7 +44,8 @@ test('quantiles and tails agree with printed tables', () => {
 test('assignments are counted as they are by hand', () => {
   expect(assignments([3, 3])).toBe(20);
   expect(assignments([2, 2, 2])).toBe(90);
-  expect([2, 3, 4].map((k) => latinSquares(k).length)).toEqual([2, 12, 576]);
+  expect([1, 2, 3, 4].map((k) => latinSquares(k).length)).toEqual([1, 2, 12, 576]);
+  expect([1, 2, 3, 4].map(latinCount)).toEqual([1, 2, 12, 576]);
   // U of 2 against 2 takes 0, 1, 2, 2, 3, 4 in six orders; W of three pairs takes 0…6 in eight.
   expect(mannWhitney(2, 2)).toEqual([1, 2, 4, 5, 6].map((n) => n / 6));
   expect(signedRank(3)).toEqual([1, 2, 3, 5, 6, 7, 8].map((n) => n / 8));

@@ -119,7 +119,6 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
       lampHours: tier.tier.ageing.used_h,
       spectrum: spectrumOf(tier),
       clearance: faces.length > 0 ? Math.max(0, Math.min(...faces)) : null,
-      distance: faces.length > 0 ? Math.min(...faces) + tray.plantHeight : null,
       isHot: told.isLampHot ?? tier.lamps.some((l) => !l.lamp.coolSurface),
       leafTemperature: null,
       daysInDark: told.daysInDark ?? null,
@@ -132,7 +131,6 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
       hasFan: told.hasFan ?? (fan ? true : null),
       humidity: told.humidity_percent ?? null,
       isDraughty: told.isDraughty ?? null,
-      isCovered: tray.tray.coverId !== null,
     },
     roots: {
       temperature: told.compost_C ?? null,

@@ -1,6 +1,5 @@
 import type { Trial } from '../../site/trial/Trial';
-import type { Design, DesignArm, Factor } from '../../judge/trial/reviewDesign';
-import { FACTORS } from '../../judge/trial/reviewDesign';
+import type { Design, DesignArm } from '../../judge/trial/reviewDesign';
 import { MOL_SECONDS } from '../../judge/dose/dli';
 import { daylightDose } from '../../judge/dose/LightDay';
 import type { TrayLight } from '../../answer/bench/BenchQuestion';
@@ -69,6 +68,3 @@ export function designOf(trial: Trial, places: ReadonlyMap<string, TrialPlace>):
     }),
   };
 }
-
-/** A factor that the design review can hold arms against. */
-export const isDesignFactor = (name: string): name is Factor => (FACTORS as readonly string[]).includes(name);

@@ -2,6 +2,7 @@ import type { Trial } from '../../site/trial/Trial';
 import { compareBlocks, comparePairs } from '../../judge/trial/blocks';
 import { compareTrayShares } from '../../judge/trial/counts';
 import { assignments } from '../../judge/trial/exact';
+import { welch } from '../../judge/trial/welch';
 import { leastPOf } from '../../judge/trial/power';
 import { compareManyArms } from '../../judge/trial/manyArms';
 import { comparePlants, compareTwoArms, farOff, likenessWithin, trayMeans, type TrialArm } from '../../judge/trial/twoArms';
@@ -140,13 +141,10 @@ function twoOf(arms: readonly [TrialArm, TrialArm]): Omit<Found, 'arm'> {
   const sizes = arms.map((a) => trayMeans(a).length);
   if (sizes.some((n) => n === 0)) return { diff: null, lo: null, hi: null, p: null, leastP: null };
   if (assignments(sizes) > MOST_ASSIGNMENTS) {
-    // Means of trays alone, so that the exact test is not begun.
     const [a, b] = arms.map((x) => trayMeans(x).map((t) => t.mean)) as [number[], number[]];
-    const plants = comparePlants([
-      { id: 'A', trays: a.map((v, i) => ({ id: `${i}`, values: [v] })) },
-      { id: 'B', trays: b.map((v, i) => ({ id: `${i}`, values: [v] })) },
-    ]);
-    return { diff: plants.naiveDiff, lo: plants.naiveLo, hi: plants.naiveHi, p: null, leastP: 1 / assignments(sizes) };
+    const w = welch(a, b);
+    const mean = (v: readonly number[]) => v.reduce((x, y) => x + y, 0) / v.length;
+    return { diff: mean(b) - mean(a), lo: w?.lo ?? null, hi: w?.hi ?? null, p: null, leastP: 1 / assignments(sizes) };
   }
   const t = compareTwoArms(arms);
   return { diff: t.diff, lo: t.welchLo, hi: t.welchHi, p: t.permP, leastP: t.permPMin };

@@ -1,4 +1,4 @@
-import type { Trial, TrialTrayRow } from '../trial/Trial';
+import type { Trial } from '../trial/Trial';
 import type { Change } from './change';
 
 export const addTrial =
@@ -12,6 +12,3 @@ export const changeTrial =
 export const dropTrial =
   (id: string): Change =>
   (site) => ({ ...site, trials: site.trials.filter((t) => t.id !== id) });
-
-export const changeTrialTray = (id: string, code: string, change: (tray: TrialTrayRow) => Partial<TrialTrayRow>): Change =>
-  changeTrial(id, (t) => ({ trays: t.trays.map((y) => (y.code === code ? { ...y, ...change(y) } : y)) }));
