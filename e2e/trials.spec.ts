@@ -41,7 +41,7 @@ test('a trial from nothing: its faults, its trays dealt out, its result, kept ov
     await field.press('Enter');
   }
   await expect(page.getByTestId('shows')).toContainText('changed is 10 mm lower than as usual');
-  await expect(page.getByTestId('shows')).toContainText('Chance alone gives such a difference in 2.86 % of trials: it is real.');
+  await expect(page.getByTestId('shows')).toContainText('Chance alone gives such a difference in 2.86 % of trials: too rarely to be the likely reason.');
   await expect(page.getByRole('button', { name: 'Deal out by chance' })).toBeDisabled();
   // What can't be read stays in the field, with the reason.
   const first = trays.first().getByLabel(/^Values of/);
@@ -73,7 +73,7 @@ test.describe('the demo', () => {
     await page.getByRole('link', { name: 'Trials', exact: true }).first().click();
     await page.getByRole('link', { name: /^Lettuce at 11 or 15 mol/ }).click();
     await expect(page.getByRole('heading', { name: 'The design can answer' })).toBeVisible();
-    await expect(page.getByTestId('shows')).toContainText('in 3.13 % of trials: it is real');
+    await expect(page.getByTestId('shows')).toContainText('in 3.13 % of trials: too rarely');
   });
 });
 

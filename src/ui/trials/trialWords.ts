@@ -109,8 +109,8 @@ export function shownWords(trial: Trial, { found, status, arms, method }: TrialR
         return `${difference}${between}. So few trays cannot show more than that: even the clearest result comes by chance in ${percent(f.leastP ?? 1)} of trials.`;
       if (f.p === null) return `${difference}${between}.`;
       return f.p <= 0.05
-        ? `${difference}${between}. Chance alone gives such a difference in ${percent(f.p)} of trials: it is real.`
-        : `${difference}${between}. Chance alone gives such a difference in ${percent(f.p)} of trials: it shows no difference that could be relied on.`;
+        ? `${difference}${between}. Chance alone gives such a difference in ${percent(f.p)} of trials: too rarely to be the likely reason.`
+        : `${difference}${between}. Chance alone gives such a difference in ${percent(f.p)} of trials: no difference that could be relied on.`;
     })
     .join(' ');
 }
