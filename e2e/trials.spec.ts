@@ -41,7 +41,9 @@ test('a trial from nothing: its faults, its trays dealt out, its result, kept ov
     await field.press('Enter');
   }
   await expect(page.getByTestId('shows')).toContainText('changed is 10 mm lower than as usual');
-  await expect(page.getByTestId('shows')).toContainText('Chance alone gives such a difference in 2.86 % of trials: too rarely to be the likely reason.');
+  await expect(page.getByTestId('shows')).toContainText(
+    'Chance alone gives such a difference in 2.86 % of trials: too rarely to be the likely reason.',
+  );
   await expect(page.getByRole('button', { name: 'Deal out by chance' })).toBeDisabled();
   // What can't be read stays in the field, with the reason.
   const first = trays.first().getByLabel(/^Values of/);
