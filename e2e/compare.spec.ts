@@ -80,7 +80,7 @@ test.describe('money and safety of the demo', () => {
     const gate = page.getByRole('region', { name: /^Map-room rack/ });
     const first = gate.getByRole('checkbox').first();
     await first.check();
-    await expect(gate.getByText(/^Seen to on/)).toHaveCount(1);
+    await expect(gate.getByText(/^Checked on/)).toHaveCount(1);
     await page.reload();
     await expect(first).toBeChecked();
     const { violations } = await axe(page, 'light').analyze();
@@ -89,7 +89,7 @@ test.describe('money and safety of the demo', () => {
     await page.goto('/stands/demo-rack/power');
     await page.getByRole('button', { name: 'Plug in' }).click();
     await page.goto('/lamps/safety');
-    await expect(gate.getByText(/something has changed since: look again/)).toBeVisible();
+    await expect(gate.getByText(/something has changed since: check again/)).toBeVisible();
     await expect(first).not.toBeChecked();
   });
 });

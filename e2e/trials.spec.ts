@@ -30,7 +30,7 @@ test('a trial from nothing: its faults, its trays dealt out, its result, kept ov
 
   const trays = page.getByRole('list', { name: 'Trays of the trial' }).getByRole('listitem');
   await expect(trays).toHaveCount(8);
-  await page.getByRole('button', { name: 'Deal out by chance' }).click();
+  await page.getByRole('button', { name: 'Assign at random' }).click();
   const arms = await trays.getByLabel('Arm', { exact: true }).evaluateAll((all) => all.map((s) => (s as HTMLSelectElement).value));
   expect(arms.filter((a) => a === 'A')).toHaveLength(4);
   // Coarse mix, shorter stems: 30 to 33 against 40 to 43 mm; the exact p of four against four is 2/70.
@@ -44,7 +44,7 @@ test('a trial from nothing: its faults, its trays dealt out, its result, kept ov
   await expect(page.getByTestId('shows')).toContainText(
     'Chance alone gives such a difference in 2.86 % of trials: too rarely to be the likely reason.',
   );
-  await expect(page.getByRole('button', { name: 'Deal out by chance' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Assign at random' })).toBeDisabled();
   // What can't be read stays in the field, with the reason.
   const first = trays.first().getByLabel(/^Values of/);
   await first.fill('41 fortytwo');

@@ -5,11 +5,12 @@ import { useState } from 'react';
 import { runningTest, testRun, type Diagnosis } from '@/core/plan/clinic/diagnose';
 import type { Standing } from '@/core/plan/clinic/circumstancesOf';
 import type { Weighed } from '@/core/judge/clinic/weighCauses';
-import { beginTest, endTest, toggleDenied } from '@/core/site/stand/changeClinic';
+import { beginTest, changeCase, endTest, toggleDenied } from '@/core/site/stand/changeClinic';
 import type { ClinicCase } from '@/core/site/clinic/ClinicCase';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { dayWords, daysWords } from '../season/dayWords';
+import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { CAUSE_WORDS, TEST_WORDS, TREATMENT_WORDS } from './causeWords';
@@ -173,7 +174,16 @@ function Grounds({ kase, weighed }: { kase: ClinicCase; weighed: Weighed }) {
         })}
       </ul>
       {kase.denied.length > 0 && (
-        <Button kind="quiet" onClick={() => kase.denied.forEach((f) => changeSite(sites, 'take it back', toggleDenied(kase.id, f)))}>
+        <Button
+          kind="quiet"
+          onClick={() =>
+            changeSite(
+              sites,
+              'take “not so” back',
+              changeCase(kase.id, () => ({ denied: [] })),
+            )
+          }
+        >
           Take back {kase.denied.length === 1 ? 'one “not so”' : `${kase.denied.length} “not so”`}
         </Button>
       )}
@@ -192,6 +202,7 @@ function TestOf({ kase, diagnosis }: { kase: ClinicCase; diagnosis: Diagnosis })
     const end = (outcome: 'helped' | 'same' | 'worse', words_: string) => {
       changeSite(sites, 'end the test', endTest(kase.id, outcome));
       say(words_, { label: 'Undo', run: () => undo(sites) });
+      focusHeadingIfLost();
     };
     return (
       <section aria-labelledby="test" className="space-y-2">
@@ -224,6 +235,7 @@ function TestOf({ kase, diagnosis }: { kase: ClinicCase; diagnosis: Diagnosis })
         onClick={() => {
           changeSite(sites, 'begin a test', beginTest(kase.id, testRun(diagnosis, today)));
           say(`Look again ${dayWords(today + diagnosis.lookIn_days)}: it comes up on Today.`, { label: 'Undo', run: () => undo(sites) });
+          focusHeadingIfLost();
         }}
       >
         Put it on Today, look again {dayWords(today + diagnosis.lookIn_days)}

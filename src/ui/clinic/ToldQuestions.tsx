@@ -7,13 +7,18 @@ import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';
 import { TemperatureField } from '../parts/TemperatureField';
+import { focusHeadingIfLost } from '../shell/focusHeading';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { TOLD_FIELDS } from './factWords';
 
 /** At most three questions, whose answers would tell most; and what was answered, to be taken back. */
 export function ToldQuestions({ kase, questions }: { kase: ClinicCase; questions: readonly Asked[] }) {
   const { sites } = useWorkspace();
-  const say = (told: Partial<Record<keyof Told, unknown>>) => changeSite(sites, 'answer', tell(kase.id, told as Partial<Told>));
+  const say = (told: Partial<Record<keyof Told, unknown>>) => {
+    changeSite(sites, 'answer', tell(kase.id, told as Partial<Told>));
+    // What was pressed goes with its question.
+    focusHeadingIfLost();
+  };
   const said = (Object.keys(TOLD_FIELDS) as (keyof typeof TOLD_FIELDS)[]).filter((f) => kase.told[f] !== undefined);
   const asked = questions.filter((q): q is Asked & { field: keyof typeof TOLD_FIELDS } => q.field !== 'happened');
   if (asked.length + said.length === 0) return null;

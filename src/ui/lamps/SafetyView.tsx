@@ -33,11 +33,11 @@ export function SafetyView() {
             {gates.length === 0
               ? 'Safety'
               : open === 0
-                ? 'All has been seen to'
-                : `${open} ${open === 1 ? 'thing' : 'things'} to see to before you switch on`}
+                ? 'All is checked'
+                : `${open} ${open === 1 ? 'thing' : 'things'} to check before you switch on`}
           </h1>
           <p className="text-soft">
-            Only what applies to your lamps, hooks, strips and plants. Tick what you have seen to. When lamps, hooks, loads or sides change,
+            Only what applies to your lamps, hooks, strips and plants. Tick what you have checked. When lamps, hooks, loads or sides change,
             it is asked again.
           </p>
         </div>
@@ -61,7 +61,7 @@ function Gate({ stand, lines }: { stand: BenchStand; lines: readonly GateLine[] 
   return (
     <section aria-labelledby={`gate-${id}`}>
       <h2 id={`gate-${id}`} className="border-b border-line pb-1 text-xl font-semibold">
-        {name} <span className="text-base font-normal text-soft">{open === 0 ? 'all seen to' : `${open} of ${lines.length} open`}</span>
+        {name} <span className="text-base font-normal text-soft">{open === 0 ? 'all checked' : `${open} of ${lines.length} open`}</span>
       </h2>
       <ul className="divide-y divide-line">
         {lines.map(({ caution, state, day }) => {
@@ -77,7 +77,7 @@ function Gate({ stand, lines }: { stand: BenchStand; lines: readonly GateLine[] 
                   onChange={() =>
                     changeSite(
                       sites,
-                      isDone ? 'take a tick back' : 'see to a caution',
+                      isDone ? 'take a tick back' : 'tick a caution',
                       isDone
                         ? unsee({ standId: id, cautionId: caution.id })
                         : seeTo({ standId: id, cautionId: caution.id, day: today, of: safetyWord(stand, stated) }),
@@ -94,8 +94,8 @@ function Gate({ stand, lines }: { stand: BenchStand; lines: readonly GateLine[] 
                   {day !== null && (
                     <span className={state === 'changed-since' ? 'block text-sm text-copper' : 'block text-sm text-soft'}>
                       {state === 'changed-since'
-                        ? `Seen to on ${dayWords(day)}, but something has changed since: look again.`
-                        : `Seen to on ${dayWords(day)}.`}
+                        ? `Checked on ${dayWords(day)}, but something has changed since: check again.`
+                        : `Checked on ${dayWords(day)}.`}
                     </span>
                   )}
                 </span>

@@ -6,3 +6,10 @@ export function focusHeading(): void {
   heading.style.outline = 'none';
   heading.focus({ preventScroll: true });
 }
+
+/** The same once the page has been drawn anew, and only if what held the focus has gone with it. */
+export function focusHeadingIfLost(): void {
+  setTimeout(() => {
+    if (document.activeElement === null || document.activeElement === document.body) focusHeading();
+  }, 50);
+}

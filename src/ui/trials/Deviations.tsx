@@ -25,7 +25,7 @@ export function Deviations({ trial, onChange }: { trial: Trial; onChange(what: s
   return (
     <section aria-labelledby="deviations" className="space-y-2">
       <h2 id="deviations" className="text-xl font-semibold">
-        What went otherwise
+        Deviations
       </h2>
       <ul className="divide-y divide-line">
         {trial.deviations.map((d) => (

@@ -38,7 +38,7 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
   const deal = () => {
     const seed = (trial.seed * 1664525 + 1013904223) % 4294967296;
     onChange('deal the trays out', { seed, trays: dealOut(trial.trays, trial.arms, seed) });
-    say('Dealt out by chance, within blocks.', { label: 'Undo', run: () => undo(sites) });
+    say('Assigned at random, within blocks.', { label: 'Undo', run: () => undo(sites) });
   };
   return (
     <section aria-labelledby="trays" className="min-w-0 space-y-3">
@@ -192,12 +192,12 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
           <Plus size={17} aria-hidden /> Tray
         </Button>
         <Button disabled={trial.trays.some((t) => t.values.length > 0)} onClick={deal}>
-          <Shuffle size={17} aria-hidden /> Deal out by chance
+          <Shuffle size={17} aria-hidden /> Assign at random
         </Button>
       </div>
       <p className="text-sm text-soft">
-        Trays of one block (a shelf, a window) are compared within it. Deal out before anything is sown: chance must decide, not the hand.
-        Write the code on the tray, not the arm.
+        Trays of one block (a shelf, a window) are compared within it. Assign before anything is sown: chance must decide, not you. Write
+        the code on the tray, not the arm.
       </p>
     </section>
   );

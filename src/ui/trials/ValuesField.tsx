@@ -22,7 +22,7 @@ export function ValuesField({ row, unit, isCount, onChange }: ValuesFieldProps) 
           label={`Came up, ${row.code}`}
           value={row.values[0] ?? null}
           min={0}
-          max={10_000}
+          max={row.sown ?? 10_000}
           whole
           inputClassName="w-16"
           onChange={(v) => onChange({ values: [v] })}
@@ -30,7 +30,7 @@ export function ValuesField({ row, unit, isCount, onChange }: ValuesFieldProps) 
         <NumberField
           label={`Sown, ${row.code}`}
           value={row.sown}
-          min={1}
+          min={Math.max(1, row.values[0] ?? 1)}
           max={10_000}
           whole
           inputClassName="w-16"

@@ -48,7 +48,7 @@ const CLAIM_TOLERANCE = 1.25;
 const MOST_LM_PER_WATT: Readonly<Record<Technology, number>> = { led: 230, fluorescent: 110, filament: 25 };
 /** No whole lamp gives more, µmol/J; best fixtures reach 3.5–4 (Kusuma, Pattison & Bugbee 2020, Horticulture Research 7:56). */
 export const MOST_EFFICACY = 4.2;
-/** Of what a lamp draws, this many µmol per joule at most can arrive on an area. */
+/** Of what a lamp draws, this many µmol per joule at most can arrive on an area: the best lamps' efficacy, nothing lost on the way. */
 const MOST_ARRIVING = 4;
 /** Sunlight at noon is about 2000 µmol/m²/s; more is not the sun's. */
 const MOST_SUN = 2500;
@@ -56,7 +56,7 @@ const MOST_SUN = 2500;
 const WHITE_FACTOR = { from: 1 / 90, to: 1 / 50 };
 /** A source counts as a point from five times its size on. */
 const POINT_FROM = 5;
-/** Below this power factor, volts times amperes and watts can't belong to one lamp without a word. */
+/** Below this power factor, volts times amperes and watts can't belong to one lamp without a word; our convention, cheap drivers reach 0.5 to 0.6. */
 const LEAST_POWER_FACTOR = 0.5;
 
 /**

@@ -63,7 +63,7 @@ export interface Weighed {
 
 /**
  * Weighs all causes: how often each is met, times what every sign and every fact speaks for it, taken as independent (naive Bayes).
- * The order of signs does not matter, what is not known moves nothing, and a ground that speaks for a cause never lowers its weight.
+ * The order of signs does not matter, what is not known moves nothing but the few causes that are rare unless something points at them, and a ground that speaks for a cause never lowers its weight.
  *
  * @returns all causes, the likeliest first; their shares add up to 1
  */

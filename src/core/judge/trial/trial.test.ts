@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { mulberry } from '../../units/mulberry';
 import { chi2Upper, fUpper, tPower, tQuantile, tTwoSided } from './distributions';
 import { assignments, dealMany, dealTwo, flipSigns, latinSquares, mannWhitney, signedRank } from './exact';
 import { latinCount } from './blocks';
@@ -11,13 +12,7 @@ import { welch } from './welch';
 
 /** Numbers by chance, the same every time. */
 function chance(seed: number) {
-  let a = seed;
-  const even = () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
+  const even = mulberry(seed);
   return () => Math.sqrt(-2 * Math.log(1 - even())) * Math.cos(2 * Math.PI * even());
 }
 const arm = (id: string, trays: number[][]): TrialArm => ({ id, trays: trays.map((values, i) => ({ id: `${id}${i + 1}`, values })) });

@@ -1,3 +1,4 @@
+import { mulberry } from '../../units/mulberry';
 import { placesOf } from './placeExactly';
 import {
   BAND_ONLY,
@@ -144,15 +145,4 @@ export function isWell(asked: PlacingAsked, { place, level }: Placing, b: number
   if (k === null || k === undefined || k === OFF) return false;
   const tier = asked.tiers[k]!;
   return suits(need, tier.levels[level[k]![t]!]!, tier.daylight?.[t] ?? 0) === 'in';
-}
-
-/** Numbers that look random and are the same for the same seed: mulberry32, public domain. */
-function mulberry(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
 }

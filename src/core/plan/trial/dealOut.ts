@@ -1,14 +1,10 @@
+import { mulberry } from '../../units/mulberry';
 import type { Arm, TrialTrayRow } from '../../site/trial/Trial';
 
-/** Whole numbers below `n` by chance, the same for the same seed: mulberry32, public domain. */
+/** Whole numbers below `n` by chance, the same for the same seed. */
 function chanceOf(seed: number): (n: number) => number {
-  let a = seed >>> 0;
-  return (n) => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return Math.floor((((t ^ (t >>> 14)) >>> 0) / 4294967296) * n);
-  };
+  const random = mulberry(seed);
+  return (n) => Math.floor(random() * n);
 }
 
 function shuffled<T>(list: readonly T[], below: (n: number) => number): T[] {
