@@ -18,7 +18,7 @@ export const BREACH = 1000;
 /** Hours short of the shortest day that is usual for a crop, each. */
 const PER_HOUR_SHORT = 0.15; // our estimate
 
-const over = (value: number, most: number) => Math.max(0, Math.log(Math.max(1e-6, value) / Math.max(1e-6, most)));
+const over = (value: number, most: number) => (value > most && value > 1e-6 ? Math.log(value / Math.max(1e-6, most)) : 0);
 
 /**
  * How far a tray is from right on a day; 0 when every leaf gets the best dose. Used to rank whatever is offered, by advice,

@@ -151,3 +151,37 @@ test.each<[string, Emitter]>([
   ['tilted panel', { kind: 'rect', x: 0, y: 0.2, z: 0, ppf: 10, length: 0.6, width: 0.4, turn: 1, tilt: 0.7, cosinePower: 1 }],
   ['disc with a beam', { kind: 'disc', x: 0, y: 0.2, z: 0, ppf: 10, radius: 0.2, cosinePower: 2.2, tilt: -0.3 }],
 ])('all that a %s sends out arrives on a ball around it', (_, e) => expect(wholeFlux(e)).toBeWithin(10, { relative: 2e-3 }));
+
+test('a strip or panel of any beam is what its points add up to, wherever the receiver looks', () => {
+  const direction = fc.tuple(evenly(-1, 1), evenly(-1, 1), evenly(-1, 1)).filter(([a, b, c]) => Math.hypot(a, b, c) > 0.1);
+  const sides = fc.tuple(evenly(0.05, 0.9), evenly(0.02, 0.3));
+  fc.assert(
+    fc.property(
+      sides,
+      evenly(0.4, 5),
+      evenly(0, 3),
+      evenly(-1, 1),
+      place,
+      place,
+      evenly(0.75, 1.2),
+      direction,
+      (size, n, turn, tilt, x, y, z, way) => {
+        const [length, width] = size;
+        const lamp: Emitter = { kind: 'rect', x: 0, y: 0, z, ppf: 1, length, width, turn, tilt, cosinePower: n };
+        const { u, v } = frameOf(lamp);
+        const d = Math.hypot(...way);
+        const [nx, ny, nz] = way.map((c) => c / d) as [number, number, number];
+        let sum = 0;
+        const [N, M] = [60, 24];
+        for (let i = 0; i < N; i++)
+          for (let j = 0; j < M; j++) {
+            const [a, b] = [((i + 0.5) / N - 0.5) * length, ((j + 0.5) / M - 0.5) * width];
+            const at = { x: a * u[0] + b * v[0], y: a * u[1] + b * v[1], z: z + a * u[2] + b * v[2] };
+            sum += irradianceOf({ kind: 'point', ...at, ppf: 1 / (N * M), turn, tilt, cosinePower: n } as Emitter)(x, y, 0, nx, ny, nz);
+          }
+        expect(irradianceOf(lamp)(x, y, 0, nx, ny, nz)).toBeWithin(sum, { absolute: 6e-3 * sum + 5e-3 });
+      },
+    ),
+    { numRuns: 40 },
+  );
+});

@@ -1,5 +1,6 @@
 import { intensityTowards } from './IntensityTable';
 import type { DiscEmitter, IrradianceAt, PhotometricEmitter, PointEmitter, RectEmitter } from './Emitter';
+import { irradianceFromBeamRect } from './irradianceFromBeamRect';
 import { frameOf, type Frame } from './frameOf';
 import { gaussLegendre } from '../../units/gaussLegendre';
 import { smoothnessOf } from './smoothness';
@@ -34,7 +35,7 @@ export function irradianceFromPoint(lamp: PointEmitter): IrradianceAt {
 
 /**
  * Light of a flat face, evenly bright or of diodes, on a receiver of any direction. An even diffuse rectangle has a closed
- * form; all else is summed over points, the closer the more.
+ * form, other even ones one along their longer side; all else is summed over points, the closer the more.
  *
  * Error: under 0.6 % from a tenth of the face's width on, checked in emitters.test.ts; a level face over level leaves goes
  * by ppfdFromRect and ppfdFromDisc instead, which are right however near.
@@ -43,7 +44,8 @@ export function irradianceFromRect(lamp: RectEmitter): IrradianceAt {
   const { length, width, cosinePower: n, ppf, diodes } = lamp;
   const frame = frameOf(lamp);
   const { u, v, w } = frame;
-  if (n !== 1 || width === 0 || diodes) return summed(lamp, frame, beamOver(n), sharpnessOf(n), diodes);
+  if (diodes) return summed(lamp, frame, beamOver(n), sharpnessOf(n), diodes);
+  if (n !== 1 || width === 0) return irradianceFromBeamRect(lamp);
   const radiance = ppf / (Math.PI * length * width);
   const corners = new Float64Array(12);
   return (x, y, z, nx, ny, nz) => {

@@ -1,5 +1,5 @@
 import { ceilingCorner, wallCorner } from './exchange';
-import type { Patches } from './patches';
+import { sends, type Patches } from './patches';
 import type { Room } from './Room';
 
 /** Nearest that a place may be to a face, as a share of the room's size: on the face itself the formula is a limit. */
@@ -10,7 +10,7 @@ const SKIN = 1e-5;
  * light there is Σ weight · sent. Only what stands above the piece is seen; the lower part of a wall is cut off.
  *
  * @param x, y, z  place, inside the room or on its faces
- * @param out      the weights are written here, one for each patch
+ * @param out      the weights are written here, one for each patch of a face that sends light; the others are left as they are, 0
  */
 export function gatherWeights({ faces }: Patches, room: Room, x: number, y: number, z: number, out: Float32Array): void {
   const rx = Math.min(room.width * (1 - SKIN), Math.max(room.width * SKIN, x - room.x));
@@ -18,7 +18,7 @@ export function gatherWeights({ faces }: Patches, room: Room, x: number, y: numb
   const rz = Math.min(room.height * (1 - SKIN), Math.max(0, z - room.z));
   const here = [rx, ry, rz];
   for (const f of faces) {
-    if (f.name === 'floor') continue;
+    if (f.name === 'floor' || !sends(f)) continue;
     const { columns, rows, di, dj, first } = f;
     const corner = scratchFor((columns + 1) * (rows + 1));
     const wide = columns + 1;

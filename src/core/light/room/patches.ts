@@ -50,9 +50,10 @@ const MOST = 18;
  * hundred thousand pairs.
  *
  * @param finer  multiplies the number of patches along each side; 1 is right within 1 % (lightField.test.ts)
+ * @param factors  may hand out the form factors of an earlier room of the same size instead of making them
  * Error: none in the factors; patches take their light as even, which is what `finer` mends.
  */
-export function patchesOf(room: Room, finer = 1): Patches {
+export function patchesOf(room: Room, finer = 1, factors: (make: () => Float32Array) => Float32Array = (make) => make()): Patches {
   const size = [room.width, room.depth, room.height] as const;
   const counts = size.map((s) => Math.max(2, Math.round(finer * Math.min(MOST, Math.max(FEWEST, Math.round(s / SIDE))))));
   const step = size.map((s, axis) => s / counts[axis]!);
@@ -82,21 +83,28 @@ export function patchesOf(room: Room, finer = 1): Patches {
   });
   const area = new Float64Array(count);
   for (const f of faces) area.fill(f.di * f.dj, f.first, f.first + f.columns * f.rows);
-  const formFactors = new Float32Array(count * count);
-  for (const a of faces) for (const b of faces) if (a !== b) fill(formFactors, count, a, b);
+  const formFactors = factors(() => {
+    const made = new Float32Array(count * count);
+    for (const a of faces) for (const b of faces) if (a !== b) fill(made, count, a, b);
+    return made;
+  });
   return { faces, count, area, formFactors, ...sendersOf(faces, count, formFactors) };
 }
 
-/** Faces that reflect, or that may let even light in from the tier next door, and what they send each other. */
+/** Whether a face sends light into the room: what it reflects, or even light from the tier next door. */
+export const sends = (f: Pick<FacePatches, 'reflectance' | 'transmittance'>): boolean =>
+  f.reflectance > 0 || (f.transmittance > 0 && f.transmittance < 1);
+
+/** Faces that send light into the room, and what they send each other. */
 export function sendersOf(
   faces: readonly FacePatches[],
   count: number,
   formFactors: Float32Array,
 ): Pick<Patches, 'senders' | 'root' | 'exchange'> {
-  const sends = faces.filter((f) => f.reflectance > 0 || (f.transmittance > 0 && f.transmittance < 1));
-  const senders = Int32Array.from(sends.flatMap((f) => Array.from({ length: f.columns * f.rows }, (_, k) => f.first + k)));
+  const sending = faces.filter(sends);
+  const senders = Int32Array.from(sending.flatMap((f) => Array.from({ length: f.columns * f.rows }, (_, k) => f.first + k)));
   const ofFace = (value: (f: FacePatches) => number) =>
-    Float64Array.from(sends.flatMap((f) => new Array<number>(f.columns * f.rows).fill(value(f))));
+    Float64Array.from(sending.flatMap((f) => new Array<number>(f.columns * f.rows).fill(value(f))));
   const area = ofFace((f) => f.di * f.dj);
   const root = ofFace((f) => Math.sqrt((f.di * f.dj) / Math.max(f.reflectance, NEARLY_NOTHING)));
   const n = senders.length;

@@ -1,5 +1,5 @@
 import type { Ppf } from '../../units/quantities';
-import type { Patches } from './patches';
+import type { FacePatches, Patches } from './patches';
 
 /** What each patch sends into a room once all reflections have settled: reflected, and let in from the room next door. */
 export interface Settled {
@@ -91,14 +91,22 @@ function square(x: Float64Array): number {
 }
 
 /** Light that falls on each patch of a settled room, straight from lamps and from the other patches, µmol m⁻² s⁻¹. */
-export function incidentOn({ count, formFactors, senders }: Patches, { sent }: Settled, direct: Float64Array): Float64Array {
-  const incident = new Float64Array(direct);
-  for (let i = 0; i < count; i++) {
-    let sum = 0;
-    for (let j = 0; j < senders.length; j++) sum += formFactors[i * count + senders[j]!]! * sent[senders[j]!]!;
-    incident[i]! += sum;
-  }
+export function incidentOn(patches: Patches, settled: Settled, direct: Float64Array): Float64Array {
+  const incident = fromOtherPatches(patches, settled, patches.faces);
+  for (let i = 0; i < incident.length; i++) incident[i]! += direct[i]!;
   return incident;
+}
+
+/** The part of it that comes from the other patches, on the patches of some faces; 0 on all others. */
+export function fromOtherPatches({ count, formFactors, senders }: Patches, { sent }: Settled, faces: readonly FacePatches[]): Float64Array {
+  const arriving = new Float64Array(count);
+  for (const f of faces)
+    for (let i = f.first; i < f.first + f.columns * f.rows; i++) {
+      let sum = 0;
+      for (let j = 0; j < senders.length; j++) sum += formFactors[i * count + senders[j]!]! * sent[senders[j]!]!;
+      arriving[i] = sum;
+    }
+  return arriving;
 }
 
 /** Where the photons of a settled room went, µmol s⁻¹. */

@@ -11,7 +11,7 @@ import { passageOf } from './passage';
 import { nodesAlong, weightsBetween } from './planeNodes';
 import { NO_RECALL, type Recall } from './Recall';
 import type { Scene } from './Scene';
-import { settleRooms, weigh } from './settleRooms';
+import { settleRooms, weigh, type Solved } from './settleRooms';
 import { sampleSmoothly } from './sampleSmoothly';
 import { isClear, levelLight } from './straightLight';
 
@@ -46,11 +46,13 @@ export function lightFieldOf(scene: Scene, recall: Recall = NO_RECALL, finer = 1
   const solved = rooms.some(reflects) ? settleRooms(scene, passage, recall, worldKey, finer) : [];
 
   let straight: LightAt[] | undefined; // made ready when a single place is asked for the first time
+  const scratch = new Map<Solved, Float32Array>();
   const roomAt = (x: Metres, y: Metres, z: Metres) => solved.find((s) => isInside(s.room, x, y, z));
   function reflectedAt(x: Metres, y: Metres, z: Metres): Ppfd {
     const s = roomAt(x, y, z);
     if (!s) return 0;
-    const weights = new Float32Array(s.patches.count);
+    const weights = scratch.get(s) ?? new Float32Array(s.patches.count);
+    scratch.set(s, weights);
     weigh(s, things, x, y, z, weights);
     return dot(weights, s.settled.sent);
   }

@@ -4,7 +4,7 @@ import { patchesOf, sendersOf, type FacePatches, type Patches } from '../room/pa
 import type { Emitter } from '../emitters/Emitter';
 import { emitterKey } from '../emitters/emitterKey';
 import { isInside, type Room } from '../room/Room';
-import { incidentOn, settle, type Settled } from '../room/solveRoom';
+import { fromOtherPatches, settle, type Settled } from '../room/solveRoom';
 import type { Metres } from '../../units/quantities';
 import { isHidden, roomAbove, type Passage } from './passage';
 import type { Recall } from './Recall';
@@ -32,7 +32,11 @@ export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worl
   const { rooms, things, lamps } = scene;
   const wholes = rooms.map((room) => {
     const key = JSON.stringify([room.width, room.depth, room.height, room.faces, finer, things.length > 0 ? [room, things] : 0]);
-    const patches = recall.get(`patches ${key}`, () => shaded(patchesOf(room, finer), room, things));
+    const patches = recall.get(`patches ${key}`, () => {
+      // Rooms of one size share their form factors, whatever their faces send back.
+      const factors = (make: () => Float32Array) => recall.get(`factors ${room.width} ${room.depth} ${room.height} ${finer}`, make);
+      return shaded(patchesOf(room, finer, factors), room, things);
+    });
     const direct = new Float64Array(patches.count);
     for (const { ppf, ...rest } of lamps.flatMap((lamp) => lamp.emitters)) {
       // Kept for one photon, so that the same lamp dimmed, aged or counted for other hours is not worked out again.
@@ -52,9 +56,18 @@ export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worl
   }));
   const coupled = rooms.some((r) => roomAbove(r, rooms));
   for (let round = 0; coupled && round < ROUNDS; round++) {
-    const incident = new Map(solved.map((s) => [s, incidentOn(s.patches, s.settled, s.direct)]));
+    const arriving = new Map(
+      solved.map((s) => [
+        s,
+        fromOtherPatches(
+          s.patches,
+          s.settled,
+          s.patches.faces.filter((f) => f.name === 'floor' || f.name === 'ceiling'),
+        ),
+      ]),
+    );
     solved = solved.map((s) => {
-      const entering = enteringOf(s, solved, incident);
+      const entering = enteringOf(s, solved, arriving);
       return entering ? { ...s, settled: settle(s.patches, s.direct, entering, s.settled) } : s;
     });
   }
@@ -74,7 +87,7 @@ function whole(light: Float64Array, { area }: Patches, room: Room, emitter: Emit
 }
 
 /** Even light that comes through the shelves above and below: what falls there of reflected light, times the shelf's share. */
-function enteringOf(s: Solved, all: readonly Solved[], incidents: ReadonlyMap<Solved, Float64Array>): Float64Array | null {
+function enteringOf(s: Solved, all: readonly Solved[], arriving: ReadonlyMap<Solved, Float64Array>): Float64Array | null {
   const rooms = all.map((o) => o.room);
   const above = roomAbove(s.room, rooms);
   const below = all.find((o) => roomAbove(o.room, rooms) === s.room);
@@ -83,14 +96,14 @@ function enteringOf(s: Solved, all: readonly Solved[], incidents: ReadonlyMap<So
   const carry = (from: Solved, fromFace: FacePatches, toFace: FacePatches, share: number) => {
     if (share === 0) return;
     any = true;
-    const incident = incidents.get(from)!;
+    const light = arriving.get(from)!;
     for (let j = 0; j < toFace.rows; j++)
       for (let i = 0; i < toFace.columns; i++) {
         const a = Math.floor((s.room.x + (i + 0.5) * toFace.di - from.room.x) / fromFace.di);
         const b = Math.floor((s.room.y + (j + 0.5) * toFace.dj - from.room.y) / fromFace.dj);
         if (a < 0 || b < 0 || a >= fromFace.columns || b >= fromFace.rows) continue;
         const k = fromFace.first + a + fromFace.columns * b;
-        out[toFace.first + i + toFace.columns * j] = share * Math.max(0, incident[k]! - from.direct[k]!);
+        out[toFace.first + i + toFace.columns * j] = share * light[k]!;
       }
   };
   const face = (o: Solved, name: 'floor' | 'ceiling') => o.patches.faces.find((f) => f.name === name)!;

@@ -47,9 +47,12 @@ export const NEAR = 0.05; // about 5 % of a dose: less than any reading tells; o
 export class TierCourse {
   /** Every height that the lamps can have. */
   readonly lifts: readonly Metres[];
+  private readonly liftIndex: ReadonlyMap<Metres, number>;
   private readonly states: readonly (readonly TrayState[])[];
   private readonly spreads = new Map<number, LightSpread>();
   private readonly best = new Map<string, number>();
+  /** What is wrong with a tray at every height and on every day, by its hours and risers; NaN where nobody has asked yet. */
+  private readonly wrongs = new Map<number, Float64Array>();
   private readonly fades: readonly number[];
   /** What the engine says of a tray over what the table says, strongest spot by strongest spot. */
   private readonly corrections: number[];
@@ -73,6 +76,7 @@ export class TierCourse {
     const stride = table.step > 0 ? Math.max(1, Math.round(0.01 / table.step)) * table.step : 0;
     const count = (reach: Metres) => (stride > 0 ? Math.floor((reach + 1e-9) / stride) : 0);
     this.lifts = Array.from({ length: count(-table.lowest) + count(table.highest) + 1 }, (_, i) => (i - count(-table.lowest)) * stride);
+    this.liftIndex = new Map(this.lifts.map((lift, i) => [lift, i]));
   }
 
   get now(): TierSetting {
@@ -119,6 +123,7 @@ export class TierCourse {
     this.corrections[tray]! *= by;
     this.spreads.clear();
     this.best.clear();
+    this.wrongs.clear();
   }
 
   /** How far leaves are inside the heat of a lamp, or short of room for air; 0: clear of it. */
@@ -130,8 +135,18 @@ export class TierCourse {
 
   /** How much is wrong with a tray on a day; 0 within its band and limits. */
   trayWrong(tray: number, lift: Metres, risers: number, day: Day, times: LitTimes): number {
-    const { stage, limits, needed } = this.state(tray, day);
-    if (!needed) return 0;
+    if (!this.state(tray, day).needed) return 0;
+    const days = this.fades.length;
+    const key = ((times.on_min * 1441 + times.lit_min) * 64 + tray) * 64 + risers;
+    let known = this.wrongs.get(key);
+    if (!known) this.wrongs.set(key, (known = new Float64Array(this.lifts.length * days).fill(NaN)));
+    const at = this.liftIndex.get(lift)! * days + (day - this.from);
+    const before = known[at]!;
+    return Number.isNaN(before) ? (known[at] = this.workOutWrong(tray, lift, risers, day, times)) : before;
+  }
+
+  private workOutWrong(tray: number, lift: Metres, risers: number, day: Day, times: LitTimes): number {
+    const { stage, limits } = this.state(tray, day);
     const heat = this.inHeat(tray, lift, risers, day);
     return (
       (heat > 0 ? BREACH * (0.2 + IN_HEAT_PER_METRE * heat) : 0) +
