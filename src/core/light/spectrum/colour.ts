@@ -1,21 +1,32 @@
 import type { Kelvin } from '../../units/quantities';
 import observer from './data/observer.json';
 import { planck } from './planck';
-import { powerAt, spectrumFrom, type Spectrum } from './Spectrum';
+import { powerAt, spectrumFrom, type Nanometres, type Spectrum } from './Spectrum';
 
 export interface Chromaticity {
   readonly x: number;
   readonly y: number;
 }
 
-/** Tristimulus values by sums over 5 nm, of the 2° observer. Source: CIE 15:2004. */
+/** The observer's table is given every so many nanometres. */
+const OBSERVER_STEP: Nanometres = 5;
+
+/**
+ * Tristimulus values of the 2° observer, by sums over the observer's own 5 nm, or over the spectrum's where that is finer: so a
+ * line between two of them is not missed. Source: CIE 15:2004.
+ */
 export function tristimulus(spectrum: Spectrum): readonly [number, number, number] {
+  const step = Math.min(OBSERVER_STEP, spectrum.step);
+  const within = (list: readonly number[], place: number) => {
+    const i = Math.min(list.length - 2, Math.floor(place));
+    return list[i]! + (list[i + 1]! - list[i]!) * (place - i);
+  };
   let X = 0, Y = 0, Z = 0; // prettier-ignore
-  for (let i = 0; i < observer.x_5nm.length; i++) {
-    const p = powerAt(spectrum, 380 + 5 * i);
-    X += p * observer.x_5nm[i]!;
-    Y += p * observer.v_1nm[5 * i]!;
-    Z += p * observer.z_5nm[i]!;
+  for (let from = 0; from <= 400; from += step) {
+    const p = powerAt(spectrum, 380 + from);
+    X += p * within(observer.x_5nm, from / OBSERVER_STEP);
+    Y += p * within(observer.v_1nm, from);
+    Z += p * within(observer.z_5nm, from / OBSERVER_STEP);
   }
   return [X, Y, Z];
 }

@@ -29,12 +29,13 @@ const table: Readonly<Record<string, LampSpectrum>> = {
       daylight(6500),
       [[450, 50, 1], [436, 7, 0.6], [405, 7, 0.25], [488, 18, 0.7]], // prettier-ignore
       [[543, 10, 1], [585, 12, 0.12]], // prettier-ignore
-      [[611, 8, 1], [630, 14, 0.25], [707, 12, 0.15]], // prettier-ignore
+      // The red of europium with its lines at 650, 662, 687 and 707 nm, as strong beside the first as in F11.
+      [[611, 8, 1], [628, 14, 0.25], [650, 12, 0.06], [662, 14, 0.035], [688, 14, 0.035], [708, 12, 0.09], [740, 70, 0.0035]], // prettier-ignore
     ),
     made: 'modelled: three phosphors and the mercury lines, as white as daylight of 6500 K',
   },
   'fl-plant': {
-    spectrum: bands([440, 50, 0.75], [545, 12, 0.6], [585, 60, 0.24], [655, 28, 1.1]),
+    spectrum: bands([440, 50, 0.75], [545, 12, 0.48], [585, 60, 0.2], [655, 28, 1.1], [705, 60, 0.06]),
     made: 'modelled: blue and red phosphor bands and the green mercury line',
   },
   'led-2700': led(2700),
@@ -44,11 +45,11 @@ const table: Readonly<Record<string, LampSpectrum>> = {
   'led-6500': led(6500),
   'led-hcri': { spectrum: whiteLed(4000, 90), made: 'modelled: blue chip and two phosphors, 4000 K, colour rendering 90' },
   'led-white-red': {
-    spectrum: parts([whiteLed(3200), 0.83], [red660, 0.17]),
-    made: 'modelled: white LED of 3200 K, a sixth of the photons from 660 nm',
+    spectrum: parts([whiteLed(3200), 0.86], [red660, 0.14]),
+    made: 'modelled: white LED of 3200 K, a seventh of the photons from 660 nm',
   },
   'led-pink': {
-    spectrum: parts([whiteLed(4000), 0.34], [red660, 0.56], [blue450, 0.1]),
+    spectrum: parts([whiteLed(4000), 0.375], [red660, 0.525], [blue450, 0.1]),
     made: 'modelled: a third white LED, the rest red 660 and blue 450 nm',
   },
   'led-blurple': {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { evenly } from '../../../../test/evenly';
 import cases from '../../../../test/cases/spectra.json';
 import powers from '../../../../test/cases/spectra-power.json';
-import { spectrumLibrary } from './spectrumLibrary';
+import { spectrumLibrary, spectrumOf } from './spectrumLibrary';
 import { chromaticityOf, cctOf } from './colour';
 import { figuresOf, mixture } from './figures';
 import { lampSpectrumOf } from './lampSpectra';
@@ -72,6 +72,38 @@ test('illuminants have the published colours', () => {
     expect(chromaticityOf(spectrum).x).toBeWithin(x, { absolute: 2e-4 });
     expect(chromaticityOf(spectrum).y).toBeWithin(y, { absolute: 2e-4 });
   }
+});
+
+test('lamps that plants are lit with have the red to far-red ratio of published tables, not that of a gap in the model', () => {
+  // White light has hardly any far-red: fluorescent about 10 (Smith 1982; CIE F11: 9.7), white LEDs well above sunlight's 1.1.
+  const ratio = (id: string) => figuresOf(lampSpectrumOf(id).spectrum).redToFarRed!;
+  expect(ratio('fl-865')).toBeWithin(10.5, { absolute: 2.5 });
+  expect(ratio('fl-840')).toBeWithin(9.7, { absolute: 0.1 });
+  for (const id of ['led-2700', 'led-4000', 'led-6500']) expect(ratio(id)).toBeWithin(13, { absolute: 3 });
+  expect(ratio('incandescent')).toBeWithin(0.7, { absolute: 0.05 });
+});
+
+test('white LEDs and daylight tubes meet the factors and far-red shares of the table', () => {
+  const far: Record<string, number> = {
+    'led-2700': 2,
+    'led-3000': 2,
+    'led-4000': 1,
+    'led-5000': 1,
+    'led-6500': 1,
+    'led-hcri': 4,
+    'fl-865': 2,
+    'fl-plant': 3,
+  };
+  for (const [id, percent] of Object.entries(far)) {
+    const f = figuresOf(lampSpectrumOf(id).spectrum);
+    expect(f.luxPerUmol).toBeWithin(spectrumOf(id).luxPerUmol, { relative: 0.02 });
+    expect(100 * f.farRed).toBeWithin(percent, { absolute: 2 });
+  }
+});
+
+test('a line between the observer\u2019s points is seen', () => {
+  const line = { start: 380, step: 1, power: Array.from({ length: 421 }, (_, i) => (i === 552 - 380 ? 1 : 0)) };
+  expect(figuresOf(line).luxPerUmol).toBeGreaterThan(100);
 });
 
 test('a white LED is as white as it was asked to be', () => {
