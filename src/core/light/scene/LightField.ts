@@ -5,13 +5,14 @@ import { heightsOf } from '../emitters/heightsOf';
 import { smoothnessOf } from '../emitters/smoothness';
 import { lightOf } from '../ppfdAtPoint';
 import type { LightMap, LightSlice, Rect } from '../field/Grid';
-import { isInside, reflects } from '../room/Room';
+import { reflects } from '../room/Room';
 import { balanceOf } from '../room/solveRoom';
 import { passageOf } from './passage';
 import { nodesAlong, weightsBetween } from './planeNodes';
 import { NO_RECALL, type Recall } from './Recall';
 import type { Scene } from './Scene';
 import { settleRooms, weigh, type Solved } from './settleRooms';
+import { isTakenOver, roomOfReceiver, withSharedShelves } from './sharedShelves';
 import { sampleSmoothly } from './sampleSmoothly';
 import { isClear, levelLight } from './straightLight';
 
@@ -38,7 +39,8 @@ export interface LightField {
  * @param recall  keeps what does not change between two frames: form factors, and each lamp's own light
  * @param finer   more patches for each side of a room; 1 is right within 1.5 % at any place (lightField.test.ts)
  */
-export function lightFieldOf(scene: Scene, recall: Recall = NO_RECALL, finer = 1): LightField {
+export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1): LightField {
+  const scene = { ...asked, rooms: withSharedShelves(asked.rooms) };
   const { rooms, things } = scene;
   const emitters = scene.lamps.flatMap((lamp) => lamp.emitters);
   const passage = passageOf(scene);
@@ -47,7 +49,7 @@ export function lightFieldOf(scene: Scene, recall: Recall = NO_RECALL, finer = 1
 
   let straight: LightAt[] | undefined; // made ready when a single place is asked for the first time
   const scratch = new Map<Solved, Float32Array>();
-  const roomAt = (x: Metres, y: Metres, z: Metres) => solved.find((s) => isInside(s.room, x, y, z));
+  const roomAt = (x: Metres, y: Metres, z: Metres) => roomOfReceiver(solved, x, y, z);
   function reflectedAt(x: Metres, y: Metres, z: Metres): Ppfd {
     const s = roomAt(x, y, z);
     if (!s) return 0;
@@ -65,6 +67,7 @@ export function lightFieldOf(scene: Scene, recall: Recall = NO_RECALL, finer = 1
       const fixed = isMap ? plane.z : plane.y;
       const [low, high] = isMap ? [room.z, room.z + room.height] : [room.y, room.y + room.depth];
       if (fixed < low - 1e-9 || fixed > high + 1e-9) continue;
+      if (fixed > high - 1e-9 && isTakenOver(high, isMap ? 'z' : 'y', room, rooms)) continue;
       const [o0, o1] = isMap ? [room.y, room.y + room.depth] : [room.z, room.z + room.height];
       const floor = patches.faces.find((f) => f.name === 'floor')!;
       const left = patches.faces.find((f) => f.name === 'left')!;
@@ -83,8 +86,8 @@ export function lightFieldOf(scene: Scene, recall: Recall = NO_RECALL, finer = 1
       });
       const atNodes = new Float64Array(count);
       for (let n = 0; n < count; n++) atNodes[n] = dot(weights.subarray(n * patches.count, (n + 1) * patches.count), s.settled.sent);
-      const inX = rangeWithin(xs, room.x, room.x + room.width);
-      const inO = rangeWithin(others, o0, o1);
+      const inX = rangeWithin(xs, room.x, room.x + room.width, isTakenOver(room.x + room.width, 'x', room, rooms));
+      const inO = rangeWithin(others, o0, o1, isTakenOver(o1, isMap ? 'y' : 'z', room, rooms));
       const wx = weightsBetween(nx, xs);
       const wo = weightsBetween(no, others);
       const along = new Float64Array(no.at.length * xs.length);
@@ -169,10 +172,11 @@ function dot(weights: Float32Array, sent: Float64Array): number {
 
 const centres = (from: Metres, to: Metres, n: number) => Float64Array.from({ length: n }, (_, i) => from + ((i + 0.5) * (to - from)) / n);
 
-function rangeWithin(values: Float64Array, low: Metres, high: Metres): { from: number; to: number } {
+/** The places of a grid within a room; the last plane left out where it is the next room's. */
+function rangeWithin(values: Float64Array, low: Metres, high: Metres, takenOver: boolean): { from: number; to: number } {
   let from = 0, to = values.length; // prettier-ignore
   while (from < to && values[from]! < low) from++;
-  while (to > from && values[to - 1]! > high) to--;
+  while (to > from && (takenOver ? values[to - 1]! > high - 1e-9 : values[to - 1]! > high)) to--;
   return { from, to };
 }
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { mulberry } from '../../units/mulberry';
 import { evenly } from '../../../../test/evenly';
 import { cosinePowerOfBeam } from '../emitters/cosinePower';
 import type { Emitter } from '../emitters/Emitter';
@@ -286,6 +287,70 @@ test('reflected light comes through a wire shelf too', () => {
   const rooms = twoTiers(wire, pale).map((r, i) => (i === 1 ? { ...r, faces: { ...r.faces, ceiling: pale } } : r));
   const below = lightFieldOf({ rooms, lamps: [lampOf(upward)], things: [] }).ppfdAt(0.5, 0.25, 0);
   expect(below).toBeGreaterThan(5); // the lamp shines away from it: all of it is reflected light
+});
+
+/** Mean light on the floor of the lower of two tiers, by following photons one by one; sides of one reflectance, black ends. */
+function countedBelow(side: number, shelf: Face, photons: number): number {
+  const chance = mulberry(7);
+  const [width, depth, height] = [1, 0.5, 0.5];
+  let landed = 0;
+  for (let k = 0; k < photons; k++) {
+    let p = [0.5, 0.25, 0.9];
+    let n = [0, 0, -1];
+    for (let alive = true; alive;) {
+      // A diffuse direction about n.
+      const [r, phi] = [Math.sqrt(chance()), 2 * Math.PI * chance()];
+      const t = Math.abs(n[2]!) > 0.5 ? [1, 0, 0] : [0, 0, 1];
+      const b = [n[1]! * t[2]! - n[2]! * t[1]!, n[2]! * t[0]! - n[0]! * t[2]!, n[0]! * t[1]! - n[1]! * t[0]!];
+      const c = [n[1]! * b[2]! - n[2]! * b[1]!, n[2]! * b[0]! - n[0]! * b[2]!, n[0]! * b[1]! - n[1]! * b[0]!];
+      const d = [0, 1, 2].map((i) => Math.sqrt(1 - r * r) * n[i]! + r * Math.cos(phi) * b[i]! + r * Math.sin(phi) * c[i]!);
+      for (let through = true; through;) {
+        through = false;
+        const low = [0, 0, p[2]! > height || (p[2] === height && d[2]! > 0) ? height : 0];
+        const high = [width, depth, low[2]! + height];
+        const far = [0, 1, 2].map((i) => (d[i]! > 0 ? (high[i]! - p[i]!) / d[i]! : d[i]! < 0 ? (low[i]! - p[i]!) / d[i]! : Infinity));
+        const axis = far.indexOf(Math.min(...far));
+        p = p.map((v, i) => (i === axis ? (d[i]! > 0 ? high[i]! : low[i]!) : v + far[axis]! * d[i]!));
+        n = [0, 0, 0];
+        n[axis] = d[axis]! > 0 ? -1 : 1;
+        const lot = chance();
+        if (axis < 2) alive = lot < side;
+        else if (p[2] === height) {
+          if (lot < shelf.transmittance) through = true;
+          else alive = lot < shelf.transmittance + shelf.reflectance;
+        } else {
+          if (p[2] === 0) landed++;
+          alive = false;
+        }
+      }
+    }
+  }
+  return landed / photons / (width * depth);
+}
+
+test('what comes through a shelf is what photons followed one by one come to, though the lower tier says nothing of its ceiling', () => {
+  const shelf: Face = { reflectance: 0.2, transmittance: 0.6 };
+  const pale: Face = { reflectance: 0.8, transmittance: 0 };
+  const rooms = twoTiers(shelf, pale).map((r, i) => ({ ...r, faces: { ...r.faces, ceiling: i === 0 ? OPEN : BLACK } }));
+  const lamp: Emitter = { kind: 'point', x: 0.5, y: 0.25, z: 0.9, ppf: 1, cosinePower: 1 };
+  const map = lightFieldOf({ rooms, lamps: [lampOf(lamp)], things: [] }).map({ x0: 0, x1: 1, y0: 0, y1: 0.5 }, 0, 0.02);
+  const mean = map.ppfd.reduce((sum, v) => sum + v, 0) / map.ppfd.length;
+  // The engine spreads evenly what comes through reflected; photons go on as they came.
+  expect(mean).toBeWithin(countedBelow(0.8, shelf, 150_000), { relative: 0.03 });
+});
+
+test('on the plane that two tiers share, leaves see the light of the upper one, once', () => {
+  const shelf: Face = { reflectance: 0.3, transmittance: 0.2 };
+  const pale: Face = { reflectance: 0.8, transmittance: 0 };
+  const field = lightFieldOf({
+    rooms: twoTiers(shelf, pale),
+    lamps: [lampOf({ ...bulb, z: 0.9 }), lampOf({ ...bulb, z: 0.4 })],
+    things: [],
+  });
+  const on = field.ppfdAt(0.3, 0.2, 0.5);
+  expect(on).toBeWithin(field.ppfdAt(0.3, 0.2, 0.5001), { relative: 2e-3 });
+  const map = field.map({ x0: 0.29, x1: 0.31, y0: 0.19, y1: 0.21 }, 0.5, 0.02);
+  expect(map.ppfd[0]).toBeWithin(on, { relative: 5e-3 });
 });
 
 test('a box in the way throws a shadow and gives no light', () => {
