@@ -4,15 +4,13 @@ import { polygonLight } from './polygonLight';
 
 /** Straight pieces for the arc at each end of a tube's outline: near by, and the fewer the farther, in diameters. */
 const piecesAt = (diameters: number): number => (diameters < 2 ? 6 : diameters < 5 ? 3 : 2);
-/** From so many diameters on, a tube is a line: the two differ by less than 0.1 % there (emitters.test.ts). */
-const LINE_FROM = 20;
 
 /**
- * Light of a straight tube on a receiver of any direction. As a line (diameter 0 or far away):
+ * Light of a straight tube on a receiver of any direction. As a line (diameter 0):
  *
  *     E = Φ/(L π²) · 1/r · ∫ (A cos φ + B sin φ) cos φ dφ,   A = p·n, B = u·n, where the bracket is positive
  *
- * with r the shortest distance to the axis, p the unit vector there, u the axis, and φ the angle along it. Near by, as what
+ * with r the shortest distance to the axis, p the unit vector there, u the axis, and φ the angle along it. Else as what
  * the eye would see of an evenly bright cylinder with dark ends: its outline, two straight sides and an arc at each end,
  * by Lambert's formula for polygons.
  *
@@ -41,7 +39,7 @@ export function irradianceFromTube(lamp: TubeEmitter): IrradianceAt {
     pz /= r;
     const from = middle - half, to = middle + half; // prettier-ignore
     const beyond = Math.max(0, from, -to);
-    if (radius > 0 && r * r + beyond * beyond < (LINE_FROM * diameter) ** 2) {
+    if (radius > 0) {
       if (r <= radius && beyond > 0) return 0;
       // In the plane across the axis: from the axis towards the receiver, and at right angles to it.
       const ex = -px, ey = -py, ez = -pz; // prettier-ignore
