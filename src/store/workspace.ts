@@ -36,6 +36,7 @@ import { createProfileStore, type ProfileStore } from './light/profileStore';
 import { openDatabase, type Database } from './database/database';
 import { startKeeping, type Opening, type SavedStore } from './saved/keeping';
 import type { ElsewhereStore } from './saved/keepSite';
+import { openPhotos, type Photos } from './photos/photos';
 import { openSnapshots, type Snapshots } from './snapshots/snapshots';
 import { createSettingsStore, type SettingsStore } from './settings/settingsStore';
 import { demoSite } from './site/demoSite';
@@ -55,6 +56,7 @@ export interface Workspace {
   readonly lastSaved: SavedStore;
   readonly snapshots: Snapshots;
   readonly database: Database;
+  readonly photos: Photos;
   readonly days: DayStore;
   /** The hang chart of the stand on the bench. */
   readonly charts: ChartStore;
@@ -113,6 +115,7 @@ export function createWorkspace(language: string): Workspace {
   const elsewhere: ElsewhereStore = createStore(() => ({ told: null }));
   const lastSaved: SavedStore = createStore(() => ({ saved_ms: null }));
   const database = openDatabase();
+  const photos = openPhotos();
   const snapshots = openSnapshots();
   let keeping: ReturnType<typeof startKeeping> | null = null;
   const benchLights = createBenchLightStore();
@@ -232,6 +235,7 @@ export function createWorkspace(language: string): Workspace {
     elsewhere,
     lastSaved,
     snapshots,
+    photos,
     database,
     days,
     charts,

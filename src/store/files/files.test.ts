@@ -9,6 +9,7 @@ import { lampLibrary } from '../../core/things/lamp/lampLibrary';
 import { setUpOf } from '../../core/answer/stand/setUp';
 import { questionOf } from '../light/followSetUp';
 import { beginTest, endTest, openCase, tell, toggleDenied, togglePlace, toggleSign } from '../../core/site/stand/changeClinic';
+import { correctLogged, logIt } from '../../core/site/growth/changeGrowth';
 import { addTrial } from '../../core/site/stand/changeTrials';
 import type { Trial } from '../../core/site/trial/Trial';
 import { demoSite } from '../site/demoSite';
@@ -147,6 +148,29 @@ test('a file of version 8, written before there were clinic and trials, is broug
   expect(read(exportSite(old))).toEqual(old);
 });
 
+test('a file of version 9, written before entries had photos, is brought up to date', () => {
+  const old = read(readFileSync('test/fixtures/site-version-9.json', 'utf8'));
+  expect(old.trials.length).toBeGreaterThan(0);
+  expect(old.batches.flatMap((b) => b.log).every((l) => l.photoId === undefined && l.was === undefined)).toBe(true);
+  expect(read(exportSite(old))).toEqual(old);
+});
+
+test('photos, heights measured on them and corrections go out and come in as they were', () => {
+  const base = demoSite('en-GB', null);
+  const { id } = base.batches[0]!;
+  const day = dayFrom(2027, 2, 9);
+  const changed = [
+    logIt(id, { id: 'p', day, what: 'photo', height: null, stage: null, photoId: 'ph1' }),
+    logIt(id, { id: 'h', day, what: 'height', height: 0.051, stage: null, heightSd: 0.003, photoId: 'ph1' }),
+    logIt(id, { id: 'w', day, what: 'harvest', height: null, stage: null, weight_g: 120, text: 'first cut' }),
+    correctLogged(id, 'w', { day: day + 1, height: null, weight_g: 102, text: 'first cut' }),
+    logIt(id, { id: 'n', day, what: 'next-time', height: null, stage: null, text: 'sow a week later' }),
+  ].reduce((site, change) => change(site), base);
+  const log = read(exportSite(changed)).batches[0]!.log;
+  expect(log).toEqual(changed.batches[0]!.log);
+  expect(log.find((l) => l.id === 'w')!.was).toEqual([{ day, height: null, weight_g: 120, text: 'first cut' }]);
+});
+
 test('clinic and trials go out and come in as they were, and what contradicts itself in them is named', () => {
   const trial: Trial = {
     id: 't1',
@@ -259,7 +283,7 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes(text.replace('"stands": [', '"stands": [[], '))).toEqual(['file/list-in-list stands[0]']);
   expect(codes(text.replace('"tiers": [', '"tiers": [[{}], '))).toEqual(['file/list-in-list stands[0].tiers[0]']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
-  expect(codes(text.replace('"version": 9', '"version": 10'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"version": 10', '"version": 11'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
   expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
 });

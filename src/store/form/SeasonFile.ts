@@ -15,7 +15,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { STAGE_NAMES } from '../../core/things/crop/Crop';
-import { MOST_LOGGED } from '../../core/site/growth/changeGrowth';
+import { MOST_CORRECTIONS, MOST_LOGGED } from '../../core/site/growth/changeGrowth';
 import { LOGGED_KINDS, type LoggedKind } from '../../core/site/stand/Logged';
 import { RHYTHMS } from '../../core/site/hang/VisitRhythm';
 import { PLAN_KINDS, type PlanKind } from '../../core/site/timer/HoursPlan';
@@ -76,6 +76,14 @@ export class CalendarFile {
   @IsArray() @ArrayMaxSize(400) @IsDay({ each: true }) days!: string[];
 }
 
+/** What an entry said before it was corrected. */
+export class LoggedBeforeFile {
+  @IsDay() day!: string;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(5) height_m!: number | null;
+  @IsOptional() @IsString() @MaxLength(MOST_LETTERS) text?: string;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(1_000_000) weight_g?: number;
+}
+
 /** What was seen of a batch. */
 export class LoggedFile {
   @IsString() @MaxLength(80) id!: string;
@@ -85,6 +93,14 @@ export class LoggedFile {
   @IsOptional() @IsIn(STAGE_NAMES) stage!: (typeof STAGE_NAMES)[number] | null;
   @IsOptional() @IsString() @MaxLength(MOST_LETTERS) text?: string;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(1_000_000) weight_g?: number;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(5) height_sd_m?: number;
+  @IsOptional() @IsString() @MaxLength(80) photoId?: string;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_CORRECTIONS)
+  @ValidateNested({ each: true })
+  @Type(() => LoggedBeforeFile)
+  was?: LoggedBeforeFile[];
 }
 
 /** What has become of a job of Today. */

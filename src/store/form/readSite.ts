@@ -1,4 +1,5 @@
-import type { KeptChartFile } from './SeasonFile';
+import type { KeptChartFile, LoggedBeforeFile, LoggedFile } from './SeasonFile';
+import type { Logged, LoggedBefore } from '../../core/site/stand/Logged';
 import type { KeptChart } from '../../core/site/hang/KeptChart';
 import { dayOf, type Day } from '../../core/units/day';
 import { atWindowOf, placeOf, windowOf } from './WindowFile';
@@ -125,15 +126,7 @@ export function siteOf(file: SiteFile): Site {
       height: b.height_m ?? null,
       sown: dayOrNull(b.sown),
       leaves: dayOrNull(b.leaves),
-      log: b.log.map((l) => ({
-        id: l.id,
-        day: dayOf(l.day),
-        what: l.what,
-        height: l.height_m ?? null,
-        stage: l.stage ?? null,
-        ...(l.text ? { text: l.text } : {}),
-        ...(l.weight_g == null ? {} : { weight_g: l.weight_g }),
-      })),
+      log: logOf(b.log),
       plan: { kind: b.plan.kind, hours: b.plan.hours ?? null, days: b.plan.days ?? null },
     })),
     programmes: file.programmes.map(({ id, on_min, lit_min, rating_W, outlets }) => ({
@@ -203,6 +196,28 @@ export const readingsOf = (files: readonly ReadingFile[]): Reading[] =>
   }));
 
 const dayOrNull = (text: string | null | undefined): Day | null => (text == null ? null : dayOf(text));
+
+/** What was written down of one batch; sound data only. */
+export const logOf = (list: readonly LoggedFile[]): Logged[] =>
+  list.map((l) => ({
+    id: l.id,
+    day: dayOf(l.day),
+    what: l.what,
+    height: l.height_m ?? null,
+    stage: l.stage ?? null,
+    ...(l.text ? { text: l.text } : {}),
+    ...(l.weight_g == null ? {} : { weight_g: l.weight_g }),
+    ...(l.height_sd_m == null ? {} : { heightSd: l.height_sd_m }),
+    ...(l.photoId ? { photoId: l.photoId } : {}),
+    ...(l.was?.length ? { was: l.was.map(beforeOf) } : {}),
+  }));
+
+const beforeOf = (b: LoggedBeforeFile): LoggedBefore => ({
+  day: dayOf(b.day),
+  height: b.height_m ?? null,
+  ...(b.text ? { text: b.text } : {}),
+  ...(b.weight_g == null ? {} : { weight_g: b.weight_g }),
+});
 
 const chartOf = (file: KeptChartFile): KeptChart => ({
   made: dayOf(file.made),

@@ -1,4 +1,5 @@
-import type { KeptChartFile } from './SeasonFile';
+import type { KeptChartFile, LoggedBeforeFile, LoggedFile } from './SeasonFile';
+import type { Logged, LoggedBefore } from '../../core/site/stand/Logged';
 import type { Lamp } from '../../core/things/lamp/Lamp';
 import type { Site } from '../../core/site/stand/Site';
 import type { LitLamp, Reading } from '../../core/site/reading/Reading';
@@ -15,7 +16,7 @@ import type { LampFile, LitLampFile, ReadingFile, SiteFile } from './SiteFile';
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 9,
+    version: 10,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
     stands: site.stands.map((s) => ({
@@ -94,15 +95,7 @@ export function writeSite(site: Site): SiteFile {
       height_m: b.height,
       sown: isoOrNull(b.sown),
       leaves: isoOrNull(b.leaves),
-      log: b.log.map((l) => ({
-        id: l.id,
-        day: isoOf(l.day),
-        what: l.what,
-        height_m: l.height,
-        stage: l.stage,
-        ...(l.text ? { text: l.text } : {}),
-        ...(l.weight_g === undefined ? {} : { weight_g: l.weight_g }),
-      })),
+      log: writeLog(b.log),
       plan: { ...b.plan },
     })),
     programmes: site.programmes.map(({ rating, ...p }) => ({ ...p, rating_W: rating })),
@@ -161,6 +154,28 @@ export const writeReadings = (readings: readonly Reading[]): ReadingFile[] =>
   }));
 
 const isoOrNull = (day: Day | null) => (day === null ? null : isoOf(day));
+
+/** What was written down of one batch. */
+export const writeLog = (log: readonly Logged[]): LoggedFile[] =>
+  log.map((l) => ({
+    id: l.id,
+    day: isoOf(l.day),
+    what: l.what,
+    height_m: l.height,
+    stage: l.stage,
+    ...(l.text ? { text: l.text } : {}),
+    ...(l.weight_g === undefined ? {} : { weight_g: l.weight_g }),
+    ...(l.heightSd === undefined ? {} : { height_sd_m: l.heightSd }),
+    ...(l.photoId === undefined ? {} : { photoId: l.photoId }),
+    ...(l.was === undefined ? {} : { was: l.was.map(writeBefore) }),
+  }));
+
+const writeBefore = (b: LoggedBefore): LoggedBeforeFile => ({
+  day: isoOf(b.day),
+  height_m: b.height,
+  ...(b.text ? { text: b.text } : {}),
+  ...(b.weight_g === undefined ? {} : { weight_g: b.weight_g }),
+});
 
 const writeChart = (chart: KeptChart): KeptChartFile => ({
   made: isoOf(chart.made),

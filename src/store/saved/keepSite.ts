@@ -5,7 +5,7 @@ import { adoptSite, type SiteStore } from '../site/siteStore';
 import type { Copy, Database } from '../database/database';
 import { keep } from './keep';
 import { mergeInto, type Clash } from './merge';
-import { createPager, readStored, type StoredSite } from './pages';
+import { createPager, readStored, standingOf, type StoredSite } from './pages';
 import { unsoundIn } from '../form/unsoundIn';
 import type { Site } from '../../core/site/stand/Site';
 
@@ -41,7 +41,8 @@ export function createSiteKeeper(database: Database, sites: SiteStore, elsewhere
   let began: Site | null = null;
   let baseActive = '';
   let isTakingOver = false;
-  let pages: Readonly<Record<string, string>> = {};
+  /** The pages that the last copy names. */
+  let standing: ReadonlySet<string> = new Set();
   let pageCount = 0;
   const mark = Math.random().toString(36).slice(2, 8);
   const pager = createPager(() => `${Date.now().toString(36)}-${mark}-${(pageCount++).toString(36)}`);
@@ -53,7 +54,7 @@ export function createSiteKeeper(database: Database, sites: SiteStore, elsewhere
     known = copy.copy;
     const stored = await read(copy.value);
     if (!stored.ok) return { status: 'unreadable', problems: stored.problems, whole: stored.whole };
-    [base, baseActive, pages] = [stored.site, stored.activeId, pagesOf(copy)];
+    [base, baseActive, standing] = [stored.site, stored.activeId, standingOf(pagesOf(copy))];
     return { status: 'read', site: stored.site, activeId: stored.activeId };
   }
 
@@ -65,11 +66,15 @@ export function createSiteKeeper(database: Database, sites: SiteStore, elsewhere
     if (!stored.ok) throw new Error('another window wrote what cannot be read here; load the page again');
     takeOver(stored.site);
     known = copy.copy;
-    pages = pagesOf(copy);
+    const { pages, journal = {} } = pagesOf(copy);
+    standing = standingOf({ pages, journal });
     // Lists that are the same here and there stand on the pages of there.
     const written = new Map(stored.site.stands.flatMap((s) => s.tiers.map((t) => [t.id, t.readings])));
     for (const { id, readings } of sites.getState().site.stands.flatMap((s) => s.tiers))
       if (pages[id] !== undefined && same(written.get(id), readings)) pager.know(readings, pages[id]);
+    const logs = new Map(stored.site.batches.map((b) => [b.id, b.log]));
+    for (const { id, log } of sites.getState().site.batches)
+      if (journal[id] !== undefined && same(logs.get(id), log)) pager.know(log, journal[id]);
     return true;
   }
 
@@ -97,13 +102,14 @@ export function createSiteKeeper(database: Database, sites: SiteStore, elsewhere
       const begun = await database.lastCopy('site');
       if (begun > known) await catchUp();
       const { site, activeId } = sites.getState();
-      const { document, fresh } = pager.cut(site, new Set(Object.values(pages)));
+      const { document, fresh } = pager.cut(site, standing);
       await Promise.all(fresh.map(({ id, page }) => database.setPage(id, page)));
-      for (const { id, readings } of fresh) pager.know(readings, id);
+      for (const { id, list } of fresh) pager.know(list, id);
       const copy = Math.max(begun, known) + 1;
       await database.set('site', { copy, value: { scheme: 2, activeId, ...document } satisfies StoredSite });
-      const unused = Object.values(pages).filter((id) => !Object.values(document.pages).includes(id));
-      [known, base, baseActive, pages] = [copy, site, activeId, document.pages];
+      const named = standingOf(document);
+      const unused = [...standing].filter((id) => !named.has(id));
+      [known, base, baseActive, standing] = [copy, site, activeId, named];
       database.tell('site');
       hooks.saved();
       await database.dropPages(unused).catch(() => undefined);
@@ -149,4 +155,7 @@ export function createSiteKeeper(database: Database, sites: SiteStore, elsewhere
   return { open, follow, hurry, soon: keeper.soon, flush: keeper.flush, end: keeper.end };
 }
 
-const pagesOf = ({ value }: Copy): StoredSite['pages'] => (value as Partial<StoredSite>).pages ?? {};
+const pagesOf = ({ value }: Copy): Pick<StoredSite, 'pages' | 'journal'> => {
+  const { pages = {}, journal = {} } = value as Partial<StoredSite>;
+  return { pages, journal };
+};

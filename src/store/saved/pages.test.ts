@@ -1,7 +1,8 @@
+import { logIt } from '../../core/site/growth/changeGrowth';
 import { dayFrom } from '../../core/units/day';
 import { exportSite } from '../files/exportSite';
 import { demoSite } from '../site/demoSite';
-import { createPager, readStored, type StoredSite } from './pages';
+import { createPager, readStored, standingOf, type StoredSite } from './pages';
 import { sealOf } from './seal';
 
 const site = demoSite('en-GB', dayFrom(2027, 2, 20));
@@ -28,12 +29,34 @@ test('a site comes back from its pages as it was, and knows which of them stand'
   expect(back.ok && back.activeId).toBe(site.stands[1]!.id);
   // Only what changed is written again.
   if (!back.ok) throw new Error('unread');
-  expect(pager.cut(back.site, new Set(Object.values(value.pages))).fresh).toEqual([]);
+  expect(pager.cut(back.site, standingOf(value)).fresh).toEqual([]);
   const tier = back.site.stands.flatMap((s) => s.tiers).find((t) => t.readings.length > 0)!;
   const changed = { ...back.site, stands: back.site.stands.map((s) => ({ ...s, tiers: s.tiers.map((t) => (t === tier ? { ...t, readings: t.readings.slice(1) } : t)) })) }; // prettier-ignore
-  const again = pager.cut(changed, new Set(Object.values(value.pages)));
+  const again = pager.cut(changed, standingOf(value));
   expect(again.fresh.map((f) => f.id)).toEqual([again.document.pages[tier.id]]);
   expect(JSON.stringify(again.document)).not.toContain('fromMiddleX_m":0.1,"taken');
+});
+
+test('one entry more of one batch writes the page of that batch alone, and the document holds no entries', async () => {
+  const { store, value } = stored();
+  const pager = createPager(newId);
+  const back = await read(value, store, pager);
+  if (!back.ok) throw new Error('unread');
+  const batch = back.site.batches.find((b) => b.log.length > 1)!;
+  const entry = { id: 'new', day: dayFrom(2027, 2, 20), what: 'note', height: null, stage: null, text: 'a word of the journal' } as const;
+  const again = pager.cut(logIt(batch.id, entry)(back.site), standingOf(value));
+  expect(again.fresh.map((f) => f.id)).toEqual([again.document.journal![batch.id]]);
+  expect(again.fresh[0]!.page.text).toContain('a word of the journal');
+  expect(again.document.site.text).not.toContain('a word of the journal');
+});
+
+test('what was stored before the journal had pages of its own is read', async () => {
+  const file = JSON.parse(exportSite(site)) as Record<string, unknown>;
+  const { store, value } = stored();
+  const text = JSON.stringify({ ...file, stands: (JSON.parse(value.site.text) as typeof file).stands });
+  const old = { scheme: 2, activeId: '', pages: value.pages, site: { version: file.version, text, seal: 0 } };
+  const back = await read(old, store);
+  expect(back.ok && exportSite(back.site)).toBe(exportSite(site));
 });
 
 test('pages that were not written yet are read from the document that the page of the browser left', async () => {
@@ -86,8 +109,8 @@ test('a page counts as written only when it is: one that failed is in the next c
   expect(first.fresh.length).toBeGreaterThan(0);
   const second = pager.cut(site, new Set());
   expect(second.fresh.map((f) => f.page)).toEqual(first.fresh.map((f) => f.page));
-  for (const { id, readings } of second.fresh) pager.know(readings, id);
-  const standing = new Set(Object.values(second.document.pages));
+  for (const { id, list } of second.fresh) pager.know(list, id);
+  const standing = standingOf(second.document);
   expect(pager.cut(site, standing)).toEqual({ document: second.document, fresh: [] });
   // Another window may have put its own pages in their place: then these are gone.
   expect(pager.cut(site, new Set()).fresh).toHaveLength(standing.size);

@@ -7,12 +7,14 @@ import { meterLibrary } from '../../core/things/meter/meterLibrary';
 import { spectrumLibrary } from '../../core/light/spectrum/spectrumLibrary';
 import { ok, type Problem, type Result } from '../../core/units/result';
 import type { Reading } from '../../core/site/reading/Reading';
-import type { Site, Tier } from '../../core/site/stand/Site';
+import type { Logged } from '../../core/site/stand/Logged';
+import type { Batch, Site, Tier } from '../../core/site/stand/Site';
 import { VERSION } from '../form/migrate';
-import { readingsOf, readSite, siteOf } from '../form/readSite';
+import { logOf, readingsOf, readSite, siteOf } from '../form/readSite';
 import { sealOf } from './seal';
+import type { LoggedFile } from '../form/SeasonFile';
 import type { ReadingFile, SiteFile } from '../form/SiteFile';
-import { writeReadings, writeSite } from '../form/writeSite';
+import { writeLog, writeReadings, writeSite } from '../form/writeSite';
 
 /** A text that was sound when it was written: with the same version and the same seal it is sound, and need not be checked again. */
 interface Sealed {
@@ -22,7 +24,7 @@ interface Sealed {
   readonly seal: number;
 }
 
-/** The readings of one tier, written by themselves since they are many and seldom change. */
+/** The readings of one tier, or what was written down of one batch: written by themselves since they are many and seldom change. */
 type Page = Sealed;
 
 /** What documents refer to by name. With other tables what was sound may not be. */
@@ -37,13 +39,15 @@ const sealed = (value: unknown): Sealed => {
 };
 const isWhole = ({ version, text, seal }: Sealed): boolean => version === VERSION && seal === sealFor(text);
 
-/** The document as it is stored: without its readings, which stand on pages of their own. */
+/** The document as it is stored: without its readings and its journal, which stand on pages of their own. */
 export interface StoredSite {
   readonly scheme: 2;
   readonly activeId: string;
   readonly site: Sealed;
   /** The page of each tier that has readings. */
   readonly pages: Readonly<Record<string, string>>;
+  /** The page of each batch of which something is written down; left out: none. */
+  readonly journal?: Readonly<Record<string, string>>;
   /** Pages that were not written yet as the page of the browser went. */
   readonly loose?: Readonly<Record<string, Page>>;
 }
@@ -54,51 +58,69 @@ const isStored = (value: unknown): value is StoredSite =>
 const isPage = (page: unknown): page is Page =>
   typeof page === 'object' && page !== null && 'text' in page && typeof page.text === 'string';
 
-/** A page that is not written yet, with the readings that stand on it. */
+/** What stands on one page. */
+export type PageList = readonly Reading[] | readonly Logged[];
+
+/** A page that is not written yet, with what stands on it. */
 export interface FreshPage {
   readonly id: string;
   readonly page: Page;
-  readonly readings: readonly Reading[];
+  readonly list: PageList;
 }
 
-/** Which readings stand on which page: by the list itself, so that only what changed is written. */
+/** Which readings and entries stand on which page: by the list itself, so that only what changed is written. */
 export interface Pager {
   /**
-   * A site without its readings, the pages that it names, and those of them that are not written yet.
+   * A site without its readings and entries, the pages that it names, and those of them that are not written yet.
    *
    * @param standing  the pages that the last written document names: any other may be gone
    */
   cut(
     site: Site,
     standing: ReadonlySet<string>,
-  ): { readonly document: Pick<StoredSite, 'site' | 'pages'>; readonly fresh: readonly FreshPage[] };
-  /** These readings stand on that page, and it is written. */
-  know(readings: readonly Reading[], id: string): void;
+  ): { readonly document: Pick<StoredSite, 'site' | 'pages' | 'journal'>; readonly fresh: readonly FreshPage[] };
+  /** This list stands on that page, and it is written. */
+  know(list: PageList, id: string): void;
 }
 
 export function createPager(newId: () => string): Pager {
-  const known = new WeakMap<readonly Reading[], string>();
+  const known = new WeakMap<PageList, string>();
   return {
-    know: (readings, id) => void known.set(readings, id),
+    know: (list, id) => void known.set(list, id),
     cut(site, standing) {
       const pages: Record<string, string> = {};
       const fresh: FreshPage[] = [];
-      const without = (tier: Tier): Tier => {
-        const { readings } = tier;
-        if (readings.length === 0) return tier;
-        let id = known.get(readings);
+      const journal: Record<string, string> = {};
+      const pageOf = (list: PageList, file: () => unknown): string => {
+        let id = known.get(list);
         if (id === undefined || !standing.has(id)) {
           id = newId();
-          fresh.push({ id, page: sealed(writeReadings(readings)), readings });
+          fresh.push({ id, page: sealed(file()), list });
         }
-        pages[tier.id] = id;
+        return id;
+      };
+      const withoutReadings = (tier: Tier): Tier => {
+        const { readings } = tier;
+        if (readings.length === 0) return tier;
+        pages[tier.id] = pageOf(readings, () => writeReadings(readings));
         return { ...tier, readings: [] };
       };
-      const stands = site.stands.map((s) => ({ ...s, tiers: s.tiers.map(without) }));
-      return { document: { site: sealed(writeSite({ ...site, stands })), pages }, fresh };
+      const withoutLog = (batch: Batch): Batch => {
+        const { log } = batch;
+        if (log.length === 0) return batch;
+        journal[batch.id] = pageOf(log, () => writeLog(log));
+        return { ...batch, log: [] };
+      };
+      const stands = site.stands.map((s) => ({ ...s, tiers: s.tiers.map(withoutReadings) }));
+      const batches = site.batches.map(withoutLog);
+      return { document: { site: sealed(writeSite({ ...site, stands, batches })), pages, journal }, fresh };
     },
   };
 }
+
+/** The pages that a document names. */
+export const standingOf = ({ pages, journal = {} }: Pick<StoredSite, 'pages' | 'journal'>): ReadonlySet<string> =>
+  new Set([...Object.values(pages), ...Object.values(journal)]);
 
 /** What was stored, read; or why not, with all of it as one file. */
 export type ReadStored =
@@ -114,13 +136,14 @@ export async function readStored(value: unknown, page: (id: string) => Promise<u
     const { activeId, ...file } = typeof value === 'object' && value !== null ? (value as Record<string, unknown>) : { nothing: value };
     return answerOf(readSite(file), activeId, file);
   }
-  const found = new Map<string, unknown>();
-  await Promise.all(Object.entries(value.pages).map(async ([tier, id]) => found.set(tier, value.loose?.[id] ?? (await page(id)))));
-  const whole = () => withReadings(parsed(value.site.text), found);
-  if (!isWhole(value.site) || ![...found.values()].every((p) => isPage(p) && isWhole(p))) {
-    const missing = [...found]
-      .filter(([, p]) => !isPage(p))
-      .map(([tier]): Problem => ({ code: 'kept/page-missing', at: `readings of ${tier}` }));
+  const pagesIn = async (named: Readonly<Record<string, string>>) =>
+    new Map(await Promise.all(Object.entries(named).map(async ([of, id]) => [of, value.loose?.[id] ?? (await page(id))] as const)));
+  const [found, entries] = await Promise.all([pagesIn(value.pages), pagesIn(value.journal ?? {})]);
+  const whole = () => withPages(parsed(value.site.text), found, entries);
+  if (!isWhole(value.site) || ![...found.values(), ...entries.values()].every((p) => isPage(p) && isWhole(p))) {
+    const missingIn = (pages: ReadonlyMap<string, unknown>, what: string) =>
+      [...pages].filter(([, p]) => !isPage(p)).map(([of]): Problem => ({ code: 'kept/page-missing', at: `${what} of ${of}` }));
+    const missing = [...missingIn(found, 'readings'), ...missingIn(entries, 'entries')];
     return missing.length > 0 ? { ok: false, problems: missing, whole: whole() } : answerOf(readSite(whole()), value.activeId, whole());
   }
   const site = siteOf(JSON.parse(value.site.text) as SiteFile);
@@ -134,7 +157,14 @@ export async function readStored(value: unknown, page: (id: string) => Promise<u
       return { ...t, readings };
     }),
   }));
-  return answerOf(ok({ ...site, stands }), value.activeId, null);
+  const batches = site.batches.map((b) => {
+    const own = entries.get(b.id) as Page | undefined;
+    if (!own) return b;
+    const log = logOf(JSON.parse(own.text) as LoggedFile[]);
+    if (!value.loose?.[value.journal![b.id]!]) pager?.know(log, value.journal![b.id]!);
+    return { ...b, log };
+  });
+  return answerOf(ok({ ...site, stands, batches }), value.activeId, null);
 }
 
 const answerOf = (site: Result<Site>, activeId: unknown, whole: unknown): ReadStored =>
@@ -142,15 +172,25 @@ const answerOf = (site: Result<Site>, activeId: unknown, whole: unknown): ReadSt
     ? { ok: true, site: site.value, activeId: typeof activeId === 'string' ? activeId : '' }
     : { ok: false, problems: site.problems, whole };
 
-/** The document with its readings in place, as one file; as far as they can be read at all. */
-function withReadings(whole: unknown, pages: ReadonlyMap<string, unknown>): unknown {
-  const { stands } = (whole ?? {}) as { stands?: { tiers?: { id?: unknown; readings?: unknown }[] }[] };
+/** The document with its readings and entries in place, as one file; as far as they can be read at all. */
+function withPages(whole: unknown, pages: ReadonlyMap<string, unknown>, entries: ReadonlyMap<string, unknown>): unknown {
+  const { stands, batches } = (whole ?? {}) as {
+    stands?: { tiers?: { id?: unknown; readings?: unknown }[] }[];
+    batches?: { id?: unknown; log?: unknown }[];
+  };
+  const listOf = (page: unknown): unknown[] | null => {
+    const read = isPage(page) ? parsed(page.text) : null;
+    return Array.isArray(read) ? read : null;
+  };
   for (const stand of Array.isArray(stands) ? stands : [])
     for (const tier of Array.isArray(stand?.tiers) ? stand.tiers : []) {
-      const page = pages.get(String(tier?.id));
-      const read = isPage(page) ? parsed(page.text) : null;
-      if (Array.isArray(read)) tier.readings = read;
+      const readings = listOf(pages.get(String(tier?.id)));
+      if (readings) tier.readings = readings;
     }
+  for (const batch of Array.isArray(batches) ? batches : []) {
+    const log = listOf(entries.get(String(batch?.id)));
+    if (log) batch.log = log;
+  }
   return whole;
 }
 

@@ -77,7 +77,7 @@ test.each([
   ['nothing', null, 'site/not-an-object '],
   ['a list', [], 'site/not-an-object '],
   ['another program’s file', { format: 'else', version: 1 }, 'site/foreign format'],
-  ['a newer file', { format: 'copper-noon/site', version: 10 }, 'site/newer version'],
+  ['a newer file', { format: 'copper-noon/site', version: 11 }, 'site/newer version'],
 ])('%s is refused', (_, data, problem) => expect(problemsOf(data)).toEqual([problem]));
 
 test('every broken field is named with its place', () => {

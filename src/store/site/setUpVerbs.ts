@@ -109,7 +109,7 @@ export const renameStand = (id: string, name: string) => (site: Site) => ({
   stands: site.stands.map((s) => (s.id === id ? { ...s, name } : s)),
 });
 
-/** Takes a stand away together with the batches and hours that only it used. */
+/** Takes a stand away together with the batches and hours that only it used; what was written down of a batch stays in the journal. */
 export const deleteStand = (id: string) => (site: Site) => {
   const stands = site.stands.filter((s) => s.id !== id);
   const tiers = stands.flatMap((s) => s.tiers);
@@ -118,7 +118,7 @@ export const deleteStand = (id: string) => (site: Site) => {
   return {
     ...site,
     stands,
-    batches: site.batches.filter((b) => batchIds.has(b.id)),
+    batches: site.batches.filter((b) => batchIds.has(b.id) || b.log.length > 0),
     programmes: site.programmes.filter((p) => programmeIds.has(p.id)),
   };
 };

@@ -4,6 +4,7 @@ import { FileButtons } from '../files/FileButtons';
 import { useSite } from '../shell/WorkspaceContext';
 import { Asides } from './Asides';
 import { Backups } from './Backups';
+import { PhotosKept } from './PhotosKept';
 import { Room } from './Room';
 import { holdsWords } from './words';
 
@@ -32,11 +33,13 @@ export function DataView() {
         <h2 className="text-lg font-semibold">Save everything as a file</h2>
         <p className="max-w-prose text-soft">
           Export a file now and then, and before you change or clean your browser. Import adds the set-ups of a file to those that are here.
+          With photos it is a zip file; any program opens it.
         </p>
         <div className="flex flex-wrap gap-3">
           <FileButtons />
         </div>
       </section>
+      <PhotosKept />
       <Room />
       <Backups />
       <Asides />

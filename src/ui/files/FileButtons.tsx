@@ -1,11 +1,14 @@
 'use client';
-import { FileDown, FolderOpen } from 'lucide-react';
+import { FileDown, FolderOpen, Images } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useRef, useState } from 'react';
 import type { Problem } from '@/core/units/result';
+import { readArchive, writeArchive } from '@/store/files/archive';
 import { exportSite } from '@/store/files/exportSite';
 import { mergeSite } from '@/store/files/mergeSite';
 import { MAX_BYTES, readSiteText } from '@/store/files/readSiteText';
+import { namedPhotos } from '@/store/photos/namedPhotos';
+import type { Site } from '@/core/site/stand/Site';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { readFile } from '../parts/readFile';
@@ -16,21 +19,54 @@ import { problemWords } from './problemWords';
 
 /** Save everything as a file, or open one: validated whole before anything is stored. */
 export function FileButtons() {
-  const { sites } = useWorkspace();
+  const { sites, photos } = useWorkspace();
+  const photoCount = useSite((s) => namedPhotos(s.site).size);
+  /** What is under way, in words; null: nothing. */
+  const [busy, setBusy] = useState<string | null>(null);
   const count = useSite((s) => s.site.stands.length);
   const input = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<{ name: string; problems: readonly Problem[] } | null>(null);
 
   async function open(file: File) {
+    if (await isZip(file)) return openArchive(file);
     const read = await readFile(file, MAX_BYTES);
     if ('problem' in read) return setRefused({ name: file.name, problems: [read.problem] });
     const site = readSiteText(read.text);
     if (!site.ok) return setRefused({ name: file.name, problems: site.problems });
-    const merged = mergeSite(sites.getState().site, site.value);
+    take(file, site.value, '');
+  }
+
+  async function openArchive(file: File) {
+    setBusy(`Reading ${file.name} …`);
+    try {
+      const read = await readArchive(file, photos);
+      if (!read.ok) return setRefused({ name: file.name, problems: read.problems });
+      take(file, read.value.site, read.value.photos > 0 ? ` ${photosWords(read.value.photos)} came along.` : '');
+    } catch (error) {
+      setRefused({ name: file.name, problems: [{ code: 'file/unreadable', at: '', found: String(error) }] });
+    } finally {
+      setBusy(null);
+    }
+  }
+
+  function take(file: File, site: Site, more: string) {
+    const merged = mergeSite(sites.getState().site, site);
     const first = merged.stands[count];
     if (!changeSite(sites, `open ${file.name}`, () => merged, first?.id)) return;
-    const added = site.value.stands.length;
-    say(`${added === 1 ? 'One set-up' : `${added} set-ups`} added from ${file.name}.`, { label: 'Undo', run: () => undo(sites) });
+    const added = site.stands.length;
+    say(`${added === 1 ? 'One set-up' : `${added} set-ups`} added from ${file.name}.${more}`, { label: 'Undo', run: () => undo(sites) });
+  }
+
+  async function saveArchive() {
+    setBusy('Packing …');
+    try {
+      const told = (done: number, of: number) => setBusy(`Packing photos: ${done} of ${of}`);
+      saveFile('copper-noon.zip', await writeArchive(sites.getState().site, photos, told));
+    } catch {
+      say('The archive could not be made. Is there room left on the device?');
+    } finally {
+      setBusy(null);
+    }
   }
 
   return (
@@ -38,7 +74,7 @@ export function FileButtons() {
       <input
         ref={input}
         type="file"
-        accept=".json,application/json"
+        accept=".json,.zip,application/json,application/zip"
         className="sr-only"
         aria-label="File to open"
         tabIndex={-1}
@@ -54,6 +90,16 @@ export function FileButtons() {
       <Button disabled={count === 0} onClick={() => saveFile('copper-noon.json', exportSite(sites.getState().site))}>
         <FileDown size={17} aria-hidden /> Export everything
       </Button>
+      {photoCount > 0 && (
+        <Button disabled={busy !== null} onClick={() => void saveArchive()}>
+          <Images size={17} aria-hidden /> Export with {photosWords(photoCount)}
+        </Button>
+      )}
+      {busy && (
+        <p role="status" className="self-center text-soft">
+          {busy}
+        </p>
+      )}
       <Dialog.Root open={refused !== null} onOpenChange={(o) => !o && setRefused(null)}>
         <Dialog.Portal>
           <Dialog.Overlay className="fixed inset-0 z-30 bg-night/60" />
@@ -76,4 +122,17 @@ export function FileButtons() {
       </Dialog.Root>
     </>
   );
+}
+
+const photosWords = (n: number) => (n === 1 ? 'one photo' : `${n} photos`);
+
+/** By its first bytes, whatever it is called. */
+async function isZip(file: File): Promise<boolean> {
+  const head = new Uint8Array(
+    await file
+      .slice(0, 4)
+      .arrayBuffer()
+      .catch(() => new ArrayBuffer(0)),
+  );
+  return head[0] === 0x50 && head[1] === 0x4b;
 }

@@ -36,6 +36,28 @@ export function problemWords({ code, at, found, expected }: Problem): string {
       return `${at}: out of order with what stands beside it.`;
     case 'site/whitelistValidation':
       return `${at}: not a field of ours.`;
+    case 'archive/foreign':
+      return 'It is not an archive of Copper Noon: there is no site.json in it.';
+    case 'archive/site-not-first':
+      return 'It was packed by another program: site.json must be the first file in it. Import site.json by itself instead.';
+    case 'archive/damaged':
+      return `The archive is damaged at ${at}. Was it cut short? Import an earlier one.`;
+    case 'archive/too-many':
+      return `There are more than ${expected} files in it.`;
+    case 'photo/too-large':
+      return `The picture is too large: at most ${expected} MB are read. Make it smaller first.`;
+    case 'photo/no-picture':
+      return 'It is not a picture that can be kept here. Choose a JPEG, PNG or WebP file.';
+    case 'photo/too-many-pixels':
+      return `The picture has too many pixels (${String(found)}). Make it smaller first.`;
+    case 'photo/damaged':
+      return 'The picture is damaged and cannot be drawn. Take it again, or choose another one.';
+    case 'photo/length':
+      return 'Enter how long the known thing is, between 0 and 5 m.';
+    case 'photo/known-too-short':
+      return 'The two marks of the known length are too close together. Move them to its two ends.';
+    case 'photo/plant-too-short':
+      return 'Base and top of the plant are too close together. Move one to the compost, the other to the top.';
     default:
       return `${at}: ${shown(found)}, ${expected ?? 'not allowed'}.`;
   }

@@ -1,6 +1,6 @@
-/** Gives a text to the person as a file. */
-export function saveFile(name: string, text: string, type = 'application/json'): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+/** Gives a text, or what is a file already, to the person as a file. */
+export function saveFile(name: string, content: string | Blob, type = 'application/json'): void {
+  const url = URL.createObjectURL(typeof content === 'string' ? new Blob([content], { type }) : content);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

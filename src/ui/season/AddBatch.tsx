@@ -19,6 +19,7 @@ import { Segments } from '../parts/Segments';
 import { Sheet } from '../parts/Sheet';
 import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { NextTime } from './NextTime';
 import { briefDayWords, dayWords, daysWords } from './dayWords';
 
 interface AddBatchProps {
@@ -101,6 +102,7 @@ export function AddBatch({ season, open, onOpenChange, onAdded, trigger }: AddBa
             />
           )}
           {crop && byDay && <DayField label="Ready on" value={ready} min={today + 1} onChange={setReady} clearable />}
+          {crop && <NextTime cropId={crop.id} />}
           {crop && (
             <div className="space-y-1" aria-live="polite">
               {dates ? (

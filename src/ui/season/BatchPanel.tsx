@@ -17,6 +17,7 @@ import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { briefDayWords } from './dayWords';
 import { HardeningSheet } from './HardeningSheet';
 import { loggedNow } from './loggedNow';
+import { NextTime } from './NextTime';
 import { nameOf, plantsWords, tierName } from './seasonWords';
 import { Containers } from './BatchContainers';
 import { JoinButton, SplitButton, Succession } from './BatchCopies';
@@ -65,6 +66,7 @@ export function BatchPanel({ course, season, look, onClose }: BatchPanelProps) {
         </div>
       </div>
 
+      <NextTime cropId={batch.cropId} />
       <section className="space-y-3" aria-label="Dates">
         <div className="flex flex-wrap gap-3">
           <DayField

@@ -27,8 +27,13 @@ export function EmergenceWatch() {
   const site = useSite((s) => s.site);
   const today = useToday();
   const { ref, width } = useSize<HTMLDivElement>();
+  const standing = new Set([
+    ...site.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => y.batchId))),
+    ...(site.season?.batches ?? []).map((p) => p.batchId),
+  ]);
   const watched: Watched[] = [
     ...site.batches.flatMap((b): Watched[] => {
+      if (!standing.has(b.id)) return []; // harvested or taken away; only its entries stay
       const crop = cropOf(site, b.cropId, tables);
       const growth = crop && b.sown !== null ? growthOf(b, crop, today) : null;
       if (!crop?.germination || !growth?.expected || growth.expected.from > today + AHEAD) return [];

@@ -1,5 +1,5 @@
 'use client';
-import { Download, X } from 'lucide-react';
+import { Download, Pencil, X } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { unlog } from '@/core/site/growth/changeGrowth';
@@ -19,6 +19,8 @@ import { longDayWords } from '../season/dayWords';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { ENTRY_KINDS, entryWords } from './entryWords';
+import { CorrectEntry } from './CorrectEntry';
+import { EntryPhoto } from '../photos/EntryPhoto';
 import { batchName } from './todayWords';
 
 /** As many entries are drawn at once. */
@@ -40,6 +42,7 @@ export function JournalView() {
   const [kind, setKind] = useState<LoggedKind | ''>('');
   const [search, setSearch] = useState('');
   const [most, setMost] = useState(AT_ONCE);
+  const [correcting, setCorrecting] = useState<string | null>(null);
   const entries = useMemo(() => {
     const trays = new Map(site.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => [y.batchId, y.id] as const))));
     return site.batches
@@ -120,7 +123,24 @@ export function JournalView() {
                   : {entryWords(e.logged, e.crop, lengthUnit)}
                 </p>
                 <p className="font-narrow text-sm text-soft">{clockWords(e)}</p>
+                {e.logged.was?.map((was, k) => (
+                  <p key={k} className="text-sm text-soft">
+                    Corrected; it said: {entryWords({ id: '', what: e.logged.what, stage: e.logged.stage, ...was }, e.crop, lengthUnit)},{' '}
+                    {longDayWords(was.day)}
+                  </p>
+                ))}
+                {correcting === e.logged.id && <CorrectEntry batch={e.batch} entry={e.logged} onDone={() => setCorrecting(null)} />}
               </div>
+              {e.logged.photoId !== undefined && <EntryPhoto batch={e.batch} entry={e.logged} name={e.name} />}
+              <button
+                type="button"
+                className="grid size-9 shrink-0 place-items-center rounded-md hover:bg-sunk max-md:size-11"
+                aria-label={`Correct: ${e.name}, ${entryWords(e.logged, e.crop, lengthUnit)}`}
+                aria-expanded={correcting === e.logged.id}
+                onClick={() => setCorrecting(correcting === e.logged.id ? null : e.logged.id)}
+              >
+                <Pencil size={16} aria-hidden />
+              </button>
               <button
                 type="button"
                 className="grid size-9 shrink-0 place-items-center rounded-md hover:bg-sunk max-md:size-11"

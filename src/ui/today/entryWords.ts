@@ -18,6 +18,8 @@ export const ENTRY_KINDS: Readonly<Record<LoggedKind, string>> = {
   trouble: 'Trouble',
   harvest: 'Harvest',
   note: 'Note',
+  photo: 'Photo',
+  'next-time': 'Next time',
 };
 
 /** An entry in words. */
@@ -25,7 +27,7 @@ export function entryWords(l: Logged, crop: Crop | undefined, unit: LengthUnit):
   const text = l.text ? `: ${l.text}` : '';
   switch (l.what) {
     case 'height':
-      return `${showLength(l.height ?? 0, unit)} tall${text}`;
+      return `${showLength(l.height ?? 0, unit)}${l.heightSd ? ` ± ${showLength(l.heightSd, unit)}` : ''} tall${l.heightSd ? ', measured on a photo' : ''}${text}`;
     case 'stage': {
       const stage = crop?.stages.find((s) => s.stage === l.stage);
       return `from here on: ${stage ? stageWords(stage) : l.stage}${text}`;

@@ -5,6 +5,7 @@ import {
   FlaskConical,
   Leaf,
   MoveUpRight,
+  RotateCcw,
   Scissors,
   ShoppingBasket,
   Sprout,
@@ -19,6 +20,7 @@ import type { LoggedKind } from '@/core/site/stand/Logged';
 import type { BenchTray } from '@/core/answer/stand/benchStand';
 import { showLength } from '@/core/units/length';
 import { changeSite, undo } from '@/store/site/siteStore';
+import { trayName } from '../bench/benchWords';
 import { entryWords } from '../today/entryWords';
 import { Button } from '../parts/Button';
 import { DayField } from '../parts/DayField';
@@ -27,6 +29,9 @@ import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { dayWords } from '../season/dayWords';
 import { loggedNow } from '../season/loggedNow';
+import { NextTime } from '../season/NextTime';
+import { PhotoStrip, photosOf } from '../photos/PhotoStrip';
+import { TakePhoto } from '../photos/TakePhoto';
 import { say } from '../shell/toastStore';
 import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { stageWords } from '../verdict/words';
@@ -51,6 +56,7 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
   const { lengthUnit } = useSettings();
   const today = useToday();
   const { batch, crop, stage } = tray;
+  const name = trayName(tray);
   const [on, setOn] = useState(today);
   const seed = crop.stages[0]!.fromDay !== null;
   const write = (words: string, change: Parameters<typeof changeSite>[2]) => {
@@ -83,8 +89,15 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
               <Icon size={18} aria-hidden /> {label}
             </Button>
           ))}
+          <TakePhoto
+            name={name}
+            lastId={photosOf(batch).at(-1)?.photoId ?? null}
+            onTaken={(photoId) => write('Photo', logIt(batch.id, { ...loggedNow(on), what: 'photo', height: null, stage: null, photoId }))}
+          />
         </div>
       }
+      <PhotoStrip batch={batch} name={name} />
+      <NextTime cropId={batch.cropId} />
       <WrittenNote batchId={batch.id} on={on} write={write} />
       <div className="flex flex-wrap items-end gap-3">
         <LengthField
@@ -197,6 +210,9 @@ function WrittenNote({
       <div className="flex flex-wrap items-end gap-2">
         <Button disabled={text.trim() === ''} onClick={() => put('note', 'Note')}>
           Add note
+        </Button>
+        <Button disabled={text.trim() === ''} onClick={() => put('next-time', 'Next time')}>
+          <RotateCcw size={17} aria-hidden /> Next time
         </Button>
         <Button onClick={() => put('trouble', 'Trouble')}>
           <TriangleAlert size={17} aria-hidden /> Trouble

@@ -2,7 +2,7 @@ import type { StageName } from '../../things/crop/Crop';
 import type { Metres } from '../../units/quantities';
 import type { Batch, Site } from '../stand/Site';
 import type { Day } from '../../units/day';
-import type { Logged } from '../stand/Logged';
+import type { Logged, LoggedBefore } from '../stand/Logged';
 
 type Change = (site: Site) => Site;
 
@@ -14,13 +14,33 @@ const withBatch =
   (site) => ({ ...site, batches: site.batches.map((b) => (b.id === batchId ? change(b) : b)) });
 
 /** Of these there may be several a day. */
-const MANY: readonly Logged['what'][] = ['note', 'trouble', 'harvest', 'watered', 'moved'];
+const MANY: readonly Logged['what'][] = ['note', 'trouble', 'harvest', 'watered', 'moved', 'photo', 'next-time'];
 
 /** Writes down what was seen. Of most kinds there is one entry a day: the later word counts. */
 export const logIt = (batchId: string, entry: Logged): Change =>
   withBatch(batchId, (b) => ({
     ...b,
     log: [...b.log.filter((l) => MANY.includes(l.what) || !(l.what === entry.what && l.day === entry.day)), entry].slice(-MOST_LOGGED),
+  }));
+
+/** As many corrections of one entry are remembered. */
+export const MOST_CORRECTIONS = 10;
+
+/** Corrects an entry; what stood there is kept with it. */
+export const correctLogged = (batchId: string, id: string, now: LoggedBefore): Change =>
+  withBatch(batchId, (b) => ({
+    ...b,
+    log: b.log.map((l) => {
+      if (l.id !== id) return l;
+      const { text, weight_g, ...rest } = l;
+      const before: LoggedBefore = {
+        day: l.day,
+        height: l.height,
+        ...(text ? { text } : {}),
+        ...(weight_g === undefined ? {} : { weight_g }),
+      };
+      return { ...rest, ...now, was: [...(l.was ?? []), before].slice(-MOST_CORRECTIONS) };
+    }),
   }));
 
 export const unlog = (batchId: string, id: string): Change => withBatch(batchId, (b) => ({ ...b, log: b.log.filter((l) => l.id !== id) }));
@@ -35,7 +55,7 @@ export const dateBatch = (batchId: string, sown: Day | null): Change =>
 export const letLeave = (batchId: string, leaves: Day | null): Change => withBatch(batchId, (b) => ({ ...b, leaves }));
 
 /** Says how tall a batch is: of a dated one as of a day, to be grown on from there. */
-export const measureBatch = (batchId: string, height: Metres, at: { day: Day; id: string }): Change =>
+export const measureBatch = (batchId: string, height: Metres, at: Pick<Logged, 'day' | 'id' | 'heightSd' | 'photoId'>): Change =>
   onDated(batchId, { ...at, what: 'height', height, stage: null }, (b) => ({ ...b, height }));
 
 /** Says in which stage a batch is: a dated one from that day on. */

@@ -16,8 +16,13 @@ export const LOGGED_KINDS = [
   'trouble',
   'harvest',
   'note',
+  'photo',
+  'next-time',
 ] as const;
 export type LoggedKind = (typeof LOGGED_KINDS)[number];
+
+/** What an entry said before a correction. */
+export type LoggedBefore = Pick<Logged, 'day' | 'height' | 'text' | 'weight_g'>;
 
 /** What a person saw of a batch on a day. */
 export interface Logged {
@@ -31,6 +36,12 @@ export interface Logged {
   readonly stage: StageName | null;
   /** In the person's own words, of any kind; left out: none. */
   readonly text?: string;
+  /** Of `height` measured on a photo: one standard deviation; left out: read off a rule. */
+  readonly heightSd?: Metres;
+  /** The photo that belongs to it, by its name in the photos of this browser; left out: none. */
+  readonly photoId?: string;
+  /** What stood here before it was corrected, the oldest first; left out: never corrected. */
+  readonly was?: readonly LoggedBefore[];
   /** Of `harvest` alone: fresh, without the tray; left out: not weighed. */
   readonly weight_g?: number;
 }

@@ -90,7 +90,7 @@ export const removeThings =
       ),
     });
 
-/** Lets go of batches and programmes that no tier uses. */
+/** Lets go of batches and programmes that no tier uses; a batch of which something is written down stays for the journal. */
 function withoutUnused(site: Site): Site {
   const tiers = site.stands.flatMap((s) => s.tiers);
   const batches = new Set(tiers.flatMap((t) => t.trays.map((y) => y.batchId)));
@@ -103,7 +103,7 @@ function withoutUnused(site: Site): Site {
         ? { ...s, plugged: s.plugged.map((p) => (programmes.has(p.programmeId ?? '') ? p : { ...p, programmeId: null })) }
         : s,
     ),
-    batches: site.batches.filter((b) => batches.has(b.id)),
+    batches: site.batches.filter((b) => batches.has(b.id) || b.log.length > 0),
     programmes: site.programmes.filter((p) => programmes.has(p.id)),
   };
 }

@@ -1,0 +1,164 @@
+import { imageSize } from 'image-size';
+import { Unzip, UnzipInflate, UnzipPassThrough, Zip, ZipDeflate, ZipPassThrough, strFromU8, strToU8, type UnzipFile } from 'fflate';
+import type { Site } from '../../core/site/stand/Site';
+import { fail, ok, type Problem, type Result } from '../../core/units/result';
+import { namedPhotos } from '../photos/namedPhotos';
+import { MOST_PHOTO_BYTES, photoProblem, type Photo, type Photos } from '../photos/photos';
+import { exportSite } from './exportSite';
+import { journalCsv } from './journalCsv';
+import { MAX_BYTES, readSiteText } from './readSiteText';
+
+/*
+ * Everything in one file: a zip that any program opens. See docs/archive.md.
+ *
+ *     site.json               the site file, as it is exported by itself; first, so that nothing is kept before it is sound
+ *     journal.csv             everything that was written down
+ *     photos/<id>.jpg         each photo, and
+ *     photos/<id>.thumb.jpg   the same, small
+ */
+
+const SITE = 'site.json';
+const PHOTO = /^photos\/([A-Za-z0-9-]{1,80})(\.thumb)?\.jpg$/;
+/** A photo as it is kept is smaller by far. */
+const MOST_KEPT_BYTES = Math.min(MOST_PHOTO_BYTES, 8_000_000);
+const MOST_FILES = 20_000;
+/** Read and written in pieces, so that the page goes on in between. */
+const PIECE = 1 << 20;
+
+const dated = new Date(2027, 0, 1); // the same content makes the same file
+
+/** Writes a site and its photos. @param told  how many photos of how many are in */
+export async function writeArchive(site: Site, photos: Photos, told: (done: number, of: number) => void = () => {}): Promise<Blob> {
+  const zip = new Zip();
+  const parts: BlobPart[] = [];
+  const done = new Promise<void>((resolve, reject) => {
+    zip.ondata = (error, piece, isLast) => {
+      if (error) return reject(error);
+      parts.push(piece as Uint8Array<ArrayBuffer>);
+      if (isLast) resolve();
+    };
+  });
+  const text = (name: string, content: string) => {
+    const file = Object.assign(new ZipDeflate(name, { level: 6 }), { mtime: dated });
+    zip.add(file);
+    file.push(strToU8(content), true);
+  };
+  text(SITE, exportSite(site));
+  text('journal.csv', journalCsv(site));
+  const ids = [...namedPhotos(site)];
+  for (const [i, id] of ids.entries()) {
+    const photo = await photos.get(id);
+    if (photo)
+      for (const [blob, name] of [
+        [photo.whole, `photos/${id}.jpg`],
+        [photo.thumb, `photos/${id}.thumb.jpg`],
+      ] as const) {
+        const file = Object.assign(new ZipPassThrough(name), { mtime: dated });
+        zip.add(file);
+        file.push(new Uint8Array(await blob.arrayBuffer()), true);
+      }
+    told(i + 1, ids.length);
+  }
+  zip.end();
+  await done;
+  return new Blob(parts, { type: 'application/zip' });
+}
+
+/** What an archive holds: the site, sound, and how many of its photos were taken in. */
+export interface Unpacked {
+  readonly site: Site;
+  readonly photos: number;
+}
+
+const refused = (code: string, at: string, more: Partial<Problem> = {}) => ({ ok: false as const, problems: [{ code, at, ...more }] });
+
+/**
+ * Reads an archive. The site is read first and whole; only then photos that it names are kept, each held against what a picture may
+ * be. Photos that are here already stay as they are.
+ *
+ * @returns why not: no archive of ours, a site that is not sound, or anything that unrolls beyond its limit
+ */
+export async function readArchive(file: Blob, photos: Pick<Photos, 'ids' | 'put'>): Promise<Result<Unpacked>> {
+  const had = new Set(await photos.ids());
+  const halves = new Map<string, { whole?: Uint8Array; thumb?: Uint8Array }>();
+  const waiting: Photo[] = [];
+  let site: Result<Site> | null = null;
+  let named: ReadonlySet<string> = new Set();
+  let problem: Result<never> | null = null;
+  let files = 0;
+  const stop = (code: string, at: string, more: Partial<Problem> = {}) => void (problem ??= refused(code, at, more));
+
+  /** Gathers one file of the zip, up to a limit: what says it is small may still unroll to anything. */
+  const gather = (entry: UnzipFile, most: number, taken: (bytes: Uint8Array) => void) => {
+    const pieces: Uint8Array[] = [];
+    let size = 0;
+    entry.ondata = (error, piece, isLast) => {
+      if (problem) return;
+      if (error) return stop('archive/damaged', entry.name);
+      size += piece.length;
+      if (size > most) {
+        entry.terminate();
+        return stop('file/too-large', entry.name, { found: size, expected: String(most) });
+      }
+      pieces.push(piece);
+      if (!isLast) return;
+      const all = new Uint8Array(size);
+      let at = 0;
+      for (const p of pieces) {
+        all.set(p, at);
+        at += p.length;
+      }
+      taken(all);
+    };
+    entry.start();
+  };
+
+  const unzip = new Unzip((entry) => {
+    if (problem) return;
+    if (++files > MOST_FILES) return stop('archive/too-many', entry.name, { expected: String(MOST_FILES) });
+    if (entry.name === SITE && site === null)
+      return gather(entry, MAX_BYTES, (bytes) => {
+        site = readSiteText(strFromU8(bytes));
+        if (!site.ok) problem = site;
+        else named = namedPhotos(site.value);
+      });
+    const match = PHOTO.exec(entry.name);
+    if (!match) return; // other files may lie in it; nothing is done with them
+    if (site === null) return stop('archive/site-not-first', entry.name);
+    const [, id, thumb] = match;
+    if (!named.has(id!) || had.has(id!)) return;
+    gather(entry, MOST_KEPT_BYTES, (bytes) => {
+      const wrong = photoProblem(bytes);
+      if (wrong) return stop(wrong.code, entry.name);
+      const half = { ...halves.get(id!), [thumb ? 'thumb' : 'whole']: bytes };
+      halves.set(id!, half);
+      if (!half.whole || !half.thumb) return;
+      halves.delete(id!);
+      const blob = (b: Uint8Array) => new Blob([b as Uint8Array<ArrayBuffer>], { type: 'image/jpeg' });
+      const { width, height } = imageSize(half.whole);
+      waiting.push({ id: id!, whole: blob(half.whole), thumb: blob(half.thumb), width, height, kept: new Date().toISOString() });
+    });
+  });
+  unzip.register(UnzipInflate);
+  unzip.register(UnzipPassThrough);
+
+  let kept = 0;
+  for (let from = 0; from < file.size || from === 0; from += PIECE) {
+    const isLast = from + PIECE >= file.size;
+    const bytes = new Uint8Array(await file.slice(from, from + PIECE).arrayBuffer());
+    try {
+      unzip.push(bytes, isLast);
+    } catch {
+      stop('archive/damaged', SITE);
+    }
+    if (problem) return problem;
+    for (const photo of waiting.splice(0)) {
+      await photos.put(photo);
+      kept++;
+    }
+    if (isLast) break;
+  }
+  const read = site as Result<Site> | null;
+  if (!read) return fail({ code: 'archive/foreign', at: SITE });
+  return read.ok ? ok({ site: read.value, photos: kept }) : read;
+}

@@ -1,0 +1,72 @@
+'use client';
+import { useState } from 'react';
+import { correctLogged } from '@/core/site/growth/changeGrowth';
+import type { Logged } from '@/core/site/stand/Logged';
+import type { Batch } from '@/core/site/stand/Site';
+import { changeSite, undo } from '@/store/site/siteStore';
+import { Button } from '../parts/Button';
+import { DayField } from '../parts/DayField';
+import { LengthField } from '../parts/LengthField';
+import { NumberField } from '../parts/NumberField';
+import { say } from '../shell/toastStore';
+import { useToday, useWorkspace } from '../shell/WorkspaceContext';
+
+/** An entry set right; what stood there is kept with it. */
+export function CorrectEntry({ batch, entry, onDone }: { batch: Batch; entry: Logged; onDone(): void }) {
+  const { sites } = useWorkspace();
+  const today = useToday();
+  const [day, setDay] = useState(entry.day);
+  const [height, setHeight] = useState(entry.height);
+  const [grams, setGrams] = useState<number | null>(entry.weight_g ?? null);
+  const [text, setText] = useState(entry.text ?? '');
+  const trimmed = text.trim().slice(0, 1000);
+  const isSame = day === entry.day && height === entry.height && grams === (entry.weight_g ?? null) && trimmed === (entry.text ?? '');
+  const isEmpty = (entry.what === 'note' || entry.what === 'next-time') && trimmed === '';
+  return (
+    <form
+      className="mt-2 space-y-3 rounded-md bg-sunk p-3"
+      aria-label="Correct the entry"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (isSame || isEmpty) return;
+        const now = { day, height, ...(trimmed ? { text: trimmed } : {}), ...(grams === null ? {} : { weight_g: grams }) };
+        if (!changeSite(sites, 'correct an entry', correctLogged(batch.id, entry.id, now))) return;
+        say('The entry is corrected. What stood there is kept below it.', { label: 'Undo', run: () => undo(sites) });
+        onDone();
+      }}
+    >
+      <div className="flex flex-wrap items-end gap-3">
+        <DayField
+          label="Day"
+          value={day}
+          {...(batch.sown === null ? {} : { min: batch.sown })}
+          max={today}
+          onChange={(d) => d !== null && setDay(d)}
+        />
+        {entry.what === 'height' && height !== null && (
+          <LengthField label="Height" value={height} min={0.001} max={3} inputClassName="w-24" onChange={setHeight} />
+        )}
+        {entry.what === 'harvest' && (
+          <NumberField label="Fresh weight" value={grams} min={0} max={1_000_000} unit="g" inputClassName="w-20" onChange={setGrams} />
+        )}
+      </div>
+      <label className="block text-sm text-soft">
+        In your own words
+        <textarea
+          className="mt-0.5 block min-h-16 w-full rounded-md border border-line bg-sheet px-2 py-1.5 text-base text-ink"
+          maxLength={1000}
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
+      </label>
+      <div className="flex flex-wrap gap-2">
+        <Button kind="main" type="submit" disabled={isSame || isEmpty}>
+          Save the correction
+        </Button>
+        <Button kind="quiet" onClick={onDone}>
+          Cancel
+        </Button>
+      </div>
+    </form>
+  );
+}
