@@ -6,5 +6,5 @@ export default defineConfig([
   ...next,
   ...nextTs,
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
-  globalIgnores(['.next/**', 'out/**', 'next-env.d.ts', 'test-results/**']),
+  globalIgnores(['.next/**', 'out/**', 'next-env.d.ts', 'test-results/**', 'public/sw.js']),
 ]);

@@ -1,7 +1,12 @@
+// One name for one build, in the page and in what is kept of it.
+process.env.COPPER_NOON_BUILD ??= Date.now().toString(36);
+
 /** @type {import('next').NextConfig} */
 const config = {
   poweredByHeader: false,
   reactStrictMode: true,
+  generateBuildId: () => process.env.COPPER_NOON_BUILD,
+  env: { COPPER_NOON_BUILD: process.env.COPPER_NOON_BUILD },
   // `npm test` has checked the types already by the time that it builds.
   typescript: { ignoreBuildErrors: process.env.COPPER_NOON_TYPES === 'checked' },
   // Addresses of before.

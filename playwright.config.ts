@@ -22,6 +22,8 @@ export default defineConfig({
     baseURL: `http://localhost:${port}`,
     locale: 'en-GB',
     trace: 'off',
+    // Each test begins with an empty browser: only those that ask for it keep the application in it.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -53,10 +53,18 @@ export function installPackages() {
 
 /** Builds the application, unless nothing has changed since the last build. @returns whether there is a build */
 export function build() {
-  const sources = hashOf(['src', 'package-lock.json', 'next.config.mjs', 'postcss.config.mjs', 'tsconfig.json']);
-  if (existsSync('.next/BUILD_ID') && stamped('build', sources)) return true;
+  const sources = hashOf([
+    'src',
+    'public/icons',
+    'package-lock.json',
+    'next.config.mjs',
+    'postcss.config.mjs',
+    'tsconfig.json',
+    'scripts/serviceWorker.mjs',
+  ]);
+  if (existsSync('.next/BUILD_ID') && existsSync('public/sw.js') && stamped('build', sources)) return true;
   console.log('Building …');
-  if (!run('npx', ['next', 'build'])) return false;
+  if (!run('npx', ['next', 'build']) || !run(process.execPath, ['scripts/serviceWorker.mjs'])) return false;
   stamp('build', sources);
   return true;
 }

@@ -58,4 +58,4 @@ function isReadable(pathname: string): boolean {
 
 const hostOf = (origin: string): string | null => (URL.canParse(origin) ? new URL(origin).host : null);
 
-export const config = { matcher: [{ source: '/((?!_next/static|_next/image|icon.svg).*)' }] };
+export const config = { matcher: [{ source: '/((?!_next/static|_next/image|icon.svg|icons/|manifest.webmanifest|sw.js).*)' }] };

@@ -15,6 +15,7 @@ import { useLightOfStand } from '../hours/useLightOfStand';
 import { Button } from '../parts/Button';
 import { DayField } from '../parts/DayField';
 import { UndoButtons } from '../parts/UndoButtons';
+import { PhotoStrip } from '../photos/PhotoStrip';
 import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { CAUSE_WORDS } from './causeWords';
@@ -120,6 +121,7 @@ function OfCase({ kase, stand, tier, tray }: CaseProps) {
       </div>
       <div className="min-w-0 space-y-6 px-4 py-4 max-lg:border-t max-lg:border-line md:px-6">
         <CausesPanel kase={kase} diagnosis={diagnosis} isLit={light !== null} standing={standing} />
+        <PhotoStrip batch={tray.batch} name={trayName(tray)} />
         <div className="flex flex-wrap gap-2 border-t border-line pt-4">
           {kase.closed === null ? (
             <Button

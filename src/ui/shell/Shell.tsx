@@ -11,6 +11,7 @@ import { Unreadable } from './Unreadable';
 import { useElsewhere } from './useElsewhere';
 import { useHeadingFocus } from './useHeadingFocus';
 import { useRefusals } from './useRefusals';
+import { useServiceWorker } from './useServiceWorker';
 import { useTheme } from './useTheme';
 import { useUndoKeys } from './useUndoKeys';
 import { WorkspaceContext } from './WorkspaceContext';
@@ -51,6 +52,7 @@ function Opened({ workspace, children }: { workspace: Workspace; children: React
   useRefusals(workspace.sites);
   useElsewhere(workspace);
   useHeadingFocus();
+  useServiceWorker(workspace);
   return (
     <Frame>
       {opening.status === 'open' && opening.notKept && <NotKeptLine notKept={opening.notKept} />}
