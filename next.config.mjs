@@ -5,6 +5,8 @@ process.env.COPPER_NOON_BUILD ??= Date.now().toString(36);
 const config = {
   poweredByHeader: false,
   reactStrictMode: true,
+  // What is handed from device to device is larger than a page's usual question (60 MB and a little).
+  experimental: { proxyClientMaxBodySize: '64mb' },
   generateBuildId: () => process.env.COPPER_NOON_BUILD,
   env: { COPPER_NOON_BUILD: process.env.COPPER_NOON_BUILD },
   // `npm test` has checked the types already by the time that it builds.

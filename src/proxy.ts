@@ -36,15 +36,17 @@ export function proxy(request: NextRequest) {
  * The doors for scripts serve this application's own pages and programs on this machine, not the pages of others: a browser says where
  * a page came from, and a page from elsewhere can't send JSON without asking first.
  */
-function refuseForeign({ method, headers }: NextRequest): NextResponse | null {
+function refuseForeign({ method, headers, nextUrl }: NextRequest): NextResponse | null {
   const refuse = (status: number, code: string, at: string, found: string, expected: string) =>
     NextResponse.json({ ok: false, problems: [{ code, at, found, expected }] }, { status });
   const [origin, host, from] = [headers.get('origin'), headers.get('host'), headers.get('sec-fetch-site')];
   if (origin !== null && hostOf(origin) !== host) return refuse(403, 'door/foreign', 'origin', origin, `a page of ${host}`);
   if (from !== null && from !== 'same-origin' && from !== 'none') return refuse(403, 'door/foreign', 'sec-fetch-site', from, 'same-origin');
   const type = headers.get('content-type') ?? '';
-  if (/^(POST|PATCH|PUT)$/.test(method) && !/^application\/json\s*(;|$)/i.test(type))
-    return refuse(415, 'door/not-json', 'content-type', type, 'application/json');
+  // What is handed over is sealed before it comes here: bytes.
+  const wanted = nextUrl.pathname === '/api/handover' ? 'application/octet-stream' : 'application/json';
+  if (/^(POST|PATCH|PUT)$/.test(method) && type.split(';')[0]!.trim().toLowerCase() !== wanted)
+    return refuse(415, 'door/not-json', 'content-type', type, wanted);
   return null;
 }
 

@@ -36,6 +36,7 @@ import { createProfileStore, type ProfileStore } from './light/profileStore';
 import { openDatabase, type Database } from './database/database';
 import { startKeeping, type Opening, type SavedStore } from './saved/keeping';
 import type { ElsewhereStore } from './saved/keepSite';
+import { openSharedStates, type SharedStates } from './handover/sharedStates';
 import { openPhotos, type Photos } from './photos/photos';
 import { openSnapshots, type Snapshots } from './snapshots/snapshots';
 import { createSettingsStore, type SettingsStore } from './settings/settingsStore';
@@ -57,6 +58,7 @@ export interface Workspace {
   readonly snapshots: Snapshots;
   readonly database: Database;
   readonly photos: Photos;
+  readonly sharedStates: SharedStates;
   readonly days: DayStore;
   /** The hang chart of the stand on the bench. */
   readonly charts: ChartStore;
@@ -116,6 +118,7 @@ export function createWorkspace(language: string): Workspace {
   const lastSaved: SavedStore = createStore(() => ({ saved_ms: null }));
   const database = openDatabase();
   const photos = openPhotos();
+  const sharedStates = openSharedStates();
   const snapshots = openSnapshots();
   let keeping: ReturnType<typeof startKeeping> | null = null;
   const benchLights = createBenchLightStore();
@@ -236,6 +239,7 @@ export function createWorkspace(language: string): Workspace {
     lastSaved,
     snapshots,
     photos,
+    sharedStates,
     database,
     days,
     charts,

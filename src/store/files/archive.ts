@@ -27,8 +27,8 @@ const PIECE = 1 << 20;
 
 const dated = new Date(2027, 0, 1); // the same content makes the same file
 
-/** Writes a site and its photos. @param told  how many photos of how many are in */
-export async function writeArchive(site: Site, photos: Photos, told: (done: number, of: number) => void = () => {}): Promise<Blob> {
+/** Writes a site and its photos. @param photos  null: without them @param told  how many photos of how many are in */
+export async function writeArchive(site: Site, photos: Photos | null, told: (done: number, of: number) => void = () => {}): Promise<Blob> {
   const zip = new Zip();
   const parts: BlobPart[] = [];
   const done = new Promise<void>((resolve, reject) => {
@@ -45,9 +45,9 @@ export async function writeArchive(site: Site, photos: Photos, told: (done: numb
   };
   text(SITE, exportSite(site));
   text('journal.csv', journalCsv(site));
-  const ids = [...namedPhotos(site)];
+  const ids = photos ? [...namedPhotos(site)] : [];
   for (const [i, id] of ids.entries()) {
-    const photo = await photos.get(id);
+    const photo = await photos!.get(id);
     if (photo)
       for (const [blob, name] of [
         [photo.whole, `photos/${id}.jpg`],

@@ -91,3 +91,12 @@ test('what a clash names can be put in place of what stands', () => {
   expect(putAt(mine, ['list', 'a'], undefined).list).toEqual([]);
   expect(putAt(mine, ['list', 'z', 'n'], 4)).toEqual(mine);
 });
+
+test('one object that stands in two places is put together in each by itself', () => {
+  const none: readonly { readonly id: string }[] = [];
+  const base = { list: [{ id: 'a', log: none }, { id: 'b', log: none }] }; // prettier-ignore
+  const theirs = { list: [{ id: 'a', log: [{ id: 'x' }] }, { id: 'b', log: [{ id: 'y' }] }] }; // prettier-ignore
+  const mine = { list: [...base.list, { id: 'c', log: none }] };
+  const { list } = mergeInto<{ list: { id: string; log: readonly { id: string }[] }[] }>(base, theirs, 'mine')(mine);
+  expect(list.map((t) => t.log.map((l) => l.id).join())).toEqual(['x', 'y', '']);
+});

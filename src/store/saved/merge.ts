@@ -11,13 +11,21 @@ type Plain = Readonly<Record<string, unknown>>;
 
 const isPlain = (value: unknown): value is Plain => typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** Things of a list by their ids; null where some have none, or the same. */
+/** What a thing of a list is called: by its id, or, as ticks of jobs are, by its key. */
+const nameOf = (thing: unknown): string | null => {
+  if (!isPlain(thing)) return null;
+  const name = thing.id ?? thing.key;
+  return typeof name === 'string' ? name : null;
+};
+
+/** Things of a list by their names; null where some have none, or the same. */
 function byId(list: unknown): Map<string, unknown> | null {
   if (!Array.isArray(list)) return null;
   const found = new Map<string, unknown>();
   for (const thing of list as unknown[]) {
-    if (!isPlain(thing) || typeof thing.id !== 'string' || found.has(thing.id)) return null;
-    found.set(thing.id, thing);
+    const name = nameOf(thing);
+    if (name === null || found.has(name)) return null;
+    found.set(name, thing);
   }
   return found;
 }
@@ -41,7 +49,8 @@ export function mergeInto<T>(
   clashes: (clash: Clash) => void = () => undefined,
 ): (mine: T) => T {
   const unchanged = new WeakMap<object, boolean>();
-  const put = new WeakMap<object, unknown>();
+  // One object may stand in several places (an empty list, say): what came of it holds for the same three only.
+  const put = new WeakMap<object, { readonly b: unknown; readonly t: unknown; readonly out: unknown }[]>();
   return (mine) => mergeAt(base, theirs, mine, []) as T;
 
   function isSame(b: unknown, t: unknown): boolean {
@@ -53,10 +62,10 @@ export function mergeInto<T>(
 
   function mergeAt(b: unknown, t: unknown, m: unknown, path: readonly string[]): unknown {
     if (t === m || isSame(b, t)) return m;
-    const known = typeof m === 'object' && m !== null ? put.get(m) : undefined;
-    if (known !== undefined) return known;
+    const known = typeof m === 'object' && m !== null ? put.get(m)?.find((p) => p.b === b && p.t === t) : undefined;
+    if (known) return known.out;
     const out = mergeNow(b, t, m, path);
-    if (typeof m === 'object' && m !== null) put.set(m, out);
+    if (typeof m === 'object' && m !== null) put.set(m, [...(put.get(m) ?? []), { b, t, out }]);
     return out;
   }
 
@@ -121,7 +130,7 @@ export function putAt<T>(document: T, [name, ...rest]: readonly string[], value:
   if (name === undefined) return value as T;
   if (Array.isArray(document)) {
     const list = document as unknown[];
-    const i = list.findIndex((thing) => isPlain(thing) && thing.id === name);
+    const i = list.findIndex((thing) => nameOf(thing) === name);
     if (i < 0) return rest.length === 0 && value !== undefined ? ([...list, value] as T) : document;
     if (rest.length === 0 && value === undefined) return list.filter((_, k) => k !== i) as T;
     return list.map((thing, k) => (k === i ? putAt(thing, rest, value) : thing)) as T;

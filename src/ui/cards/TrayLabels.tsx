@@ -39,14 +39,14 @@ export function TrayLabels({ stand }: { stand: BenchStand }) {
 }
 
 /** A text as a QR code, drawn in squares. */
-export function Code({ text, label }: { text: string; label: string }) {
+export function Code({ text, label, side = 84 }: { text: string; label: string; side?: number }) {
   const { modules } = create(text, { errorCorrectionLevel: 'M' });
   const { size, data } = modules;
   const path = Array.from(data, (dark, i) => (dark ? `M${i % size} ${Math.floor(i / size)}h1v1h-1z` : '')).join('');
   return (
     <svg
-      width="84"
-      height="84"
+      width={side}
+      height={side}
       viewBox={`-2 -2 ${size + 4} ${size + 4}`}
       role="img"
       aria-label={label}

@@ -4,6 +4,7 @@ import { FileButtons } from '../files/FileButtons';
 import { useSite } from '../shell/WorkspaceContext';
 import { Asides } from './Asides';
 import { Backups } from './Backups';
+import { HandOver } from './HandOver';
 import { PhotosKept } from './PhotosKept';
 import { Room } from './Room';
 import { holdsWords } from './words';
@@ -39,6 +40,7 @@ export function DataView() {
           <FileButtons />
         </div>
       </section>
+      <HandOver />
       <PhotosKept />
       <Room />
       <Backups />

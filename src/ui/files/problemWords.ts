@@ -44,6 +44,14 @@ export function problemWords({ code, at, found, expected }: Problem): string {
       return `The archive is damaged at ${at}. Was it cut short? Import an earlier one.`;
     case 'archive/too-many':
       return `There are more than ${expected} files in it.`;
+    case 'handover/gone':
+      return 'Nothing waits there any more. A code works once and for ten minutes: make a new one on the other device.';
+    case 'handover/damaged':
+      return 'It came damaged, or the address was not copied whole. Make a new code on the other device.';
+    case 'handover/version':
+      return 'The other device has another version of Copper Noon. Load the newest on both.';
+    case 'handover/full':
+      return `Too much waits to be fetched already. Try again in ${expected} minutes.`;
     case 'photo/too-large':
       return `The picture is too large: at most ${expected} MB are read. Make it smaller first.`;
     case 'photo/no-picture':

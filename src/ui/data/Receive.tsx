@@ -1,0 +1,188 @@
+'use client';
+import Link from 'next/link';
+import { useEffect, useRef, useState } from 'react';
+import type { Site } from '@/core/site/stand/Site';
+import type { Problem } from '@/core/units/result';
+import { readArchive } from '@/store/files/archive';
+import { mergeSite } from '@/store/files/mergeSite';
+import { bringTogether, type Together } from '@/store/handover/bringTogether';
+import { keyOf, openBundle } from '@/store/handover/bundle';
+import { putAt } from '@/store/saved/merge';
+import { changeSite, undo } from '@/store/site/siteStore';
+import { problemWords } from '../files/problemWords';
+import { Button } from '../parts/Button';
+import { say } from '../shell/toastStore';
+import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { clashValueWords, clashWords } from './clashWords';
+import { holdsWords } from './words';
+
+interface Came {
+  readonly id: string;
+  readonly site: Site;
+  readonly photosLeft: number;
+  /** Put together with what is here, where both devices know a state from which they parted. */
+  readonly together: Together | null;
+}
+type State =
+  | { readonly is: 'asking' }
+  | { readonly is: 'refused'; readonly problem: Problem | null }
+  | { readonly is: 'came'; readonly came: Came }
+  | { readonly is: 'done'; readonly words: string };
+
+const holdsOf = (site: Site) => {
+  const tiers = site.stands.flatMap((s) => s.tiers);
+  return holdsWords({
+    stands: site.stands.map((s) => s.name),
+    trays: tiers.reduce((n, t) => n + t.trays.length, 0),
+    batches: site.batches.length,
+    readings: tiers.reduce((n, t) => n + t.readings.length, 0),
+  });
+};
+
+/** What another device hands over: fetched once, opened with the key of the address, and taken as the person says. */
+export function Receive() {
+  const { sites, photos, sharedStates, snapshots } = useWorkspace();
+  const mine = useSite((s) => s.site);
+  const [state, setState] = useState<State>({ is: 'asking' });
+  /** Of the clashes those where the other device's value is wanted. */
+  const [theirs, setTheirs] = useState<ReadonlySet<number>>(new Set());
+  const begun = useRef(false);
+
+  useEffect(() => {
+    if (begun.current) return;
+    begun.current = true;
+    const [id, key] = window.location.hash.slice(1).split('.');
+    // The key shall not stay in the history.
+    window.history.replaceState(window.history.state, '', window.location.pathname);
+    async function fetchIt(): Promise<State> {
+      const secret = keyOf(key ?? '');
+      if (!id || !secret) return { is: 'refused', problem: null };
+      const answer = await fetch(`/api/handover/${encodeURIComponent(id)}`);
+      if (!answer.ok) return { is: 'refused', problem: { code: 'handover/gone', at: 'id' } };
+      const bundle = openBundle(new Uint8Array(await answer.arrayBuffer()), secret);
+      if (!bundle.ok) return { is: 'refused', problem: bundle.problems[0]! };
+      const { note, archive } = bundle.value;
+      const read = await readArchive(new Blob([archive]), photos);
+      if (!read.ok) return { is: 'refused', problem: read.problems[0]! };
+      const known = await sharedStates.names();
+      const common = known.find((name) => note.known.includes(name));
+      const ancestor = common === undefined ? null : await sharedStates.read(common);
+      const { site: here, settle } = sites.getState();
+      const together = ancestor && bringTogether(settle(ancestor), here, settle(read.value.site));
+      return { is: 'came', came: { id: note.id, site: read.value.site, photosLeft: note.photosLeft, together } };
+    }
+    fetchIt().then(setState, () => setState({ is: 'refused', problem: { code: 'handover/gone', at: 'id' } }));
+  }, [photos, sharedStates, sites]);
+
+  async function take(came: Came, what: string, site: Site, words: string) {
+    await snapshots.take(sites.getState().site, 'before').catch(() => undefined);
+    if (!changeSite(sites, what, () => site, site.stands.some((s) => s.id === sites.getState().activeId) ? undefined : site.stands[0]?.id))
+      return;
+    await sharedStates.add(came.id, came.site);
+    setState({ is: 'done', words });
+    say(words, { label: 'Undo', run: () => undo(sites) });
+  }
+
+  return (
+    <div className="mx-auto w-full max-w-2xl space-y-5 px-5 py-6">
+      <header className="space-y-1">
+        <p>
+          <Link href="/settings/data" className="text-soft underline underline-offset-4">
+            Your data
+          </Link>
+        </p>
+        <h1 className="text-2xl font-semibold">From another device</h1>
+      </header>
+      {state.is === 'asking' && <p role="status">Fetching …</p>}
+      {state.is === 'refused' && (
+        <div role="alert" className="space-y-3">
+          <p>
+            {state.problem
+              ? problemWords(state.problem)
+              : 'This address has no key in it. Scan the code of the other device, or copy its address whole, with all that stands behind #.'}
+          </p>
+          <p className="text-soft">Nothing here has changed.</p>
+        </div>
+      )}
+      {state.is === 'done' && (
+        <div className="space-y-3">
+          <p role="status">{state.words} A backup of what was here before is under Your data.</p>
+          <Link href="/today" className="font-semibold underline underline-offset-4">
+            To Today
+          </Link>
+        </div>
+      )}
+      {state.is === 'came' && (
+        <section className="space-y-4" aria-label="What came">
+          <p>
+            It holds <b>{holdsOf(state.came.site)}</b>. Here you have {holdsOf(mine)}.
+          </p>
+          {state.came.photosLeft > 0 && <p className="text-soft">{state.came.photosLeft} photos stayed on the other device.</p>}
+          {state.came.together && (
+            <div className="space-y-3 rounded-md border border-line bg-sheet p-4">
+              <h2 className="text-lg font-semibold">Put both together</h2>
+              <p>Both devices shared this data before. What was done on each since then is kept, nothing twice.</p>
+              {state.came.together.clashes.length > 0 && (
+                <fieldset className="space-y-2">
+                  <legend className="font-semibold">
+                    {state.came.together.clashes.length === 1 ? 'One thing was' : `${state.came.together.clashes.length} things were`}{' '}
+                    changed on both. Choose which stays:
+                  </legend>
+                  {state.came.together.clashes.map((clash, i) => (
+                    <div key={i} className="border-t border-line pt-2">
+                      <p>{clashWords(clash, mine)}</p>
+                      <div className="flex flex-wrap gap-x-6">
+                        {(['mine', 'theirs'] as const).map((whose) => (
+                          <label key={whose} className="flex min-h-11 items-center gap-2">
+                            <input
+                              type="radio"
+                              className="size-5"
+                              name={`clash-${i}`}
+                              checked={theirs.has(i) === (whose === 'theirs')}
+                              onChange={() => setTheirs((t) => new Set(whose === 'theirs' ? [...t, i] : [...t].filter((k) => k !== i)))}
+                            />
+                            {whose === 'mine' ? 'Here' : 'There'}: {clashValueWords(clash[whose])}
+                          </label>
+                        ))}
+                      </div>
+                    </div>
+                  ))}
+                </fieldset>
+              )}
+              <Button
+                kind="main"
+                onClick={() => {
+                  const { came } = state;
+                  const { site, clashes } = came.together!;
+                  const chosen = clashes.reduce((s, c, i) => (theirs.has(i) ? putAt(s, c.path, c.theirs) : s), site);
+                  void take(came, 'put both together', chosen, 'What was done on both devices is put together.');
+                }}
+              >
+                Put together
+              </Button>
+            </div>
+          )}
+          <div className="flex flex-wrap gap-3">
+            <Button
+              kind={state.came.together ? 'plain' : 'main'}
+              onClick={() => void take(state.came, 'take what came', state.came.site, 'You have what the other device has.')}
+            >
+              Use it instead of what is here
+            </Button>
+            {!state.came.together && (
+              <Button
+                onClick={() => void take(state.came, 'add what came', mergeSite(mine, state.came.site), 'Its set-ups stand beside yours.')}
+              >
+                Add its set-ups to mine
+              </Button>
+            )}
+            <Link href="/settings/data" className="inline-flex min-h-11 items-center px-3 font-semibold underline underline-offset-4">
+              Take nothing
+            </Link>
+          </div>
+          <p className="text-sm text-soft">A backup of what is here is made first, and Undo takes it back.</p>
+        </section>
+      )}
+    </div>
+  );
+}
