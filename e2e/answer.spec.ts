@@ -48,7 +48,7 @@ test('what cannot be is said, with the limit that binds and by how much', async 
   await expect(page.getByTestId('answer')).toContainText('No setting suits the whole tray');
   await expect(page.getByTestId('limit').first()).toContainText(/gets (at most )?\d+ % of the 10 mol/);
   await page.getByRole('radio', { name: 'dose' }).click();
-  await expect(page.getByRole('textbox', { name: 'mean dose' })).toHaveValue('14');
+  await expect(page.getByRole('textbox', { name: 'mean DLI' })).toHaveValue('14');
 });
 
 test('a right reading narrows the band and scales every number', async ({ page }) => {
@@ -93,9 +93,9 @@ test('a reading on the wrong range is questioned, left out, and put right with a
 test('a lamp of unknown make is right by its readings alone', async ({ page }) => {
   await page.getByRole('button', { name: /^Lamp:/ }).click();
   const sheet = page.getByRole('dialog');
-  await sheet.getByRole('tab', { name: 'From its box' }).click();
+  await sheet.getByRole('tab', { name: 'From the label' }).click();
   await sheet.getByRole('textbox', { name: 'name' }).fill('From the attic');
-  await sheet.getByRole('radio', { name: /nothing: I’ll measure/ }).click();
+  await sheet.getByRole('radio', { name: /No value: I will measure/ }).click();
   await sheet.getByRole('button', { name: 'Hang this lamp' }).click();
   await sheet.getByRole('button', { name: 'Done' }).click();
   await page.getByLabel('Meter', { exact: true }).selectOption('quantum-par');
@@ -111,7 +111,7 @@ test('rules of thumb and schools of hours stand beside the answer', async ({ pag
   await page.getByRole('button', { name: /Rules of thumb/ }).click();
   await expect(page.getByText(/lm\/m² here; the rule asks for/)).toBeVisible();
   await expect(page.getByRole('img', { name: /Light below the middle by distance/ })).toBeVisible();
-  await expect(page.getByRole('table', { name: 'Schools of hours' })).toContainText('refused');
+  await expect(page.getByRole('table', { name: 'Photoperiod strategies' })).toContainText('refused');
   await expect(page.getByText(/unbroken light injures tomato \(Velez-Ramirez/)).toBeVisible();
 });
 

@@ -14,7 +14,7 @@ const trayOn = (page: Page, tier: number) =>
     .getByRole('button', { name: new RegExp(`^Tray: .*tier ${tier},`) })
     .first();
 const dose = async (page: Page, which: string) => Number(await page.getByTestId(`dose-${which}`).textContent());
-const settled = (page: Page) => expect(page.getByText('working out the light…')).toHaveCount(0);
+const settled = (page: Page) => expect(page.getByText('Calculating light…')).toHaveCount(0);
 
 async function beginRack(page: Page, tiers: number) {
   await page.goto('/bench');
@@ -223,7 +223,7 @@ test.describe('with the demo', () => {
     await settled(page);
     await expect.poll(() => dose(page, 'weakest')).toBeGreaterThan(from! + 0.7 * (to! - from!));
     expect(Math.abs((await dose(page, 'weakest')) - to!)).toBeLessThan(0.2);
-    await page.getByRole('button', { name: 'Back to before' }).click();
+    await page.getByRole('button', { name: 'Undo this trial' }).click();
     await expect.poll(() => dose(page, 'weakest')).toBeCloseTo(from!, 1);
     // Waved away, it is not offered again.
     await expect(page.getByTestId('offer').first()).toBeVisible();
@@ -241,7 +241,7 @@ test.describe('with the demo', () => {
     await slider.focus();
     await page.keyboard.press((await slider.inputValue()) === '0' ? 'End' : 'Home');
     await expect(page.getByTestId('setting')).not.toHaveText(best!);
-    await page.getByRole('button', { name: 'Set it so' }).click();
+    await page.getByRole('button', { name: 'Apply' }).click();
     await expect(page.getByRole('button', { name: 'Undo: set height and hours' })).toBeEnabled();
   });
 
@@ -250,7 +250,7 @@ test.describe('with the demo', () => {
     await settled(page);
     await page.getByTestId('above').focus();
     await page.keyboard.press('ArrowLeft');
-    await expect(page.getByTestId('probe')).toContainText(/mol a day at .* from the left/);
+    await expect(page.getByTestId('probe')).toContainText(/mol\/m²\/day at .* from the left/);
     await expect(page.getByTestId('probe')).toContainText(/% lamp 1/);
     await expect(page.getByTestId('probe')).toContainText(/% other tiers/);
   });
@@ -268,7 +268,7 @@ test.describe('with the demo', () => {
     await expect(page.getByTestId('differences').getByRole('row').filter({ hasText: 'Leek' })).not.toContainText('→');
   });
 
-  test('the overview says of every tray how it fares and how certain that is', async ({ page }) => {
+  test('the overview says of every tray result and certainty that is', async ({ page }) => {
     await page.goto('/stands');
     const table = page.getByRole('table', { name: 'Trays of Map-room rack' });
     await expect(table.getByRole('row')).toHaveCount(10);
@@ -335,7 +335,7 @@ test('quiet hours and lamps in the cupboard are kept, and advice goes by them', 
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'dark from' })).toHaveValue('22:00');
   await page.goto('/bench');
-  // The first set-up is too dim: the spare lamp is what helps without buying.
+  // The first set-up is too little light: the spare lamp is what helps without buying.
   const offer = page
     .getByTestId('offer')
     .filter({ hasText: /Hang up the spare LED linkable bar/ })

@@ -8,7 +8,9 @@ test('the demo is there at the first visit, problems included', async ({ page })
     'The middle is right, the edges will stretch.',
   );
   await expect(page.getByRole('listitem').filter({ hasText: 'Map room · physalis' })).toContainText('Too strong in the middle');
-  await expect(page.getByRole('listitem').filter({ hasText: 'Map room · leek' })).toContainText('This suits the whole tray.');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Map room · leek' })).toContainText(
+    'Good: the whole tray is in the target range.',
+  );
   await page.getByRole('button', { name: /^Map room · celery/ }).click();
   await expect(page.getByTestId('calibration')).toContainText('By 4 readings the lamp gives 94 %');
   await expect(page.getByText('This lamp can’t give that. Likely:')).toBeVisible();

@@ -61,8 +61,8 @@ test('stated daylight is drawn, adds to the dose and leaves less for the lamps, 
   const weakest = async () => Number((await fern.textContent())!.match(/(\d+\.\d+)–/)![1]);
   const before = await weakest();
   // It stands at a window: what that gives counts until something else is stated.
-  await expect(card).toContainText(/\d\.\d+ mol a day from the window/);
-  const given = Number((await card.textContent())!.match(/(\d\.\d+) mol a day from the window/)![1]);
+  await expect(card).toContainText(/\d\.\d+ mol\/m²\/day from the window/);
+  const given = Number((await card.textContent())!.match(/(\d\.\d+) mol\/m²\/day from the window/)![1]);
   await card.getByRole('button', { name: 'State it by hand' }).click();
   await card.getByRole('textbox', { name: 'daylight' }).fill('1.5');
   await card.getByRole('textbox', { name: 'daylight' }).press('Enter');
@@ -71,7 +71,7 @@ test('stated daylight is drawn, adds to the dose and leaves less for the lamps, 
   await expect(fern).toContainText('2–7 in');
   await card.getByRole('textbox', { name: 'until' }).fill('6:00');
   await card.getByRole('textbox', { name: 'until' }).press('Enter');
-  await expect(card).toContainText('After it begins, please.');
+  await expect(card).toContainText('The end time must be after the start time.');
   await page.keyboard.press('Escape');
   await page.reload();
   await page.getByRole('combobox', { name: 'Stand' }).selectOption({ label: 'North-east sill' });

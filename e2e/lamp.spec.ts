@@ -22,7 +22,7 @@ test('a lamp goes out as an IES file, comes back as one, and gives the same ligh
   const [download] = await Promise.all([page.waitForEvent('download'), sheet(page).getByRole('button', { name: 'Save as IES' }).click()]);
   const text = readFileSync(await download.path(), 'utf8');
   expect(text).toContain('IESNA:LM-63-2002');
-  await sheet(page).getByRole('tab', { name: 'From its box' }).click();
+  await sheet(page).getByRole('tab', { name: 'From the label' }).click();
   await openFile(page, 'Photometric file', 'mine.ies', text);
   await expect(sheet(page).getByRole('radio', { name: 'as its file says' })).toBeChecked();
   await sheet(page).getByRole('button', { name: 'Hang this lamp' }).click();
@@ -36,7 +36,7 @@ test('a lamp goes out as an IES file, comes back as one, and gives the same ligh
 });
 
 test('files that can’t be used are refused with the reason, and nothing changes', async ({ page }) => {
-  await sheet(page).getByRole('tab', { name: 'From its box' }).click();
+  await sheet(page).getByRole('tab', { name: 'From the label' }).click();
   await openFile(page, 'Photometric file', 'odd.ies', 'IESNA:LM-63-1995\nTILT=NONE\n1 1000 1 3 1 2 2 0 0 0\n1 1 20\n0 45 90\n0\n100 80 0');
   await expect(sheet(page).getByRole('alert')).toContainText('odd.ies can’t be used');
   await expect(sheet(page).getByRole('alert')).toContainText('It is of type B');
@@ -46,7 +46,7 @@ test('files that can’t be used are refused with the reason, and nothing change
 });
 
 test('its own spectrum converts its lumens, and is drawn', async ({ page }) => {
-  await sheet(page).getByRole('tab', { name: 'From its box' }).click();
+  await sheet(page).getByRole('tab', { name: 'From the label' }).click();
   const check = sheet(page).getByTestId('box-check');
   await expect(check).toContainText('71 lm for each µmol/s');
   // A lamp of one band at 555 nm: 683 lm/W · 0.2155 J/µmol = 147 lm for each µmol/s.
@@ -61,7 +61,7 @@ test('its own spectrum converts its lumens, and is drawn', async ({ page }) => {
 });
 
 test('a published map is pasted and the lamp fitted to it', async ({ page }) => {
-  await sheet(page).getByRole('tab', { name: 'From its box' }).click();
+  await sheet(page).getByRole('tab', { name: 'From the label' }).click();
   await sheet(page).getByRole('textbox', { name: 'name' }).fill('Leaflet lamp');
   await sheet(page).getByRole('radio', { name: 'panel', exact: true }).click();
   for (const [name, value] of [['lit length', '30 cm'], ['lit width', '30 cm'], ['watts drawn (not “equivalent”)', '100']] as const) {
@@ -82,7 +82,7 @@ test('a published map is pasted and the lamp fitted to it', async ({ page }) => 
 });
 
 test('figures of one box that contradict each other are named', async ({ page }) => {
-  await sheet(page).getByRole('tab', { name: 'From its box' }).click();
+  await sheet(page).getByRole('tab', { name: 'From the label' }).click();
   const ppf = sheet(page).getByRole('textbox', { name: 'PPF', exact: true });
   await ppf.fill('130');
   await ppf.press('Enter');
@@ -101,7 +101,7 @@ test('at the end of its life the lamp gives less, as one step that is undone', a
   await sheet(page).getByRole('radio', { name: 'at the end of its life' }).click();
   await expect.poll(() => dose(page, 'mean')).toBeCloseTo(fresh * 0.7, 1);
   await sheet(page).getByRole('radio', { name: 'as it is now' }).click();
-  const hours = sheet(page).getByRole('textbox', { name: 'hours burned so far' });
+  const hours = sheet(page).getByRole('textbox', { name: 'operating hours so far' });
   await hours.fill('45000');
   await hours.press('Enter');
   await expect(sheet(page).getByText(/After 45,000 h a lamp of its kind still gives \d+ %/)).toBeVisible();
@@ -112,7 +112,7 @@ test('at the end of its life the lamp gives less, as one step that is undone', a
 });
 
 test('what was typed of a lamp is still there after a look elsewhere', async ({ page }) => {
-  await sheet(page).getByRole('tab', { name: 'From its box' }).click();
+  await sheet(page).getByRole('tab', { name: 'From the label' }).click();
   await sheet(page).getByRole('textbox', { name: 'name' }).fill('Half typed');
   const watts = sheet(page).getByRole('textbox', { name: /watts drawn/ });
   await watts.fill('33');
@@ -120,7 +120,7 @@ test('what was typed of a lamp is still there after a look elsewhere', async ({ 
   await sheet(page).getByRole('tab', { name: 'Its light' }).click();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^Lamp:/ }).click();
-  await sheet(page).getByRole('tab', { name: 'From its box' }).click();
+  await sheet(page).getByRole('tab', { name: 'From the label' }).click();
   await expect(sheet(page).getByRole('textbox', { name: 'name' })).toHaveValue('Half typed');
   await expect(watts).toHaveValue('33');
 });

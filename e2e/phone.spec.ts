@@ -34,7 +34,7 @@ test('a finger drags the lamp and reads a point of the tray', async ({ page }) =
   await expect.poll(async () => Number(await page.getByTestId('dose-mean').textContent())).toBeGreaterThan(before * 1.1);
   const tray = page.getByRole('application', { name: /Tray from above/ });
   await tray.tap();
-  await expect(tray).toHaveAttribute('aria-label', /mol a day/);
+  await expect(tray).toHaveAttribute('aria-label', /mol\/m²\/day/);
 });
 
 test('a crop is chosen on a sheet that fills the phone', async ({ page }) => {
@@ -53,7 +53,7 @@ test('sides are chosen and the lamp looked at with a thumb, and nothing is wider
   await sheet.getByRole('button', { name: 'Done' }).tap();
   await expect(page.getByRole('button', { name: 'Place: between white sides' })).toBeVisible();
   await page.getByRole('button', { name: /^Lamp:/ }).tap();
-  for (const tab of ['From its box', 'Its light', 'Its age']) {
+  for (const tab of ['From the label', 'Its light', 'Its age']) {
     await sheet.getByRole('tab', { name: tab }).tap();
     await page.waitForTimeout(150);
     expect(
@@ -123,7 +123,7 @@ test.describe('the bench', () => {
     for (let i = 0; i < 3; i++) await lower.tap();
     await expect.poll(async () => Number(await page.getByTestId('dose-mean').textContent())).toBeGreaterThan(before);
     await page.getByTestId('above').tap({ position: { x: 60, y: 70 } });
-    await expect(page.getByTestId('probe')).toContainText('mol a day at');
+    await expect(page.getByTestId('probe')).toContainText('mol/m²/day at');
   });
 });
 
@@ -133,12 +133,12 @@ test.describe('readings', () => {
   test('are walked in one hand: big digits, big buttons, nothing below the fold', async ({ page }) => {
     await page.goto('/readings');
     await page.getByLabel('tier', { exact: true }).selectOption({ index: 3 });
-    await page.getByRole('button', { name: 'Begin the walk' }).tap();
+    await page.getByRole('button', { name: 'Start measuring' }).tap();
     await expect(page.getByText('Point 1 of 9')).toBeVisible();
     await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
     await page.getByTestId('big-digits').fill('8430');
     await expect(page.getByText(/^\d+ µmol\/m²\/s, \d+ % of the plan$/)).toBeVisible();
-    const take = page.getByRole('button', { name: 'Take, and next' });
+    const take = page.getByRole('button', { name: 'Add reading and continue' });
     const box = (await take.boundingBox())!;
     expect(box.height).toBeGreaterThanOrEqual(56);
     expect(box.y + box.height).toBeLessThanOrEqual(844 - 62); // above the way about

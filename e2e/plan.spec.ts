@@ -46,7 +46,7 @@ test.describe('from nothing', () => {
     await expect(page.getByRole('alert').filter({ hasText: 'Not before' })).toBeVisible();
     await page.getByRole('textbox', { name: 'Cells sown' }).fill('1000000');
     await page.keyboard.press('Enter');
-    await expect(page.getByText('Between 1 and 100000, please.')).toBeVisible();
+    await expect(page.getByText('Enter a number between 1 and 100000.')).toBeVisible();
     await page.keyboard.press('Escape');
 
     // It is kept, and the list says what it takes.

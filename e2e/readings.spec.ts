@@ -16,11 +16,11 @@ const digits = (page: Page) => page.getByTestId('big-digits');
 async function begin(page: Page, meter: string, { points = 'usual, 9', lamps = 82 } = {}) {
   await page.getByText(points, { exact: true }).click();
   await page.getByLabel('Meter', { exact: true }).selectOption(`practice:${meter}`);
-  await page.getByText('A simulated meter: what is true in its world').click();
+  await page.getByText('Simulated meter: true values').click();
   const field = page.getByRole('textbox', { name: 'lamps give' });
   await field.fill(String(lamps));
   await field.press('Enter');
-  await page.getByRole('button', { name: 'Begin the walk' }).click();
+  await page.getByRole('button', { name: 'Start measuring' }).click();
 }
 
 /** Takes what the practice meter shows, point after point. */
@@ -28,7 +28,7 @@ async function takeAll(page: Page, from: number, count: number) {
   for (let i = from; i <= count; i++) {
     await expect(page.getByText(`Point ${i} of ${count}`)).toBeVisible();
     await expect(digits(page)).toHaveValue(/[1-9]/);
-    await page.getByRole('button', { name: 'Take, and next' }).click();
+    await page.getByRole('button', { name: 'Add reading and continue' }).click();
   }
 }
 
@@ -66,7 +66,7 @@ test('a walk with the simulated meter finds what the lamps really give, and the 
   await page.getByLabel('Stand', { exact: true }).selectOption('Landing shelf');
   await page.waitForURL((url) => url.pathname.endsWith('/readings') && !url.pathname.includes('demo-rack'));
   await page.getByRole('tab', { name: 'Fit' }).click();
-  await page.getByRole('button', { name: 'Set it aside' }).click();
+  await page.getByRole('button', { name: 'Stop using this calibration' }).click();
   await expect(page.getByTestId('fit-in-force')).toBeHidden();
   await page.getByRole('button', { name: /^Undo: set the fit aside/ }).click();
   await expect(page.getByTestId('fit-in-force')).toBeVisible();
@@ -82,7 +82,7 @@ test('a switch that was overlooked is noticed at once, named with its chance, an
     await ranges.getByText('× 100', { exact: true }).click();
     await expect(digits(page)).toHaveValue(/[1-9]/);
     await times.getByText(i === 3 ? '× 10' : '× 100', { exact: true }).click();
-    await page.getByRole('button', { name: 'Take, and next' }).click();
+    await page.getByRole('button', { name: 'Add reading and continue' }).click();
     if (i === 3) {
       const doubted = page.getByTestId('doubted');
       await expect(doubted).toContainText(/it shows too little, by 10 times\s*\((9\d|100) %\)/);
@@ -99,7 +99,7 @@ test('what the practice meter can’t show on a range is beyond it; a real one i
   await begin(page, 'lux-basic', { points: 'short, 5 points' });
   await page.getByLabel('Range of the practice meter').getByText('2,000', { exact: true }).click();
   await expect(page.getByText('Beyond this range: turn the switch up.')).toBeVisible();
-  await page.getByRole('button', { name: 'Take, and next' }).click();
+  await page.getByRole('button', { name: 'Add reading and continue' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'What the meter shows' })).toBeVisible();
   // A real meter is typed: one's own number counts, whatever the practice meter shows.
   await digits(page).fill('12 klx');
@@ -123,17 +123,17 @@ test('daylight is taken away: each point with the lamps on and off', async ({ pa
   await tier(page, 1);
   await page.getByLabel(/Daylight comes in/).check();
   await page.getByLabel('Meter', { exact: true }).selectOption('practice:lux-basic');
-  await page.getByText('A simulated meter: what is true in its world').click();
+  await page.getByText('Simulated meter: true values').click();
   const day = page.getByRole('textbox', { name: 'daylight besides' });
   await day.fill('3000');
   await day.press('Enter');
   await page.getByText('short, 5 points', { exact: true }).click();
-  await page.getByRole('button', { name: 'Begin the walk' }).click();
+  await page.getByRole('button', { name: 'Start measuring' }).click();
   await page.getByLabel('Lamps of the practice world').getByText('lamps off').click();
   await page.getByRole('button', { name: 'Take that' }).click();
   await expect(page.getByLabel('With the lamps off')).toHaveValue(/^(29|30)\d\d$/);
   await expect(digits(page)).toHaveValue(/^\d{5}$/);
-  await page.getByRole('button', { name: 'Take, and next' }).click();
+  await page.getByRole('button', { name: 'Add reading and continue' }).click();
   await page.getByRole('tab', { name: 'Readings' }).click();
   await page.getByTestId('reading').first().getByRole('button', { name: 'How it was converted' }).click();
   await expect(page.getByTestId('reading').first()).toContainText(
@@ -237,7 +237,7 @@ test('a meter is matched to a known one, and its factor is carried from then on'
   await page.getByRole('button', { name: 'Add a meter' }).click();
   const item = page.getByTestId('own-meter').last();
   await item.getByLabel('kind').selectOption('phone-sensor');
-  await item.getByRole('button', { name: 'Match it' }).click();
+  await item.getByRole('button', { name: 'Calibrate' }).click();
   const sheet = page.getByRole('dialog');
   for (const [i, [own, known]] of [
     ['500', '800'],

@@ -42,7 +42,7 @@ test('the chart says what to do on which visit; a visit that is done moves the l
 
 test('a chart that is put up is held against what a late word changes; the rest is worked out again', async ({ page }) => {
   await openChart(page);
-  await page.getByRole('button', { name: 'Put it up' }).click();
+  await page.getByRole('button', { name: 'Use this chart' }).click();
   await expect(page.getByText(/The chart that you put up on .* still holds/)).toBeVisible();
   await openTray(page, 'Leek');
   const height = page.getByRole('textbox', { name: 'leaf tops above the compost' });
@@ -107,7 +107,7 @@ test('the cards: rack, timers with their pins, and a label for each tray whose c
   await page.goto(href!);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Snapdragon');
   await page.goto('/tray/nobody');
-  await expect(page.getByRole('heading', { name: 'This tray is not here.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Tray not found' })).toBeVisible();
 });
 
 test('the season runs on the bench: plants grow, lamps rise, hours step; nothing can be moved on a later day', async ({ page }) => {
@@ -138,7 +138,7 @@ test('the season runs on the bench: plants grow, lamps rise, hours step; nothing
   await expect(tiers).toHaveCount(count);
   await expect(page.getByRole('button', { name: /Leek/ }).first()).toBeVisible();
   await expect(page.getByTestId('season-day')).toContainText('today');
-  await page.getByRole('button', { name: 'Run the season' }).click();
+  await page.getByRole('button', { name: 'Show growth over time' }).click();
   await expect(page.getByTestId('season-day')).not.toContainText('today', { timeout: 60_000 });
 });
 
@@ -176,7 +176,7 @@ test('any one of strength, hours and dose follows from the other two, and what c
   await page.getByRole('radio', { name: 'dose', exact: true }).click();
   await fill('strength', '200');
   await fill('hours', '10');
-  await expect(page.getByTestId('solved')).toHaveText('7.2 mol a day');
+  await expect(page.getByTestId('solved')).toHaveText('7.2 mol/m²/day');
 });
 
 test('a crop is copied and changed with a reason, chosen for a tray, noted, and kept', async ({ page }) => {
@@ -190,12 +190,12 @@ test('a crop is copied and changed with a reason, chosen for a tray, noted, and 
   const seedling = editor.getByRole('group', { name: 'seedling' });
   await seedling.getByRole('textbox', { name: 'best' }).fill('40');
   await seedling.getByRole('textbox', { name: 'best' }).press('Enter');
-  await expect(seedling).toContainText('Between 8 and 16, please.');
+  await expect(seedling).toContainText('Enter a number between 8 and 16.');
   await seedling.getByRole('textbox', { name: 'best' }).fill('15');
   await seedling.getByRole('textbox', { name: 'best' }).press('Enter');
   await page.getByRole('textbox', { name: 'what you found' }).fill('Stayed short.');
   await page.getByRole('radio', { name: 'came out well' }).click();
-  await page.getByRole('button', { name: 'Note it' }).click();
+  await page.getByRole('button', { name: 'Add note' }).click();
   await page.goto('/bench');
   await page.getByTestId('tier-2').click();
   await page
@@ -212,20 +212,20 @@ test('a crop is copied and changed with a reason, chosen for a tray, noted, and 
   await page.keyboard.press('Enter');
   await expect(page.getByRole('article')).toContainText('copied from Celery: a cool room');
   await expect(page.getByRole('article')).toContainText('came out well. Stayed short.');
-  await page.getByRole('button', { name: 'Let it go' }).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
   await expect(page.getByText('It still grows here').first()).toBeVisible();
 });
 
 test('a mat on the timed side is pointed out and moved; the plug takes the programme and loses its clock', async ({ page }) => {
   await page.goto('/hours/outlets');
   await expect(page.getByRole('list', { name: 'What is wrong' })).toContainText('Heat mat, tier 5 goes off with the lamps');
-  await page.getByRole('button', { name: 'To an outlet always live' }).click();
+  await page.getByRole('button', { name: 'Move to an always-on outlet' }).click();
   await expect(page.getByRole('list', { name: 'What is wrong' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Plug it in', exact: true }).click();
   await page.getByRole('button', { name: /^Give it/ }).click();
   await expect(page.getByTestId('plug-state')).toContainText('05:30 to 19:30');
   await page.getByLabel('its clock remembers').uncheck();
-  await page.getByRole('button', { name: 'Pull its power' }).click();
+  await page.getByRole('button', { name: 'Simulate a power cut' }).click();
   await expect(page.getByTestId('plug-state')).toContainText('no power');
   await page.getByRole('button', { name: 'Give it power again' }).click();
   await expect(page.getByText('It lost its clock')).toBeVisible();

@@ -42,7 +42,7 @@ export function AnswerPanel({ setUp }: { setUp: SetUp }) {
       </h2>
       {!solution || !best ? (
         <p role="status" className="text-soft">
-          Looking at every distance…
+          Calculating distances…
         </p>
       ) : (
         <>
@@ -63,17 +63,17 @@ export function AnswerPanel({ setUp }: { setUp: SetUp }) {
               }
             >
               {there
-                ? 'It is set like this'
+                ? 'Already applied'
                 : solution.distances
                   ? `Set ${showLength(best.distance, lengthUnit)}, ${showHours(Math.round(best.hours * 4) * 15)}`
-                  : 'Set what comes nearest'}
+                  : 'Apply the closest setting'}
             </Button>
           </div>
         </>
       )}
       <div className="flex flex-wrap items-end gap-3">
         <div>
-          <p className="pb-1 text-sm text-soft">hold fast</p>
+          <p className="pb-1 text-sm text-soft">lock</p>
           <Segments<Held>
             label="Hold fast"
             value={held}
@@ -89,7 +89,7 @@ export function AnswerPanel({ setUp }: { setUp: SetUp }) {
         </div>
         {held === 'strength' && (
           <NumberField
-            label="mean strength"
+            label="mean PPFD"
             unit="µmol/m²/s"
             value={strength}
             min={1}
@@ -100,8 +100,8 @@ export function AnswerPanel({ setUp }: { setUp: SetUp }) {
         )}
         {held === 'dose' && (
           <NumberField
-            label="mean dose"
-            unit="mol a day"
+            label="mean DLI"
+            unit="mol/m²/day"
             value={dose}
             min={0.1}
             max={60}

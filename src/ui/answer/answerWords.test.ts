@@ -29,16 +29,17 @@ test('the best is put on a mark of the tape, but never outside of what suits', (
 });
 
 test.each<[Limit, string]>([
-  [{ why: 'lamp-too-weak', share: 0.43 }, '43 % of the 8 mol that celery needs. About 5 of these lamps'],
+  [{ why: 'lamp-too-weak', share: 0.43 }, '43 % of the 8 mol that celery needs. You need about 5 of these lamps.'],
+  [{ why: 'lamp-too-weak', share: 0.03 }, 'This lamp cannot light this tray: about 67 of them would be needed. Choose a stronger kind'],
   [{ why: 'lamp-too-strong', times: 1.34 }, '1.3 times what is good'],
   [{ why: 'tray-wider-than-light', share: 0.6 }, 'the edge gets at most 60 %'],
-  [{ why: 'hours-beyond-crop', hours: 19 }, 'It would suit at 19 h, but celery is not known to bear more than 16 h'],
-  [{ why: 'heat', distance: 0.02 }, 'It would suit at 2 cm, but the heat of this lamp asks for'],
-  [{ why: 'leaf-ceiling', ppfd: 512 }, 'It would suit at 512 µmol/m²/s, but leaves indoors'],
+  [{ why: 'hours-beyond-crop', hours: 19 }, '19 h would give enough light, but no source shows that celery tolerates more than 16 h'],
+  [{ why: 'heat', distance: 0.02 }, '2 cm would give enough light, but the lamp is hot: keep at least'],
+  [{ why: 'leaf-ceiling', ppfd: 512 }, '512 µmol/m²/s would be needed, but leaves may bleach above'],
 ])('a limit is said with how much: %j', (limit, words) => expect(limitWords(limit, celery, 'cm')).toContain(words));
 
 test('when nothing suits, what comes nearest is said', () => {
   expect(failsWords(best, 'cm')).toBe(
-    'No setting suits the whole tray. Nearest to it: 14.3 cm for 15 h 15, where the weakest spot gets 8.4 and the strongest 15.2 mol.',
+    'No setting puts the whole tray in the target range. The closest: 14.3 cm for 15 h 15, where the weakest spot gets 8.4 and the strongest 15.2 mol.',
   );
 });

@@ -37,26 +37,34 @@ export function suitsWords({ distances, hours }: Solution, best: Setting, unit: 
 }
 
 export function failsWords(best: Setting, unit: LengthUnit): string {
-  return `No setting suits the whole tray. Nearest to it: ${showLength(best.distance, unit)} for ${showHours(Math.round(best.hours * 4) * 15)}, where the weakest spot gets ${doseNumber(best.weakest)} and the strongest ${doseNumber(best.strongest)} mol.`;
+  return `No setting puts the whole tray in the target range. The closest: ${showLength(best.distance, unit)} for ${showHours(Math.round(best.hours * 4) * 15)}, where the weakest spot gets ${doseNumber(best.weakest)} and the strongest ${doseNumber(best.strongest)} mol.`;
 }
+
+/** More of the same lamps than anybody hangs over one tray. */
+const TOO_MANY = 8;
+
+const moreWords = (lamps: number): string =>
+  lamps > TOO_MANY
+    ? `This lamp cannot light this tray${Number.isFinite(lamps) ? `: about ${lamps} of them would be needed` : ''}. Choose a stronger kind, such as a bar, a shop light or a panel as long as the tray.`
+    : `You need about ${lamps} of these lamps.`;
 
 /** The limit that binds, by how much, and what would lift it. */
 export function limitWords(limit: Limit, { crop, stage, lamp, tier }: SetUp, unit: LengthUnit): string {
   const name = crop.name.toLowerCase();
   switch (limit.why) {
     case 'lamp-too-weak':
-      return `The lamp is too weak: even at its nearest for ${stage.hoursMax} h the weakest spot gets ${percent(limit.share)} of the ${stage.dliMin} mol that ${name} needs. About ${lampsFor(limit.share, tier.fittings.length)} of these lamps would do.`;
+      return `The lamp is too weak: even at its nearest for ${stage.hoursMax} h the weakest spot gets ${percent(limit.share)} of the ${stage.dliMin} mol that ${name} needs. ${moreWords(lampsFor(limit.share, tier.fittings.length))}`;
     case 'lamp-too-strong':
       return `The lamp is too strong: even as far as it can hang, for ${stage.hoursMin} h the strongest spot gets ${limit.times.toFixed(1)} times what is good.`;
     case 'tray-wider-than-light':
       return `The tray is wider than the light: while nothing is too strong, the edge gets at most ${percent(limit.share)} of the ${stage.dliMin} mol that it needs. A second lamp alongside, or a smaller tray, would do more than any distance.`;
     case 'hours-beyond-crop':
-      return `It would suit at ${showHours(Math.round(limit.hours * 4) * 15)}, but ${name} is not known to bear more than ${stage.hoursMax} h.`;
+      return `${showHours(Math.round(limit.hours * 4) * 15)} would give enough light, but no source shows that ${name} tolerates more than ${stage.hoursMax} h.`;
     case 'heat':
-      return `It would suit at ${showLength(limit.distance, unit)}, but the heat of this lamp asks for ${showLength(clearanceOf(lamp), unit)}.`;
+      return `${showLength(limit.distance, unit)} would give enough light, but the lamp is hot: keep at least ${showLength(clearanceOf(lamp), unit)}.`;
     case 'leaf-ceiling':
-      return `It would suit at ${Math.round(limit.ppfd)} µmol/m²/s, but leaves indoors are likely to bleach over ${stage.ppfdMax}.`;
+      return `${Math.round(limit.ppfd)} µmol/m²/s would be needed, but leaves may bleach above ${stage.ppfdMax} µmol/m²/s.`;
   }
 }
 
-const lampsFor = (share: number, now: number) => (share > 0 ? Math.ceil(now / share) : 'many more');
+const lampsFor = (share: number, now: number) => (share > 0 ? Math.ceil(now / share) : Infinity);

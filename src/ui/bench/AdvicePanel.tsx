@@ -115,17 +115,17 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
           </p>
           <div className="flex gap-2">
             <Button kind="main" onClick={() => trialStore.setState({ trial: null })}>
-              Keep it
+              Apply
             </Button>
             <Button
               disabled={past.length > trial.steps}
-              title={past.length > trial.steps ? 'More has been done since; undo step by step' : undefined}
+              title={past.length > trial.steps ? 'You made other changes after this one. Use Undo, one step at a time.' : undefined}
               onClick={() => {
                 undo(sites);
                 trialStore.setState({ trial: null });
               }}
             >
-              Back to before
+              Undo this trial
             </Button>
           </div>
         </div>
@@ -159,7 +159,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
               {percent(current.before.shareInBand)} of {WHOSE[asked]} in range. {current.judged} moves judged.
             </p>
           )}
-          <ul aria-label="Moves that would help">
+          <ul aria-label="Changes that help">
             {offers.slice(0, 8).map((o) => (
               <li key={o.id} className="border-t border-line py-2" data-testid="offer">
                 <div className="flex items-start gap-2">
@@ -187,7 +187,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
           )}
           {dismissed.length > 0 && (
             <Button kind="quiet" onClick={() => trialStore.setState({ dismissed: [] })}>
-              Show the dismissed again
+              Show dismissed advice
             </Button>
           )}
         </>
@@ -201,7 +201,7 @@ function Habits({ stand, habits }: { stand: BenchStand; habits: readonly Habit[]
   if (habits.length === 0) return null;
   return (
     <div>
-      <h3 className="font-semibold">Or as a habit</h3>
+      <h3 className="font-semibold">Regular rotation</h3>
       <ul>
         {habits.map((h) => (
           <li key={`${h.do} ${h.trayId} ${h.otherId}`} className="border-t border-line py-2" data-testid="habit">

@@ -31,9 +31,9 @@ export function Bench() {
   if (!stand)
     return (
       <section className="m-auto max-w-md space-y-4 p-6 text-center">
-        <h1 className="text-2xl font-semibold">An empty bench.</h1>
+        <h1 className="text-2xl font-semibold">No stands yet.</h1>
         <p>Put your rack, shelf, box or sill on it: its size, its lamps, its trays. The light follows as you move them.</p>
-        <NewStand trigger={<Button kind="main">Put a stand on it</Button>} />
+        <NewStand trigger={<Button kind="main">Add stand</Button>} />
       </section>
     );
   return <OnTheBench stand={stand} />;

@@ -48,7 +48,7 @@ export function BenchHeader({ stand, hands }: { stand: BenchStand; hands: Hands 
         aria-pressed={season}
         className="aria-pressed:bg-sunk"
         onClick={() => benchLooks.setState({ season: !season, day: null })}
-        title="Run the season"
+        title="Show growth over time"
       >
         <CalendarRange size={17} aria-hidden /> Season
       </Button>

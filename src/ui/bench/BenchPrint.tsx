@@ -44,7 +44,7 @@ export function BenchPrint({ stand }: { stand: BenchStand }) {
             <th>lamp to leaves</th>
             <th>hours</th>
             <th>trays</th>
-            <th>mol a day (asks)</th>
+            <th>DLI (needed), mol/m²/day</th>
             <th>in range</th>
           </tr>
         </thead>

@@ -120,9 +120,9 @@ export function BenchStage({ stand, hands }: { stand: BenchStand; hands: Hands }
         </div>
         <ul className="flex flex-wrap gap-x-4 text-sm" aria-label="Colours">
           {[
-            ['#52627c', 'too dim'],
-            ['#2f9688', 'suits the crop'],
-            ['#c9703d', 'too strong'],
+            ['#52627c', 'too little light'],
+            ['#2f9688', 'in range'],
+            ['#c9703d', 'too much light'],
           ].map(([colour, text]) => (
             <li key={text} className="flex items-center gap-2">
               <span className="size-3 rounded-[2px]" style={{ background: colour }} aria-hidden />
@@ -133,7 +133,7 @@ export function BenchStage({ stand, hands }: { stand: BenchStand; hands: Hands }
         <span className="flex-1" />
         {light.status === 'ready' && light.stale && !handOn && (
           <span role="status" className="text-sm text-night-soft">
-            working out the light…
+            Calculating light…
           </span>
         )}
         {light.status === 'failed' && (
@@ -232,7 +232,7 @@ function TierWord({ tier, frame, narrow, selected }: { tier: BenchTier; frame: B
   const light = useTierLight(tier);
   const judged = useJudged(tier, light);
   const box = frame.boxOf(tier);
-  // On a phone, and where many low tiers stand on each other, the number alone: its colour says how it fares.
+  // On a phone, and where many low tiers stand on each other, the number alone: its colour says how it does.
   const brief = narrow || box.height < LINES_NEED;
   const worst = judged.reduce<(typeof judged)[number] | null>(
     (w, j) => (!w || badness(j.verdict.says) > badness(w.verdict.says) ? j : w),

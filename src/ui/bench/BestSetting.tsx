@@ -54,8 +54,8 @@ function Settings({ stand, tier, hands }: { stand: BenchStand; tier: BenchTier; 
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [ready, stand, tier, settingsFor]);
   if (failed) return <p className="text-copper">The settings could not be computed: {failed}.</p>;
-  if (!found || found.of.tier.id !== tier.tier.id) return <p className="text-soft">Trying heights and hours…</p>;
-  if (!found.settings.best) return <p className="text-soft">These lamps can’t be moved, and these crops bear no other hours.</p>;
+  if (!found || found.of.tier.id !== tier.tier.id) return <p className="text-soft">Calculating heights and hours…</p>;
+  if (!found.settings.best) return <p className="text-soft">The lamps are fixed and no other photoperiod is suitable for these crops.</p>;
   return <Frontier key={tier.tier.id} settings={found.settings} best={found.settings.best} tier={tier} hands={hands} />;
 }
 
@@ -114,7 +114,7 @@ function Frontier({ settings, best, tier, hands }: { settings: SettingsFor; best
         if (hit) setPicked((hit.datasetIndex === 2 ? line : settings.all)[hit.index] ?? null);
       },
       scales: {
-        x: { type: 'linear', ...chartAxis(against === 'cost' ? `${currency} a month` : 'evenness, weakest over strongest', colours) },
+        x: { type: 'linear', ...chartAxis(against === 'cost' ? `${currency} a month` : 'uniformity (minimum/maximum)', colours) },
         y: { type: 'linear', min: 0, max: 100, ...chartAxis('leaf area in range, %', colours) },
       },
     }),
@@ -163,16 +163,16 @@ function Frontier({ settings, best, tier, hands }: { settings: SettingsFor; best
         <strong className="font-semibold" data-testid="setting">
           {words}
         </strong>
-        : {percent(chosen.shareInBand)} of the leaf area in range, weakest over strongest {chosen.evenness.toFixed(2)}, mean dose{' '}
+        : {percent(chosen.shareInBand)} of the leaf area in range, weakest over strongest {chosen.evenness.toFixed(2)}, mean DLI{' '}
         {percent(chosen.doseOfBest)} of the best, {showMoney(chosen.costPerMonth, currency)} a month
         {chosen.lift !== 0 && ` (${showLength(Math.abs(chosen.lift), lengthUnit)} ${chosen.lift > 0 ? 'higher' : 'lower'})`}.
       </p>
       <p className="text-sm text-soft">
         {settings.judged} settings looked at, the best {settings.all.length} worked out in full, within the steps that there are, the heat
-        of the lamps and what all crops on this timer bear. The diamond is what you have now.
+        of the lamps and what all crops on this timer bear. The diamond shows your present setting.
       </p>
       <Button kind="main" onClick={set} disabled={chosen === settings.now}>
-        Set it so
+        Apply
       </Button>
     </div>
   );

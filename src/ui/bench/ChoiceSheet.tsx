@@ -40,7 +40,7 @@ export function ChoiceSheet({ label, shown, title, description, placeholder, ite
           setOpen(false);
           onChoose(id);
         }}
-        empty="Nothing by that name."
+        empty="No results for this name."
       />
     </Sheet>
   );

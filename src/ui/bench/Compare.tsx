@@ -116,7 +116,7 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
               <th className="text-right font-normal">weakest</th>
               <th className="text-right font-normal">strongest</th>
               <th className="text-right font-normal">in range</th>
-              <th className="pl-4 font-normal">how it fares</th>
+              <th className="pl-4 font-normal">result</th>
             </tr>
           </thead>
           <tbody>

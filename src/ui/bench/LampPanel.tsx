@@ -46,7 +46,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
             label="Lamp"
             shown={ids.length > 1 ? `${ids.length} × ${lamp.name}` : lamp.name}
             title="Which lamp?"
-            description="It takes the place of the one that hangs here."
+            description="The new lamp replaces the present one."
             placeholder="bar, T8, 24 W…"
             items={items}
             chosen={lamp.id}
@@ -149,7 +149,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
             min={0}
             max={500}
             inputClassName="w-16"
-            onChange={(load) => change('state its load', (f) => ({ hanger: { ...f.hanger, load } }))}
+            onChange={(load) => change('change the maximum load', (f) => ({ hanger: { ...f.hanger, load } }))}
           />
         </div>
       </details>

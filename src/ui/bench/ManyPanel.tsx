@@ -21,7 +21,7 @@ export function ManyPanel({ tiers, ids, hands }: { tiers: readonly BenchTier[]; 
       tiers.reduce((s, t) => by(t.tier.id)(s), site);
   const line = (axis: Axis) =>
     hands.change(
-      'bring into line',
+      'Align',
       each((tierId) => align(tierId, ids, axis)),
     );
   const spread = (axis: Axis) =>
@@ -37,10 +37,10 @@ export function ManyPanel({ tiers, ids, hands }: { tiers: readonly BenchTier[]; 
           <AlignHorizontalDistributeCenter size={17} aria-hidden /> Spread along
         </Button>
         <Button onClick={() => spread('y')}>
-          <AlignVerticalDistributeCenter size={17} aria-hidden /> Spread to the back
+          <AlignVerticalDistributeCenter size={17} aria-hidden /> Distribute front to back
         </Button>
         <Button onClick={() => line('x')}>
-          <AlignCenterVertical size={17} aria-hidden /> One above the other
+          <AlignCenterVertical size={17} aria-hidden /> Align vertically
         </Button>
         <Button onClick={() => line('y')}>
           <AlignCenterHorizontal size={17} aria-hidden /> In one row
@@ -52,7 +52,7 @@ export function ManyPanel({ tiers, ids, hands }: { tiers: readonly BenchTier[]; 
           <Copy size={17} aria-hidden /> Duplicate
         </Button>
         <Button onClick={hands.remove}>
-          <Trash2 size={17} aria-hidden /> Take away
+          <Trash2 size={17} aria-hidden /> Delete
         </Button>
       </div>
     </section>

@@ -39,7 +39,7 @@ export function NewStand({ trigger }: { trigger: React.ReactNode }) {
   return (
     <Sheet
       title="What do you have?"
-      description="The usual sizes to begin with; all of it can be changed on the bench."
+      description="Start with usual sizes. You can change everything later."
       trigger={trigger}
       open={open}
       onOpenChange={setOpen}
@@ -77,7 +77,7 @@ export function NewStand({ trigger }: { trigger: React.ReactNode }) {
           <LengthField label="width" value={template.width} min={0.1} max={6} onChange={(width) => setTemplate({ ...template, width })} />
           <LengthField label="depth" value={template.depth} min={0.05} max={3} onChange={(depth) => setTemplate({ ...template, depth })} />
           <LengthField
-            label="clear height of a tier"
+            label="Height inside a tier"
             value={template.height}
             min={0.05}
             max={3}

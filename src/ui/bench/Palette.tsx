@@ -62,7 +62,7 @@ export function Palette({ openAtFirst, onPut }: { openAtFirst: boolean; onPut(th
               value={typed}
               onChange={(e) => setTyped(e.target.value)}
             />
-            <span className="text-sm text-soft max-xl:hidden">Drag onto a tier, or press.</span>
+            <span className="text-sm text-soft max-xl:hidden">Drag a lamp or a tray onto a tier, or select it to add it.</span>
           </>
         )}
       </div>
@@ -71,7 +71,7 @@ export function Palette({ openAtFirst, onPut }: { openAtFirst: boolean; onPut(th
           {items.slice(0, 60).map((item) => (
             <Chip key={item.id} kind={kind} item={item} onPut={onPut} />
           ))}
-          {items.length === 0 && <li className="py-3 text-soft">Nothing by that name.</li>}
+          {items.length === 0 && <li className="py-3 text-soft">No results for this name.</li>}
         </ul>
       )}
     </section>

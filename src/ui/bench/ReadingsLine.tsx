@@ -14,7 +14,7 @@ export function ReadingsLine({ stand, tier: t }: { stand: BenchStand; tier: Benc
     ? `Fitted to ${fit.readingIds.length} readings.`
     : counting > 0
       ? `Corrected by ${counting} ${counting === 1 ? 'reading' : 'readings'}.`
-      : 'By the boxes of the lamps alone.';
+      : 'Based on lamp labels only. No readings yet.';
   return (
     <p className="text-[15px]" data-testid="rests-on">
       {words}{' '}

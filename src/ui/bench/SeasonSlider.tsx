@@ -50,8 +50,8 @@ export function SeasonSlider({ stand }: { stand: BenchStand }) {
         <Button
           kind="quiet"
           className="px-2!"
-          aria-label={running ? 'Stop the season' : 'Run the season'}
-          title={running ? 'Stop the season' : 'Run the season'}
+          aria-label={running ? 'Stop the season' : 'Show growth over time'}
+          title={running ? 'Stop the season' : 'Show growth over time'}
           disabled={!own}
           onClick={() => {
             if (!running && now >= until) show(today);
@@ -104,10 +104,10 @@ export function SeasonSlider({ stand }: { stand: BenchStand }) {
       </div>
       <p className="mt-1 min-h-5 text-sm text-soft" data-testid="season-jobs">
         {working !== null && !own
-          ? 'Working out the chart of the days to come…'
+          ? 'Calculating the schedule…'
           : day === null
             ? dated
-              ? 'Slide to run the season: plants grow, lamps rise and hours step as the hang chart has it.'
+              ? 'Move the slider to another day. Plant heights, lamp heights and hours change as planned.'
               : 'No tray here has a date yet, so nothing grows: choose a tray and say when it was sown.'
             : visit && jobs.length > 0
               ? `By the visit of ${dayWords(visit.day)}: ${jobs.map((j) => `${j.tier === null ? '' : `tier ${j.tier}, `}${j.words}`).join('; ')}.`

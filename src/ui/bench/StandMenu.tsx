@@ -27,7 +27,7 @@ export function StandMenu({ stand }: { stand: BenchStand }) {
     changeSite(sites, `make a variant of ${name}`, copyStand(id, copy));
     benchLooks.setState({ otherId: id });
     router.push(standPath(copy));
-    say('This is the variant: change it, then hold it beside the other.', { label: 'Compare', run: () => router.push('/stands/compare') });
+    say('This is the copy. Change it, then compare it with the original.', { label: 'Compare', run: () => router.push('/stands/compare') });
   };
   const remove = () => {
     changeSite(sites, `delete ${name}`, deleteStand(id));

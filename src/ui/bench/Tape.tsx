@@ -15,7 +15,7 @@ export function Tape({ frame, unit, onDone }: { frame: BenchFrame; unit: LengthU
     <div
       className="absolute inset-0 z-10 touch-none"
       role="application"
-      aria-label="Measuring tape: press at one end and let go at the other. Escape puts it away."
+      aria-label="Ruler: press at one end and release at the other. Press Escape to close it."
       tabIndex={0}
       ref={(element) => element?.focus()}
       onKeyDown={(e) => {

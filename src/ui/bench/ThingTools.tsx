@@ -13,7 +13,7 @@ export function ThingTools({ hands }: { hands: Hands }) {
       <Button kind="quiet" className="px-2!" aria-label="Duplicate" title="Duplicate (Ctrl D)" onClick={hands.duplicate}>
         <Copy size={17} aria-hidden />
       </Button>
-      <Button kind="quiet" className="px-2!" aria-label="Take away" title="Take away (Delete)" onClick={hands.remove}>
+      <Button kind="quiet" className="px-2!" aria-label="Delete" title="Delete (Delete)" onClick={hands.remove}>
         <Trash2 size={17} aria-hidden />
       </Button>
     </div>

@@ -52,7 +52,7 @@ export function TierHours({ stand, tier: t, hands }: { stand: BenchStand; tier: 
                   .map((s) => s.number)
                   .join(', ')}`,
               })),
-              ...(sharers.length > 1 ? [{ value: 'new', label: 'one of its own' }] : []),
+              ...(sharers.length > 1 ? [{ value: 'new', label: 'a separate timer' }] : []),
             ]}
             onChange={(timer) => hands.change('change the timer', plugInto(t.tier.id, timer === 'new' ? newId() : timer))}
           />
@@ -71,7 +71,7 @@ function Notches({ tier: { tier }, notch, hands }: { tier: BenchTier; notch: num
         1 notch lower
       </Button>
       <Button className="px-2!" onClick={() => by(1)}>
-        1 higher
+        1 notch higher
       </Button>
     </div>
   );
@@ -92,7 +92,7 @@ export function TierFields({ stand, tier: t, hands }: { stand: BenchStand; tier:
             min={0.1}
             max={6}
             inputClassName="w-20"
-            onChange={(width) => hands.change('size the tier', sizeTier(tier.id, { width }))}
+            onChange={(width) => hands.change('change the tier size', sizeTier(tier.id, { width }))}
           />
           <LengthField
             label="depth"
@@ -100,7 +100,7 @@ export function TierFields({ stand, tier: t, hands }: { stand: BenchStand; tier:
             min={0.05}
             max={3}
             inputClassName="w-20"
-            onChange={(depth) => hands.change('size the tier', sizeTier(tier.id, { depth }))}
+            onChange={(depth) => hands.change('change the tier size', sizeTier(tier.id, { depth }))}
           />
           <LengthField
             label="clear height"
@@ -108,16 +108,16 @@ export function TierFields({ stand, tier: t, hands }: { stand: BenchStand; tier:
             min={0.05}
             max={3}
             inputClassName="w-20"
-            onChange={(height) => hands.change('size the tier', sizeTier(tier.id, { height }))}
+            onChange={(height) => hands.change('change the tier size', sizeTier(tier.id, { height }))}
           />
           {tier.notch !== null && <Notches tier={t} notch={tier.notch} hands={hands} />}
           <LengthField
-            label="shelf notches every"
+            label="Notch spacing of the posts"
             value={tier.notch}
             min={0.001}
             max={0.5}
             inputClassName="w-20"
-            onChange={(notch) => change('state the notches', (now) => ({ ...now, notch }))}
+            onChange={(notch) => change('change the notch spacing', (now) => ({ ...now, notch }))}
           />
           <MaybeNumberField
             label="shelf carries"
@@ -126,7 +126,7 @@ export function TierFields({ stand, tier: t, hands }: { stand: BenchStand; tier:
             min={0}
             max={2000}
             inputClassName="w-16"
-            onChange={(load) => change('state its load', (now) => ({ ...now, load }))}
+            onChange={(load) => change('change the maximum load', (now) => ({ ...now, load }))}
           />
           <MaybeNumberField
             label="power strip carries"

@@ -134,7 +134,7 @@ export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: 
       )}
       {t.lamps.length > 0 && t.trays.length > 0 && empty > 0 && (
         <Button onClick={() => hands.change('furnish the other tiers', furnishLike(stand.stand.id, t.tier.id, newId))}>
-          <CopyPlus size={17} aria-hidden /> {empty === 1 ? 'The empty tier like this one' : `All ${empty} empty tiers like this one`}
+          <CopyPlus size={17} aria-hidden /> {empty === 1 ? 'Copy this tier to the empty tier' : `All ${empty} empty tiers like this one`}
         </Button>
       )}
       <TierHours stand={stand} tier={t} hands={hands} />

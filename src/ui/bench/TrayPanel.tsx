@@ -98,7 +98,7 @@ export function TrayPanel({ tier: t, tray: y, hands }: { tier: BenchTier; tray: 
       </div>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <Stepper
-          label="risers under it"
+          label="risers under the tray"
           value={tray.risers}
           min={0}
           max={8}
@@ -138,7 +138,7 @@ export function TrayPanel({ tier: t, tray: y, hands }: { tier: BenchTier; tray: 
       <ChoiceSheet
         label="Tray"
         shown={container?.name ?? `${trayName(y)}: a size of its own`}
-        title="What do they stand in?"
+        title="Which tray or pot?"
         description="A tray or pot from the list."
         placeholder="72 cells, 9 cm pot, flat…"
         items={items}

@@ -10,10 +10,10 @@ import type { Says } from '@/core/judge/verdict/standing';
 export const SAYS_WORDS: Readonly<Record<Says, string>> = {
   dark: 'no light',
   'in-range': 'in range',
-  'edge-dim': 'edge too dim',
-  'all-dim': 'too dim',
-  'spot-strong': 'middle too strong',
-  'all-strong': 'too strong',
+  'edge-dim': 'too little light (edge)',
+  'all-dim': 'too little light',
+  'spot-strong': 'too much light (middle)',
+  'all-strong': 'too much light',
   'dim-and-strong': 'uneven',
   'day-too-long': 'day too long',
 };
@@ -37,7 +37,7 @@ export const HANGER_WORDS: Readonly<Record<HangerKind, string>> = {
   notch: 'notches',
   ratchet: 'rope ratchet',
   cord: 'cord',
-  fixed: 'screwed on',
+  fixed: 'fixed',
 };
 
 /** "3 links down", "1 notch up", and on a cord the length itself. */

@@ -34,7 +34,7 @@ export function useDrag<Held>(
       if (!g.moving) {
         if (benchLooks.getState().day !== null) {
           grip.current = null;
-          return say('This is a later day, to be looked at. Go back to today to change things.');
+          return say('You are viewing a future day. Go back to today to make changes.');
         }
         g.moving = true;
         beginGesture(sites, what);

@@ -29,8 +29,8 @@ export function useHands(stand: BenchStand) {
   return useMemo(() => {
     const chosen = () => benchLooks.getState().chosen;
     const change = (what: string, by: Change) => {
-      if (benchLooks.getState().day !== null) return say('This is a later day, to be looked at. Go back to today to change things.');
-      if (stand.stand.laidOut) say('From now on this one lives on the bench: its places are yours, no longer worked out by the check.');
+      if (benchLooks.getState().day !== null) return say('You are viewing a future day. Go back to today to make changes.');
+      if (stand.stand.laidOut) say('You moved something by hand. This set-up now keeps your positions.');
       changeSite(sites, what, by);
     };
     const tierOf = (id: string): BenchTier | undefined =>
@@ -69,7 +69,7 @@ export function useHands(stand: BenchStand) {
         const from = tierOf(chosen()[0] ?? '');
         const to = from && stand.tiers[stand.tiers.indexOf(from) + by];
         if (!to) return;
-        change('carry to another tier', carry(chosen(), to.tier.id));
+        change('move to another tier', carry(chosen(), to.tier.id));
         choose(chosen(), to.tier.id);
       },
       turn() {

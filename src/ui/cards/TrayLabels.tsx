@@ -28,7 +28,7 @@ export function TrayLabels({ stand }: { stand: BenchStand }) {
               </p>
               <p>{ageWords(y, today)}</p>
               <p>
-                {stageWords(y.stage)}: {y.stage.dliMin}–{y.stage.dliMax} mol a day
+                {stageWords(y.stage)}: {y.stage.dliMin}–{y.stage.dliMax} mol/m²/day
               </p>
             </div>
           </li>

@@ -18,7 +18,7 @@ export function CautionList({ stand }: { stand: BenchStand }) {
   return (
     <section aria-labelledby="cautions" className="space-y-2">
       <h2 id="cautions" className="text-lg font-semibold">
-        Take care
+        Cautions
       </h2>
       <ul className="space-y-2">
         {dangers.map((c) => (

@@ -27,7 +27,7 @@ export function ChartLimits({ stand, chart }: { stand: BenchStand; chart: HangCh
   return (
     <section aria-labelledby="limits" className="border-t border-line pt-4">
       <h2 id="limits" className="pb-1 text-lg font-semibold">
-        What no visit puts right
+        Problems that no visit can solve
       </h2>
       <ul className="space-y-2">
         {shown.map(({ limit: l, name, count }) => (

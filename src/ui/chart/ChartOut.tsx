@@ -49,7 +49,7 @@ export function ChartOut({ stand, chart }: { stand: BenchStand; chart: HangChart
   return (
     <section aria-labelledby="chart-out" className="space-y-2">
       <h2 id="chart-out" className="text-lg font-semibold">
-        Take it to the rack
+        Print or export
       </h2>
       <div className="flex flex-wrap gap-2">
         <Button kind="main" onClick={() => window.print()}>
@@ -58,10 +58,10 @@ export function ChartOut({ stand, chart }: { stand: BenchStand; chart: HangChart
         <Button
           onClick={() => {
             changeSite(sites, 'put up the chart', (site) => putUp(site, id, chart, today));
-            say('Put up. What changes from now on is shown against it.', { label: 'Undo', run: () => undo(sites) });
+            say('Chart saved. Later changes will be shown against it.', { label: 'Undo', run: () => undo(sites) });
           }}
         >
-          <Pin size={17} aria-hidden /> Put it up
+          <Pin size={17} aria-hidden /> Use this chart
         </Button>
         <Button onClick={() => void calendar()}>
           <CalendarDays size={17} aria-hidden /> Calendar
@@ -70,8 +70,7 @@ export function ChartOut({ stand, chart }: { stand: BenchStand; chart: HangChart
         <Button onClick={() => saveFile(fileName(`${name} hang chart`, 'json'), chartJson(chart, stand))}>JSON</Button>
       </div>
       <p className="text-sm text-soft">
-        “Put it up” keeps the chart as it is now: when a height, a late emergence or a moved lamp changes what comes, the difference is
-        shown.
+        “Use this chart” saves the present chart. If plant height, emergence or a lamp changes, you see the difference.
       </p>
     </section>
   );

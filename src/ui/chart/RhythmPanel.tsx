@@ -21,7 +21,7 @@ export function RhythmPanel() {
     changeSite(sites, 'change the visits', (site) => ({ ...site, visits: { ...site.visits, ...by } }));
   return (
     <section aria-label="Visits" className="space-y-3">
-      <h2 className="text-lg font-semibold">When do you come by?</h2>
+      <h2 className="text-lg font-semibold">When do you visit the plants?</h2>
       <Segments
         label="How often"
         value={visits.rhythm}
@@ -37,7 +37,7 @@ export function RhythmPanel() {
             onChange={(v) => change({ weekday: Number(v) })}
           />
         )}
-        <ClockField label="at, for the calendar" value={visits.time_min} onChange={(time_min) => change({ time_min })} />
+        <ClockField label="Visit time (for the calendar)" value={visits.time_min} onChange={(time_min) => change({ time_min })} />
       </div>
       {visits.away.map((a, i) => (
         <div key={i} className="flex flex-wrap items-end gap-2">
@@ -56,8 +56,8 @@ export function RhythmPanel() {
           />
           <Button
             kind="quiet"
-            aria-label="Not away then"
-            title="Not away then"
+            aria-label="Delete this trip"
+            title="Delete this trip"
             onClick={() => change({ away: visits.away.filter((_, k) => k !== i) })}
           >
             <X size={17} aria-hidden />

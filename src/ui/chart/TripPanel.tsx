@@ -47,7 +47,7 @@ export function TripPanel({ stand, trip }: { stand: BenchStand; trip: Trip }) {
           </ul>
         </>
       ) : (
-        <p>Nothing has to be changed before leaving. Water, and see that nothing touches a lamp.</p>
+        <p>No changes before you leave. Water the trays and check that no plant touches a lamp.</p>
       )}
       {drift.length > 0 && (
         <details>

@@ -70,7 +70,7 @@ function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit; f
             kind={visit.day <= today ? 'main' : 'plain'}
             onClick={() => {
               changeSite(sites, 'do the visit', (site) => doVisit(site, visit));
-              say(visit.day <= today ? 'Done, and the rest worked out from here.' : 'Done ahead of its day.', {
+              say(visit.day <= today ? 'Visit saved. The later visits have been recalculated.' : 'Done early.', {
                 label: 'Undo',
                 run: () => undo(sites),
               });
@@ -89,7 +89,7 @@ function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit; f
                 <tr>
                   <th className="pr-3 font-normal">tray</th>
                   <th className="pr-3 font-normal">lamp to leaves</th>
-                  <th className="pr-3 font-normal">mol a day</th>
+                  <th className="pr-3 font-normal">mol/m²/day</th>
                   <th className="pr-3 font-normal">and on {dayWords(visit.last)}</th>
                 </tr>
               </thead>
@@ -105,7 +105,7 @@ function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit; f
                         {d.phase === 'growing'
                           ? `${showLength(d.distance, lengthUnit)} → ${showLength(later.distance, lengthUnit)}`
                           : d.phase === 'before'
-                            ? 'not up yet'
+                            ? 'before emergence'
                             : 'gone'}
                       </td>
                       <td className="pr-3 whitespace-nowrap">

@@ -79,7 +79,7 @@ const SAYS: Readonly<Record<TrayDay['says'], string>> = {
   suits: 'in range',
   short: 'too little light',
   much: 'too much light',
-  uneven: 'too little and too much',
+  uneven: 'uneven',
   long: 'too long a day',
   hot: 'too near the lamp',
   rest: 'no light needed',
@@ -91,24 +91,24 @@ export function limitWords({ says, bound }: Pick<ChartLimit, 'says' | 'bound'>):
   if (says === 'long') return 'Its light lasts longer than it bears: a timer of its own, or less daylight in the evening, would help.';
   switch (bound) {
     case 'rhythm':
-      return 'It outgrows its setting between visits: come by more often.';
+      return 'The plants grow out of range between visits. Visit more often.';
     case 'shared':
-      return 'The other trays of its tier want another height: give it a riser or a tier of its own.';
+      return 'The other trays on this tier need another lamp height. Put a riser under this tray or move it to another tier.';
     case 'fixed':
       return says === 'hot' || says === 'much'
-        ? 'The lamp is screwed on and the tray cannot go lower.'
-        : 'The lamp is screwed on: a riser would bring the leaves nearer.';
+        ? 'The lamp is fixed and the tray cannot go lower.'
+        : 'The lamp is fixed: a riser would bring the leaves nearer.';
     case 'ceiling':
       return says === 'hot'
-        ? 'It has outgrown the tier: the lamp can go no higher. Pot on, move it, or let it go by then.'
+        ? 'The plants will be too tall for this tier and the lamp cannot go higher. Transplant, move or remove them before then.'
         : 'The lamp can go no higher: a shorter day or fewer lamps would help.';
     case 'heat':
-      return 'The lamp is as near as heat and air allow: a longer day, white sides or a stronger lamp would help.';
+      return 'The lamp is at its minimum distance. Use a longer photoperiod, white walls or a stronger lamp.';
     case null:
       return says === 'uneven'
         ? 'Its light is too uneven for any height: move the lamp over it, or add one.'
         : says === 'short'
-          ? 'No height gives enough in these hours: a longer day or more lamp would help.'
+          ? 'No height gives enough light in these hours. Use a longer photoperiod or more lamps.'
           : 'No height gives so little in these hours: a shorter day or a weaker lamp would help.';
   }
 }

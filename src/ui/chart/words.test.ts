@@ -85,7 +85,7 @@ test('every way in which a tray can be off has a word, and every limit says what
   expect(new Set(says.map(sayWords)).size).toBe(says.length);
   for (const bound of ['heat', 'ceiling', 'fixed', 'rhythm', 'shared', null] as const)
     for (const s of ['short', 'much', 'uneven', 'hot'] as const) expect(limitWords({ says: s, bound })).toMatch(/^[A-Z].*\.$/);
-  expect(limitWords({ says: 'hot', bound: 'ceiling' })).toContain('outgrown');
+  expect(limitWords({ says: 'hot', bound: 'ceiling' })).toContain('too tall for this tier');
 });
 
 test('days by their names, and how far off they are', () => {

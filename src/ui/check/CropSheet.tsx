@@ -46,7 +46,7 @@ export function CropSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
           items={cropItems(site.crops)}
           chosen={crop.id}
           onChoose={(id) => changeSite(sites, 'choose the crop', chooseCrop(stand.id, cropOf(site, id, tables)!))}
-          empty="Nothing by that name. Choose a plant of the same family: the light it asks for will be close."
+          empty="Choose a plant of the same family. It needs about the same light."
         />
         <div className="space-y-2">
           <p className="font-semibold">{crop.name}: how far along?</p>
@@ -59,8 +59,8 @@ export function CropSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
             }
           />
           <p className="text-soft">
-            {stage.fromDay !== null && `From day ${stage.fromDay}. `}Asks for {stage.dliMin}–{stage.dliMax} mol a day (best{' '}
-            {stage.dliTarget}) in {stage.hoursMin}–{stage.hoursMax} h, at most {stage.ppfdMax} µmol/m²/s: {basisWords(stage.basis)}.
+            {stage.fromDay !== null && `From day ${stage.fromDay}. `}Needs {stage.dliMin}–{stage.dliMax} mol/m²/day (best {stage.dliTarget})
+            in {stage.hoursMin}–{stage.hoursMax} h, at most {stage.ppfdMax} µmol/m²/s: {basisWords(stage.basis)}.
           </p>
         </div>
         <div className="flex flex-wrap items-end gap-3">
@@ -76,7 +76,7 @@ export function CropSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
           {dated ? (
             <p className="pb-2 text-sm text-soft">today, by its date and what was measured</p>
           ) : batch.height !== null && Math.abs(batch.height - expected) > 1e-6 ? (
-            <Button kind="quiet" onClick={() => changeSite(sites, 'forget the height', setPlantHeight(stand.id, null))}>
+            <Button kind="quiet" onClick={() => changeSite(sites, 'use the usual height', setPlantHeight(stand.id, null))}>
               Use the usual height
             </Button>
           ) : (

@@ -24,8 +24,8 @@ export function PlaceSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPr
   const setFace = (name: FaceName, id: string) => change({ faces: { ...enclosure.faces, [name]: id } });
   return (
     <DoneSheet
-      title="What is around it?"
-      description="Pale sides send light back to the edges of the tray; open ones let it go."
+      title="What are the walls made of?"
+      description="White walls reflect light to the edges of the tray. Open sides lose it."
       trigger={trigger}
       open={open}
       onOpenChange={onOpenChange}
@@ -38,7 +38,7 @@ export function PlaceSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPr
           onChange={(id) => change({ faces: PLACES.find((p) => p.id === id)!.faces })}
         />
         <fieldset>
-          <legend className="pb-1 font-semibold">Or side by side</legend>
+          <legend className="pb-1 font-semibold">Or choose each wall</legend>
           <div className="grid grid-cols-2 gap-x-4 gap-y-3 md:grid-cols-3">
             {ORDER.map((name) => (
               <label key={name} className="block text-sm text-soft">
@@ -76,7 +76,7 @@ export function PlaceSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPr
             Never smaller than what stands in it.
             {(enclosure.width !== null || enclosure.depth !== null) && (
               <Button kind="quiet" className="px-2!" onClick={() => change({ width: null, depth: null })}>
-                Fit it to lamps and trays again
+                Resize to fit lamps and trays
               </Button>
             )}
           </p>
@@ -91,7 +91,7 @@ export function PlaceSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPr
 
 function reflectWords(id: string): string {
   const { reflectance, reflectanceDoubt, transmittance } = materialOf(id);
-  if (id === 'open') return 'lets all light go';
+  if (id === 'open') return 'Reflectance 0 %';
   const back = `sends back ${percent(reflectance)} ±${Math.round(100 * reflectanceDoubt)}`;
   return transmittance > 0 ? `${back}, lets ${percent(transmittance)} through` : back;
 }

@@ -32,8 +32,8 @@ export function QuickCheck() {
     const id = newId();
     return (
       <section className="m-auto max-w-md space-y-4 p-6 text-center">
-        <h1 className="text-2xl font-semibold">Nothing set up yet.</h1>
-        <p>Say what grows, in which tray, under which lamp, and see at once whether it will do.</p>
+        <h1 className="text-2xl font-semibold">No set-ups yet</h1>
+        <p>Choose a crop, a tray and a lamp. The application shows if the light is enough.</p>
         <Button kind="main" onClick={() => changeSite(sites, 'begin a set-up', addSetUp(PLAIN_RECIPE, id), id)}>
           Begin a set-up
         </Button>

@@ -95,7 +95,7 @@ export function SetUpMenu({ activeId }: { activeId: string }) {
             <Table size={17} aria-hidden /> Save the light map, CSV
           </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={() => setTimeout(() => window.print(), 150)}>
-            <Printer size={17} aria-hidden /> Print a sheet
+            <Printer size={17} aria-hidden /> Print
           </DropdownMenu.Item>
           <DropdownMenu.Separator className="my-1 h-px bg-line" />
           <DropdownMenu.Item className={`${ITEM} text-copper`} onSelect={remove}>

@@ -28,7 +28,7 @@ export function TraySheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
   };
   return (
     <DoneSheet
-      title="What do they stand in?"
+      title="Which tray or pot?"
       description="A tray or pot from the list, or a size of your own."
       trigger={trigger}
       open={open}
@@ -50,13 +50,13 @@ export function TraySheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
               ),
             )
           }
-          empty="Nothing by that name. Type the size of yours below."
+          empty="No results for this name. Type the size of yours below."
         />
         <div className="flex flex-wrap items-end gap-4">
           <Stepper label="side by side" value={block.across} min={1} max={8} onChange={(across) => setBlock({ across })} />
           <Stepper label="rows deep" value={block.deep} min={1} max={8} onChange={(deep) => setBlock({ deep })} />
           <Segments
-            label="Which way they lie"
+            label="Tray direction"
             value={block.turned ? 'across' : 'along'}
             options={[
               { value: 'along', label: 'along the lamp' },

@@ -29,7 +29,7 @@ export const PLACES: readonly { readonly id: string; readonly name: string; read
     words: 'in a white box',
     faces: faces('white-card', 'white-card', 'white-card', 'white-card', 'white-card', 'white-card'),
   },
-  { id: 'foil', name: 'foil all round', words: 'behind foil', faces: faces('wire', 'wire', 'foil', 'foil', 'foil', 'foil') },
+  { id: 'foil', name: 'foil all round', words: 'foil on all sides', faces: faces('wire', 'wire', 'foil', 'foil', 'foil', 'foil') },
   {
     id: 'shelf',
     name: 'wooden shelf',

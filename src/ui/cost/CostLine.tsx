@@ -17,7 +17,7 @@ export function CostLine({ setUp }: { setUp: SetUp }) {
   return (
     <section aria-labelledby="cost" className="space-y-1">
       <h2 id="cost" className="text-lg font-semibold">
-        Running it
+        Running cost
       </h2>
       <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
         <p>

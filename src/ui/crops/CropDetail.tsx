@@ -42,16 +42,16 @@ export function CropDetail({ crop, editor, children }: { crop: Crop; editor: Rea
       {editor}
       <section aria-labelledby="stages" className="space-y-1">
         <h3 id="stages" className="text-lg font-semibold">
-          What it asks for
+          Light needed
         </h3>
         <div className="overflow-x-auto">
           <table className="w-full text-left">
             <thead className="text-sm text-soft">
               <tr>
                 <th className="pr-3 font-normal">stage</th>
-                <th className="w-1/3 min-w-36 pr-3 font-normal">mol a day: least, best, most</th>
+                <th className="w-1/3 min-w-36 pr-3 font-normal">DLI, mol/m²/day: minimum, best, maximum</th>
                 <th className="pr-3 font-normal">hours</th>
-                <th className="pr-3 font-normal">µmol at most</th>
+                <th className="pr-3 font-normal">maximum PPFD, µmol/m²/s</th>
                 <th className="font-normal max-md:hidden">from</th>
               </tr>
             </thead>
@@ -81,7 +81,7 @@ export function CropDetail({ crop, editor, children }: { crop: Crop; editor: Rea
       <div className="grid gap-x-8 gap-y-5 md:grid-cols-2">
         <section aria-labelledby="facts" className="space-y-1">
           <h3 id="facts" className="text-lg font-semibold">
-            What is known of it
+            Growing information
           </h3>
           <dl className="grid grid-cols-[7.5rem_1fr] gap-x-3 gap-y-1 [&_dt]:text-soft">
             <dt>day length</dt>
@@ -96,7 +96,7 @@ export function CropDetail({ crop, editor, children }: { crop: Crop; editor: Rea
             </dd>
             {germination && (
               <>
-                <dt>coming up</dt>
+                <dt>emergence</dt>
                 <dd>
                   in {germination.days.first}–{germination.days.last} days at {temp(germination.temperature.best)} (between{' '}
                   {temp(germination.temperature.least)} and {temp(germination.temperature.most)}); {seedLightWords(germination.light)}
@@ -144,9 +144,9 @@ export function CropDetail({ crop, editor, children }: { crop: Crop; editor: Rea
                 </dd>
               </>
             )}
-            <dt>legginess</dt>
+            <dt>tendency to stretch</dt>
             <dd>
-              {stretchWords(crop.stretchProne)}; if leggy, {remedyWords(crop.leggyRemedy)}
+              {stretchWords(crop.stretchProne)}; remedy for stretched stems, {remedyWords(crop.leggyRemedy)}
               {crop.airMovementBenefit ? '. Moving air or brushing makes its stems stronger' : ''}
             </dd>
           </dl>

@@ -103,7 +103,7 @@ export function CropEditor({ crop, onGone }: { crop: Crop; onGone(): void }) {
         </div>
       </Group>
       {crop.germination && <GerminationFields crop={crop} onChange={change} />}
-      <Group title="Habits">
+      <Group title="Growth habits">
         <div className="flex flex-wrap items-end gap-3">
           <SelectField
             label="day length"
@@ -112,20 +112,20 @@ export function CropEditor({ crop, onGone }: { crop: Crop; onGone(): void }) {
             onChange={(dayLengthType) => change({ dayLengthType })}
           />
           <SelectField
-            label="light day and night"
+            label="Continuous light (24 h)"
             value={crop.continuousLightInjury ?? ''}
             options={[
               { value: '', label: 'not known' },
-              { value: 'high', label: 'injures it' },
+              { value: 'high', label: 'damages it' },
               { value: 'some', label: 'may injure it' },
-              { value: 'low', label: 'is borne' },
+              { value: 'low', label: 'tolerated' },
             ]}
             onChange={(v) =>
               change({ continuousLightInjury: (v || null) as Crop['continuousLightInjury'], continuousLightInjurySource: null })
             }
           />
           <SelectField
-            label="if leggy"
+            label="remedy for stretched stems"
             value={crop.leggyRemedy}
             options={LEGGY_REMEDIES.map((r) => ({ value: r, label: remedyWords(r) }))}
             onChange={(r) => change({ leggyRemedy: r as LeggyRemedy })}
@@ -134,13 +134,13 @@ export function CropEditor({ crop, onGone }: { crop: Crop; onGone(): void }) {
       </Group>
       <Button
         onClick={() => {
-          if (grown) return say('It still grows here: choose another crop for its trays first.');
+          if (grown) return say('This crop is in use. Choose another crop for its trays before you delete it.');
           onGone();
           changeSite(sites, 'let a crop go', dropCrop(crop.id));
           say(`${crop.name} is gone.`, { label: 'Undo', run: () => undo(sites) });
         }}
       >
-        <Trash2 size={17} aria-hidden /> Let it go
+        <Trash2 size={17} aria-hidden /> Delete
       </Button>
     </section>
   );
@@ -164,7 +164,7 @@ function StageFields({ crop, index, onChange, onDrop }: { crop: Crop; index: num
         />
       )}
       <NumberField
-        label="least mol"
+        label="minimum DLI"
         value={s.dliMin}
         min={0}
         max={s.dliTarget}
@@ -204,7 +204,7 @@ function StageFields({ crop, index, onChange, onDrop }: { crop: Crop; index: num
         onChange={(hoursMax) => onChange({ hoursMax })}
       />
       <NumberField
-        label="µmol at most"
+        label="maximum PPFD, µmol/m²/s"
         value={s.ppfdMax}
         min={1}
         max={3000}
@@ -248,7 +248,7 @@ function GerminationFields({ crop, onChange }: { crop: Crop; onChange(by: Partia
   const { least, best, most } = g.temperature;
   const temp = (by: Partial<typeof g.temperature>) => put({ temperature: { ...g.temperature, ...by } });
   return (
-    <Group title="Coming up">
+    <Group title="Germination">
       <div className="flex flex-wrap items-end gap-3">
         <NumberField
           label="days from"

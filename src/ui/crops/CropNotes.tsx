@@ -75,13 +75,13 @@ export function CropNotes({ crop }: { crop: Crop }) {
       </label>
       <div className="flex flex-wrap items-center gap-3">
         <Segments<typeof outcome>
-          label="How it came out"
+          label="Result"
           value={outcome}
           options={[{ value: 'none', label: 'only a note' }, ...OUTCOMES.map((o) => ({ value: o, label: OUTCOME_WORDS[o] }))]}
           onChange={setOutcome}
         />
         <Button onClick={write} disabled={!text.trim() && outcome === 'none'}>
-          Note it
+          Add note
         </Button>
       </div>
     </section>

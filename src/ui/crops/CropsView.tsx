@@ -52,7 +52,7 @@ export function CropsView() {
             items={items}
             chosen={crop.id}
             onChoose={setId}
-            empty="Nothing by that name. Add it as a crop of your own."
+            empty="No results for this name. Add it as a crop of your own."
           />
         </div>
         <article className="min-w-0 space-y-6" aria-label={crop.name} key={crop.id}>

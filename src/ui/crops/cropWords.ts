@@ -3,7 +3,7 @@ import type { Crop, LeggyRemedy } from '@/core/things/crop/Crop';
 const REMEDIES: Readonly<Record<LeggyRemedy, string>> = {
   'bury-stem': 'bury the stem when potting on: it roots along it',
   'bury-to-cotyledons': 'bury it up to the seed leaves',
-  restart: 'sow again: it does not recover',
+  restart: 'does not recover from stretching; sow again',
   'prune-and-brighten': 'cut it back and give it more light',
   'trim-tops': 'trim the tops',
   'take-cuttings': 'take cuttings and begin again from these',
@@ -13,8 +13,8 @@ const REMEDIES: Readonly<Record<LeggyRemedy, string>> = {
 export const remedyWords = (remedy: LeggyRemedy): string => REMEDIES[remedy];
 
 const DAY_LENGTH: Readonly<Record<string, string>> = {
-  'day-neutral': 'does not go by the length of the day',
-  'long-day': 'flowers, bolts or bulbs in long days',
+  'day-neutral': 'day-neutral: day length does not matter',
+  'long-day': 'long-day plant: flowers early (bolts) or forms a bulb when days are long',
   'facultative-long-day': 'flowers sooner in long days',
   'short-day': 'flowers in short days only',
   'facultative-short-day': 'flowers sooner in short days',
@@ -28,13 +28,13 @@ export const DAY_LENGTHS = Object.keys(DAY_LENGTH);
 export function injuryWords({ continuousLightInjury }: Crop): string {
   switch (continuousLightInjury) {
     case 'high':
-      return 'injured by light day and night';
+      return 'injured by continuous light (24 h)';
     case 'some':
-      return 'may be injured by light day and night';
+      return 'may be injured by continuous light (24 h)';
     case 'low':
-      return 'bears light day and night';
+      return 'tolerates continuous light (24 h)';
     case null:
-      return 'not known whether it bears light day and night';
+      return 'not known whether it tolerates continuous light (24 h)';
   }
 }
 

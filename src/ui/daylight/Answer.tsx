@@ -54,7 +54,7 @@ export function Answer({ months, tray, topUps, lit, curtained }: AnswerProps) {
       </p>
       {fare && fare.mean < stage.dliMin && lamp !== null && (
         <p className="text-copper">
-          Even then {trayName(tray)} gets {fare.mean.toFixed(1)} mol a day. The lamp is too weak, too far away, or shared with plants that
+          Even then {trayName(tray)} gets {fare.mean.toFixed(1)} mol/m²/day. The lamp is too weak, too far away, or shared with plants that
           need less.
         </p>
       )}

@@ -345,12 +345,12 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
           />
         )}
         <p className="text-sm text-soft">
-          {trayName(tray)}, {stageWords(tray.stage)}: needs {tray.stage.dliMin}–{tray.stage.dliMax} mol a day (
+          {trayName(tray)}, {stageWords(tray.stage)}: needs {tray.stage.dliMin}–{tray.stage.dliMax} mol/m²/day (
           {tray.stage.basis === 'consensus' ? 'growers’ consensus' : tray.stage.basis})
         </p>
         {stated && (
           <p className="rounded-md bg-copper-wash px-3 py-2">
-            {stated.dli} mol a day were stated by hand for this tier; they count in verdicts and hours instead of what is computed here.{' '}
+            {stated.dli} mol/m²/day were stated by hand for this tier; they count in verdicts and hours instead of what is computed here.{' '}
             <Button className="mt-1" onClick={() => changeSite(sites, 'use the window’s light', setDaylight(tray.tier.programme.id, null))}>
               Use computed daylight
             </Button>

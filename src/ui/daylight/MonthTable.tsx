@@ -21,7 +21,7 @@ export function MonthTable({ months, stage, lampHours, month, onMonth }: MonthTa
   const x = (dli: number) => `${(Math.min(dli, most) / most) * 100}%`;
   return (
     <table className="w-full text-[15px]" data-testid="months">
-      <caption className="sr-only">Daylight by month, mol a day</caption>
+      <caption className="sr-only">Daylight by month, mol/m²/day</caption>
       <thead className="text-sm text-soft">
         <tr>
           <th className="w-11 text-left font-normal">month</th>

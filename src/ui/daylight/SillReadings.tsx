@@ -47,7 +47,7 @@ export function SillReadings({ window, at, plant }: { window: Window; at: Before
         const n = readNumber(t, decimalSign());
         return n === null ? fail({ code: 'number/not-a-number', at: '' }) : ok(n);
       }}
-      refuse={(v) => (v !== null && (v < 0 || v > MOST_SHOWN) ? `Between 0 and ${MOST_SHOWN}, please.` : null)}
+      refuse={(v) => (v !== null && (v < 0 || v > MOST_SHOWN) ? `Enter a number between 0 and ${MOST_SHOWN}.` : null)}
       onChange={set}
       hint="A number, as the meter shows it."
       inputClassName="w-28"

@@ -13,7 +13,7 @@ export function problemWords({ code, at, found, expected }: Problem): string {
     case 'file/unreadable':
       return `Your device does not give it out (${shown(found)}). Is it still there, and may it be read? Try again, or copy it elsewhere first.`;
     case 'file/too-deep':
-      return 'The file is nested deeper than any of ours.';
+      return 'The file has too many levels (limit 16).';
     case 'file/list-in-list':
       return `${at}: a list where an object is due.`;
     case 'file/not-json':

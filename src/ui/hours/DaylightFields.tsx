@@ -26,7 +26,7 @@ export function DaylightFields({ timer, standId }: { timer: StandTimer; standId:
       <p className="flex flex-wrap items-center gap-x-3 text-[15px]">
         <span>
           <Sun size={17} aria-hidden className="mr-1.5 inline" />
-          {doseNumber(sun.dli)} mol a day from the window, {showClock(sun.from_min)} to {showClock(sun.to_min)}
+          {doseNumber(sun.dli)} mol/m²/day from the window, {showClock(sun.from_min)} to {showClock(sun.to_min)}
         </span>
         <Link
           href={standPath(standId, 'daylight')}
@@ -49,7 +49,7 @@ export function DaylightFields({ timer, standId }: { timer: StandTimer; standId:
     <div className="flex flex-wrap items-end gap-3" role="group" aria-label="Daylight">
       <NumberField
         label="daylight"
-        unit="mol a day"
+        unit="mol/m²/day"
         value={daylight.dli}
         min={0}
         max={80}
@@ -59,13 +59,13 @@ export function DaylightFields({ timer, standId }: { timer: StandTimer; standId:
       <ClockField
         label="light from"
         value={daylight.from_min}
-        refuse={(m) => (m < daylight.to_min ? null : 'Before it ends, please.')}
+        refuse={(m) => (m < daylight.to_min ? null : 'The start time must be before the end time.')}
         onChange={(from_min) => change({ ...daylight, from_min })}
       />
       <ClockField
         label="until"
         value={daylight.to_min}
-        refuse={(m) => (m > daylight.from_min ? null : 'After it begins, please.')}
+        refuse={(m) => (m > daylight.from_min ? null : 'The end time must be after the start time.')}
         onChange={(to_min) => change({ ...daylight, to_min })}
       />
       <Button kind="quiet" aria-label="No daylight" title="No daylight" onClick={() => change(null)}>

@@ -24,7 +24,7 @@ interface DoseFigureProps {
   high: Dli;
 }
 
-/** The dose adding up through the day towards the crop's band, at the weakest, the mean and the strongest spot. */
+/** Light received during the day (cumulative DLI) towards the crop's band, at the weakest, the mean and the strongest spot. */
 export function DoseFigure({ weakest, mean, strongest, on_min, lit_min, daylight = null, low, high }: DoseFigureProps) {
   const { theme } = useSettings();
   const colours = useColours(theme);
@@ -82,7 +82,7 @@ export function DoseFigure({ weakest, mean, strongest, on_min, lit_min, daylight
   return (
     <figure>
       <div className="h-28">
-        <Line data={data} options={options} aria-label="The dose adding up through the day" role="img" />
+        <Line data={data} options={options} aria-label="Light received during the day (cumulative DLI)" role="img" />
       </div>
       <figcaption className="flex flex-wrap gap-x-4 text-sm text-soft">
         <span>dose adding up, mol</span>

@@ -62,9 +62,8 @@ function OfStand({ stand }: { stand: BenchStand }) {
             <TimerCard key={timer.id} timer={timer} alone={timers.length === 1} standId={stand.stand.id} lights={light.tiers} />
           ))}
         <p className="border-t border-line pt-4 text-sm text-soft">
-          Timers and power strips carry no more than their rating, for hours on end no more than four fifths of it. Mains and water do not
-          go together: what hangs over trays belongs on a circuit with a residual-current device. Local code and a licensed electrician come
-          first.
+          Timers and power strips can overheat. For continuous load use at most 80 % of the rating. Water near mains can kill: use a
+          residual-current (GFCI) outlet. Follow local code; ask a licensed electrician.
         </p>
       </div>
     </div>

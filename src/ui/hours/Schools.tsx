@@ -20,7 +20,7 @@ const NAMES: Readonly<Record<School['id'], string>> = {
   steady: 'steady, as now',
   stepping: 'long at first, stepping down',
   'day-and-night': 'day and night at first',
-  computed: 'as computed',
+  computed: 'calculated for this tray',
 };
 
 /** The schools of hours beside each other: dose and cost at their first day and at what they come to. */
@@ -43,7 +43,7 @@ export function Schools({ setUp }: { setUp: SetUp }) {
   const schools = schoolsOf(crop, stage, hours, solution.best.hours);
   return (
     <div className="space-y-2">
-      <table className="w-full text-sm" aria-label="Schools of hours">
+      <table className="w-full text-sm" aria-label="Photoperiod strategies">
         <thead>
           <tr className="text-left text-soft">
             <th className="pr-2 font-medium">school</th>
@@ -100,7 +100,7 @@ export function Schools({ setUp }: { setUp: SetUp }) {
 
 function nightWords({ crop }: SetUp, { standing, source }: School): string {
   const name = crop.name.toLowerCase();
-  const days = `${DAY_AND_NIGHT_DAYS.from}–${DAY_AND_NIGHT_DAYS.to} days after coming up`;
+  const days = `${DAY_AND_NIGHT_DAYS.from}–${DAY_AND_NIGHT_DAYS.to} days after emergence`;
   if (standing === 'refused')
     return `Day and night is refused: unbroken light ${crop.continuousLightInjury === 'high' ? 'injures' : 'may injure'} ${name} (${source}).`;
   if (standing === 'warned')

@@ -109,7 +109,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
               <thead className="text-sm text-soft">
                 <tr>
                   <th className="font-normal">tray</th>
-                  <th className="font-normal">mol a day</th>
+                  <th className="font-normal">mol/m²/day</th>
                   <th className="font-normal">needs</th>
                   <th className="font-normal">now</th>
                 </tr>

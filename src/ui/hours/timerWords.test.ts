@@ -47,7 +47,7 @@ test('a cure is a timer of its own where that would do, else more or less light;
   expect(cureWords(fares({ says: 'suits' }), true)).toBeNull();
   expect(cureWords(fares({ alone: 16 }), true)).toBe('On a timer of its own 16 h would do; on this one, 30 % more light would do.');
   expect(cureWords(fares({ alone: 16 }), false)).toBe('With these hours 30 % more light would do: nearer or stronger lamps.');
-  expect(cureWords(fares({ says: 'much', light: 0.75 }), true)).toBe('With these hours 25 % less light would do: lamps farther off.');
+  expect(cureWords(fares({ says: 'much', light: 0.75 }), true)).toBe('With these hours 25 % less light would do: raise the lamps.');
   expect(cureWords(fares({ light: 8.2 }), true)).toMatch(/8 times the light would do/);
   expect(cureWords(fares({ says: 'uneven' }), true)).toMatch(/too uneven for any hours/);
 });

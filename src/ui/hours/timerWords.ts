@@ -22,7 +22,7 @@ const SAYS: Readonly<Record<Fares['says'], string>> = {
   suits: 'in range',
   short: 'too little',
   much: 'too much',
-  uneven: 'too little and too much',
+  uneven: 'uneven',
   long: 'too long a day',
 };
 export const saysWords = (says: Fares['says']): string => SAYS[says];
@@ -58,5 +58,5 @@ export function cureWords({ says, alone, light }: Fares, others: boolean): strin
         : `${percent(1 - light)} less light would do`;
   return alone !== null && others
     ? `On a timer of its own ${hours(alone)} would do; on this one, ${stronger}.`
-    : `With these hours ${stronger}: ${light >= 1 ? 'nearer or stronger lamps' : 'lamps farther off'}.`;
+    : `With these hours ${stronger}: ${light >= 1 ? 'nearer or stronger lamps' : 'raise the lamps'}.`;
 }

@@ -26,7 +26,7 @@ export function AgeFields({ setUp }: { setUp: SetUp }) {
       <Segments label="Show the light of" value={ageing.view} options={VIEWS} onChange={(view) => change({ view })} />
       <div className="flex flex-wrap gap-4">
         <MaybeNumberField
-          label="hours burned so far"
+          label="operating hours so far"
           unit="h"
           value={ageing.used_h}
           min={0}
@@ -52,11 +52,7 @@ export function AgeFields({ setUp }: { setUp: SetUp }) {
           `; at ${hours} h a day that is in ${years < 1.5 ? `${Math.round(years * 12)} months` : `${Math.round(years)} years`}`}
         . Plan for that day, not for the first.
       </p>
-      {calibration && (
-        <p className="text-sm text-soft">
-          Your readings are of today: “as it is now” is what they say, and the other days are reckoned from there.
-        </p>
-      )}
+      {calibration && <p className="text-sm text-soft">Output at other ages is calculated from your readings.</p>}
     </div>
   );
 }

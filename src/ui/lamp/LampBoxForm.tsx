@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { colourOfBox, lampFromBox, type Box, type Technology } from '@/core/things/lamp/lampFromBox';
 import type { Problem } from '@/core/units/result';
 import type { SetUp } from '@/core/answer/stand/setUp';
@@ -10,12 +10,12 @@ import { Button } from '../parts/Button';
 import { Group } from '../parts/Group';
 import { Segments } from '../parts/Segments';
 import { say } from '../shell/toastStore';
-import { useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import { LampFigureFields } from './LampFigureFields';
 import { LampFiles } from './LampFiles';
 import { LampProblem } from './LampProblem';
 import { LampShapeFields } from './LampShapeFields';
-import { startingBox } from './startingBox';
+import { nameFromFigures, startingBox } from './startingBox';
 
 const TECHNOLOGIES: readonly { value: Technology; label: string }[] = [
   { value: 'led', label: 'white LED' },
@@ -25,7 +25,7 @@ const TECHNOLOGIES: readonly { value: Technology; label: string }[] = [
   { value: 'led-red-blue', label: 'red and blue LED' },
   { value: 'fluorescent', label: 'fluorescent' },
   { value: 'fluorescent-plant', label: 'plant fluorescent' },
-  { value: 'incandescent', label: 'glowing wire' },
+  { value: 'incandescent', label: 'incandescent or halogen' },
   { value: 'discharge', label: 'discharge lamp' },
 ];
 
@@ -41,6 +41,8 @@ interface LampBoxFormProps {
 /** A lamp as its box and its files describe it; what was typed stays until it is kept. */
 export function LampBoxForm({ setUp, own, draft, onDraft, onKept }: LampBoxFormProps) {
   const { sites } = useWorkspace();
+  const { lengthUnit } = useSettings();
+  const form = useRef<HTMLDivElement>(null);
   const { lamp, stand } = setUp;
   const box = draft ?? startingBox(lamp, own);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -48,20 +50,30 @@ export function LampBoxForm({ setUp, own, draft, onDraft, onKept }: LampBoxFormP
     onDraft({ ...box, ...part });
     setProblems([]);
   };
-  // The name may come last; the numbers are checked without it.
-  const trial = lampFromBox({ ...box, name: box.name || 'trial' }, own ? lamp.id : 'trial');
+  const usualName = nameFromFigures(box, lengthUnit);
+  const named = { ...box, name: box.name.trim() || usualName };
+  const trial = lampFromBox(named, own ? lamp.id : 'trial');
   const problem = (at: string) => problems.find((p) => p.at === at);
   const colour = colourOfBox(box);
 
-  function keep() {
-    const made = lampFromBox(box, own ? lamp.id : `own-${newId()}`);
+  useEffect(() => {
+    if (problems.length === 0) return;
+    // The first thing that is wrong comes into view, and its field is ready to be typed in.
+    const alert = form.current?.querySelector('[role="alert"]');
+    alert?.scrollIntoView({ block: 'center' });
+    alert?.parentElement?.querySelector<HTMLElement>('input, select, textarea')?.focus({ preventScroll: true });
+  }, [problems]);
+
+  function keep(as: 'this one' | 'another') {
+    const isChange = own && as === 'this one';
+    const made = lampFromBox(named, isChange ? lamp.id : `own-${newId()}`);
     if (!made.ok) return setProblems(made.problems);
-    changeSite(sites, own ? 'change the lamp' : 'add a lamp', keepLamp(stand.id, made.value));
+    changeSite(sites, isChange ? 'change the lamp' : 'add a lamp', keepLamp(stand.id, made.value));
     say(`${made.value.name} hangs over your tray.`);
     onKept();
   }
   return (
-    <div className="space-y-5">
+    <div ref={form} className="space-y-5">
       <LampFiles box={box} change={change} />
       <div>
         <label htmlFor="lamp-name" className="block text-sm text-soft">
@@ -71,18 +83,14 @@ export function LampBoxForm({ setUp, own, draft, onDraft, onKept }: LampBoxFormP
           id="lamp-name"
           className="min-h-9 w-full max-w-96 rounded-md border border-line bg-sheet px-2 font-semibold max-md:min-h-11"
           value={box.name}
+          placeholder={usualName}
           maxLength={120}
           onChange={(e) => change({ name: e.target.value })}
         />
         <LampProblem problem={problem('name')} />
       </div>
-      <Group title="What makes the light">
-        <Segments
-          label="What makes the light"
-          value={box.technology}
-          options={TECHNOLOGIES}
-          onChange={(technology) => change({ technology })}
-        />
+      <Group title="Lamp technology">
+        <Segments label="Lamp technology" value={box.technology} options={TECHNOLOGIES} onChange={(technology) => change({ technology })} />
         {box.curve && (
           <p className="text-sm text-soft">
             Its own spectrum counts: {colour.luxPerUmol} lx for each µmol/m²/s.{' '}
@@ -94,9 +102,12 @@ export function LampBoxForm({ setUp, own, draft, onDraft, onKept }: LampBoxFormP
       </Group>
       <LampShapeFields box={box} change={change} problem={problem} />
       <LampFigureFields box={box} trial={trial} change={change} problem={problem} />
-      <Button kind="main" onClick={keep}>
-        {own ? 'Keep the changes' : 'Hang this lamp'}
-      </Button>
+      <div className="flex flex-wrap gap-3">
+        <Button kind="main" onClick={() => keep('this one')}>
+          {own ? 'Keep the changes' : 'Hang this lamp'}
+        </Button>
+        {own && <Button onClick={() => keep('another')}>Hang it as another lamp</Button>}
+      </div>
     </div>
   );
 }

@@ -27,7 +27,7 @@ const BELIEF_WORDS: Readonly<Record<Belief, string>> = {
   ppfd: 'PPFD',
   map: 'a map',
   photometry: 'its file',
-  unknown: 'nothing: I’ll measure',
+  unknown: 'No value: I will measure',
 };
 
 interface LampFigureFieldsProps {
@@ -60,7 +60,7 @@ export function LampFigureFields({ box, trial, change, problem }: LampFigureFiel
         />
         <NumberField label="colour temperature" unit="K" value={box.cct} min={1500} max={20000} onChange={(cct) => change({ cct })} />
       </div>
-      <p className="text-sm text-soft">Put in what is there; the rest may stay empty.</p>
+      <p className="text-sm text-soft">Enter the values on the label. Leave the others empty.</p>
       <div className="flex flex-wrap gap-4">
         <MaybeNumberField label="lumens" unit="lm" value={box.figures.lumens} min={1} max={1e6} onChange={(v) => figure('lumens', v)} />
         <MaybeNumberField label="PPF" unit="µmol/s" value={box.figures.ppf} min={0.1} max={10000} onChange={(v) => figure('ppf', v)} />
@@ -93,7 +93,7 @@ export function LampFigureFields({ box, trial, change, problem }: LampFigureFiel
       </div>
       <MapPaste map={box.map} onMap={(map) => change({ map, believe: map ? 'map' : box.believe === 'map' ? 'lumens' : box.believe })} />
       <div>
-        <p className="pb-1 text-sm text-soft">What counts</p>
+        <p className="pb-1 text-sm text-soft">Value to use</p>
         <Segments
           label="Which figure counts"
           value={box.believe}

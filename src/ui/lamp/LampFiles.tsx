@@ -11,7 +11,7 @@ import { lampProblemWords } from './lampProblemWords';
 
 const FILE_BYTES = 2_000_000;
 
-/** What a maker's files say of a lamp: how it spreads its light, and its colour. A file that can't be used changes nothing. */
+/** What a maker's files say of a lamp: beam shape, and its colour. A file that can't be used changes nothing. */
 export function LampFiles({ box, change }: { box: Box; change(part: Partial<Box>): void }) {
   const [refused, setRefused] = useState<{ name: string; problems: readonly Problem[] } | null>(null);
   function openPhotometry(name: string, text: string) {

@@ -32,7 +32,7 @@ export function LampPortrait({ lamp }: { lamp: Lamp }) {
   return (
     <div className="grid gap-6 md:grid-cols-[auto_1fr]">
       <div className="space-y-2">
-        <h3 className="font-semibold">How it spreads</h3>
+        <h3 className="font-semibold">Light distribution</h3>
         <PolarPlot table={lamp.farField?.table ?? table} />
         <Button onClick={save}>
           <FileDown size={17} aria-hidden /> Save as IES
@@ -60,7 +60,7 @@ export function LampPortrait({ lamp }: { lamp: Lamp }) {
           <dt>µmol for each joule of light</dt>
           <dd>{figures.umolPerJoule.toFixed(2)}</dd>
           <dt>colour temperature</dt>
-          <dd>{figures.cct === null ? 'none: too far from white' : `${Math.round(figures.cct / 10) * 10} K`}</dd>
+          <dd>{figures.cct === null ? 'No colour temperature: the light is not white' : `${Math.round(figures.cct / 10) * 10} K`}</dd>
         </dl>
         <p className="text-sm text-soft">The curve is {curve.made}.</p>
       </div>

@@ -7,7 +7,7 @@ import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
 import { LampProblem } from './LampProblem';
-import { BEAM_BY_SHAPE, ROUND } from './startingBox';
+import { BEAM_BY_SHAPE, ROUND, usualSizeOf } from './startingBox';
 
 const SHAPES: readonly { value: LampShape; label: string }[] = [
   { value: 'bar', label: 'bar, or tape in lines' },
@@ -15,7 +15,7 @@ const SHAPES: readonly { value: LampShape; label: string }[] = [
   { value: 'tube-reflector', label: 'tube in reflector' },
   { value: 'panel', label: 'panel' },
   { value: 'round-panel', label: 'round panel' },
-  { value: 'coil', label: 'tape in a coil' },
+  { value: 'coil', label: 'LED strip wound in a spiral' },
   { value: 'bulb-bare', label: 'bare bulb' },
   { value: 'bulb-reflector', label: 'bulb or spot in reflector' },
 ];
@@ -42,6 +42,8 @@ export function LampShapeFields({
           change({
             shape,
             beam_deg: BEAM_BY_SHAPE[shape],
+            // Another shape is another size; what was typed for this one is kept when it is pressed again.
+            ...(shape === box.shape || shape === 'measured' ? {} : usualSizeOf(shape)),
             emitters: ROUND.includes(shape) || shape === 'measured' ? 1 : box.emitters,
             ...(shape !== 'measured' && box.believe === 'photometry' ? { believe: 'lumens' } : {}),
           })
@@ -59,11 +61,11 @@ export function LampShapeFields({
           onChange={(width) => change({ width, ...(round ? { length: width } : {}) })}
         />
         {box.shape === 'coil' && (
-          <LengthField label="hole in its middle" value={box.hole} min={0} max={2} onChange={(hole) => change({ hole })} />
+          <LengthField label="inner diameter" value={box.hole} min={0} max={2} onChange={(hole) => change({ hole })} />
         )}
         {!round && !measured && (
           <NumberField
-            label={box.shape === 'bar' ? 'rows of light' : 'tubes or rows'}
+            label={box.shape === 'bar' ? 'number of LED rows' : 'tubes or rows'}
             value={box.emitters}
             min={1}
             max={12}

@@ -75,7 +75,7 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
             From the list
           </Tabs.Trigger>
           <Tabs.Trigger value="box" className={TAB}>
-            From its box
+            From the label
           </Tabs.Trigger>
           <Tabs.Trigger value="light" className={TAB}>
             Its light
@@ -94,7 +94,7 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
               const chosen = own.find((l) => l.id === id) ?? lampLibrary.find((l) => l.id === id)!;
               changeSite(sites, 'choose the lamp', chooseLamp(stand.id, chosen));
             }}
-            empty="Nothing by that name. Type what its box says instead."
+            empty="No results for this name. Type what its box says instead."
           />
           <LampNotes lamp={lamp} />
         </Tabs.Content>

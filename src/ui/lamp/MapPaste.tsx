@@ -24,7 +24,7 @@ export function MapPaste({ map, onMap }: { map: PpfdMap | null; onMap(map: PpfdM
   return (
     <Collapsible.Root>
       <Collapsible.Trigger className="group flex min-h-9 items-center gap-1 font-semibold text-verdigris max-md:min-h-11">
-        A map of PPFD from its leaflet
+        PPFD map from the datasheet
         <ChevronDown size={17} className="group-data-[state=open]:rotate-180" aria-hidden />
       </Collapsible.Trigger>
       <Collapsible.Content className="space-y-3 pt-1">

@@ -1,6 +1,8 @@
 import type { Box, BoxFigures, Technology } from '@/core/things/lamp/lampFromBox';
 import type { Lamp, LampShape } from '@/core/things/lamp/Lamp';
 import { colourOf } from '@/core/things/lamp/colourOf';
+import { lampLibrary } from '@/core/things/lamp/lampLibrary';
+import { showLength, type LengthUnit } from '@/core/units/length';
 
 export const BEAM_BY_SHAPE: Readonly<Record<LampShape, number | null>> = {
   bar: 120,
@@ -14,6 +16,39 @@ export const BEAM_BY_SHAPE: Readonly<Record<LampShape, number | null>> = {
   measured: null,
 };
 export const ROUND: readonly LampShape[] = ['bulb-bare', 'bulb-reflector', 'round-panel', 'coil'];
+
+/** The usual size of lamps of a shape: the middle one of the lamp tables. */
+export function usualSizeOf(shape: LampShape): Pick<Box, 'length' | 'width' | 'hole'> {
+  const of = lampLibrary.filter((l) => l.shape === shape);
+  const middle = (size: (l: Lamp) => number, fallback: number) => of.map(size).sort((a, b) => a - b)[Math.floor(of.length / 2)] ?? fallback;
+  const width = middle((l) => l.width, 0.1);
+  return { width, length: ROUND.includes(shape) ? width : middle((l) => l.length, width), hole: middle((l) => l.spacing, width / 2) };
+}
+
+const SHORT_SHAPE: Readonly<Record<LampShape, string>> = {
+  bar: 'bar',
+  panel: 'panel',
+  'round-panel': 'round panel',
+  coil: 'coil of tape',
+  'bulb-bare': 'bulb',
+  'bulb-reflector': 'bulb in a reflector',
+  'tube-bare': 'tube',
+  'tube-reflector': 'tube in a reflector',
+  measured: 'lamp from its file',
+};
+
+/** A name from the figures, for who types none: `LED bar 1.2 m, 36 W`. */
+export function nameFromFigures({ technology, shape, length, power, emitters }: Box, unit: LengthUnit): string {
+  const kind = technology.startsWith('led')
+    ? 'LED'
+    : technology.startsWith('fluorescent')
+      ? 'Fluorescent'
+      : technology === 'incandescent'
+        ? 'Incandescent'
+        : 'Discharge';
+  const size = ROUND.includes(shape) || shape === 'measured' ? '' : ` ${showLength(length, unit)}`;
+  return `${kind} ${SHORT_SHAPE[shape]}${size}${emitters > 1 ? `, ${emitters} rows` : ''}, ${Number(power.toPrecision(3))} W`;
+}
 
 const NO_FIGURES: BoxFigures = { lumens: null, ppf: null, efficacy: null, ppfd: null, ppfdDistance: 0.3 };
 

@@ -52,7 +52,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
                       <span className="min-w-56 flex-1 max-md:min-w-60">{faultWords(f, stand, loads)}</span>
                       {(f.why === 'mat-timed' || f.why === 'pump-timed') && (
                         <Button onClick={() => changeSite(sites, 'plug it in elsewhere', movePlugged(id, f.thingId, null))}>
-                          To an outlet always live
+                          Move to an always-on outlet
                         </Button>
                       )}
                     </div>
@@ -64,22 +64,22 @@ function OfStand({ stand }: { stand: BenchStand }) {
               <Group key={g.programmeId ?? 'steady'} stand={stand} group={g} groups={loads.groups} />
             ))}
             {surges && <p className="border-t border-line pt-4">{surges}</p>}
-            <section aria-label="The strip" className="flex flex-wrap items-end gap-x-5 gap-y-2 border-t border-line pt-4">
+            <section aria-label="Power strip" className="flex flex-wrap items-end gap-x-5 gap-y-2 border-t border-line pt-4">
               <div className="min-w-52 flex-1">
-                <h2 className="text-lg font-semibold">All of it together</h2>
+                <h2 className="text-lg font-semibold">Total load</h2>
                 <p data-testid="all-power">
                   <strong className="font-semibold">{watts(loads.power)}</strong> drawn, {voltAmperes(loads.load)} in the wires
                   {strip !== null && ` of ${voltAmperes(CONTINUOUS_SHARE * strip)} that the strip should carry for hours on end`}
                 </p>
               </div>
               <MaybeNumberField
-                label="the strip carries, as it says"
+                label="Power strip rating, W"
                 value={strip}
                 min={1}
                 max={100_000}
                 unit="VA (W)"
                 inputClassName="w-24"
-                onChange={(w) => changeSite(sites, 'rate the strip', setStrip(id, { strip: w }))}
+                onChange={(w) => changeSite(sites, 'change the power strip rating', setStrip(id, { strip: w }))}
               />
             </section>
           </div>

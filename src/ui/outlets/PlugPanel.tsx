@@ -20,7 +20,7 @@ import { useChart, useToday } from '../shell/WorkspaceContext';
 /** How often the plug is looked at, ms. */
 const LOOK_MS = 1000;
 const SPEEDS = ['1', '60', '3600'] as const;
-const SPEED_WORDS = { '1': 'as the world', '60': 'a minute a second', '3600': 'an hour a second' } as const;
+const SPEED_WORDS = { '1': 'real time', '60': 'a minute a second', '3600': 'an hour a second' } as const;
 
 /** A timer plug to practise with: it takes the programme of a timer as a real one would, runs fast, and loses its clock. */
 export function PlugPanel({ stand }: { stand: BenchStand }) {
@@ -144,14 +144,14 @@ export function PlugPanel({ stand }: { stand: BenchStand }) {
             </ul>
           )}
           <Segments
-            label="How fast its time runs"
+            label="Simulation speed"
             value={String(state.speed) as (typeof SPEEDS)[number]}
             options={SPEEDS.map((s) => ({ value: s, label: SPEED_WORDS[s] }))}
             onChange={(s) => void tell({ speed: Number(s) })}
           />
           <div className="flex flex-wrap gap-2">
             <Button onClick={() => void tell({ powered: !state.powered })}>
-              <Power size={17} aria-hidden /> {state.powered ? 'Pull its power' : 'Give it power again'}
+              <Power size={17} aria-hidden /> {state.powered ? 'Simulate a power cut' : 'Give it power again'}
             </Button>
             <label className="inline-flex min-h-9 items-center gap-2 max-md:min-h-11">
               <input

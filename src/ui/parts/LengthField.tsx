@@ -26,7 +26,9 @@ export function LengthField({ value, min, max, ...rest }: LengthFieldProps) {
       shown={value === null ? '' : showLength(value, lengthUnit)}
       read={(text) => readLength(text, lengthUnit, decimalSign())}
       refuse={(v) =>
-        v >= min - 1e-9 && v <= max + 1e-9 ? null : `Between ${showLength(min, lengthUnit)} and ${showLength(max, lengthUnit)}, please.`
+        v >= min - 1e-9 && v <= max + 1e-9
+          ? null
+          : `Enter a length between ${showLength(min, lengthUnit)} and ${showLength(max, lengthUnit)}.`
       }
       hint="A length, such as 30 cm or 12in."
     />

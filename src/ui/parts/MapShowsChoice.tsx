@@ -13,9 +13,9 @@ export function MapShowsChoice({ night = false }: { night?: boolean }) {
       label="What the map shows"
       value={mapShows}
       options={[
-        { value: 'dli', label: 'mol a day' },
+        { value: 'dli', label: 'mol/m²/day' },
         { value: 'ppfd', label: 'µmol/m²/s' },
-        { value: 'share', label: '% of best' },
+        { value: 'share', label: '% of best DLI' },
       ]}
       onChange={(v) => settings.setState({ mapShows: v })}
     />

@@ -25,7 +25,7 @@ export function MaybeNumberField({ value, min, max, ...rest }: MaybeNumberFieldP
         const number = readNumber(text, decimalSign());
         return number === null ? fail({ code: 'number/not-a-number', at: '', found: text }) : ok(number);
       }}
-      refuse={(v) => (v !== null && (v < min || v > max) ? `Between ${min} and ${max}, please.` : null)}
+      refuse={(v) => (v !== null && (v < min || v > max) ? `Enter a number between ${min} and ${max}.` : null)}
       hint="A number, such as 42 or 1.5, or nothing."
     />
   );

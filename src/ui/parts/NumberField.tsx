@@ -27,7 +27,7 @@ export function NumberField({ value, min, max, whole = false, ...rest }: NumberF
         return number === null ? fail({ code: 'number/not-a-number', at: '', found: text }) : ok(number);
       }}
       refuse={(v) =>
-        v < min || v > max ? `Between ${min} and ${max}, please.` : whole && !Number.isInteger(v) ? 'A whole number, please.' : null
+        v < min || v > max ? `Enter a number between ${min} and ${max}.` : whole && !Number.isInteger(v) ? 'Enter a whole number.' : null
       }
       hint="A number, such as 42 or 1.5."
     />

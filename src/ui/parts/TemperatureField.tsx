@@ -25,7 +25,7 @@ export function TemperatureField({ value, min, max, ...rest }: TemperatureFieldP
       refuse={(v) =>
         v >= min - 0.3 && v <= max + 0.3
           ? null
-          : `Between ${showTemperature(min, temperatureUnit)} and ${showTemperature(max, temperatureUnit)}, please.`
+          : `Enter a temperature between ${showTemperature(min, temperatureUnit)} and ${showTemperature(max, temperatureUnit)}.`
       }
       hint="A temperature, such as 21 °C or 70 F."
     />

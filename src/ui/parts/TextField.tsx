@@ -20,7 +20,7 @@ export function TextField({ value, most, className = 'w-48', ...rest }: TextFiel
       inputClassName={className}
       shown={value}
       read={(text) => ok(text.trim())}
-      refuse={(text) => (text.length > most ? `At most ${most} letters, please.` : null)}
+      refuse={(text) => (text.length > most ? `Enter at most ${most} letters.` : null)}
       hint="A few words."
     />
   );

@@ -60,7 +60,8 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
         />
       </svg>
       <p>
-        Lines of equal dose in mol a day; thick lines are the ends of the crop’s band ({doseNumber(stage.dliMin)}–{doseNumber(stage.dliMax)}
+        Lines of equal dose in mol/m²/day; thick lines are the ends of the crop’s band ({doseNumber(stage.dliMin)}–
+        {doseNumber(stage.dliMax)}
         ).
       </p>
       <h2 className="text-base font-semibold">
@@ -79,9 +80,9 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
           <tr>
             <td>weakest, mean, strongest</td>
             <td>
-              {doseNumber(verdict.weakest.value)}, {doseNumber(verdict.mean.value)}, {doseNumber(verdict.strongest.value)} mol a day
+              {doseNumber(verdict.weakest.value)}, {doseNumber(verdict.mean.value)}, {doseNumber(verdict.strongest.value)} mol/m²/day
             </td>
-            <td>strength, the same</td>
+            <td>PPFD: minimum, mean, maximum</td>
             <td>
               {Math.round(stats.weakest.ppfd)}, {Math.round(stats.mean)}, {Math.round(stats.strongest.ppfd)} µmol/m²/s
             </td>
@@ -89,7 +90,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
           <tr>
             <td>in range</td>
             <td>{percent(verdict.shareInBand)} of the tray</td>
-            <td>the mean may really be</td>
+            <td>mean DLI, uncertainty range</td>
             <td>
               {doseNumber(verdict.mean.low)}–{doseNumber(verdict.mean.high)} mol
             </td>
@@ -125,7 +126,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
         </p>
       )}
       <section>
-        <h2 className="font-semibold">Take care</h2>
+        <h2 className="font-semibold">Cautions</h2>
         <ul className="list-disc pl-4">
           {cautionsFor(benchStandIn(site, setUp.stand), site.stated, cautionLibrary)
             .filter((c) => c.severity === 'danger')

@@ -32,8 +32,8 @@ export function FitFindings({ of, fit, answer }: { of: TierReadings; fit: Fit; a
         <thead className="text-sm text-soft">
           <tr>
             <th className="font-normal">lamp</th>
-            <th className="font-normal">gives, of its box</th>
-            <th className="font-normal">doubt before → now</th>
+            <th className="font-normal">output, % of label</th>
+            <th className="font-normal">uncertainty before → after, %</th>
           </tr>
         </thead>
         <tbody>
@@ -100,7 +100,7 @@ export function FitFindings({ of, fit, answer }: { of: TierReadings; fit: Fit; a
                     .filter((s) => s.weight > 0.1)
                     .slice(0, 2)
                     .map((s) => `${suspicionWords(s)} (${percent(s.weight)})`)
-                    .join(', or ') || 'nothing usual explains it'}
+                    .join(', or ') || 'no usual cause found'}
                   .
                 </li>
               );

@@ -109,7 +109,7 @@ export function FitPanel({ of, proposal, onProposal, shows, onShows }: FitPanelP
             </Button>
             {fit && (
               <Button className="min-h-11" onClick={() => setAside(fit)}>
-                <RotateCcw size={17} aria-hidden /> Set it aside
+                <RotateCcw size={17} aria-hidden /> Stop using this calibration
               </Button>
             )}
           </div>
@@ -125,10 +125,10 @@ export function FitPanel({ of, proposal, onProposal, shows, onShows }: FitPanelP
           <div className="flex items-center gap-2">
             <span className="text-sm text-soft">the map shows readings</span>
             <Segments
-              label="Which residuals the map shows"
+              label="Difference shown on the map"
               value={shows}
               options={[
-                { value: 'before', label: 'against the boxes' },
+                { value: 'before', label: 'difference from the labels' },
                 { value: 'after', label: 'against the fit' },
               ]}
               onChange={onShows}
@@ -146,7 +146,7 @@ export function FitPanel({ of, proposal, onProposal, shows, onShows }: FitPanelP
               Use it from now on
             </Button>
             <Button className="min-h-12" onClick={() => onProposal(null)}>
-              Leave it
+              Cancel
             </Button>
           </div>
         </div>
@@ -159,7 +159,9 @@ export function FitPanel({ of, proposal, onProposal, shows, onShows }: FitPanelP
       )}
       <FitHistory of={of} />
       {counting > 0 && counting < 5 && (
-        <p className="text-sm text-soft">Five or more readings, one of them near a lamp, tell sides and lamps apart.</p>
+        <p className="text-sm text-soft">
+          You need five or more readings, one of them near a lamp, to separate lamp output from wall reflectance.
+        </p>
       )}
     </section>
   );

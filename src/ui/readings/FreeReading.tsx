@@ -74,7 +74,7 @@ export function FreeReading({ of }: { of: TierReadings }) {
             }}
           />
         </div>
-        <Button type="submit">Take it</Button>
+        <Button type="submit">Add reading</Button>
       </div>
       {t.lamps.length > 1 && (
         <fieldset className="flex flex-wrap gap-x-4 gap-y-1 text-[15px]">

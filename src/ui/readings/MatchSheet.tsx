@@ -49,7 +49,7 @@ export function MatchSheet({ meter, onMatched }: MatchSheetProps) {
 
   const result = (() => {
     if (by === 'noon-sun') {
-      if (height < 15) return { problem: 'The noon sun stands too low today to be a standard: wait for spring, or use a known meter.' };
+      if (height < 15) return { problem: 'The sun is too low today. Use a known meter, or wait until spring.' };
       const read = sun.trim() === '' ? null : readLight(sun, unit, decimalSign());
       if (!read) return null;
       if (!read.ok) return { problem: 'What it shows, such as 78 000 lx or 78klx.' };
@@ -80,7 +80,7 @@ export function MatchSheet({ meter, onMatched }: MatchSheetProps) {
       description="Once, with care: from then on every reading of it is put right."
       trigger={
         <Button>
-          <Scale size={17} aria-hidden /> Match it
+          <Scale size={17} aria-hidden /> Calibrate
         </Button>
       }
       open={open}
@@ -221,6 +221,6 @@ function matched(result: ReturnType<typeof matchMeter>) {
     case 'match/contradict':
       return { problem: `${problem!.at} contradicts the others: was a sensor shaded, or a range switched?` };
     default:
-      return { problem: 'Both must show more than nothing.' };
+      return { problem: 'Both readings must be above 0.' };
   }
 }

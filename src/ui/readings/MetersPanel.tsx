@@ -18,7 +18,7 @@ import { MatchSheet } from './MatchSheet';
 import { kindWords, unitWords } from './words';
 
 const MATCHED: Readonly<Record<OwnMeter['matchedBy'], string>> = {
-  nothing: 'as it was bought',
+  nothing: 'not calibrated',
   'known-meter': 'matched to a known meter',
   'noon-sun': 'matched to the noon sun',
 };
@@ -115,7 +115,8 @@ function MeterItem({ meter }: { meter: OwnMeter }) {
         {meter.checked_ms !== null &&
           `, ${new Date(meter.checked_ms).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' })}`}
         ; good to ±{percent(meter.doubt ?? meterErrorOf(kind))}; ranges to {kind.ranges.map((r) => r.toLocaleString('en')).join(', ')}{' '}
-        {unitWords(unitOfMeter(kind))}.{due && <strong className="font-semibold text-copper"> Two years ago: match it again.</strong>}
+        {unitWords(unitOfMeter(kind))}.
+        {due && <strong className="font-semibold text-copper"> Calibrated more than two years ago. Calibrate it again.</strong>}
       </p>
     </li>
   );

@@ -11,7 +11,7 @@ export function PracticeFields({ of, truth, onTruth }: { of: TierReadings; truth
   const { unit } = useMeter();
   return (
     <details className="rounded-md bg-sunk px-3 py-1 text-[15px]">
-      <summary className="min-h-9 cursor-pointer py-1 font-semibold max-md:min-h-11">A simulated meter: what is true in its world</summary>
+      <summary className="min-h-9 cursor-pointer py-1 font-semibold max-md:min-h-11">Simulated meter: true values</summary>
       <p className="pb-2 text-soft">It is held into this tier as its boxes describe it, but nothing is ever quite as on the box.</p>
       <div className="flex flex-wrap gap-3 pb-2">
         <NumberField
@@ -25,7 +25,7 @@ export function PracticeFields({ of, truth, onTruth }: { of: TierReadings; truth
         />
         {of.tier.room && (
           <NumberField
-            label="pale sides send back"
+            label="true wall reflectance"
             value={truth.sides === null ? null : Math.round(truth.sides * 100)}
             min={0}
             max={97}

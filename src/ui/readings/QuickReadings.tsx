@@ -56,7 +56,7 @@ export function QuickReadings({ setUp }: { setUp: SetUp }) {
         </p>
       ) : (
         <p className="text-soft">
-          A reading beats the box. Hold the meter level at the leaf tops, daylight shut out, and type what it shows.
+          A reading is more reliable than the label. Hold the meter level at canopy height, block daylight, and enter the value.
         </p>
       )}
       <NewReading setUp={setUp} onTake={(reading) => keep('take a reading', reading)} />
@@ -196,7 +196,7 @@ function NewReading({ setUp, onTake }: { setUp: SetUp; onTake(reading: Reading):
           </select>
         </div>
         <Button type="submit" className="self-end">
-          Take it
+          Add reading
         </Button>
       </div>
       <p className="text-sm text-soft">

@@ -40,7 +40,9 @@ export function ReadingRow({ compared, suspicions, where, plan, onKeep, onDrop }
               ? `${percent(ratio)} of the box`
               : `${Math.round(ratio)} times the box`}
           {reading.of > 1 && <span className="text-soft"> (mean of {reading.of})</span>}
-          {converted.wide && !reading.leftOut && <span className="text-copper"> a wide guess: such a meter hardly sees this colour</span>}
+          {converted.wide && !reading.leftOut && (
+            <span className="text-copper"> Low accuracy: this kind of meter responds poorly to this spectrum.</span>
+          )}
         </p>
         <Button
           kind="quiet"
@@ -98,7 +100,7 @@ export function Doubted({
             It was {showReading(putRight(reading, fix).value)} {unitWords(putRight(reading, fix).unit)}
           </Button>
         )}
-        <Button onClick={() => onKeep('count a reading', { ...reading, leftOut: false })}>It is right: count it</Button>
+        <Button onClick={() => onKeep('count a reading', { ...reading, leftOut: false })}>Keep this reading</Button>
       </div>
     </div>
   );

@@ -30,7 +30,7 @@ const COLUMN_WORDS: Readonly<Record<Column, string>> = {
   y: 'from the front',
   z: 'above the shelf',
   time: 'when',
-  nothing: 'nothing of use',
+  nothing: 'Ignore this column',
 };
 const SHOWN_LINES = 6;
 /** Letters from which on a paste is put in whole. */
@@ -108,7 +108,9 @@ export function TableSheet({ of }: { of: TierReadings }) {
       onOpenChange={setOpen}
       footer={
         <Button kind="main" disabled={readings.length === 0 || readings.length > room} onClick={take}>
-          {readings.length === 0 ? 'Nothing to take yet' : `Take ${readings.length} ${readings.length === 1 ? 'reading' : 'readings'}`}
+          {readings.length === 0
+            ? 'No readings to import yet'
+            : `Take ${readings.length} ${readings.length === 1 ? 'reading' : 'readings'}`}
         </Button>
       }
     >
@@ -126,7 +128,7 @@ export function TableSheet({ of }: { of: TierReadings }) {
               )
             }
           >
-            Open a file
+            Import
           </FileButton>
           <MeterChoice practice={false} />
         </div>

@@ -116,7 +116,7 @@ function BeginWalk({ of, truth, onTruth }: { of: TierReadings; truth: PracticeTr
         Daylight comes in: I read each point with the lamps off as well
       </label>
       <Button kind="main" className="min-h-12 px-5" disabled={state === 'choosing'} onClick={() => void begin()}>
-        <Footprints size={18} aria-hidden /> {state === 'choosing' ? 'Choosing the points…' : 'Begin the walk'}
+        <Footprints size={18} aria-hidden /> {state === 'choosing' ? 'Choosing the points…' : 'Start measuring'}
       </Button>
       {state !== 'idle' && state !== 'choosing' && (
         <p role="alert" className="text-copper">

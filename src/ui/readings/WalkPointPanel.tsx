@@ -183,7 +183,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
         </div>
         {multipliers.length > 0 && (
           <div className="flex items-center gap-2">
-            <span className="text-sm text-soft">switch stands on</span>
+            <span className="text-sm text-soft">Range switch position</span>
             <Segments
               label="Times the switch"
               value={String(times)}
@@ -224,7 +224,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
               ? `${Math.round(preview.ppfd)} µmol/m²/s${plan.ppfd > 0 ? `, ${percent(preview.ppfd / plan.ppfd)} of the plan` : ''}${preview.wide ? '; a wide guess under this colour' : ''}`
               : display.sample && display.sample.value === null
                 ? 'Beyond this range: turn the switch up.'
-                : 'A number alone is in the meter’s unit; klx, fc and µmol are understood.'}
+                : 'Without a unit, the meter’s unit is used. You can also type klx, fc or µmol.'}
         </p>
         {problem && (
           <p role="alert" className="text-copper">
@@ -239,9 +239,9 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
         )}
         <div className="grid grid-cols-3 gap-2 pt-1">
           <Button type="submit" kind="main" className="col-span-2 min-h-14! text-xl">
-            Take, and next
+            Add reading and continue
           </Button>
-          <Button className="min-h-14!" onClick={() => take(true)} title="Take it and stay: several are averaged">
+          <Button className="min-h-14!" onClick={() => take(true)} title="Add reading and stay: several are averaged">
             <Repeat size={18} aria-hidden /> Again
           </Button>
           <Button kind="quiet" className="min-h-12!" disabled={walk.at === 0} onClick={() => goTo(walk.at - 1)}>
@@ -264,7 +264,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
             {showReading(before.value)} {unitWords(before.unit)}?
           </p>
           <Doubted reading={before} suspicions={doubts} onKeep={keep} />
-          <p className="pt-2 text-sm text-soft">Or hold it anew and take it again. Until you decide it is kept, but left out.</p>
+          <p className="pt-2 text-sm text-soft">Or measure again. The reading is kept but not used until you decide.</p>
         </div>
       )}
     </section>

@@ -90,9 +90,9 @@ test.each([
 test.each([
   ['', /What the meter shows/],
   ['bright', /What the meter shows/],
-  ['0', /More than nothing/],
+  ['0', /The value must be above 0/],
   ['9e9', /What the meter shows/],
-  ['99999999', /No meter shows as much/],
+  ['99999999', /above the range of every known meter/],
 ])('%j is no reading, and it says why', (text, problem) =>
   expect(readShown(text, 'lx')).toMatchObject({ problem: expect.stringMatching(problem) as string }),
 );

@@ -22,7 +22,7 @@ const KINDS: Readonly<Record<string, string>> = {
   'fc-analogue': 'foot-candle meter with a needle',
   'quantum-par': 'quantum meter',
   'quantum-epar': 'quantum meter to 750 nm',
-  'phone-sensor': 'phone as it is',
+  'phone-sensor': 'phone without diffuser',
   'phone-diffuser': 'phone with a diffuser',
 };
 /** A kind of meter as people call it. */
@@ -58,7 +58,7 @@ const WHY: Readonly<Record<Why, string>> = {
   'full-scale': 'the meter is at the end of its range: there is more than it shows',
   daylight: 'daylight is mixed in',
   'shaded-or-tilted': 'the sensor was shaded or tilted',
-  'touching-the-lamp': 'the sensor all but touched the lamp and saw only part of it',
+  'touching-the-lamp': 'the sensor was too close to the lamp',
   'on-the-shelf': 'the sensor lay on the shelf, not at the height stated',
   'other-height': 'the sensor was some 5 cm lower or higher than stated',
   'lamp-unlit': 'one of the lamps was off',
@@ -75,7 +75,7 @@ export function suspicionWords({ why, multiply }: Suspicion): string {
 const STALE: Readonly<Record<Stale, string>> = {
   moved: 'lamps have been moved since',
   'other-lamps': 'other lamps hang there now',
-  'other-sides': 'its sides are of something else now',
+  'other-sides': 'the wall material has changed',
   'new-readings': 'there are newer readings',
   aged: 'the lamps have faded by more than a twentieth since, by their usual curve',
 };
@@ -134,5 +134,5 @@ export function conversionWords(r: Reading, { ppfd, low, high, luxPerUmol, plain
   if (missed > 0.005) parts.push(`${percent(missed)} put back for slanting light that such a meter misses`);
   const band = r.unit === 'umol' ? '' : `, ${Math.round(low)}–${Math.round(high)} by the colour alone`;
   const plainly = r.unit === 'umol' ? '' : ` The plain factor for white lamps (74 lx) would have said ${Math.round(plain)} µmol.`;
-  return `${Math.round(ppfd)} µmol/m²/s${band}: ${parts.join('; ') || 'photons are counted as they are'}.${plainly}`;
+  return `${Math.round(ppfd)} µmol/m²/s${band}: ${parts.join('; ') || 'no conversion: the meter measures PPFD'}.${plainly}`;
 }

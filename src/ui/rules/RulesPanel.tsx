@@ -19,7 +19,7 @@ export function RulesPanel({ setUp }: { setUp: SetUp }) {
   return (
     <Collapsible.Root className="print:hidden">
       <Collapsible.Trigger className="group flex min-h-9 items-center gap-1 text-lg font-semibold max-md:min-h-11">
-        Rules of thumb, beside it
+        Compare with rules of thumb
         <ChevronDown size={18} className="group-data-[state=open]:rotate-180" aria-hidden />
       </Collapsible.Trigger>
       <Collapsible.Content className="space-y-4 pt-2">{profile && <Rules setUp={setUp} profile={profile} />}</Collapsible.Content>
@@ -40,9 +40,9 @@ function Rules({ setUp, profile }: { setUp: SetUp; profile: Profile }) {
   const enough = lumens.lumensPerArea >= LUMENS_RULE.low;
   const handSays =
     handDose.strongest > stage.dliMax || hand.strongest > stage.ppfdMax
-      ? 'too strong below the lamp'
+      ? 'too much light below the lamp'
       : handDose.weakest < stage.dliMin
-        ? 'too dim at the edge'
+        ? 'too little light at the edge'
         : 'in range';
   const bare = lamp.shape === 'bulb-bare' || lamp.shape === 'tube-bare';
   return (
@@ -55,7 +55,7 @@ function Rules({ setUp, profile }: { setUp: SetUp; profile: Profile }) {
       <Rule
         title="A hand’s width away"
         advice={`At ${showLength(HAND_WIDTH, lengthUnit)} this tray gets ${doseNumber(handDose.weakest)}–${doseNumber(handDose.strongest)} mol in these hours: ${handSays}.`}
-        why="It was found under fluorescent tubes and fits them. A stronger lamp burns at a hand’s width, a bulb leaves the corners dark, a weak one may have to hang nearer."
+        why="This rule was made for fluorescent tubes. A stronger lamp burns plants at this distance; a bulb leaves the corners with too little light."
       />
       <Rule
         title="Twice as far, a quarter of the light"

@@ -86,7 +86,7 @@ export function AddBatch({ season, open, onOpenChange, onAdded, trigger }: AddBa
           items={items}
           chosen={cropId}
           onChoose={setCropId}
-          empty="Nothing by that name. Add it under Crops."
+          empty="No results for this name. Add it under Crops."
         />
         <div className="space-y-4">
           <NumberField label="Cells or pots to sow" value={cells} min={1} max={100_000} whole onChange={setCells} />

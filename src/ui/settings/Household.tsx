@@ -52,7 +52,7 @@ export function QuietHours() {
   return (
     <div className="flex flex-wrap items-end gap-4">
       <SpanFields labels={['dark from', 'until']} span={quiet} onChange={set} />
-      <Button onClick={() => set(null)}>Any time will do</Button>
+      <Button onClick={() => set(null)}>Remove quiet hours</Button>
     </div>
   );
 }
@@ -82,7 +82,7 @@ export function CheapHours() {
         inputClassName="w-20"
         onChange={(price_per_kWh) => set({ ...cheap, price_per_kWh })}
       />
-      <Button onClick={() => set(null)}>The same all day</Button>
+      <Button onClick={() => set(null)}>One price all day</Button>
     </div>
   );
 }
@@ -124,7 +124,7 @@ export function SpareLamps() {
       <ChoiceSheet
         label="Add a spare lamp"
         shown="Add a lamp"
-        title="Which lamp lies in the cupboard?"
+        title="Which spare lamp do you have?"
         description="Advice may hang it up without anything being bought."
         placeholder="bar, T8, 24 W…"
         items={items.filter((i) => !spares.some((s) => s.lampId === i.id))}

@@ -79,7 +79,7 @@ export function SettingsView() {
       <Line title="Quiet hours" note="Advice and timers do not light the lamps then.">
         <QuietHours />
       </Line>
-      <Line title="Cheap hours" note="Timers lie there where nobody minds the light.">
+      <Line title="Cheap hours" note="Timers use these hours when possible, to save cost.">
         <CheapHours />
       </Line>
       <Line title="Timers" note="The steps in which they can be set.">
@@ -87,7 +87,7 @@ export function SettingsView() {
           label="Steps of the timers"
           value={String(now.timerStep_min)}
           options={[
-            { value: '15', label: 'pins of 15 minutes' },
+            { value: '15', label: '15 minutes (pin timer)' },
             { value: '30', label: 'of 30' },
             { value: '1', label: 'to the minute' },
           ]}
@@ -100,15 +100,15 @@ export function SettingsView() {
       <Line title="Safety here" note="Cautions on Check, bench and outlets depend on it.">
         <StatedFacts />
       </Line>
-      <Line title="Lamps in the cupboard" note="Advice may hang these up without anything being bought.">
+      <Line title="Spare lamps" note="Advice may hang these up without anything being bought.">
         <SpareLamps />
       </Line>
-      <Line title="The sheet">
+      <Line title="Theme">
         <Segments
-          label="The sheet"
+          label="Theme"
           value={now.theme}
           options={[
-            { value: 'auto', label: 'as the system' },
+            { value: 'auto', label: 'System setting' },
             { value: 'light', label: 'light' },
             { value: 'dark', label: 'dark' },
           ]}

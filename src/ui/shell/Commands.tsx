@@ -54,7 +54,7 @@ function Go({ onGone }: { onGone(): void }) {
           onGone();
           router.push(address);
         }}
-        empty="Nothing by that name here."
+        empty="No results for this name."
       />
     </>
   );

@@ -90,7 +90,7 @@ function Suits({ from, to, frame }: { from: number; to: number; frame: StageFram
   if (!(low > high)) return null;
   return (
     <g>
-      <title>Here the leaf tops may be</title>
+      <title>Distances that put the canopy in the target range</title>
       <rect x={left} y={high} width={7} height={Math.max(2, low - high)} fill="#7fd3c5" />
       <path d={`M${left} ${high} H${left + 26} M${left} ${low} H${left + 26}`} stroke="#7fd3c5" strokeWidth={1.5} />
       <text

@@ -9,9 +9,9 @@ export function Legend({ band, hours, shows }: { band: LightBand; hours: Hours; 
   const low = possible ? lightWords(band.low, hours, shows, band.target).number : '–';
   const high = possible ? lightWords(band.high, hours, shows, band.target).number : '–';
   const items = [
-    { colour: '#52627c', text: `too dim, under ${low}` },
+    { colour: '#52627c', text: `too little light, below ${low}` },
     { colour: '#2f9688', text: `suits it, ${low} to ${high}` },
-    { colour: '#c9703d', text: `too strong, over ${high}` },
+    { colour: '#c9703d', text: `too much light, above ${high}` },
   ];
   return (
     <ul className="flex flex-wrap gap-x-5 gap-y-1 text-sm text-night-ink" aria-label="Colours">

@@ -16,7 +16,7 @@ export function lightWords(ppfd: Ppfd, hours: Hours, shows: MapShows, target: Pp
   const value = ppfd * perPpfd(hours, shows, target);
   if (shows === 'ppfd') return { number: String(Math.round(value)), unit: 'µmol/m²/s' };
   if (shows === 'share') return { number: Number.isFinite(value) ? `${Math.round(value)} %` : '–', unit: 'of the best' };
-  return { number: doseNumber(value), unit: 'mol a day' };
+  return { number: doseNumber(value), unit: 'mol/m²/day' };
 }
 
 /** Doses to a tenth, small ones to a hundredth. */

@@ -30,7 +30,7 @@ export function QuickWord({ setUp }: { setUp: SetUp }) {
         {headline.calm} {headline.alarm}
       </span>
       <span className="block text-sm text-soft">
-        {doseNumber(verdict.weakest.value)}–{doseNumber(verdict.strongest.value)} mol a day; asks {doseNumber(setUp.stage.dliMin)}–
+        {doseNumber(verdict.weakest.value)}–{doseNumber(verdict.strongest.value)} mol/m²/day; needs {doseNumber(setUp.stage.dliMin)}–
         {doseNumber(verdict.highDose)}
       </span>
     </p>

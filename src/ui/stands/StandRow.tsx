@@ -52,7 +52,7 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
               <th className="w-12 px-2 font-normal">tier</th>
               <th className="font-normal">tray</th>
               <th className="w-40 font-normal">result</th>
-              <th className="w-32 text-right font-normal">DLI, mol a day</th>
+              <th className="w-32 text-right font-normal">DLI, mol/m²/day</th>
               <th className="w-24 text-right font-normal">needed</th>
               <th className="w-20 text-right font-normal">in range</th>
               <th className="w-28 pl-4 font-normal">certainty</th>

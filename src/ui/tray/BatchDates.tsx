@@ -31,7 +31,7 @@ export function BatchDates({ tray: { batch, crop } }: { tray: BenchTray }) {
           </Button>
         ) : (
           <DayField
-            label="leaves on"
+            label="end date"
             value={batch.leaves}
             clearable
             min={batch.sown}
@@ -44,11 +44,11 @@ export function BatchDates({ tray: { batch, crop } }: { tray: BenchTray }) {
           {growth.phase === 'before'
             ? `Expected up ${dayWords(growth.expected?.from ?? growth.emergence)} to ${dayWords(growth.expected?.to ?? growth.emergence)} (${awayWords(growth.emergence, today)} in the middle). `
             : seed
-              ? `${growth.expected ? 'Taken to be up since' : 'Up since'} ${dayWords(growth.emergence)}. `
+              ? `${growth.expected ? 'Assumed emergence' : 'Up since'} ${dayWords(growth.emergence)}. `
               : ''}
           {last === null
             ? 'It stays: no end is planned.'
-            : `${batch.leaves === null ? 'Its table ends' : 'It leaves'} on ${dayWords(last)}.`}
+            : `${batch.leaves === null ? 'The growth data ends' : 'It leaves'} on ${dayWords(last)}.`}
         </p>
       )}
     </section>

@@ -60,7 +60,7 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
   const [on, setOn] = useState(today);
   const seed = crop.stages[0]!.fromDay !== null;
   const write = (words: string, change: Parameters<typeof changeSite>[2]) => {
-    changeSite(sites, 'write it down', change);
+    changeSite(sites, 'add observation', change);
     say(`${words}: written down${on === today ? '' : ` for ${dayWords(on)}`}.`, { label: 'Undo', run: () => undo(sites) });
   };
   const [asked, setAsked] = useState<{ height: number; doubt: HeightDoubt } | null>(null);

@@ -27,12 +27,12 @@ export function DoseSolver({ tier, tray, light }: { tier: BenchTier; tray: Bench
   const words = {
     hours: `${hoursWords(answer.hours)} a day`,
     strength: `${Math.round(answer.ppfd)} µmol/m²/s`,
-    dose: `${doseNumber(answer.dose)} mol a day`,
+    dose: `${doseNumber(answer.dose)} mol/m²/day`,
   }[wanted];
   return (
     <section aria-labelledby="solver" className="space-y-2">
       <h2 id="solver" className="text-lg font-semibold">
-        Any one from the other two
+        Calculate PPFD, hours or DLI
       </h2>
       <div className="flex flex-wrap items-end gap-3">
         <Segments<Wanted>

@@ -70,7 +70,7 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
   return (
     <section aria-labelledby="plans" className="space-y-2">
       <h2 id="plans" className="text-lg font-semibold">
-        How are its hours to go?
+        Photoperiod plan
       </h2>
       {failed && <p className="text-copper">The light could not be computed. Reload the page to try again.</p>}
       {!failed && !light && tier.lamps.length > 0 && <p role="status">Working out the light…</p>}

@@ -35,7 +35,7 @@ export function TrayView({ id }: { id: string }) {
   if (!found)
     return (
       <section className="m-auto max-w-md space-y-4 p-6 text-center">
-        <h1 className="text-2xl font-semibold">This tray is not here.</h1>
+        <h1 className="text-2xl font-semibold">Tray not found</h1>
         <p>
           Its label may be of another browser, or the tray has been taken away. Open the file of set-ups that it is in, or look on the
           bench.
@@ -78,7 +78,7 @@ function OfTray({ stand, tier, tray }: TrayProps) {
             {ageWords(tray, today)}
             {dose !== null &&
               tier.lamps.length > 0 &&
-              ` · ${doseNumber(dose)} mol a day now, asks for ${tray.stage.dliMin}–${tray.stage.dliMax}`}
+              ` · ${doseNumber(dose)} mol/m²/day now, needs ${tray.stage.dliMin}–${tray.stage.dliMax}`}
           </p>
         </div>
         <UndoButtons />

@@ -15,7 +15,7 @@ test('risks and limits say how much of them there is', () => {
   expect(riskWords({ why: 'continuous-light', injury: 'low', days: 3 })).toContain('which it bears');
   expect(riskWords({ why: 'continuous-light', injury: null, days: 3 })).toContain('some crops yellow');
   expect(riskWords({ why: 'bolting', hours: 16, above: 14 })).toContain('16 h');
-  expect(wishLimitWords('longest-day')).toContain('longest');
+  expect(wishLimitWords('longest-day')).toContain('maximum photoperiod');
   expect(doseLimitWords('too-strong')).toContain('stronger');
 });
 

@@ -23,7 +23,7 @@ export function planWords(plan: HoursPlan): string {
     case 'dose':
       return 'As long as the dose needs';
     case 'shortest':
-      return 'As short as will do';
+      return 'Shortest photoperiod that gives enough';
   }
 }
 
@@ -35,7 +35,7 @@ export function riskWords(risk: PlanRisk): string {
         ? `${daysWords(risk.days)} without a night, which it bears`
         : `${daysWords(risk.days)} without a night: some crops yellow`;
     case 'refused':
-      return 'day and night injures it: kept to its longest day';
+      return 'day and night damages it: kept to its longest day';
     case 'weak':
       return `the weakest spot is short on ${daysWords(risk.days)}`;
     case 'strong':
@@ -48,9 +48,9 @@ export function riskWords(risk: PlanRisk): string {
 }
 
 const WISH_LIMITS: Readonly<Record<NonNullable<Wish['limit']>, string>> = {
-  'longest-day': 'its longest day binds',
+  'longest-day': 'limited by the crop’s maximum photoperiod',
   'shortest-day': 'its shortest day binds',
-  'day-and-night-refused': 'its longest day binds',
+  'day-and-night-refused': 'limited by the crop’s maximum photoperiod',
 };
 export const wishLimitWords = (limit: NonNullable<Wish['limit']>): string => WISH_LIMITS[limit];
 

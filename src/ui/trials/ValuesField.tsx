@@ -46,9 +46,9 @@ export function ValuesField({ row, unit, isCount, onChange }: ValuesFieldProps) 
       read={readValues}
       refuse={(values) =>
         values.length > MOST_VALUES
-          ? `At most ${MOST_VALUES} values, please.`
+          ? `Enter at most ${MOST_VALUES} values.`
           : values.some((v) => v !== null && Math.abs(v) > 1e6)
-            ? 'Values up to a million, please.'
+            ? 'Enter values up to a million.'
             : null
       }
       onChange={(values) => onChange({ values })}

@@ -1,7 +1,7 @@
 import type { Verdict } from '@/core/judge/verdict/judge';
 import { headlineOf } from './words';
 
-/** The verdict in a sentence: what is well in ink, what is too dim in slate, what is too strong in copper. */
+/** The verdict in a sentence: what is well in ink, too little light in slate, too much in copper. */
 export function HeadlineLine({ verdict }: { verdict: Verdict }) {
   const { calm, alarm } = headlineOf(verdict);
   const dim = /dim|stretch|No light/.test(alarm) && !/strong/i.test(alarm);

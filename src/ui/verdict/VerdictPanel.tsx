@@ -31,7 +31,7 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
       </p>
       <HeadlineLine verdict={verdict} />
       {verdict.says !== 'dark' && <DoseScale verdict={verdict} stage={stage} highDose={verdict.highDose} />}
-      <p className="text-sm text-soft">mol a day; the crop’s band is shaded, its best marked</p>
+      <p className="text-sm text-soft">DLI, mol/m²/day. The target range is shaded; the line marks the best value.</p>
       {consequencesOf(verdict, crop, stage).map((text) => (
         <p key={text}>{text}</p>
       ))}
@@ -65,7 +65,7 @@ function WhereFrom({ setUp, judged: { verdict, stats, doubts, reflectedShare } }
       <Collapsible.Content className="space-y-3 border-l-2 border-line pl-3 text-sm">
         <p>
           Dose = strength × hours × 0.0036: {Math.round(stats.mean)} µmol/m²/s × {hours.toFixed(hours % 1 ? 2 : 0)} h × 0.0036 ={' '}
-          {doseNumber(verdict.mean.value)} mol a day in the mean; at the middle {Math.round(stats.centre.ppfd)}, weakest{' '}
+          {doseNumber(verdict.mean.value)} mol/m²/day in the mean; at the middle {Math.round(stats.centre.ppfd)}, weakest{' '}
           {Math.round(stats.weakest.ppfd)}, strongest {Math.round(stats.strongest.ppfd)} µmol/m²/s.
         </p>
         <p>
@@ -74,10 +74,10 @@ function WhereFrom({ setUp, judged: { verdict, stats, doubts, reflectedShare } }
           {setUp.calibration ? (setUp.calibration.fitted ? ', by a fit to your readings' : ', by your readings') : ''}.{' '}
           {reflectedShare > 0
             ? `Of the light on the plants ${percent(reflectedShare)} comes by way of the sides, settled until nothing is lost.`
-            : 'Nothing around it sends light back; pale sides would add to it.'}
+            : 'The tier is open, so no light is reflected. White walls would add light.'}
         </p>
         <table className="w-full">
-          <caption className="pb-1 text-left text-soft">Why it may differ, nine times in ten within:</caption>
+          <caption className="pb-1 text-left text-soft">Uncertainty (90 % of cases are within these limits)</caption>
           <tbody>
             {doubts.map((d) => (
               <tr key={d.why} className="align-top">
@@ -99,7 +99,7 @@ function WhereFrom({ setUp, judged: { verdict, stats, doubts, reflectedShare } }
           </tbody>
         </table>
         <p>
-          {crop.name} ({crop.latin}) asks {stage.dliMin}–{stage.dliMax} mol a day, best {stage.dliTarget}, at most {stage.ppfdMax}{' '}
+          {crop.name} ({crop.latin}) needs {stage.dliMin}–{stage.dliMax} mol/m²/day, best {stage.dliTarget}, at most {stage.ppfdMax}{' '}
           µmol/m²/s, {stage.hoursMin}–{stage.hoursMax} h: {basisWords(stage.basis)}.{' '}
           {crop.sources
             .filter((s) => s.kind !== 'consensus')

@@ -23,7 +23,7 @@ const said = (change: Partial<Verdict>) => consequencesOf(verdict(change), tomat
 
 test.each([
   ['dark', 'No light reaches the leaves.'],
-  ['in-range', 'This suits the whole tray.'],
+  ['in-range', 'Good: the whole tray is in the target range.'],
   ['edge-dim', 'The middle is right, the edges will stretch.'],
   ['spot-strong', 'Most of it is right, but too strong under the lamp.'],
   ['all-strong', 'Too strong: expect bleached or burnt tips.'],
@@ -33,7 +33,7 @@ test.each([
   expect(`${calm} ${alarm}`.trim()).toBe(words);
 });
 
-test('too dim is worse when no spot is in range', () => {
+test('too little light is worse when no spot is in range', () => {
   expect(headlineOf(verdict({ says: 'all-dim', shareInBand: 0 })).alarm).toContain('everywhere');
   expect(headlineOf(verdict({ says: 'all-dim', shareInBand: 0.2 })).alarm).toContain('most of the tray');
 });
@@ -43,7 +43,7 @@ test('what it will do to these plants: a tomato that stretches can be buried, a 
   expect(said({ says: 'all-strong', strengthBinds: true })).toContain(`Over ${seedling.ppfdMax} µmol/m²/s`);
   expect(said({ says: 'all-strong' })).toContain('tips may burn');
   expect(said({})).toContain(`${seedling.dliTarget} mol`);
-  expect(said({ hoursTooLong: true })).toMatch(/injures tomato/);
+  expect(said({ hoursTooLong: true })).toMatch(/damages tomato/);
 });
 
 test('how sure it is', () => {

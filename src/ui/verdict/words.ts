@@ -17,13 +17,13 @@ export function headlineOf(v: Verdict): Headline {
     case 'day-too-long':
       return { calm: '', alarm: 'The day is too long for these plants.' };
     case 'in-range':
-      return { calm: 'This suits the whole tray.', alarm: '' };
+      return { calm: 'Good: the whole tray is in the target range.', alarm: '' };
     case 'edge-dim':
       return { calm: 'The middle is right,', alarm: edge };
     case 'all-dim':
       return {
         calm: '',
-        alarm: v.shareInBand > 0 ? 'Too dim: most of the tray will stretch.' : 'Too dim everywhere: these will stretch.',
+        alarm: v.shareInBand > 0 ? 'Too little light: most of the tray will stretch.' : 'Too little light everywhere. Stems will stretch.',
       };
     case 'spot-strong':
       return { calm: 'Most of it is right,', alarm: 'but too strong under the lamp.' };
@@ -42,7 +42,7 @@ export function certaintyOf(v: Verdict): string {
 }
 
 const STRETCH: Readonly<Record<number, string>> = {
-  1: 'stays short even so, but hardly grows',
+  1: 'stays short in weak light, but grows very slowly',
   2: 'stays fairly short in weak light, but grows slowly and pale',
   3: 'stretches visibly within a week or two of weak light',
   4: 'stretches fast: long thin stems within a week of weak light',
@@ -57,7 +57,7 @@ const REMEDY: Readonly<Record<LeggyRemedy, string>> = {
   'trim-tops': 'Trim the tops once the light is right.',
   'take-cuttings': 'Take cuttings from what has stretched.',
   're-root-rosette': 'Cut the rosette off and root it again.',
-  'brighten-only': 'New leaves will be right once the light is.',
+  'brighten-only': 'New leaves will grow normally after you correct the light.',
 };
 
 /** What the light will do to these plants. */
@@ -69,38 +69,38 @@ export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
   if (strong) {
     said.push(
       v.strengthBinds
-        ? `Over ${stage.ppfdMax} µmol/m²/s the leaf tops may bleach, cup or turn away, however short the day.`
-        : 'More dose than these plants can use: no gain, and tips may burn where it is strongest.',
+        ? `Above ${stage.ppfdMax} µmol/m²/s the top leaves may bleach or curl, even with a short photoperiod.`
+        : 'The DLI is higher than this crop can use. Extra light does not help, and leaf tips may burn at the strongest spot.',
     );
   }
   if (v.says === 'in-range') {
     const target = stage.dliTarget;
     said.push(
       v.mean.value < target * 0.85
-        ? `Enough everywhere; nearer to ${target} mol growth would be quicker and stems shorter.`
+        ? `Enough everywhere. At about ${target} mol/m²/day growth is faster and stems stay shorter.`
         : v.mean.value > target * 1.15
-          ? `Enough everywhere, and more than the ${target} mol that it needs: you could save power.`
-          : `Close to the ${target} mol a day that suits it best.`,
+          ? `Enough everywhere, and more than the best ${target} mol/m²/day: you can save power.`
+          : `Close to the ${target} mol/m²/day that suits it best.`,
     );
   }
   if (v.hoursTooLong) said.push(longDayWords(crop, v.breaches.find((b) => b.why === 'day-too-long')?.most ?? stage.hoursMax));
-  if (v.hoursTooShort) said.push(`The day is shorter than the ${stage.hoursMin} h usual for it.`);
+  if (v.hoursTooShort) said.push(`The photoperiod is shorter than the usual ${stage.hoursMin} h.`);
   return said;
 }
 
 function longDayWords(crop: Crop, longest: number): string {
   if (crop.continuousLightInjury === 'high') {
-    return `Over ${longest} h of light a day injures ${crop.name.toLowerCase()}: it needs darkness (${crop.continuousLightInjurySource}).`;
+    return `More than ${longest} h of light a day damages ${crop.name.toLowerCase()}. It needs a dark period (${crop.continuousLightInjurySource}).`;
   }
-  return `More than the ${longest} h of light a day that ${crop.name.toLowerCase()} is known to bear well.`;
+  return `More than ${longest} h of light a day: no source shows that ${crop.name.toLowerCase()} tolerates this.`;
 }
 
 const STAGE_WORDS: Readonly<Record<StageName, string>> = {
-  emergence: 'coming up',
+  emergence: 'emergence',
   seedling: 'seedling',
   'growing-on': 'growing on',
   'flowering-fruiting': 'flowering or fruiting',
-  maintenance: 'just kept',
+  maintenance: 'maintenance',
 };
 
 export const stageWords = (stage: Stage): string => stage.label ?? STAGE_WORDS[stage.stage];
@@ -113,15 +113,15 @@ export const AGE_WORDS: Readonly<Record<AgeView, string>> = {
 };
 
 const DOUBT_WORDS: Readonly<Record<Doubt['why'], string>> = {
-  'box-label': 'what the box says',
-  'lumens-to-photons': 'lumens made into photons',
+  'box-label': 'lamp label',
+  'lumens-to-photons': 'lumens-to-PPF conversion',
   age: 'the lamp’s age',
   daylight: 'the sky of the day',
-  'beam-shape': 'how it spreads its light',
-  sides: 'what the sides send back',
+  'beam-shape': 'beam shape',
+  sides: 'wall reflectance',
   distance: 'leaves 1 cm nearer or farther',
   meter: 'the meter’s own error',
-  'meter-conversion': 'lux made into photons',
+  'meter-conversion': 'lux-to-PPFD conversion',
   'few-readings': 'few readings',
 };
 
@@ -133,5 +133,9 @@ export const percent = (share: number): string => {
   return `${whole === 100 && share < 1 - 1e-6 ? 99 : whole} %`;
 };
 
-const BASIS_WORDS = { paper: 'from published research', bulletin: 'from a bulletin or book', consensus: 'growers’ consensus' } as const;
+const BASIS_WORDS = {
+  paper: 'from published research',
+  bulletin: 'from an extension bulletin or a book',
+  consensus: 'growers’ consensus',
+} as const;
 export const basisWords = (basis: Stage['basis']): string => BASIS_WORDS[basis];
