@@ -40,7 +40,7 @@ test('too little light is worse when no spot is in range', () => {
 
 test('what it will do to these plants: a tomato that stretches can be buried, a leaf over its ceiling bleaches', () => {
   expect(said({ says: 'all-dim' })).toContain('the buried stem roots');
-  expect(said({ says: 'all-strong', strengthBinds: true })).toContain(`Over ${seedling.ppfdMax} µmol/m²/s`);
+  expect(said({ says: 'all-strong', strengthBinds: true })).toContain(`Above ${seedling.ppfdMax} µmol/m²/s`);
   expect(said({ says: 'all-strong' })).toContain('tips may burn');
   expect(said({})).toContain(`${seedling.dliTarget} mol`);
   expect(said({ hoursTooLong: true })).toMatch(/damages tomato/);
