@@ -25,7 +25,7 @@ export default defineConfig({
     // Each test begins with an empty browser: only those that ask for it keep the application in it.
     serviceWorkers: 'block',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [
         '--no-sandbox',
         '--disable-gpu',

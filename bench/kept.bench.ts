@@ -5,6 +5,7 @@ import { writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { dayFrom } from '../src/core/units/day';
+import type { Logged } from '../src/core/site/stand/Logged';
 import type { Site } from '../src/core/site/stand/Site';
 import { exportSite } from '../src/store/files/exportSite';
 import { mergeSite } from '../src/store/files/mergeSite';
@@ -12,10 +13,11 @@ import { demoSite } from '../src/store/site/demoSite';
 
 /**
  * How long it takes until the first screen stands, and until a change is written, with years of data: `npm run bench:kept`.
- * 300 stands and set-ups with 6 000 readings, in a real browser on the production build.
+ * 300 stands and set-ups with 6 000 readings and 20 000 entries of the journal, in a real browser on the production build.
  */
 const STANDS = 300;
 const READINGS = 6000;
+const ENTRIES = 20_000;
 const ROUNDS = 9;
 
 function yearsOfData(): Site {
@@ -28,7 +30,20 @@ function yearsOfData(): Site {
   const each = Math.ceil(READINGS / tiers.length);
   let n = 0;
   const filled = () => Array.from({ length: Math.min(each, READINGS - n) }, () => ({ ...usual[n % usual.length]!, id: `bench-${n++}` }));
-  return { ...site, stands: site.stands.map((s) => ({ ...s, tiers: s.tiers.map((t) => ({ ...t, readings: filled() })) })) };
+  const perBatch = Math.ceil(ENTRIES / site.batches.length);
+  let e = 0;
+  const entry = (): Logged => {
+    const i = e++;
+    const noted = i % 3 > 0;
+    const at = { id: `entry-${i}`, day: dayFrom(2027, 2, 20) - (i % 700), height: null, stage: null };
+    return noted ? { ...at, what: 'note', text: `Note number ${i}` } : { ...at, what: 'watered' };
+  };
+  const entries = () => Array.from({ length: Math.min(perBatch, ENTRIES - e) }, entry);
+  return {
+    ...site,
+    stands: site.stands.map((s) => ({ ...s, tiers: s.tiers.map((t) => ({ ...t, readings: filled() })) })),
+    batches: site.batches.map((b) => ({ ...b, log: entries() })),
+  };
 }
 
 const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[values.length >> 1]!;
@@ -87,10 +102,23 @@ async function main(): Promise<void> {
     }, price); // prettier-ignore
     written.push(Date.now() - from);
   }
-  console.log(`${STANDS} stands and set-ups, ${READINGS} readings: ${(text.length / 1e6).toFixed(1)} MB as a file`);
+  const journal: number[] = [];
+  const searched: number[] = [];
+  for (let i = 0; i < ROUNDS; i++) {
+    journal.push(await firstScreen(page, at('/today/journal')));
+    const box = page.getByRole('searchbox', { name: 'Search' });
+    await box.waitFor();
+    const from = Date.now();
+    await box.fill(`number ${1000 + i} `);
+    await page.getByText(/^\d+ of \d+ entries$/).waitFor();
+    searched.push(Date.now() - from);
+  }
+  console.log(`${STANDS} stands and set-ups, ${READINGS} readings, ${ENTRIES} entries: ${(text.length / 1e6).toFixed(1)} MB as a file`);
   say('first screen, one set-up', few);
   say('first screen, all of it', many);
   say('a change is written after', written);
+  say('the journal stands after', journal);
+  say('a search through it is done after', searched);
   await browser.close();
   server.kill();
 }

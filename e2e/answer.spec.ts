@@ -36,7 +36,7 @@ test('the answer is applied with one press, keeps its word, and is undone with o
     .slice(1)
     .map(Number);
   await page.getByRole('button', { name: /^Set \d/ }).click();
-  await expect(page.getByTestId('verdict')).toHaveText(/This suits the whole tray/);
+  await expect(page.getByTestId('verdict')).toHaveText(/Good: the whole tray is in the target range/);
   for (const [i, which] of ['weakest', 'mean', 'strongest'].entries())
     // On the tape and in two digits each.
     expect(Math.abs((await dose(page, which)) - promised[i]!)).toBeLessThan(Math.max(0.06 * promised[i]!, 0.11));
@@ -45,9 +45,9 @@ test('the answer is applied with one press, keeps its word, and is undone with o
 });
 
 test('what cannot be is said, with the limit that binds and by how much', async ({ page }) => {
-  await expect(page.getByTestId('answer')).toContainText('No setting suits the whole tray');
+  await expect(page.getByTestId('answer')).toContainText('No setting puts the whole tray in the target range');
   await expect(page.getByTestId('limit').first()).toContainText(/gets (at most )?\d+ % of the 10 mol/);
-  await page.getByRole('radio', { name: 'dose' }).click();
+  await page.getByRole('radio', { name: 'DLI', exact: true }).click();
   await expect(page.getByRole('textbox', { name: 'mean DLI' })).toHaveValue('14');
 });
 
@@ -108,7 +108,7 @@ test('a lamp of unknown make is right by its readings alone', async ({ page }) =
 });
 
 test('rules of thumb and schools of hours stand beside the answer', async ({ page }) => {
-  await page.getByRole('button', { name: /Rules of thumb/ }).click();
+  await page.getByRole('button', { name: /rules of thumb/ }).click();
   await expect(page.getByText(/lm\/m² here; the rule asks for/)).toBeVisible();
   await expect(page.getByRole('img', { name: /Light below the middle by distance/ })).toBeVisible();
   await expect(page.getByRole('table', { name: 'Photoperiod strategies' })).toContainText('refused');

@@ -185,7 +185,7 @@ test('cautions of the lamp stand beside it; a hot lamp too near is an alarm', as
   const field = page.getByRole('textbox', { name: 'lamp to leaves' });
   await field.fill('20 cm');
   await field.press('Enter');
-  await expect(page.getByText(/Nearer than this lamp’s heat allows/)).toBeVisible();
+  await expect(page.getByText(/The lamp is too close. Its heat can damage leaves./)).toBeVisible();
 });
 
 test('any point of the tray is read by the keyboard', async ({ page }) => {

@@ -69,7 +69,7 @@ test('a published map is pasted and the lamp fitted to it', async ({ page }) => 
     await page.keyboard.press('Enter');
   } // prettier-ignore
   await sheet(page)
-    .getByRole('button', { name: /A map of PPFD/ })
+    .getByRole('button', { name: /PPFD map from the datasheet/ })
     .click();
   const map = sheet(page).getByRole('textbox', { name: /The numbers of the map/ });
   await map.fill('120 180 210 180 120\n160 260 310 260');

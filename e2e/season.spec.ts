@@ -63,7 +63,7 @@ test('who comes weekly, or goes away, gets another chart; before a trip it says 
   const summary = await page.getByTestId('chart-summary').textContent();
   await page.getByRole('radio', { name: 'weekly', exact: true }).click();
   await expect(page.getByTestId('chart-summary')).not.toHaveText(summary!, { timeout: 120_000 });
-  await page.getByRole('button', { name: 'Not away then' }).click();
+  await page.getByRole('button', { name: 'Delete this trip' }).click();
   await expect(page.getByTestId('trip')).toHaveCount(0, { timeout: 120_000 });
   await page.getByRole('button', { name: 'A trip' }).click();
   await expect(page.getByTestId('trip')).toBeVisible({ timeout: 120_000 });
@@ -213,7 +213,7 @@ test('a crop is copied and changed with a reason, chosen for a tray, noted, and 
   await expect(page.getByRole('article')).toContainText('copied from Celery: a cool room');
   await expect(page.getByRole('article')).toContainText('came out well. Stayed short.');
   await page.getByRole('button', { name: 'Delete' }).click();
-  await expect(page.getByText('It still grows here').first()).toBeVisible();
+  await expect(page.getByText('This crop is in use').first()).toBeVisible();
 });
 
 test('a mat on the timed side is pointed out and moved; the plug takes the programme and loses its clock', async ({ page }) => {

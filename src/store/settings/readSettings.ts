@@ -1,5 +1,5 @@
 import { COLUMNS, type Column, type ColumnPlan } from '../../core/measure/reading/readingTable';
-import { MAP_SHOWS, type Settings } from './settingsStore';
+import { FIRST_WAYS, MAP_SHOWS, type Settings } from './settingsStore';
 
 /** As many tables as a person deals with. */
 export const MOST_PLANS = 20;
@@ -28,6 +28,8 @@ export function readSettings(data: unknown, fallback: Settings): Settings {
     mapShows: pick('mapShows', MAP_SHOWS),
     timerStep_min: pick('timerStep_min', [1, 15, 30]),
     meter: typeof kept.meter === 'string' ? kept.meter.slice(0, 80) : fallback.meter,
+    firstWay: pick('firstWay', ['offered', ...FIRST_WAYS, 'over']),
+    firstDone: pick('firstDone', [0, 1, 2, 3]),
     tablePlans: Array.isArray(kept.tablePlans) ? kept.tablePlans.flatMap(planOf).slice(0, MOST_PLANS) : fallback.tablePlans,
   };
 }

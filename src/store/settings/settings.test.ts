@@ -16,8 +16,11 @@ test('what was kept is taken, and what is strange falls back without harm', () =
     temperatureUnit: 'F',
     timerStep_min: 15,
     meter: 'lux-basic',
+    firstWay: 'offered',
+    firstDone: 0,
     tablePlans: [],
   });
+  expect(readSettings({ firstWay: 'over', firstDone: 9 }, start)).toMatchObject({ firstWay: 'over', firstDone: 0 });
   const plan = { columns: ['x', 'value'], unit: 'lx', length: 'cm', headed: true };
   const kept = readSettings({ meter: 'own', tablePlans: [{ head: 'a|b', plan }, { head: 'c', plan: { columns: ['<b>'] } }, 7] }, start);
   expect(kept).toMatchObject({ meter: 'own', tablePlans: [{ head: 'a|b', plan }] });

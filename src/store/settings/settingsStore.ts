@@ -7,6 +7,10 @@ export const MAP_SHOWS = ['dli', 'ppfd', 'share'] as const;
 /** What the numbers of a map are: the day's dose, the strength now, or the share of what suits the crop best. */
 export type MapShows = (typeof MAP_SHOWS)[number];
 
+export const FIRST_WAYS = ['lamp', 'seeds', 'sick'] as const;
+/** What a first visit begins with. */
+export type FirstWay = (typeof FIRST_WAYS)[number];
+
 /** How a person likes to see things; it stays out of undo and out of exported set-ups. */
 export interface Settings {
   readonly lengthUnit: LengthUnit;
@@ -17,6 +21,10 @@ export interface Settings {
   readonly timerStep_min: 1 | 15 | 30;
   /** The meter in the hand: one of the person's own, or a kind of the table. */
   readonly meter: string;
+  /** The first steps: offered, on a way, or over and never in the way again. */
+  readonly firstWay: 'offered' | FirstWay | 'over';
+  /** How many of its choices were opened. */
+  readonly firstDone: number;
   /** How the columns of tables of readings were matched, by their head; the newest first. */
   readonly tablePlans: readonly { readonly head: string; readonly plan: ColumnPlan }[];
 }
@@ -33,6 +41,8 @@ export function startingSettings(language: string): Settings {
     mapShows: 'dli',
     timerStep_min: 15,
     meter: 'lux-basic',
+    firstWay: 'offered',
+    firstDone: 0,
     tablePlans: [],
   };
 }

@@ -73,16 +73,16 @@ export function AnswerPanel({ setUp }: { setUp: SetUp }) {
       )}
       <div className="flex flex-wrap items-end gap-3">
         <div>
-          <p className="pb-1 text-sm text-soft">lock</p>
+          <p className="pb-1 text-sm text-soft">Lock</p>
           <Segments<Held>
-            label="Hold fast"
+            label="Lock"
             value={held}
             options={[
               { value: 'nothing', label: 'nothing' },
               { value: 'distance', label: 'distance' },
               { value: 'hours', label: 'hours' },
-              { value: 'strength', label: 'strength' },
-              { value: 'dose', label: 'dose' },
+              { value: 'strength', label: 'PPFD' },
+              { value: 'dose', label: 'DLI' },
             ]}
             onChange={setHeld}
           />

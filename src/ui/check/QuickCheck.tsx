@@ -1,5 +1,5 @@
 'use client';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { activeSetUp } from '@/store/light/followSetUp';
 import { newId } from '@/store/names/newId';
@@ -18,7 +18,8 @@ import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { Stage } from '../stage/Stage';
 import { VerdictPanel } from '../verdict/VerdictPanel';
 import { Header } from './Header';
-import { Sentence } from './Sentence';
+import { FirstSteps } from './FirstSteps';
+import { Sentence, type Question } from './Sentence';
 
 /** One lamp, one tray, one crop: the answer within a minute. */
 export function QuickCheck() {
@@ -27,6 +28,7 @@ export function QuickCheck() {
   const activeId = useSite((s) => s.activeId);
   const setUp = useMemo(() => activeSetUp({ site, activeId }), [site, activeId]);
   const printing = usePrinting();
+  const [asked, setAsked] = useState<Question | null>(null);
   if (setUp && printing) return <PrintSheet setUp={setUp} />;
   if (!setUp) {
     const id = newId();
@@ -43,7 +45,8 @@ export function QuickCheck() {
   return (
     <div className="flex flex-1 flex-col lg:h-dvh lg:flex-none lg:overflow-hidden">
       <Header setUp={setUp} />
-      <Sentence setUp={setUp} />
+      <FirstSteps setUp={setUp} onAsk={setAsked} />
+      <Sentence setUp={setUp} open={asked} onOpen={setAsked} />
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
         <div className="flex min-h-0 min-w-0 flex-col lg:flex-1">
           <Stage setUp={setUp} />

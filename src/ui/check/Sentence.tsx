@@ -1,6 +1,6 @@
 'use client';
 import { ChevronDown } from 'lucide-react';
-import { forwardRef, useState } from 'react';
+import { forwardRef } from 'react';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showLength } from '@/core/units/length';
@@ -13,16 +13,15 @@ import { placeWords } from './surroundings';
 import { TraySheet } from './TraySheet';
 
 /** The question as one sentence: what grows, in what, under what. Each part opens its choices. */
-export function Sentence({ setUp }: { setUp: SetUp }) {
+export function Sentence({ setUp, open, onOpen }: { setUp: SetUp; open: Question | null; onOpen(question: Question | null): void }) {
   const { lengthUnit } = useSettings();
   const { crop, stage, tier, lamp } = setUp;
   const tray = tier.trays[0]!;
   const container = tray.containerId ? tables.container(tray.containerId) : undefined;
   const trayName = container?.name ?? `${showLength(tray.length, lengthUnit)} × ${showLength(tray.width, lengthUnit)} tray`;
-  const [open, setOpen] = useState<Question | null>(null);
   const sheet = (name: Question) => ({
     open: open === name,
-    onOpenChange: (o: boolean) => setOpen(o ? name : null),
+    onOpenChange: (o: boolean) => onOpen(o ? name : null),
     setUp,
   });
   return (
@@ -43,7 +42,7 @@ export function Sentence({ setUp }: { setUp: SetUp }) {
   );
 }
 
-type Question = 'crop' | 'tray' | 'lamp' | 'place';
+export type Question = 'crop' | 'tray' | 'lamp' | 'place';
 
 function Part({ lead, children }: { lead: string; children: React.ReactNode }) {
   return (

@@ -1,5 +1,5 @@
 'use client';
-import { Archive } from 'lucide-react';
+import { Archive, BookOpen } from 'lucide-react';
 import Link from 'next/link';
 import { fail, ok } from '@/core/units/result';
 import { isCurrency } from '@/core/units/money';
@@ -27,6 +27,14 @@ export function SettingsView() {
           className="inline-flex min-h-9 items-center gap-2 rounded-md border border-line bg-sheet px-3 font-semibold hover:bg-sunk max-md:min-h-11"
         >
           <Archive size={17} aria-hidden /> Backups and files
+        </Link>
+      </Line>
+      <Line title="Words and reasons" note="PPFD, DLI, beam angle and all the others explained, some with a picture to try.">
+        <Link
+          href="/words"
+          className="inline-flex min-h-9 items-center gap-2 rounded-md border border-line bg-sheet px-3 font-semibold hover:bg-sunk max-md:min-h-11"
+        >
+          <BookOpen size={17} aria-hidden /> All words
         </Link>
       </Line>
       <Line title="Lengths" note="Typed lengths of the other kind are understood everywhere: 12in, 30 cm.">

@@ -4,6 +4,7 @@ import { tables } from '@/core/things/tables/libraryTables';
 import { cropOf } from '@/core/site/crop/cropOf';
 import type { Site } from '@/core/site/stand/Site';
 import type { SearchItem } from '../parts/SearchList';
+import { GLOSSARY } from '../terms/glossary';
 import { STAND_PARTS, standPath } from '../stands/places';
 
 const PLACES: readonly (readonly [string, string, readonly string[]])[] = [
@@ -24,6 +25,7 @@ const PLACES: readonly (readonly [string, string, readonly string[]])[] = [
   ['/season/feed', 'Feed', ['fertiliser', 'dilution', 'EC', 'can']],
   ['/clinic', 'Clinic', ['wrong', 'leggy', 'sick', 'diagnosis']],
   ['/settings', 'Settings', ['units', 'currency', 'theme', 'quiet hours']],
+  ['/words', 'Words and reasons', ['glossary', 'terms', 'explain', 'PPFD', 'DLI']],
   ['/settings/data', 'Your data', ['backup', 'restore', 'export', 'import', 'save']],
 ];
 
@@ -43,6 +45,7 @@ export function goItems(site: Site): readonly SearchItem[] {
         }),
       ),
     ),
+    ...GLOSSARY.map((t) => item(`/words#${t.id}`, t.name, 'Words', t.long ?? '', t.unit ? [t.unit] : [])),
     ...[...site.crops, ...cropLibrary].map((c) =>
       item(`/season/crops?crop=${encodeURIComponent(c.id)}`, c.name, 'Crops', '', c.alsoCalled),
     ),

@@ -10,7 +10,7 @@ export function Legend({ band, hours, shows }: { band: LightBand; hours: Hours; 
   const high = possible ? lightWords(band.high, hours, shows, band.target).number : '–';
   const items = [
     { colour: '#52627c', text: `too little light, below ${low}` },
-    { colour: '#2f9688', text: `suits it, ${low} to ${high}` },
+    { colour: '#2f9688', text: `in range, ${low} to ${high}` },
     { colour: '#c9703d', text: `too much light, above ${high}` },
   ];
   return (

@@ -6,6 +6,7 @@ import { measuredLamp, type SetUp } from '@/core/answer/stand/setUp';
 import { combine } from '@/core/judge/uncertainty/Band';
 import { doseNumber } from '../stage/lightWords';
 import { DoseScale } from './DoseScale';
+import { Term } from '../terms/Term';
 import { HeadlineLine } from './HeadlineLine';
 import { useVerdict, type Judged } from './useVerdict';
 import { AGE_WORDS, basisWords, certaintyOf, consequencesOf, doubtWords, percent, stageWords } from './words';
@@ -31,20 +32,23 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
       </p>
       <HeadlineLine verdict={verdict} />
       {verdict.says !== 'dark' && <DoseScale verdict={verdict} stage={stage} highDose={verdict.highDose} />}
-      <p className="text-sm text-soft">DLI, mol/m²/day. The target range is shaded; the line marks the best value.</p>
+      <p className="text-sm text-soft">
+        <Term id="dli">DLI</Term>, mol/m²/day. The <Term id="target-range">target range</Term> is shaded; the line marks the best value.
+      </p>
       {consequencesOf(verdict, crop, stage).map((text) => (
         <p key={text}>{text}</p>
       ))}
       <p className="text-soft">{certaintyOf(verdict)}</p>
       <p>
-        <strong className="font-semibold">{percent(verdict.shareInBand)}</strong> of the tray is in range. Weakest over mean{' '}
+        <strong className="font-semibold">{percent(verdict.shareInBand)}</strong> of the tray is in the target range.{' '}
+        <Term id="uniformity">Uniformity</Term> (weakest over mean){' '}
         <strong className="font-semibold">{stats.uniformityMinOverMean.toFixed(2)}</strong>, weakest over strongest{' '}
         <strong className="font-semibold">{stats.uniformityMinOverMax.toFixed(2)}</strong>.
       </p>
       {setUp.distance < clearanceOf(lamp) - 1e-6 && (
         <p role="alert" className="rounded-md bg-copper-wash px-3 py-2 text-copper">
-          Nearer than this lamp’s heat allows: keep at least {Math.round(clearanceOf(lamp) * 100)} cm (
-          {Math.round((clearanceOf(lamp) / 0.0254) * 2) / 2} in) from the leaves.
+          The lamp is too close. Its heat can damage leaves. Keep at least {Math.round(clearanceOf(lamp) * 100)} cm (
+          {Math.round((clearanceOf(lamp) / 0.0254) * 2) / 2} in) between lamp and leaves.
         </p>
       )}
       <WhereFrom setUp={setUp} judged={judged} />
