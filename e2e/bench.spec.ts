@@ -268,7 +268,7 @@ test.describe('with the demo', () => {
     await expect(page.getByTestId('differences').getByRole('row').filter({ hasText: 'Leek' })).not.toContainText('→');
   });
 
-  test('the overview says of every tray result and certainty that is', async ({ page }) => {
+  test('the overview says of every tray whether it is in range, and how certain that is', async ({ page }) => {
     await page.goto('/stands');
     const table = page.getByRole('table', { name: 'Trays of Map-room rack' });
     await expect(table.getByRole('row')).toHaveCount(10);
@@ -279,8 +279,8 @@ test.describe('with the demo', () => {
   test('from the side, measured, and on paper', async ({ page }) => {
     await page.getByRole('radio', { name: 'side', exact: true }).click();
     await expect(page.getByRole('region', { name: 'The stage: Map-room rack from the side' })).toBeVisible();
-    await page.getByRole('button', { name: 'Measuring tape' }).click();
-    const tape = page.getByRole('application', { name: /^Measuring tape/ });
+    await page.getByRole('button', { name: 'Ruler' }).click();
+    const tape = page.getByRole('application', { name: /^Ruler/ });
     const box = (await tape.boundingBox())!;
     await page.mouse.move(box.x + 200, box.y + 100);
     await page.mouse.down();
@@ -343,7 +343,7 @@ test('quiet hours and lamps in the cupboard are kept, and advice goes by them', 
   await expect(offer).toBeVisible();
   await offer.getByRole('button', { name: /^Try/ }).click();
   await expect(lampOn(page, 1)).toBeVisible();
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Apply', exact: true }).click();
   await expect(page.getByText('Trying:')).toHaveCount(0);
 });
 

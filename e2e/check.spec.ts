@@ -117,9 +117,8 @@ test('a lamp typed from its box is hung, kept and checked against physics', asyn
   await page.getByRole('button', { name: /^Lamp:/ }).click();
   const sheet = page.getByRole('dialog');
   await sheet.getByRole('tab', { name: 'From the label' }).click();
-  await sheet.getByRole('button', { name: 'Hang this lamp' }).click();
-  await expect(sheet.getByText('The name is missing.').first()).toBeVisible();
-  await sheet.getByRole('textbox', { name: 'name' }).fill('Attic bar');
+  // Left empty, it is named by its figures.
+  await expect(sheet.getByRole('textbox', { name: 'name' })).toHaveAttribute('placeholder', /^LED bar .*, \d+ W$/);
   const watts = sheet.getByRole('textbox', { name: /watts drawn/ });
   await watts.fill('20');
   await watts.press('Enter');
@@ -127,6 +126,10 @@ test('a lamp typed from its box is hung, kept and checked against physics', asyn
   await lumens.fill('20000');
   await lumens.press('Enter');
   await expect(sheet.getByText(/physics allows 4\.\d+ at most/)).toBeVisible();
+  // What is wrong comes into view, whatever was looked at.
+  await sheet.getByRole('button', { name: 'Hang this lamp' }).click();
+  await expect(sheet.getByRole('alert').first()).toBeInViewport();
+  await sheet.getByRole('textbox', { name: 'name' }).fill('Attic bar');
   await lumens.fill('2000');
   await lumens.press('Enter');
   await expect(sheet.getByTestId('box-check')).toContainText('28.2 µmol/s'); // 2000 lm at 5000 K: 71 lm for each µmol/s

@@ -179,13 +179,13 @@ test('a table is pasted, its columns matched and remembered; lines that can’t 
   await sheet.getByLabel('lengths without a unit are').selectOption('inches');
   await expect(sheet.getByRole('alert')).toContainText('Line 3: “=cmd()” is no reading');
   await expect(sheet.getByRole('alert')).toContainText('Line 5');
-  await sheet.getByRole('button', { name: 'Take 2 readings' }).click();
+  await sheet.getByRole('button', { name: 'Add 2 readings' }).click();
   await expect(page.getByTestId('reading')).toHaveCount(2);
   await expect(page.getByTestId('reading').first()).toContainText('50.8 cm from the left');
 
   await page.getByRole('button', { name: 'From a table' }).click();
   await page.getByRole('dialog').getByRole('textbox').fill('spot;left in;front in;meter says\ne;26;9;9500\n');
-  await expect(page.getByRole('button', { name: 'Take 1 reading' })).toBeEnabled(); // its head is known
+  await expect(page.getByRole('button', { name: 'Add 1 reading' })).toBeEnabled(); // its head is known
   await page
     .getByRole('dialog')
     .getByRole('textbox')
@@ -197,7 +197,7 @@ test('a table is pasted, its columns matched and remembered; lines that can’t 
     });
   await expect(page.getByRole('dialog').getByRole('alert')).toContainText('a tier holds 2,000 readings');
   const huge = Buffer.from('1,2,3\n'.repeat(100_000));
-  await page.getByLabel('Open a file: file').setInputFiles({ name: 'huge.csv', mimeType: 'text/csv', buffer: huge });
+  await page.getByLabel('Import: file').setInputFiles({ name: 'huge.csv', mimeType: 'text/csv', buffer: huge });
   await expect(page.getByRole('dialog').getByText(/huge\.csv is 600 kB/)).toBeVisible();
   await page.keyboard.press('Escape');
 

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
+import { toBuffer } from 'qrcode';
 import { axe } from './axe';
 
 /** A day's walk with a phone in the hand: what is to be done, ticked by thumb; what is seen is written down, and found again. */
@@ -77,6 +78,27 @@ test('what is seen of a tray is written with one press and a few words, dated ba
   await page.goto('/today/journal');
   await page.getByRole('button', { name: /Delete: Sage, Trouble/ }).tap();
   await expect(page.getByRole('list', { name: 'Entries' })).not.toContainText('Lower leaves pale');
+});
+
+test('a label is scanned: a picture of its code leads to its tray; other codes and other pictures are refused in words', async ({
+  page,
+}) => {
+  await page.goto('/today/journal');
+  const href = (await page.getByRole('link', { name: 'Sage' }).first().getAttribute('href'))!;
+  await page.goto('/today');
+  await page.getByRole('button', { name: 'Scan a label' }).tap();
+  const picture = page.getByLabel('Picture of a label');
+  const code = async (text: string) =>
+    picture.setInputFiles({ name: 'c.png', mimeType: 'image/png', buffer: await toBuffer(text, { scale: 6 }) });
+  const said = page.getByRole('dialog').getByRole('alert');
+  await code('https://elsewhere.example/');
+  await expect(said).toHaveText('This code is not of a tray label.');
+  await code('http://localhost/tray/none');
+  await expect(said).toContainText('a tray that is not in this browser');
+  await picture.setInputFiles({ name: 'c.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await expect(said).toContainText('This file is not a picture');
+  await code(`http://my-computer:4310${href}`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Sage');
 });
 
 test('axe finds nothing wrong with Today and the journal', async ({ page }) => {

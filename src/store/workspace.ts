@@ -28,6 +28,7 @@ import { tables } from '../core/things/tables/libraryTables';
 import type { HangChart, HangQuestion } from '../core/plan/hang/HangChart';
 import { createChartStore, type ChartStore } from './bench/chartStore';
 import { followChart } from './bench/followChart';
+import { openKeptCharts } from './bench/keptCharts';
 import { createDayStore, followDay, type DayStore } from './day/dayStore';
 import { createLightStore, type LightStore } from './light/lightStore';
 import { followProfile } from './light/followProfile';
@@ -119,6 +120,7 @@ export function createWorkspace(language: string): Workspace {
   const database = openDatabase();
   const photos = openPhotos();
   const sharedStates = openSharedStates();
+  const keptCharts = openKeptCharts();
   const snapshots = openSnapshots();
   let keeping: ReturnType<typeof startKeeping> | null = null;
   const benchLights = createBenchLightStore();
@@ -261,7 +263,14 @@ export function createWorkspace(language: string): Workspace {
         { lightOfStand, hangChart: (question, progress) => theCharter().hangChart(question, progress) },
       ),
     watchBench: () => followBench(sites, benchLooks, benchLights, charts, (question) => lane('picture').bench(question)),
-    chartOf: async (question) => theCharter().hangChart(question, () => undefined),
+    async chartOf(question) {
+      const charter = theCharter();
+      const known = await keptCharts.find(question);
+      if (known) return known;
+      const chart = await charter.hangChart(question, () => undefined);
+      void keptCharts.keep(question, chart);
+      return chart;
+    },
     lightOfStand,
     fitTier: async (of, progress) => theReader().fit(of, newId(), Date.now(), progress),
     planWalk: async (of, count) => theReader().plan(of, count),

@@ -116,7 +116,7 @@ export function BenchStage({ stand, hands }: { stand: BenchStand; hands: Hands }
           <Tool label="Smaller" onClick={() => setZoom((z) => Math.max(1, z / 1.4))} icon={ZoomOut} />
           <Tool label="Larger" onClick={() => setZoom((z) => Math.min(5, z * 1.4))} icon={ZoomIn} />
           <Tool label="The whole stand" onClick={() => setZoom(1)} icon={Maximize2} />
-          <Tool label="Measuring tape" pressed={measuring} onClick={() => setMeasuring((m) => !m)} icon={Ruler} />
+          <Tool label="Ruler" pressed={measuring} onClick={() => setMeasuring((m) => !m)} icon={Ruler} />
         </div>
         <ul className="flex flex-wrap gap-x-4 text-sm" aria-label="Colours">
           {[

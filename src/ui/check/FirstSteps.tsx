@@ -61,11 +61,15 @@ export function FirstSteps({ setUp, onAsk }: FirstStepsProps) {
   if (way === 'offered')
     return (
       <section aria-label="First steps" className="flex flex-wrap items-center gap-2 border-b border-line bg-sunk px-4 py-2 md:px-6">
-        <h2 className="mr-2 font-semibold">What do you have?</h2>
-        <div className="flex flex-1 flex-wrap gap-2">
+        <h2 className="mr-2 flex-1 font-semibold md:flex-none">What do you have?</h2>
+        <div className="order-last grid basis-full grid-cols-3 gap-2 md:order-none md:flex md:flex-1 md:basis-auto">
           {WAYS.map(({ way: w, label, icon: Icon }) => (
-            <Button key={w} onClick={() => settings.setState({ firstWay: w, firstDone: 0 })}>
-              <Icon size={17} aria-hidden /> {label}
+            <Button
+              key={w}
+              className="px-2! leading-tight whitespace-normal! max-md:min-h-12!"
+              onClick={() => settings.setState({ firstWay: w, firstDone: 0 })}
+            >
+              <Icon size={17} className="shrink-0" aria-hidden /> {label}
             </Button>
           ))}
         </div>

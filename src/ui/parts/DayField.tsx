@@ -75,7 +75,7 @@ export function DayField({ label, value, min, max, onChange, clearable = false, 
         <Group
           className={clsx(
             'mt-0.5 flex min-h-9 items-center rounded-md border bg-sheet pl-2 text-base font-semibold text-ink focus-within:outline-2 focus-within:outline-offset-1 focus-within:outline-verdigris max-md:min-h-11',
-            problem ? 'border-copper' : 'border-line',
+            problem ? 'border-copper' : 'border-edge',
           )}
         >
           <DateInput className="flex">

@@ -36,7 +36,7 @@ export function SearchList({ label, placeholder, items, chosen, onChoose, empty 
     <Command
       label={label}
       filter={match}
-      className="overflow-hidden rounded-lg border border-line"
+      className="overflow-hidden rounded-lg border border-edge focus-within:outline-2 focus-within:outline-copper"
       {...(chosen ? { defaultValue: chosen } : {})}
     >
       <div className="flex items-center gap-2 border-b border-line px-3">

@@ -13,6 +13,14 @@ interface SheetProps {
   footer?: React.ReactNode;
 }
 
+/** Who has a keyboard types at once; on a phone no keyboard jumps up over the sheet. */
+function focusSearch(event: Event): void {
+  const search = (event.currentTarget as HTMLElement).querySelector<HTMLElement>('[cmdk-input], input[type="search"]');
+  if (!search || !window.matchMedia?.('(pointer: fine)').matches) return;
+  event.preventDefault();
+  search.focus();
+}
+
 /** A dialog that is a sheet of paper on a wide screen and the whole screen on a phone. */
 export function Sheet({ title, description, trigger, open, onOpenChange, children, footer }: SheetProps) {
   return (
@@ -20,7 +28,10 @@ export function Sheet({ title, description, trigger, open, onOpenChange, childre
       <Dialog.Trigger asChild>{trigger}</Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-30 bg-night/60" />
-        <Dialog.Content className="fixed inset-0 z-40 flex flex-col bg-sheet text-ink shadow-2xl md:inset-auto md:top-1/2 md:left-1/2 md:max-h-[min(720px,92dvh)] md:w-[min(760px,94vw)] md:-translate-x-1/2 md:-translate-y-1/2 md:rounded-xl">
+        <Dialog.Content
+          onOpenAutoFocus={focusSearch}
+          className="fixed inset-0 z-40 flex flex-col bg-sheet text-ink shadow-2xl md:inset-auto md:top-1/2 md:left-1/2 md:max-h-[min(720px,92dvh)] md:w-[min(760px,94vw)] md:-translate-x-1/2 md:-translate-y-1/2 md:rounded-xl"
+        >
           <div className="flex items-start gap-4 border-b border-line px-5 pt-4 pb-3">
             <div className="flex-1">
               <Dialog.Title className="text-xl font-semibold">{title}</Dialog.Title>

@@ -110,7 +110,7 @@ export function TableSheet({ of }: { of: TierReadings }) {
         <Button kind="main" disabled={readings.length === 0 || readings.length > room} onClick={take}>
           {readings.length === 0
             ? 'No readings to import yet'
-            : `Take ${readings.length} ${readings.length === 1 ? 'reading' : 'readings'}`}
+            : `Add ${readings.length} ${readings.length === 1 ? 'reading' : 'readings'}`}
         </Button>
       }
     >
@@ -123,7 +123,7 @@ export function TableSheet({ of }: { of: TierReadings }) {
             onRefused={(name, { code, found }) =>
               setTooLarge(
                 code === 'file/too-large'
-                  ? `${name} is ${Math.round(Number(found) / 1000).toLocaleString('en')} kB; a table of readings has at most ${MAX_TABLE_BYTES / 1000} kB. Take out what is of other tiers.`
+                  ? `${name} is ${Math.round(Number(found) / 1000).toLocaleString('en')} kB; a table of readings has at most ${MAX_TABLE_BYTES / 1000} kB. Remove readings of other tiers.`
                   : `Your device does not give out ${name}. Is it still there, and may it be read? Try again, or paste its text below.`,
               )
             }

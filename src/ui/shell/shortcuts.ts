@@ -16,7 +16,7 @@ export const SHORTCUTS: readonly { readonly where: string; readonly keys: readon
       ['Arrow keys', 'Move what is chosen by one step of its hanger, or by a centimetre'],
       ['Shift with arrow keys', 'Move it by a larger step'],
       ['Delete', 'Delete what is chosen'],
-      ['Esc', 'Let go, or close the measuring tape'],
+      ['Esc', 'Let go, or close the ruler'],
     ],
   },
   {

@@ -7,6 +7,7 @@ import type { Job } from '@/core/plan/today/Job';
 import { stateOf } from '@/core/site/today/JobMark';
 import { tables } from '@/core/things/tables/libraryTables';
 import { UndoButtons } from '../parts/UndoButtons';
+import { ScanLabel } from './ScanLabel';
 import { Button } from '../parts/Button';
 import { longDayWords } from '../season/dayWords';
 import { useSite, useToday } from '../shell/WorkspaceContext';
@@ -50,6 +51,7 @@ export function TodayView() {
           </div>
           <span className="print:hidden">
             <UndoButtons />
+            <ScanLabel />
           </span>
           <Button kind="quiet" className="px-2! max-md:hidden print:hidden" aria-label="Print" title="Print" onClick={() => window.print()}>
             <Printer size={19} aria-hidden />

@@ -1,0 +1,36 @@
+/** @jest-environment jsdom */
+import '../../../test/indexedDb';
+import type { HangChart, HangQuestion } from '../../core/plan/hang/HangChart';
+import { logIt } from '../../core/site/growth/changeGrowth';
+import { dayFrom } from '../../core/units/day';
+import { demoSite } from '../site/demoSite';
+import { keyOf, openKeptCharts } from './keptCharts';
+
+const from = dayFrom(2027, 2, 20);
+const site = demoSite('en-GB', from);
+const [rack, sill] = site.stands;
+const question: HangQuestion = { site, standId: rack!.id, answer: { tiers: {} }, from, timerStep_min: 15 };
+const note = { id: 'n', day: from, what: 'height', height: 0.2, stage: null } as const;
+const batchOf = (stand: typeof rack) => stand!.tiers.flatMap((t) => t.trays)[0]!.batchId;
+
+test('a chart is found again for the same question only', async () => {
+  const charts = openKeptCharts('b1');
+  const chart = { standId: rack!.id, from, until: from + 9, visits: [] } as unknown as HangChart;
+  expect(await charts.find(question)).toBeNull();
+  await charts.keep(question, chart);
+  expect(await charts.find({ ...question, site: structuredClone(site) })).toEqual(chart);
+  for (const other of [
+    { ...question, from: from + 1 },
+    { ...question, timerStep_min: 1 },
+    { ...question, site: { ...site, quiet: { from_min: 1, to_min: 2 } } },
+    { ...question, site: logIt(batchOf(rack), note)(site) },
+  ])
+    expect(await charts.find(other)).toBeNull();
+  expect(await openKeptCharts('b2').find(question)).toBeNull();
+});
+
+test('what happens to other stands, or in the clinic, changes nothing of it', () => {
+  const key = keyOf(question, 'b');
+  expect(keyOf({ ...question, site: logIt(batchOf(sill), note)(site) }, 'b')).toBe(key);
+  expect(keyOf({ ...question, site: { ...site, clinic: [], trials: [] } }, 'b')).toBe(key);
+});

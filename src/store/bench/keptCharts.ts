@@ -1,0 +1,39 @@
+import localforage from 'localforage';
+import type { HangChart, HangQuestion } from '../../core/plan/hang/HangChart';
+import { NAME } from '../database/database';
+import { sealOf } from '../saved/seal';
+
+/** Hang charts as they were worked out last, so that opening the page again does not work out the same once more. */
+export interface KeptCharts {
+  /** The chart of a question that was answered before by this very build; null for any other. */
+  find(question: HangQuestion): Promise<HangChart | null>;
+  keep(question: HangQuestion, chart: HangChart): Promise<void>;
+}
+
+interface Kept {
+  readonly key: number;
+  readonly chart: HangChart;
+}
+
+/** All that a chart follows from: the stand with its plants, lamps and timers, the household, the day, and the program itself. */
+export function keyOf({ site, standId, from, timerStep_min }: HangQuestion, build: string): number {
+  const stands = site.stands.filter((s) => s.id === standId);
+  const here = new Set(stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => y.batchId))));
+  const batches = site.batches.filter((b) => here.has(b.id));
+  const without = { season: null, clinic: [], trials: [], jobMarks: [], safety: [] };
+  return sealOf(JSON.stringify([build, standId, from, timerStep_min, { ...site, ...without, stands, batches }]));
+}
+
+export function openKeptCharts(build = process.env.COPPER_NOON_BUILD ?? ''): KeptCharts {
+  const store = localforage.createInstance({ name: `${NAME}-charts`, storeName: 'charts' });
+  return {
+    async find(question) {
+      const kept = await store.getItem<Kept>(question.standId).catch(() => null);
+      return kept?.key === keyOf(question, build) ? kept.chart : null;
+    },
+    async keep(question, chart) {
+      // What cannot be kept is worked out again the next time.
+      await store.setItem(question.standId, { key: keyOf(question, build), chart } satisfies Kept).catch(() => undefined);
+    },
+  };
+}
