@@ -46,17 +46,11 @@ const secondTier = async (page) => {
   await page.getByTestId('offer').first().waitFor();
 };
 await picture('bench', { path: '/bench', act: secondTier });
-await picture('bench-advice', {
-  path: '/bench',
-  scheme: 'dark',
+await picture('words', {
+  path: '/words',
   act: async (page) => {
-    await secondTier(page);
-    await page.locator('summary', { hasText: 'Best distance and hours' }).click();
-    await page.getByTestId('setting').waitFor();
-    await page
-      .getByTestId('offer')
-      .last()
-      .evaluate((e) => e.scrollIntoView());
+    await page.getByRole('slider', { name: 'PPFD' }).fill('240');
+    await page.locator('#dli').evaluate((e) => e.scrollIntoView());
   },
 });
 await picture('season-plan', {
@@ -89,7 +83,7 @@ await picture('check', { path: '/check' });
 const tierOfRack = (page, n) => page.getByLabel('tier', { exact: true }).selectOption({ index: n - 1 });
 const beginWalk = async (page, meter) => {
   await page.getByLabel('Meter', { exact: true }).selectOption(`practice:${meter}`);
-  await page.getByRole('button', { name: 'Begin the walk' }).click();
+  await page.getByRole('button', { name: 'Start measuring' }).click();
 };
 const shows = (page) => page.waitForFunction(() => Number(document.querySelector('[data-testid=big-digits]')?.value) > 0);
 await picture('readings', {
@@ -101,7 +95,7 @@ await picture('readings', {
     for (const times of ['× 100', '× 100', '× 1']) {
       await shows(page);
       await page.getByLabel('Times the switch').getByText(times, { exact: true }).click();
-      await page.getByRole('button', { name: 'Take, and next' }).click();
+      await page.getByRole('button', { name: 'Add reading and continue' }).click();
     }
     await page.getByTestId('doubted').waitFor();
   },
@@ -118,7 +112,6 @@ await picture('readings-fit', {
 await picture('hours', { path: '/hours', act: (page) => page.getByTestId('best-times').first().waitFor() });
 const chartMade = (page) => page.getByTestId('visit').first().waitFor({ timeout: 120_000 });
 await picture('chart', { path: '/hours/chart', act: chartMade });
-await picture('cards', { path: '/hours/chart', width: 800, height: 1130, media: 'print', act: chartMade });
 await picture('tray', {
   path: '/hours/chart',
   act: async (page) => {
@@ -146,9 +139,59 @@ await picture('phone-readings', {
     await tierOfRack(page, 4);
     await beginWalk(page, 'lux-basic');
     await shows(page);
-    await page.getByRole('button', { name: 'Take, and next' }).click();
+    await page.getByRole('button', { name: 'Add reading and continue' }).click();
     await page.getByText('Point 2 of').waitFor();
     await shows(page);
+  },
+});
+/** A drawn plant beside a label of 10 cm. */
+const drawn = (page) =>
+  page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(900, 1200);
+    const g = canvas.getContext('2d');
+    const box = (colour, ...at) => {
+      g.fillStyle = colour;
+      g.fillRect(...at);
+    };
+    box('#dfd8ca', 0, 0, 900, 1200);
+    box('#5b4230', 0, 1000, 900, 200);
+    box('#ffffff', 150, 600, 60, 400);
+    box('#2f7d46', 520, 720, 14, 280);
+    g.fillStyle = '#3a9454';
+    for (const [x, y, turn] of [
+      [465, 730, 0.35],
+      [590, 730, -0.35],
+      [475, 820, 0.2],
+      [580, 850, -0.2],
+    ]) {
+      g.beginPath();
+      g.ellipse(x, y, 72, 25, turn, 0, 7);
+      g.fill();
+    }
+    const blob = await canvas.convertToBlob({ type: 'image/png' });
+    return btoa(String.fromCharCode(...new Uint8Array(await blob.arrayBuffer())));
+  });
+await picture('phone-photo', {
+  path: '/today/journal',
+  width: 390,
+  height: 844,
+  act: async (page) => {
+    await page.getByRole('link', { name: 'Sage' }).first().tap();
+    await page.getByRole('button', { name: 'Photo', exact: true }).tap();
+    const buffer = Buffer.from(await drawn(page), 'base64');
+    await page.getByLabel('Picture file').setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer });
+    await page.getByRole('button', { name: /^Photo of/ }).tap();
+    await page.getByRole('button', { name: 'Measure a plant' }).tap();
+    const svg = page.getByRole('application');
+    await svg.waitFor();
+    const at = await svg.boundingBox();
+    for (const [x, y] of [
+      [180, 600],
+      [180, 1000],
+      [527, 1000],
+      [527, 720],
+    ])
+      await page.touchscreen.tap(at.x + (x / 900) * at.width, at.y + (y / 1200) * at.height);
   },
 });
 await browser.close();
