@@ -181,7 +181,7 @@ export function TierAbove({ stand, tier: t, light, judged, focus, hands }: TierA
               )}
             </g>
           ))}
-          <TierOutlines tier={t} px={px} py={py} sy={sy} />
+          <TierOutlines tier={t} px={px} py={py} sy={sy} spots={focus ? [focus.light.stats.strongest, focus.light.stats.weakest] : []} />
           {tier.readings
             .filter((r) => !r.leftOut)
             .map((r) => (

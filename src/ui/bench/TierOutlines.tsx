@@ -11,10 +11,16 @@ interface TierOutlinesProps {
   px(x: Metres): number;
   py(y: Metres): number;
   sy: number;
+  /** Places with a number beside them, which no name may cover. */
+  spots?: readonly { readonly x: Metres; readonly y: Metres }[];
 }
 
+/** A letter of a name, and a number beside its spot, are about so wide. */
+const LETTER_PX = 6.5;
+const NUMBER_PX = 48;
+
 /** Lamps and trays of a tier from above, as outlines over its light. */
-export function TierOutlines({ tier: t, px, py, sy }: TierOutlinesProps) {
+export function TierOutlines({ tier: t, px, py, sy, spots = [] }: TierOutlinesProps) {
   return (
     <>
       {t.lamps.map(({ fitting, lamp }) => {
@@ -39,6 +45,13 @@ export function TierOutlines({ tier: t, px, py, sy }: TierOutlinesProps) {
       {t.trays.map((y) => {
         const r = outlineOf(y.tray);
         const width = px(r.x1) - px(r.x0);
+        const name = trayName(y);
+        const [top, foot] = [py(r.y1) + 13, py(r.y0) - 6];
+        const from = px(r.x0) + 5;
+        const isCovered = (at: number) =>
+          spots.some(
+            (s) => Math.abs(py(s.y) - at + 4) < 14 && px(s.x) > from - NUMBER_PX && px(s.x) < from + name.length * LETTER_PX + NUMBER_PX,
+          );
         return (
           <g key={y.tray.id}>
             <rect
@@ -52,8 +65,8 @@ export function TierOutlines({ tier: t, px, py, sy }: TierOutlinesProps) {
               strokeWidth={1.3}
             />
             {width > 44 && (
-              <MapNumber x={px(r.x0) + 5} y={py(r.y1) + 13} anchor="start" small>
-                {trayName(y)}
+              <MapNumber x={from} y={isCovered(top) && !isCovered(foot) ? foot : top} anchor="start" small>
+                {name}
               </MapNumber>
             )}
           </g>

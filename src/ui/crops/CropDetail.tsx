@@ -89,7 +89,7 @@ export function CropDetail({ crop, editor, children }: { crop: Crop; editor: Rea
               {dayLengthWords(crop.dayLengthType)}
               {crop.dayLengthNote && `. ${crop.dayLengthNote}`} <small className="text-soft">({basisWords(trust.photoperiod)})</small>
             </dd>
-            <dt>day and night</dt>
+            <dt>continuous light</dt>
             <dd>
               {injuryWords(crop)}
               {crop.continuousLightInjurySource && <small className="text-soft"> ({crop.continuousLightInjurySource})</small>}

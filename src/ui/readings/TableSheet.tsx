@@ -108,9 +108,7 @@ export function TableSheet({ of }: { of: TierReadings }) {
       onOpenChange={setOpen}
       footer={
         <Button kind="main" disabled={readings.length === 0 || readings.length > room} onClick={take}>
-          {readings.length === 0
-            ? 'No readings to import yet'
-            : `Add ${readings.length} ${readings.length === 1 ? 'reading' : 'readings'}`}
+          {readings.length === 0 ? 'No readings to import yet' : `Add ${readings.length} ${readings.length === 1 ? 'reading' : 'readings'}`}
         </Button>
       }
     >
