@@ -4,7 +4,7 @@ import type { Logged } from '@/core/site/stand/Logged';
 import type { Batch } from '@/core/site/stand/Site';
 import { dayWords } from '../season/dayWords';
 import { PhotoSheet } from './PhotoSheet';
-import { photosOf } from './PhotoStrip';
+import { photosOf } from './photosOf';
 import { PhotoThumb } from './PhotoThumb';
 
 /** The photo of an entry, to be opened large among the others of its batch. */

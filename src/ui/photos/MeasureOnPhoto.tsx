@@ -2,7 +2,6 @@
 import { useRef, useState } from 'react';
 import { heightOnPhoto, type Pixel } from '@/core/measure/photo/heightOnPhoto';
 import { measureBatch } from '@/core/site/growth/changeGrowth';
-import type { Logged } from '@/core/site/stand/Logged';
 import type { Batch } from '@/core/site/stand/Site';
 import { showLength } from '@/core/units/length';
 import { changeSite, undo } from '@/store/site/siteStore';
@@ -12,10 +11,11 @@ import { LengthField } from '../parts/LengthField';
 import { loggedNow } from '../season/loggedNow';
 import { say } from '../shell/toastStore';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
+import type { PhotoEntry } from './photosOf';
 
 interface MeasureProps {
   batch: Batch;
-  entry: Logged & { readonly photoId: string };
+  entry: PhotoEntry;
   photo: { readonly url: string; readonly width: number; readonly height: number };
   onDone(): void;
 }

@@ -3,7 +3,6 @@ import { ChevronLeft, ChevronRight, Ruler, Trash2, X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { unlog } from '@/core/site/growth/changeGrowth';
-import type { Logged } from '@/core/site/stand/Logged';
 import type { Batch } from '@/core/site/stand/Site';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
@@ -11,12 +10,13 @@ import { longDayWords } from '../season/dayWords';
 import { say, toastStore } from '../shell/toastStore';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { MeasureOnPhoto } from './MeasureOnPhoto';
+import type { PhotoEntry } from './photosOf';
 import { usePhoto } from './usePhoto';
 
 interface PhotoSheetProps {
   batch: Batch;
   name: string;
-  list: readonly (Logged & { readonly photoId: string })[];
+  list: readonly PhotoEntry[];
   at: string | null;
   onAt(id: string | null): void;
 }

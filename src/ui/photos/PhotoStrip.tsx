@@ -1,16 +1,10 @@
 'use client';
 import { useState } from 'react';
-import type { Logged } from '@/core/site/stand/Logged';
 import type { Batch } from '@/core/site/stand/Site';
 import { briefDayWords, dayWords } from '../season/dayWords';
 import { PhotoSheet } from './PhotoSheet';
 import { PhotoThumb } from './PhotoThumb';
-
-/** The photos of a batch through time, the oldest first. */
-export const photosOf = (batch: Pick<Batch, 'log'>): readonly (Logged & { readonly photoId: string })[] =>
-  batch.log
-    .filter((l): l is Logged & { readonly photoId: string } => l.what === 'photo' && l.photoId !== undefined)
-    .sort((a, b) => a.day - b.day);
+import { photosOf } from './photosOf';
 
 /** A batch as it looked, picture beside picture; one opens large. */
 export function PhotoStrip({ batch, name }: { batch: Batch; name: string }) {

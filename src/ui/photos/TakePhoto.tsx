@@ -1,10 +1,11 @@
 'use client';
 import { Camera, ImagePlus } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { problemWords } from '../files/problemWords';
 import { Button } from '../parts/Button';
 import { Sheet } from '../parts/Sheet';
 import { useWorkspace } from '../shell/WorkspaceContext';
+import { useCamera } from './useCamera';
 import { usePhoto } from './usePhoto';
 
 interface TakePhotoProps {
@@ -83,31 +84,9 @@ export function TakePhoto({ name, lastId, onTaken }: TakePhotoProps) {
 /** The camera's picture, where the person lets it be seen. */
 function LiveCamera({ lastId, busy, onShot }: { lastId: string | null; busy: boolean; onShot(shot: Blob): void }) {
   const video = useRef<HTMLVideoElement>(null);
-  const [state, setState] = useState<'asking' | 'live' | 'none'>('asking');
+  const state = useCamera(video);
   const [isGhostOn, setIsGhostOn] = useState(true);
   const ghost = usePhoto(lastId, 'whole');
-  useEffect(() => {
-    let stream: MediaStream | null = null;
-    let wanted = true;
-    const devices = (navigator as { mediaDevices?: MediaDevices }).mediaDevices;
-    if (!devices?.getUserMedia) {
-      queueMicrotask(() => setState('none'));
-      return;
-    }
-    devices.getUserMedia({ video: { facingMode: 'environment', width: { ideal: 1600 } } }).then(
-      (given) => {
-        if (!wanted) return given.getTracks().forEach((t) => t.stop());
-        stream = given;
-        if (video.current) video.current.srcObject = given;
-        setState('live');
-      },
-      () => wanted && setState('none'),
-    );
-    return () => {
-      wanted = false;
-      stream?.getTracks().forEach((t) => t.stop());
-    };
-  }, []);
   function shoot() {
     const v = video.current;
     if (!v || v.videoWidth === 0) return;

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from '../parts/Button';
 import { Sheet } from '../parts/Sheet';
+import { useCamera } from '../photos/useCamera';
 import { useSite } from '../shell/WorkspaceContext';
 
 /** So often the camera's picture is looked at, ms. */
@@ -106,24 +107,13 @@ export function ScanLabel() {
 /** The camera's picture, looked at until there is a code of a tray in it. */
 function Looking({ onCode }: { onCode(text: string): void }) {
   const video = useRef<HTMLVideoElement>(null);
-  const [isLive, setIsLive] = useState(false);
+  const isLive = useCamera(video, 1000) === 'live';
   const told = useRef(onCode);
   useEffect(() => {
     told.current = onCode;
   });
   useEffect(() => {
-    let stream: MediaStream | null = null;
     let wanted = true;
-    const devices = (navigator as { mediaDevices?: MediaDevices }).mediaDevices;
-    devices?.getUserMedia?.({ video: { facingMode: 'environment' } }).then(
-      (given) => {
-        if (!wanted) return given.getTracks().forEach((t) => t.stop());
-        stream = given;
-        if (video.current) video.current.srcObject = given;
-        setIsLive(true);
-      },
-      () => undefined, // without a camera a picture is chosen
-    );
     const timer = setInterval(() => {
       const v = video.current;
       if (!v || v.videoWidth === 0) return;
@@ -134,7 +124,6 @@ function Looking({ onCode }: { onCode(text: string): void }) {
     return () => {
       wanted = false;
       clearInterval(timer);
-      stream?.getTracks().forEach((t) => t.stop());
     };
   }, []);
   return (
