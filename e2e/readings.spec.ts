@@ -223,11 +223,11 @@ test('a reading from anywhere: pressed on the map, one lamp off, at a height of 
   await height.fill('12');
   await height.press('Enter');
   await page.getByLabel('it shows').fill('junk');
-  await page.getByRole('button', { name: 'Take it' }).click();
+  await page.getByRole('button', { name: 'Add reading', exact: true }).click();
   await expect(page.getByText(/What the meter shows, such as/)).toBeVisible();
   await page.getByRole('checkbox', { name: /^2:/ }).uncheck();
   await page.getByLabel('it shows').fill('9 klx');
-  await page.getByRole('button', { name: 'Take it' }).click();
+  await page.getByRole('button', { name: 'Add reading', exact: true }).click();
   await expect(page.getByTestId('reading').first()).toContainText('9,000 lx');
 });
 
@@ -256,7 +256,7 @@ test('a meter is matched to a known one, and its factor is carried from then on'
   await expect(item.getByLabel('times')).toHaveValue('1.595');
   await page.getByRole('tab', { name: 'Readings' }).click();
   await page.getByLabel('it shows').fill('7000');
-  await page.getByRole('button', { name: 'Take it' }).click();
+  await page.getByRole('button', { name: 'Add reading', exact: true }).click();
   await page.getByTestId('reading').first().getByRole('button', { name: 'How it was converted' }).click();
   await expect(page.getByTestId('reading').first()).toContainText('times 1.59, the meter’s own factor');
 });
