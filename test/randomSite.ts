@@ -10,25 +10,15 @@ import { addFitting, addTray, changeFittings, placeOn, plugInto, setProgramme, w
 import { HANGER_KINDS, hangerOf } from '../src/core/site/stand/Hanger';
 import type { Site } from '../src/core/site/stand/Site';
 import { standFrom, TEMPLATES } from '../src/core/site/stand/templates';
+import { mulberry } from '../src/core/units/mulberry';
 import { dayFrom } from '../src/core/units/day';
 
 /** The day on which the random sites stand. */
 export const RANDOM_DAY = dayFrom(2027, 2, 16);
 
-/** Numbers that look random and are the same for the same seed: mulberry32, public domain. */
-export function randomOf(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
 /** A stand as somebody might set it up without much thought: any lamps, crops, hours and plans, right or wrong. */
 export function randomSite(seed: number, mostTiers = 2): Site {
-  const next = randomOf(seed);
+  const next = mulberry(seed);
   const pick = <T>(all: readonly T[]): T => all[Math.floor(next() * all.length)]!;
   const between = (a: number, b: number) => a + next() * (b - a);
   let n = 0;

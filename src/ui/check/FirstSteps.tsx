@@ -8,6 +8,7 @@ import { newId } from '@/store/names/newId';
 import type { FirstWay } from '@/store/settings/settingsStore';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { focusHeadingIfLost } from '../shell/focusHeading';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import type { Question } from './Sentence';
 
@@ -47,7 +48,10 @@ export function FirstSteps({ setUp, onAsk }: FirstStepsProps) {
   const today = useToday();
   const router = useRouter();
   if (way === 'over' || !isOnly) return null;
-  const end = () => settings.setState({ firstWay: 'over' });
+  const end = () => {
+    settings.setState({ firstWay: 'over' });
+    focusHeadingIfLost();
+  };
   const skip = (
     <button
       type="button"

@@ -1,8 +1,11 @@
 'use client';
 import { useRef, useState } from 'react';
 import { heightOnPhoto, type Pixel } from '@/core/measure/photo/heightOnPhoto';
+import { cropOf } from '@/core/site/crop/cropOf';
+import { doubtOfHeight } from '@/core/site/growth/doubtOfHeight';
 import { measureBatch } from '@/core/site/growth/changeGrowth';
 import type { Batch } from '@/core/site/stand/Site';
+import { tables } from '@/core/things/tables/libraryTables';
 import { showLength } from '@/core/units/length';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { problemWords } from '../files/problemWords';
@@ -10,7 +13,8 @@ import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';
 import { loggedNow } from '../season/loggedNow';
 import { say } from '../shell/toastStore';
-import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
+import { heightDoubtWords } from '../tray/heightDoubtWords';
+import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import type { PhotoEntry } from './photosOf';
 
 interface MeasureProps {
@@ -30,6 +34,8 @@ const POINTING = 3; // our estimate
 export function MeasureOnPhoto({ batch, entry, photo, onDone }: MeasureProps) {
   const { sites } = useWorkspace();
   const { lengthUnit } = useSettings();
+  const site = useSite((s) => s.site);
+  const today = useToday();
   const picture = useRef<SVGSVGElement>(null);
   const [marks, setMarks] = useState<readonly Pixel[]>([]);
   const [length, setLength] = useState(LABEL);
@@ -53,6 +59,8 @@ export function MeasureOnPhoto({ batch, entry, photo, onDone }: MeasureProps) {
     marks.length === 4
       ? heightOnPhoto({ known: [marks[0]!, marks[1]!], length, base: marks[2]!, tip: marks[3]!, pointing_px: POINTING * perPixel })
       : null;
+  const crop = cropOf(site, batch.cropId, tables);
+  const doubt = measured?.ok && crop ? doubtOfHeight(crop, measured.value.height, entry.day, today) : null;
   const r = 9 * (width / 700);
   return (
     <div className="flex min-h-0 flex-1 flex-col">
@@ -127,6 +135,11 @@ export function MeasureOnPhoto({ batch, entry, photo, onDone }: MeasureProps) {
             </>
           )}
         </p>
+        {measured?.ok && doubt && (
+          <p role="alert" className="text-copper">
+            {heightDoubtWords(doubt, showLength(measured.value.height, lengthUnit), crop!.name)}
+          </p>
+        )}
         {measured && !measured.ok && (
           <p role="alert" className="text-copper">
             {problemWords(measured.problems[0]!)}
@@ -149,7 +162,7 @@ export function MeasureOnPhoto({ batch, entry, photo, onDone }: MeasureProps) {
               onDone();
             }}
           >
-            Save the height
+            {doubt ? 'It is right, save it' : 'Save the height'}
           </Button>
           <Button disabled={marks.length === 0} onClick={() => setMarks((m) => m.slice(0, -1))}>
             Take back a mark

@@ -7,6 +7,7 @@ import type { Batch } from '@/core/site/stand/Site';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { longDayWords } from '../season/dayWords';
+import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say, toastStore } from '../shell/toastStore';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { MeasureOnPhoto } from './MeasureOnPhoto';
@@ -103,6 +104,7 @@ export function PhotoSheet({ batch, name, list, at, onAt }: PhotoSheetProps) {
                 onClick={() => {
                   changeSite(sites, 'delete a photo', unlog(batch.id, entry.id));
                   close();
+                  focusHeadingIfLost();
                   say('The photo is deleted.', { label: 'Undo', run: () => undo(sites) });
                 }}
               >

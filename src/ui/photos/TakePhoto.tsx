@@ -40,7 +40,7 @@ export function TakePhoto({ name, lastId, onTaken }: TakePhotoProps) {
   return (
     <Sheet
       title="Photo"
-      description={`Of ${name}. It stays in this browser; no picture leaves the device.`}
+      description={`Of ${name}. It stays in this browser until you export it or hand it to another device of yours.`}
       open={open}
       onOpenChange={(o) => {
         setOpen(o);
@@ -70,7 +70,7 @@ export function TakePhoto({ name, lastId, onTaken }: TakePhotoProps) {
         <Button className="min-h-12!" disabled={busy} onClick={() => input.current?.click()}>
           <ImagePlus size={18} aria-hidden /> Choose a picture
         </Button>
-        {busy && <p role="status">Keeping the picture …</p>}
+        {busy && <p role="status">Saving the picture…</p>}
         {error && (
           <p role="alert" className="rounded-md bg-copper-wash px-3 py-2 text-copper">
             {error}

@@ -1,19 +1,26 @@
 'use client';
 import { useState } from 'react';
+import { cropOf } from '@/core/site/crop/cropOf';
 import { correctLogged } from '@/core/site/growth/changeGrowth';
+import { doubtOfHeight } from '@/core/site/growth/doubtOfHeight';
 import type { Logged } from '@/core/site/stand/Logged';
 import type { Batch } from '@/core/site/stand/Site';
+import { tables } from '@/core/things/tables/libraryTables';
+import { showLength } from '@/core/units/length';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { DayField } from '../parts/DayField';
 import { LengthField } from '../parts/LengthField';
 import { NumberField } from '../parts/NumberField';
 import { say } from '../shell/toastStore';
-import { useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { heightDoubtWords } from '../tray/heightDoubtWords';
+import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 
 /** An entry set right; what stood there is kept with it. */
 export function CorrectEntry({ batch, entry, onDone }: { batch: Batch; entry: Logged; onDone(): void }) {
   const { sites } = useWorkspace();
+  const site = useSite((s) => s.site);
+  const { lengthUnit } = useSettings();
   const today = useToday();
   const [day, setDay] = useState(entry.day);
   const [height, setHeight] = useState(entry.height);
@@ -21,6 +28,8 @@ export function CorrectEntry({ batch, entry, onDone }: { batch: Batch; entry: Lo
   const [text, setText] = useState(entry.text ?? '');
   const trimmed = text.trim().slice(0, 1000);
   const isSame = day === entry.day && height === entry.height && grams === (entry.weight_g ?? null) && trimmed === (entry.text ?? '');
+  const crop = cropOf(site, batch.cropId, tables);
+  const doubt = entry.what === 'height' && height !== null && crop ? doubtOfHeight(crop, height, day, today) : null;
   const isEmpty = (entry.what === 'note' || entry.what === 'next-time') && trimmed === '';
   return (
     <form
@@ -59,9 +68,14 @@ export function CorrectEntry({ batch, entry, onDone }: { batch: Batch; entry: Lo
           onChange={(e) => setText(e.target.value)}
         />
       </label>
+      {doubt && (
+        <p role="alert" className="text-copper">
+          {heightDoubtWords(doubt, showLength(height!, lengthUnit), crop!.name)}
+        </p>
+      )}
       <div className="flex flex-wrap gap-2">
         <Button kind="main" type="submit" disabled={isSame || isEmpty}>
-          Save the correction
+          {doubt ? 'It is right, save it' : 'Save the correction'}
         </Button>
         <Button kind="quiet" onClick={onDone}>
           Cancel

@@ -16,6 +16,7 @@ import { saveFile } from '../parts/saveFile';
 import { SelectField } from '../parts/SelectField';
 import { UndoButtons } from '../parts/UndoButtons';
 import { longDayWords } from '../season/dayWords';
+import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { ENTRY_KINDS, entryWords } from './entryWords';
@@ -43,6 +44,10 @@ export function JournalView() {
   const [search, setSearch] = useState('');
   const [most, setMost] = useState(AT_ONCE);
   const [correcting, setCorrecting] = useState<string | null>(null);
+  const closeCorrection = () => {
+    setCorrecting(null);
+    focusHeadingIfLost();
+  };
   const entries = useMemo(() => {
     const trays = new Map(site.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => [y.batchId, y.id] as const))));
     return site.batches
@@ -129,7 +134,7 @@ export function JournalView() {
                     {longDayWords(was.day)}
                   </p>
                 ))}
-                {correcting === e.logged.id && <CorrectEntry batch={e.batch} entry={e.logged} onDone={() => setCorrecting(null)} />}
+                {correcting === e.logged.id && <CorrectEntry batch={e.batch} entry={e.logged} onDone={closeCorrection} />}
               </div>
               {e.logged.photoId !== undefined && <EntryPhoto batch={e.batch} entry={e.logged} name={e.name} />}
               <button
@@ -147,6 +152,7 @@ export function JournalView() {
                 aria-label={`Delete: ${e.name}, ${entryWords(e.logged, e.crop, lengthUnit)}`}
                 onClick={() => {
                   changeSite(sites, 'delete an entry', unlog(e.batch.id, e.logged.id));
+                  focusHeadingIfLost();
                   say('The entry is deleted.', { label: 'Undo', run: () => undo(sites) });
                 }}
               >

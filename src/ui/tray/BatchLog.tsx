@@ -34,6 +34,7 @@ import { photosOf } from '../photos/photosOf';
 import { PhotoStrip } from '../photos/PhotoStrip';
 import { TakePhoto } from '../photos/TakePhoto';
 import { say } from '../shell/toastStore';
+import { heightDoubtWords } from './heightDoubtWords';
 import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { stageWords } from '../verdict/words';
 
@@ -163,11 +164,6 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
     </section>
   );
 }
-
-const heightDoubtWords = (doubt: HeightDoubt, height: string, name: string): string =>
-  doubt === 'dated-ahead'
-    ? `${height} is dated ahead of today. Check the day above.`
-    : `${height} is more than twice what ${name.toLowerCase()} grows to. Check the number and its unit.`;
 
 /** A note, a sign of trouble or a harvest, in one's own words; what is typed stays until it is taken. */
 function WrittenNote({

@@ -1,4 +1,4 @@
-import { randomOf } from '../../../../test/randomSite';
+import { mulberry } from '../../units/mulberry';
 import { answerBench } from '../../answer/bench/answerBench';
 import { judgeTray } from '../../answer/bench/judgeTray';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
@@ -67,7 +67,7 @@ function judged(site: Site) {
 
 // What would really be found: lamps drawn from what is known of such boxes, old or new, hung by hand, through the whole light engine.
 test('words are right as often as they say, and bands hold nine in ten at every spot', () => {
-  const next = randomOf(11);
+  const next = mulberry(11);
   const normal = () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
   const draw = ({ low, high }: { low: number; high: number }) => {
     const z = normal() / 1.645;

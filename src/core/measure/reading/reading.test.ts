@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { evenly } from '../../../../test/evenly';
-import { randomOf } from '../../../../test/randomSite';
+import { mulberry } from '../../units/mulberry';
 import { colourOf } from '../../things/lamp/colourOf';
 import { lampLibrary } from '../../things/lamp/lampLibrary';
 import type { Lamp } from '../../things/lamp/Lamp';
@@ -184,7 +184,7 @@ describe('first readings under two lamps', () => {
     { ...under(lamp)[0]!, dy: -0.1 },
     { ...under(lamp)[0]!, dy: 0.1 },
   ];
-  const next = randomOf(7);
+  const next = mulberry(7);
   const normal = () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
   /** Lamps as they are found: older and otherwise than their box by what is usual, read by a hand. */
   const firstReading = (place: Partial<Place>, said: Place): Reading => {
