@@ -85,7 +85,7 @@ export function DoseFigure({ weakest, mean, strongest, on_min, lit_min, daylight
         <Line data={data} options={options} aria-label="Light received during the day (cumulative DLI)" role="img" />
       </div>
       <figcaption className="flex flex-wrap gap-x-4 text-sm text-soft">
-        <span>dose adding up, mol</span>
+        <span>DLI so far, mol/m²</span>
         <LineKey colour={colours.copper} dash="8 3" word="strongest" />
         <LineKey colour={colours.ink} word="mean" />
         <LineKey colour={colours.slate} dash="4 3" word="weakest" />

@@ -36,7 +36,7 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
   return (
     <Sheet
       title="Which lamp?"
-      description="One of its kind from the list, or your own as its box describes it."
+      description="One of its kind from the list, or your own as its label describes it."
       trigger={trigger}
       open={open}
       onOpenChange={(o) => {

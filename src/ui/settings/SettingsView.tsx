@@ -21,7 +21,7 @@ export function SettingsView() {
   return (
     <div className="mx-auto w-full max-w-2xl space-y-7 px-5 py-6">
       <h1 className="text-2xl font-semibold">Settings</h1>
-      <Line title="Your data" note="Save everything as a file, restore a backup, and see the storage it takes.">
+      <Line title="Your data" note="Save everything as a file, take it to your phone, restore a backup, and see the storage it takes.">
         <Link
           href="/settings/data"
           className="inline-flex min-h-9 items-center gap-2 rounded-md border border-line bg-sheet px-3 font-semibold hover:bg-sunk max-md:min-h-11"

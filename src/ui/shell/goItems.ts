@@ -26,7 +26,7 @@ const PLACES: readonly (readonly [string, string, readonly string[]])[] = [
   ['/clinic', 'Clinic', ['wrong', 'leggy', 'sick', 'diagnosis']],
   ['/settings', 'Settings', ['units', 'currency', 'theme', 'quiet hours']],
   ['/words', 'Words and reasons', ['glossary', 'terms', 'explain', 'PPFD', 'DLI']],
-  ['/settings/data', 'Your data', ['backup', 'restore', 'export', 'import', 'save']],
+  ['/settings/data', 'Your data', ['phone', 'another device', 'photos', 'backup', 'restore', 'export', 'import', 'save']],
 ];
 
 /** Everything that one can go to: the id of each is its address. */
