@@ -38,7 +38,9 @@ import { openDatabase, type Database } from './database/database';
 import { startKeeping, type Opening, type SavedStore } from './saved/keeping';
 import type { ElsewhereStore } from './saved/keepSite';
 import { openSharedStates, type SharedStates } from './handover/sharedStates';
+import { houseNow, nameOfHouse, type House } from './house/house';
 import { openPhotos, type Photos } from './photos/photos';
+import { createPractice, type Practice } from './practice/practiceStore';
 import { openSnapshots, type Snapshots } from './snapshots/snapshots';
 import { createSettingsStore, type SettingsStore } from './settings/settingsStore';
 import { demoSite } from './site/demoSite';
@@ -48,6 +50,9 @@ import { createSiteStore, settleTo, type SiteStore } from './site/siteStore';
 import { addSetUp, PLAIN_RECIPE } from './site/setUpVerbs';
 
 export interface Workspace {
+  /** Whose data this is. */
+  readonly house: House;
+  readonly practice: Practice;
   readonly sites: SiteStore;
   readonly settings: SettingsStore;
   readonly lights: LightStore;
@@ -117,11 +122,12 @@ export function createWorkspace(language: string): Workspace {
   const opening = createStore<Opening>(() => ({ status: 'opening' }));
   const elsewhere: ElsewhereStore = createStore(() => ({ told: null }));
   const lastSaved: SavedStore = createStore(() => ({ saved_ms: null }));
-  const database = openDatabase();
-  const photos = openPhotos();
-  const sharedStates = openSharedStates();
+  const house = houseNow();
+  const database = openDatabase(nameOfHouse(house));
+  const photos = openPhotos(nameOfHouse(house));
+  const sharedStates = openSharedStates(nameOfHouse(house));
   const keptCharts = openKeptCharts();
-  const snapshots = openSnapshots();
+  const snapshots = openSnapshots(nameOfHouse(house));
   let keeping: ReturnType<typeof startKeeping> | null = null;
   const benchLights = createBenchLightStore();
   const benchLooks = createBenchLookStore();
@@ -166,6 +172,9 @@ export function createWorkspace(language: string): Workspace {
     return lanes[which];
   };
 
+  const lightOfStand: Workspace['lightOfStand'] = async (stand, view) => lane('answers').bench(questionOfStand(stand, view ?? null));
+  const practice = createPractice(house, { sites, days, lightOfStand });
+
   // The check's light is worked out while somebody looks at it, not on every page.
   let checkers = 0;
   let stopCheck: (() => void) | null = null;
@@ -207,31 +216,41 @@ export function createWorkspace(language: string): Workspace {
 
     const suns: SunRecall = new Map();
     const settleToday = () => settleTo(sites, (site) => asOf(site, days.getState().today, tables, suns));
-    ends.push(
-      followDay(days, () => sites.getState().site.timeZone),
-      days.subscribe(settleToday),
-    );
+    ends.push(days.subscribe(settleToday));
     settleToday();
     const kinds = { sites, settings, opening, elsewhere, lastSaved };
-    const started = startKeeping(database, snapshots, kinds, {
-      language,
-      first: () => (seed === 'demo' ? demoSite(language, days.getState().today) : addSetUp(PLAIN_RECIPE, newId())(emptySite(language))),
-      opened() {
-        settleToday();
-        work();
-      },
-    });
-    keeping = started;
-
-    return () => {
+    const first = (): Site =>
+      practice.runs.getState().run?.start.site ??
+      (seed === 'demo' || house.kind === 'demo'
+        ? demoSite(language, days.getState().today)
+        : addSetUp(PLAIN_RECIPE, newId())(emptySite(language)));
+    const opened = () => {
+      settleToday();
+      work();
+    };
+    const startToKeep = () => (keeping = startKeeping(database, snapshots, kinds, { language, first, opened }));
+    let stopped = false;
+    if (house.kind === 'practice') {
+      // Its days are those of the exercise.
+      void practice.open(days.getState().today).then((run) => {
+        if (stopped) return;
+        if (run) days.setState({ today: run.session.today });
+        startToKeep();
+      });
+    } else {
+      ends.push(followDay(days, () => sites.getState().site.timeZone));
+      startToKeep();
+    }
+    return async () => {
+      stopped = true;
       for (const end of ends.splice(0)) end();
-      return started.stop();
+      await keeping?.stop();
     };
   }
 
-  const lightOfStand: Workspace['lightOfStand'] = async (stand, view) => lane('answers').bench(questionOfStand(stand, view ?? null));
-
   return {
+    house,
+    practice,
     sites,
     settings,
     lights,

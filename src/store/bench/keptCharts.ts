@@ -1,6 +1,6 @@
 import localforage from 'localforage';
 import type { HangChart, HangQuestion } from '../../core/plan/hang/HangChart';
-import { NAME } from '../database/database';
+import { NAME } from '../house/house';
 import { sealOf } from '../saved/seal';
 
 /** Hang charts as they were worked out last, so that opening the page again does not work out the same once more. */

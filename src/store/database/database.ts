@@ -1,4 +1,5 @@
 import localforage from 'localforage';
+import { NAME } from '../house/house';
 
 type Key = 'site' | 'settings';
 
@@ -39,9 +40,6 @@ export interface Database {
   onTold(listener: (key: Key) => void): () => void;
 }
 
-/** All that is kept stands in databases whose names begin like this. */
-export const NAME = 'copper-noon';
-
 const isCopy = (data: unknown): data is Copy =>
   typeof data === 'object' && data !== null && 'copy' in data && typeof data.copy === 'number' && 'value' in data;
 
@@ -49,36 +47,52 @@ const isCopy = (data: unknown): data is Copy =>
 const copyOf = (data: unknown): Copy | null =>
   data === null || data === undefined ? null : isCopy(data) ? data : { copy: 0, value: data };
 
-export function openDatabase(): Database {
-  const store = localforage.createInstance({ name: NAME, storeName: 'workspace' });
+/** @param name  of the house whose document it is; how a person likes to see things is one's own everywhere */
+export function openDatabase(name = NAME): Database {
+  const roomsOf = (house: string) => ({
+    store: localforage.createInstance({ name: house, storeName: 'workspace' }),
+    hurried: localforage.createInstance({ name: house, storeName: 'hurried', driver: localforage.LOCALSTORAGE }),
+    channel: typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(house),
+  });
+  const here = roomsOf(name);
+  const own = name === NAME ? here : roomsOf(NAME);
+  const of = (key: Key) => (key === 'settings' ? own : here);
   // Databases of their own: a new kind never needs another window to let go of the others.
-  const pages = localforage.createInstance({ name: `${NAME}-readings`, storeName: 'pages' });
-  const aside = localforage.createInstance({ name: `${NAME}-aside`, storeName: 'whole' });
-  const hurried = localforage.createInstance({ name: NAME, storeName: 'hurried', driver: localforage.LOCALSTORAGE });
+  const pages = localforage.createInstance({ name: `${name}-readings`, storeName: 'pages' });
+  const aside = localforage.createInstance({ name: `${name}-aside`, storeName: 'whole' });
   // What is written in a hurry has no time to open anything.
-  const open = hurried.ready().catch(() => undefined);
-  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(NAME);
+  const open = Promise.all([here.hurried.ready(), own.hurried.ready()]).catch(() => undefined);
   const locks = typeof navigator === 'undefined' ? undefined : (navigator as { locks?: LockManager }).locks;
-  const hurriedOf = async (key: Key) => copyOf(await hurried.getItem(key).catch(() => null));
+  const hurriedOf = async (key: Key) =>
+    copyOf(
+      await of(key)
+        .hurried.getItem(key)
+        .catch(() => null),
+    );
   return {
     async newest(key) {
       await open;
       const last = await hurriedOf(key);
-      const stored = copyOf(await store.getItem(key));
+      const stored = copyOf(await of(key).store.getItem(key));
       return last && (!stored || last.copy >= stored.copy) ? last : stored;
     },
     async lastCopy(key) {
-      return (await store.getItem<number>(`${key}-copy`)) ?? 0;
+      return (await of(key).store.getItem<number>(`${key}-copy`)) ?? 0;
     },
     async set(key, copy) {
       // The number first: a write that ends in between is looked for, and not found, by the next one.
-      await store.setItem(`${key}-copy`, copy.copy);
-      await store.setItem(key, copy);
+      await of(key).store.setItem(`${key}-copy`, copy.copy);
+      await of(key).store.setItem(key, copy);
       // What was written in a hurry meanwhile is newer, and stays.
-      if (((await hurriedOf(key))?.copy ?? Infinity) <= copy.copy) await hurried.removeItem(key).catch(() => undefined);
+      if (((await hurriedOf(key))?.copy ?? Infinity) <= copy.copy)
+        await of(key)
+          .hurried.removeItem(key)
+          .catch(() => undefined);
     },
     hurry(key, copy) {
-      hurried.setItem(key, copy).catch(() => undefined);
+      of(key)
+        .hurried.setItem(key, copy)
+        .catch(() => undefined);
     },
     page: (id) => pages.getItem(id),
     setPage: async (id, page) => void (await pages.setItem(id, page)),
@@ -91,19 +105,24 @@ export function openDatabase(): Database {
     },
     dropAside: (at) => aside.removeItem(at),
     // Pages that come over an insecure network have no locks; then two windows may meet, and the later one puts both together.
-    alone: (work) => (locks ? (locks.request(NAME, work) as ReturnType<typeof work>) : work()),
-    tell: (key) => channel?.postMessage(key),
+    alone: (work) => (locks ? (locks.request(name, work) as ReturnType<typeof work>) : work()),
+    tell: (key) => of(key).channel?.postMessage(key),
     onTold(listener) {
-      const told = (event: MessageEvent<Key>) => listener(event.data);
+      // Another house's document is none of ours.
+      const told = (event: MessageEvent<Key>) => of(event.data).channel === event.target && listener(event.data);
       // What another window writes as it goes comes this way only.
       const stored = (event: StorageEvent) => {
-        for (const key of ['site', 'settings'] as const) if (event.newValue !== null && event.key?.endsWith(`/${key}`)) listener(key);
+        for (const key of ['site', 'settings'] as const)
+          if (event.newValue !== null && event.key === `${key === 'settings' ? NAME : name}/hurried/${key}`) listener(key);
       };
-      channel?.addEventListener('message', told);
+      const channels = [...new Set([here.channel, own.channel])];
+      for (const channel of channels) channel?.addEventListener('message', told);
       window.addEventListener('storage', stored);
       return () => {
-        channel?.removeEventListener('message', told);
-        channel?.close();
+        for (const channel of channels) {
+          channel?.removeEventListener('message', told);
+          channel?.close();
+        }
         window.removeEventListener('storage', stored);
       };
     },

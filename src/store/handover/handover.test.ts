@@ -70,7 +70,7 @@ test('the desk hands out once, within ten minutes, and holds only so many', () =
 
 test('states that were shared are found again by their names, the newest eight', async () => {
   let now = 0;
-  const states = openSharedStates(() => now++);
+  const states = openSharedStates(undefined, () => now++);
   const site = demoSite('en-GB', null);
   for (let i = 0; i < 10; i++) await states.add(`s${i}`, site);
   expect(await states.names()).toEqual(['s9', 's8', 's7', 's6', 's5', 's4', 's3', 's2']);

@@ -1,6 +1,6 @@
 import localforage from 'localforage';
 import type { Site } from '../../core/site/stand/Site';
-import { NAME } from '../database/database';
+import { NAME } from '../house/house';
 import { exportSite } from '../files/exportSite';
 import { readSiteText } from '../files/readSiteText';
 import { pack, unpack } from '../snapshots/pack';
@@ -22,8 +22,8 @@ interface Kept {
   readonly file: Awaited<ReturnType<typeof pack>>;
 }
 
-export function openSharedStates(now_ms: () => number = Date.now): SharedStates {
-  const store = localforage.createInstance({ name: `${NAME}-shared`, storeName: 'states' });
+export function openSharedStates(house = NAME, now_ms: () => number = Date.now): SharedStates {
+  const store = localforage.createInstance({ name: `${house}-shared`, storeName: 'states' });
   async function names(): Promise<string[]> {
     const found: { name: string; at: number }[] = [];
     await store.iterate<Kept, void>(({ at }, name) => void found.push({ name, at }));

@@ -14,6 +14,8 @@ export interface PracticeTruth {
   readonly daylight: number;
   /** How well the meter's filter follows the eye or the photons. */
   readonly filter: SensorFilter;
+  /** What the meter shows over what it should; left out: 1. */
+  readonly meter?: number;
 }
 
 export const PRACTICE_TRUTH: PracticeTruth = { lamps: 0.82, sides: null, daylight: 0, filter: 'sound' };
@@ -41,7 +43,7 @@ export function practiceWorld(stand: BenchStand, tier: BenchTier, kindId: string
     },
     lampFactor: truth.lamps,
     ...(truth.sides === null ? {} : { sides: truth.sides }),
-    meterFactor: 1,
+    meterFactor: truth.meter ?? 1,
     filter: truth.filter,
     daylight: truth.daylight,
     noise: 0.008,

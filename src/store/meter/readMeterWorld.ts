@@ -1,6 +1,6 @@
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
-import { FACES, type Room } from '../../core/light/room/Room';
+import { withSides } from '../../core/light/room/withSides';
 import type { SimulatedWorld } from '../../core/things/meter/simulatedMeter';
 import { fail, ok, type Result } from '../../core/units/result';
 import { readJson } from '../form/readJson';
@@ -43,13 +43,4 @@ export function readMeterWorld(text: string): Result<SimulatedWorld> {
       rooms: scene.rooms.map((room) => (file.sides === undefined ? room : withSides(room, file.sides))),
     },
   });
-}
-
-/** Every upright side that sends light back sends back this share. */
-function withSides(room: Room, reflectance: number): Room {
-  const faces = { ...room.faces };
-  for (const name of FACES)
-    if (name !== 'floor' && name !== 'ceiling' && faces[name].reflectance > 0)
-      faces[name] = { ...faces[name], reflectance: Math.min(reflectance, 1 - faces[name].transmittance) };
-  return { ...room, faces };
 }

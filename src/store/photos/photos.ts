@@ -1,7 +1,7 @@
 import { imageSize } from 'image-size';
 import localforage from 'localforage';
 import { fail, ok, type Result } from '../../core/units/result';
-import { NAME } from '../database/database';
+import { NAME } from '../house/house';
 import { newId } from '../names/newId';
 
 /** A photo as it is kept: made smaller, without what the camera wrote into it. */
@@ -49,8 +49,8 @@ export function photoProblem(bytes: Uint8Array): { code: string; found?: string;
   return null;
 }
 
-export function openPhotos(): Photos {
-  const wholes = localforage.createInstance({ name: `${NAME}-photos`, storeName: 'photos' });
+export function openPhotos(house = NAME): Photos {
+  const wholes = localforage.createInstance({ name: `${house}-photos`, storeName: 'photos' });
   return {
     async add(file) {
       if (file.size > MOST_PHOTO_BYTES) return fail({ code: 'photo/too-large', at: 'photo', expected: String(MOST_PHOTO_BYTES / 1e6) });

@@ -3,7 +3,7 @@ import type { Result } from '../../core/units/result';
 import type { Site } from '../../core/site/stand/Site';
 import { exportSite } from '../files/exportSite';
 import { readSiteText } from '../files/readSiteText';
-import { NAME } from '../database/database';
+import { NAME } from '../house/house';
 import { newId } from '../names/newId';
 import { pack, unpack } from './pack';
 import { toDrop, type Weighed } from './thin';
@@ -36,10 +36,10 @@ export interface Snapshots {
   text(id: string): Promise<string | null>;
 }
 
-export function openSnapshots(now_ms: () => number = Date.now): Snapshots {
-  const list = localforage.createInstance({ name: `${NAME}-snapshots`, storeName: 'lines' });
+export function openSnapshots(house = NAME, now_ms: () => number = Date.now): Snapshots {
+  const list = localforage.createInstance({ name: `${house}-snapshots`, storeName: 'lines' });
   // The wholes apart from the list, so that looking at it does not read them.
-  const wholes = localforage.createInstance({ name: `${NAME}-snapshot-files`, storeName: 'files' });
+  const wholes = localforage.createInstance({ name: `${house}-snapshot-files`, storeName: 'files' });
   let last_ms: number | null = null;
 
   async function lines(): Promise<SnapshotLine[]> {

@@ -68,6 +68,9 @@ export function ClinicView() {
             hours and dates.
           </p>
         </div>
+        <Link href="/clinic/practice" className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4">
+          Practice
+        </Link>
         <UndoButtons />
       </header>
       {open.length > 0 && (

@@ -7,7 +7,9 @@ import { Button } from '../parts/Button';
 import { Segments } from '../parts/Segments';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { MeterChoice } from './MeterChoice';
+import { useRun } from '../practice/useRun';
 import { PracticeFields } from './PracticeFields';
+import { kindWords } from './words';
 import { useMeter } from './useMeter';
 import type { TierReadings } from './useTierReadings';
 import { WalkPointPanel } from './WalkPointPanel';
@@ -61,6 +63,7 @@ export function WalkPanel({ of, onFit }: { of: TierReadings; onFit(): void }) {
 function BeginWalk({ of, truth, onTruth }: { of: TierReadings; truth: PracticeTruth; onTruth(truth: PracticeTruth): void }) {
   const { planWalk, sites } = useWorkspace();
   const meter = useMeter();
+  const run = useRun();
   const [length, setLength] = useState<Length>('9');
   const [daylight, setDaylight] = useState(false);
   const [state, setState] = useState<'idle' | 'choosing' | string>('idle');
@@ -93,8 +96,8 @@ function BeginWalk({ of, truth, onTruth }: { of: TierReadings; truth: PracticeTr
         </p>
       </div>
       <Segments<Length> label="How long a walk" value={length} options={LENGTHS} onChange={setLength} />
-      <MeterChoice />
-      {meter.practice ? (
+      {run ? <p>In your hand: {kindWords(meter.kind.id)}, simulated.</p> : <MeterChoice />}
+      {meter.practice && run ? null : meter.practice ? (
         <PracticeFields of={of} truth={truth} onTruth={onTruth} />
       ) : (
         <details className="text-[15px]">

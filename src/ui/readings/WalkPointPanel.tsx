@@ -11,7 +11,7 @@ import { placeNow, takeReading } from '@/core/measure/reading/takeReading';
 import { keepReading } from '@/core/site/stand/changeReadings';
 import { readLight, type LightUnit } from '@/core/units/light';
 import type { WalkPoint } from '@/core/answer/walk/planWalk';
-import { practiceWorld, type PracticeTruth } from '@/store/meter/practiceWorld';
+import type { PracticeTruth } from '@/store/meter/practiceWorld';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { Segments } from '../parts/Segments';
@@ -23,6 +23,7 @@ import { useLiveMeter } from './useLiveMeter';
 import { MOST_SHOWN, NO_READING, readShown, TOO_MUCH } from './readShown';
 import { takenNow } from './takenNow';
 import { useMeter } from './useMeter';
+import { useMeterWorld } from './useMeterWorld';
 import type { TierReadings } from './useTierReadings';
 import { goTo, noteTaken, walkStore, type Walk } from './walkStore';
 import { decimalSign } from '../parts/decimalSign';
@@ -32,7 +33,7 @@ import { pointWords, showReading, unitWords } from './words';
 export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; walk: Walk; point: WalkPoint; truth: PracticeTruth }) {
   const { sites } = useWorkspace();
   const meter = useMeter();
-  const { tier: t, stand } = of;
+  const { tier: t } = of;
   const { draft, darkDraft } = useStore(walkStore);
   const [problem, setProblem] = useState<string | null>(null);
   const [lampsOn, setLampsOn] = useState(true);
@@ -40,10 +41,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
   const { multipliers } = meter.kind;
   const [times, setTimes] = useState(1);
 
-  const world = useMemo(
-    () => (meter.practice ? practiceWorld(stand, t, meter.kind.id, truth) : null),
-    [meter.practice, meter.kind.id, stand, t, truth],
-  );
+  const world = useMeterWorld(of, truth);
   const scale = multipliers.length > 0 ? meter.kind.ranges[0]! : null; // a needle's own scale
   const held = {
     x: point.x,

@@ -2,6 +2,7 @@
 import { isMeter, meterErrorOf, meterOf, unitOfMeter, type Meter } from '@/core/things/meter/meterLibrary';
 import type { OwnMeter } from '@/core/site/reading/OwnMeter';
 import type { LightUnit } from '@/core/units/light';
+import { useRun } from '../practice/useRun';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { kindWords } from './words';
 
@@ -26,7 +27,10 @@ export interface MeterInHand {
 export const PRACTICE = 'practice:';
 
 export function useMeter(): MeterInHand {
-  const { meter: choice } = useSettings();
+  const run = useRun();
+  const { meter } = useSettings();
+  // In an exercise its own meter is in the hand.
+  const choice = run ? `${PRACTICE}${run.start.truth.meter.kindId}` : meter;
   const meters = useSite((s) => s.site.meters);
   const own = meters.find((m) => m.id === choice) ?? null;
   const practice = choice.startsWith(PRACTICE);

@@ -1,5 +1,5 @@
 'use client';
-import { Archive, BookOpen } from 'lucide-react';
+import { Archive, BookOpen, Cable } from 'lucide-react';
 import Link from 'next/link';
 import { fail, ok } from '@/core/units/result';
 import { isCurrency } from '@/core/units/money';
@@ -9,6 +9,7 @@ import { ClimateFields, PlaceFields } from '../daylight/PlaceFields';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
 import { TypedField } from '../parts/TypedField';
+import { BeginAgain } from './BeginAgain';
 import { CheapHours, QuietHours, SpareLamps, StatedFacts, TimeZone } from './Household';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 
@@ -36,6 +37,12 @@ export function SettingsView() {
         >
           <BookOpen size={17} aria-hidden /> All words
         </Link>
+      </Line>
+      <Line
+        title="Demo and practice"
+        note="The demo and the practice stand have data of their own. “Start from the demo” and “Start empty” replace what is here, after a backup."
+      >
+        <BeginAgain />
       </Line>
       <Line title="Lengths" note="Typed lengths of the other kind are understood everywhere: 12in, 30 cm.">
         <Segments
@@ -122,6 +129,14 @@ export function SettingsView() {
           ]}
           onChange={(theme) => settings.setState({ theme })}
         />
+      </Line>
+      <Line title="Simulated devices" note="Meter, timer plug and sky: what they stand for, and how a real one is connected.">
+        <Link
+          href="/settings/stand-ins"
+          className="inline-flex min-h-9 items-center gap-2 rounded-md border border-line bg-sheet px-3 font-semibold hover:bg-sunk max-md:min-h-11"
+        >
+          <Cable size={17} aria-hidden /> All of them
+        </Link>
       </Line>
       <p className="border-t border-line pt-4 text-soft">Everything stays in this browser. No account, and nothing is sent anywhere.</p>
     </div>

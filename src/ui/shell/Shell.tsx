@@ -3,6 +3,7 @@ import { setNonce } from 'get-nonce';
 import { useEffect, useState } from 'react';
 import { useStore } from 'zustand';
 import { createWorkspace, type Workspace } from '@/store/workspace';
+import { HouseBar } from '../practice/HouseBar';
 import { Commands } from './Commands';
 import { NotKeptLine } from './NotKeptLine';
 import { Rail } from './Rail';
@@ -55,6 +56,7 @@ function Opened({ workspace, children }: { workspace: Workspace; children: React
   useServiceWorker(workspace);
   return (
     <Frame>
+      {opening.status === 'open' && <HouseBar />}
       {opening.status === 'open' && opening.notKept && <NotKeptLine notKept={opening.notKept} />}
       {opening.status === 'open' && children}
       {opening.status === 'unreadable' && <Unreadable opening={opening} onBegin={workspace.begin} />}

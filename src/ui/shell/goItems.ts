@@ -24,6 +24,8 @@ const PLACES: readonly (readonly [string, string, readonly string[]])[] = [
   ['/lamps/bill', 'The bill', ['cost', 'electricity', 'kwh', 'meter']],
   ['/season/feed', 'Feed', ['fertiliser', 'dilution', 'EC', 'can']],
   ['/clinic', 'Clinic', ['wrong', 'leggy', 'sick', 'diagnosis']],
+  ['/clinic/practice', 'Practice', ['exercise', 'learn', 'train', 'simulate', 'game']],
+  ['/settings/stand-ins', 'Stand-ins', ['driver', 'simulated', 'meter', 'plug', 'sky', 'device']],
   ['/settings', 'Settings', ['units', 'currency', 'theme', 'quiet hours']],
   ['/words', 'Words and reasons', ['glossary', 'terms', 'explain', 'PPFD', 'DLI']],
   ['/settings/data', 'Your data', ['phone', 'another device', 'photos', 'backup', 'restore', 'export', 'import', 'save']],
