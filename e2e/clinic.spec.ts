@@ -65,3 +65,30 @@ test('a mat left on is asked for, said, put on Today, and taken back', async ({ 
   await expect(page.getByRole('heading', { name: 'Which plants?' })).toBeVisible();
   await expect(page.getByRole('link', { name: /^Leek/ })).toHaveCount(0);
 });
+
+test('what mends it is done in the plan with one press, and undone; its height says whether it is leggy at all', async ({ page }) => {
+  await begin(page, 'Parsley');
+  await page.getByRole('button', { name: /^front left:/ }).tap();
+  await mark(page, 'Stem', 'Stem too long');
+  await expect(cause(page)).toHaveText(/Too little light|Uneven light|It cannot be told yet/);
+  const height = page.getByRole('textbox', { name: 'compost to tops' });
+  await height.fill('8 cm');
+  await height.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Leggy', exact: true })).toBeVisible();
+  await height.fill('5.4 cm');
+  await height.press('Enter');
+  await expect(page.getByText('You marked stems too long, but they are as long as usual.')).toBeVisible();
+  const change = page.getByRole('button', { name: /^Change the plan: / }).first();
+  await expect(change).toBeVisible({ timeout: 60_000 });
+  const words = (await change.getAttribute('aria-label'))!.replace('Change the plan: ', '');
+  await change.tap();
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().tap();
+  await expect(page.getByRole('button', { name: `Change the plan: ${words}` })).toBeVisible({ timeout: 60_000 });
+});
+
+test('trays that are heading for trouble stand on the first page, with where and when', async ({ page }) => {
+  await page.goto('/clinic');
+  await expect(page.getByRole('button', { name: /^celery, late: leggy in about \d+ days, .*right.*% of the least DLI/ })).toBeVisible({
+    timeout: 60_000,
+  });
+});

@@ -6,6 +6,8 @@ import type { BenchAnswer } from '../core/answer/bench/BenchQuestion';
 import { askedTier, questionOfStand } from '../core/answer/bench/questionOfStand';
 import type { BenchStand, BenchTier } from '../core/answer/stand/benchStand';
 import type { SettingsFor, SettingsQuestion } from '../core/plan/advice/settingsFor';
+import type { Treatment } from '../core/judge/clinic/Cause';
+import type { MendQuestion, PlanMend } from '../core/plan/clinic/mendByPlan';
 import type { CompareAsked, LampFit } from '../core/plan/buying/compareLamps';
 import type { AdviceQuestion } from '../core/plan/advice/AdviceQuestion';
 import type { NoFit, TierFit } from '../core/measure/fit/fitTier';
@@ -91,6 +93,8 @@ export interface Workspace {
   lightOfTier(stand: BenchStand, tierId: string): Promise<BenchAnswer>;
   /** All heights and hours of a tier. */
   settingsFor(question: SettingsQuestion): Promise<SettingsFor>;
+  /** Treatments of a tray that are changes of the plan, each worked out. */
+  mendsOf(question: MendQuestion, treatments: readonly Treatment[]): Promise<PlanMend[]>;
   /** Lamps made equal in light over a tier. */
   compareLamps(question: CompareAsked): Promise<LampFit[]>;
   /** What each lamp of a tier gives to one place of it. */
@@ -296,6 +300,7 @@ export function createWorkspace(language: string): Workspace {
     lightOfTier: async (stand, tierId) => lane('answers').bench(questionOfStand(stand, 'front', tierId, false)),
     advise: (question, onJudged) => theAdvisor().advise(question, onJudged),
     settingsFor: async (question) => theAdvisor().settings(question),
+    mendsOf: async (question, treatments) => theAdvisor().mends(question, treatments),
     compareLamps: async (question) => theAdvisor().compareLamps(question),
     sharesAt: async (tier, x, y, z) => lane('answers').shares(askedTier(tier), x, y, z),
     daylightYear: async (question) => lane('answers').daylight(question),

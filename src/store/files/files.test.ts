@@ -155,6 +155,12 @@ test('a file of version 9, written before entries had photos, is brought up to d
   expect(read(exportSite(old))).toEqual(old);
 });
 
+test('a file of version 10, written before air and EC were kept, is brought up to date', () => {
+  const old = read(readFileSync('test/fixtures/site-version-10.json', 'utf8'));
+  expect(old.batches.flatMap((b) => b.log).every((l) => l.air === undefined && l.solution === undefined)).toBe(true);
+  expect(read(exportSite(old))).toEqual(old);
+});
+
 test('photos, heights measured on them and corrections go out and come in as they were', () => {
   const base = demoSite('en-GB', null);
   const { id } = base.batches[0]!;
@@ -164,6 +170,8 @@ test('photos, heights measured on them and corrections go out and come in as the
     logIt(id, { id: 'h', day, what: 'height', height: 0.051, stage: null, heightSd: 0.003, photoId: 'ph1' }),
     logIt(id, { id: 'w', day, what: 'harvest', height: null, stage: null, weight_g: 120, text: 'first cut' }),
     correctLogged(id, 'w', { day: day + 1, height: null, weight_g: 102, text: 'first cut' }),
+    logIt(id, { id: 'a', day, what: 'air', height: null, stage: null, air: { low: 14.5, high: 21, humidity: null } }),
+    logIt(id, { id: 's', day, what: 'solution', height: null, stage: null, solution: { ec: 1.2, ph: null } }),
     logIt(id, { id: 'n', day, what: 'next-time', height: null, stage: null, text: 'sow a week later' }),
   ].reduce((site, change) => change(site), base);
   const log = read(exportSite(changed)).batches[0]!.log;
@@ -283,7 +291,7 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes(text.replace('"stands": [', '"stands": [[], '))).toEqual(['file/list-in-list stands[0]']);
   expect(codes(text.replace('"tiers": [', '"tiers": [[{}], '))).toEqual(['file/list-in-list stands[0].tiers[0]']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
-  expect(codes(text.replace('"version": 10', '"version": 11'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"version": 11', '"version": 12'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
   expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
 });

@@ -2,7 +2,21 @@ import { unparse } from 'papaparse';
 import type { Site } from '../../core/site/stand/Site';
 import { isoOf } from '../../core/units/day';
 
-const COLUMNS = ['day', 'batch', 'crop', 'what', 'height_m', 'stage', 'weight_g', 'text'] as const;
+const COLUMNS = [
+  'day',
+  'batch',
+  'crop',
+  'what',
+  'height_m',
+  'stage',
+  'weight_g',
+  'low_C',
+  'high_C',
+  'humidity_percent',
+  'ec_mS_per_cm',
+  'ph',
+  'text',
+] as const;
 
 /** Everything that was written down, as CSV, the oldest first. No text is left that a spreadsheet would take for a formula. */
 export function journalCsv(site: Pick<Site, 'batches'>): string {
@@ -17,6 +31,11 @@ export function journalCsv(site: Pick<Site, 'batches'>): string {
       height_m: l.height ?? '',
       stage: l.stage ?? '',
       weight_g: l.weight_g ?? '',
+      low_C: l.air?.low ?? '',
+      high_C: l.air?.high ?? '',
+      humidity_percent: l.air?.humidity ?? '',
+      ec_mS_per_cm: l.solution?.ec ?? '',
+      ph: l.solution?.ph ?? '',
       text: l.text ?? '',
     }));
   return `${unparse(rows, { columns: [...COLUMNS], newline: '\r\n', escapeFormulae: true })}\r\n`;

@@ -32,6 +32,7 @@ export class ToldFile {
   @IsOptional() @IsNumber(finite) @Min(0) @Max(100) humidity_percent?: number;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(14) ph?: number;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(100) daysInDark?: number;
+  @IsOptional() @IsNumber(finite) @Min(0.001) @Max(3) stem_m?: number;
   @IsOptional() @IsIn(WATERED) water?: (typeof WATERED)[number];
   @IsOptional() @IsIn(FED) fed?: (typeof FED)[number];
   @IsOptional() @IsBoolean() hasFan?: boolean;

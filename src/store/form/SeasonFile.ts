@@ -84,6 +84,19 @@ export class LoggedBeforeFile {
   @IsOptional() @IsNumber(finite) @Min(0) @Max(1_000_000) weight_g?: number;
 }
 
+/** The air about a batch. */
+export class AirFile {
+  @IsOptional() @IsNumber(finite) @Min(-30) @Max(60) low_C!: number | null;
+  @IsOptional() @IsNumber(finite) @Min(-30) @Max(60) high_C!: number | null;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(100) humidity_percent!: number | null;
+}
+
+/** What a feed or what runs off was measured to be. */
+export class SolutionFile {
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(20) ec_mS_per_cm!: number | null;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(14) ph!: number | null;
+}
+
 /** What was seen of a batch. */
 export class LoggedFile {
   @IsString() @MaxLength(80) id!: string;
@@ -95,6 +108,8 @@ export class LoggedFile {
   @IsOptional() @IsNumber(finite) @Min(0) @Max(1_000_000) weight_g?: number;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(5) height_sd_m?: number;
   @IsOptional() @IsString() @MaxLength(80) photoId?: string;
+  @IsOptional() @ValidateNested() @Type(() => AirFile) air?: AirFile;
+  @IsOptional() @ValidateNested() @Type(() => SolutionFile) solution?: SolutionFile;
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MOST_CORRECTIONS)

@@ -322,10 +322,10 @@ export class SafetyMarkFile {
   @Matches(/^[0-9a-f]{8}$/) of!: string;
 }
 
-/** A site as it is written to disk and to exported files, version 9. Lengths in metres; units stand in the names. */
+/** A site as it is written to disk and to exported files. See migrate.ts for its version. Lengths in metres; units stand in the names. */
 export class SiteFile {
   @Equals('copper-noon/site') format!: 'copper-noon/site';
-  @Equals(10) version!: 10;
+  @Equals(11) version!: 11;
   @Matches(/^[A-Z]{3}$/) currency!: string;
   @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
   @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => StandFile) stands!: StandFile[];

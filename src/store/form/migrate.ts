@@ -9,7 +9,7 @@ import { CORD } from '../../core/site/stand/Hanger';
 import { ON_THE_FLOOR, SHELF } from '../../core/site/stand/plain';
 
 /** The version of the file that is written today. */
-export const VERSION = 10;
+export const VERSION = 11;
 
 /**
  * Brings the file of an older version up to today's, step by step. What is not as the older version promised is left as
@@ -27,6 +27,7 @@ export const VERSION = 10;
  *     7 → 8: the household may plan a season, jobs of a day are ticked, lamps have prices. Before, there was none of it.
  *     8 → 9: plants that look wrong are followed in the clinic, and trays compared in trials, cautions are seen to. Before, there was none of it.
  *     9 → 10: entries of the journal may have a photo, and what stood there before they were corrected. Before, none had.
+ *     10 → 11: entries may hold temperatures and humidity, or EC and pH, and the clinic a stem. Before, none did.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;
@@ -37,7 +38,8 @@ export function migrate(data: Record<string, unknown>): Record<string, unknown> 
   const seventh = sixth.version === 6 ? toVersion7(sixth) : sixth;
   const eighth = seventh.version === 7 ? { season: null, jobMarks: [], lampPrices: [], ...seventh, version: 8 } : seventh;
   const ninth = eighth.version === 8 ? { clinic: [], trials: [], safety: [], ...eighth, version: 9 } : eighth;
-  return ninth.version === 9 ? { ...ninth, version: 10 } : ninth;
+  const tenth = ninth.version === 9 ? { ...ninth, version: 10 } : ninth;
+  return tenth.version === 10 ? { ...tenth, version: 11 } : tenth;
 }
 
 const toVersion2 = (data: Record<string, unknown>) => withTiers({ ...data, version: 2 }, (tier) => ({ readings: [], ...tier }));

@@ -209,6 +209,8 @@ export const logOf = (list: readonly LoggedFile[]): Logged[] =>
     ...(l.weight_g == null ? {} : { weight_g: l.weight_g }),
     ...(l.height_sd_m == null ? {} : { heightSd: l.height_sd_m }),
     ...(l.photoId ? { photoId: l.photoId } : {}),
+    ...(l.air ? { air: { low: l.air.low_C ?? null, high: l.air.high_C ?? null, humidity: l.air.humidity_percent ?? null } } : {}),
+    ...(l.solution ? { solution: { ec: l.solution.ec_mS_per_cm ?? null, ph: l.solution.ph ?? null } } : {}),
     ...(l.was?.length ? { was: l.was.map(beforeOf) } : {}),
   }));
 

@@ -16,7 +16,7 @@ import type { LampFile, LitLampFile, ReadingFile, SiteFile } from './SiteFile';
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 10,
+    version: 11,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
     stands: site.stands.map((s) => ({
@@ -167,6 +167,8 @@ export const writeLog = (log: readonly Logged[]): LoggedFile[] =>
     ...(l.weight_g === undefined ? {} : { weight_g: l.weight_g }),
     ...(l.heightSd === undefined ? {} : { height_sd_m: l.heightSd }),
     ...(l.photoId === undefined ? {} : { photoId: l.photoId }),
+    ...(l.air === undefined ? {} : { air: { low_C: l.air.low, high_C: l.air.high, humidity_percent: l.air.humidity } }),
+    ...(l.solution === undefined ? {} : { solution: { ec_mS_per_cm: l.solution.ec, ph: l.solution.ph } }),
     ...(l.was === undefined ? {} : { was: l.was.map(writeBefore) }),
   }));
 

@@ -21,6 +21,7 @@ import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { CAUSE_WORDS } from './causeWords';
 import { CausesPanel } from './CausesPanel';
 import { Happened } from './Happened';
+import { LeggyPanel } from './LeggyPanel';
 import { SignPicker } from './SignPicker';
 import { TrayPlaces } from './TrayPlaces';
 
@@ -121,6 +122,7 @@ function OfCase({ kase, stand, tier, tray }: CaseProps) {
       </div>
       <div className="min-w-0 space-y-6 px-4 py-4 max-lg:border-t max-lg:border-line md:px-6">
         <CausesPanel kase={kase} diagnosis={diagnosis} isLit={light !== null} standing={standing} />
+        <LeggyPanel kase={kase} tray={tray} />
         <PhotoStrip batch={tray.batch} name={trayName(tray)} />
         <div className="flex flex-wrap gap-2 border-t border-line pt-4">
           {kase.closed === null ? (

@@ -1,8 +1,9 @@
 'use client';
 import clsx from 'clsx';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { runningTest, testRun, type Diagnosis } from '@/core/plan/clinic/diagnose';
+import { testEffect } from '@/core/plan/clinic/testEffect';
 import type { Standing } from '@/core/plan/clinic/circumstancesOf';
 import type { Weighed } from '@/core/judge/clinic/weighCauses';
 import { beginTest, changeCase, endTest, toggleDenied } from '@/core/site/stand/changeClinic';
@@ -14,6 +15,7 @@ import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { CAUSE_WORDS, TEST_WORDS, TREATMENT_WORDS } from './causeWords';
+import { EffectWords, MendByPlan, useMends } from './MendByPlan';
 import { factorWords, factWords, SOURCE_WORDS } from './factWords';
 import { SIGN_WORDS } from './signWords';
 import { ToldQuestions } from './ToldQuestions';
@@ -34,6 +36,7 @@ export function CausesPanel({ kase, diagnosis, standing, isLit }: CausesPanelPro
   const { weighed, certainty, questions } = diagnosis;
   const [first] = weighed as [Weighed];
   const [chosen, setChosen] = useState<string | null>(null);
+  const mends = useMends(diagnosis.treatments, standing, certainty !== 'nothing-seen');
   const shown = weighed.slice(0, SHOWN);
   const looked = shown.find((w) => w.cause === chosen) ?? first;
   const rest = weighed.slice(SHOWN);
@@ -91,14 +94,17 @@ export function CausesPanel({ kase, diagnosis, standing, isLit }: CausesPanelPro
       </section>
       {questions.length > 0 && <ToldQuestions kase={kase} questions={questions} />}
       <Grounds kase={kase} weighed={looked} />
-      <TestOf kase={kase} diagnosis={diagnosis} />
+      <TestOf kase={kase} diagnosis={diagnosis} standing={standing} />
       <section aria-labelledby="mend" className="space-y-2">
         <h2 id="mend" className="text-lg font-semibold">
           {certainty === 'unclear' ? 'If it is that, this mends it' : 'This mends it'}
         </h2>
         <ul className="list-disc space-y-1 pl-5">
           {diagnosis.treatments.map((t) => (
-            <li key={t}>{TREATMENT_WORDS[t]}</li>
+            <li key={t}>
+              {TREATMENT_WORDS[t]}
+              <MendByPlan mend={mends.find((m) => m.treatment === t) ?? null} standing={standing} />
+            </li>
           ))}
           {diagnosis.treatments.length === 0 && <li>Nothing more to do: the new growth is right already.</li>}
         </ul>
@@ -192,7 +198,8 @@ function Grounds({ kase, weighed }: { kase: ClinicCase; weighed: Weighed }) {
   );
 }
 
-function TestOf({ kase, diagnosis }: { kase: ClinicCase; diagnosis: Diagnosis }) {
+function TestOf({ kase, diagnosis, standing }: { kase: ClinicCase; diagnosis: Diagnosis; standing: Standing }) {
+  const effect = useMemo(() => testEffect(diagnosis.test, kase.places, standing), [diagnosis.test, kase.places, standing]);
   const { sites } = useWorkspace();
   const today = useToday();
   const running = runningTest(kase);
@@ -226,6 +233,11 @@ function TestOf({ kase, diagnosis }: { kase: ClinicCase; diagnosis: Diagnosis })
         One change to be sure
       </h2>
       <p>{words.act}</p>
+      {effect && (
+        <p data-testid="test-effect">
+          <EffectWords effect={effect} stage={standing.tray.stage} />
+        </p>
+      )}
       <p className="text-soft">
         Look again in {daysWords(diagnosis.lookIn_days)}, at the new growth. Better means that {words.ifBetter}; no difference makes{' '}
         {CAUSE_WORDS[diagnosis.weighed[1]!.cause].name.toLowerCase()} likelier.

@@ -14,6 +14,7 @@ import { dayWords } from '../season/dayWords';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { batchName } from '../today/todayWords';
 import { stageWords } from '../verdict/words';
+import { Headings } from './Headings';
 import { SIGN_WORDS } from './signWords';
 import type { Sign } from '@/core/judge/clinic/signs';
 
@@ -81,6 +82,7 @@ export function ClinicView() {
           {cases(open)}
         </section>
       )}
+      <Headings stands={stands} onOpen={begin} />
       <section aria-labelledby="which" className="space-y-2">
         <h2 id="which" className="text-lg font-semibold">
           Which plants?

@@ -113,7 +113,7 @@ const number = (label: string, unit: string, min: number, max: number): ToldFiel
 const yesNo = (label: string, yes = 'Yes', no = 'No'): ToldField => ({ kind: 'choice', label, options: [{ value: 'true', label: yes }, { value: 'false', label: no }] }); // prettier-ignore
 
 /** What a person can say that no plan knows, as questions. */
-export const TOLD_FIELDS: Readonly<Record<Exclude<keyof Told, 'happened'>, ToldField>> = {
+export const TOLD_FIELDS: Readonly<Record<Exclude<keyof Told, 'happened' | 'stem_m'>, ToldField>> = {
   night_C: number('How cold are the nights?', '°C', -30, 60),
   day_C: number('How warm are the days?', '°C', -30, 60),
   compost_C: number('How warm is the compost?', '°C', -30, 60),

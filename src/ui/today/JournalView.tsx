@@ -38,7 +38,7 @@ interface Entry {
 /** Everything that was seen and done, the newest first; searched, filtered, taken out. */
 export function JournalView() {
   const { sites } = useWorkspace();
-  const { lengthUnit } = useSettings();
+  const { lengthUnit, temperatureUnit } = useSettings();
   const site = useSite((s) => s.site);
   const [kind, setKind] = useState<LoggedKind | ''>('');
   const [search, setSearch] = useState('');
@@ -63,7 +63,9 @@ export function JournalView() {
   const found = entries.filter(
     (e) =>
       (kind === '' || e.logged.what === kind) &&
-      words.every((w) => `${e.name} ${e.crop?.name ?? ''} ${entryWords(e.logged, e.crop, lengthUnit)}`.toLowerCase().includes(w)),
+      words.every((w) =>
+        `${e.name} ${e.crop?.name ?? ''} ${entryWords(e.logged, e.crop, lengthUnit, temperatureUnit)}`.toLowerCase().includes(w),
+      ),
   );
   const shown = found.slice(0, most);
   return (
@@ -125,12 +127,13 @@ export function JournalView() {
                   ) : (
                     <b>{e.name}</b>
                   )}
-                  : {entryWords(e.logged, e.crop, lengthUnit)}
+                  : {entryWords(e.logged, e.crop, lengthUnit, temperatureUnit)}
                 </p>
                 <p className="font-narrow text-sm text-soft">{clockWords(e)}</p>
                 {e.logged.was?.map((was, k) => (
                   <p key={k} className="text-sm text-soft">
-                    Corrected; it said: {entryWords({ id: '', what: e.logged.what, stage: e.logged.stage, ...was }, e.crop, lengthUnit)},{' '}
+                    Corrected; it said:{' '}
+                    {entryWords({ id: '', what: e.logged.what, stage: e.logged.stage, ...was }, e.crop, lengthUnit, temperatureUnit)},{' '}
                     {longDayWords(was.day)}
                   </p>
                 ))}
@@ -140,7 +143,7 @@ export function JournalView() {
               <button
                 type="button"
                 className="grid size-9 shrink-0 place-items-center rounded-md hover:bg-sunk max-md:size-11"
-                aria-label={`Correct: ${e.name}, ${entryWords(e.logged, e.crop, lengthUnit)}`}
+                aria-label={`Correct: ${e.name}, ${entryWords(e.logged, e.crop, lengthUnit, temperatureUnit)}`}
                 aria-expanded={correcting === e.logged.id}
                 onClick={() => setCorrecting(correcting === e.logged.id ? null : e.logged.id)}
               >
@@ -149,7 +152,7 @@ export function JournalView() {
               <button
                 type="button"
                 className="grid size-9 shrink-0 place-items-center rounded-md hover:bg-sunk max-md:size-11"
-                aria-label={`Delete: ${e.name}, ${entryWords(e.logged, e.crop, lengthUnit)}`}
+                aria-label={`Delete: ${e.name}, ${entryWords(e.logged, e.crop, lengthUnit, temperatureUnit)}`}
                 onClick={() => {
                   changeSite(sites, 'delete an entry', unlog(e.batch.id, e.logged.id));
                   focusHeadingIfLost();

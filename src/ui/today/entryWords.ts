@@ -1,6 +1,7 @@
 import type { Crop } from '@/core/things/crop/Crop';
 import type { Logged, LoggedKind } from '@/core/site/stand/Logged';
 import { showLength, type LengthUnit } from '@/core/units/length';
+import { showTemperature, type TemperatureUnit } from '@/core/units/temperature';
 import { stageWords } from '../verdict/words';
 
 /** What each kind of entry is called. */
@@ -20,10 +21,12 @@ export const ENTRY_KINDS: Readonly<Record<LoggedKind, string>> = {
   note: 'Note',
   photo: 'Photo',
   'next-time': 'Next time',
+  air: 'Air',
+  solution: 'EC and pH',
 };
 
 /** An entry in words. */
-export function entryWords(l: Logged, crop: Crop | undefined, unit: LengthUnit): string {
+export function entryWords(l: Logged, crop: Crop | undefined, unit: LengthUnit, temperature: TemperatureUnit = 'C'): string {
   const text = l.text ? `: ${l.text}` : '';
   switch (l.what) {
     case 'height':
@@ -36,6 +39,16 @@ export function entryWords(l: Logged, crop: Crop | undefined, unit: LengthUnit):
       return l.text ?? '';
     case 'harvest':
       return `${ENTRY_KINDS.harvest}${l.weight_g === undefined ? '' : `, ${l.weight_g} g`}${text}`;
+    case 'air': {
+      const { low = null, high = null, humidity = null } = l.air ?? {};
+      const degrees = (c: number) => showTemperature(c, temperature);
+      const span = low !== null && high !== null ? `${degrees(low)} to ${degrees(high)}` : low !== null ? `lowest ${degrees(low)}` : high !== null ? `highest ${degrees(high)}` : ''; // prettier-ignore
+      return [span, humidity === null ? '' : `${humidity} % humidity`].filter(Boolean).join(', ') + text;
+    }
+    case 'solution': {
+      const { ec = null, ph = null } = l.solution ?? {};
+      return [ec === null ? '' : `EC ${ec} mS/cm`, ph === null ? '' : `pH ${ph}`].filter(Boolean).join(', ') + text;
+    }
     case 'emerged':
       return `up${text}`;
     default:

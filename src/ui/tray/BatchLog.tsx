@@ -35,6 +35,7 @@ import { PhotoStrip } from '../photos/PhotoStrip';
 import { TakePhoto } from '../photos/TakePhoto';
 import { say } from '../shell/toastStore';
 import { heightDoubtWords } from './heightDoubtWords';
+import { MeasuredEntry } from './MeasuredEntry';
 import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { stageWords } from '../verdict/words';
 
@@ -55,7 +56,7 @@ const DONE: typeof SEEN = [
 /** What is seen of a tray, written down with one press; the chart follows. */
 export function BatchLog({ tray }: { tray: BenchTray }) {
   const { sites } = useWorkspace();
-  const { lengthUnit } = useSettings();
+  const { lengthUnit, temperatureUnit } = useSettings();
   const today = useToday();
   const { batch, crop, stage } = tray;
   const name = trayName(tray);
@@ -101,6 +102,7 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
       <PhotoStrip batch={batch} name={name} />
       <NextTime cropId={batch.cropId} />
       <WrittenNote batchId={batch.id} on={on} write={write} />
+      <MeasuredEntry batchId={batch.id} on={on} write={write} />
       <div className="flex flex-wrap items-end gap-3">
         <LengthField
           key={`${on} ${batch.log.length}`}
@@ -148,11 +150,11 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
           {newestFirst.map((l) => (
             <li key={l.id} className="flex items-center gap-2 border-t border-line">
               <span className="w-24 shrink-0 text-soft">{dayWords(l.day)}</span>
-              <span className="flex-1">{entryWords(l, tray.crop, lengthUnit)}</span>
+              <span className="flex-1">{entryWords(l, tray.crop, lengthUnit, temperatureUnit)}</span>
               <button
                 type="button"
                 className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11"
-                aria-label={`Strike out ${entryWords(l, tray.crop, lengthUnit)}, ${dayWords(l.day)}`}
+                aria-label={`Strike out ${entryWords(l, tray.crop, lengthUnit, temperatureUnit)}, ${dayWords(l.day)}`}
                 onClick={() => write('Struck out', unlog(batch.id, l.id))}
               >
                 <X size={16} aria-hidden />

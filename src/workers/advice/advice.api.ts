@@ -1,5 +1,7 @@
 import type { Advice, Progress } from '../../core/plan/advice/advise';
 import type { AdviceQuestion } from '../../core/plan/advice/AdviceQuestion';
+import type { MendQuestion, PlanMend } from '../../core/plan/clinic/mendByPlan';
+import type { Treatment } from '../../core/judge/clinic/Cause';
 import type { CompareAsked, LampFit } from '../../core/plan/buying/compareLamps';
 import type { SettingsFor, SettingsQuestion } from '../../core/plan/advice/settingsFor';
 
@@ -8,4 +10,5 @@ export interface AdviceApi {
   advise(question: AdviceQuestion, progress: Progress): Promise<Advice>;
   settings(question: SettingsQuestion): SettingsFor;
   compareLamps(question: CompareAsked): LampFit[];
+  mends(question: MendQuestion, treatments: readonly Treatment[]): PlanMend[];
 }

@@ -1,6 +1,8 @@
 import { proxy, wrap } from 'comlink';
 import type { Advice } from '../../core/plan/advice/advise';
 import type { AdviceQuestion } from '../../core/plan/advice/AdviceQuestion';
+import type { MendQuestion, PlanMend } from '../../core/plan/clinic/mendByPlan';
+import type { Treatment } from '../../core/judge/clinic/Cause';
 import type { CompareAsked, LampFit } from '../../core/plan/buying/compareLamps';
 import type { SettingsFor, SettingsQuestion } from '../../core/plan/advice/settingsFor';
 import { newLife } from '../life';
@@ -18,6 +20,7 @@ export interface AdviceWorker {
   advise(question: AdviceQuestion, onJudged: (judged: number) => void): Search;
   settings(question: SettingsQuestion): Promise<SettingsFor>;
   compareLamps(question: CompareAsked): Promise<LampFit[]>;
+  mends(question: MendQuestion, treatments: readonly Treatment[]): Promise<PlanMend[]>;
   stop(): void;
 }
 
@@ -42,6 +45,7 @@ export function startAdviceWorker(): AdviceWorker {
     },
     settings: (question) => ask((w) => w.settings(question)),
     compareLamps: (question) => ask((w) => w.compareLamps(question)),
+    mends: (question, treatments) => ask((w) => w.mends(question, treatments)),
     stop,
   };
 }
@@ -67,6 +71,7 @@ function startOnce(): AdviceWorker {
     },
     settings: (question) => ask(() => remote.settings(question)),
     compareLamps: (question) => ask(() => remote.compareLamps(question)),
+    mends: (question, treatments) => ask(() => remote.mends(question, treatments)),
     stop,
   };
 }

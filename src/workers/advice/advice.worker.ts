@@ -2,10 +2,11 @@ import { expose } from 'comlink';
 import { holdLife } from '../life';
 import { advise } from '../../core/plan/advice/advise';
 import { compareLamps } from '../../core/plan/buying/compareLamps';
+import { mendsByPlan } from '../../core/plan/clinic/mendByPlan';
 import { tables } from '../../core/things/tables/libraryTables';
 import { settingsFor } from '../../core/plan/advice/settingsFor';
 import type { AdviceApi } from './advice.api';
 
-const api: AdviceApi = { advise, settings: settingsFor, compareLamps: (question) => compareLamps(question, tables) };
+const api: AdviceApi = { advise, settings: settingsFor, compareLamps: (question) => compareLamps(question, tables), mends: mendsByPlan };
 expose(api);
 holdLife(self);

@@ -8,6 +8,7 @@ import { daylightDose, photoperiodOf } from '../../judge/dose/LightDay';
 import { MOL_SECONDS } from '../../judge/dose/dli';
 import type { TrayLight } from '../../answer/bench/BenchQuestion';
 import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
+import type { AirSeen } from '../../site/stand/Logged';
 import type { Day } from '../../units/day';
 import type { Dli, Ppfd } from '../../units/quantities';
 
@@ -69,6 +70,8 @@ export function placeOf(places: readonly number[]): Place {
   return SIDES.some((side) => places.every((p) => side.includes(p))) ? 'one-side' : 'edge';
 }
 
+/** A pH is as it was for so many days. */
+const AS_IT_WAS = 30;
 /** Changes of longer ago show no more, days. */
 const LATELY = 10;
 const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length;
@@ -92,6 +95,10 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
   const faces = tier.lamps.map((l) => l.fitting.face - tray.canopy);
   const since = kase.since ?? kase.opened;
   const lately = batch.log.filter((l) => l.day <= since && l.day > since - LATELY);
+  // What was written down lately goes where the person has not said anything in the case itself.
+  const air = batch.log.filter((l) => l.air && l.day <= day && l.day > day - LATELY).map((l) => l.air!);
+  const ph = batch.log.filter((l) => l.solution?.ph != null && l.day <= day && l.day > day - AS_IT_WAS).at(-1)?.solution?.ph;
+  const latest = (of: (a: AirSeen) => number | null): number | null => air.map(of).findLast((v) => v !== null) ?? null;
   const fed = batch.log.filter((l) => l.what === 'fed' && l.day <= day).at(-1);
   const ageDays = batch.age ?? null;
   const fan = stand.stand.plugged.some((p) => p.kind === 'fan');
@@ -126,17 +133,17 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
       isBlackout: false,
     },
     air: {
-      day: told.day_C ?? null,
-      night: told.night_C ?? null,
+      day: told.day_C ?? latest((a) => a.high),
+      night: told.night_C ?? latest((a) => a.low),
       hasFan: told.hasFan ?? (fan ? true : null),
-      humidity: told.humidity_percent ?? null,
+      humidity: told.humidity_percent ?? latest((a) => a.humidity),
       isDraughty: told.isDraughty ?? null,
     },
     roots: {
       temperature: told.compost_C ?? null,
       isMatOn: told.isMatOn ?? null,
       water: told.water ?? null,
-      ph: told.ph ?? null,
+      ph: told.ph ?? ph ?? null,
       isHardWater: null,
       isPotSmall:
         told.isPotSmall ??

@@ -6,9 +6,12 @@ import { weighCauses, type Weighed } from '../../judge/clinic/weighCauses';
 import type { Day } from '../../units/day';
 import { circumstancesOf, type Standing } from './circumstancesOf';
 
+/** The stem is looked at by itself. */
+export type Askable = Exclude<keyof Told, 'stem_m'>;
+
 /** A question whose answer would tell most. */
 export interface Asked {
-  readonly field: keyof Told;
+  readonly field: Askable;
   /** How much the shares would move, on average over its answers: 0 … 1. */
   readonly worth: number;
 }
@@ -76,7 +79,7 @@ function factsOfTests(tests: readonly TestRun[]): Fact[] {
 }
 
 /** Answers that a person could give, by what they are of. */
-const ANSWERS: { readonly [K in keyof Told]-?: readonly NonNullable<Told[K]>[] } = {
+const ANSWERS: { readonly [K in Askable]-?: readonly NonNullable<Told[K]>[] } = {
   night_C: [8, 16, 24],
   day_C: [14, 21, 29],
   compost_C: [10, 20, 28],
@@ -98,7 +101,7 @@ const ANSWERS: { readonly [K in keyof Told]-?: readonly NonNullable<Told[K]>[] }
 /** Of what nobody has said yet, what would move the shares most: half of the sum of all moves, over the answers. */
 function questionsFor(kase: ClinicCase, now: readonly Weighed[], weigh: (c: ClinicCase) => readonly Weighed[]): Asked[] {
   const shares = new Map(now.map((w) => [w.cause, w.share]));
-  return (Object.keys(ANSWERS) as (keyof Told)[])
+  return (Object.keys(ANSWERS) as Askable[])
     .filter((field) => kase.told[field] === undefined)
     .map((field) => {
       const answers = ANSWERS[field] as readonly unknown[];

@@ -22,6 +22,8 @@ export interface Told {
   readonly humidity_percent?: number;
   readonly ph?: number;
   readonly daysInDark?: number;
+  /** From the compost to the seed leaves. */
+  readonly stem_m?: number;
   readonly water?: (typeof WATERED)[number];
   readonly fed?: (typeof FED)[number];
   readonly hasFan?: boolean;

@@ -14,7 +14,7 @@ const withBatch =
   (site) => ({ ...site, batches: site.batches.map((b) => (b.id === batchId ? change(b) : b)) });
 
 /** Of these there may be several a day. */
-const MANY: readonly Logged['what'][] = ['note', 'trouble', 'harvest', 'watered', 'moved', 'photo', 'next-time'];
+const MANY: readonly Logged['what'][] = ['note', 'trouble', 'harvest', 'watered', 'moved', 'photo', 'next-time', 'solution'];
 
 /** Writes down what was seen. Of most kinds there is one entry a day: the later word counts. */
 export const logIt = (batchId: string, entry: Logged): Change =>

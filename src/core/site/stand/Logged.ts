@@ -18,8 +18,24 @@ export const LOGGED_KINDS = [
   'note',
   'photo',
   'next-time',
+  'air',
+  'solution',
 ] as const;
 export type LoggedKind = (typeof LOGGED_KINDS)[number];
+
+/** The air about a batch since the day before: °C, and relative humidity in %; null: not looked at. */
+export interface AirSeen {
+  readonly low: number | null;
+  readonly high: number | null;
+  readonly humidity: number | null;
+}
+
+/** What a feed, or what runs off, was measured to be; null: not measured. */
+export interface SolutionSeen {
+  /** At 25 °C, mS/cm. */
+  readonly ec: number | null;
+  readonly ph: number | null;
+}
 
 /** What an entry said before a correction. */
 export type LoggedBefore = Pick<Logged, 'day' | 'height' | 'text' | 'weight_g'>;
@@ -42,6 +58,10 @@ export interface Logged {
   readonly photoId?: string;
   /** What stood here before it was corrected, the oldest first; left out: never corrected. */
   readonly was?: readonly LoggedBefore[];
+  /** Of `air` alone. */
+  readonly air?: AirSeen;
+  /** Of `solution` alone. */
+  readonly solution?: SolutionSeen;
   /** Of `harvest` alone: fresh, without the tray; left out: not weighed. */
   readonly weight_g?: number;
 }

@@ -1,0 +1,77 @@
+import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
+import { judgeTray } from '../../answer/bench/judgeTray';
+import type { TrayLight } from '../../answer/bench/BenchQuestion';
+import { plantAfter, stateOf, type Plant, type PlantState } from '../../judge/growth/Plant';
+import { receivedOf } from '../../judge/dose/LightDay';
+import { MOL_SECONDS } from '../../judge/dose/dli';
+import type { Certainty } from '../../judge/uncertainty/certainty';
+import { hardLimitsOf } from '../../judge/verdict/hardLimits';
+import { heightAt } from '../../things/crop/heightAt';
+import type { Crop, Stage } from '../../things/crop/Crop';
+import { plantAreaOf } from '../../site/stand/footprint';
+import type { Share } from '../../units/quantities';
+import { daylightDose } from '../../judge/dose/LightDay';
+import { ninths } from './circumstancesOf';
+
+/** A tray that goes wrong if nothing is changed, and before it shows. */
+export interface Heading {
+  readonly trayId: string;
+  readonly towards: Exclude<PlantState, 'sound'>;
+  /** Days from now until it shows. */
+  readonly days: number;
+  /** Of the nine places of the tray those where it happens. */
+  readonly places: readonly number[];
+  /** How much of the least dose the worst place gets; over the largest for burning. */
+  readonly share: Share;
+  readonly certainty: Certainty;
+}
+
+/** As far ahead as it is looked: the next stage has other needs, and weather and hands change things. */
+const AHEAD_days = 14;
+
+/**
+ * Whether a tray is heading for trouble: its plants grown on from as they are by the light that each of its nine places gets today, hour
+ * for hour, by the growth model of judge/growth. What shows already is not foretold.
+ *
+ * @returns null for plants without an age, for those that stay, and where all goes well
+ */
+export function headingFor(tier: BenchTier, tray: BenchTray, light: TrayLight): Heading | null {
+  const { batch, crop } = tray;
+  const age = batch.age;
+  if (age === undefined || age < 0 || crop.stages[0]!.fromDay === null) return null;
+  const usual = heightAt(crop, age);
+  const start: Plant = { age, height: Math.min(tray.plantHeight, usual * 1.29), grown: age, harm: 0, missed: 0 };
+  const found = ninths(light, plantAreaOf(tray.tray)).map((ppfd) => firstTrouble(start, ppfd, tier, crop, batch.plan));
+  const first = found.filter((f) => f !== null).sort((a, b) => a.days - b.days)[0];
+  if (!first) return null;
+  const places = found.flatMap((f, i) => (f && f.towards === first.towards && f.days <= first.days + 2 ? [i] : []));
+  const stage = stageAt(crop, age);
+  const nine = ninths(light, plantAreaOf(tray.tray)).map((p) => p * tier.hours * MOL_SECONDS + daylightDose(tier.day));
+  const share =
+    first.towards === 'burnt'
+      ? Math.max(...places.map((p) => nine[p]!)) / stage.dliMax
+      : Math.min(...places.map((p) => nine[p]!)) / stage.dliMin;
+  return {
+    trayId: tray.tray.id,
+    towards: first.towards,
+    days: first.days,
+    places,
+    share,
+    certainty: judgeTray(tier, tray, light).verdict.certainty,
+  };
+}
+
+function firstTrouble(start: Plant, ppfd: number, tier: BenchTier, crop: Crop, plan: BenchTray['batch']['plan']) {
+  const got = receivedOf({ weakest: ppfd, mean: ppfd, strongest: ppfd }, tier.day);
+  let plant = start;
+  for (let days = 1; days <= AHEAD_days; days++) {
+    const stage = stageAt(crop, plant.age);
+    const day = { dli: got.mean, strongestPpfd: got.strongestPpfd, photoperiod: got.photoperiod, heat: 0 };
+    plant = plantAfter(plant, day, crop, stage, hardLimitsOf(stage, crop, plan, plant.age));
+    const state = stateOf(plant, crop);
+    if (state !== 'sound') return { towards: state, days };
+  }
+  return null;
+}
+
+const stageAt = (crop: Crop, age: number): Stage => crop.stages.findLast((s) => (s.fromDay ?? 0) <= age) ?? crop.stages[0]!;

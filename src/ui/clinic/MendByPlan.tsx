@@ -1,0 +1,85 @@
+'use client';
+import { useEffect, useState } from 'react';
+import type { Treatment } from '@/core/judge/clinic/Cause';
+import type { Standing } from '@/core/plan/clinic/circumstancesOf';
+import type { PlanMend } from '@/core/plan/clinic/mendByPlan';
+import type { TestEffect } from '@/core/plan/clinic/testEffect';
+import { applyMove } from '@/core/plan/advice/applyMove';
+import type { Stage } from '@/core/things/crop/Crop';
+import { showLength } from '@/core/units/length';
+import { changeSite, undo } from '@/store/site/siteStore';
+import { moveWords } from '../bench/moveWords';
+import { Button } from '../parts/Button';
+import { focusHeadingIfLost } from '../shell/focusHeading';
+import { say } from '../shell/toastStore';
+import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { doseNumber } from '../stage/lightWords';
+
+/** What the plan can do of what mends it, worked out beside the page; empty until it is. */
+export function useMends(treatments: readonly Treatment[], { stand, tray, light }: Standing, isWanted: boolean): readonly PlanMend[] {
+  const { mendsOf, lightOfStand, sites } = useWorkspace();
+  const [found, setFound] = useState<{ readonly of: string; readonly stand: unknown; readonly mends: readonly PlanMend[] } | null>(null);
+  const key = treatments.join(' ');
+  useEffect(() => {
+    if (!isWanted || !light || key === '') return;
+    let isGone = false;
+    const { site } = sites.getState();
+    const trayId = tray.tray.id;
+    lightOfStand(stand)
+      .then((answer) =>
+        mendsOf({ site, standId: stand.stand.id, scope: { of: 'tray', id: trayId }, answer }, key.split(' ') as Treatment[]),
+      )
+      .then((mends) => !isGone && setFound({ of: key, stand, mends }))
+      // What could not be worked out is not offered; the words stand without it.
+      .catch(() => undefined);
+    return () => {
+      isGone = true;
+    };
+  }, [key, stand, tray.tray.id, light, isWanted, mendsOf, lightOfStand, sites]);
+  return found && found.of === key && found.stand === stand ? found.mends : [];
+}
+
+/** A treatment that is a change of the plan: what it is here, what the tray would get, and the press that does it. */
+export function MendByPlan({ mend, standing }: { mend: PlanMend | null; standing: Standing }) {
+  const { sites } = useWorkspace();
+  const { lengthUnit } = useSettings();
+  const lamps = useSite((s) => s.site.lamps);
+  if (!mend) return null;
+  const words = moveWords(mend.move, standing.stand, lamps, lengthUnit);
+  const standId = standing.stand.stand.id;
+  const apply = () => {
+    const made = changeSite(sites, words, (s) =>
+      applyMove({ ...s, stands: s.stands.map((x) => (x.id === standId ? { ...x, laidOut: false } : x)) }, mend.move),
+    );
+    if (made) say(`${words}: done in the plan.`, { label: 'Undo', run: () => undo(sites) });
+    focusHeadingIfLost();
+  };
+  return (
+    <span className="mt-1 mb-2 flex flex-wrap items-center gap-x-3 gap-y-1">
+      <span className="text-soft">
+        {words}: weakest {doseNumber(mend.before.weakest)} to {doseNumber(mend.after.weakest)}, strongest{' '}
+        {doseNumber(mend.before.strongest)} to {doseNumber(mend.after.strongest)} mol/m²/day
+      </span>
+      <Button onClick={apply} aria-label={`Change the plan: ${words}`}>
+        Change the plan
+      </Button>
+    </span>
+  );
+}
+
+/** What a test does to the dose of the half that is changed. */
+export function EffectWords({ effect: { before, after, nearer, hours }, stage }: { effect: TestEffect; stage: Stage }) {
+  const { lengthUnit } = useSettings();
+  const how =
+    nearer !== null
+      ? `${showLength(Math.abs(nearer), lengthUnit)} ${nearer > 0 ? 'nearer to' : 'farther from'} the lamp`
+      : hours !== null
+        ? `${Math.abs(hours).toFixed(hours % 1 === 0 ? 0 : 1)} h ${hours > 0 ? 'more' : 'less'}`
+        : 'there';
+  return (
+    <>
+      {how[0]!.toUpperCase() + how.slice(1)}, it gets <b>{doseNumber(after)}</b> instead of {doseNumber(before)} mol/m²/day (it needs{' '}
+      {doseNumber(stage.dliMin)} to {doseNumber(stage.dliMax)}).
+    </>
+  );
+}

@@ -1,0 +1,82 @@
+'use client';
+import { FlaskConical, ThermometerSun } from 'lucide-react';
+import { useState } from 'react';
+import { readConductivity } from '@/core/judge/feed/feed';
+import { logIt } from '@/core/site/growth/changeGrowth';
+import { ok } from '@/core/units/result';
+import type { changeSite } from '@/store/site/siteStore';
+import { Button } from '../parts/Button';
+import { MaybeNumberField } from '../parts/MaybeNumberField';
+import { TemperatureField } from '../parts/TemperatureField';
+import { TypedField } from '../parts/TypedField';
+import { loggedNow } from '../season/loggedNow';
+
+/** Temperatures with humidity, and EC with pH, as they were measured on a day; the clinic knows them from then on. */
+export function MeasuredEntry({
+  batchId,
+  on,
+  write,
+}: {
+  batchId: string;
+  on: number;
+  write(words: string, change: Parameters<typeof changeSite>[2]): void;
+}) {
+  // prettier-ignore
+  const [low, setLow] = useState<number | null>(null);
+  const [high, setHigh] = useState<number | null>(null);
+  const [humidity, setHumidity] = useState<number | null>(null);
+  const [ecText, setEcText] = useState('');
+  const [ph, setPh] = useState<number | null>(null);
+  const ec = readConductivity(ecText);
+  const isTurned = low !== null && high !== null && low > high;
+  return (
+    <details>
+      <summary className="min-h-9 cursor-pointer font-semibold max-md:min-h-11">Temperature, humidity, EC and pH</summary>
+      <div className="space-y-3 pt-2">
+        <div className="flex flex-wrap items-end gap-3">
+          <TemperatureField label="lowest" value={low} min={-30} max={60} onChange={setLow} />
+          <TemperatureField label="highest" value={high} min={-30} max={60} onChange={setHigh} />
+          <MaybeNumberField label="humidity" value={humidity} min={0} max={100} unit="%" inputClassName="w-16" onChange={setHumidity} />
+          <Button
+            disabled={isTurned || (low === null && high === null && humidity === null)}
+            onClick={() => {
+              write('Air', logIt(batchId, { ...loggedNow(on), what: 'air', height: null, stage: null, air: { low, high, humidity } }));
+              setLow(null);
+              setHigh(null);
+              setHumidity(null);
+            }}
+          >
+            <ThermometerSun size={17} aria-hidden /> Add air
+          </Button>
+        </div>
+        {isTurned && <p className="text-copper">The lowest is above the highest. Swap them.</p>}
+        <div className="flex flex-wrap items-end gap-3">
+          <TypedField<string>
+            label="EC with its unit"
+            shown={ecText}
+            read={(t) => ok(t.trim())}
+            refuse={(t) =>
+              t === '' || readConductivity(t) !== null
+                ? null
+                : 'Type the unit too: mS/cm, µS/cm, or ppm with its scale (500, 640 or 700), such as 450 ppm (500).'
+            }
+            hint="Such as 1.2 mS/cm."
+            inputClassName="w-36"
+            onChange={setEcText}
+          />
+          <MaybeNumberField label="pH" value={ph} min={0} max={14} inputClassName="w-16" onChange={setPh} />
+          <Button
+            disabled={ec === null && ph === null}
+            onClick={() => {
+              write('EC and pH', logIt(batchId, { ...loggedNow(on), what: 'solution', height: null, stage: null, solution: { ec: ec === null ? null : Math.round(ec * 1000) / 1000, ph } })); // prettier-ignore
+              setEcText('');
+              setPh(null);
+            }}
+          >
+            <FlaskConical size={17} aria-hidden /> Add EC and pH
+          </Button>
+        </div>
+      </div>
+    </details>
+  );
+}
