@@ -15,7 +15,7 @@ import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { CAUSE_WORDS, TEST_WORDS, TREATMENT_WORDS } from './causeWords';
-import { EffectWords, MendByPlan, useMends } from './MendByPlan';
+import { EffectWords, MendByPlan, RestartWords, useMends } from './MendByPlan';
 import { factorWords, factWords, SOURCE_WORDS } from './factWords';
 import { SIGN_WORDS } from './signWords';
 import { ToldQuestions } from './ToldQuestions';
@@ -103,6 +103,7 @@ export function CausesPanel({ kase, diagnosis, standing, isLit }: CausesPanelPro
           {diagnosis.treatments.map((t) => (
             <li key={t}>
               {TREATMENT_WORDS[t]}
+              {t === 'restart' && <RestartWords standing={standing} />}
               <MendByPlan mend={mends.find((m) => m.treatment === t) ?? null} standing={standing} />
             </li>
           ))}

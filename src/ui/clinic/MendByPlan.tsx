@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Treatment } from '@/core/judge/clinic/Cause';
 import type { Standing } from '@/core/plan/clinic/circumstancesOf';
 import type { PlanMend } from '@/core/plan/clinic/mendByPlan';
+import { sownAgain } from '@/core/plan/clinic/sownAgain';
 import type { TestEffect } from '@/core/plan/clinic/testEffect';
 import { applyMove } from '@/core/plan/advice/applyMove';
 import type { Stage } from '@/core/things/crop/Crop';
@@ -10,9 +11,10 @@ import { showLength } from '@/core/units/length';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { moveWords } from '../bench/moveWords';
 import { Button } from '../parts/Button';
+import { dayWords, daysWords } from '../season/dayWords';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
-import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 
 /** What the plan can do of what mends it, worked out beside the page; empty until it is. */
@@ -81,5 +83,22 @@ export function EffectWords({ effect: { before, after, nearer, hours }, stage }:
       {how[0]!.toUpperCase() + how.slice(1)}, it gets <b>{doseNumber(after)}</b> instead of {doseNumber(before)} mol/m²/day (it needs{' '}
       {doseNumber(stage.dliMin)} to {doseNumber(stage.dliMax)}).
     </>
+  );
+}
+
+/** What sowing again does to its dates; that it is too late is said. */
+export function RestartWords({ standing: { tray } }: { standing: Standing }) {
+  const today = useToday();
+  const season = useSite((s) => s.site.season);
+  const { batch, crop } = tray;
+  const again = sownAgain(batch, crop, season?.batches.find((b) => b.batchId === batch.id), today); // prettier-ignore
+  if (!again) return null;
+  const { days, asNow, out } = again;
+  return (
+    <span className="block text-soft">
+      Sown again today, it is as far as now on {dayWords(asNow)}, {daysWords(days)} later.
+      {out && ` It was to go out on ${dayWords(out.planned)}; then it would be ${dayWords(out.then)}.`}
+      {out?.isTooLate && ` Too late for the planned day: the last day to sow for it was ${dayWords(out.latestSowing)}.`}
+    </span>
   );
 }

@@ -21,7 +21,7 @@ export type MendQuestion = AdviceQuestion & { readonly scope: { readonly of: 'tr
 /** How much better it must be to be worth the words: as for advice. */
 const WORTH = 0.02;
 
-const SO_MUCH_LEFT = 0.92;
+const SO_MUCH_LEFT = 0.97;
 /** Of the best by the quick estimate so many are worked out, until one stands. */
 const WORKED_OUT = 3;
 

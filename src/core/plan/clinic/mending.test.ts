@@ -10,6 +10,7 @@ import { practiceSite, type PracticeTier } from '../practice/practiceSite';
 import { circumstancesOf, ninths, type Standing } from './circumstancesOf';
 import { headingFor } from './headingFor';
 import { mendsByPlan } from './mendByPlan';
+import { sownAgain } from './sownAgain';
 import { testEffect } from './testEffect';
 import { plantAreaOf } from '../../site/stand/footprint';
 
@@ -124,4 +125,12 @@ test('what was written down of the air is known to the clinic, unless the person
   const warm: Standing = { ...s, tray: { ...s.tray, batch: { ...s.tray.batch, log: [...s.tray.batch.log, entry] } } };
   expect(circumstancesOf(kase, warm, TODAY).air).toMatchObject({ night: 23, day: 27 });
   expect(circumstancesOf({ ...kase, told: { night_C: 12 } }, warm, TODAY).air).toMatchObject({ night: 12, day: 27 });
+});
+
+test('starting over sets it back by the days since it was sown, and says when that is too late', () => {
+  const tomato = tables.crop('tomato')!;
+  const planned = { out: TODAY + 40 } as Parameters<typeof sownAgain>[2];
+  const weeks = tomato.sowing!.weeksBefore.least + tomato.sowing!.plantOutWeeksAfter;
+  expect(sownAgain({ sown: TODAY - 21 }, tomato, planned, TODAY)).toEqual({ days: 21, asNow: TODAY + 21, out: { planned: TODAY + 40, then: TODAY + 61, latestSowing: TODAY + 40 - 7 * weeks, isTooLate: 7 * weeks > 40 } }); // prettier-ignore
+  expect(sownAgain({ sown: null }, tomato, undefined, TODAY)).toBeNull();
 });
