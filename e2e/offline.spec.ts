@@ -16,7 +16,7 @@ test('the network is unplugged while a note is typed: it is kept, all places ope
   // All of it is in the browser: the pages, and those of this household's trays and stands.
   const href = (await page.getByRole('link', { name: 'Sage' }).first().getAttribute('href'))!;
   const isKept = (address: string) => page.evaluate(async (a) => (await caches.match(a)) !== undefined, address);
-  await expect.poll(() => isKept(href), { timeout: 90_000 }).toBe(true);
+  for (const address of [href, '/stands/demo-sill/bench']) await expect.poll(() => isKept(address), { timeout: 90_000 }).toBe(true);
   await page.getByRole('link', { name: 'Sage' }).first().tap();
   await page.getByRole('textbox', { name: 'In your own words' }).fill('Dry at the rim');
   await context.setOffline(true);
@@ -42,5 +42,18 @@ test('the network is unplugged while a note is typed: it is kept, all places ope
   }
   await page.goto('/today/journal');
   await expect(page.getByRole('list', { name: 'Entries' })).toContainText('Sage: Watered');
+  // Light is worked out by workers, which come from what is kept as well.
+  await page.goto('/stands/demo-sill/bench');
+  await expect(page.getByTestId('tray-map').first()).toBeVisible({ timeout: 60_000 });
   await context.setOffline(false);
+});
+
+test('on a second visit, with everything kept, light is worked out as on the first', async ({ page }) => {
+  await page.goto('/stands/demo-sill/bench');
+  await expect(page.getByTestId('tray-map').first()).toBeVisible({ timeout: 60_000 });
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null, undefined, { timeout: 90_000 });
+  await page.reload();
+  await expect(page.getByTestId('tray-map').first()).toBeVisible({ timeout: 60_000 });
+  await page.goto('/clinic');
+  await expect(page.getByRole('heading', { name: 'Heading for trouble' })).toBeVisible({ timeout: 60_000 });
 });

@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { generateSW } from 'workbox-build';
 
@@ -43,5 +43,18 @@ const { count, size, warnings } = await generateSW({
     },
   ],
 });
+/*
+ * What starts a worker finds its parts in the fragment of its own address. An answer that was kept has an address without one, and would
+ * be the worker's; an answer made anew has none, and leaves the worker the address that was asked for.
+ */
+const forWorkers = `self.addEventListener('fetch', (event) => {
+  if (event.request.destination !== 'worker') return;
+  event.stopImmediatePropagation();
+  event.respondWith(
+    caches.match(event.request).then((kept) => (kept ? new Response(kept.body, { status: kept.status, headers: kept.headers }) : fetch(event.request))),
+  );
+});
+`;
+writeFileSync('public/sw.js', forWorkers + readFileSync('public/sw.js', 'utf8'));
 for (const warning of warnings) console.warn(warning);
 console.log(`Kept for work without the server: ${count} files, ${(size / 1e6).toFixed(1)} MB`);

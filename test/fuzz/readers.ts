@@ -21,6 +21,7 @@ import { readClock } from '../../src/core/units/clock';
 import { readLength } from '../../src/core/units/length';
 import { readLight } from '../../src/core/units/light';
 import { exportSite } from '../../src/store/files/exportSite';
+import { linkOf, readLink } from '../../src/store/files/showLink';
 import { mergeSite } from '../../src/store/files/mergeSite';
 import { readSiteText } from '../../src/store/files/readSiteText';
 import { readTableText } from '../../src/store/files/readTableText';
@@ -110,6 +111,18 @@ const meterWorld = () => JSON.stringify({ kindId: 'lux-basic', seed: 3, lampFact
 export const fuzzedReaders = (): readonly FuzzedReader[] => [
   { name: 'site file', json: true, samples: siteSamples(), read: readsBack },
   { name: 'site text', json: false, samples: siteSamples().slice(1), read: readsBack },
+  {
+    name: 'link',
+    json: false,
+    samples: ['demo-sill', 'demo-landing'].map((id) => {
+      const link = linkOf(demoSite('en-GB', dayFrom(2027, 3, 15)), id, 'http://localhost');
+      return link.ok ? new URL(link.value).hash : '';
+    }),
+    read: (text) => {
+      const site = value(readLink(text));
+      if (site) readsBack(exportSite(site));
+    },
+  },
   {
     name: 'scene',
     json: true,

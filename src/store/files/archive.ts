@@ -5,14 +5,15 @@ import { fail, ok, type Problem, type Result } from '../../core/units/result';
 import { namedPhotos } from '../photos/namedPhotos';
 import { MOST_PHOTO_BYTES, photoProblem, type Photo, type Photos } from '../photos/photos';
 import { exportSite } from './exportSite';
-import { journalCsv } from './journalCsv';
+import { tablesCsv } from './tablesCsv';
 import { MAX_BYTES, readSiteText } from './readSiteText';
 
 /*
  * Everything in one file: a zip that any program opens. See docs/archive.md.
  *
  *     site.json               the site file, as it is exported by itself; first, so that nothing is kept before it is sound
- *     journal.csv             everything that was written down
+ *     *.csv                   the same as tables: tiers, lamps hung, trays, batches, timers, readings, season, own lamps, prices,
+ *                             clinic, trials, journal; for spreadsheets, not read back
  *     photos/<id>.jpg         each photo, and
  *     photos/<id>.thumb.jpg   the same, small
  */
@@ -44,7 +45,7 @@ export async function writeArchive(site: Site, photos: Photos | null, told: (don
     file.push(strToU8(content), true);
   };
   text(SITE, exportSite(site));
-  text('journal.csv', journalCsv(site));
+  for (const [name, table] of Object.entries(tablesCsv(site))) text(name, table);
   const ids = photos ? [...namedPhotos(site)] : [];
   for (const [i, id] of ids.entries()) {
     const photo = await photos!.get(id);

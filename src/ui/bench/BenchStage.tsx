@@ -62,6 +62,7 @@ export function BenchStage({ stand, hands }: { stand: BenchStand; hands: Hands }
           {width > 0 && (
             <div
               data-stage
+              data-picture="bench"
               className={clsx('relative', measuring && 'cursor-crosshair')}
               style={{ width: frame.width, height: frame.height }}
               onClick={() => hands.choose([])}

@@ -3,12 +3,14 @@ import { ChevronDown } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { DropdownMenu } from 'radix-ui';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { linkOf } from '@/store/files/showLink';
 import { exportSite } from '@/store/files/exportSite';
 import { writeScene } from '@/store/scene/writeScene';
 import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { copyStand, deleteStand } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';
+import { savePicture } from '../parts/savePicture';
 import { fileName, saveFile } from '../parts/saveFile';
 import { say } from '../shell/toastStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
@@ -33,6 +35,23 @@ export function StandMenu({ stand }: { stand: BenchStand }) {
     changeSite(sites, `delete ${name}`, deleteStand(id));
     say(`${name} is deleted.`, { label: 'Undo', run: () => undo(sites) });
   };
+  async function showLink() {
+    const made = linkOf(sites.getState().site, id, location.origin);
+    if (!made.ok) return say('This stand holds too much for a link. Save it as a file instead.');
+    try {
+      await navigator.clipboard.writeText(made.value);
+      say(
+        'The link is copied. Everything is in the link itself: whoever has it can see this stand. Journal, photos and prices are left out.',
+        {
+          label: 'Open it',
+          run: () => window.open(made.value, '_blank', 'noopener'),
+        },
+      );
+    } catch {
+      // Without a secure context there is no clipboard: the link opens, and can be copied from the address bar.
+      window.open(made.value, '_blank', 'noopener');
+    }
+  }
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
@@ -61,6 +80,14 @@ export function StandMenu({ stand }: { stand: BenchStand }) {
             onSelect={() => saveFile(fileName(`${name} scene`, 'json'), writeScene(stand), 'application/json')}
           >
             Save its scene for scripts
+          </DropdownMenu.Item>
+          {(['png', 'svg'] as const).map((kind) => (
+            <DropdownMenu.Item key={kind} className={ITEM} onSelect={() => void savePicture('bench', name, kind)}>
+              Save the picture as {kind.toUpperCase()}
+            </DropdownMenu.Item>
+          ))}
+          <DropdownMenu.Item className={ITEM} onSelect={() => void showLink()}>
+            Copy a link to show it
           </DropdownMenu.Item>
           <DropdownMenu.Separator className="my-1 h-px bg-line" />
           <DropdownMenu.Item className={ITEM} onSelect={remove}>

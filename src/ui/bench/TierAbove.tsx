@@ -129,6 +129,7 @@ export function TierAbove({ stand, tier: t, light, judged, focus, hands }: TierA
         tabIndex={0}
         aria-label={`Tier ${t.number} from above. Arrow keys read any point. ${probe.words ?? ''}`}
         data-testid="above"
+        data-picture="map"
         onPointerMove={(e) => probe.to(place(e))}
         onPointerDown={(e) => probe.to(place(e))}
         onPointerLeave={(e) => e.pointerType === 'mouse' && probe.to(null)}

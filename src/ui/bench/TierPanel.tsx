@@ -10,6 +10,7 @@ import { showMoney } from '@/core/units/money';
 import { CautionList } from '../caution/CautionList';
 import { newId } from '@/store/names/newId';
 import { Button } from '../parts/Button';
+import { PictureButtons } from '../parts/PictureButtons';
 import { MapShowsChoice } from '../parts/MapShowsChoice';
 import { Segments } from '../parts/Segments';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
@@ -89,6 +90,7 @@ export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: 
       <TierAbove stand={stand} tier={t} light={light} judged={judged} focus={focus ?? null} hands={hands} />
       <div className="flex flex-wrap items-center justify-between gap-2">
         <MapShowsChoice />
+        <PictureButtons of="map" name={`${stand.stand.name} tier ${t.number}`} words="the map" />
         {power > 0 && (
           <span className="text-sm text-soft" data-testid="tier-cost">
             {showMoney(runningCost(power, t.hours, site.price_per_kWh).perMonth, site.currency)} a month

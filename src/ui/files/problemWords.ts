@@ -44,6 +44,12 @@ export function problemWords({ code, at, found, expected }: Problem): string {
       return `The archive is damaged at ${at}. Was it cut short? Import an earlier one.`;
     case 'archive/too-many':
       return `There are more than ${expected} files in it.`;
+    case 'link/not-ours':
+      return 'The address has no stand in it.';
+    case 'link/damaged':
+      return 'The address was not copied whole, or was changed on the way.';
+    case 'link/too-long':
+      return 'The address is longer than any that is made here.';
     case 'handover/gone':
       return 'Nothing waits there any more. A code works once and for ten minutes: make a new one on the other device.';
     case 'handover/damaged':

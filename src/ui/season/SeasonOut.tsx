@@ -10,6 +10,7 @@ import { isoOf } from '@/core/units/day';
 import { seasonCsv, seasonJson } from '@/store/files/seasonText';
 import { zoneOf } from '@/store/files/writeChart';
 import { Button } from '../parts/Button';
+import { PictureButtons } from '../parts/PictureButtons';
 import { fileName, saveFile } from '../parts/saveFile';
 import { takenNow } from '../readings/takenNow';
 import { useSite } from '../shell/WorkspaceContext';
@@ -61,6 +62,7 @@ export function SeasonOut({ season, courses }: { season: SeasonPlan; courses: re
           </Button>
           <Button onClick={() => saveFile(fileName(season.name, 'csv'), seasonCsv(courses), 'text/csv')}>Dates as CSV</Button>
           <Button onClick={() => saveFile(fileName(season.name, 'json'), seasonJson(season))}>The plan as JSON</Button>
+          <PictureButtons of="season" name={season.name} words="the season" />
           <div className="border-t border-line pt-2">
             <ImportSeason label="Import another plan" />
           </div>

@@ -97,6 +97,7 @@ function Planned({ season }: { season: SeasonPlan }) {
         <div className="flex min-w-0 flex-col">
           <div
             ref={ref}
+            data-picture="season"
             className="min-w-0 overflow-x-auto"
             tabIndex={axis.width + labels > width ? 0 : -1}
             aria-label="Season, by day"
