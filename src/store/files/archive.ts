@@ -26,16 +26,23 @@ const MOST_FILES = 20_000;
 /** Read and written in pieces, so that the page goes on in between. */
 const PIECE = 1 << 20;
 
+/** Lets the page draw. */
+const breath = () => new Promise<void>((then) => setTimeout(then, 0));
+
 const dated = new Date(2027, 0, 1); // the same content makes the same file
 
 /** Writes a site and its photos. @param photos  null: without them @param told  how many photos of how many are in */
 export async function writeArchive(site: Site, photos: Photos | null, told: (done: number, of: number) => void = () => {}): Promise<Blob> {
   const zip = new Zip();
-  const parts: BlobPart[] = [];
+  let parts: BlobPart[] = [];
+  let loose = 0;
   const done = new Promise<void>((resolve, reject) => {
     zip.ondata = (error, piece, isLast) => {
       if (error) return reject(error);
       parts.push(piece as Uint8Array<ArrayBuffer>);
+      loose += piece.length;
+      // Given to the browser as it grows: all at once would hold up the page at the end.
+      if (loose > 16 * PIECE) [parts, loose] = [[new Blob(parts)], 0];
       if (isLast) resolve();
     };
   });
@@ -45,7 +52,11 @@ export async function writeArchive(site: Site, photos: Photos | null, told: (don
     file.push(strToU8(content), true);
   };
   text(SITE, exportSite(site));
-  for (const [name, table] of Object.entries(tablesCsv(site))) text(name, table);
+  await breath();
+  for (const [name, table] of Object.entries(tablesCsv(site))) {
+    text(name, table);
+    await breath();
+  }
   const ids = photos ? [...namedPhotos(site)] : [];
   for (const [i, id] of ids.entries()) {
     const photo = await photos!.get(id);
