@@ -25,7 +25,7 @@ export function BenchHeader({ stand, hands }: { stand: BenchStand; hands: Hands 
   const lit = stand.tiers.filter((t) => t.lamps.length > 0).length;
   const off = judged.filter((j) => j.verdict.says !== 'in-range').length;
   return (
-    <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-line bg-sheet px-3 py-2 md:px-5 print:hidden">
+    <header className="flex items-center gap-x-1.5 sm:flex-wrap sm:gap-x-2 gap-y-1 border-b border-line bg-sheet px-3 py-2 md:px-5 print:hidden">
       <h1 className="sr-only">Bench: {name}</h1>
       <TypedField
         key={id}
@@ -35,30 +35,30 @@ export function BenchHeader({ stand, hands }: { stand: BenchStand; hands: Hands 
         read={(text) => (text.trim() ? ok(text.trim().slice(0, 120)) : fail({ code: 'name/empty', at: '' }))}
         onChange={(v) => changeSite(sites, 'rename', changeStand(id, { name: v }))}
         hint="A name, such as Map-room rack."
-        className="min-w-0"
-        inputClassName="w-52 max-w-full text-ellipsis border-transparent! bg-transparent! text-xl hover:border-line! px-1!"
+        className="min-w-0 max-sm:flex-1"
+        inputClassName="w-52 max-w-full max-sm:w-full text-ellipsis border-transparent! bg-transparent! text-xl hover:border-line! px-1!"
       />
-      <p className="text-soft" data-testid="stand-line">
+      <p className="text-soft max-sm:sr-only" data-testid="stand-line">
         {stand.tiers.length > 1 && `${lit} of ${stand.tiers.length} tiers lit · `}
         {trays} {trays === 1 ? 'tray' : 'trays'}
         {judged.length > 0 && (off === 0 ? ' · all in range' : ` · ${off} ${off === 1 ? 'needs' : 'need'} a hand`)}
       </p>
-      <span className="flex-1" />
+      <span className="flex-1 max-sm:hidden" />
       <Button
         aria-pressed={season}
         className="aria-pressed:bg-sunk"
         onClick={() => benchLooks.setState({ season: !season, day: null })}
         title="Show growth over time"
       >
-        <CalendarRange size={17} aria-hidden /> Season
+        <CalendarRange size={17} aria-hidden /> <span className="max-sm:sr-only">Season</span>
       </Button>
       <Button onClick={() => hands.change('add a tier', addTier(id, newId()))} aria-label="Add a tier on top" title="Add a tier on top">
-        <Layers size={17} aria-hidden /> Tier
+        <Layers size={17} aria-hidden /> <span className="max-sm:sr-only">Tier</span>
       </Button>
       <NewStand
         trigger={
           <Button>
-            <Plus size={17} aria-hidden /> New
+            <Plus size={17} aria-hidden /> <span className="max-sm:sr-only">New</span>
           </Button>
         }
       />

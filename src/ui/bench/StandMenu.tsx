@@ -1,5 +1,5 @@
 'use client';
-import { ChevronDown } from 'lucide-react';
+import { ChevronDown, Ellipsis } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { DropdownMenu } from 'radix-ui';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
@@ -56,7 +56,8 @@ export function StandMenu({ stand }: { stand: BenchStand }) {
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
         <Button>
-          Stand <ChevronDown size={16} aria-hidden />
+          <span className="max-sm:sr-only">Stand</span> <ChevronDown size={16} className="max-sm:hidden" aria-hidden />
+          <Ellipsis size={18} className="sm:hidden" aria-hidden />
         </Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

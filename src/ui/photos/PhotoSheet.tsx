@@ -93,7 +93,7 @@ export function PhotoSheet({ batch, name, list, at, onAt }: PhotoSheetProps) {
                 disabled={!photo || photo === 'gone'}
                 onClick={() => {
                   // A message would lie over the buttons below.
-                  toastStore.setState({ toast: null });
+                  toastStore.setState({ offer: null, word: null });
                   setIsMeasuring(true);
                 }}
               >

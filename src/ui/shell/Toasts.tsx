@@ -4,28 +4,36 @@ import { useStore } from 'zustand';
 import { toastStore } from './toastStore';
 
 export function Toasts() {
-  const toast = useStore(toastStore, (s) => s.toast);
+  const { offer, word } = useStore(toastStore);
   return (
     <Toast.Provider duration={9000} swipeDirection="down">
-      {toast && (
-        <Toast.Root
-          key={toast.id}
-          className="flex items-center gap-4 rounded-lg bg-button px-4 py-3 text-on-button shadow-lg"
-          onOpenChange={(open) => !open && toastStore.setState({ toast: null })}
-        >
-          <Toast.Description>{toast.text}</Toast.Description>
-          {toast.action && (
-            <Toast.Action
-              altText={toast.action.label}
-              onClick={toast.action.run}
-              className="min-h-8 rounded px-2 font-semibold underline underline-offset-4"
+      {(
+        [
+          ['offer', offer],
+          ['word', word],
+        ] as const
+      ).map(
+        ([slot, toast]) =>
+          toast && (
+            <Toast.Root
+              key={toast.id}
+              className="flex items-center gap-4 rounded-lg bg-button px-4 py-3 text-on-button shadow-lg"
+              onOpenChange={(open) => !open && toastStore.setState({ [slot]: null })}
             >
-              {toast.action.label}
-            </Toast.Action>
-          )}
-        </Toast.Root>
+              <Toast.Description>{toast.text}</Toast.Description>
+              {toast.action && (
+                <Toast.Action
+                  altText={toast.action.label}
+                  onClick={toast.action.run}
+                  className="min-h-8 rounded px-2 font-semibold underline underline-offset-4"
+                >
+                  {toast.action.label}
+                </Toast.Action>
+              )}
+            </Toast.Root>
+          ),
       )}
-      <Toast.Viewport className="fixed right-4 bottom-20 z-50 flex max-w-[calc(100vw-2rem)] flex-col md:bottom-4 print:hidden" />
+      <Toast.Viewport className="fixed right-4 bottom-20 z-50 flex max-w-[calc(100vw-2rem)] flex-col gap-2 md:bottom-4 print:hidden" />
     </Toast.Provider>
   );
 }

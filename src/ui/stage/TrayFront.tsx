@@ -13,6 +13,9 @@ interface TrayFrontProps {
   seed: number;
 }
 
+/** In a tray that is drawn lower than this there is no room for a word, even over its edges. */
+const LOWEST = 5;
+
 /** A tray from the front with its plants at their height. */
 export function TrayFront({ crop, stage, word, outline, inside, plants, seed }: TrayFrontProps) {
   const { x0, x1, floor, rim } = outline;
@@ -34,8 +37,16 @@ export function TrayFront({ crop, stage, word, outline, inside, plants, seed }: 
         stroke="#8fa09b"
         strokeWidth={1}
       />
-      {h > 13 && x1 - x0 > 46 && (
-        <text x={(x0 + x1) / 2} y={rim + h / 2 + 4} textAnchor="middle" className="fill-night-ink font-narrow text-[12px] font-semibold">
+      {h > LOWEST && x1 - x0 > 46 && (
+        <text
+          x={(x0 + x1) / 2}
+          y={rim + h / 2 + 4}
+          textAnchor="middle"
+          stroke="#24302d"
+          strokeWidth={h > 13 ? 0 : 3}
+          style={{ paintOrder: 'stroke' }}
+          className="fill-night-ink font-narrow text-[12px] font-semibold"
+        >
           {shortened(word, x1 - x0)}
         </text>
       )}
