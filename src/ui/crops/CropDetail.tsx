@@ -9,6 +9,7 @@ import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { basisWords, stageWords } from '../verdict/words';
 import { dayLengthWords, injuryWords, remedyWords, seedLightWords, stretchWords } from './cropWords';
 import { HeightCurve } from './HeightCurve';
+import { LearnedPanel } from './LearnedPanel';
 
 /** All that is known of a crop, with where it comes from. */
 export function CropDetail({ crop, editor, children }: { crop: Crop; editor: React.ReactNode; children: React.ReactNode }) {
@@ -78,6 +79,7 @@ export function CropDetail({ crop, editor, children }: { crop: Crop; editor: Rea
           </table>
         </div>
       </section>
+      <LearnedPanel key={crop.id} crop={crop} />
       <div className="grid gap-x-8 gap-y-5 md:grid-cols-2">
         <section aria-labelledby="facts" className="space-y-1">
           <h3 id="facts" className="text-lg font-semibold">

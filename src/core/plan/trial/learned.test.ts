@@ -1,0 +1,68 @@
+import fc from 'fast-check';
+import { BARE_SITE } from '../../site/stand/bare';
+import type { Batch, Site } from '../../site/stand/Site';
+import { tables } from '../../things/tables/libraryTables';
+import { practiceSite } from '../practice/practiceSite';
+import { groupsOf, learnedFrom, type LearnedGroup } from './learnedOf';
+
+const lettuce = tables.crop('lettuce')!;
+const stage = lettuce.stages.find((s) => s.stage === 'growing-on')!;
+const group = (points: readonly (readonly [number, number])[], kind: LearnedGroup['kind'] = 'harvest'): LearnedGroup => ({
+  kind,
+  name: 'harvest',
+  unit: 'g',
+  points: points.map(([dli, y], i) => ({ dli, y, of: String(i) })),
+});
+/** A plant that gains up to 100 g, nine tenths of it by 13 mol. */
+const true_ = (d: number) => 20 + 100 * (1 - Math.exp((-Math.log(10) / 13) * d));
+
+test('three batches are too few to tell, and the next dose is where nothing was tried', () => {
+  const learned = learnedFrom(group([[11, 80], [12, 90], [13, 95]]), stage); // prettier-ignore
+  expect(learned.fit.status).toBe('too_few_points');
+  expect(learned.enoughFrom).toBeNull();
+  expect(learned.tryNext).toBe(17);
+  expect(learnedFrom(group([]), stage).tryNext).toBe(14);
+});
+
+test('a curve that levels off is found again, with the dose that is enough', () => {
+  const learned = learnedFrom(group([4, 6, 8, 10, 12, 14, 16, 18].map((d, i) => [d, true_(d) + (i % 2 ? 0.4 : -0.4)])), stage);
+  expect(learned.fit.status).toBe('ok');
+  expect(learned.enoughFrom).toBeWithin(13, { relative: 0.06 });
+  expect(learned.canSayTrend).toBe(true);
+});
+
+test('nothing is said beyond what was tried, beyond what the crop bears, or of heights', () => {
+  const far = (d: number) => 20 + 100 * (1 - Math.exp((-Math.log(10) / 30) * d));
+  expect(learnedFrom(group([4, 6, 8, 10, 12, 14, 16, 18].map((d, i) => [d, far(d) + (i % 2 ? 0.2 : -0.2)])), stage).enoughFrom).toBeNull();
+  expect(
+    learnedFrom(
+      group(
+        [4, 6, 8, 10, 12, 14].map((d) => [d, true_(d)]),
+        'height',
+      ),
+      stage,
+    ).enoughFrom,
+  ).toBeNull();
+});
+
+test('noise alone hardly ever moves a band: in fifty draws at most five', () => {
+  let said = 0;
+  fc.assert(
+    fc.property(fc.array(fc.double({ min: 60, max: 100, noNaN: true }), { minLength: 8, maxLength: 8 }), (ys) => {
+      const learned = learnedFrom(group(ys.map((y, i) => [6 + 1.5 * i, y])), stage);
+      if (learned.enoughFrom !== null) said++;
+    }),
+    { numRuns: 50, seed: 7 },
+  );
+  expect(said).toBeLessThanOrEqual(5);
+});
+
+test('points come from batches that have ended and stand where their light is known, and from ended trials', () => {
+  const base = practiceSite({ kind: 'rack', name: 'R', trays: [{ id: 'b1', crop: 'lettuce', in: 'flat-half', x: 0.3, age: 20 }, { id: 'b2', crop: 'lettuce', in: 'flat-half', x: 0.8, age: 20 }], lamps: [], on_min: 0, lit_min: 900 }, 20_000); // prettier-ignore
+  const harvested = (b: Batch): Batch => ({ ...b, log: [...b.log, { id: 'h', day: 20_000, what: 'harvest', height: null, stage: null, weight_g: 120 }, { id: 'm', day: 20_000, what: 'height', height: 0.07, stage: null }] }); // prettier-ignore
+  const site: Site = { ...base, batches: base.batches.map((b) => (b.id === 'b1' ? harvested(b) : b)) };
+  const groups = groupsOf(site, lettuce, 20_001, (id) => (id === 'b1-tray' ? 12 : 9));
+  expect(groups.map((g) => [g.kind, g.points.map((p) => p.dli)])).toEqual([['harvest', [12]], ['height', [12]]]); // prettier-ignore
+  expect(groupsOf(site, lettuce, 20_001, () => null)).toEqual([]);
+  expect(groupsOf({ ...BARE_SITE, batches: [], stands: [], trials: [] }, lettuce, 20_001, () => 1)).toEqual([]);
+});

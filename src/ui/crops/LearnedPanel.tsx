@@ -1,0 +1,142 @@
+'use client';
+import { useEffect, useMemo, useState } from 'react';
+import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { groupsOf, learnedFrom, type Learned } from '@/core/plan/trial/learnedOf';
+import { copyOf, keepCrop } from '@/core/site/crop/changeCrops';
+import type { Site } from '@/core/site/stand/Site';
+import type { Crop, Stage } from '@/core/things/crop/Crop';
+import { benchStandIn } from '@/store/bench/benchStandIn';
+import { newId } from '@/store/names/newId';
+import { changeSite, undo } from '@/store/site/siteStore';
+import { judgedTrays } from '../bench/useBench';
+import { Button } from '../parts/Button';
+import { say } from '../shell/toastStore';
+import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { doseNumber } from '../stage/lightWords';
+import { stageWords } from '../verdict/words';
+import { LearnedFigure } from './LearnedFigure';
+
+/** The stage that most batches end in: whose band is set against what came of them. */
+const stageOf = (crop: Crop): Stage => crop.stages.find((s) => s.stage === 'growing-on') ?? crop.stages.at(-1)!;
+
+const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five'];
+const count = (n: number) => COUNTS[n] ?? String(n);
+
+function saysOf({ fit, points, direction, canSayTrend, enoughFrom, kind }: Learned): string {
+  const n = points.length;
+  if (enoughFrom !== null)
+    return `From ${doseNumber(enoughFrom)} mol/m²/day on, more light brings less than a tenth of what there is to gain.`;
+  if (fit.status === 'too_few_points')
+    return `${n === 1 ? 'One result' : `${count(n)[0]!.toUpperCase()}${count(n).slice(1)} results`}: too few to tell.`;
+  if (fit.status === 'too_few_doses')
+    return `${n} results at ${count(fit.distinctDoses)} ${fit.distinctDoses === 1 ? 'dose' : 'doses'}: enough to compare them, too few doses for a curve.`;
+  if (kind === 'height' || fit.status === 'weak' || fit.status === 'step' || fit.status === 'no_curvature')
+    return canSayTrend
+      ? `${direction === 'increasing' ? 'More light went with more' : 'More light went with less'}, but not how much is enough.`
+      : 'The results scatter too much to say what more light does.';
+  return 'A curve can be drawn, but the dose that is enough lies outside what was tried.';
+}
+
+/** What one’s own ended batches and trials say of this crop, set against the table’s band. */
+export function LearnedPanel({ crop }: { crop: Crop }) {
+  const { lightOfStand, sites } = useWorkspace();
+  const site = useSite((s) => s.site);
+  const today = useToday();
+  const stage = stageOf(crop);
+  const doses = useDoses(site, crop, lightOfStand);
+  const learned = useMemo(
+    () => (doses ? groupsOf(site, crop, today, (id) => doses.get(id) ?? null).map((g) => learnedFrom(g, stage)) : []),
+    [doses, site, crop, today, stage],
+  );
+  if (learned.length === 0)
+    return (
+      <section aria-labelledby="learned" className="space-y-1">
+        <h3 id="learned" className="text-lg font-semibold">
+          What your own batches show
+        </h3>
+        <p className="text-soft">
+          {doses === null
+            ? 'Looking…'
+            : 'Nothing yet. Weigh a harvest, measure a last height, or end a trial: each tray becomes a point of dose and result.'}
+        </p>
+      </section>
+    );
+  function take({ enoughFrom, points, name }: Learned) {
+    const target = Math.round(10 * enoughFrom!) / 10;
+    const why = `Best DLI of ${stageWords(stage)} set to ${doseNumber(target)} instead of ${doseNumber(stage.dliTarget)}: ${points.length} results of ${name}`;
+    const own = crop.own ? crop : copyOf(crop, `own-${newId()}`, `${crop.name}, mine`);
+    const changed: Crop = {
+      ...own,
+      own: { basedOn: own.own!.basedOn, why: [own.own!.why, why].filter(Boolean).join('; ').slice(0, 500) },
+      stages: own.stages.map((s) => (s.stage === stage.stage ? { ...s, dliTarget: target } : s)),
+    };
+    const made = changeSite(sites, `change the band of ${crop.name}`, (s) => ({
+      ...keepCrop(changed)(s),
+      batches: s.batches.map((b) => (b.cropId === crop.id ? { ...b, cropId: changed.id } : b)),
+    }));
+    if (made)
+      say(`Your ${crop.name} aims at ${doseNumber(target)} mol/m²/day now. The reason is kept with it.`, {
+        label: 'Undo',
+        run: () => undo(sites),
+      });
+  }
+  return (
+    <section aria-labelledby="learned" className="space-y-3">
+      <h3 id="learned" className="text-lg font-semibold">
+        What your own batches show
+      </h3>
+      {learned.map((l) => (
+        <div key={`${l.kind} ${l.name}`} className="space-y-1">
+          <h4 className="font-semibold">{l.kind === 'height' ? 'Height, times the usual' : `${l.name}${l.unit ? `, ${l.unit}` : ''}`}</h4>
+          <LearnedFigure learned={l} stage={stage} />
+          <p>{saysOf(l)}</p>
+          <p className="text-soft">
+            The next batch would tell most at {doseNumber(l.tryNext)} mol/m²/day. The table has {doseNumber(stage.dliMin)} to{' '}
+            {doseNumber(stage.dliMax)}, best {doseNumber(stage.dliTarget)} ({stageWords(stage)}).
+          </p>
+          {l.enoughFrom !== null && Math.abs(l.enoughFrom - stage.dliTarget) > 0.5 && (
+            <Button onClick={() => take(l)}>
+              Aim at {doseNumber(Math.round(10 * l.enoughFrom) / 10)} instead of {doseNumber(stage.dliTarget)}
+            </Button>
+          )}
+        </div>
+      ))}
+      <p className="text-sm text-soft">
+        The dose is that of each tray as it stands today, or as stated in its trial. Batches differ in more than light; only a trial with
+        trays dealt out by chance shows what the light did.
+      </p>
+    </section>
+  );
+}
+
+/** Mean doses of the trays on stands that may have a result of this crop; null while they are worked out. */
+function useDoses(site: Site, crop: Crop, lightOfStand: (stand: BenchStand) => Promise<BenchAnswer>): ReadonlyMap<string, number> | null {
+  // prettier-ignore
+  const [found, setFound] = useState<{ readonly of: readonly unknown[]; readonly doses: ReadonlyMap<string, number> } | null>(null);
+  const wanted = useMemo(() => {
+    const batches = new Set(site.batches.filter((b) => b.cropId === crop.id).map((b) => b.id));
+    const inTrials = new Set(site.trials.filter((t) => t.ended !== null).flatMap((t) => t.trays.flatMap((y) => y.trayId ?? [])));
+    return site.stands
+      .filter((s) => s.tiers.some((t) => t.trays.some((y) => batches.has(y.batchId) || inTrials.has(y.id))))
+      .map((s) => benchStandIn(site, s));
+  }, [site, crop.id]);
+  useEffect(() => {
+    let isGone = false;
+    const look = async () => {
+      const doses = new Map<string, number>();
+      for (const stand of wanted) {
+        const answer = await lightOfStand(stand);
+        for (const tier of stand.tiers)
+          for (const j of judgedTrays(tier, answer.tiers[tier.tier.id] ?? null)) doses.set(j.tray.tray.id, j.verdict.received.mean);
+      }
+      if (!isGone) setFound({ of: wanted, doses });
+    };
+    // Without light there are the doses that trials state.
+    look().catch(() => !isGone && setFound({ of: wanted, doses: new Map() }));
+    return () => {
+      isGone = true;
+    };
+  }, [wanted, lightOfStand]);
+  return found?.of === wanted ? found.doses : null;
+}
