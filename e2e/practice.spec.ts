@@ -67,6 +67,11 @@ test('the simulated meter shows what is really there, not what the plan says', a
     await expect(page.getByText(`Point ${i} of 5`)).toBeVisible();
     await expect(page.getByRole('textbox', { name: 'The meter shows' })).toHaveValue(/[1-9]/);
     await page.getByRole('button', { name: 'Add reading and continue' }).click();
+    // So little may be questioned; here it is the tubes, and the reading is right.
+    const keep = page.getByRole('button', { name: 'Keep this reading' });
+    const on = page.getByText(i < 5 ? `Point ${i + 1} of 5` : '5 of 5 points read').or(page.getByText('4 of 5 points read'));
+    await expect(keep.or(on).first()).toBeVisible();
+    if (await keep.isVisible()) await keep.click();
   }
   await expect(page.getByRole('heading', { name: /5 of 5 points read/ })).toBeVisible();
   await page.getByRole('button', { name: 'Fit the plan to them' }).click();

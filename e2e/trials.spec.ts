@@ -70,12 +70,17 @@ test.describe('the demo', () => {
       timeout: 60_000,
     });
     await expect(page.getByTestId('shows')).toContainText('With one tray in an arm nothing can be said of why');
+    await expect(page.getByText('Light leaks between the arms')).toHaveCount(0); // a mat is compared, not the light
+    await page.getByRole('button', { name: 'Give all arms the same dose' }).click();
+    await expect(page.getByText('Two arms share a tier and its lamps.')).toBeVisible({ timeout: 60_000 });
     await page.getByText('The wrong analysis, plant by plant').click();
     await expect(page.getByText(/^With every plant taken for a repeat/)).toBeVisible();
     await page.getByRole('link', { name: 'Trials', exact: true }).first().click();
     await page.getByRole('link', { name: /^Lettuce at 11 or 15 mol/ }).click();
     await expect(page.getByRole('heading', { name: 'The design can answer' })).toBeVisible();
     await expect(page.getByTestId('shows')).toContainText('in 3.13 % of trials: too rarely');
+    await page.getByText('Three cups: can anybody taste it?').click();
+    await expect(page.getByText(/^By chance alone one in three names it\. p = 0\.607: this can be chance\.$/)).toBeVisible();
   });
 });
 

@@ -131,17 +131,14 @@ await picture('crops', { path: '/crops', scheme: 'dark' });
 await picture('stands', { path: '/stands', act: (page) => page.getByRole('table').nth(2).waitFor() });
 await picture('your-data', { path: '/settings/data' });
 await picture('lamps', { path: '/lamps' });
-await picture('phone-readings', {
-  path: '/readings',
-  width: 390,
-  height: 844,
+await picture('practice', {
+  path: '/clinic/practice',
   act: async (page) => {
-    await tierOfRack(page, 4);
-    await beginWalk(page, 'lux-basic');
-    await shows(page);
-    await page.getByRole('button', { name: 'Add reading and continue' }).click();
-    await page.getByText('Point 2 of').waitFor();
-    await shows(page);
+    await page.getByLabel('number (empty: by chance)').fill('7');
+    await page.getByLabel('number (empty: by chance)').press('Enter');
+    await page.getByRole('button', { name: 'Start: Two trays, one light' }).click();
+    await page.getByRole('button', { name: 'To the end' }).click();
+    await page.getByRole('heading', { name: /seedlings sound/ }).waitFor({ timeout: 60_000 });
   },
 });
 /** A drawn plant beside a label of 10 cm. */

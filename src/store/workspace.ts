@@ -8,6 +8,8 @@ import type { BenchStand, BenchTier } from '../core/answer/stand/benchStand';
 import type { SettingsFor, SettingsQuestion } from '../core/plan/advice/settingsFor';
 import type { Treatment } from '../core/judge/clinic/Cause';
 import type { MendQuestion, PlanMend } from '../core/plan/clinic/mendByPlan';
+import type { EqualDose } from '../core/plan/trial/equalDose';
+import type { Trial } from '../core/site/trial/Trial';
 import type { CompareAsked, LampFit } from '../core/plan/buying/compareLamps';
 import type { AdviceQuestion } from '../core/plan/advice/AdviceQuestion';
 import type { NoFit, TierFit } from '../core/measure/fit/fitTier';
@@ -93,6 +95,8 @@ export interface Workspace {
   lightOfTier(stand: BenchStand, tierId: string): Promise<BenchAnswer>;
   /** All heights and hours of a tier. */
   settingsFor(question: SettingsQuestion): Promise<SettingsFor>;
+  /** How the arms of a trial come to the same dose. */
+  equalDoseOf(trial: Trial): Promise<EqualDose>;
   /** Treatments of a tray that are changes of the plan, each worked out. */
   mendsOf(question: MendQuestion, treatments: readonly Treatment[]): Promise<PlanMend[]>;
   /** Lamps made equal in light over a tier. */
@@ -300,6 +304,7 @@ export function createWorkspace(language: string): Workspace {
     lightOfTier: async (stand, tierId) => lane('answers').bench(questionOfStand(stand, 'front', tierId, false)),
     advise: (question, onJudged) => theAdvisor().advise(question, onJudged),
     settingsFor: async (question) => theAdvisor().settings(question),
+    equalDoseOf: async (trial) => theAdvisor().equalDose(sites.getState().site, trial),
     mendsOf: async (question, treatments) => theAdvisor().mends(question, treatments),
     compareLamps: async (question) => theAdvisor().compareLamps(question),
     sharesAt: async (tier, x, y, z) => lane('answers').shares(askedTier(tier), x, y, z),

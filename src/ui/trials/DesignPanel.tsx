@@ -1,14 +1,25 @@
 import { leastPOfTrial, type TrialResult } from '@/core/plan/trial/resultOf';
+import type { TrialPlace } from '@/core/plan/trial/designOf';
+import { leaksOf, type Leak } from '@/core/plan/trial/leaksOf';
 import { detectable } from '@/core/judge/trial/power';
 import type { DesignReview } from '@/core/judge/trial/reviewDesign';
 import { sd } from '@/core/judge/trial/moments';
 import type { Trial } from '@/core/site/trial/Trial';
+import { EqualDoseButton } from './EqualDoseButton';
 import { designFaultWords } from './trialWords';
 
 const n = (v: number) => String(Number(v.toPrecision(2)));
 
 /** What keeps the design from answering, and how small a difference it could notice. */
-export function DesignPanel({ trial, review, result }: { trial: Trial; review: DesignReview; result: TrialResult }) {
+interface DesignPanelProps {
+  trial: Trial;
+  review: DesignReview;
+  result: TrialResult;
+  places: ReadonlyMap<string, TrialPlace>;
+}
+
+export function DesignPanel({ trial, review, result, places }: DesignPanelProps) {
+  const leaks = leaksOf(trial, places);
   const sizes = trial.arms.map((a) => trial.trays.filter((t) => t.arm === a.id).length);
   const [a, b] = [sizes[0] ?? 0, sizes[1] ?? 0];
   const least = leastPOfTrial(trial);
@@ -37,6 +48,10 @@ export function DesignPanel({ trial, review, result }: { trial: Trial; review: D
           );
         })}
       </ul>
+      <Leaks leaks={leaks} />
+      {trial.ended === null && review.dliRatio !== null && review.dliRatio > 1.1 && trial.factor !== 'dose' && (
+        <EqualDoseButton trial={trial} />
+      )}
       {least !== null && (
         <p>
           {a} against {b} trays: the smallest p that can come out is {n(least)}
@@ -51,5 +66,28 @@ export function DesignPanel({ trial, review, result }: { trial: Trial; review: D
       )}
       {review.dliRatio !== null && <p className="text-soft">Doses of the arms: at most {review.dliRatio.toFixed(2)} times apart.</p>}
     </section>
+  );
+}
+
+/** Light that leaks between arms, as computed. */
+function Leaks({ leaks }: { leaks: readonly Leak[] }) {
+  if (leaks.length === 0) return null;
+  const same = leaks.filter((l) => l.isSameTier);
+  const spilt = leaks.filter((l) => !l.isSameTier);
+  return (
+    <div>
+      <p className="font-semibold text-copper">Light leaks between the arms</p>
+      {same.length > 0 && (
+        <p>
+          {same.map((l) => l.code).join(', ')} stand on one tier with another arm, under the same lamps. Give each arm a tier of its own.
+        </p>
+      )}
+      {spilt.length > 0 && (
+        <p>
+          {spilt.map((l) => `${l.code} gets ${Math.round(100 * l.share)} %`).join(', ')} of its light from other tiers. A white card on the
+          shelf between keeps it apart.
+        </p>
+      )}
+    </div>
   );
 }

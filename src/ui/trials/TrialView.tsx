@@ -18,6 +18,7 @@ import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { Deviations } from './Deviations';
 import { DesignPanel } from './DesignPanel';
+import { MorePanel } from './MorePanel';
 import { QuestionFields } from './QuestionFields';
 import { ResultPanel } from './ResultPanel';
 import { TrialTrays } from './TrialTrays';
@@ -81,9 +82,10 @@ function OfTrial({ trial }: { trial: Trial }) {
       <QuestionFields trial={trial} isFixed={hasStarted} onChange={change} />
       <div className="grid grid-cols-1 gap-x-10 gap-y-7 lg:grid-cols-[minmax(0,1fr)_22rem]">
         <TrialTrays trial={trial} places={places} onChange={change} />
-        <DesignPanel trial={trial} review={review} result={result} />
+        <DesignPanel trial={trial} review={review} result={result} places={places} />
       </div>
       <ResultPanel trial={trial} result={result} review={review} />
+      <MorePanel trial={trial} places={places} />
       <Deviations trial={trial} onChange={change} />
       <footer className="flex flex-wrap gap-2 border-t border-line pt-4 print:hidden">
         <Button

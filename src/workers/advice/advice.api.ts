@@ -2,6 +2,9 @@ import type { Advice, Progress } from '../../core/plan/advice/advise';
 import type { AdviceQuestion } from '../../core/plan/advice/AdviceQuestion';
 import type { MendQuestion, PlanMend } from '../../core/plan/clinic/mendByPlan';
 import type { Treatment } from '../../core/judge/clinic/Cause';
+import type { EqualDose } from '../../core/plan/trial/equalDose';
+import type { Site } from '../../core/site/stand/Site';
+import type { Trial } from '../../core/site/trial/Trial';
 import type { CompareAsked, LampFit } from '../../core/plan/buying/compareLamps';
 import type { SettingsFor, SettingsQuestion } from '../../core/plan/advice/settingsFor';
 
@@ -10,5 +13,6 @@ export interface AdviceApi {
   advise(question: AdviceQuestion, progress: Progress): Promise<Advice>;
   settings(question: SettingsQuestion): SettingsFor;
   compareLamps(question: CompareAsked): LampFit[];
+  equalDose(site: Site, trial: Trial): EqualDose;
   mends(question: MendQuestion, treatments: readonly Treatment[]): PlanMend[];
 }

@@ -3,6 +3,9 @@ import type { Advice } from '../../core/plan/advice/advise';
 import type { AdviceQuestion } from '../../core/plan/advice/AdviceQuestion';
 import type { MendQuestion, PlanMend } from '../../core/plan/clinic/mendByPlan';
 import type { Treatment } from '../../core/judge/clinic/Cause';
+import type { EqualDose } from '../../core/plan/trial/equalDose';
+import type { Site } from '../../core/site/stand/Site';
+import type { Trial } from '../../core/site/trial/Trial';
 import type { CompareAsked, LampFit } from '../../core/plan/buying/compareLamps';
 import type { SettingsFor, SettingsQuestion } from '../../core/plan/advice/settingsFor';
 import { newLife } from '../life';
@@ -20,6 +23,7 @@ export interface AdviceWorker {
   advise(question: AdviceQuestion, onJudged: (judged: number) => void): Search;
   settings(question: SettingsQuestion): Promise<SettingsFor>;
   compareLamps(question: CompareAsked): Promise<LampFit[]>;
+  equalDose(site: Site, trial: Trial): Promise<EqualDose>;
   mends(question: MendQuestion, treatments: readonly Treatment[]): Promise<PlanMend[]>;
   stop(): void;
 }
@@ -45,6 +49,7 @@ export function startAdviceWorker(): AdviceWorker {
     },
     settings: (question) => ask((w) => w.settings(question)),
     compareLamps: (question) => ask((w) => w.compareLamps(question)),
+    equalDose: (site, trial) => ask((w) => w.equalDose(site, trial)),
     mends: (question, treatments) => ask((w) => w.mends(question, treatments)),
     stop,
   };
@@ -71,6 +76,7 @@ function startOnce(): AdviceWorker {
     },
     settings: (question) => ask(() => remote.settings(question)),
     compareLamps: (question) => ask(() => remote.compareLamps(question)),
+    equalDose: (site, trial) => ask<EqualDose>(() => remote.equalDose(site, trial)),
     mends: (question, treatments) => ask(() => remote.mends(question, treatments)),
     stop,
   };

@@ -3,10 +3,17 @@ import { holdLife } from '../life';
 import { advise } from '../../core/plan/advice/advise';
 import { compareLamps } from '../../core/plan/buying/compareLamps';
 import { mendsByPlan } from '../../core/plan/clinic/mendByPlan';
+import { equalDose } from '../../core/plan/trial/equalDose';
 import { tables } from '../../core/things/tables/libraryTables';
 import { settingsFor } from '../../core/plan/advice/settingsFor';
 import type { AdviceApi } from './advice.api';
 
-const api: AdviceApi = { advise, settings: settingsFor, compareLamps: (question) => compareLamps(question, tables), mends: mendsByPlan };
+const api: AdviceApi = {
+  advise,
+  settings: settingsFor,
+  compareLamps: (question) => compareLamps(question, tables),
+  mends: mendsByPlan,
+  equalDose: (site, trial) => equalDose(site, trial, tables),
+};
 expose(api);
 holdLife(self);

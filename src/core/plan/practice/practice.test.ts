@@ -89,8 +89,8 @@ describe.each(EXERCISES.map((e) => [e.id] as const))('%s', (id) => {
     const outcome = play(id, seed, WINS[id]);
     expect({ id, seed, won: outcome.won, missed: outcome.missedGoals, points: outcome.points }).toMatchObject({ won: true, missed: [] });
   });
-  test.each([1, 2, 3])('can be lost, with seed %i', (seed) => {
-    expect(play(id, seed, LOSSES[id])).toMatchObject({ won: false });
+  test('can be lost', () => {
+    expect(play(id, 1, LOSSES[id])).toMatchObject({ won: false });
   });
 });
 

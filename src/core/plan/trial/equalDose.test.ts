@@ -1,0 +1,122 @@
+import { answerBench } from '../../answer/bench/answerBench';
+import { questionOfStand } from '../../answer/bench/questionOfStand';
+import { benchStandOf } from '../../answer/stand/benchStand';
+import { addFitting, addTray, setProgramme, withTier } from '../../site/stand/change';
+import { BARE_SITE, BARE_STAND } from '../../site/stand/bare';
+import { standFrom, TEMPLATES } from '../../site/stand/templates';
+import type { Site } from '../../site/stand/Site';
+import type { Trial } from '../../site/trial/Trial';
+import { tables } from '../../things/tables/libraryTables';
+import { applyMove } from '../advice/applyMove';
+import { doseOf, type TrialPlace } from './designOf';
+import { efficiencyOf } from './efficiencyOf';
+import { equalDose } from './equalDose';
+import { leaksOf } from './leaksOf';
+
+/** Two tiers, each with a lamp and two trays of its own; each on its own timer, unless said otherwise. */
+function rack(faces: readonly [number, number], timers: 1 | 2 = 2): Site {
+  let n = 0;
+  const ids = () => `id-${n++}`;
+  const { stand, programme } = standFrom(
+    TEMPLATES.find((t) => t.kind === 'rack')!,
+    2,
+    'Rack',
+    ids,
+  );
+  const other = { ...programme, id: 'second' };
+  const tiers = stand.tiers.map((t, i) => ({ ...t, programmeId: i === 1 && timers === 2 ? other.id : programme.id }));
+  const site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [{ ...stand, ...BARE_STAND, tiers }], programmes: [programme, ...(timers === 2 ? [other] : [])] }; // prettier-ignore
+  const flat = tables.container('flat-half')!;
+  const steps = tiers.flatMap((t, i) => [
+    addFitting(t.id, tables.lamp('led-bar-12-white-24')!, { x: 0.6, y: 0.225, face: faces[i]! }, `lamp-${i}`),
+    ...[0.3, 0.9].map((x, j) => {
+      const names = [`batch-${i}${j}`, `tray-${i}${j}`];
+      return addTray(t.id, flat, { cropId: 'lettuce', stage: 'seedling' }, { x, y: 0.225 }, () => names.shift()!);
+    }),
+  ]);
+  return [...steps, setProgramme(programme.id, 360, 960), ...(timers === 2 ? [setProgramme(other.id, 360, 960)] : [])].reduce(
+    (s, step) => step(s),
+    site,
+  );
+}
+const trial = (changes: Partial<Trial> = {}): Trial => ({
+  id: 't',
+  name: 'Two lamps',
+  factor: 'lamp',
+  equalDose: true,
+  outcome: { name: 'weight', unit: 'g', kind: 'measured', isBlind: false },
+  starts: 20_000,
+  ends: null,
+  selection: 'random',
+  rotate_days: null,
+  arms: (['A', 'B'] as const).map((id) => ({ id, name: id, medium: '', isMatOn: false, dli: null })),
+  trays: ([['a1', 'A', 'tray-00'], ['a2', 'A', 'tray-01'], ['b1', 'B', 'tray-10'], ['b2', 'B', 'tray-11']] as const).map(([code, arm, trayId], i) => ({ code, arm, trayId, block: '', values: [100 + 10 * i], sown: null })), // prettier-ignore
+  deviations: [],
+  seed: 1,
+  ended: null,
+  ...changes,
+});
+const placesOf = (site: Site): Map<string, TrialPlace> => {
+  const stand = benchStandOf(site, site.stands[0]!, tables);
+  const answer = answerBench(questionOfStand(stand, null));
+  return new Map(stand.tiers.flatMap((tier) => tier.trays.map((tray) => [tray.tray.id, { stand, tier, tray, light: answer.tiers[tier.tier.id]!.trays[tray.tray.id]! }]))); // prettier-ignore
+};
+const doses = (site: Site) => {
+  const places = placesOf(site);
+  const of = (ids: readonly string[]) => ids.reduce((sum, id) => sum + doseOf(places.get(id)!)!, 0) / ids.length;
+  return [of(['tray-00', 'tray-01']), of(['tray-10', 'tray-11'])];
+};
+
+test.each(['lamp', 'distance'] as const)(
+  'arms whose %s differs come to the same dose by what is promised, the weaker one untouched',
+  (factor) => {
+    const site = rack([0.19, 0.32]);
+    const [a, b] = doses(site);
+    expect(a! / b!).toBeGreaterThan(1.2);
+    const found = equalDose(site, trial({ factor }), tables);
+    if (!found.ok) throw new Error(found.why);
+    const after = doses(found.moves.reduce(applyMove, site));
+    expect(after[0]! / after[1]!).toBeGreaterThan(0.9);
+    expect(after[0]! / after[1]!).toBeLessThan(1.1);
+    expect(after[0]).toBeWithin(found.after.A!, { relative: 0.01 });
+    // Less spills over from the other tier.
+    expect(after[1]).toBeWithin(b!, { relative: 0.08 });
+    // Where distances are compared, they stay.
+    expect(found.moves.some((m) => m.do === 'hang')).toBe(factor === 'lamp');
+  },
+);
+
+test('what cannot be made equal is said, with the reason', () => {
+  const same = trial({ trays: trial().trays.map((t, i) => ({ ...t, trayId: ['tray-00', 'tray-10', 'tray-01', 'tray-11'][i]! })) });
+  expect(equalDose(rack([0.2, 0.3]), same, tables)).toEqual({ ok: false, why: 'one-tier' });
+  expect(equalDose(rack([0.19, 0.32], 1), trial({ factor: 'distance' }), tables)).toEqual({ ok: false, why: 'one-timer' });
+  const away = trial({ trays: trial().trays.map((t) => ({ ...t, trayId: null })) });
+  expect(equalDose(rack([0.2, 0.3]), away, tables)).toEqual({ ok: false, why: 'not-drawn' });
+  const dark = rack([0.2, 0.3]);
+  const unlit = withTier(dark.stands[0]!.tiers[1]!.id, (t) => ({ ...t, fittings: [] }))(dark);
+  expect(equalDose(unlit, trial(), tables)).toMatchObject({ ok: false });
+});
+
+test('light that leaks from tier to tier through wire is named, and arms on one tier', () => {
+  const places = placesOf(rack([0.19, 0.32]));
+  const leaks = leaksOf(trial(), places);
+  for (const leak of leaks) expect(leak.share).toBeGreaterThanOrEqual(0.03);
+  expect(leaks.map((l) => l.code)).toEqual(
+    trial()
+      .trays.filter((t) => places.get(t.trayId!)!.light!.spillShare >= 0.03)
+      .map((t) => t.code),
+  );
+  const same = trial({ trays: trial().trays.map((t, i) => ({ ...t, trayId: ['tray-00', 'tray-10', 'tray-01', 'tray-11'][i]! })) });
+  expect(leaksOf(same, places).every((l) => l.isSameTier)).toBe(true);
+  expect(leaksOf(trial({ factor: 'feed' }), places)).toEqual([]);
+});
+
+test('grams for each kilowatt-hour are those of power, hours, days and the share of the tray', () => {
+  const places = placesOf(rack([0.25, 0.25]));
+  const found = efficiencyOf(trial(), places, 20_010)!;
+  const kWh = (tables.lamp('led-bar-12-white-24')!.power / 1000) * 16 * 10 * 0.5;
+  expect(found.kwh[0]).toBeCloseTo(kWh, 9);
+  expect(found.gPerKwh[0]).toBeCloseTo(105 / kWh, 9);
+  expect(efficiencyOf(trial({ outcome: { ...trial().outcome, unit: 'mm' } }), places, 20_010)).toBeNull();
+  expect(efficiencyOf(trial(), places, 20_000)).toBeNull();
+});

@@ -1,0 +1,63 @@
+'use client';
+import { Equal } from 'lucide-react';
+import { useState } from 'react';
+import { applyMove } from '@/core/plan/advice/applyMove';
+import type { EqualDose } from '@/core/plan/trial/equalDose';
+import type { Trial } from '@/core/site/trial/Trial';
+import { benchStandIn } from '@/store/bench/benchStandIn';
+import { changeSite, undo } from '@/store/site/siteStore';
+import { movesWords } from '../bench/moveWords';
+import { Button } from '../parts/Button';
+import { focusHeadingIfLost } from '../shell/focusHeading';
+import { say } from '../shell/toastStore';
+import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
+import { doseNumber } from '../stage/lightWords';
+
+const WHY: Readonly<Record<Extract<EqualDose, { ok: false }>['why'], string>> = {
+  'not-drawn': 'Not all trays stand on your stands, so their light is not known. Choose a tray for each code.',
+  'not-lit': 'One arm gets no light at all.',
+  'one-tier': 'Two arms share a tier and its lamps. Give each arm a tier of its own first.',
+  'one-timer': 'The arms share a timer, so their hours cannot differ. Plug them into timers of their own first.',
+  'out-of-reach': 'Heights and hours do not reach far enough. Hang lamps that are more alike.',
+};
+
+/** Brings the arms to the dose of the weakest with one press: heights and hours solved, everything checked by the exact light. */
+export function EqualDoseButton({ trial }: { trial: Trial }) {
+  const { equalDoseOf, sites } = useWorkspace();
+  const { lengthUnit } = useSettings();
+  const [state, setState] = useState<'idle' | 'busy' | string>('idle');
+  async function make() {
+    setState('busy');
+    try {
+      const found = await equalDoseOf(trial);
+      if (!found.ok) return setState(WHY[found.why]);
+      const { site } = sites.getState();
+      const about = new Set(found.moves.flatMap((m) => ('tierId' in m ? [m.tierId] : 'programmeId' in m ? [m.programmeId] : [])));
+      const stand = site.stands.find((s) => s.tiers.some((t) => about.has(t.id) || about.has(t.programmeId)));
+      const words = stand ? movesWords(found.moves, benchStandIn(site, stand), site.lamps, lengthUnit) : 'Nothing to change';
+      const doses = Object.entries(found.after)
+        .map(([arm, dose]) => `${arm} ${doseNumber(dose)}`)
+        .join(', ');
+      const made = changeSite(sites, 'set equal doses', (s) =>
+        found.moves.reduce(applyMove, { ...s, stands: s.stands.map((x) => (x.id === stand?.id ? { ...x, laidOut: false } : x)) }),
+      );
+      setState('idle');
+      if (made) say(`${words}. Doses now: ${doses} mol/m²/day.`, { label: 'Undo', run: () => undo(sites) });
+      focusHeadingIfLost();
+    } catch (error) {
+      setState(`It could not be worked out (${error instanceof Error ? error.message : String(error)}). Try again.`);
+    }
+  }
+  return (
+    <div className="space-y-1 print:hidden">
+      <Button disabled={state === 'busy'} onClick={() => void make()}>
+        <Equal size={17} aria-hidden /> {state === 'busy' ? 'Calculating…' : 'Give all arms the same dose'}
+      </Button>
+      {state !== 'idle' && state !== 'busy' && (
+        <p role="alert" className="text-copper">
+          {state}
+        </p>
+      )}
+    </div>
+  );
+}
