@@ -11,6 +11,7 @@ import { keepLamp } from '../site/setUpVerbs';
 import { keep } from './keep';
 import { readSite } from '../form/readSite';
 import { writeSite } from '../form/writeSite';
+import { VERSION } from '../form/migrate';
 
 const own: Lamp = {
   ...lampLibrary.find((l) => l.id === 'led-bar-12-white-24')!,
@@ -77,7 +78,7 @@ test.each([
   ['nothing', null, 'site/not-an-object '],
   ['a list', [], 'site/not-an-object '],
   ['another program’s file', { format: 'else', version: 1 }, 'site/foreign format'],
-  ['a newer file', { format: 'copper-noon/site', version: 11 }, 'site/newer version'],
+  ['a newer file', { format: 'copper-noon/site', version: VERSION + 1 }, 'site/newer version'],
 ])('%s is refused', (_, data, problem) => expect(problemsOf(data)).toEqual([problem]));
 
 test('every broken field is named with its place', () => {

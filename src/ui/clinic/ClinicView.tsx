@@ -60,7 +60,7 @@ export function ClinicView() {
     </ul>
   );
   return (
-    <div className="mx-auto w-full max-w-4xl space-y-6 px-4 py-5 md:px-6">
+    <div className="mx-auto w-full max-w-5xl space-y-6 px-4 py-5 md:px-6">
       <header className="flex flex-wrap items-start gap-3">
         <div className="min-w-0 flex-1">
           <h1 className="text-2xl font-semibold">What is wrong?</h1>
@@ -82,45 +82,48 @@ export function ClinicView() {
           {cases(open)}
         </section>
       )}
-      <Headings stands={stands} onOpen={begin} />
-      <section aria-labelledby="which" className="space-y-2">
-        <h2 id="which" className="text-lg font-semibold">
-          Which plants?
-        </h2>
-        {stands.every((s) => s.tiers.every((t) => t.trays.length === 0)) && (
-          <p>
-            There are no trays yet.{' '}
-            <Link className="font-semibold underline underline-offset-4" href="/check">
-              Check a lamp over a tray
-            </Link>{' '}
-            first: then the plan knows what light they get.
-          </p>
-        )}
-        {stands.map((stand) => (
-          <div key={stand.stand.id}>
-            <h3 className="pt-2 font-narrow text-soft">{stand.stand.name}</h3>
-            <ul className="flex flex-wrap gap-2 pt-1">
-              {stand.tiers.flatMap((tier) =>
-                tier.trays.map((tray) => (
-                  <li key={tray.tray.id}>
-                    <button
-                      type="button"
-                      className="min-h-11 rounded-md border border-line bg-sheet px-3 py-1.5 text-left hover:bg-sunk"
-                      onClick={() => begin(tray.tray.id, tray.batch.id)}
-                    >
-                      <b>{trayName(tray)}</b>
-                      <span className="block text-sm text-soft">
-                        {stand.tiers.length > 1 ? `tier ${tier.number} · ` : ''}
-                        {tray.batch.age != null && tray.batch.age >= 0 ? `day ${tray.batch.age}` : stageWords(tray.stage)}
-                      </span>
-                    </button>
-                  </li>
-                )),
-              )}
-            </ul>
-          </div>
-        ))}
-      </section>
+      {/* What is found late stands beside or below: nothing moves under a finger. */}
+      <div className="grid grid-cols-1 gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,1fr)_21rem]">
+        <section aria-labelledby="which" className="space-y-2">
+          <h2 id="which" className="text-lg font-semibold">
+            Which plants?
+          </h2>
+          {stands.every((s) => s.tiers.every((t) => t.trays.length === 0)) && (
+            <p>
+              There are no trays yet.{' '}
+              <Link className="font-semibold underline underline-offset-4" href="/check">
+                Check a lamp over a tray
+              </Link>{' '}
+              first: then the plan knows what light they get.
+            </p>
+          )}
+          {stands.map((stand) => (
+            <div key={stand.stand.id}>
+              <h3 className="pt-2 font-narrow text-soft">{stand.stand.name}</h3>
+              <ul className="flex flex-wrap gap-2 pt-1">
+                {stand.tiers.flatMap((tier) =>
+                  tier.trays.map((tray) => (
+                    <li key={tray.tray.id}>
+                      <button
+                        type="button"
+                        className="min-h-11 rounded-md border border-line bg-sheet px-3 py-1.5 text-left hover:bg-sunk"
+                        onClick={() => begin(tray.tray.id, tray.batch.id)}
+                      >
+                        <b>{trayName(tray)}</b>
+                        <span className="block text-sm text-soft">
+                          {stand.tiers.length > 1 ? `tier ${tier.number} · ` : ''}
+                          {tray.batch.age != null && tray.batch.age >= 0 ? `day ${tray.batch.age}` : stageWords(tray.stage)}
+                        </span>
+                      </button>
+                    </li>
+                  )),
+                )}
+              </ul>
+            </div>
+          ))}
+        </section>
+        <Headings stands={stands} onOpen={begin} />
+      </div>
       {over.length > 0 && (
         <details>
           <summary className="min-h-9 font-semibold">Closed cases ({over.length})</summary>

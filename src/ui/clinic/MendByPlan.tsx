@@ -17,6 +17,8 @@ import { say } from '../shell/toastStore';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 
+const QUIET_ms = 700;
+
 /** What the plan can do of what mends it, worked out beside the page; empty until it is. */
 export function useMends(treatments: readonly Treatment[], { stand, tray, light }: Standing, isWanted: boolean): readonly PlanMend[] {
   const { mendsOf, lightOfStand, sites } = useWorkspace();
@@ -27,15 +29,19 @@ export function useMends(treatments: readonly Treatment[], { stand, tray, light 
     let isGone = false;
     const { site } = sites.getState();
     const trayId = tray.tray.id;
-    lightOfStand(stand)
-      .then((answer) =>
-        mendsOf({ site, standId: stand.stand.id, scope: { of: 'tray', id: trayId }, answer }, key.split(' ') as Treatment[]),
-      )
-      .then((mends) => !isGone && setFound({ of: key, stand, mends }))
-      // What could not be worked out is not offered; the words stand without it.
-      .catch(() => undefined);
+    const look = () =>
+      lightOfStand(stand)
+        .then((answer) =>
+          mendsOf({ site, standId: stand.stand.id, scope: { of: 'tray', id: trayId }, answer }, key.split(' ') as Treatment[]),
+        )
+        .then((mends) => !isGone && setFound({ of: key, stand, mends }))
+        // What could not be worked out is not offered; the words stand without it.
+        .catch(() => undefined);
+    // Signs are marked one after the other: only what stands for a moment is worked out.
+    const timer = setTimeout(() => void look(), QUIET_ms);
     return () => {
       isGone = true;
+      clearTimeout(timer);
     };
   }, [key, stand, tray.tray.id, light, isWanted, mendsOf, lightOfStand, sites]);
   return found && found.of === key && found.stand === stand ? found.mends : [];
