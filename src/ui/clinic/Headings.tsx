@@ -54,7 +54,7 @@ export function Headings({ stands, onOpen }: { stands: readonly BenchStand[]; on
       <h2 id="heading-for" className="text-lg font-semibold">
         Heading for trouble
       </h2>
-      <p className="text-soft">If nothing changes, by today’s light at each place. Nothing of it need show yet.</p>
+      <p className="text-soft">If nothing changes, by today’s light at each place. It may not show yet.</p>
       <ul className="divide-y divide-line border-y border-line">
         {list.map(({ stand, tier, tray, heading }) => (
           <li key={tray.tray.id}>

@@ -9,6 +9,7 @@ import { showLength } from '@/core/units/length';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';
+import { focusHeadingIfLost } from '../shell/focusHeading';
 import { loggedNow } from '../season/loggedNow';
 import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { GrowthFigure } from '../tray/GrowthFigure';
@@ -78,7 +79,15 @@ export function LeggyPanel({ kase, tray }: { kase: ClinicCase; tray: BenchTray }
         </ul>
       )}
       {says === 'leggy' && !isMarked && (
-        <Button onClick={() => changeSite(sites, 'mark a sign', toggleSign(kase.id, 'stretched-stems'))}>Mark: stems too long</Button>
+        <Button
+          onClick={() => {
+            changeSite(sites, 'mark a sign', toggleSign(kase.id, 'stretched-stems'));
+            // The button goes with what it offered.
+            focusHeadingIfLost();
+          }}
+        >
+          Mark: stems too long
+        </Button>
       )}
       {says === 'usual' && isMarked && (
         <p className="text-copper">You marked stems too long, but they are as long as usual. Take the mark away if it was only a fear.</p>

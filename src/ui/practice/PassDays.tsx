@@ -2,6 +2,7 @@
 import { FastForward, Moon } from 'lucide-react';
 import { dayNumberOf } from '@/core/plan/practice/Session';
 import { Button } from '../parts/Button';
+import { focusHeadingIfLost } from '../shell/focusHeading';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { batchName } from '../today/todayWords';
 import { seenWords } from './exerciseWords';
@@ -18,7 +19,8 @@ export function PassDays() {
   const left = exercise.days - day;
   // Who leaves tomorrow can do nothing in between.
   const isLeaving = exercise.awayFrom !== null && day + 1 >= exercise.awayFrom;
-  const pass = (days: number) => void practice.pass(days);
+  // The buttons rest while days pass, and go with the last one.
+  const pass = (days: number) => void practice.pass(days).then(focusHeadingIfLost);
   const button = 'border-night-line! bg-night-raised! text-night-ink! hover:opacity-90';
   return (
     <div className="flex flex-wrap items-center gap-2">

@@ -9,6 +9,7 @@ import { heightOf } from '@/core/plan/practice/trueStands';
 import { showLength } from '@/core/units/length';
 import type { Run } from '@/store/practice/practiceStore';
 import { Button } from '../parts/Button';
+import { focusHeadingIfLost } from '../shell/focusHeading';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { standPath, STAND_PARTS } from '../stands/places';
 import { batchName } from '../today/todayWords';
@@ -134,7 +135,7 @@ function Clock({ run }: { run: Run }) {
   const off = Math.round((session.today - session.clockSet) * start.truth.lag_min);
   if (Math.abs(off) < 5) return null;
   return (
-    <Button className="min-h-11" onClick={() => void practice.setClock()}>
+    <Button className="min-h-11" onClick={() => void practice.setClock().then(focusHeadingIfLost)}>
       The timer is {Math.abs(off)} minutes {off > 0 ? 'slow' : 'fast'}: set its clock
     </Button>
   );
