@@ -216,7 +216,17 @@ test('a worker that cannot load is said, not waited for', async ({ page }) => {
 
 test('axe finds nothing wrong on any screen, light or dark', async ({ page }) => {
   test.setTimeout(300_000);
-  for (const path of ['/check', '/stands', '/lamps', '/season/crops', '/settings', '/settings/data', '/stands/nobody/bench', '/nowhere']) {
+  for (const path of [
+    '/check',
+    '/stands',
+    '/lamps',
+    '/lamps/library',
+    '/season/crops',
+    '/settings',
+    '/settings/data',
+    '/stands/nobody/bench',
+    '/nowhere',
+  ]) {
     await page.goto(path);
     await page.getByRole('heading', { level: 1 }).waitFor({ state: 'attached' });
     await page.waitForTimeout(300);

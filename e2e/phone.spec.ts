@@ -9,7 +9,18 @@ test.beforeEach(async ({ page }) => {
 });
 
 test('nothing is wider than the phone, and fingers have room', async ({ page }) => {
-  for (const path of ['/check', '/bench', '/readings', '/hours', '/stands', '/lamps', '/season/crops', '/settings', '/settings/data']) {
+  for (const path of [
+    '/check',
+    '/bench',
+    '/readings',
+    '/hours',
+    '/stands',
+    '/lamps',
+    '/lamps/library',
+    '/season/crops',
+    '/settings',
+    '/settings/data',
+  ]) {
     await page.goto(path);
     await page.getByRole('heading', { level: 1 }).waitFor({ state: 'attached' });
     await page.waitForTimeout(200);

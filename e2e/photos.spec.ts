@@ -104,9 +104,10 @@ test('an entry is corrected, and what stood there is still to be read; a note fo
   await page.getByRole('textbox', { name: 'In your own words' }).fill('Sow a week later');
   await page.getByRole('button', { name: 'Next time', exact: true }).tap();
   await expect(page.getByRole('complementary', { name: 'Next time' })).toContainText('Sow a week later');
-  await page.getByRole('textbox', { name: 'Harvest, fresh' }).fill('142');
-  await page.getByRole('textbox', { name: 'Harvest, fresh' }).press('Enter');
-  await page.getByRole('button', { name: 'Harvest', exact: true }).tap();
+  await page.locator('summary', { hasText: /^Harvest$/ }).tap();
+  await page.getByRole('textbox', { name: 'weighed' }).fill('142');
+  await page.getByRole('textbox', { name: 'weighed' }).press('Enter');
+  await page.getByRole('button', { name: 'Add harvest' }).tap();
   await page.goto('/today/journal');
   const entry = page.getByRole('list', { name: 'Entries' }).getByRole('listitem').filter({ hasText: 'Harvest, 142 g' });
   await entry.getByRole('button', { name: /^Correct: Sage, Harvest/ }).tap();

@@ -75,11 +75,11 @@ test('a deleted stand leads back to the others, and undo brings it back', async 
 });
 
 test('every lamp is shown with where it hangs', async ({ page }) => {
-  await page.goto('/lamps');
-  await page.getByRole('combobox').fill('shop light two strips 42');
-  await expect(page.getByRole('option', { selected: true })).toContainText('two strips, 42 W');
-  await page.keyboard.press('Enter');
-  const lamp = page.getByRole('article', { name: 'LED shop light 1.2 m, two strips, 42 W' });
+  await page.goto('/lamps/library');
+  await page.getByRole('searchbox', { name: 'Search lamps' }).fill('shop light two strips 42');
+  await page.getByRole('link', { name: 'LED shop light 1.2 m, two strips, 42 W' }).click();
+  const lamp = page.getByRole('article');
+  await expect(lamp.getByRole('heading', { level: 1 })).toHaveText('LED shop light 1.2 m, two strips, 42 W');
   await expect(lamp).toContainText('65 µmol/s');
   await lamp.getByRole('link', { name: 'Map-room rack' }).first().click();
   await expect(page).toHaveURL(/\/stands\/demo-rack\/bench$/);

@@ -69,9 +69,10 @@ test('what is seen of a tray is written with one press and a few words, dated ba
   const written = page.getByRole('list', { name: 'Written down' });
   await expect(written).toContainText('Trouble: Lower leaves pale');
   await expect(page.getByRole('textbox', { name: 'In your own words' })).toHaveValue('');
-  await page.getByRole('textbox', { name: 'Harvest, fresh' }).fill('42');
-  await page.getByRole('textbox', { name: 'Harvest, fresh' }).press('Enter');
-  await page.getByRole('button', { name: 'Harvest', exact: true }).tap();
+  await page.locator('summary', { hasText: /^Harvest$/ }).tap();
+  await page.getByRole('textbox', { name: 'weighed' }).fill('42');
+  await page.getByRole('textbox', { name: 'weighed' }).press('Enter');
+  await page.getByRole('button', { name: 'Add harvest' }).tap();
   await expect(written).toContainText('Harvest, 42 g');
   await page.reload();
   await expect(written).toContainText('Trouble: Lower leaves pale');

@@ -27,6 +27,7 @@ import { createBenchLightStore, createBenchLookStore, type BenchLightStore, type
 import { followBench } from './bench/followBench';
 import { startChartWorker, type ChartWorker } from '../workers/chart/chart.client';
 import type { SunRecall } from '../core/answer/daylight/litByWindow';
+import { countBurned } from '../core/site/ownLamps/hangingOf';
 import { asOf } from '../core/answer/stand/asOf';
 import { tables } from '../core/things/tables/libraryTables';
 import type { HangChart, HangQuestion } from '../core/plan/hang/HangChart';
@@ -223,7 +224,11 @@ export function createWorkspace(language: string): Workspace {
     }
 
     const suns: SunRecall = new Map();
-    const settleToday = () => settleTo(sites, (site) => asOf(site, days.getState().today, tables, suns));
+    const settleToday = () =>
+      settleTo(sites, (site, before) => {
+        const { today } = days.getState();
+        return asOf(before ? countBurned(before, site, today) : site, today, tables, suns);
+      });
     ends.push(days.subscribe(settleToday));
     settleToday();
     const kinds = { sites, settings, opening, elsewhere, lastSaved };

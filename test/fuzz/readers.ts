@@ -22,6 +22,8 @@ import { readLength } from '../../src/core/units/length';
 import { readLight } from '../../src/core/units/light';
 import { exportSite } from '../../src/store/files/exportSite';
 import { linkOf, readLink } from '../../src/store/files/showLink';
+import { journalCsv } from '../../src/store/files/journalCsv';
+import { journalJson, readJournal, withJournal } from '../../src/store/files/journalFile';
 import { mergeSite } from '../../src/store/files/mergeSite';
 import { readSiteText } from '../../src/store/files/readSiteText';
 import { readTableText } from '../../src/store/files/readTableText';
@@ -79,6 +81,17 @@ function readsBack(text: string): void {
   mustBe(mergeSite(emptySite('en'), site).stands.length === site.stands.length, 'cannot be opened beside what is there');
 }
 
+const journalSite = demoSite('en-GB', dayFrom(2027, 2, 20));
+/** What is taken of a journal can be kept and read again. */
+function journalTaken(text: string): void {
+  const journal = value(readJournal(text, { batches: journalSite.batches.map((b) => ({ ...b, log: [] })) }, () => 'fresh'));
+  if (!journal) return;
+  const kept = journal.added.filter((a, i, all) => all.findIndex((o) => o.entry.id === a.entry.id) === i);
+  readsBack(
+    exportSite(withJournal({ added: kept, known: 0 })({ ...journalSite, batches: journalSite.batches.map((b) => ({ ...b, log: [] })) })),
+  );
+}
+
 const photometric = (result: ReturnType<typeof readIes>) => {
   const read = value(result);
   if (!read) return;
@@ -102,7 +115,7 @@ const spectrumSample = Array.from({ length: 81 }, (_, i) => `${380 + 5 * i},${(M
 
 const siteSamples = () => [
   exportSite(demoSite('en-GB', dayFrom(2027, 2, 20))),
-  ...[1, 2, 3, 4, 5, 6, 7, 8].map((v) => file(`test/fixtures/site-version-${v}.json`)),
+  ...[1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11].map((v) => file(`test/fixtures/site-version-${v}.json`)),
 ];
 
 const meterWorld = () => JSON.stringify({ kindId: 'lux-basic', seed: 3, lampFactor: 0.9, meterFactor: 1.1, filter: 'sound', daylight: 5, noise: 0.01, sway_m: 0.002, scene: JSON.parse(file('docs/examples/shelf.json')) as unknown }); // prettier-ignore
@@ -123,6 +136,8 @@ export const fuzzedReaders = (): readonly FuzzedReader[] => [
       if (site) readsBack(exportSite(site));
     },
   },
+  { name: 'journal', json: true, samples: [journalJson(journalSite)], read: journalTaken },
+  { name: 'journal table', json: false, samples: [journalCsv(journalSite)], read: journalTaken },
   {
     name: 'scene',
     json: true,

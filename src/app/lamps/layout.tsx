@@ -1,7 +1,8 @@
 import { PlaceTabs } from '@/ui/parts/PlaceTabs';
 
 const TABS = [
-  { href: '/lamps', label: 'Library' },
+  { href: '/lamps', label: 'My lamps' },
+  { href: '/lamps/library', label: 'Library' },
   { href: '/lamps/compare', label: 'Compare' },
   { href: '/lamps/box', label: 'Box check' },
   { href: '/lamps/bill', label: 'The bill' },

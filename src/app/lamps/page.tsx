@@ -1,7 +1,7 @@
-import { LampsView } from '@/ui/lamps/LampsView';
+import { MyLamps } from '@/ui/lamps/MyLamps';
 
-export const metadata = { title: 'Lamps' };
+export const metadata = { title: 'My lamps' };
 
 export default function Page() {
-  return <LampsView />;
+  return <MyLamps />;
 }

@@ -19,7 +19,7 @@ interface ChartWays {
 
 /** What a chart follows from; the rest of a site may change without a new one. */
 const causesOf = (site: Site, stand: BenchStand, today: number, step: number) =>
-  [stand, site.visits, site.quiet, site.cheap, site.price_per_kWh, site.batches, today, step] as const;
+  [stand, site.visits, site.quiet, site.cheap, site.bands, site.price_per_kWh, site.batches, today, step] as const;
 
 /**
  * Keeps the hang chart of the stand on the bench up to date. One is worked out at a time; what changes meanwhile is asked once,

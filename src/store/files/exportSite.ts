@@ -20,6 +20,8 @@ function only(site: Site, standIds: readonly string[]): Site {
       ]),
     ),
   };
+  const hung = new Set(tiers.flatMap((t) => t.fittings.map((f) => f.id)));
+  const ownLamps = site.ownLamps.filter((own) => hung.has(own.fittingId ?? ''));
   const batches = site.batches.filter((b) => uses.batches.has(b.id));
   const grown = new Set(batches.map((b) => b.cropId));
   return {
@@ -32,6 +34,7 @@ function only(site: Site, standIds: readonly string[]): Site {
     crops: site.crops.filter((c) => grown.has(c.id)),
     cropNotes: site.cropNotes.filter((n) => grown.has(n.cropId)),
     programmes: site.programmes.filter((p) => uses.programmes.has(p.id)),
-    lamps: site.lamps.filter((l) => uses.lamps.has(l.id)),
+    lamps: site.lamps.filter((l) => uses.lamps.has(l.id) || ownLamps.some((own) => own.lampId === l.id || own.channels.includes(l.id))),
+    ownLamps,
   };
 }

@@ -12,6 +12,9 @@ import { beginTest, endTest, openCase, tell, toggleDenied, togglePlace, toggleSi
 import { correctLogged, logIt } from '../../core/site/growth/changeGrowth';
 import { addTrial } from '../../core/site/stand/changeTrials';
 import type { Trial } from '../../core/site/trial/Trial';
+import { plainOwnLamp } from '../../core/site/ownLamps/changeOwnLamps';
+import type { OwnLamp } from '../../core/site/lamp/OwnLamp';
+import type { Site } from '../../core/site/stand/Site';
 import { demoSite } from '../site/demoSite';
 import { keepLamp } from '../site/setUpVerbs';
 import { tables } from '../../core/things/tables/libraryTables';
@@ -161,6 +164,59 @@ test('a file of version 10, written before air and EC were kept, is brought up t
   expect(read(exportSite(old))).toEqual(old);
 });
 
+test('a file of version 11, written before lamps were things of their own, is brought up to date', () => {
+  const old = read(readFileSync('test/fixtures/site-version-11.json', 'utf8'));
+  expect(old.batches[0]!.log.at(-1)!.solution).toEqual({ ec: 1.2, ph: 6 });
+  expect([old.ownLamps, old.bands]).toEqual([[], []]);
+  expect(old.stands.flatMap((s) => s.tiers).every((t) => t.rotation === null)).toBe(true);
+  expect(read(exportSite(old))).toEqual(old);
+});
+
+test('lamps that are things, dimmers, prices of weekends, rhythms of trays and signs of leaves go out and come in as they were', () => {
+  const base = demoSite('en-GB', null);
+  const fitting = base.stands[0]!.tiers[0]!.fittings[0]!;
+  const lamp: OwnLamp = {
+    ...plainOwnLamp('mine', fitting.lampId, 'The bar with the dent'),
+    fittingId: fitting.id,
+    bought: dayFrom(2024, 2, 29),
+    paid: 31.5,
+    counted: { hours: 7310.5, on: dayFrom(2027, 2, 9) },
+    drawn: { power: 22.4, load: 25 },
+    dimmer: { steps: [0.25, 0.5], points: [{ setting: 0.5, light: 0.55, draw: 0.6 }] },
+    channels: [fitting.lampId, 'led-tube-12'],
+    rating: 'damp',
+    weight_kg: 1.2,
+    noise: 'hums',
+    fault: 'flickers when cold',
+  };
+  const bare = { ...plainOwnLamp('old', fitting.lampId, 'Old'), retired: dayFrom(2026, 5, 1) };
+  const day = dayFrom(2027, 2, 9);
+  const changed: Site = {
+    ...logIt(base.batches[0]!.id, { id: 's', day, what: 'trouble', height: null, stage: null, sign: 'pale', place: 8 })(base),
+    ownLamps: [lamp, bare],
+    bands: [{ from_min: 0, to_min: 0, price_per_kWh: 0.1, days: 'weekend' }],
+    stands: base.stands.map((s, i) =>
+      i > 0
+        ? s
+        : {
+            ...s,
+            tiers: s.tiers.map((t, k) =>
+              k > 0 ? t : { ...t, rotation: { kind: 'both', every: 3, from: day }, fittings: t.fittings.map((f) => ({ ...f, dim: 0.5 })) },
+            ),
+          },
+    ),
+  };
+  expect(read(exportSite(changed))).toEqual(changed);
+  const merged = mergeSite(site, changed);
+  const came = merged.ownLamps.find((o) => o.name === lamp.name)!;
+  expect(merged.stands.flatMap((s) => s.tiers.flatMap((t) => t.fittings)).find((f) => f.id === came.fittingId)?.dim).toBe(0.5);
+  expect(read(exportSite(changed, [base.stands[1]!.id])).ownLamps).toEqual([]);
+  const unknown = { ...changed, ownLamps: [{ ...lamp, lampId: 'nobody-knows' }] };
+  expect(codes(exportSite(unknown))).toEqual(['site/missing ownLamps[0].lampId']);
+  const position = { ...changed, ownLamps: [{ ...lamp, channels: ['nobody-knows'] }] };
+  expect(codes(exportSite(position))).toEqual(['site/missing ownLamps[0].channels[0]']);
+});
+
 test('photos, heights measured on them and corrections go out and come in as they were', () => {
   const base = demoSite('en-GB', null);
   const { id } = base.batches[0]!;
@@ -291,7 +347,7 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes(text.replace('"stands": [', '"stands": [[], '))).toEqual(['file/list-in-list stands[0]']);
   expect(codes(text.replace('"tiers": [', '"tiers": [[{}], '))).toEqual(['file/list-in-list stands[0].tiers[0]']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
-  expect(codes(text.replace('"version": 11', '"version": 12'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"version": 12', '"version": 13'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
   expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
 });

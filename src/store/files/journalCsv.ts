@@ -3,6 +3,7 @@ import type { Site } from '../../core/site/stand/Site';
 import { isoOf } from '../../core/units/day';
 
 const COLUMNS = [
+  'id',
   'day',
   'batch',
   'crop',
@@ -15,6 +16,8 @@ const COLUMNS = [
   'humidity_percent',
   'ec_mS_per_cm',
   'ph',
+  'sign',
+  'place',
   'text',
 ] as const;
 
@@ -24,6 +27,7 @@ export function journalCsv(site: Pick<Site, 'batches'>): string {
     .flatMap((b) => b.log.map((l) => ({ l, b })))
     .sort((x, y) => x.l.day - y.l.day)
     .map(({ l, b }) => ({
+      id: l.id,
       day: isoOf(l.day),
       batch: b.id,
       crop: b.cropId,
@@ -36,6 +40,8 @@ export function journalCsv(site: Pick<Site, 'batches'>): string {
       humidity_percent: l.air?.humidity ?? '',
       ec_mS_per_cm: l.solution?.ec ?? '',
       ph: l.solution?.ph ?? '',
+      sign: l.sign ?? '',
+      place: l.place ?? '',
       text: l.text ?? '',
     }));
   return `${unparse(rows, { columns: [...COLUMNS], newline: '\r\n', escapeFormulae: true })}\r\n`;

@@ -95,6 +95,16 @@ export function mergeSite(site: Site, other: Site): Site {
         : (site.season ?? (other.season && { ...other.season, batches: planned ?? [] })),
     stands,
     lamps,
+    ownLamps: [
+      ...site.ownLamps,
+      ...other.ownLamps.map((own) => ({
+        ...own,
+        id: rename(own.id),
+        lampId: lampId(own.lampId),
+        channels: own.channels.map(lampId),
+        fittingId: own.fittingId && rename(own.fittingId),
+      })),
+    ],
     place: site.place ?? other.place,
     climate: site.place ? site.climate : other.climate,
     windows,

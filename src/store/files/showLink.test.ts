@@ -65,6 +65,7 @@ test('every table has its heads, as many rows as there are things, and no formul
   expect(rows('readings.csv')).toHaveLength(tiers.flatMap((t) => t.readings).length);
   expect(rows('batches.csv')).toHaveLength(site.batches.length);
   expect(rows('season.csv')).toHaveLength(site.season!.batches.length);
+  expect(rows('my-lamps.csv').map((r) => r.lamp)).toEqual(site.ownLamps.map((o) => o.name));
   expect(rows('trials.csv').length).toBeGreaterThan(5);
   expect(rows('tiers.csv')[0]!.stand).toBe("'=SUM(A1)");
   expect(Number(rows('tiers.csv')[0]!.width_m)).toBeCloseTo(tiers[0]!.width, 6);

@@ -33,7 +33,10 @@ const toShow = (site: Site): Site => ({
   jobMarks: [],
   lampPrices: [],
   cropNotes: [],
+  bands: [],
   spares: [],
+  // As far as they are dimmed, faded or measured they belong to the light; the rest is the household's.
+  ownLamps: site.ownLamps.map((own) => ({ ...own, name: '', bought: null, paid: null, noise: null, fault: '' })),
   meters: [],
   place: site.windows.length > 0 && site.place ? { latitude: nearby(site.place.latitude), longitude: nearby(site.place.longitude) } : null,
 });

@@ -67,6 +67,10 @@ export function tablesCsv(site: Site): Readonly<Record<string, string>> {
       ['lamp_id', 'name', 'family', 'shape', 'length_m', 'width_m', 'power_W', 'ppf_umol_per_s', 'known_from', 'cct_K', 'life_h'],
       site.lamps.map((l) => ({ lamp_id: l.id, name: l.name, family: l.family, shape: l.shape, length_m: tidy(l.length), width_m: tidy(l.width), power_W: l.power, ppf_umol_per_s: tidy(l.ppf), known_from: l.fluxBasis, cct_K: l.cct, life_h: l.life_h })), // prettier-ignore
     ),
+    'my-lamps.csv': csv(
+      ['lamp', 'kind', 'bought', 'paid', 'hours', 'hours_on', 'drawn_W', 'drawn_VA', 'noise', 'fault', 'retired'],
+      site.ownLamps.map((o) => ({ lamp: o.name, kind: lampName(o.lampId), bought: day(o.bought), paid: o.paid, hours: o.counted?.hours ?? null, hours_on: day(o.counted?.on ?? null), drawn_W: o.drawn?.power ?? null, drawn_VA: o.drawn?.load ?? null, noise: o.noise, fault: o.fault, retired: day(o.retired) })), // prettier-ignore
+    ),
     'lamp-prices.csv': csv(
       ['lamp_id', 'lamp', 'price', 'currency', 'day'],
       site.lampPrices.map((p) => ({

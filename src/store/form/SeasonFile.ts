@@ -16,7 +16,7 @@ import {
 } from 'class-validator';
 import { STAGE_NAMES } from '../../core/things/crop/Crop';
 import { MOST_CORRECTIONS, MOST_LOGGED } from '../../core/site/growth/changeGrowth';
-import { LOGGED_KINDS, type LoggedKind } from '../../core/site/stand/Logged';
+import { LEAF_SIGNS, LOGGED_KINDS, type LeafSign, type LoggedKind } from '../../core/site/stand/Logged';
 import { RHYTHMS } from '../../core/site/hang/VisitRhythm';
 import { PLAN_KINDS, type PlanKind } from '../../core/site/timer/HoursPlan';
 import { JOB_STATES } from '../../core/site/today/JobMark';
@@ -79,6 +79,7 @@ export class CalendarFile {
 /** What an entry said before it was corrected. */
 export class LoggedBeforeFile {
   @IsDay() day!: string;
+  @IsOptional() @IsIn(LOGGED_KINDS) what?: LoggedKind;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(5) height_m!: number | null;
   @IsOptional() @IsString() @MaxLength(MOST_LETTERS) text?: string;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(1_000_000) weight_g?: number;
@@ -110,6 +111,8 @@ export class LoggedFile {
   @IsOptional() @IsString() @MaxLength(80) photoId?: string;
   @IsOptional() @ValidateNested() @Type(() => AirFile) air?: AirFile;
   @IsOptional() @ValidateNested() @Type(() => SolutionFile) solution?: SolutionFile;
+  @IsOptional() @IsIn(LEAF_SIGNS) sign?: LeafSign;
+  @IsOptional() @IsInt() @Min(0) @Max(8) place?: number;
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MOST_CORRECTIONS)

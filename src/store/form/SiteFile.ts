@@ -27,6 +27,11 @@ import { MOST_PLUGGED } from '../../core/site/stand/changeOutlets';
 import { CropFile, CropNoteFile } from './CropFile';
 import { BatchFile, CalendarFile, KeptChartFile, PluggedFile, ProgrammeFile, VisitsFile, JobMarkFile } from './SeasonFile';
 import { MOST_CASES } from '../../core/site/clinic/ClinicCase';
+import { MOST_OWN_LAMPS } from '../../core/site/lamp/OwnLamp';
+import { ROTATION_KINDS, type RotationKind } from '../../core/site/stand/Rotation';
+import { PRICE_DAYS } from '../../core/units/PricePeriod';
+import { OwnLampFile } from './OwnLampFile';
+import { MOST_BANDS } from '../../core/site/stand/changePrices';
 import { MOST_SAFETY } from '../../core/site/safety/SafetyMark';
 import { MOST_TRIALS } from '../../core/site/trial/Trial';
 import { ClinicCaseFile } from './ClinicFile';
@@ -67,6 +72,7 @@ export class FittingFile {
   @IsNumber(finite) @Min(0) @Max(10) face_m!: number;
   @IsNumber(finite) @Min(-7) @Max(7) turn_rad!: number;
   @IsObject() @ValidateNested() @Type(() => HangerFile) hanger!: HangerFile;
+  @IsOptional() @IsNumber(finite) @Min(0.01) @Max(1) dim?: number;
 }
 
 export class TrayFile {
@@ -192,6 +198,13 @@ export class DaylightFile {
   @IsInt() @Min(1) @Max(1440) to_min!: number;
 }
 
+/** When the trays of a tier turn or change places. */
+export class RotationFile {
+  @IsIn(ROTATION_KINDS) kind!: RotationKind;
+  @IsInt() @Min(1) @Max(60) every!: number;
+  @IsDay() from!: string;
+}
+
 export class TierFile {
   @IsString() @MaxLength(80) id!: string;
   @IsNumber(finite) @Min(0.05) @Max(20) width_m!: number;
@@ -202,6 +215,7 @@ export class TierFile {
   @IsObject() @ValidateNested() @Type(() => AgeingFile) ageing!: AgeingFile;
   @IsString() @MaxLength(80) programmeId!: string;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => DaylightFile) daylight!: DaylightFile | null;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => RotationFile) rotation!: RotationFile | null;
   @IsArray() @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => FittingFile) fittings!: FittingFile[];
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TrayFile) trays!: TrayFile[];
   @IsArray() @ArrayMaxSize(MOST_READINGS) @ValidateNested({ each: true }) @Type(() => ReadingFile) readings!: ReadingFile[];
@@ -301,6 +315,14 @@ export class CheapFile {
   @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
 }
 
+/** A price of power at some hours of some days. */
+export class PriceBandFile {
+  @IsInt() @Min(0) @Max(1439) from_min!: number;
+  @IsInt() @Min(0) @Max(1439) to_min!: number;
+  @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
+  @IsIn(PRICE_DAYS) days!: (typeof PRICE_DAYS)[number];
+}
+
 /** Lamps that hang nowhere. */
 export class SpareFile {
   @IsString() @MaxLength(80) lampId!: string;
@@ -325,7 +347,7 @@ export class SafetyMarkFile {
 /** A site as it is written to disk and to exported files. See migrate.ts for its version. Lengths in metres; units stand in the names. */
 export class SiteFile {
   @Equals('copper-noon/site') format!: 'copper-noon/site';
-  @Equals(11) version!: 11;
+  @Equals(12) version!: 12;
   @Matches(/^[A-Z]{3}$/) currency!: string;
   @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
   @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => StandFile) stands!: StandFile[];
@@ -334,6 +356,8 @@ export class SiteFile {
   @IsArray() @ArrayMaxSize(500) @ValidateNested({ each: true }) @Type(() => LampFile) lamps!: LampFile[];
   @IsOptional() @IsObject() @ValidateNested() @Type(() => QuietFile) quiet!: QuietFile | null;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => CheapFile) cheap!: CheapFile | null;
+  @IsArray() @ArrayMaxSize(MOST_BANDS) @ValidateNested({ each: true }) @Type(() => PriceBandFile) bands!: PriceBandFile[];
+  @IsArray() @ArrayMaxSize(MOST_OWN_LAMPS) @ValidateNested({ each: true }) @Type(() => OwnLampFile) ownLamps!: OwnLampFile[];
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => SpareFile) spares!: SpareFile[];
   @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => MeterFile) meters!: MeterFile[];
   @IsArray() @ArrayMaxSize(MOST_CROPS) @ValidateNested({ each: true }) @Type(() => CropFile) crops!: CropFile[];

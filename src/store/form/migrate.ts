@@ -9,7 +9,7 @@ import { CORD } from '../../core/site/stand/Hanger';
 import { ON_THE_FLOOR, SHELF } from '../../core/site/stand/plain';
 
 /** The version of the file that is written today. */
-export const VERSION = 11;
+export const VERSION = 12;
 
 /**
  * Brings the file of an older version up to today's, step by step. What is not as the older version promised is left as
@@ -28,6 +28,8 @@ export const VERSION = 11;
  *     8 → 9: plants that look wrong are followed in the clinic, and trays compared in trials, cautions are seen to. Before, there was none of it.
  *     9 → 10: entries of the journal may have a photo, and what stood there before they were corrected. Before, none had.
  *     10 → 11: entries may hold temperatures and humidity, or EC and pH, and the clinic a stem. Before, none did.
+ *     11 → 12: lamps may be things of their own with a dimmer, power may have more prices, trays of a tier may turn or change places by a
+ *            rhythm, trouble may have a sign and a place. Before, there was none of it.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;
@@ -39,7 +41,8 @@ export function migrate(data: Record<string, unknown>): Record<string, unknown> 
   const eighth = seventh.version === 7 ? { season: null, jobMarks: [], lampPrices: [], ...seventh, version: 8 } : seventh;
   const ninth = eighth.version === 8 ? { clinic: [], trials: [], safety: [], ...eighth, version: 9 } : eighth;
   const tenth = ninth.version === 9 ? { ...ninth, version: 10 } : ninth;
-  return tenth.version === 10 ? { ...tenth, version: 11 } : tenth;
+  const eleventh = tenth.version === 10 ? { ...tenth, version: 11 } : tenth;
+  return eleventh.version === 11 ? toVersion12(eleventh) : eleventh;
 }
 
 const toVersion2 = (data: Record<string, unknown>) => withTiers({ ...data, version: 2 }, (tier) => ({ readings: [], ...tier }));
@@ -158,6 +161,9 @@ const toVersion7 = (data: Record<string, unknown>) => ({
   version: 7,
   stands: each(data.stands, (s) => ({ window: null, ...s })),
 });
+
+const toVersion12 = (data: Record<string, unknown>) =>
+  withTiers({ ownLamps: [], bands: [], ...data, version: 12 }, (tier) => ({ rotation: null, ...tier }));
 
 /** Share of a tier's floor that its trays cover. */
 function coveredBy(tier: Record<string, unknown>): number {

@@ -4,6 +4,7 @@ import type { KeptChart } from '../../core/site/hang/KeptChart';
 import { dayOf, type Day } from '../../core/units/day';
 import { atWindowOf, placeOf, windowOf } from './WindowFile';
 import { caseOf } from './ClinicFile';
+import { ownLampOf } from './OwnLampFile';
 import { trialOf, trialProblems } from './TrialFile';
 import { seasonOf, seasonProblems } from './PlannedFile';
 import { cropOfFile, cropProblems } from './ownCrops';
@@ -47,6 +48,8 @@ export function siteOf(file: SiteFile): Site {
     price_per_kWh: file.price_per_kWh,
     quiet: file.quiet ? { from_min: file.quiet.from_min, to_min: file.quiet.to_min } : null,
     cheap: file.cheap ? { from_min: file.cheap.from_min, to_min: file.cheap.to_min, price_per_kWh: file.cheap.price_per_kWh } : null,
+    bands: file.bands.map(({ from_min, to_min, price_per_kWh, days }) => ({ from_min, to_min, price_per_kWh, days })),
+    ownLamps: file.ownLamps.map(ownLampOf),
     spares: file.spares.map(({ lampId, count }) => ({ lampId, count })),
     stands: file.stands.map((s) => ({
       id: s.id,
@@ -75,6 +78,7 @@ export function siteOf(file: SiteFile): Site {
         ageing: { used_h: t.ageing.used_h ?? null, dirt: t.ageing.dirt, view: t.ageing.view },
         programmeId: t.programmeId,
         daylight: t.daylight ? { dli: t.daylight.dli_mol, from_min: t.daylight.from_min, to_min: t.daylight.to_min } : null,
+        rotation: t.rotation ? { kind: t.rotation.kind, every: t.rotation.every, from: dayOf(t.rotation.from) } : null,
         fittings: t.fittings.map((f) => ({
           id: f.id,
           lampId: f.lampId,
@@ -83,6 +87,7 @@ export function siteOf(file: SiteFile): Site {
           face: f.face_m,
           turn: f.turn_rad,
           hanger: { kind: f.hanger.kind, step: f.hanger.step_m, load: f.hanger.load_kg ?? null },
+          ...(f.dim == null || f.dim === 1 ? {} : { dim: f.dim }),
         })),
         trays: t.trays.map((y) => ({
           id: y.id,
@@ -210,6 +215,8 @@ export const logOf = (list: readonly LoggedFile[]): Logged[] =>
     ...(l.height_sd_m == null ? {} : { heightSd: l.height_sd_m }),
     ...(l.photoId ? { photoId: l.photoId } : {}),
     ...(l.air ? { air: { low: l.air.low_C ?? null, high: l.air.high_C ?? null, humidity: l.air.humidity_percent ?? null } } : {}),
+    ...(l.sign ? { sign: l.sign } : {}),
+    ...(l.place == null ? {} : { place: l.place }),
     ...(l.solution ? { solution: { ec: l.solution.ec_mS_per_cm ?? null, ph: l.solution.ph ?? null } } : {}),
     ...(l.was?.length ? { was: l.was.map(beforeOf) } : {}),
   }));
@@ -217,6 +224,7 @@ export const logOf = (list: readonly LoggedFile[]): Logged[] =>
 const beforeOf = (b: LoggedBeforeFile): LoggedBefore => ({
   day: dayOf(b.day),
   height: b.height_m ?? null,
+  ...(b.what ? { what: b.what } : {}),
   ...(b.text ? { text: b.text } : {}),
   ...(b.weight_g == null ? {} : { weight_g: b.weight_g }),
 });
@@ -344,6 +352,11 @@ function brokenLinks(file: SiteFile): Problem[] {
   });
   file.programmes.forEach((p, i) => once(p.id, `programmes[${i}].id`));
   const lampThere = (id: string) => lampIds.has(id) || tables.lamp(id) !== undefined;
+  file.ownLamps.forEach((own, i) => {
+    once(own.id, `ownLamps[${i}].id`);
+    missing(lampThere(own.lampId), `ownLamps[${i}].lampId`, own.lampId);
+    own.channels.forEach((id, k) => missing(lampThere(id), `ownLamps[${i}].channels[${k}]`, id));
+  });
   file.spares.forEach((p, i) => missing(lampThere(p.lampId), `spares[${i}].lampId`, p.lampId));
   file.windows.forEach((w, i) => {
     once(w.id, `windows[${i}].id`);

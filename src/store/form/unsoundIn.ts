@@ -31,7 +31,11 @@ export function unsoundIn(before: Site, after: Site): Problem[] {
   const tiers = stands.flatMap((s) => s.tiers);
   const batchIds = new Set(tiers.flatMap((t) => t.trays.map((y) => y.batchId)));
   const programmeIds = new Set([...tiers.map((t) => t.programmeId), ...stands.flatMap((s) => s.plugged.map((p) => p.programmeId))]);
-  const lampIds = new Set([...tiers.flatMap((t) => t.fittings.map((f) => f.lampId)), ...after.spares.map((s) => s.lampId)]);
+  const lampIds = new Set([
+    ...tiers.flatMap((t) => t.fittings.map((f) => f.lampId)),
+    ...after.spares.map((s) => s.lampId),
+    ...after.ownLamps.flatMap((o) => [o.lampId, ...o.channels]),
+  ]);
   const part: Site = {
     ...after,
     stands,

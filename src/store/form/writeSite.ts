@@ -7,6 +7,7 @@ import { isoOf, type Day } from '../../core/units/day';
 import type { KeptChart } from '../../core/site/hang/KeptChart';
 import { writeAtWindow, writePlace, writeWindow } from './WindowFile';
 import { writeCase } from './ClinicFile';
+import { writeOwnLamp } from './OwnLampFile';
 import { writeTrial } from './TrialFile';
 import { writeSeason } from './PlannedFile';
 import { writeCrop } from './ownCrops';
@@ -16,7 +17,7 @@ import type { LampFile, LitLampFile, ReadingFile, SiteFile } from './SiteFile';
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 11,
+    version: 12,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
     stands: site.stands.map((s) => ({
@@ -46,6 +47,7 @@ export function writeSite(site: Site): SiteFile {
         ageing: { used_h: t.ageing.used_h, dirt: t.ageing.dirt, view: t.ageing.view },
         programmeId: t.programmeId,
         daylight: t.daylight && { dli_mol: t.daylight.dli, from_min: t.daylight.from_min, to_min: t.daylight.to_min },
+        rotation: t.rotation && { ...t.rotation, from: isoOf(t.rotation.from) },
         fittings: t.fittings.map((f) => ({
           id: f.id,
           lampId: f.lampId,
@@ -54,6 +56,7 @@ export function writeSite(site: Site): SiteFile {
           face_m: f.face,
           turn_rad: f.turn,
           hanger: { kind: f.hanger.kind, step_m: f.hanger.step, load_kg: f.hanger.load },
+          ...(f.dim === undefined || f.dim === 1 ? {} : { dim: f.dim }),
         })),
         trays: t.trays.map((y) => ({
           id: y.id,
@@ -102,6 +105,8 @@ export function writeSite(site: Site): SiteFile {
     lamps: site.lamps.map(writeLamp),
     quiet: site.quiet && { ...site.quiet },
     cheap: site.cheap && { ...site.cheap },
+    bands: site.bands.map((b) => ({ ...b })),
+    ownLamps: site.ownLamps.map(writeOwnLamp),
     spares: site.spares.map((p) => ({ ...p })),
     meters: site.meters.map(({ checked_ms, ...m }) => ({ ...m, checked: checked_ms === null ? null : new Date(checked_ms).toISOString() })),
     crops: site.crops.map(writeCrop),
@@ -168,6 +173,8 @@ export const writeLog = (log: readonly Logged[]): LoggedFile[] =>
     ...(l.heightSd === undefined ? {} : { height_sd_m: l.heightSd }),
     ...(l.photoId === undefined ? {} : { photoId: l.photoId }),
     ...(l.air === undefined ? {} : { air: { low_C: l.air.low, high_C: l.air.high, humidity_percent: l.air.humidity } }),
+    ...(l.sign === undefined ? {} : { sign: l.sign }),
+    ...(l.place === undefined ? {} : { place: l.place }),
     ...(l.solution === undefined ? {} : { solution: { ec_mS_per_cm: l.solution.ec, ph: l.solution.ph } }),
     ...(l.was === undefined ? {} : { was: l.was.map(writeBefore) }),
   }));
@@ -175,6 +182,7 @@ export const writeLog = (log: readonly Logged[]): LoggedFile[] =>
 const writeBefore = (b: LoggedBefore): LoggedBeforeFile => ({
   day: isoOf(b.day),
   height_m: b.height,
+  ...(b.what === undefined ? {} : { what: b.what }),
   ...(b.text ? { text: b.text } : {}),
   ...(b.weight_g === undefined ? {} : { weight_g: b.weight_g }),
 });

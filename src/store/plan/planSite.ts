@@ -154,7 +154,14 @@ const offerWritten = (o: Offer, site: Site) => ({
 function timersWritten(stand: BenchStand, site: Site, answer: ReturnType<typeof answerBench>, step_min: number) {
   return timersOf(stand).map((timer) => {
     const served = servedBy(timer, answer.tiers);
-    const rules = { step_min, quiet: site.quiet, cheap: site.cheap, price_per_kWh: site.price_per_kWh, power: powerOf(timer) };
+    const rules = {
+      step_min,
+      quiet: site.quiet,
+      cheap: site.cheap,
+      bands: site.bands,
+      price_per_kWh: site.price_per_kWh,
+      power: powerOf(timer),
+    };
     const { on_min, lit_min } = timer;
     const best = solveTimer(served, rules, { on_min, lit_min });
     return {

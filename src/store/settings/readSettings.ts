@@ -27,6 +27,10 @@ export function readSettings(data: unknown, fallback: Settings): Settings {
     theme: pick('theme', ['auto', 'light', 'dark']),
     mapShows: pick('mapShows', MAP_SHOWS),
     timerStep_min: pick('timerStep_min', [1, 15, 30]),
+    remind_min:
+      Number.isInteger(kept.remind_min) && (kept.remind_min as number) >= 0 && (kept.remind_min as number) < 1440
+        ? (kept.remind_min as number)
+        : null,
     meter: typeof kept.meter === 'string' ? kept.meter.slice(0, 80) : fallback.meter,
     firstWay: pick('firstWay', ['offered', ...FIRST_WAYS, 'over']),
     firstDone: pick('firstDone', [0, 1, 2, 3]),

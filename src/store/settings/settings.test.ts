@@ -15,11 +15,14 @@ test('what was kept is taken, and what is strange falls back without harm', () =
     mapShows: 'ppfd',
     temperatureUnit: 'F',
     timerStep_min: 15,
+    remind_min: null,
     meter: 'lux-basic',
     firstWay: 'offered',
     firstDone: 0,
     tablePlans: [],
   });
+  expect(readSettings({ remind_min: 480 }, start).remind_min).toBe(480);
+  for (const odd of [1440, -1, 7.5, '8:00']) expect(readSettings({ remind_min: odd }, start).remind_min).toBeNull();
   expect(readSettings({ firstWay: 'over', firstDone: 9 }, start)).toMatchObject({ firstWay: 'over', firstDone: 0 });
   const plan = { columns: ['x', 'value'], unit: 'lx', length: 'cm', headed: true };
   const kept = readSettings({ meter: 'own', tablePlans: [{ head: 'a|b', plan }, { head: 'c', plan: { columns: ['<b>'] } }, 7] }, start);

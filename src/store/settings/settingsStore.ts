@@ -19,6 +19,8 @@ export interface Settings {
   readonly mapShows: MapShows;
   /** The steps in which the household's timers can be set. */
   readonly timerStep_min: 1 | 15 | 30;
+  /** When the day's jobs are told, minutes of the day; null: never. */
+  readonly remind_min: number | null;
   /** The meter in the hand: one of the person's own, or a kind of the table. */
   readonly meter: string;
   /** The first steps: offered, on a way, or over and never in the way again. */
@@ -40,6 +42,7 @@ export function startingSettings(language: string): Settings {
     theme: 'auto',
     mapShows: 'dli',
     timerStep_min: 15,
+    remind_min: null,
     meter: 'lux-basic',
     firstWay: 'offered',
     firstDone: 0,

@@ -1,5 +1,7 @@
 import type { Reading } from '../../core/site/reading/Reading';
 import type { Site } from '../../core/site/stand/Site';
+import { withDemoSafety } from './demoSafety';
+import { withDemoLamps } from './demoLamps';
 import { withDemoBench } from './demoBench';
 import { withDemoReadings } from './demoReadings';
 import type { Day } from '../../core/units/day';
@@ -130,5 +132,10 @@ export function demoCorners(language: string): Site {
 /** The whole demo: its stands on the bench, and its corners; with the dates of its season where the day is known. */
 export function demoSite(language: string, today: Day | null = null): Site {
   const site = withDemoWindows(withDemoReadings(withDemoBench(demoCorners(language))));
-  return today === null ? site : withDemoTrials(withDemoClinic(withDemoPlan(withDemoSeason(site, today), today), today), today);
+  return today === null
+    ? site
+    : [withDemoSeason, withDemoPlan, withDemoLamps, withDemoClinic, withDemoTrials, withDemoSafety].reduce(
+        (now, tell) => tell(now, today),
+        site,
+      );
 }

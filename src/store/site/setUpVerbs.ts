@@ -228,6 +228,7 @@ export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
     trays: [tray],
     programmeId: programme.id,
     daylight: null,
+    rotation: null,
     readings: [],
     fits: [],
   };

@@ -16,7 +16,7 @@ export interface SiteState {
   /** A hand holds something: changes do not become steps of their own until it lets go. */
   readonly inGesture: boolean;
   /** Brings a site in step with the day: dated plants are as tall as today. */
-  readonly settle: (site: Site) => Site;
+  readonly settle: Settle;
   /** The last change that was not made, because what came of it could not be kept and read again. */
   readonly refused: { readonly what: string; readonly problems: readonly Problem[] } | null;
 }
@@ -27,6 +27,9 @@ interface Step {
   /** What was done, in words that follow "Undo". */
   readonly what: string;
 }
+
+/** @param before  the site that was changed by hand; left out: nothing was */
+type Settle = (site: Site, before?: Site) => Site;
 
 export type SiteStore = StoreApi<SiteState>;
 
@@ -49,7 +52,7 @@ export const createSiteStore = (site: Site): SiteStore =>
  */
 export function changeSite(store: SiteStore, what: string, change: (site: Site) => Site, activeId?: string): boolean {
   const state = store.getState();
-  const site = state.settle(change(state.site));
+  const site = state.settle(change(state.site), state.site);
   const active = activeId ?? state.activeId;
   if (site === state.site && active === state.activeId) return true;
   if (state.inGesture) {
@@ -71,7 +74,7 @@ export function changeSite(store: SiteStore, what: string, change: (site: Site) 
 }
 
 /** From now on every site is brought in step with a day; the open one at once, which is no step of its own. */
-export function settleTo(store: SiteStore, settle: (site: Site) => Site): void {
+export function settleTo(store: SiteStore, settle: Settle): void {
   store.setState({ settle, site: settle(store.getState().site) });
 }
 

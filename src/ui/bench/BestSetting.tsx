@@ -122,6 +122,7 @@ function Frontier({ settings, best, tier, hands }: { settings: SettingsFor; best
   );
   const words =
     (chosen.lift === 0 ? 'lamps as they hang' : liftWords(tier, chosen.lift, lengthUnit)) +
+    (chosen.dim === null ? '' : `, dimmed to ${Math.round(100 * chosen.dim)} %`) +
     `, ${showHours(chosen.hours * 60)} from ${showClock(chosen.on_min)}`;
   const set = () => {
     changeSite(sites, 'set height and hours', (site) => chosen.moves.reduce(applyMove, site));

@@ -7,7 +7,7 @@ import { Sheet } from '../parts/Sheet';
 interface ChoiceSheetProps {
   /** On the button that opens it. */
   label: string;
-  shown: string;
+  shown: React.ReactNode;
   title: string;
   description: string;
   placeholder: string;
@@ -26,8 +26,8 @@ export function ChoiceSheet({ label, shown, title, description, placeholder, ite
       open={open}
       onOpenChange={setOpen}
       trigger={
-        <Button className="max-w-full justify-start!" aria-label={`${label}: ${shown}`}>
-          <span className="truncate">{shown}</span>
+        <Button className="max-w-full justify-start!" aria-label={typeof shown === 'string' ? `${label}: ${shown}` : label}>
+          <span className={typeof shown === 'string' ? 'truncate' : 'inline-flex items-center gap-2'}>{shown}</span>
         </Button>
       }
     >

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useEffect, useMemo, useState } from 'react';
 import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
 import type { JudgedTray } from '@/core/answer/bench/judgeTray';
+import { drawOf } from '@/core/plan/buying/bill';
 import { runningCost } from '@/core/judge/cost/runningCost';
 import { tables } from '@/core/things/tables/libraryTables';
 import { benchStandOf, type BenchStand } from '@/core/answer/stand/benchStand';
@@ -78,7 +79,7 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
     };
   }, [both, lightOfStand]);
   const judged = both.map((stand, i) => stand.tiers.map((t) => judgedTrays(t, answers[i]?.tiers[t.tier.id] ?? null)));
-  const costs = both.map((stand) => stand.tiers.reduce((sum, t) => sum + runningCost(t.lamps.reduce((w, l) => w + l.lamp.power, 0), t.hours, site.price_per_kWh).perMonth, 0)); // prettier-ignore
+  const costs = both.map((stand) => stand.tiers.reduce((sum, t) => sum + runningCost(drawOf(t), t.hours, site.price_per_kWh).perMonth, 0)); // prettier-ignore
   const column = width < 600 ? width : Math.floor((width - 16) / 2); // one below the other on a phone
   return (
     <div className="space-y-4">

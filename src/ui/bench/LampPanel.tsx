@@ -1,5 +1,6 @@
 'use client';
 import { ArrowDown, ArrowUp } from 'lucide-react';
+import Link from 'next/link';
 import { useMemo } from 'react';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { BenchLamp, BenchTier } from '@/core/answer/stand/benchStand';
@@ -7,6 +8,10 @@ import { changeFittings, lampsSideBySide, rowOf } from '@/core/site/stand/change
 import { faceSizeOf } from '@/core/site/stand/footprint';
 import { HANGER_KINDS, hangerOf, snapFace, type HangerKind } from '@/core/site/stand/Hanger';
 import { newId } from '@/store/names/newId';
+import { kindOfOwnLamp } from '@/core/site/ownLamps/changeOwnLamps';
+import { FULL, nearestSetting } from '@/core/things/lamp/dimming';
+import { ownPath } from '../lamps/lampPaths';
+import { DimField } from './DimField';
 import { Button } from '../parts/Button';
 import { lampItems } from '../parts/lampItems';
 import { LengthField } from '../parts/LengthField';
@@ -38,6 +43,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
   const pitch = same.length > 1 ? same[1]!.y - same[0]!.y : faceSizeOf(lamp).width + 0.08;
   const gap = Math.max(0, pitch - faceSizeOf(lamp).width);
   const fixed = fitting.hanger.kind === 'fixed';
+  const named = useSite((s) => s.site.ownLamps.find((o) => o.id === fitting.own?.id)?.name ?? '');
   return (
     <section aria-label="The chosen lamp" className="space-y-3 border-b border-line pb-4">
       <div className="flex items-start justify-between gap-2">
@@ -121,6 +127,24 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
           />
         )}
       </div>
+      {fitting.own && fitting.own.channels.length > 1 && (
+        <SelectField
+          label="colour switch"
+          value={lamp.id}
+          options={fitting.own.channels.map((id) => ({
+            value: id,
+            label: own.find((l) => l.id === id)?.name ?? tables.lamp(id)?.name ?? id,
+          }))}
+          onChange={(id) => hands.change('switch the colour', kindOfOwnLamp(fitting.own!.id, id))}
+        />
+      )}
+      {fitting.own?.dimmer && (
+        <DimField
+          dimmer={fitting.own.dimmer}
+          value={fitting.dim ?? FULL}
+          onChange={(dim) => change('dim the lamp', (f) => ({ dim: f.own?.dimmer ? nearestSetting(f.own.dimmer, dim) : FULL }))}
+        />
+      )}
       <details>
         <summary className="font-semibold text-verdigris">How it hangs</summary>
         <div className="flex flex-wrap items-end gap-x-4 gap-y-2 pt-2">
@@ -160,7 +184,12 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
             {Math.round(calibration.scale * 100)} % of that by {calibration.fitted ? 'a fit to readings' : 'readings'}.
           </strong>
         )}
-        {tables.lamp(lamp.id) ? '' : ' A lamp of your own.'}
+        {tables.lamp(lamp.id) ? '' : ' A lamp of your own.'}{' '}
+        {fitting.own && (
+          <Link href={ownPath(fitting.own.id)} className="font-semibold text-ink underline underline-offset-4">
+            {named}
+          </Link>
+        )}
       </p>
     </section>
   );

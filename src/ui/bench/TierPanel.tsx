@@ -1,6 +1,7 @@
 'use client';
 import { CopyPlus, TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { drawOf } from '@/core/plan/buying/bill';
 import { runningCost } from '@/core/judge/cost/runningCost';
 import { MOL_SECONDS } from '@/core/judge/dose/dli';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
@@ -43,7 +44,7 @@ export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: 
   const ids = new Set([t.tier.id, stand.stand.id, ...t.tier.fittings.map((f) => f.id), ...t.tier.trays.map((y) => y.id)]);
   const faults = useMemo(() => faultsOf(stand), [stand]).filter((f) => ids.has(f.thingId));
   const empty = stand.tiers.filter((other) => other.lamps.length === 0 && other.trays.length === 0).length;
-  const power = t.lamps.reduce((sum, l) => sum + l.lamp.power, 0);
+  const power = drawOf(t);
   return (
     <section aria-label={`Tier ${t.number}`} className="space-y-4">
       <div className="space-y-2">

@@ -39,6 +39,8 @@ export function moveWords(move: Move, stand: BenchStand, own: readonly Lamp[], u
       return move.dx !== 0
         ? `Slide the ${lamps(move.tierId)}${where(move.tierId)} ${cm(move.dx)} to the ${move.dx > 0 ? 'right' : 'left'}`
         : `Slide the ${lamps(move.tierId)}${where(move.tierId)} ${cm(move.dy)} to the ${move.dy > 0 ? 'back' : 'front'}`;
+    case 'dim':
+      return `Dim the ${lamps(move.tierId)}${where(move.tierId)} to ${Math.round(100 * move.to)} %`;
     case 'gap':
       return `Hang the lamps${where(move.tierId)} ${cm(move.gap)} apart`;
     case 'add-lamp':

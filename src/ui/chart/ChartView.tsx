@@ -12,6 +12,7 @@ import { useChart, useToday } from '../shell/WorkspaceContext';
 import { ChartChanges } from './ChartChanges';
 import { ChartLimits } from './ChartLimits';
 import { ChartOut } from './ChartOut';
+import { Rotations } from './Rotations';
 import { RhythmPanel } from './RhythmPanel';
 import { TraysPanel } from './TraysPanel';
 import { TripPanel } from './TripPanel';
@@ -58,6 +59,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
             )}
             {own && <VisitList stand={stand} chart={own} />}
             {own && own.limits.length > 0 && <ChartLimits stand={stand} chart={own} />}
+            {(own || failed) && <Rotations stand={stand} />}
           </div>
           <div className="space-y-6">
             <RhythmPanel />

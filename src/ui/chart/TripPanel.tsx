@@ -9,7 +9,7 @@ import { useSettings } from '../shell/WorkspaceContext';
 import { jobsOf, trayOf } from './jobWords';
 
 /** Before a trip: what must be done, and what will have become of the trays by the return. */
-export function TripPanel({ stand, trip }: { stand: BenchStand; trip: Trip }) {
+export function TripPanel({ stand, trip, title, open = false }: { stand: BenchStand; trip: Trip; title?: string; open?: boolean }) {
   const { lengthUnit } = useSettings();
   const jobs = trip.before ? jobsOf(trip.before, stand, lengthUnit) : [];
   const drift = trip.drift.flatMap((d) => {
@@ -30,9 +30,13 @@ export function TripPanel({ stand, trip }: { stand: BenchStand; trip: Trip }) {
       : [];
   });
   return (
-    <section aria-label={`Away ${spanWords(trip.from, trip.to)}`} className="space-y-2 rounded-md bg-sunk p-3" data-testid="trip">
+    <section
+      aria-label={`${title ? `${title}: ` : ''}away ${spanWords(trip.from, trip.to)}`}
+      className="space-y-2 rounded-md bg-sunk p-3"
+      data-testid="trip"
+    >
       <h2 className="flex items-center gap-2 text-lg font-semibold">
-        <Luggage size={19} aria-hidden /> Away {spanWords(trip.from, trip.to)}
+        <Luggage size={19} aria-hidden /> {title ?? `Away ${spanWords(trip.from, trip.to)}`}
       </h2>
       {jobs.length > 0 ? (
         <>
@@ -50,7 +54,7 @@ export function TripPanel({ stand, trip }: { stand: BenchStand; trip: Trip }) {
         <p>No changes before you leave. Water the trays and check that no plant touches a lamp.</p>
       )}
       {drift.length > 0 && (
-        <details>
+        <details open={open}>
           <summary className="inline-flex min-h-8 cursor-pointer items-center font-semibold text-verdigris max-md:min-h-11">
             By the return on {dayWords(trip.to + 1)}
           </summary>

@@ -6,13 +6,14 @@ import { groupsOf, learnedFrom, type Learned } from '@/core/plan/trial/learnedOf
 import { copyOf, keepCrop } from '@/core/site/crop/changeCrops';
 import type { Site } from '@/core/site/stand/Site';
 import type { Crop, Stage } from '@/core/things/crop/Crop';
+import { showTemperature } from '@/core/units/temperature';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { judgedTrays } from '../bench/useBench';
 import { Button } from '../parts/Button';
 import { say } from '../shell/toastStore';
-import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { stageWords } from '../verdict/words';
 import { LearnedFigure } from './LearnedFigure';
@@ -37,6 +38,24 @@ function saysOf({ fit, points, direction, canSayTrend, enoughFrom, kind }: Learn
       : 'The results scatter too much to say what more light does.';
   return 'A curve can be drawn, but the dose that is enough lies outside what was tried.';
 }
+
+/** How warm it was, where it was noted: two results of other warmth say little of the light. */
+function Temperatures({ learned: { points } }: { learned: Learned }) {
+  const { temperatureUnit } = useSettings();
+  const noted = points.flatMap((p) => p.temperature_C ?? []);
+  if (noted.length === 0) return null;
+  const [low, high] = [Math.min(...noted), Math.max(...noted)];
+  const show = (c: number) => showTemperature(Math.round(10 * c) / 10, temperatureUnit);
+  return (
+    <p className="text-soft">
+      Temperature noted of {noted.length} of {points.length}: {high - low < 0.5 ? `about ${show(low)}` : `${show(low)} to ${show(high)}`}.
+      {high - low >= APART_C && ' They differ by so much that warmth may be behind what looks like light.'}
+    </p>
+  );
+}
+
+/** Warmth that changes growth as a usual difference of light does: our estimate from Q10 of about 2. */
+const APART_C = 3;
 
 /** What one’s own ended batches and trials say of this crop, set against the table’s band. */
 export function LearnedPanel({ crop }: { crop: Crop }) {
@@ -91,6 +110,7 @@ export function LearnedPanel({ crop }: { crop: Crop }) {
           <h4 className="font-semibold">{l.kind === 'height' ? 'Height, times the usual' : `${l.name}${l.unit ? `, ${l.unit}` : ''}`}</h4>
           <LearnedFigure learned={l} stage={stage} />
           <p>{saysOf(l)}</p>
+          <Temperatures learned={l} />
           <p className="text-soft">
             The next batch would tell most at {doseNumber(l.tryNext)} mol/m²/day. The table has {doseNumber(stage.dliMin)} to{' '}
             {doseNumber(stage.dliMax)}, best {doseNumber(stage.dliTarget)} ({stageWords(stage)}).

@@ -3,6 +3,9 @@ import { LocateFixed, MapPin } from 'lucide-react';
 import { useState } from 'react';
 import { CLIMATE_KINDS, readyClimate, usualClimate, type Climate, type ClimateKind } from '@/core/sky/outdoors/climates';
 import type { Place } from '@/core/sky/outdoors/outdoorsAt';
+import { sunshineOf } from '@/core/sky/outdoors/climates';
+import { readWeatherCsv } from '@/core/sky/outdoors/readWeatherCsv';
+import { say } from '../shell/toastStore';
 import { readEpw } from '@/core/sky/outdoors/readEpw';
 import { readCoordinate, radiansOf, showCoordinate, type Axis } from '@/core/sky/place/readCoordinate';
 import { townOf } from '@/core/sky/place/townOf';
@@ -86,7 +89,7 @@ export function PlaceFields() {
 /** How sunny the place is: a ready kind, typed by month, or from a weather file. */
 export function ClimateFields() {
   const { sites } = useWorkspace();
-  const climate = useSite((s) => s.site.climate);
+  const { climate, place } = useSite((s) => s.site);
   const [problems, setProblems] = useState<readonly string[]>([]);
   const set = (next: Climate, what = 'set the climate') => changeSite(sites, what, setClimate(next));
   const options = [
@@ -134,6 +137,31 @@ export function ClimateFields() {
         onRefused={(_, problem) => setProblems([epwWords(problem)])}
       >
         Weather file (EPW)
+      </FileButton>
+      <FileButton
+        accept=".csv,text/csv"
+        maxBytes={4_000_000}
+        onText={(_, text) => {
+          if (!place) return setProblems(['Say first where the window is: hours of light mean something at a place only.']);
+          const read = readWeatherCsv(text, place);
+          if (!read.ok) return setProblems(read.problems.map(epwWords));
+          setProblems([]);
+          const { sunshine, days } = read.value;
+          const known = sunshine.filter((s) => s !== null).length;
+          changeSite(sites, 'take the hours of a station', (site) =>
+            setClimate({
+              kind: 'file',
+              name: `station, ${days} days`,
+              sunshine: sunshine.map((s, m) => s ?? sunshineOf(site.climate, m, place.latitude)),
+            })(site),
+          );
+          say(
+            known === 12 ? `${days} days are read.` : `${days} days are read. ${12 - known} months without enough days keep what they had.`,
+          );
+        }}
+        onRefused={(_, problem) => setProblems([epwWords(problem)])}
+      >
+        Hours of a station (CSV)
       </FileButton>
       {problems.length > 0 && (
         <ul role="alert" className="list-disc pl-5 text-copper">

@@ -41,7 +41,7 @@ function useQuestion(
   chosen: number,
   light: BenchAnswer | null,
 ): DaylightQuestion | null {
-  const { place, climate, timeZone, quiet, cheap, price_per_kWh } = useSite((s) => s.site);
+  const { place, climate, timeZone, quiet, cheap, bands, price_per_kWh } = useSite((s) => s.site);
   const { timerStep_min } = useSettings();
   const today = useToday();
   return useMemo(() => {
@@ -55,11 +55,11 @@ function useQuestion(
       timer: {
         of: trays.flatMap((t, i) => (served.some((s) => s.trayId === t.tray.id) ? [i] : [])),
         served,
-        rules: { step_min: timerStep_min, quiet, cheap, price_per_kWh, power: powerOf(timer) },
+        rules: { step_min: timerStep_min, quiet, cheap, bands, price_per_kWh, power: powerOf(timer) },
         now: { on_min: timer.on_min, lit_min: timer.lit_min },
       },
     };
-  }, [place, climate, timeZone, quiet, cheap, price_per_kWh, timerStep_min, today, stand, trays, chosen, light]);
+  }, [place, climate, timeZone, quiet, cheap, bands, price_per_kWh, timerStep_min, today, stand, trays, chosen, light]);
 }
 
 /** A year of daylight at the trays of a stand; the last one stays while the next is worked out. */

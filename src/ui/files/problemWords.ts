@@ -58,6 +58,20 @@ export function problemWords({ code, at, found, expected }: Problem): string {
       return 'The other device has another version of Copper Noon. Load the newest on both.';
     case 'handover/full':
       return `Too much waits to be fetched already. Try again in ${expected} minutes.`;
+    case 'journal/foreign':
+      return 'It is not a journal: it does not say “format”: “copper-noon/journal”.';
+    case 'journal/no-column':
+      return `It has no column “${String(found)}” in its first line. Save a journal here to see how it looks.`;
+    case 'journal/no-batch':
+      return `${at}: no batch here is ${shown(found)}, and no single one of that crop.`;
+    case 'journal/too-long':
+      return `It has more than ${expected} entries. Cut it in parts.`;
+    case 'journal/full':
+      return `${at}: a batch holds at most ${expected} entries.`;
+    case 'table/empty':
+      return 'There is nothing in it.';
+    case 'table/quotes':
+      return `${at}: a quotation mark is never closed.`;
     case 'photo/too-large':
       return `The picture is too large: at most ${expected} MB are read. Make it smaller first.`;
     case 'photo/no-picture':

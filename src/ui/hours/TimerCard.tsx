@@ -35,7 +35,7 @@ interface TimerCardProps {
 export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
   const { sites } = useWorkspace();
   const { timerStep_min } = useSettings();
-  const { quiet, cheap, price_per_kWh, currency } = useSite((s) => s.site);
+  const { quiet, cheap, bands, price_per_kWh, currency } = useSite((s) => s.site);
   const { on_min, lit_min } = timer;
   const off_min = offAt(on_min, lit_min);
   const daylight = daylightOf(timer.tiers[0]!.tier);
@@ -45,8 +45,8 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
     changeSite(sites, 'change the hours', setProgramme(timer.id, (on + MINUTES_PER_DAY) % MINUTES_PER_DAY, lit));
   const served = useMemo(() => servedBy(timer, lights), [timer, lights]);
   const rules = useMemo<TimerRules>(
-    () => ({ step_min: timerStep_min, quiet, cheap, price_per_kWh, power: powerOf(timer) }),
-    [timerStep_min, quiet, cheap, price_per_kWh, timer],
+    () => ({ step_min: timerStep_min, quiet, cheap, bands, price_per_kWh, power: powerOf(timer) }),
+    [timerStep_min, quiet, cheap, bands, price_per_kWh, timer],
   );
   const now = useMemo(() => fareOn(served, rules, on_min, lit_min), [served, rules, on_min, lit_min]);
   const best = useMemo(() => solveTimer(served, rules, { on_min, lit_min }), [served, rules, on_min, lit_min]);

@@ -1,16 +1,13 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
+import type { Lamp } from '@/core/things/lamp/Lamp';
 import { colourOfBox, lampFromBox, type Box, type Technology } from '@/core/things/lamp/lampFromBox';
 import type { Problem } from '@/core/units/result';
-import type { SetUp } from '@/core/answer/stand/setUp';
 import { newId } from '@/store/names/newId';
-import { changeSite } from '@/store/site/siteStore';
-import { keepLamp } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';
 import { Group } from '../parts/Group';
 import { Segments } from '../parts/Segments';
-import { say } from '../shell/toastStore';
-import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings } from '../shell/WorkspaceContext';
 import { LampFigureFields } from './LampFigureFields';
 import { LampFiles } from './LampFiles';
 import { LampProblem } from './LampProblem';
@@ -30,20 +27,26 @@ const TECHNOLOGIES: readonly { value: Technology; label: string }[] = [
 ];
 
 interface LampBoxFormProps {
-  setUp: SetUp;
+  /** What the form begins with. */
+  lamp: Lamp;
   own: boolean;
   /** What was typed so far; it outlives the form, so that closing the sheet loses nothing. */
   draft: Box | null;
   onDraft(box: Box): void;
-  onKept(): void;
+  /** Takes it; `isChange`: instead of the one that the form began with. */
+  onKeep(lamp: Lamp, isChange: boolean): void;
+  words?: { readonly keep: string; readonly another: string | null };
 }
 
+const USUAL_WORDS = (own: boolean) => ({
+  keep: own ? 'Keep the changes' : 'Hang this lamp',
+  another: own ? 'Hang it as another lamp' : null,
+});
+
 /** A lamp as its box and its files describe it; what was typed stays until it is kept. */
-export function LampBoxForm({ setUp, own, draft, onDraft, onKept }: LampBoxFormProps) {
-  const { sites } = useWorkspace();
+export function LampBoxForm({ lamp, own, draft, onDraft, onKeep, words = USUAL_WORDS(own) }: LampBoxFormProps) {
   const { lengthUnit } = useSettings();
   const form = useRef<HTMLDivElement>(null);
-  const { lamp, stand } = setUp;
   const box = draft ?? startingBox(lamp, own);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const change = (part: Partial<Box>) => {
@@ -68,9 +71,7 @@ export function LampBoxForm({ setUp, own, draft, onDraft, onKept }: LampBoxFormP
     const isChange = own && as === 'this one';
     const made = lampFromBox(named, isChange ? lamp.id : `own-${newId()}`);
     if (!made.ok) return setProblems(made.problems);
-    changeSite(sites, isChange ? 'change the lamp' : 'add a lamp', keepLamp(stand.id, made.value));
-    say(`${made.value.name} hangs over your tray.`);
-    onKept();
+    onKeep(made.value, isChange);
   }
   return (
     <div ref={form} className="space-y-5">
@@ -104,9 +105,9 @@ export function LampBoxForm({ setUp, own, draft, onDraft, onKept }: LampBoxFormP
       <LampFigureFields box={box} trial={trial} change={change} problem={problem} />
       <div className="flex flex-wrap gap-3">
         <Button kind="main" onClick={() => keep('this one')}>
-          {own ? 'Keep the changes' : 'Hang this lamp'}
+          {words.keep}
         </Button>
-        {own && <Button onClick={() => keep('another')}>Hang it as another lamp</Button>}
+        {words.another && <Button onClick={() => keep('another')}>{words.another}</Button>}
       </div>
     </div>
   );

@@ -6,13 +6,14 @@ import type { Lamp } from '@/core/things/lamp/Lamp';
 import type { Box } from '@/core/things/lamp/lampFromBox';
 import { lampRowOf } from '@/core/site/stand/layOut';
 import { changeSite } from '@/store/site/siteStore';
-import { chooseLamp, setLampRow } from '@/store/site/setUpVerbs';
+import { chooseLamp, keepLamp, setLampRow } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';
 import { lampItems } from '../parts/lampItems';
 import { SearchList } from '../parts/SearchList';
 import { Sheet } from '../parts/Sheet';
 import { Stepper } from '../parts/Stepper';
+import { say } from '../shell/toastStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import type { ChoiceSheetProps } from '../check/CropSheet';
 import { AgeFields } from './AgeFields';
@@ -101,11 +102,13 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
         <Tabs.Content value="box">
           <LampBoxForm
             key={lamp.id}
-            setUp={setUp}
+            lamp={lamp}
             own={isOwn}
             draft={draft?.lampId === lamp.id ? draft.box : null}
             onDraft={(box) => setDraft({ lampId: lamp.id, box })}
-            onKept={() => {
+            onKeep={(made, isChange) => {
+              changeSite(sites, isChange ? 'change the lamp' : 'add a lamp', keepLamp(stand.id, made));
+              say(`${made.name} hangs over your tray.`);
               setDraft(null);
               setTab('box');
             }}

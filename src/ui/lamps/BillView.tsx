@@ -7,6 +7,7 @@ import { showMoney } from '@/core/units/money';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { NumberField } from '../parts/NumberField';
 import { useSite } from '../shell/WorkspaceContext';
+import { BillByBatch } from './BillByBatch';
 
 const MONTH = 365 / 12;
 const kWh = (v: number) => (v < 10 ? v.toFixed(2) : v.toFixed(1));
@@ -31,11 +32,15 @@ export function BillView() {
           {lines.length === 0 ? 'The bill' : `${money(all.cost * MONTH)} a month, as everything is set`}
         </h1>
         <p className="text-soft">
-          {money(site.price_per_kWh)} per kWh{site.cheap ? `, ${money(site.cheap.price_per_kWh)} in the cheap hours` : ''}, from{' '}
+          {money(site.price_per_kWh)} per kWh{site.cheap ? `, ${money(site.cheap.price_per_kWh)} in the cheap hours` : ''}
+          {site.bands.length > 0
+            ? `, ${site.bands.length} other ${site.bands.length === 1 ? 'price' : 'prices'} at some hours or days`
+            : ''}
+          , from{' '}
           <Link className="underline underline-offset-4" href="/settings">
             Settings
           </Link>
-          . Power is what each lamp draws; mats count as if they never switched off.
+          . Power is what each lamp draws as it is set, measured where you entered it; mats count as if they never switched off.
         </p>
       </header>
       {lines.length === 0 && <p>No lamp hangs yet. Check a lamp over a tray, or draw a stand: then its cost stands here.</p>}
@@ -85,6 +90,7 @@ export function BillView() {
               </tfoot>
             </table>
           </div>
+          <BillByBatch days={days} />
           <AgainstMeter perDay={all.kWh} />
         </>
       )}

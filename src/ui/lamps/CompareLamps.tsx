@@ -1,8 +1,9 @@
 'use client';
 import { X } from 'lucide-react';
+import { useSearchParams } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { breaksEvenIn, spentByYear, type CompareAsked, type LampFit } from '@/core/plan/buying/compareLamps';
-import { shelfStands } from '@/core/plan/season/shelvesOf';
+import { shelfStands } from '@/core/site/stand/shelfStands';
 import { cropOf } from '@/core/site/crop/cropOf';
 import { setLampPrice } from '@/core/site/stand/changePrices';
 import { lampOf } from '@/core/answer/stand/benchStand';
@@ -19,7 +20,7 @@ import { lampItems } from '../parts/lampItems';
 import { NumberField } from '../parts/NumberField';
 import { SearchList } from '../parts/SearchList';
 import { SelectField } from '../parts/SelectField';
-import { dayWords } from '../season/dayWords';
+import { datedWords } from '../season/dayWords';
 import { tierName } from '../season/seasonWords';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { stageWords } from '../verdict/words';
@@ -42,8 +43,12 @@ export function CompareLamps() {
   const crop = cropOf(site, cropId, tables) ?? cropLibrary[0]!;
   const [stageName, setStageName] = useState<string>('seedling');
   const stage = crop.stages.find((s) => s.stage === stageName) ?? crop.stages[0]!;
+  const wanted = (useSearchParams().get('lamps') ?? '').split(',').filter((id) => site.lamps.some((l) => l.id === id) || tables.lamp(id));
   const [lampIds, setLampIds] = useState<readonly string[]>(() =>
-    [...new Set([...hung.slice(0, 2), 'led-bar-12-white-24', 'led-shop-12-twin-50'])].slice(0, 3),
+    [...new Set(wanted.length > 0 ? wanted : [...hung.slice(0, 2), 'led-bar-12-white-24', 'led-shop-12-twin-50'].slice(0, 3))].slice(
+      0,
+      MOST,
+    ),
   );
   const [isAdding, setIsAdding] = useState(false);
   const [years, setYears] = useState(5);
@@ -155,7 +160,7 @@ export function CompareLamps() {
                 'Hours a day',
                 'Dose, mol/m²/day',
                 'Uniformity, min/mean',
-                'Power, W',
+                'Power and heat, W',
                 'Energy a year',
                 `In ${years} years`,
                 'Weight, kg',
@@ -197,7 +202,7 @@ export function CompareLamps() {
                     onChange={(p) => changeSite(sites, 'price a lamp', setLampPrice({ lampId: id, price: p, day: today }))}
                   />
                   {price && today - price.day > OLD_PRICE && (
-                    <span className="block text-sm text-copper">of {dayWords(price.day)}: check it</span>
+                    <span className="block text-sm text-copper">of {datedWords(price.day)}: check it</span>
                   )}
                 </td>
                 {fit && fit.count > 0 ? (

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { oneOf, type Claims } from '@/core/judge/claims/Claim';
 import { giftOf, shareLit } from '@/core/judge/claims/giftOf';
 import { MOL_SECONDS } from '@/core/judge/dose/dli';
-import { shelfStands } from '@/core/plan/season/shelvesOf';
+import { shelfStands } from '@/core/site/stand/shelfStands';
 import { cropOf } from '@/core/site/crop/cropOf';
 import { cropLibrary } from '@/core/things/crop/cropLibrary';
 import { tables } from '@/core/things/tables/libraryTables';

@@ -3,12 +3,13 @@ import { CircleAlert, TriangleAlert } from 'lucide-react';
 import { useMemo } from 'react';
 import { safetyGate, safetyWord, type GateLine } from '@/core/answer/caution/safetyGate';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { shelfStands } from '@/core/site/stand/shelfStands';
 import { seeTo, unsee } from '@/core/site/stand/changeSafety';
 import { cautionLibrary, generalNote } from '@/core/things/caution/cautionLibrary';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { changeSite } from '@/store/site/siteStore';
 import { UndoButtons } from '../parts/UndoButtons';
-import { dayWords } from '../season/dayWords';
+import { datedWords } from '../season/dayWords';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 
 /** What to see to before lamps are lit: what applies to each stand, ticked once, asked again when something has changed. */
@@ -17,9 +18,8 @@ export function SafetyView() {
   const gates = useMemo(
     () =>
       // Checks are questions; what stands on the bench is real. Without any of it the checks are all there is.
-      site.stands
+      shelfStands(site)
         .filter((s) => s.tiers.some((t) => t.fittings.length > 0))
-        .filter((s, _, all) => !s.laidOut || all.every((o) => o.laidOut))
         .map((s) => benchStandIn(site, s))
         .map((stand) => ({ stand, lines: safetyGate(stand, site.stated, site.safety, cautionLibrary) })),
     [site],
@@ -94,8 +94,8 @@ function Gate({ stand, lines }: { stand: BenchStand; lines: readonly GateLine[] 
                   {day !== null && (
                     <span className={state === 'changed-since' ? 'block text-sm text-copper' : 'block text-sm text-soft'}>
                       {state === 'changed-since'
-                        ? `Checked on ${dayWords(day)}, but something has changed since: check again.`
-                        : `Checked on ${dayWords(day)}.`}
+                        ? `Checked on ${datedWords(day)}, but something has changed since: check again.`
+                        : `Checked on ${datedWords(day)}.`}
                     </span>
                   )}
                 </span>

@@ -46,7 +46,7 @@ export function OutletList({ stand, group, groups }: { stand: BenchStand; group:
             )}
             <span className="w-16 text-right tabular-nums">{watts(p.power)}</span>
             {p.kind === 'lamps' ? (
-              <span className="w-56 text-sm text-soft max-md:w-auto">as its tier is plugged</span>
+              <span className="w-56 text-sm text-soft max-md:w-auto">on the timer of its tier</span>
             ) : (
               <>
                 <select

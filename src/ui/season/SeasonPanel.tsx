@@ -6,6 +6,7 @@ import { datesFrom } from '@/core/plan/season/seasonDates';
 import { mondayOf, type SeasonLook, type SeasonWeek } from '@/core/plan/season/seasonLook';
 import { takeToStands } from '@/core/plan/season/toStands';
 import type { WayOut } from '@/core/plan/season/waysOut';
+import { takeOut } from '@/core/site/ownLamps/changeOwnLamps';
 import { hangOneMore } from '@/core/plan/season/hangOneMore';
 import { changePlanned } from '@/core/site/stand/changeSeason';
 import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
@@ -194,9 +195,8 @@ function WaysOut({ season, look }: { season: SeasonPlan; look: SeasonLook }) {
 function takenWay(site: Site, { what, change }: WayOut): Site {
   if (change && 'id' in what) return changePlanned(what.id, () => change)(site);
   if (what.kind !== 'lamp') return site;
-  const hung = hangOneMore(what.tierId, lampOf(site, what.lampId, tables), newId())(site);
-  const spares = what.isSpare ? site.spares.flatMap((s) => (s.lampId !== what.lampId ? [s] : s.count > 1 ? [{ ...s, count: s.count - 1 }] : [])) : site.spares; // prettier-ignore
-  return { ...hung, spares };
+  const id = newId();
+  return hangOneMore(what.tierId, lampOf(site, what.lampId, tables), id)(what.isSpare ? takeOut(site, what.lampId, id) : site);
 }
 
 const MOST_OTHERWISE = 4;

@@ -9,6 +9,10 @@ export const dayWords = (day: Day): string => SHORT.format(noonOf(day)).replace(
 /** `Saturday 13 February 2027`. */
 export const longDayWords = (day: Day): string => LONG.format(noonOf(day)).replace(',', '');
 
+const DATED = style({ day: 'numeric', month: 'short', year: 'numeric' });
+/** `13 Feb 2027`, where it may be of another year. */
+export const datedWords = (day: Day): string => DATED.format(noonOf(day));
+
 const BRIEF = style({ day: 'numeric', month: 'short' });
 /** `13 Feb`, for the foot of a chart. */
 export const briefDayWords = (day: Day): string => BRIEF.format(noonOf(day));

@@ -4,8 +4,7 @@ import { useMemo } from 'react';
 import { STATED, type Stated } from '@/core/site/stand/Stated';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { Site } from '@/core/site/stand/Site';
-import type { Span } from '@/core/units/Span';
-import { readClock, showClock } from '@/core/units/clock';
+import { showClock } from '@/core/units/clock';
 import { changeSite } from '@/store/site/siteStore';
 import { ChoiceSheet } from '../bench/ChoiceSheet';
 import { Button } from '../parts/Button';
@@ -13,30 +12,10 @@ import { lampItems } from '../parts/lampItems';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { Stepper } from '../parts/Stepper';
-import { TypedField } from '../parts/TypedField';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { SpanFields } from './SpanFields';
 
 const EVENING = { from_min: 22 * 60, to_min: 6 * 60 };
-
-/** Two times of day between which something holds. */
-function SpanFields({ labels, span, onChange }: { labels: readonly [string, string]; span: Span; onChange(span: Span): void }) {
-  const field = (label: string, key: 'from_min' | 'to_min', hint: string) => (
-    <TypedField
-      label={label}
-      shown={showClock(span[key])}
-      read={readClock}
-      hint={hint}
-      inputClassName="w-20"
-      onChange={(minutes) => onChange({ ...span, [key]: minutes })}
-    />
-  );
-  return (
-    <>
-      {field(labels[0], 'from_min', 'A time, such as 22:00.')}
-      {field(labels[1], 'to_min', 'A time, such as 06:00.')}
-    </>
-  );
-}
 
 /** When nobody wants light in the room: advice and timers keep to it. */
 export function QuietHours() {

@@ -10,6 +10,8 @@ import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
 import { TypedField } from '../parts/TypedField';
 import { BeginAgain } from './BeginAgain';
+import { Reminder } from './Reminder';
+import { PriceBands } from './PriceBands';
 import { CheapHours, QuietHours, SpareLamps, StatedFacts, TimeZone } from './Household';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 
@@ -96,6 +98,7 @@ export function SettingsView() {
       </Line>
       <Line title="Cheap hours" note="Timers use these hours when possible, to save cost.">
         <CheapHours />
+        <PriceBands />
       </Line>
       <Line title="Timers" note="The steps in which they can be set.">
         <Segments
@@ -108,6 +111,9 @@ export function SettingsView() {
           ]}
           onChange={(v) => settings.setState({ timerStep_min: Number(v) as 1 | 15 | 30 })}
         />
+      </Line>
+      <Line title="Reminder" note="A notification when there is something to do for your plants.">
+        <Reminder />
       </Line>
       <Line title="Clocks" note="Which day it is where the plants stand, and the time zone of exported calendars.">
         <TimeZone />

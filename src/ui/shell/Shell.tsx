@@ -12,6 +12,7 @@ import { Unreadable } from './Unreadable';
 import { useElsewhere } from './useElsewhere';
 import { useHeadingFocus } from './useHeadingFocus';
 import { useRefusals } from './useRefusals';
+import { useReminder } from './useReminder';
 import { useServiceWorker } from './useServiceWorker';
 import { useTheme } from './useTheme';
 import { useUndoKeys } from './useUndoKeys';
@@ -54,6 +55,7 @@ function Opened({ workspace, children }: { workspace: Workspace; children: React
   useElsewhere(workspace);
   useHeadingFocus();
   useServiceWorker(workspace);
+  useReminder();
   return (
     <Frame>
       {opening.status === 'open' && <HouseBar />}

@@ -5,11 +5,13 @@ import { cropOf } from '@/core/site/crop/cropOf';
 import type { Site } from '@/core/site/stand/Site';
 import type { SearchItem } from '../parts/SearchList';
 import { GLOSSARY } from '../terms/glossary';
+import { kindPath } from '../lamps/lampPaths';
 import { STAND_PARTS, standPath } from '../stands/places';
 
 const PLACES: readonly (readonly [string, string, readonly string[]])[] = [
   ['/today', 'Today', ['jobs', 'to do', 'walk']],
   ['/today/journal', 'Journal', ['log', 'notes', 'history']],
+  ['/today/away', 'While you are away', ['trip', 'holiday', 'hand over', 'sitter']],
   ['/check', 'Check', ['lamp', 'tray']],
   ['/stands', 'Stands', ['overview', 'set-ups']],
   ['/stands/compare', 'Two stands side by side', ['compare', 'variant']],
@@ -17,7 +19,8 @@ const PLACES: readonly (readonly [string, string, readonly string[]])[] = [
   ['/season/list', 'Sowing list', ['seed', 'compost', 'pots', 'labels']],
   ['/season/crops', 'Crops', ['plants']],
   ['/season/trials', 'Trials', ['compare', 'experiment', 'test']],
-  ['/lamps', 'Lamps', ['library']],
+  ['/lamps', 'My lamps', ['own', 'hours', 'age', 'dimmer', 'retired', 'replace']],
+  ['/lamps/library', 'Lamp library', ['kinds', 'table']],
   ['/lamps/compare', 'Compare lamps', ['cost', 'price', 'money', 'buy']],
   ['/lamps/box', 'Box check', ['advert', 'watts', 'equivalent']],
   ['/lamps/safety', 'Safety', ['caution', 'mains', 'water', 'load', 'weight']],
@@ -51,8 +54,6 @@ export function goItems(site: Site): readonly SearchItem[] {
     ...[...site.crops, ...cropLibrary].map((c) =>
       item(`/season/crops?crop=${encodeURIComponent(c.id)}`, c.name, 'Crops', '', c.alsoCalled),
     ),
-    ...[...site.lamps, ...lampLibrary].map((l) =>
-      item(`/lamps?lamp=${encodeURIComponent(l.id)}`, l.name, 'Lamps', `${l.power} W`, [l.family]),
-    ),
+    ...[...site.lamps, ...lampLibrary].map((l) => item(kindPath(l.id), l.name, 'Lamps', `${l.power} W`, [l.family])),
   ];
 }

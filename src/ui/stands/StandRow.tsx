@@ -1,6 +1,7 @@
 'use client';
 import clsx from 'clsx';
 import { useMemo } from 'react';
+import { drawOf } from '@/core/plan/buying/bill';
 import { runningCost } from '@/core/judge/cost/runningCost';
 import { tables } from '@/core/things/tables/libraryTables';
 import { benchStandOf } from '@/core/answer/stand/benchStand';
@@ -21,16 +22,7 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
   const site = useSite((s) => s.site);
   const bench = useMemo(() => benchStandOf(site, stand, tables), [site, stand]);
   const light = useLightOfStand(bench);
-  const cost = bench.tiers.reduce(
-    (sum, t) =>
-      sum +
-      runningCost(
-        t.lamps.reduce((w, l) => w + l.lamp.power, 0),
-        t.hours,
-        site.price_per_kWh,
-      ).perMonth,
-    0,
-  );
+  const cost = bench.tiers.reduce((sum, t) => sum + runningCost(drawOf(t), t.hours, site.price_per_kWh).perMonth, 0);
   return (
     <li className="border-t border-line py-3">
       <div className="flex items-center gap-4">

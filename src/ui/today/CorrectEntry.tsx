@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { cropOf } from '@/core/site/crop/cropOf';
 import { correctLogged } from '@/core/site/growth/changeGrowth';
 import { doubtOfHeight } from '@/core/site/growth/doubtOfHeight';
-import type { Logged } from '@/core/site/stand/Logged';
+import type { Logged, LoggedKind } from '@/core/site/stand/Logged';
 import type { Batch } from '@/core/site/stand/Site';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showLength } from '@/core/units/length';
@@ -11,10 +11,27 @@ import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { DayField } from '../parts/DayField';
 import { LengthField } from '../parts/LengthField';
+import { SelectField } from '../parts/SelectField';
+import { ENTRY_KINDS } from './entryWords';
 import { NumberField } from '../parts/NumberField';
 import { say } from '../shell/toastStore';
 import { heightDoubtWords } from '../tray/heightDoubtWords';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+
+/** Kinds that are no more than a press and words: one may have been pressed for another. */
+const PLAIN: readonly LoggedKind[] = [
+  'emerged',
+  'not-yet',
+  'true-leaves',
+  'potted-on',
+  'watered',
+  'fed',
+  'thinned',
+  'moved',
+  'trouble',
+  'note',
+  'next-time',
+];
 
 /** An entry set right; what stood there is kept with it. */
 export function CorrectEntry({ batch, entry, onDone }: { batch: Batch; entry: Logged; onDone(): void }) {
@@ -26,11 +43,17 @@ export function CorrectEntry({ batch, entry, onDone }: { batch: Batch; entry: Lo
   const [height, setHeight] = useState(entry.height);
   const [grams, setGrams] = useState<number | null>(entry.weight_g ?? null);
   const [text, setText] = useState(entry.text ?? '');
+  const [what, setWhat] = useState(entry.what);
   const trimmed = text.trim().slice(0, 1000);
-  const isSame = day === entry.day && height === entry.height && grams === (entry.weight_g ?? null) && trimmed === (entry.text ?? '');
+  const isSame =
+    what === entry.what &&
+    day === entry.day &&
+    height === entry.height &&
+    grams === (entry.weight_g ?? null) &&
+    trimmed === (entry.text ?? '');
   const crop = cropOf(site, batch.cropId, tables);
   const doubt = entry.what === 'height' && height !== null && crop ? doubtOfHeight(crop, height, day, today) : null;
-  const isEmpty = (entry.what === 'note' || entry.what === 'next-time') && trimmed === '';
+  const isEmpty = (what === 'note' || what === 'next-time') && trimmed === '';
   return (
     <form
       className="mt-2 space-y-3 rounded-md bg-sunk p-3"
@@ -38,7 +61,13 @@ export function CorrectEntry({ batch, entry, onDone }: { batch: Batch; entry: Lo
       onSubmit={(e) => {
         e.preventDefault();
         if (isSame || isEmpty) return;
-        const now = { day, height, ...(trimmed ? { text: trimmed } : {}), ...(grams === null ? {} : { weight_g: grams }) };
+        const now = {
+          day,
+          height,
+          ...(what === entry.what ? {} : { what }),
+          ...(trimmed ? { text: trimmed } : {}),
+          ...(grams === null ? {} : { weight_g: grams }),
+        };
         if (!changeSite(sites, 'correct an entry', correctLogged(batch.id, entry.id, now))) return;
         say('The entry is corrected. What stood there is kept below it.', { label: 'Undo', run: () => undo(sites) });
         onDone();
@@ -52,6 +81,14 @@ export function CorrectEntry({ batch, entry, onDone }: { batch: Batch; entry: Lo
           max={today}
           onChange={(d) => d !== null && setDay(d)}
         />
+        {PLAIN.includes(entry.what) && (
+          <SelectField
+            label="Kind"
+            value={what}
+            options={PLAIN.map((k) => ({ value: k, label: ENTRY_KINDS[k] }))}
+            onChange={(k) => setWhat(k as LoggedKind)}
+          />
+        )}
         {entry.what === 'height' && height !== null && (
           <LengthField label="Height" value={height} min={0.001} max={3} inputClassName="w-24" onChange={setHeight} />
         )}

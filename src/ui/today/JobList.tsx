@@ -155,6 +155,13 @@ function JobRow({
               None yet
             </Button>
           </span>
+        ) : job.what.kind === 'safety' ? (
+          <Link
+            href={said.href ?? '/lamps/safety'}
+            className="inline-flex min-h-12 items-center rounded-xl border-2 border-copper bg-sheet px-3 font-semibold text-copper"
+          >
+            Check
+          </Link>
         ) : (
           <button
             type="button"
@@ -177,7 +184,7 @@ function JobRow({
           <div className="flex flex-wrap gap-2">
             {!isDone && <Button onClick={() => mark('later', 'put off until tomorrow')}>Later</Button>}
             {!isDone && <Button onClick={() => mark('not-needed', 'not needed')}>Not needed</Button>}
-            {said.href && (
+            {said.href && job.what.kind !== 'safety' && (
               <Link
                 className="inline-flex min-h-9 items-center rounded-md border border-line px-3 font-semibold hover:bg-sunk max-md:min-h-11"
                 href={said.href}

@@ -1,5 +1,5 @@
 'use client';
-import { Download, Pencil, X } from 'lucide-react';
+import { Pencil, X } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { unlog } from '@/core/site/growth/changeGrowth';
@@ -9,10 +9,8 @@ import { LOGGED_KINDS, type Logged, type LoggedKind } from '@/core/site/stand/Lo
 import type { Batch } from '@/core/site/stand/Site';
 import type { Crop } from '@/core/things/crop/Crop';
 import { tables } from '@/core/things/tables/libraryTables';
-import { journalCsv } from '@/store/files/journalCsv';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
-import { saveFile } from '../parts/saveFile';
 import { SelectField } from '../parts/SelectField';
 import { UndoButtons } from '../parts/UndoButtons';
 import { longDayWords } from '../season/dayWords';
@@ -20,6 +18,7 @@ import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { ENTRY_KINDS, entryWords } from './entryWords';
+import { JournalFiles } from './JournalFiles';
 import { CorrectEntry } from './CorrectEntry';
 import { EntryPhoto } from '../photos/EntryPhoto';
 import { batchName } from './todayWords';
@@ -78,9 +77,7 @@ export function JournalView() {
           / Journal
         </h1>
         <UndoButtons />
-        <Button disabled={entries.length === 0} onClick={() => saveFile('journal.csv', journalCsv(site), 'text/csv')}>
-          <Download size={17} aria-hidden /> CSV
-        </Button>
+        <JournalFiles isEmpty={entries.length === 0} />
       </header>
       <div className="flex flex-wrap items-end gap-3 pb-4">
         <label className="min-w-48 flex-1 text-sm text-soft">

@@ -1,4 +1,6 @@
 'use client';
+import { ClipboardList } from 'lucide-react';
+import Link from 'next/link';
 import { TripPanel } from '../chart/TripPanel';
 import { useToday } from '../shell/WorkspaceContext';
 import type { StandToday } from './useTodayCharts';
@@ -18,6 +20,12 @@ export function Trips({ stands }: { stands: readonly StandToday[] }) {
       <h2 id="trips" className="text-lg font-semibold">
         Before you leave
       </h2>
+      <Link
+        href="/today/away"
+        className="inline-flex min-h-11 items-center gap-2 rounded-md border border-line bg-sheet px-3 font-semibold hover:bg-sunk"
+      >
+        <ClipboardList size={17} aria-hidden /> A sheet for whoever comes by
+      </Link>
       {soon.map(({ stand, trip }) => (
         <div key={`${stand.stand.id} ${trip.from}`}>
           <p className="pb-1 font-semibold">{stand.stand.name}</p>

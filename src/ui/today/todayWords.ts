@@ -1,5 +1,6 @@
 import type { Job } from '@/core/plan/today/Job';
 import { cropOf } from '@/core/site/crop/cropOf';
+import type { RotationKind } from '@/core/site/stand/Rotation';
 import type { Site } from '@/core/site/stand/Site';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
@@ -36,6 +37,35 @@ export function whereWords(site: Site, { standId, tier }: Pick<Job, 'standId' | 
   return tier === null || stand.tiers.length === 1 ? stand.name : `${stand.name}, tier ${tier}`;
 }
 
+/** What it means that a job is late; growers' consensus. Kinds that are asked for anew every day are never late. */
+const LATE: Readonly<Partial<Record<Job['what']['kind'], string>>> = {
+  hang: 'Leaves may be nearer to the lamp than planned by now: look for pale or curled tips.',
+  sow: 'Sown today, all its dates move by as much.',
+  'pot-on': 'Held back, it grows on slowly for about a week: water well, and don’t feed stronger to make up for it.',
+  out: 'Plants that stand too long shade each other and stretch.',
+  'cover-off': 'Look for mould and for stems that bend at the compost.',
+  thin: 'The weaker ones have stretched: cut them now all the same.',
+  feed: 'Old leaves may be paler. Feed as usual, not stronger.',
+  water: 'If the compost has come away from the wall, water from below twice, half an hour apart.',
+  measure: '',
+  rotate: 'Go on from today; the round is only longer.',
+  lamp: '',
+  'look-again': '',
+  trial: '',
+};
+
+function lateWords({ due, what }: Job, today: Day): string {
+  const means = LATE[what.kind];
+  return due < today && means !== undefined ? ` Due since ${dayWords(due)}. ${means}`.trimEnd() : '';
+}
+
+/** What turning and changing places is called. */
+export const ROTATE_WORDS: Readonly<Record<RotationKind, string>> = {
+  turn: 'Turn each tray half round',
+  swap: 'Let each tray move on by one place',
+  both: 'Turn each tray half round, and let it move on by one place',
+};
+
 const capital = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)}`;
 
 /** @param stand  that the job is at, looked up; undefined for a job that is nowhere */
@@ -46,7 +76,7 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, uni
   const plan = planned ? nameOf(site, planned) : '';
   const planHref = planned ? `/season?batch=${encodeURIComponent(planned.id)}` : null;
   const trayHref = job.trayIds[0] ? `/tray/${encodeURIComponent(job.trayIds[0])}` : null;
-  const late = job.due < today ? ` Due since ${dayWords(job.due)}.` : '';
+  const late = lateWords(job, today);
   switch (what.kind) {
     case 'hang': {
       const words = stand ? jobsOf(what.jobs, stand, unit).map((j) => j.words) : [];
@@ -65,7 +95,7 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, uni
       return {
         title: `Sow ${plan}: ${planned?.cells ?? ''} cells`,
         where: 'Season',
-        why: `Counted back from ${planned ? dayWords(planned.out) : ''}, when it should be ready.${late}`,
+        why: `Counted back from ${planned ? dayWords(planned.out) : ''}, when it should be ready. Moisten the compost right through before you sow.${late}`,
         href: planHref,
         done: `${plan} is sown.`,
       };
@@ -131,7 +161,7 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, uni
       return {
         title: `Feed ${batchName(site, what.batchId)}`,
         where,
-        why: `${what.last === null ? 'It has its true leaves and has not been fed yet' : `Last fed ${dayWords(what.last)}`}. ${capital(what.strength)} (growers’ consensus). Never keep feed in drink bottles.`,
+        why: `${what.last === null ? 'It has its true leaves and has not been fed yet' : `Last fed ${dayWords(what.last)}`}. ${capital(what.strength)} (growers’ consensus). Never keep feed in drink bottles.${late}`,
         href: trayHref,
         done: 'Fed: noted.',
       };
@@ -139,7 +169,7 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, uni
       return {
         title: `Look at the water of ${batchName(site, what.batchId)}`,
         where,
-        why: `You water it about every ${daysWords(what.everyDays)}; last on ${dayWords(what.last)}. Water from below once its surface is pale and it is light to lift.`,
+        why: `You water it about every ${daysWords(what.everyDays)}; last on ${dayWords(what.last)}. Water from below once its surface is pale and it is light to lift.${late}`,
         href: trayHref,
         done: 'Watered: noted.',
       };
@@ -149,6 +179,30 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, uni
         where,
         why: `Last measured ${what.last === null ? 'never' : dayWords(what.last)}. Lamps fade, and things are moved.`,
         href: job.standId ? `/stands/${encodeURIComponent(job.standId)}/readings` : null,
+        done: 'Noted.',
+      };
+    case 'safety':
+      return {
+        title: `Before you switch on: ${what.open} safety ${what.open === 1 ? 'check' : 'checks'}`,
+        where,
+        why: `${what.changed ? 'Something has changed since you checked' : 'Nobody has checked this yet'}: mains and water, weight, heat, loads. Local code and a licensed electrician come first.`,
+        href: `/lamps/safety#gate-${job.standId ?? ''}`,
+        done: '',
+      };
+    case 'rotate':
+      return {
+        title: ROTATE_WORDS[what.how],
+        where,
+        why: `Every ${daysWords(what.every)}, so that each spot gets its share of the light; its effect is on the stand’s Hanging page.${late}`,
+        href: job.standId ? `/stands/${encodeURIComponent(job.standId)}/hanging` : null,
+        done: what.how === 'turn' ? 'Turned: noted.' : 'The trays stand like this on the bench now.',
+      };
+    case 'lamp':
+      return {
+        title: `${what.name} is at the end of its rated life`,
+        where,
+        why: `It gives about ${Math.round(100 * what.output)} % of its first light, by its hours. Its page says what that does to the trays, and whether a new one is needed yet.`,
+        href: `/lamps/mine/${encodeURIComponent(what.ownId)}`,
         done: 'Noted.',
       };
     case 'look-again':

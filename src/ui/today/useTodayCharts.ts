@@ -28,8 +28,8 @@ export function useTodayCharts(): { stands: readonly StandToday[]; left: number;
   const [failed, setFailed] = useState(false);
   const benches = useMemo(() => site.stands.filter((s) => !s.laidOut).map((s) => benchStandIn(site, s)), [site]);
   const of = useMemo(
-    () => [site.visits, site.quiet, site.cheap, site.price_per_kWh, today, timerStep_min],
-    [site.visits, site.quiet, site.cheap, site.price_per_kWh, today, timerStep_min],
+    () => [site.visits, site.quiet, site.cheap, site.bands, site.price_per_kWh, today, timerStep_min],
+    [site.visits, site.quiet, site.cheap, site.bands, site.price_per_kWh, today, timerStep_min],
   );
   const stands = useMemo(
     () =>

@@ -7,7 +7,6 @@ import {
   MoveUpRight,
   RotateCcw,
   Scissors,
-  ShoppingBasket,
   Sprout,
   Sun,
   TriangleAlert,
@@ -25,7 +24,6 @@ import { entryWords } from '../today/entryWords';
 import { Button } from '../parts/Button';
 import { DayField } from '../parts/DayField';
 import { LengthField } from '../parts/LengthField';
-import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { dayWords } from '../season/dayWords';
 import { loggedNow } from '../season/loggedNow';
@@ -35,6 +33,8 @@ import { PhotoStrip } from '../photos/PhotoStrip';
 import { TakePhoto } from '../photos/TakePhoto';
 import { say } from '../shell/toastStore';
 import { heightDoubtWords } from './heightDoubtWords';
+import { HarvestEntry } from './HarvestEntry';
+import { LeafSigns } from './LeafSigns';
 import { MeasuredEntry } from './MeasuredEntry';
 import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { stageWords } from '../verdict/words';
@@ -101,6 +101,8 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
       }
       <PhotoStrip batch={batch} name={name} />
       <NextTime cropId={batch.cropId} />
+      <LeafSigns batchId={batch.id} on={on} write={write} />
+      <HarvestEntry batchId={batch.id} on={on} write={write} />
       <WrittenNote batchId={batch.id} on={on} write={write} />
       <MeasuredEntry batchId={batch.id} on={on} write={write} />
       <div className="flex flex-wrap items-end gap-3">
@@ -167,7 +169,7 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
   );
 }
 
-/** A note, a sign of trouble or a harvest, in one's own words; what is typed stays until it is taken. */
+/** A note or a sign of trouble in one's own words; what is typed stays until it is taken. */
 function WrittenNote({
   batchId,
   on,
@@ -178,7 +180,6 @@ function WrittenNote({
   write(words: string, change: Parameters<typeof changeSite>[2]): void;
 }) {
   const [text, setText] = useState('');
-  const [grams, setGrams] = useState<number | null>(null);
   const put = (what: LoggedKind, words: string) => {
     const trimmed = text.trim().slice(0, 1000);
     write(
@@ -189,11 +190,9 @@ function WrittenNote({
         height: null,
         stage: null,
         ...(trimmed ? { text: trimmed } : {}),
-        ...(what === 'harvest' && grams !== null ? { weight_g: grams } : {}),
       }),
     );
     setText('');
-    setGrams(null);
   };
   return (
     <div className="space-y-2">
@@ -216,12 +215,6 @@ function WrittenNote({
         <Button onClick={() => put('trouble', 'Trouble')}>
           <TriangleAlert size={17} aria-hidden /> Trouble
         </Button>
-        <span className="flex items-end gap-2">
-          <NumberField label="Harvest, fresh" value={grams} min={0} max={1_000_000} unit="g" inputClassName="w-20" onChange={setGrams} />
-          <Button disabled={grams === null} onClick={() => put('harvest', 'Harvest')}>
-            <ShoppingBasket size={17} aria-hidden /> Harvest
-          </Button>
-        </span>
       </div>
     </div>
   );

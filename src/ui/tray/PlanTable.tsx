@@ -1,6 +1,7 @@
 'use client';
 import { daylightOf } from '@/core/site/stand/Site';
 import { useMemo } from 'react';
+import { ageingOf } from '@/core/site/ownLamps/ageingOf';
 import { fadedTo } from '@/core/things/lamp/fading';
 import { comparePlans } from '@/core/plan/programme/comparePlans';
 import { AS_SET, type HoursPlan } from '@/core/site/timer/HoursPlan';
@@ -58,9 +59,9 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
       return (x1 - x0) * (y1 - y0);
     };
     const share = area(tray) / tier.trays.reduce((sum, y) => sum + area(y), 0);
-    const power = share * tier.lamps.reduce((sum, l) => sum + l.lamp.power, 0);
-    const lamps = tier.lamps.map((l) => l.real);
-    const fades = (later_h: number) => fadedTo(lamps, tier.tier.ageing, later_h);
+    const power = share * tier.lamps.reduce((sum, l) => sum + l.real.power, 0);
+    const lamps = tier.lamps.map(({ real, fitting }) => ({ lamp: real, ageing: ageingOf(tier.tier, fitting) }));
+    const fades = (later_h: number) => fadedTo(lamps, later_h);
     return comparePlans(plans, batch, crop, light, tier.hours, { power, price_per_kWh, fadedTo: fades }, today, daylightOf(tier.tier));
   }, [plans, batch, crop, light, tier, tray, price_per_kWh, today]);
   const take = (next: HoursPlan) => {

@@ -14,6 +14,7 @@ import { BatchLog } from './BatchLog';
 import { BatchDates } from './BatchDates';
 import { DoseSolver } from './DoseSolver';
 import { GrowthFigure } from './GrowthFigure';
+import { SoFar } from './SoFar';
 import { PlanTable } from './PlanTable';
 
 interface TrayProps {
@@ -90,6 +91,7 @@ function OfTray({ stand, tier, tray }: TrayProps) {
         </div>
         <div className="min-w-0 space-y-8">
           <GrowthFigure tray={tray} />
+          <SoFar tier={tier} tray={tray} mean={strength?.mean ?? null} />
           <PlanTable tier={tier} tray={tray} light={strength} failed={light === 'failed'} />
           <DoseSolver tier={tier} tray={tray} light={strength} />
         </div>

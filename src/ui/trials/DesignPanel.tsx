@@ -1,9 +1,10 @@
 import { leastPOfTrial, type TrialResult } from '@/core/plan/trial/resultOf';
 import type { TrialPlace } from '@/core/plan/trial/designOf';
 import { leaksOf, type Leak } from '@/core/plan/trial/leaksOf';
+import { scatterWhenSwapped } from '@/core/plan/trial/lightOfTrial';
 import { detectable } from '@/core/judge/trial/power';
 import type { DesignReview } from '@/core/judge/trial/reviewDesign';
-import { sd } from '@/core/judge/trial/moments';
+import { mean, sd } from '@/core/judge/trial/moments';
 import type { Trial } from '@/core/site/trial/Trial';
 import { EqualDoseButton } from './EqualDoseButton';
 import { designFaultWords } from './trialWords';
@@ -28,6 +29,9 @@ export function DesignPanel({ trial, review, result, places }: DesignPanelProps)
   const tau = scatter.length > 0 ? Math.sqrt(scatter.reduce((sum, s) => sum + s * s, 0) / scatter.length) : null;
   const mdd = tau !== null && a > 1 && b > 1 ? detectable(a, b, { between: tau, within: 0, plants: 1 }).mdd : null;
   const more = tau !== null && a > 1 && b > 1 ? detectable(a + 1, b + 1, { between: tau, within: 0, plants: 1 }).mdd : null;
+  const level = mean(result.arms.flatMap((s) => s.trays.map((t) => t.mean)).filter((v) => v !== null));
+  const left = tau !== null && level !== null && trial.rotate_days === null ? scatterWhenSwapped(trial, places, tau, level) : null;
+  const swapped = left !== null && mdd !== null ? detectable(a, b, { between: left, within: 0, plants: 1 }).mdd : null;
   return (
     <section aria-labelledby="design" className="space-y-3">
       <h2 id="design" className="text-xl font-semibold" aria-live="polite">
@@ -61,7 +65,8 @@ export function DesignPanel({ trial, review, result, places }: DesignPanelProps)
       {mdd !== null && (
         <p>
           As your trays scatter, a difference of {n(mdd)} {trial.outcome.unit} would be noticed four times in five; with one tray more an
-          arm, {n(more!)}.
+          arm, {n(more!)}
+          {swapped !== null && swapped < 0.98 * mdd ? `; if the trays changed places every three days, about ${n(swapped)}` : ''}.
         </p>
       )}
       {review.dliRatio !== null && <p className="text-soft">Doses of the arms: at most {review.dliRatio.toFixed(2)} times apart.</p>}

@@ -1,6 +1,7 @@
 'use client';
 import { Plus, Shuffle, X } from 'lucide-react';
 import { codeFor, dealOut } from '@/core/plan/trial/dealOut';
+import { lightSoFar } from '@/core/plan/trial/lightOfTrial';
 import { doseOf, type TrialPlace } from '@/core/plan/trial/designOf';
 import { ARM_IDS, MOST_TRIAL_TRAYS, type ArmId, type Trial, type TrialTrayRow } from '@/core/site/trial/Trial';
 import { undo } from '@/store/site/siteStore';
@@ -9,7 +10,7 @@ import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { SelectField } from '../parts/SelectField';
 import { TextField } from '../parts/TextField';
 import { say } from '../shell/toastStore';
-import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { batchName } from '../today/todayWords';
 import { ValuesField } from './ValuesField';
@@ -34,6 +35,8 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
   );
   const set = (code: string, how: Partial<TrialTrayRow>, what = 'change a tray of the trial') =>
     onChange(what, { trays: trial.trays.map((t) => (t.code === code ? { ...t, ...how } : t)) });
+  const today = useToday();
+  const soFar = lightSoFar(trial, places, today);
   const isCount = trial.outcome.kind === 'counted';
   const deal = () => {
     const seed = (trial.seed * 1664525 + 1013904223) % 4294967296;
@@ -154,7 +157,10 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
               <span className="max-md:col-span-2">
                 <TextField label="Block" value={t.block} most={80} className="w-24" onChange={(block) => set(t.code, { block })} />
               </span>
-              <span className="pb-1.5 text-sm text-soft">{dose === null ? '' : `${doseNumber(dose)} mol`}</span>
+              <span className="pb-1.5 text-sm text-soft" title="mol/m², a day now, and since the trial began">
+                {dose === null ? '' : `${doseNumber(dose)} mol`}
+                {soFar?.get(t.code) && <span className="block">{Math.round(soFar.get(t.code)!.mol_per_m2)} so far</span>}
+              </span>
               <span className="max-md:col-span-4">
                 <ValuesField
                   row={t}

@@ -1,5 +1,7 @@
 import { askSeason, lookAtSeason, lookOf } from '../../core/plan/season/seasonLook';
-import { shelfStands, shelvesOf, shelvesRecall } from '../../core/plan/season/shelvesOf';
+import { sparesOf } from '../../core/site/ownLamps/hangingOf';
+import { shelvesOf, shelvesRecall } from '../../core/plan/season/shelvesOf';
+import { shelfStands } from '../../core/site/stand/shelfStands';
 import { waysOut, type LampTried } from '../../core/plan/season/waysOut';
 import type { Shelves } from '../../core/plan/season/shelvesOf';
 import { hangOneMore } from '../../core/plan/season/hangOneMore';
@@ -61,7 +63,7 @@ function lampsTried(site: Site, today: Day, known: Shelves, recall: ReturnType<t
     if (!now || now.places === 0) return [];
     const like = tier.fittings[0];
     const kinds = [
-      ...site.spares.map((s) => ({ lampId: s.lampId, isSpare: true })),
+      ...sparesOf(site).map((s) => ({ lampId: s.lampId, isSpare: true })),
       ...(like ? [{ lampId: like.lampId, isSpare: false }] : []),
     ];
     return kinds.slice(0, 3).flatMap(({ lampId, isSpare }): LampTried[] => {

@@ -75,7 +75,7 @@ function factsOfLamp({ tier, lamps }: BenchTier, at: BenchLamp | null, tray: Ben
     'lamp.coolSurface': lamp.coolSurface,
     'lamp.minClearanceCm': lamp.heatClearance * 100,
     'lamp.weightKg': lamp.weight_kg,
-    'lamp.watts_actual': lamp.power,
+    'lamp.watts_actual': Math.max(lamp.power, fitting.own?.drawn?.power ?? 0),
     'lamp.ballast': lamp.ballast,
     'lamp.base': lamp.base,
     'lamp.linkable': lamp.linkable,

@@ -1,3 +1,4 @@
+import type { HungLamp } from '../../site/lamp/OwnLamp';
 import type { SafetyMark } from '../../site/safety/SafetyMark';
 import type { Stated } from '../../site/stand/Stated';
 import type { Caution } from '../../things/caution/Caution';
@@ -28,11 +29,15 @@ export function safetyWord({ stand, tiers }: BenchStand, stated: readonly Stated
       t.tier.load,
       t.programme.rating,
       Object.values(t.tier.enclosure.faces),
-      t.lamps.map((l) => [l.lamp.id, l.fitting.hanger.kind, l.fitting.hanger.load]),
+      t.lamps.map(({ lamp, fitting: { hanger, own } }) => [lamp.id, hanger.kind, hanger.load, ...saidOf(own)]),
     ]),
   ];
   return fnv(JSON.stringify(of));
 }
+
+/** What the label or a meter says of the very lamp; nothing where it is as its kind. */
+const saidOf = (own: HungLamp | undefined): unknown[] =>
+  own && (own.rating ?? own.weight_kg ?? own.drawn) !== null ? [own.rating, own.weight_kg, own.drawn?.power, own.drawn?.load] : [];
 
 /** Fowler–Noll–Vo 1a, 32 bits, as eight hexadecimal digits; public domain. */
 function fnv(text: string): string {

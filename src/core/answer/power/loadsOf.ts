@@ -88,9 +88,12 @@ function groupOf(programmeId: string | null, plugs: readonly Plug[], rating: Wat
 function lampPlugs({ lamps, number }: BenchStand['tiers'][number]): Plug[] {
   const rows = new Map<string, Plug>();
   for (const { fitting, lamp } of lamps) {
+    // At full light, whatever its dimmer is set to; what was measured counts where it is more than the label says.
+    const power = Math.max(lamp.power, fitting.own?.drawn?.power ?? 0);
+    const load = Math.max(apparentPowerOf({ ...lamp, power }), fitting.own?.drawn?.load ?? 0);
     const key = lamp.linkable ? lamp.id : fitting.id;
     const row = rows.get(key) ?? { id: fitting.id, kind: 'lamps', name: lamp.name, power: 0, load: 0, surges: surges(lamp), tier: number };
-    rows.set(key, { ...row, power: row.power + lamp.power, load: row.load + apparentPowerOf(lamp) });
+    rows.set(key, { ...row, power: row.power + power, load: row.load + load });
   }
   return [...rows.values()];
 }

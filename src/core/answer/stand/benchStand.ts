@@ -1,10 +1,12 @@
 import { daylightOf } from '../../site/stand/Site';
 import type { Crop, Stage } from '../../things/crop/Crop';
 import { widthAtHeight } from '../../things/crop/heightAt';
+import { dimmedTo, FULL } from '../../things/lamp/dimming';
 import type { Lamp } from '../../things/lamp/Lamp';
 import type { Rect } from '../../light/field/Grid';
 import type { Room } from '../../light/room/Room';
 import type { Hours, Metres } from '../../units/quantities';
+import { ageingOf } from '../../site/ownLamps/ageingOf';
 import { plantHeightOf, rimOf } from '../../site/stand/canopy';
 import { leavesOf } from '../../site/stand/footprint';
 import { knownOf, type Known, type KnownLamp } from './knownOf';
@@ -15,7 +17,7 @@ import { cropOf } from '../../site/crop/cropOf';
 import type { Tables } from '../../things/tables/Tables';
 import type { Batch, Fitting, Programme, Site, Stand, Tier, Tray } from '../../site/stand/Site';
 
-/** A lamp of a tier with all that is known of it. */
+/** A lamp of a tier with all that is known of it; `real` gives and draws what it does as it is set now. */
 export interface BenchLamp extends KnownLamp {
   readonly fitting: Fitting;
 }
@@ -96,7 +98,10 @@ export type Look = (site: Site, tier: Tier, tables: Tables, place: TierPlace) =>
 export const lookUpTier: Look = (site, tier, tables, place) => {
   const programme = need(site.programmes.find((p) => p.id === tier.programmeId), 'programme', tier.programmeId); // prettier-ignore
   const known = knownOf(tier, lampsOf(site, tables));
-  const lamps = tier.fittings.map((fitting): BenchLamp => ({ fitting, ...known.of(lampOf(site, fitting.lampId, tables)) }));
+  const lamps = tier.fittings.map((fitting): BenchLamp => {
+    const found = known.of(lampOf(site, fitting.lampId, tables), ageingOf(tier, fitting).used_h);
+    return { fitting, ...found, lamp: asLabelled(fitting, found.lamp), real: asSet(fitting, found.real) };
+  });
   const trays = tier.trays.map((tray): BenchTray => {
     const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
     const crop = need(cropOf(site, batch.cropId, tables), 'crop', batch.cropId);
@@ -118,6 +123,20 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
   const day = { on_min: programme.on_min, lit_min: programme.lit_min, daylight: daylightOf(tier) };
   return { tier, known, room: known.room, programme, hours: programme.lit_min / 60, day, lamps, trays, ...place };
 };
+
+/** The very lamp that hangs there, where its own label differs from its kind. */
+const asLabelled = ({ own }: Fitting, lamp: Lamp): Lamp =>
+  own?.rating || own?.weight_kg
+    ? { ...lamp, locationRating: own.rating ?? lamp.locationRating, weight_kg: own.weight_kg ?? lamp.weight_kg }
+    : lamp;
+
+/** The very lamp that hangs there: what it draws as measured, and as far as it is dimmed. */
+function asSet({ own, dim = FULL }: Fitting, real: Lamp): Lamp {
+  if (!own) return real;
+  const { light, draw } = own.dimmer ? dimmedTo(own.dimmer, dim) : { light: 1, draw: 1 };
+  const power = draw * (own.drawn?.power ?? real.power);
+  return light === 1 && power === real.power ? real : { ...real, ppf: real.ppf * light, power };
+}
 
 /** By its cells or its make; one of its own sizes is taken to be full to the rim. */
 function mixOf({ containerId, length, width, height }: Tray, tables: Tables): number {

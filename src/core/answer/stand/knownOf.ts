@@ -6,6 +6,7 @@ import { calibrate, compare, HAND, tellsOf, counts, type Calibration, type Compa
 import type { LampOf } from '../../measure/reading/lightThere';
 import type { Doubt } from '../../judge/uncertainty/Band';
 import { roomOf } from '../../site/stand/roomOf';
+import type { Hours } from '../../units/quantities';
 import type { Tier } from '../../site/stand/Site';
 
 /** A lamp with all that is known of it. */
@@ -23,8 +24,11 @@ export interface Known {
   readonly room: Room | null;
   readonly compared: readonly Compared[];
   readonly fit: Fit | null;
-  /** @param lamp as on its box */
-  of(lamp: Lamp): KnownLamp;
+  /**
+   * @param lamp    as on its box
+   * @param used_h  hours that this very lamp has burned; left out: as is known of the tier's lamps
+   */
+  of(lamp: Lamp, used_h?: Hours | null): KnownLamp;
 }
 
 /** Puts together what is known of a tier: by its fit where there is one, else by the middle of its readings, else by the boxes. */
@@ -32,24 +36,26 @@ export function knownOf(tier: Tier, lampOf: LampOf): Known {
   const fit = fitInForce(tier);
   const room = roomOf(tier, fit?.sides?.reflectances);
   const compared = compare(tier.readings, lampOf);
-  const known = new Map<Lamp, KnownLamp>();
+  const known = new Map<Lamp, Map<Hours | null, KnownLamp>>();
   return {
     room,
     compared,
     fit,
-    of(lamp) {
-      const before = known.get(lamp);
+    of(lamp, used_h = tier.ageing.used_h) {
+      const ofKind = known.get(lamp) ?? new Map<Hours | null, KnownLamp>();
+      const before = ofKind.get(used_h);
       if (before) return before;
+      const ageing = { ...tier.ageing, used_h };
       const own = fit?.lamps.find((l) => l.lampId === lamp.id);
       const calibration = fit && own ? calibrationOf(fit, own, compared) : calibrate(compared, lamp.id);
-      let output = (calibration?.scale ?? 1) * outputFor(lamp, tier.ageing, calibration !== null);
+      let output = (calibration?.scale ?? 1) * outputFor(lamp, ageing, calibration !== null);
       // A fit is of the hours that the lamps had burned then.
-      if (own && fit?.used_h !== null && fit?.used_h !== undefined && tier.ageing.used_h !== null)
-        output *= maintenance(lamp, Math.max(fit.used_h, tier.ageing.used_h)) / maintenance(lamp, fit.used_h);
+      if (own && fit?.used_h !== null && fit?.used_h !== undefined && used_h !== null)
+        output *= maintenance(lamp, Math.max(fit.used_h, used_h)) / maintenance(lamp, fit.used_h);
       const beamFwhm = own?.beamFwhm ?? lamp.beamFwhm;
       const real = output === 1 && beamFwhm === lamp.beamFwhm ? lamp : { ...lamp, ppf: lamp.ppf * output, beamFwhm };
       const found = { lamp, real, calibration };
-      known.set(lamp, found);
+      known.set(lamp, ofKind.set(used_h, found));
       return found;
     },
   };

@@ -9,7 +9,8 @@ import {
   yearsOf,
   type FadingModel,
 } from '../../judge/cost/lampLife';
-import { cheapestStart, costOfRun, costOfWeek, type PricePeriod } from '../../judge/cost/tariff';
+import { cheapestStart, costOfRun, costOfWeek } from '../../judge/cost/tariff';
+import type { PricePeriod } from '../../units/PricePeriod';
 import { MOL_SECONDS } from '../../judge/dose/dli';
 import { readClock, showClock } from '../../units/clock';
 import { isoOf, readDay } from '../../units/day';

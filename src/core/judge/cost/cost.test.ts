@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { hoursUntil, lastDayOf, outputAfter, replacementsIn } from './lampLife';
 import { breakEvenYears, owning } from './owning';
-import { cheapestStart, costOfRun, priceAt, type PricePeriod } from './tariff';
+import type { PricePeriod } from '../../units/PricePeriod';
+import { costADay, pricesOf } from './pricesOf';
+import { cheapestStart, costOfRun, costOfWeek, priceAt } from './tariff';
 
 const BANDS: readonly PricePeriod[] = [
   { from_min: 22 * 60, to_min: 7 * 60, price_per_kWh: 0.1, days: 'working' },
@@ -86,4 +88,23 @@ test('at equal light the more efficient lamp never costs more energy, and a dear
       expect(Math.abs(spentA - spentB)).toBeLessThanOrEqual(1e-9 * Math.max(spentA, spentB));
     }),
   );
+});
+
+test('a day costs the same counted minute by minute, and weekends come in with two days of seven', () => {
+  const cheap = { from_min: 1380, to_min: 330, price_per_kWh: 0.1 };
+  for (const [on, lit] of [
+    [0, 1440],
+    [360, 960],
+    [1300, 300],
+    [700, 0],
+    [100, 240],
+  ] as const) {
+    const plain = { price_per_kWh: 0.3, cheap };
+    expect(costADay(plain, 120, on, lit)).toBeCloseTo(costOfWeek(pricesOf(plain), 120, on, lit) / 7, 9);
+    const free = { ...plain, bands: [{ from_min: 0, to_min: 0, price_per_kWh: 0, days: 'weekend' as const }] };
+    const whole = { ...plain, bands: [{ from_min: 0, to_min: 0, price_per_kWh: 0.5, days: 'all' as const }] };
+    expect(costADay(whole, 120, on, lit)).toBeCloseTo((0.5 * 0.12 * lit) / 60, 9);
+    // A run that does not cross midnight is free on two days of seven.
+    if (on + lit <= 1440) expect(costADay(free, 120, on, lit)).toBeCloseTo((5 / 7) * costADay(plain, 120, on, lit), 9);
+  }
 });

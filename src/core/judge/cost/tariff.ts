@@ -1,13 +1,7 @@
 import { MINUTES_PER_DAY } from '../../units/clock';
 import { lengthOf, type Span } from '../../units/Span';
+import type { PricePeriod } from '../../units/PricePeriod';
 import type { Watts } from '../../units/quantities';
-
-/** A price of power at a time of day. From a minute to a minute, past midnight if need be; from = to is the whole day. */
-export interface PricePeriod extends Span {
-  readonly price_per_kWh: number;
-  /** On working days, on Saturdays and Sundays, or on all: by the calendar day of each minute. */
-  readonly days: 'all' | 'working' | 'weekend';
-}
 
 const MON = 1;
 const SAT = 6;

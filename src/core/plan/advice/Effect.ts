@@ -42,7 +42,7 @@ export interface Effect {
 
 /** What all lamps of a stand cost to run for a month. */
 export function costOf(stand: BenchStand, site: Pick<Site, 'price_per_kWh'>): number {
-  return stand.tiers.reduce((sum, t) => sum + runningCost(t.lamps.reduce((w, l) => w + l.lamp.power, 0), t.hours, site.price_per_kWh).perMonth, 0); // prettier-ignore
+  return stand.tiers.reduce((sum, t) => sum + runningCost(t.lamps.reduce((w, l) => w + l.real.power, 0), t.hours, site.price_per_kWh).perMonth, 0); // prettier-ignore
 }
 
 /** The light of a whole stand in full, spill between its tiers included: the same as is on the screen once it stands like that. */

@@ -1,10 +1,12 @@
 import type { FaceName } from '../../light/room/Room';
-import type { Metres } from '../../units/quantities';
+import type { Metres, Share } from '../../units/quantities';
 
 /** One thing that a person can do to a stand. */
 export type Move =
   /** All lamps of a tier that can be hung otherwise up or (below zero) down, each by the whole steps of its hanger that come nearest. */
   | { readonly do: 'hang'; readonly tierId: string; readonly lift: Metres }
+  /** All lamps of a tier at a setting of their dimmers, each at the nearest that it has. */
+  | { readonly do: 'dim'; readonly tierId: string; readonly to: Share }
   | { readonly do: 'hours'; readonly programmeId: string; readonly on_min: number; readonly lit_min: number }
   /** All lamps of a tier sideways or to the back. */
   | { readonly do: 'shift'; readonly tierId: string; readonly dx: Metres; readonly dy: Metres }
@@ -25,6 +27,7 @@ export type Move =
 export const EFFORT_min: Readonly<Record<Move['do'], number>> = {
   hours: 1,
   hang: 2,
+  dim: 1,
   'turn-tray': 1,
   'shift-tray': 1,
   'swap-trays': 2,

@@ -10,6 +10,8 @@ import { faultsOf, makesWorse } from '../../answer/faults/faults';
 import { hangerOf } from '../../site/stand/Hanger';
 import type { Site } from '../../site/stand/Site';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
+import { plainOwnLamp } from '../../site/ownLamps/changeOwnLamps';
+import { knowOwnLamps } from '../../site/ownLamps/hangingOf';
 import { advise, CALLED_OFF } from './advise';
 import type { AdviceQuestion } from './AdviceQuestion';
 import { idOf } from './Move';
@@ -230,6 +232,27 @@ test('the best height and hours have the largest share in range of all that are 
     const area = results.reduce((sum, r) => sum + r.area, 0);
     expect(results.reduce((sum, r) => sum + r.area * r.shareInBand, 0) / area).toBeWithin(s.shareInBand, { absolute: 1e-9 });
     expect(s.hours).toBeLessThanOrEqual(16);
+  }
+});
+
+test('dimmers are settings too: each gives what it promises, and a dimmed one costs less than the same undimmed', () => {
+  const plain = siteWith({ face: 0.33 });
+  const { id: tierId, fittings } = plain.stands[0]!.tiers[TIER]!;
+  const dimmer = { steps: [0.5], points: [] };
+  const ownLamps = fittings.map((f) => ({ ...plainOwnLamp(`${f.id} it`, f.lampId, f.id), fittingId: f.id, dimmer }));
+  const site = knowOwnLamps({ ...plain, ownLamps }, 20_000);
+  const { all } = settingsFor({ site, standId: site.stands[0]!.id, tierId, answer: answerOf(site) });
+  const dimmed = all.filter((s) => s.dim === 0.5);
+  expect(dimmed.length).toBeGreaterThan(0);
+  const perHour = (s: TierSetting) => s.costPerMonth / s.hours;
+  const full = all.find((s) => s.dim === null)!;
+  for (const s of dimmed) {
+    expect(perHour(s)).toBeWithin(0.52 * perHour(full), { relative: 1e-6 });
+    const set = s.moves.reduce(applyMove, site);
+    expect(set.stands[0]!.tiers[TIER]!.fittings.every((f) => f.dim === 0.5)).toBe(true);
+    const results = resultsOf(standOf(set), answerOf(set));
+    const area = results.reduce((sum, r) => sum + r.area, 0);
+    expect(results.reduce((sum, r) => sum + r.area * r.shareInBand, 0) / area).toBeWithin(s.shareInBand, { absolute: 1e-9 });
   }
 });
 

@@ -1,4 +1,6 @@
 import { dayFrom } from '../../units/day';
+import { plainOwnLamp } from '../../site/ownLamps/changeOwnLamps';
+import { knowOwnLamps } from '../../site/ownLamps/hangingOf';
 import { demoSite } from '../../../store/site/demoSite';
 import type { Fitting, Site, Tier, Tray } from '../../site/stand/Site';
 import { applyMove, canMove, stepsFor, toBuyFor } from './applyMove';
@@ -6,8 +8,9 @@ import type { Move } from './Move';
 
 /** What each move does to the things themselves: nothing else may change. */
 
+const DAY = dayFrom(2027, 2, 20);
 const BAR = 'led-bar-12-white-24';
-const site: Site = { ...demoSite('en-GB', dayFrom(2027, 2, 20)), spares: [{ lampId: BAR, count: 3 }] };
+const site: Site = { ...demoSite('en-GB', dayFrom(2027, 2, 20)), ownLamps: [], spares: [{ lampId: BAR, count: 3 }] };
 const rack = site.stands.find((s) => s.id === 'demo-rack')!;
 const [first, second] = [rack.tiers[0]!, rack.tiers[1]!];
 const tierIn = (s: Site, id: string): Tier => s.stands.flatMap((x) => x.tiers).find((t) => t.id === id)!;
@@ -148,4 +151,43 @@ test('sides, risers, turns and places of trays', () => {
   const carried = after({ do: 'tray-to-tier', trayId: tray.id, tierId: second.id, x: 0.21, y: 0.19 });
   expect(tierIn(carried, first.id).trays.map((y) => y.id)).toEqual(first.trays.slice(1).map((y) => y.id));
   expect(tierIn(carried, second.id).trays.find((y) => y.id === tray.id)).toMatchObject({ x: 0.21, y: 0.19, batchId: tray.batchId });
+});
+
+test('lamps that are things of their own go to the cupboard and come out of it as themselves', () => {
+  const [now] = first.fittings;
+  const old = { ...plainOwnLamp('old', now!.lampId, 'Old'), fittingId: now!.id, counted: { hours: 9000, on: DAY } };
+  const spare = { ...plainOwnLamp('spare', 'led-tube-12', 'Spare'), counted: { hours: 40, on: DAY } };
+  const lampId = spare.lampId;
+  const from = knowOwnLamps({ ...site, spares: [], ownLamps: [old, spare] }, DAY);
+  const one: Site = {
+    ...from,
+    stands: from.stands.map((s) => ({
+      ...s,
+      tiers: s.tiers.map((t) => (t.id === first.id ? { ...t, fittings: t.fittings.slice(0, 1) } : t)),
+    })),
+  };
+  const to = after({ do: 'swap-lamp', tierId: first.id, lampId }, one);
+  expect(toBuyFor(one, { do: 'swap-lamp', tierId: first.id, lampId })).toBe(0);
+  expect(to.ownLamps.map((o) => o.fittingId)).toEqual([null, now!.id]);
+  expect(to.spares).toEqual([]);
+  // What it knows of its lamp is what the day's settling says of it.
+  expect(tierIn(to, first.id).fittings[0]!.own?.used_h).toBe(40);
+  expect(knowOwnLamps(to, DAY).stands).toEqual(to.stands);
+});
+
+test('dimmed together, each to the nearest setting that it has; a tier with a lamp that has no dimmer is left alone', () => {
+  const ids = first.fittings.map((f) => f.id);
+  const named = ids.map((id, i) => ({ ...plainOwnLamp(id + ' it', first.fittings[i]!.lampId, id), fittingId: id }));
+  const dimmers = [
+    { steps: [0.25, 0.5, 0.75], points: [] },
+    { steps: [], points: [] },
+  ];
+  const all = knowOwnLamps({ ...site, ownLamps: named.map((o, i) => ({ ...o, dimmer: dimmers[i % 2]! })) }, DAY);
+  const some = knowOwnLamps({ ...site, ownLamps: named.map((o, i) => ({ ...o, dimmer: i === 0 ? dimmers[0]! : null })) }, DAY);
+  const move: Move = { do: 'dim', tierId: first.id, to: 0.6 };
+  expect(tierIn(after(move, all), first.id).fittings.map((f) => f.dim)).toEqual(ids.map((_, i) => (i % 2 === 0 ? 0.5 : 0.6)));
+  expect(canMove(all, move)).toBe(true);
+  expect(canMove(all, { ...move, to: 1 })).toBe(false);
+  if (ids.length > 1) expect(canMove(some, move)).toBe(false);
+  expect(canMove(site, move)).toBe(false);
 });

@@ -1,7 +1,10 @@
 import { tables } from '../../things/tables/libraryTables';
-import type { Metres } from '../../units/quantities';
+import { FULL, nearestSetting } from '../../things/lamp/dimming';
+import type { Metres, Share } from '../../units/quantities';
+import { hangOwnLamp, takeOut } from '../../site/ownLamps/changeOwnLamps';
+import { asHung, sparesOf } from '../../site/ownLamps/hangingOf';
 import { lampOf } from '../../answer/stand/benchStand';
-import { addFitting, carry, changeFittings, changeTrays, setProgramme, withTier } from '../../site/stand/change';
+import { addFitting, carry, changeFittings, changeTrays, setProgramme, withTier, type Change } from '../../site/stand/change';
 import { faceSizeOf } from '../../site/stand/footprint';
 import type { Fitting, Site, Tier } from '../../site/stand/Site';
 import { LINING, type Move } from './Move';
@@ -19,7 +22,9 @@ export function canMove(site: Site, move: Move): boolean {
     case 'gap':
       return hanging.length > 1 && !screwedOn;
     case 'add-lamp':
-      return (site.spares.find((s) => s.lampId === move.lampId)?.count ?? 0) > 0;
+      return sparesOf(site).some((s) => s.lampId === move.lampId);
+    case 'dim':
+      return hanging.length > 0 && hanging.every((f) => f.own?.dimmer) && hanging.some((f) => settingFor(f, move.to) !== (f.dim ?? FULL));
     default:
       return true;
   }
@@ -32,7 +37,7 @@ export const stepsFor = ({ hanger }: Pick<Fitting, 'hanger'>, lift: Metres): num
 /** How many lamps a swap would take that do not lie in the cupboard. */
 export function toBuyFor(site: Site, move: Move): number {
   if (move.do !== 'swap-lamp') return 0;
-  const has = site.spares.find((s) => s.lampId === move.lampId)?.count ?? 0;
+  const has = sparesOf(site).find((s) => s.lampId === move.lampId)?.count ?? 0;
   return Math.max(0, tierOf(site, move.tierId).fittings.length - has);
 }
 
@@ -55,19 +60,25 @@ export function applyMove(site: Site, move: Move): Site {
       const lamp = lampOf(site, move.lampId, tables);
       const face = first?.face ?? Math.max(0.1, tier.enclosure.height - 0.08);
       const at = { x: tier.width / 2, y: move.y, face };
-      const taken = withSpares(site, move.lampId, -1);
-      return addFitting(move.tierId, lamp, at, freeId(site, `added-${move.lampId}`))(taken);
+      const id = freeId(site, `added-${move.lampId}`);
+      return known(move.tierId)(addFitting(move.tierId, lamp, at, id)(takeOut(site, move.lampId, id)));
     }
     case 'swap-lamp': {
       const { fittings, width } = tierOf(site, move.tierId);
       const { length } = faceSizeOf(lampOf(site, move.lampId, tables));
-      // What was taken down lies in the cupboard now.
-      const taken = withSpares(site, move.lampId, -(fittings.length - toBuyFor(site, move)));
-      const swapped = fittings.reduce((s, f) => withSpares(s, f.lampId, 1), taken);
-      return changeFittings(move.tierId, allOf(site, move.tierId), (f) => ({ lampId: move.lampId, x: within(f.x, length, width) }))(
-        swapped,
-      );
+      // What was taken down lies in the cupboard now: things of their own do so by hanging nowhere.
+      const fromCupboard = fittings.slice(0, fittings.length - toBuyFor(site, move));
+      const down = fittings.reduce((s, f) => takeDown(s, f), site);
+      const taken = fromCupboard.reduce((s, f) => takeOut(s, move.lampId, f.id), down);
+      const hung = changeFittings(move.tierId, allOf(site, move.tierId), (f) => ({
+        lampId: move.lampId,
+        x: within(f.x, length, width),
+        dim: FULL,
+      }))(taken);
+      return known(move.tierId)(hung);
     }
+    case 'dim':
+      return changeFittings(move.tierId, allOf(site, move.tierId), (f) => ({ dim: settingFor(f, move.to) }))(site);
     case 'line':
       return withTier(move.tierId, (t) => ({
         ...t,
@@ -88,13 +99,29 @@ export function applyMove(site: Site, move: Move): Site {
   }
 }
 
-/** More or fewer of a lamp in the cupboard. */
-function withSpares(site: Site, lampId: string, more: number): Site {
-  if (more === 0) return site;
+/** The setting of a lamp's dimmer that comes nearest to one that is wished. */
+const settingFor = ({ own }: Pick<Fitting, 'own'>, to: Share): Share => (own?.dimmer ? nearestSetting(own.dimmer, to) : FULL);
+
+/** The fittings of a tier told anew which lamps of their own they are; one that comes out of the cupboard has burned what it had. */
+const known =
+  (tierId: string): Change =>
+  (site) =>
+    changeFittings(
+      tierId,
+      tierOf(site, tierId).fittings.map((f) => f.id),
+      (f) => {
+        const own = site.ownLamps.find((o) => o.fittingId === f.id && o.lampId === f.lampId && o.retired === null);
+        return { own: own && (f.own?.id === own.id ? f.own : asHung(own, own.counted?.hours ?? null)) };
+      },
+    )(site);
+
+/** A lamp that is taken down lies in the cupboard. */
+function takeDown(site: Site, { id, lampId }: Fitting): Site {
+  const own = site.ownLamps.find((o) => o.fittingId === id && o.lampId === lampId);
+  if (own) return hangOwnLamp(own.id, null)(site);
   const known = site.spares.find((s) => s.lampId === lampId);
-  const count = Math.min(MOST_SPARES, (known?.count ?? 0) + more);
   const others = site.spares.filter((s) => s.lampId !== lampId);
-  return { ...site, spares: count > 0 ? [...others, { lampId, count }] : others };
+  return { ...site, spares: [...others, { lampId, count: Math.min(MOST_SPARES, (known?.count ?? 0) + 1) }] };
 }
 
 /** As many of one kind as a file holds. */

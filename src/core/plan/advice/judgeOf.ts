@@ -10,7 +10,7 @@ import type { AdviceQuestion } from './AdviceQuestion';
 import { applyMove, canMove } from './applyMove';
 import { costOf, effectOf, lossOfAll, resultOf, resultsOf, type Effect, type TrayResult } from './Effect';
 import { aboutOf, isStructural, kindOf, type Move } from './Move';
-import { hoursOf, liftsOf, traysIn } from './movesFor';
+import { dimsOf, hoursOf, liftsOf, traysIn } from './movesFor';
 import { quickLight } from './quickLight';
 import { troubleOf } from './trouble';
 
@@ -42,7 +42,7 @@ export interface Judge {
   tryOut(moves: readonly Move[]): Tried | null;
   /** Some moves with the heights and hours that suit them best: of heights alone, hours alone and both together the best. */
   tune(moves: readonly Move[], grain: Grain): readonly Tried[];
-  /** Every height of the lamps of a tier with every day of its timer that may be. */
+  /** Every height of the lamps of a tier, and every setting of their dimmers, with every day of its timer that may be. */
   settings(tierId: string): readonly QuickSetting[];
   /** The same again in the finest steps about what was found. */
   finish(found: Tried): Tried;
@@ -187,8 +187,9 @@ export function judgeOf({ site, standId, scope, answer }: AdviceQuestion): Judge
       const tier = now.tiers.find((t) => t.tier.id === tierId)!;
       const hours = hoursOf(tier.programme, now, site);
       const hangs = liftsOf(tier).map((lift): Move => ({ do: 'hang', tierId, lift })).filter((m) => canMove(site, m)); // prettier-ignore
-      return [null, ...hangs].flatMap((hang) => {
-        const hung = hang ? [hang] : [];
+      const set = [null, ...dimsOf(tier)].map((dim) => (dim ? [dim] : [])).filter((m) => m.every((d) => canMove(site, d)));
+      const placed = [null, ...hangs].flatMap((hang) => set.map((dims): Move[] => (hang ? [hang, ...dims] : dims)));
+      return placed.flatMap((hung) => {
         const sound = soundAfter(hung);
         if (!sound) return [];
         const lights = lightsOf(sound.stand);

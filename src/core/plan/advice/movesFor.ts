@@ -1,3 +1,5 @@
+import { LEAST_SETTING, settingsOf } from '../../things/lamp/dimming';
+import { sparesOf } from '../../site/ownLamps/hangingOf';
 import { lampLibrary } from '../../things/lamp/lampLibrary';
 import type { FaceName } from '../../light/room/Room';
 import { materialOf } from '../../things/material/materialLibrary';
@@ -81,6 +83,15 @@ function onFor(p: Programme, lit: number, quiet: Site['quiet']): number {
   return into < free ? wrap(quiet.from_min - lit) : quiet.to_min;
 }
 
+/** Settings to which all lamps of a tier can be dimmed together; none where one of them has no dimmer. */
+export function dimsOf({ tier: { id: tierId, fittings } }: Pick<BenchTier, 'tier'>): Move[] {
+  const dimmer = fittings[0]?.own?.dimmer;
+  if (!dimmer || !fittings.every((f) => f.own?.dimmer)) return [];
+  return settingsOf(dimmer)
+    .filter((to) => to >= LEAST_SETTING)
+    .map((to) => ({ do: 'dim', tierId, to }));
+}
+
 function ofLamps(t: BenchTier, site: Site): Move[] {
   const tierId = t.tier.id;
   const moves: Move[] = [];
@@ -94,14 +105,16 @@ function ofLamps(t: BenchTier, site: Site): Move[] {
       if (Math.abs(d) > 0.009) moves.push({ do: 'shift', tierId, dx: 0, dy: d });
     if (fittings.length > 1) for (const gap of GAPS) moves.push({ do: 'gap', tierId, gap });
   }
-  for (const { lampId } of site.spares)
+  moves.push(...dimsOf(t));
+  for (const { lampId } of sparesOf(site))
     for (const share of [0.25, 0.5, 0.75]) {
       const y = round(share * t.tier.depth);
       if (fittings.every((f) => Math.abs(f.y - y) > 0.06)) moves.push({ do: 'add-lamp', tierId, lampId, y });
     }
   if (fittings.length > 0) {
     const now = new Set(fittings.map((f) => f.lampId));
-    const common = [...site.lamps, ...lampLibrary.filter((l) => l.common || site.spares.some((s) => s.lampId === l.id))];
+    const lying = sparesOf(site);
+    const common = [...site.lamps, ...lampLibrary.filter((l) => l.common || lying.some((s) => s.lampId === l.id))];
     for (const lamp of common)
       if (!now.has(lamp.id) && faceSizeOf(lamp).length <= t.tier.width + 0.02) moves.push({ do: 'swap-lamp', tierId, lampId: lamp.id });
   }

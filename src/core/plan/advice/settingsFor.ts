@@ -21,6 +21,8 @@ export interface TierSetting {
   /** What has to be done; nothing for what there is now. */
   readonly moves: readonly Move[];
   readonly lift: Metres;
+  /** Setting of the dimmers; null: as it is. */
+  readonly dim: Share | null;
   readonly hours: Hours;
   readonly on_min: number;
   /** Of the area of all trays of the tier, each by its own crop. */
@@ -49,7 +51,7 @@ const AS_GOOD: Share = 0.01;
 const PER_COST = 0.1;
 
 /**
- * Every height that the lamps of a tier can have and every day that its crops may have, with what each gives: the best one, and
+ * Every height that the lamps of a tier can have, every setting of their dimmers and every day that its crops may have, with what each gives: the best one, and
  * the frontier between evenness, dose and cost. No limit of any tray on the timer is broken, or broken more deeply than now.
  *
  * The best has the largest share of leaf area in band; among those within one per cent of it the least loss, then the least cost.
@@ -68,6 +70,7 @@ export function settingsFor({ site, standId, tierId, answer }: SettingsQuestion)
     return {
       moves,
       lift: hang?.do === 'hang' ? hang.lift : 0,
+      dim: moves.find((m) => m.do === 'dim')?.to ?? null,
       hours: lit_min / 60,
       on_min,
       shareInBand: effect.shareInBand,

@@ -1,7 +1,9 @@
 import { demoSite } from '../../../store/site/demoSite';
+import { shelfStands } from '../../site/stand/shelfStands';
 import { tables } from '../../things/tables/libraryTables';
 import { dayFrom } from '../../units/day';
-import { billOf, pricesOf, rebased, totalOf } from './bill';
+import { pricesOf } from '../../judge/cost/pricesOf';
+import { billOf, rebased, totalOf } from './bill';
 
 const site = { ...demoSite('en-GB', dayFrom(2027, 3, 1)), cheap: { from_min: 30, to_min: 330, price_per_kWh: 0.1 }, price_per_kWh: 0.3 };
 
@@ -22,7 +24,7 @@ test('the bill of a day is what a count minute by minute gives', () => {
 
 test('every lamp that hangs is on the bill once', () => {
   const lines = billOf(site, tables);
-  const hung = site.stands.flatMap((s) => s.tiers.flatMap((t) => t.fittings)).length;
+  const hung = shelfStands(site).flatMap((s) => s.tiers.flatMap((t) => t.fittings)).length;
   expect(lines.filter((l) => l.kind === 'lamps').reduce((n, l) => n + l.count, 0)).toBe(hung);
   expect(totalOf(lines).kWh).toBeCloseTo(
     lines.reduce((s, l) => s + (l.power * l.hours) / 1000, 0),

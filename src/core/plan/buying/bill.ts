@@ -1,10 +1,11 @@
-import { lampOf } from '../../answer/stand/benchStand';
-import { costOfRun, type PricePeriod } from '../../judge/cost/tariff';
-import type { Site } from '../../site/stand/Site';
+import { lampOf, lookUpTier, type BenchTier } from '../../answer/stand/benchStand';
+import { costADay, type Tariff } from '../../judge/cost/pricesOf';
+import { shelfStands } from '../../site/stand/shelfStands';
+import type { Programme, Site } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import type { Hours, Watts } from '../../units/quantities';
 
-/** What one thing draws in a day, and what that costs. */
+/** What one thing draws in a day, and what that costs: the mean over a week, since weekends may have prices of their own. */
 export interface BillLine {
   readonly standId: string;
   /** Null: of the stand as a whole. */
@@ -20,36 +21,33 @@ export interface BillLine {
   readonly trays: number;
 }
 
-/** The household's prices as periods of the day: the cheap hours first, then the rest. */
-export function pricesOf({ cheap, price_per_kWh }: Pick<Site, 'cheap' | 'price_per_kWh'>): PricePeriod[] {
-  const all: PricePeriod = { from_min: 0, to_min: 0, price_per_kWh, days: 'all' };
-  return cheap ? [{ from_min: cheap.from_min, to_min: cheap.to_min, price_per_kWh: cheap.price_per_kWh, days: 'all' }, all] : [all];
+/** What a run every day draws and costs a day. */
+export function runOf(tariff: Tariff, power: Watts, programme: Pick<Programme, 'on_min' | 'lit_min'> | null) {
+  const { on_min, lit_min } = programme ?? { on_min: 0, lit_min: 1440 };
+  return { hours: lit_min / 60, kWh: (power * lit_min) / 60_000, cost: costADay(tariff, power, on_min, lit_min) };
 }
 
+/** What the lamps of a tier draw as they are set: as measured where that is known, and as far as they are dimmed. */
+export const drawOf = (tier: Pick<BenchTier, 'lamps'>): Watts => tier.lamps.reduce((sum, l) => sum + l.real.power, 0);
+
 /**
- * The bill of a day as everything is set: lamps by tier and kind, and what is plugged in beside them. Things that are always live count for
+ * The bill of a day as everything is set on the stands that are there: lamps by tier and kind, and what is plugged in beside them. Things that are always live count for
  * the whole day, mats too, though a thermostat switches them off and on: an upper bound.
  */
-export function billOf(site: Site, tables: Pick<Tables, 'lamp'>): BillLine[] {
-  const prices = pricesOf(site);
-  const runs = (power: Watts, programmeId: string | null) => {
-    const programme = programmeId === null ? null : site.programmes.find((p) => p.id === programmeId);
-    const [on_min, lit_min] = programme ? [programme.on_min, programme.lit_min] : [0, 1440];
-    return { hours: lit_min / 60, kWh: (power * lit_min) / 60_000, cost: costOfRun(prices, power, on_min, lit_min) };
-  };
-  return site.stands.flatMap((stand): BillLine[] => [
+export function billOf(site: Site, tables: Tables): BillLine[] {
+  const runs = (power: Watts, programmeId: string | null) => runOf(site, power, site.programmes.find((p) => p.id === programmeId) ?? null);
+  return shelfStands(site).flatMap((stand): BillLine[] => [
     ...stand.tiers.flatMap((tier) => {
-      const kinds = [...new Set(tier.fittings.map((f) => f.lampId))];
-      return kinds.map((id): BillLine => {
-        const lamp = lampOf(site, id, tables);
-        const count = tier.fittings.filter((f) => f.lampId === id).length;
-        const power = lamp.power * count;
+      const { lamps } = lookUpTier(site, { ...tier, trays: [] }, tables, { number: 1, x: 0, z: 0 });
+      return [...new Set(tier.fittings.map((f) => f.lampId))].map((id): BillLine => {
+        const mine = lamps.filter((l) => l.fitting.lampId === id);
+        const power = drawOf({ lamps: mine });
         return {
           standId: stand.id,
           tierId: tier.id,
           kind: 'lamps',
-          name: lamp.name,
-          count,
+          name: lampOf(site, id, tables).name,
+          count: mine.length,
           power,
           trays: tier.trays.length,
           ...runs(power, tier.programmeId),

@@ -8,6 +8,7 @@ import { daylightDose, photoperiodOf } from '../../judge/dose/LightDay';
 import { MOL_SECONDS } from '../../judge/dose/dli';
 import type { TrayLight } from '../../answer/bench/BenchQuestion';
 import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
+import { ageingOf } from '../../site/ownLamps/ageingOf';
 import type { AirSeen } from '../../site/stand/Logged';
 import type { Day } from '../../units/day';
 import type { Dli, Ppfd } from '../../units/quantities';
@@ -123,7 +124,7 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
       ppfdMax: stage.ppfdMax,
       elsewhere: { centre: others([4]), edge: others([1, 3, 5, 7]), corner: others(CORNERS) },
       dliWhenNew: null,
-      lampHours: tier.tier.ageing.used_h,
+      lampHours: longestUsed(tier),
       spectrum: spectrumOf(tier),
       clearance: faces.length > 0 ? Math.max(0, Math.min(...faces)) : null,
       isHot: told.isLampHot ?? tier.lamps.some((l) => !l.lamp.coolSurface),
@@ -175,4 +176,10 @@ function spectrumOf(tier: BenchTier): Circumstances['light']['spectrum'] {
   if (ids.every((id) => /blurple|pink|red-blue/.test(id))) return 'red-blue';
   if (ids.every((id) => /hps|incandescent|halogen/.test(id))) return 'far-red';
   return 'white';
+}
+
+/** Hours of the oldest lamp over a tier, as far as they are known. */
+function longestUsed({ tier }: BenchTier): number | null {
+  const known = tier.fittings.flatMap((f) => ageingOf(tier, f).used_h ?? []);
+  return known.length > 0 ? Math.max(...known) : tier.ageing.used_h;
 }

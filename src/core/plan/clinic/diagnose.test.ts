@@ -6,7 +6,9 @@ import { jobsOn } from '../today/jobsOf';
 import { asOf } from '../../answer/stand/asOf';
 import { tables } from '../../things/tables/libraryTables';
 import type { ClinicCase } from '../../site/clinic/ClinicCase';
-import { beginTest, endTest } from '../../site/stand/changeClinic';
+import { SIGN_NAMES } from '../../judge/clinic/signs';
+import { logIt } from '../../site/growth/changeGrowth';
+import { beginTest, endTest, openCase } from '../../site/stand/changeClinic';
 import { dayFrom } from '../../units/day';
 import { circumstancesOf, ninths, placeOf } from './circumstancesOf';
 import { diagnose, runningTest, testRun } from './diagnose';
@@ -99,4 +101,19 @@ test('a test comes up on Today on its day, not before, and not once it has come 
   const acts = (day: number) =>
     jobsOn({ ...site, clinic: [], trials: [trial] }, [], day, tables).flatMap((j) => (j.what.kind === 'trial' ? [j.what.act] : []));
   expect([acts(DAY - 1), acts(DAY), acts(DAY + 3), acts(DAY + 11)]).toEqual([[], [], ['rotate'], ['measure']]);
+});
+
+test('a case begins with what was lately written down of its leaves', () => {
+  const { id: batchId } = site.batches[0]!;
+  const at = { what: 'trouble', height: null, stage: null } as const;
+  const logged = [
+    logIt(batchId, { ...at, id: 'a', day: DAY - 30, sign: 'leaning', place: 0 }),
+    logIt(batchId, { ...at, id: 'b', day: DAY - 5, sign: 'pale', place: 7 }),
+    logIt(batchId, { ...at, id: 'c', day: DAY - 2, sign: 'burnt-tips' }),
+    logIt(batchId, { ...at, id: 'd', day: DAY - 1, text: 'no sign, words only' }),
+  ].reduce((s, change) => change(s), site);
+  const opened = openCase({ id: 'new', batchId, trayId: 'x', opened: DAY })(logged).clinic.at(-1)!;
+  expect(opened).toMatchObject({ since: DAY - 5, places: [7], signs: ['pale', 'brown-tips'] });
+  for (const sign of opened.signs) expect(SIGN_NAMES).toContain(sign);
+  expect(openCase({ id: 'new', batchId: site.batches[1]!.id, trayId: 'x', opened: DAY })(site).clinic.at(-1)!.signs).toEqual([]);
 });

@@ -4,8 +4,10 @@ import { middleDayOf } from '../../things/crop/heightAt';
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
 import { receivedOf, type LightDay } from '../../judge/dose/LightDay';
 import { scaled, type LightSpread } from '../../judge/dose/LightSpread';
+import { ageingOf } from '../../site/ownLamps/ageingOf';
 import { growthOf } from '../../site/growth/growthOf';
 import { fadedTo } from '../../things/lamp/fading';
+import type { Recall } from '../../light/scene/Recall';
 import type { Metres } from '../../units/quantities';
 import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import type { Day } from '../../units/day';
@@ -54,22 +56,32 @@ export class TierCourse {
   /** What is wrong with a tray at every height and on every day, by its hours and risers; NaN where nobody has asked yet. */
   private readonly wrongs = new Map<number, Float64Array>();
   private readonly fades: readonly number[];
+  /** Of each tray and day the first day on which all is as on it: plants that stay ask the same for weeks. */
+  private readonly alike: readonly Int32Array[];
+  /** The same for all trays of the tier together. */
+  private readonly allAlike: Int32Array;
   /** What the engine says of a tray over what the table says, strongest spot by strongest spot. */
   private readonly corrections: number[];
 
   readonly table: LightTable;
 
-  /** @param answer  the engine's light of the stand now */
+  /**
+   * @param answer  the engine's light of the stand now
+   * @param recall  shared by the tiers of a stand: rooms of one size have much in common
+   */
   constructor(
     readonly tier: BenchTier,
     answer: BenchAnswer,
     private readonly from: Day,
     days: number,
+    recall: Recall,
   ) {
     this.states = tier.trays.map((y) => Array.from({ length: days }, (_, i) => stateOf(y, from + i)));
-    this.table = lightTableOf(tier, answer, new Map(tier.trays.map(({ tray }, i) => [tray.id, this.rangeOf(i)])));
-    const lamps = tier.lamps.map((l) => l.real);
-    this.fades = Array.from({ length: days }, (_, i) => fadedTo(lamps, tier.tier.ageing, i * tier.hours));
+    this.table = lightTableOf(tier, answer, new Map(tier.trays.map(({ tray }, i) => [tray.id, this.rangeOf(i)])), recall);
+    const lamps = tier.lamps.map(({ real, fitting }) => ({ lamp: real, ageing: ageingOf(tier.tier, fitting) }));
+    this.fades = Array.from({ length: days }, (_, i) => FADE_STEP * Math.round(fadedTo(lamps, i * tier.hours) / FADE_STEP));
+    this.alike = this.states.map((of) => firstAlike(of.map((state, i) => `${keyOf(state)} ${this.fades[i]}`)));
+    this.allAlike = firstAlike(this.fades.map((_, i) => this.alike.map((of) => of[i]).join()));
     this.corrections = tier.trays.map(() => 1);
     const { table } = this;
     // Steps finer than a centimetre are put together.
@@ -107,12 +119,13 @@ export class TierCourse {
   /** The light of the lamps on a tray on a day; the same place under the same lamps is looked up once. */
   light(tray: number, lift: Metres, risers: number, day: Day): LightSpread {
     const canopy = this.canopy(tray, risers, day);
+    const like = this.alike[tray]![day - this.from]!;
     // Tenths of a millimetre, and trays, lifts and days apart from each other.
-    const key = ((Math.round(canopy * 1e4) * 64 + tray) * 4096 + Math.round((lift - this.table.lowest) * 1000)) * 256 + (day - this.from);
+    const key = ((Math.round(canopy * 1e4) * 64 + tray) * 4096 + Math.round((lift - this.table.lowest) * 1000)) * 256 + like;
     let found = this.spreads.get(key);
     if (!found) {
       const bare = this.table.spreadAt(this.tier.trays[tray]!.tray.id, lift, canopy);
-      found = scaled(bare, this.fades[day - this.from]! * this.corrections[tray]!);
+      found = scaled(bare, this.fades[like]! * this.corrections[tray]!);
       this.spreads.set(key, found);
     }
     return found;
@@ -140,7 +153,7 @@ export class TierCourse {
     const key = ((times.on_min * 1441 + times.lit_min) * 64 + tray) * 64 + risers;
     let known = this.wrongs.get(key);
     if (!known) this.wrongs.set(key, (known = new Float64Array(this.lifts.length * days).fill(NaN)));
-    const at = this.liftIndex.get(lift)! * days + (day - this.from);
+    const at = this.liftIndex.get(lift)! * days + this.alike[tray]![day - this.from]!;
     const before = known[at]!;
     return Number.isNaN(before) ? (known[at] = this.workOutWrong(tray, lift, risers, day, times)) : before;
   }
@@ -160,26 +173,33 @@ export class TierCourse {
 
   /** The least that is wrong with any setting of the tier on a day. */
   leastWrong(day: Day, times: LitTimes): number {
-    const key = `${day} ${times.on_min} ${times.lit_min}`;
-    let least = this.best.get(key);
-    if (least === undefined) {
-      least = Math.min(
-        ...this.lifts.map((lift) =>
-          this.tier.trays.reduce(
-            (sum, { tray }, i) => sum + Math.min(...riserChoices(tray.risers).map((r) => this.trayWrong(i, lift, r, day, times))),
-            0,
-          ),
-        ),
-      );
-      this.best.set(key, least);
+    const key = `${this.allAlike[day - this.from]} ${times.on_min} ${times.lit_min}`;
+    const known = this.best.get(key);
+    if (known !== undefined) return known;
+    let least = Infinity;
+    for (const lift of this.lifts) {
+      let sum = 0;
+      for (let i = 0; i < this.tier.trays.length && sum < least; i++) sum += this.leastAt(i, lift, day, times);
+      least = Math.min(least, sum);
     }
+    this.best.set(key, least);
+    return least;
+  }
+
+  /** The least that is wrong with a tray at a height of the lamps, with as many of its risers as suit it. */
+  private leastAt(tray: number, lift: Metres, day: Day, times: LitTimes): number {
+    let least = Infinity;
+    for (let risers = this.tier.trays[tray]!.tray.risers; risers >= 0; risers--)
+      least = Math.min(least, this.trayWrong(tray, lift, risers, day, times));
     return least;
   }
 
   /** Whether a day is as good as it can be. */
   ok(setting: TierSetting, day: Day, times: LitTimes): boolean {
+    const wrong = this.wrong(setting, day, times);
+    if (wrong <= NEAR) return true; // whatever the least is
     const least = this.leastWrong(day, times);
-    return this.wrong(setting, day, times) <= least + NEAR + Math.min(NEAR, 0.1 * least);
+    return wrong <= least + NEAR + Math.min(NEAR, 0.1 * least);
   }
 
   /** From a day on, the first on which a setting is no longer as good as can be. */
@@ -245,6 +265,20 @@ export class TierCourse {
       };
     });
   }
+}
+
+/** Lamps fade in steps of this: a twentieth of a per cent is less than anybody measures, and days become alike. */
+const FADE_STEP = 0.0005; // our choice
+
+/** All that is asked of a state, as text. */
+const keyOf = ({ stage, limits, needed, height }: TrayState): string =>
+  [stage.stage, limits.longestDay, limits.strongest, needed, Math.round(height * 1e4)].join();
+
+/** Of each day the first one with the same key. */
+function firstAlike(keys: readonly string[]): Int32Array {
+  const first = new Map<string, number>();
+  keys.forEach((key, i) => first.has(key) || first.set(key, i));
+  return Int32Array.from(keys, (key) => first.get(key)!);
 }
 
 /** Risers can be taken out, from the highest down. */

@@ -1,3 +1,4 @@
+import { knowOwnLamps } from '../../site/ownLamps/hangingOf';
 import { asOf } from '../../answer/stand/asOf';
 import { growthOf } from '../../site/growth/growthOf';
 import { cropOf } from '../../site/crop/cropOf';
@@ -52,8 +53,10 @@ function aged(site: Site, days: number): Site {
  * @param from  the day from which it is looked ahead; left out: that of the first visit
  */
 export function siteOn(site: Site, visits: readonly VisitJobs[], day: Day, tables: Pick<Tables, 'crop'>, from?: Day): Site {
-  const later = aged(site, Math.max(0, day - (from ?? visits[0]?.day ?? day)));
-  const grown = asOf(visits.filter((v) => v.day <= day).reduce(doVisit, later), day, tables);
+  const start = from ?? visits[0]?.day ?? day;
+  const later = aged(site, Math.max(0, day - start));
+  // Lamps are as old as at the start: what they burn until then is in their tier's later hours.
+  const grown = knowOwnLamps(asOf(visits.filter((v) => v.day <= day).reduce(doVisit, later), day, tables), start);
   const left = new Set(
     grown.batches
       .filter((b) => {

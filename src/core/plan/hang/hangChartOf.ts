@@ -67,15 +67,15 @@ export function hangChartOf(question: HangQuestion, progress: (done: number) => 
   const stand = benchStandOf(site, kept, tables);
   const until = lastDay(stand, from);
   const lit = stand.tiers.filter((t) => t.lamps.length > 0 && t.trays.length > 0);
+  const recall = createRecall(2048);
   const courses = lit.map((t, i) => {
-    const course = new TierCourse(t, answer, from, until - from + 1);
+    const course = new TierCourse(t, answer, from, until - from + 1, recall);
     progress((0.6 * (i + 1)) / lit.length);
     return course;
   });
   const timers = timersOf(stand).map((timer): TimerCourse => ({ timer, tiers: courses.filter((c) => c.tier.programme.id === timer.id) }));
   const days = visitDays(site.visits, from, until);
   const known = new Map<string, BenchAnswer>();
-  const recall = createRecall(2048);
   for (let round = 0; ; round++) {
     const { visits, stretches } = search(question, courses, timers, days, until);
     progress(0.7);
@@ -217,6 +217,7 @@ function search(
     const before = stretches.at(-1)!;
     // Hours follow from the light, and the light's best height from the hours: twice round settles both.
     const first = nextStretch(question, courses, timers, before, before, day, days.slice(i + 1), until, best);
+    if (first === before) continue;
     const after = nextStretch(question, courses, timers, before, first, day, days.slice(i + 1), until, best);
     const jobs = jobsBetween(before, after);
     if ([...jobs.lamps, ...jobs.risers, ...jobs.hours].length === 0) continue;
@@ -254,6 +255,11 @@ function nextStretch(
   const skips = (bad: Day) => later.filter((v) => v <= bad).length + (bad > until ? 1 : 0);
 
   const hours = new Map(now.timers);
+  const allWell =
+    timers.every((t) => timerBad(question, t, lit, hours.get(t.timer.id)!, day, next - 1, known) >= next) &&
+    courses.every((c) => c.firstBad(now.tiers.get(c)!, day, next - 1, timesOf(now, c)) >= next);
+  if (allWell) return now;
+
   const timerReach = new Map<string, number>();
   for (const t of timers) {
     const set = hours.get(t.timer.id)!;
@@ -356,6 +362,7 @@ function timerBest(
       step_min: timerStep_min,
       quiet: site.quiet,
       cheap: site.cheap,
+      bands: site.bands,
       price_per_kWh: site.price_per_kWh,
       power: powerOf(t.timer),
     };

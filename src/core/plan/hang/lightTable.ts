@@ -2,7 +2,7 @@ import { askedTier } from '../../answer/bench/questionOfStand';
 import { sceneOfTier } from '../../answer/bench/benchScene';
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
 import { lightFieldOf } from '../../light/scene/LightField';
-import { createRecall } from '../../light/scene/Recall';
+import type { Recall } from '../../light/scene/Recall';
 import { NO_LIGHT, PARTS, spreadOf, type LightSpread } from '../../judge/dose/LightSpread';
 import { throughCover } from '../../things/container/coverLibrary';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
@@ -60,8 +60,9 @@ const COARSER = 0.7;
  *
  * @param answer    the engine's light of the stand now
  * @param canopies  between which heights the leaf tops of each tray will be: nothing is worked out beyond them
+ * @param recall    what was computed for other tiers of the stand
  */
-export function lightTableOf(t: BenchTier, answer: BenchAnswer, canopies: ReadonlyMap<string, CanopyRange>): LightTable {
+export function lightTableOf(t: BenchTier, answer: BenchAnswer, canopies: ReadonlyMap<string, CanopyRange>, recall: Recall): LightTable {
   const movable = t.lamps.filter((l) => l.fitting.hanger.kind !== 'fixed');
   const faces = t.lamps.map((l) => l.fitting.face);
   const step = Math.max(0, ...movable.map((l) => l.fitting.hanger.step));
@@ -78,7 +79,6 @@ export function lightTableOf(t: BenchTier, answer: BenchAnswer, canopies: Readon
   const distances = Array.from({ length: DISTANCES }, (_, i) => NEAREST * (farthest / NEAREST) ** (i / (DISTANCES - 1)));
 
   const asked = askedTier(t);
-  const recall = createRecall(1024);
   const rows = new Map<string, readonly Logs[][]>(t.trays.map(({ tray }) => [tray.id, lifts.map(() => [])]));
   const points = new Map(t.trays.map(({ tray }) => [tray.id, trayPointsOf(plantAreaOf(tray), t.lamps)]));
   const spills = new Map(t.trays.map((y) => [y.tray.id, spillAt(y, points.get(y.tray.id)!.places)] as const));

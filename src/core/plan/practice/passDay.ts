@@ -92,7 +92,7 @@ export function passDay(
     return [id, { ...run, plants: next, doses: [...run.doses, dose] }];
   });
   const today = session.today + 1;
-  const day = stands.flatMap((s) => s.tiers).reduce((sum, t) => sum + (t.hours * t.lamps.reduce((w, l) => w + l.lamp.power, 0)) / 1000, 0);
+  const day = stands.flatMap((s) => s.tiers).reduce((sum, t) => sum + (t.hours * t.lamps.reduce((w, l) => w + l.real.power, 0)) / 1000, 0);
   const ended = dayNumberOf({ first: session.first, today }) >= exercise.days;
   return { session: { ...session, today, trays: Object.fromEntries(trays), kWh: session.kWh + day, ended }, seen };
 }

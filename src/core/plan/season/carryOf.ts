@@ -78,7 +78,7 @@ export function carryOf(t: BenchTier, recall: Recall = NO_RECALL): TierCarry {
         mean: means.reduce((a, b) => a + b, 0) / means.length,
       };
     });
-  return { ...base, power: t.lamps.reduce((sum, l) => sum + l.lamp.power, 0), at };
+  return { ...base, power: t.lamps.reduce((sum, l) => sum + l.real.power, 0), at };
 }
 
 /** Hours of a lamp's day that are tried: whole ones, from a short day to the longest that any crop of the table bears. */

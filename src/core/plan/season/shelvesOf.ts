@@ -1,3 +1,4 @@
+import { shelfStands } from '../../site/stand/shelfStands';
 import { asOf } from '../../answer/stand/asOf';
 import { benchStandOf, type BenchTier } from '../../answer/stand/benchStand';
 import type { SunRecall } from '../../answer/daylight/litByWindow';
@@ -37,12 +38,6 @@ export const shelvesRecall = (): ShelvesRecall => ({ carries: new Map(), light: 
 const monthOf = (day: Day): string => isoOf(day).slice(0, 7);
 
 export const daylightOn = ({ daylight }: Pick<Shelves, 'daylight'>, tierId: string, day: Day): Dli => daylight[tierId]?.[monthOf(day)] ?? 0;
-
-/** The stands of a household that are shelves: quick checks that were kept count only where there is nothing else. */
-export const shelfStands = ({ stands }: Pick<Site, 'stands'>) => {
-  const drawn = stands.filter((s) => !s.laidOut);
-  return drawn.length > 0 ? drawn : stands;
-};
 
 /** Looks up what every tier carries, what lives there anyway, and the daylight of the months from one day to another. */
 export function shelvesOf(site: Site, today: Day, until: Day, tables: Tables, recall: ShelvesRecall = shelvesRecall()): Shelves {

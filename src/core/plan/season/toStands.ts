@@ -10,7 +10,7 @@ import { dateBatch } from '../../site/growth/changeGrowth';
 import type { Day } from '../../units/day';
 import type { BatchCourse } from './batchCourse';
 import { FLAT } from './flats';
-import { shelfStands } from './shelvesOf';
+import { shelfStands } from '../../site/stand/shelfStands';
 import type { SeasonLook } from './seasonLook';
 
 /** A site with the placing of a week taken to its stands, and what that changes. */

@@ -37,4 +37,4 @@ export function servedBy(timer: StandTimer, lights: Readonly<Record<string, Tier
 
 /** What the lamps of a timer draw. */
 export const powerOf = (timer: StandTimer): number =>
-  timer.tiers.reduce((sum, t) => sum + t.lamps.reduce((watts, l) => watts + l.lamp.power, 0), 0);
+  timer.tiers.reduce((sum, t) => sum + t.lamps.reduce((watts, l) => watts + l.real.power, 0), 0);

@@ -1,3 +1,5 @@
+import { costADay } from '../../judge/cost/pricesOf';
+import type { PricePeriod } from '../../units/PricePeriod';
 import type { Stage } from '../../things/crop/Crop';
 import type { Daylight } from '../../site/stand/Daylight';
 import { photoperiodOf, receivedOf, type LightDay } from '../../judge/dose/LightDay';
@@ -27,9 +29,11 @@ export interface TimerRules {
   readonly step_min: number;
   /** When the household wants no light. */
   readonly quiet: Span | null;
-  /** When power costs less. */
+  /** When power costs less: where timers lie as far as nobody minds. */
   readonly cheap: (Span & { readonly price_per_kWh: number }) | null;
   readonly price_per_kWh: number;
+  /** Further prices of some hours or days: they count in what a day costs. */
+  readonly bands?: readonly PricePeriod[];
   /** What its lamps draw. */
   readonly power: Watts;
 }
@@ -182,14 +186,13 @@ export const fareOn = (served: readonly Served[], rules: TimerRules, on_min: num
 
 function describe(served: readonly Served[], rules: TimerRules, { on_min, lit_min }: Times, limits: readonly Limit[]): TimerAnswer {
   const inCheap_min = rules.cheap ? overlapOf(on_min, lit_min, rules.cheap) : 0;
-  const kWh = (min: number) => ((min / 60) * rules.power) / 1000;
   return {
     on_min,
     lit_min,
     limits,
     inCheap_min,
     inQuiet_min: rules.quiet ? overlapOf(on_min, lit_min, rules.quiet) : 0,
-    costPerDay: kWh(lit_min - inCheap_min) * rules.price_per_kWh + kWh(inCheap_min) * (rules.cheap?.price_per_kWh ?? 0),
+    costPerDay: costADay(rules, rules.power, on_min, lit_min),
     fares: served.map((s) => faresOf(s, { on_min, lit_min })),
   };
 }

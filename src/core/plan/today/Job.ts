@@ -1,4 +1,6 @@
 import type { VisitJobs } from '../../site/hang/KeptChart';
+import type { RotationKind } from '../../site/stand/Rotation';
+import type { Share } from '../../units/quantities';
 import type { Day } from '../../units/day';
 
 /** Why something is to be done, with what stands behind it. */
@@ -16,6 +18,12 @@ export type JobKind =
   | { readonly kind: 'feed'; readonly batchId: string; readonly strength: string; readonly last: Day | null }
   | { readonly kind: 'water'; readonly batchId: string; readonly last: Day; readonly everyDays: number }
   | { readonly kind: 'measure'; readonly last: Day | null }
+  /** Cautions of a stand that nobody has seen to as it is now: before its lamps are lit. */
+  | { readonly kind: 'safety'; readonly open: number; readonly changed: boolean }
+  /** Trays of a tier turn or change places. */
+  | { readonly kind: 'rotate'; readonly how: RotationKind; readonly every: number }
+  /** A lamp of one's own that has come to the end of its rated life: what it still gives of its first light. */
+  | { readonly kind: 'lamp'; readonly ownId: string; readonly name: string; readonly output: Share }
   /** A test of the clinic, or a visit of a trial. */
   | { readonly kind: 'look-again'; readonly caseId: string; readonly batchId: string }
   | { readonly kind: 'trial'; readonly trialId: string; readonly act: 'rotate' | 'measure' };

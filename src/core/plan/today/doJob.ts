@@ -4,11 +4,13 @@ import { markJobs } from '../../site/stand/changeToday';
 import type { Change } from '../../site/stand/change';
 import type { Site } from '../../site/stand/Site';
 import type { Day } from '../../units/day';
+import type { RotationKind } from '../../site/stand/Rotation';
+import { rotateTier } from '../rotation/rotateTier';
 import { doVisit } from '../hang/doVisits';
 import type { Job } from './Job';
 
 /** Does a job: changes what it is about, writes it down, and marks it. */
-export function doJob({ key, what }: Job, day: Day, newId: () => string): Change {
+export function doJob({ key, what, tierId }: Job, day: Day, newId: () => string): Change {
   const log = (batchId: string, kind: Parameters<typeof logIt>[1]['what']) =>
     logIt(batchId, { id: newId(), day, what: kind, height: null, stage: null });
   const change = (): Change => {
@@ -39,6 +41,10 @@ export function doJob({ key, what }: Job, day: Day, newId: () => string): Change
         return log(what.batchId, 'fed');
       case 'water':
         return log(what.batchId, 'watered');
+      case 'rotate':
+        return tierId === null ? same : rotate(tierId, what.how, day, newId);
+      case 'safety':
+      case 'lamp':
       case 'sow':
       case 'harden':
       case 'mat-off':
@@ -53,3 +59,22 @@ export function doJob({ key, what }: Job, day: Day, newId: () => string): Change
 }
 
 const same = (site: Site): Site => site;
+
+/** Trays turned or moved on, and written down for every batch that stands there. */
+const rotate =
+  (tierId: string, how: RotationKind, day: Day, newId: () => string): Change =>
+  (site) => {
+    const trays = site.stands.flatMap((s) => s.tiers).find((t) => t.id === tierId)?.trays ?? [];
+    const text = ROTATED[how];
+    return [...new Set(trays.map((y) => y.batchId))].reduce(
+      (now, batchId) => logIt(batchId, { id: newId(), day, what: 'moved', height: null, stage: null, text })(now),
+      rotateTier(tierId, how)(site),
+    );
+  };
+
+/** What the journal says of it. */
+const ROTATED: Readonly<Record<RotationKind, string>> = {
+  turn: 'turned half round',
+  swap: 'changed places',
+  both: 'turned half round, changed places',
+};

@@ -6,6 +6,12 @@ import type { Crop } from '../../things/crop/Crop';
 import type { Tables } from '../../things/tables/Tables';
 import type { Day } from '../../units/day';
 import type { HangChart } from '../hang/HangChart';
+import { burnedBy, hangingsOf } from '../../site/ownLamps/hangingOf';
+import { maintenance } from '../../things/lamp/ageing';
+import { benchStandOf, lampOf } from '../../answer/stand/benchStand';
+import { safetyGate } from '../../answer/caution/safetyGate';
+import { cautionLibrary } from '../../things/caution/cautionLibrary';
+import { isUnsafe } from '../rotation/rotateTier';
 import { datesOf } from '../season/seasonDates';
 import { coursesOf } from '../season/seasonLook';
 import type { Job, JobKind } from './Job';
@@ -24,6 +30,9 @@ const MINUTES: Readonly<Record<JobKind['kind'], number>> = {
   feed: 5,
   water: 5,
   measure: 5,
+  safety: 10,
+  rotate: 3,
+  lamp: 15,
   'look-again': 2,
   trial: 15,
 };
@@ -65,7 +74,7 @@ function placesOf(site: Site): Map<string, Standing> {
  *
  * @param charts  of the stands whose charts are worked out by now
  */
-export function jobsOn(site: Site, charts: readonly HangChart[], day: Day, tables: Pick<Tables, 'crop' | 'container'>): Job[] {
+export function jobsOn(site: Site, charts: readonly HangChart[], day: Day, tables: Tables): Job[] {
   const places = placesOf(site);
   const jobs = [
     ...charts.flatMap((c) => hangJobs(site, c, day)),
@@ -77,11 +86,16 @@ export function jobsOn(site: Site, charts: readonly HangChart[], day: Day, table
     }),
     ...matJobs(site, places, day, tables),
     ...measureJobs(site, day),
+    ...safetyJobs(site, day, tables),
+    ...rotationJobs(site, day, tables),
+    ...lampJobs(site, day, tables),
     ...clinicJobs(site, places, day),
     ...trialJobs(site, day),
   ];
   const order = new Map(site.stands.map((s, i) => [s.id, i]));
-  const rank = (j: Job) => (j.standId === null ? -1 : (order.get(j.standId) ?? 999)) * 100 + (j.tier ?? 99);
+  // What is dangerous comes before anything else at a stand.
+  const rank = (j: Job) =>
+    (j.standId === null ? -1 : (order.get(j.standId) ?? 999)) * 100 + (j.what.kind === 'safety' ? 0 : (j.tier ?? 99));
   return jobs.sort((a, b) => rank(a) - rank(b) || a.due - b.due || a.key.localeCompare(b.key));
 }
 
@@ -153,6 +167,52 @@ function seasonJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day,
     });
   });
 }
+
+/** Before lamps are lit, and whenever something has changed that matters: what nobody has seen to yet, stand by stand. */
+const safetyJobs = (site: Site, day: Day, tables: Tables): Job[] =>
+  site.stands
+    .filter((s) => !s.laidOut && s.tiers.some((t) => t.fittings.length > 0))
+    .flatMap((stand) => {
+      const open = safetyGate(benchStandOf(site, stand, tables), site.stated, site.safety, cautionLibrary).filter(
+        (l) => l.state !== 'seen-to',
+      );
+      const changed = open.some((l) => l.state === 'changed-since');
+      return open.length > 0 ? [job(`safety ${stand.id}`, day, { kind: 'safety', open: open.length, changed }, { standId: stand.id })] : [];
+    });
+
+/** Lamps that have lived their rated life: whether a new one is needed shows on their page. */
+const lampJobs = (site: Site, day: Day, tables: Tables): Job[] => {
+  const hung = hangingsOf(site);
+  return site.ownLamps.flatMap((own): Job[] => {
+    const at = hung.get(own.id);
+    const burned = burnedBy(own, at?.hours ?? 0, day);
+    if (!at || at.stand.laidOut || burned === null) return [];
+    const lamp = lampOf(site, own.lampId, tables);
+    const output = maintenance(lamp, burned);
+    if (burned < lamp.life_h) return [];
+    const since = day - Math.floor((burned - lamp.life_h) / Math.max(0.1, at.hours));
+    const place = { standId: at.stand.id, tierId: at.tier.id, tier: at.stand.tiers.indexOf(at.tier) + 1 };
+    return [
+      job(`lamp ${own.id} ${lamp.id}`, Math.max(since, own.counted!.on), { kind: 'lamp', ownId: own.id, name: own.name, output }, place),
+    ];
+  });
+};
+
+/** Trays that turn or change places on their days. */
+const rotationJobs = (site: Site, day: Day, tables: Tables): Job[] =>
+  site.stands
+    .filter((s) => !s.laidOut)
+    .flatMap((stand) =>
+      stand.tiers.flatMap(({ id, rotation, trays }, i): Job[] => {
+        if (!rotation || trays.length === 0 || day <= rotation.from) return [];
+        const due = day - ((day - rotation.from) % rotation.every);
+        if (due <= rotation.from) return [];
+        // Plants have grown since it was planned: what would put leaves into the heat by now is not asked for.
+        if (rotation.kind !== 'turn' && isUnsafe(site, stand.id, id, 1, tables)) return [];
+        const at = { standId: stand.id, tierId: id, tier: i + 1, trayIds: trays.map((y) => y.id) };
+        return [job(`rotate ${id} ${due}`, due, { kind: 'rotate', how: rotation.kind, every: rotation.every }, at)];
+      }),
+    );
 
 /** Tests of the clinic whose day has come. */
 function clinicJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day): Job[] {

@@ -4,8 +4,9 @@ import { readSite } from '../../../store/form/readSite';
 import { writeSite } from '../../../store/form/writeSite';
 import { RANDOM_DAY, randomSite } from '../../../../test/randomSite';
 import { logIt } from '../../site/growth/changeGrowth';
-import { changeTrays } from '../../site/stand/change';
+import { changeTrays, withTier } from '../../site/stand/change';
 import { markJobs } from '../../site/stand/changeToday';
+import { knowOwnLamps } from '../../site/ownLamps/hangingOf';
 import type { Site } from '../../site/stand/Site';
 import { MOST_MARKS, stateOf, withMark, type JobMark } from '../../site/today/JobMark';
 import { tables } from '../../things/tables/libraryTables';
@@ -13,9 +14,10 @@ import { dayFrom } from '../../units/day';
 import type { HangChart } from '../hang/HangChart';
 import { doJob } from './doJob';
 import { dryingRhythm, jobsOn } from './jobsOf';
+import { jobsWhileAway } from './whileAway';
 
 const TODAY = dayFrom(2027, 2, 20);
-const demo = demoSite('en-GB', TODAY);
+const demo = knowOwnLamps(demoSite('en-GB', TODAY), TODAY);
 const rack = demo.stands.find((s) => s.id === 'demo-rack')!;
 const batchOf = (site: Site, cropId: string) => site.batches.find((b) => b.cropId === cropId && b.sown !== null)!;
 const jobs = (site: Site, day = TODAY, charts: readonly HangChart[] = []) => jobsOn(site, charts, day, tables);
@@ -32,7 +34,7 @@ test('the demo has a day’s work: in the order of the stands, from the highest 
   const all = jobs(demo);
   expect(all.length).toBeGreaterThan(3);
   expect(new Set(all.map((j) => j.key)).size).toBe(all.length);
-  const order = all.map((j) => demo.stands.findIndex((s) => s.id === j.standId) * 100 + (j.tier ?? 99));
+  const order = all.map((j) => demo.stands.findIndex((s) => s.id === j.standId) * 100 + (j.what.kind === 'safety' ? 0 : (j.tier ?? 99)));
   expect(order.filter((_, i) => all[i]!.standId !== null)).toEqual(
     [...order.filter((_, i) => all[i]!.standId !== null)].sort((a, b) => a - b),
   );
@@ -142,4 +144,54 @@ test('whatever is done, on whatever stands, what comes out reads back', () => {
     }),
     { numRuns: 60 },
   );
+});
+
+test('before lamps are lit, and when something has changed, the checks of a stand come first there', () => {
+  const first = jobs(demo).filter((j) => j.standId === 'demo-rack')[0]!;
+  expect(first.what).toEqual({ kind: 'safety', open: 3, changed: false });
+  const of = (s: Site) => jobs(s).flatMap((j) => (j.what.kind === 'safety' ? [[j.standId, j.what.open, j.what.changed]] : []));
+  expect(of(demo)).toEqual([['demo-rack', 3, false]]);
+  const plugged = { ...demo, stands: demo.stands.map((s) => (s.id === 'demo-sill' ? { ...s, strip: 300 } : s)) };
+  const changed = of(plugged).find(([id]) => id === 'demo-sill')!;
+  expect(changed[1]).toBeGreaterThan(0);
+  expect(changed[2]).toBe(true);
+});
+
+test('trays turn and change places on their days; done, they stand elsewhere and the journal knows', () => {
+  const { id, trays } = rack.tiers[1]!;
+  const planned = withTier(id, (t) => ({ ...t, rotation: { kind: 'both', every: 3, from: TODAY } }))(demo);
+  const due = (day: number) => jobs(planned, day).filter((j) => j.what.kind === 'rotate');
+  expect([0, 1, 2].map((d) => due(TODAY + d).length)).toEqual([0, 0, 0]);
+  const [job] = due(TODAY + 4);
+  expect(job).toMatchObject({ due: TODAY + 3, tierId: id, tier: 2 });
+  const after = doJob(job!, TODAY + 4, ids)(planned);
+  expect(after.stands.find((s) => s.id === 'demo-rack')!.tiers[1]!.trays.map((y) => y.x)).toEqual(trays.map((y) => y.x).reverse());
+  for (const y of trays) expect(after.batches.find((b) => b.id === y.batchId)!.log.at(-1)).toMatchObject({ what: 'moved', day: TODAY + 4 });
+});
+
+test('while somebody is away each job comes once, on its first day; watering as often as the tray dries', () => {
+  const [from, to] = [TODAY + 5, TODAY + 11] as const;
+  const leek = batchOf(demo, 'leek');
+  const days = jobsWhileAway(demo, [], [from, to], TODAY, tables);
+  expect(days.every((d) => d.day >= from && d.day <= to)).toBe(true);
+  const keys = days.flatMap((d) => d.jobs.filter((j) => j.what.kind !== 'water' && j.what.kind !== 'look-for-seedlings').map((j) => j.key));
+  expect(new Set(keys).size).toBe(keys.length);
+  const { last, everyDays } = dryingRhythm(leek, TODAY)!;
+  const watered = days.filter((d) => d.jobs.some((j) => j.what.kind === 'water' && j.what.batchId === leek.id)).map((d) => d.day);
+  const expected = Array.from({ length: to - from + 1 }, (_, i) => from + i).filter((d) => (d - last) % everyDays === 0);
+  expect(watered).toEqual(expected);
+  // What is due before leaving is not left to somebody else.
+  const before = new Set(jobs(demo, from - 1).map((j) => j.key));
+  expect(keys.filter((k) => before.has(k))).toEqual([]);
+});
+
+test('a lamp that has lived its rated life comes up once, where it hangs; a younger one does not', () => {
+  const lamps = (s: Site, day = TODAY) => jobs(s, day).flatMap((j) => (j.what.kind === 'lamp' ? [j] : []));
+  expect(lamps(demo)).toEqual([]);
+  // The landing lamp has burned 29 400 of 50 000 hours, and burns 13 a day.
+  const later = TODAY + Math.ceil((50_000 - 29_400) / 13);
+  expect(lamps(demo, later - 1)).toEqual([]);
+  const [job] = lamps(demo, later);
+  expect(job).toMatchObject({ standId: 'demo-landing', tier: 1, what: { name: 'Landing lamp' } });
+  expect(job!.what.kind === 'lamp' && job!.what.output).toBeCloseTo(0.7, 2);
 });

@@ -35,7 +35,7 @@ export function efficiencyOf(
     if (at.some((p) => !p) || doses.some((d) => d === null)) return null;
     const mean = (of: (p: TrialPlace) => number) => at.reduce((sum, p) => sum + of(p!), 0) / at.length;
     return {
-      watts: mean((p) => p.tier.lamps.reduce((sum, l) => sum + l.lamp.power, 0)),
+      watts: mean((p) => p.tier.lamps.reduce((sum, l) => sum + l.real.power, 0)),
       share: mean(shareOf),
       hours: mean((p) => p.tier.hours),
       days,

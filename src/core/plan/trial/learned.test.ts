@@ -11,7 +11,7 @@ const group = (points: readonly (readonly [number, number])[], kind: LearnedGrou
   kind,
   name: 'harvest',
   unit: 'g',
-  points: points.map(([dli, y], i) => ({ dli, y, of: String(i) })),
+  points: points.map(([dli, y], i) => ({ dli, y, temperature_C: null, of: String(i) })),
 });
 /** A plant that gains up to 100 g, nine tenths of it by 13 mol. */
 const true_ = (d: number) => 20 + 100 * (1 - Math.exp((-Math.log(10) / 13) * d));

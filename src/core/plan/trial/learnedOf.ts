@@ -10,6 +10,8 @@ import type { Dli } from '../../units/quantities';
 export interface LearnedPoint {
   readonly dli: Dli;
   readonly y: number;
+  /** Mean temperature that was noted of it; null: none was. */
+  readonly temperature_C: number | null;
   /** Which batch or trial tray it is. */
   readonly of: string;
 }
@@ -62,11 +64,15 @@ export function groupsOf(
     const doses = trays.filter((y) => y.batchId === batch.id).flatMap((y) => doseOf(y.id) ?? []);
     if (doses.length === 0 || !hasEnded(batch, today)) continue;
     const dli = doses.reduce((a, b) => a + b, 0) / doses.length;
+    const temperature_C = temperatureOf(batch);
     const weights = batch.log.filter((l) => l.what === 'harvest' && l.weight_g !== undefined);
     if (weights.length > 0)
-      add({ kind: 'harvest', name: 'harvest', unit: 'g' }, { dli, y: weights.reduce((sum, l) => sum + l.weight_g!, 0), of: batch.id });
+      add(
+        { kind: 'harvest', name: 'harvest', unit: 'g' },
+        { dli, y: weights.reduce((sum, l) => sum + l.weight_g!, 0), temperature_C, of: batch.id },
+      );
     const height = besideUsual(batch, crop);
-    if (height !== null) add({ kind: 'height', name: 'height', unit: '' }, { dli, y: height, of: batch.id });
+    if (height !== null) add({ kind: 'height', name: 'height', unit: '' }, { dli, y: height, temperature_C, of: batch.id });
   }
   for (const trial of site.trials.filter((t) => t.ended !== null))
     for (const row of trial.trays) {
@@ -76,7 +82,16 @@ export function groupsOf(
       const dli = (row.trayId === null ? null : doseOf(row.trayId)) ?? trial.arms.find((a) => a.id === row.arm)?.dli ?? null;
       if (!isOwn || values.length === 0 || dli === null) continue;
       const { name, unit } = trial.outcome;
-      add({ kind: 'trial', name, unit }, { dli, y: values.reduce((a, b) => a + b, 0) / values.length, of: `${trial.id} ${row.code}` });
+      const batch = batchId === undefined ? undefined : own.get(batchId);
+      add(
+        { kind: 'trial', name, unit },
+        {
+          dli,
+          y: values.reduce((a, b) => a + b, 0) / values.length,
+          temperature_C: batch ? temperatureOf(batch) : null,
+          of: `${trial.id} ${row.code}`,
+        },
+      );
     }
   return [...groups.values()].map(({ group, points }) => ({ ...group, points }));
 }
@@ -84,6 +99,14 @@ export function groupsOf(
 /** A batch has ended when its last day is over or it was harvested. */
 const hasEnded = ({ leaves, log }: Batch, today: Day): boolean =>
   (leaves !== null && leaves <= today) || log.some((l) => l.what === 'harvest');
+
+/** Mean of the middles between the lowest and the highest that were noted. */
+function temperatureOf({ log }: Batch): number | null {
+  const noted = log.flatMap(({ air }) =>
+    air && (air.low !== null || air.high !== null) ? [((air.low ?? air.high!) + (air.high ?? air.low!)) / 2] : [],
+  );
+  return noted.length > 0 ? noted.reduce((a, b) => a + b, 0) / noted.length : null;
+}
 
 /** The last height that was measured, as a multiple of the usual at its age. */
 function besideUsual(batch: Batch, crop: Crop): number | null {

@@ -13,8 +13,11 @@ const withBatch =
   (batchId: string, change: (batch: Batch) => Batch): Change =>
   (site) => ({ ...site, batches: site.batches.map((b) => (b.id === batchId ? change(b) : b)) });
 
-/** Of these there may be several a day. */
+/** Kinds of which a day may have several; of all others the newer one counts. */
 const MANY: readonly Logged['what'][] = ['note', 'trouble', 'harvest', 'watered', 'moved', 'photo', 'next-time', 'solution'];
+
+/** Whether a day may have several of a kind. */
+export const isRepeatable = (what: Logged['what']): boolean => MANY.includes(what);
 
 /** Writes down what was seen. Of most kinds there is one entry a day: the later word counts. */
 export const logIt = (batchId: string, entry: Logged): Change =>
@@ -36,9 +39,15 @@ export const correctLogged = (batchId: string, id: string, now: LoggedBefore): C
       const before: LoggedBefore = {
         day: l.day,
         height: l.height,
+        ...(now.what !== undefined && now.what !== l.what ? { what: l.what } : {}),
         ...(text ? { text } : {}),
         ...(weight_g === undefined ? {} : { weight_g }),
       };
+      // What leaves showed belongs to the kind of entry that it was.
+      if (now.what !== undefined && now.what !== l.what) {
+        delete rest.sign;
+        delete rest.place;
+      }
       return { ...rest, ...now, was: [...(l.was ?? []), before].slice(-MOST_CORRECTIONS) };
     }),
   }));

@@ -37,8 +37,15 @@ export interface SolutionSeen {
   readonly ph: number | null;
 }
 
+/** What leaves show that is soon seen. */
+export const LEAF_SIGNS = ['leaning', 'stretched', 'pale', 'burnt-tips'] as const;
+export type LeafSign = (typeof LEAF_SIGNS)[number];
+
 /** What an entry said before a correction. */
-export type LoggedBefore = Pick<Logged, 'day' | 'height' | 'text' | 'weight_g'>;
+export type LoggedBefore = Pick<Logged, 'day' | 'height' | 'text' | 'weight_g'> & {
+  /** Left out: of the kind that it is now. */
+  readonly what?: LoggedKind;
+};
 
 /** What a person saw of a batch on a day. */
 export interface Logged {
@@ -62,6 +69,10 @@ export interface Logged {
   readonly air?: AirSeen;
   /** Of `solution` alone. */
   readonly solution?: SolutionSeen;
+  /** Of `trouble` alone: what the leaves show; left out: in words only. */
+  readonly sign?: LeafSign;
+  /** Of `trouble` with a sign: which ninth of the tray, row by row from its back left; left out: all of it. */
+  readonly place?: number;
   /** Of `harvest` alone: fresh, without the tray; left out: not weighed. */
   readonly weight_g?: number;
 }

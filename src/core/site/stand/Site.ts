@@ -20,8 +20,11 @@ import type { Enclosure } from './Enclosure';
 import type { Hanger } from './Hanger';
 import type { Fit } from '../reading/Fit';
 import type { OwnMeter } from '../reading/OwnMeter';
+import type { PricePeriod } from '../../units/PricePeriod';
+import type { Rotation } from './Rotation';
 import type { Reading } from '../reading/Reading';
-import type { Kilograms, Metres, Radians, Watts } from '../../units/quantities';
+import type { HungLamp, OwnLamp } from '../lamp/OwnLamp';
+import type { Kilograms, Metres, Radians, Share, Watts } from '../../units/quantities';
 
 /** Everything a person keeps: their stands, what grows on them, the hours, and lamps of their own. */
 export interface Site {
@@ -36,7 +39,11 @@ export interface Site {
   readonly quiet: { readonly from_min: number; readonly to_min: number } | null;
   /** When power costs less, and how much it costs then; null: it costs the same all day. */
   readonly cheap: { readonly from_min: number; readonly to_min: number; readonly price_per_kWh: number } | null;
-  /** Lamps that lie in the cupboard: what advice may hang up without anything being bought. */
+  /** Further prices of power, of some hours or days: the first that fits counts, before the cheap hours. */
+  readonly bands: readonly PricePeriod[];
+  /** Lamps that are things of their own, with their hours, their price and what is wrong with them. */
+  readonly ownLamps: readonly OwnLamp[];
+  /** Lamps of which it is only known how many lie in the cupboard: what advice may hang up without anything being bought. */
   readonly spares: readonly { readonly lampId: string; readonly count: number }[];
   /** Light meters of the household. */
   readonly meters: readonly OwnMeter[];
@@ -141,6 +148,8 @@ export interface Tier {
   readonly programmeId: string;
   /** What comes in by day, as stated: it counts rather than what a window gives; null: not stated. */
   readonly daylight: Daylight | null;
+  /** How its trays turn or change places; null: they stay. */
+  readonly rotation: Rotation | null;
   /** What its window gives on the day that is shown; left out: it stands at none. Never kept: it follows from window and date. */
   readonly sun?: Daylight;
   /** What meters showed under these lamps, the oldest first. */
@@ -161,6 +170,10 @@ export interface Fitting {
   readonly face: Metres;
   readonly turn: Radians;
   readonly hanger: Hanger;
+  /** Setting of its dimmer; left out: full. Counts only while the lamp that hangs here can be dimmed. */
+  readonly dim?: Share;
+  /** What is known of the very lamp on the day that is shown; left out: nothing but its kind. Never kept: it follows from `ownLamps`. */
+  readonly own?: HungLamp;
 }
 
 /** A container where it stands; x and y of its middle. `turned` puts its length along the depth. */

@@ -25,6 +25,8 @@ export const BARE_SITE: Omit<Site, 'currency' | 'price_per_kWh'> = {
   lamps: [],
   quiet: null,
   cheap: null,
+  bands: [],
+  ownLamps: [],
   spares: [],
   meters: [],
   crops: [],

@@ -253,7 +253,10 @@ export function placeOn(tier: Tier, length: Metres, width: Metres): { x: Metres;
 
 /** Another tier on top, like the highest one but empty. */
 export const addTier = (standId: string, id: string): Change =>
-  withStandOf(standId, (s) => ({ ...s, tiers: [{ ...s.tiers[0]!, id, fittings: [], trays: [], readings: [], fits: [] }, ...s.tiers] }));
+  withStandOf(standId, (s) => ({
+    ...s,
+    tiers: [{ ...s.tiers[0]!, id, fittings: [], trays: [], readings: [], fits: [], rotation: null }, ...s.tiers],
+  }));
 
 /** Takes a tier away with all that is on it; the last one stays. */
 export const removeTier =

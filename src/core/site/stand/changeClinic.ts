@@ -1,12 +1,38 @@
 import { MOST_CASES, type ClinicCase, type TestRun, type Told } from '../clinic/ClinicCase';
+import type { LeafSign } from './Logged';
 import type { Day } from '../../units/day';
 import type { Change } from './change';
 
-/** Opens a case; when there are too many, the oldest that is over falls away. */
+/** What was written down of leaves counts for a new case for so long, days. */
+const STILL_SEEN = 14; // our choice: as long as leaves that grew then are the young ones
+
+/** What leaves showed, in the clinic's own signs. */
+const SIGN_OF: Readonly<Record<LeafSign, string>> = {
+  leaning: 'leaning-one-way',
+  stretched: 'stretched-stems',
+  pale: 'pale',
+  'burnt-tips': 'brown-tips',
+};
+
+/**
+ * Opens a case; when there are too many, the oldest that is over falls away. It begins with what was lately written down of the batch's
+ * leaves: the signs, where in the tray, and since when.
+ */
 export const openCase =
   (made: Pick<ClinicCase, 'id' | 'batchId' | 'trayId' | 'opened'>): Change =>
   (site) => {
-    const fresh: ClinicCase = { ...made, since: null, places: [], signs: [], told: {}, denied: [], tests: [], closed: null };
+    const log = site.batches.find((b) => b.id === made.batchId)?.log ?? [];
+    const seen = log.filter((l) => l.what === 'trouble' && l.sign && l.day <= made.opened && made.opened - l.day <= STILL_SEEN);
+    const fresh: ClinicCase = {
+      ...made,
+      since: seen.length > 0 ? Math.min(...seen.map((l) => l.day)) : null,
+      places: [...new Set(seen.flatMap((l) => l.place ?? []))].sort((a, b) => a - b),
+      signs: [...new Set(seen.map((l) => SIGN_OF[l.sign!]))],
+      told: {},
+      denied: [],
+      tests: [],
+      closed: null,
+    };
     const over = site.clinic.length >= MOST_CASES ? site.clinic.find((c) => c.closed !== null) : undefined;
     return { ...site, clinic: [...site.clinic.filter((c) => c !== over), fresh] };
   };

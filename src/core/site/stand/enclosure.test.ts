@@ -37,6 +37,7 @@ const bare: Tier = {
   programmeId: 'p',
   notch: null,
   daylight: null,
+  rotation: null,
   load: null,
   readings: [],
   fits: [],

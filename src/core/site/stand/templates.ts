@@ -124,6 +124,7 @@ function tierFrom(template: Template, id: string, programmeId: string): Tier {
     trays: [],
     programmeId,
     daylight: null,
+    rotation: null,
     readings: [],
     fits: [],
   };

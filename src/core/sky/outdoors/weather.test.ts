@@ -1,6 +1,7 @@
 import { CLIMATE_KINDS, readyClimate, sunshineOf, usualClimate } from './climates';
 import { outdoorsOver } from './outdoorsAt';
 import { readEpw } from './readEpw';
+import { readWeatherCsv } from './readWeatherCsv';
 import { simulatedSky } from './simulatedSky';
 
 const RAD = Math.PI / 180;
@@ -74,4 +75,46 @@ test('simulated weather is the same for its seed, wherever one begins, and as su
   const share = month.filter((r) => r.sunny).length / month.length;
   expect(Math.abs(share - 0.48)).toBeLessThan(4 * Math.sqrt((0.48 * 0.52) / month.length));
   expect(() => [...sky.readings(start, start - 1, 10)]).toThrow(RangeError);
+});
+
+/** Hours of some days as a station writes them. */
+function station(share: number, days: number, zone = '', change: (line: string, i: number) => string = (l) => l): string {
+  const ahead = zone === '+02:00' ? 2 : 0;
+  const rows = Array.from({ length: days }, (_, d) => {
+    const start = Date.UTC(2027, 4, 3 + d);
+    return outdoorsOver(start, 24, PLACE).map((m, h) => {
+      const at = new Date(start + (h + ahead) * 3_600_000).toISOString().slice(0, 16);
+      return `${at}${zone},${(share * m.clear.global + (1 - share) * m.overcast.global).toFixed(3)}`;
+    });
+  }).flat();
+  return ['time,global_Wh_per_m2', ...rows].map(change).join('\n');
+}
+const hours = (text: string) => {
+  const read = readWeatherCsv(text, PLACE);
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  return read.value;
+};
+
+test('hours of a station give back the share of sunshine of their month, in any time zone; the other months stay unknown', () => {
+  for (const zone of ['', 'Z', '+02:00']) {
+    const { sunshine, days } = hours(station(0.35, 14, zone));
+    expect(days).toBe(14);
+    expect(sunshine[4]).toBeCloseTo(0.35, 2);
+    expect(sunshine.filter((s) => s !== null)).toHaveLength(1);
+  }
+  // Days that lack an hour do not count.
+  expect(hours(station(0.5, 14, '', (l, i) => (i === 30 ? '' : l))).days).toBe(13);
+});
+
+test.each([
+  ['no columns', 'hello,world\n1,2', 'weather/no-column line 1'],
+  ['a day that is none', station(0.5, 12, '', (l, i) => (i === 5 ? '2027-02-30T04:00,0' : l)), 'weather/not-a-time line 6'],
+  ['an hour without light', station(0.5, 12, '', (l, i) => (i === 5 ? l.replace(/,.*/, ',') : l)), 'epw/no-light line 6'],
+  ['light in another unit', station(0.5, 12, '', (l, i) => (i === 14 ? l.replace(/,.*/, ',25000') : l)), 'epw/too-bright line 15'],
+  ['a week only', station(0.5, 7), 'weather/too-few-days '],
+  ['a huge file', 'x'.repeat(4_000_001), 'epw/too-long '],
+])('hours with %s are refused by their place', (_, text, problem) => {
+  const read = readWeatherCsv(text, PLACE);
+  if (read.ok) throw new Error('was taken');
+  expect(`${read.problems[0]!.code} ${read.problems[0]!.at}`).toBe(problem);
 });

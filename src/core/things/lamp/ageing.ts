@@ -1,4 +1,4 @@
-import type { Share } from '../../units/quantities';
+import type { Hours, Share } from '../../units/quantities';
 import type { Lamp } from './Lamp';
 
 export const AGE_VIEWS = ['new', 'now', 'end'] as const;
@@ -36,6 +36,20 @@ export function maintenance(lamp: Pick<Lamp, 'family' | 'life_h' | 'maintenanceA
   if (!(hours >= 0)) throw new RangeError(`hours must be ≥ 0, got ${hours}`);
   const lived = hours / lamp.life_h;
   return lamp.maintenanceAtEnd ** (EARLY.test(lamp.family) ? Math.sqrt(lived) : lived);
+}
+
+/**
+ * Hours after which a lamp gives no more than a share of its first output: `maintenance` turned round.
+ *
+ * @param share  over 0, at most 1
+ * @returns Infinity for a lamp that does not fade
+ */
+export function hoursUntilFaded(lamp: Pick<Lamp, 'family' | 'life_h' | 'maintenanceAtEnd'>, share: Share): Hours {
+  if (!(share > 0 && share <= 1)) throw new RangeError(`a share must be over 0 and at most 1, got ${share}`);
+  if (share === 1) return 0;
+  if (lamp.maintenanceAtEnd >= 1) return Infinity;
+  const part = Math.log(share) / Math.log(lamp.maintenanceAtEnd);
+  return lamp.life_h * (EARLY.test(lamp.family) ? part ** 2 : part);
 }
 
 /**

@@ -169,5 +169,5 @@ test('the day that is shown: new, now by hours and dust, end; readings are of to
   expect(outputFor(lamp, AS_NEW, false)).toBeWithin(Math.sqrt(0.7), { relative: 1e-12 });
   expect(outputFor(lamp, { ...AS_NEW, later_h: 10 }, false)).toBeWithin(0.7 ** 0.6, { relative: 1e-12 });
   expect(outputFor(lamp, { ...AS_NEW, later_h: 10 }, true)).toBeWithin(0.7 ** 0.1, { relative: 1e-12 });
-  expect(fadedTo([{ ...lamp, ppf: 5 } as never], AS_NEW, 10)).toBeWithin(0.7 ** 0.1, { relative: 1e-12 });
+  expect(fadedTo([{ lamp: { ...lamp, ppf: 5 } as never, ageing: AS_NEW }], 10)).toBeWithin(0.7 ** 0.1, { relative: 1e-12 });
 });

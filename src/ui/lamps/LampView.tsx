@@ -1,65 +1,53 @@
 'use client';
 import Link from 'next/link';
-import { useRouter, useSearchParams } from 'next/navigation';
-import { useMemo } from 'react';
 import type { Lamp } from '@/core/things/lamp/Lamp';
-import { lampLibrary } from '@/core/things/lamp/lampLibrary';
 import { tables } from '@/core/things/tables/libraryTables';
+import { sparesOf } from '@/core/site/ownLamps/hangingOf';
 import type { Site } from '@/core/site/stand/Site';
 import { showLength } from '@/core/units/length';
-import { lampItems } from '../parts/lampItems';
-import { SearchList } from '../parts/SearchList';
 import { LampPortrait } from '../lamp/LampPortrait';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
+import { CopyLamp } from './CopyLamp';
 import { standPath } from '../stands/places';
 
-/** Every lamp with what it gives and needs, and where it hangs here. */
-export function LampsView() {
+/** A kind of lamp: what it gives and needs, and where it hangs here. */
+export function LampView({ id }: { id: string }) {
   const site = useSite((s) => s.site);
-  const hung = site.stands[0]?.tiers.flatMap((t) => t.fittings)[0]?.lampId;
-  const router = useRouter();
-  const shown = useSearchParams().get('lamp') ?? hung ?? '';
-  const lamp: Lamp = site.lamps.find((l) => l.id === shown) ?? tables.lamp(shown) ?? lampLibrary[0]!;
-  const items = useMemo(() => lampItems(site.lamps).map((i) => ({ ...i, detail: '', words: [...i.words, i.detail] })), [site.lamps]);
+  const lamp: Lamp | undefined = site.lamps.find((l) => l.id === id) ?? tables.lamp(id);
+  if (!lamp)
+    return (
+      <section className="m-auto max-w-md space-y-4 p-6 text-center">
+        <h1 className="text-2xl font-semibold">Lamp not found</h1>
+        <p>No lamp of this browser or of the library has this address.</p>
+        <Link href="/lamps/library" className="font-semibold underline underline-offset-4">
+          To the library
+        </Link>
+      </section>
+    );
+  const isOwn = site.lamps.some((l) => l.id === id);
   return (
-    <div className="mx-auto w-full max-w-6xl px-4 py-5 md:px-6">
-      <h1 className="pb-4 text-2xl font-semibold">Lamps</h1>
-      <div className="grid grid-cols-1 gap-x-10 gap-y-6 lg:grid-cols-[300px_1fr]">
-        <div className="lg:sticky lg:top-4 lg:self-start">
-          <SearchList
-            label="Lamps"
-            placeholder="bar, T8, 24 W, 6500 K…"
-            items={items}
-            chosen={lamp.id}
-            onChoose={(id) => router.replace(`/lamps?lamp=${encodeURIComponent(id)}`)}
-            empty="No lamp by that name. In Check, under Lamp, you can describe your own by its box."
-          />
+    <article className="mx-auto w-full max-w-5xl space-y-6 px-4 py-5 md:px-6">
+      <header className="flex flex-wrap items-start gap-4">
+        <div className="min-w-64 flex-1">
+          <h1 className="text-2xl font-semibold">{lamp.name}</h1>
+          <p className="text-soft">{isOwn ? 'Your own, from its box' : `A usual lamp of its kind (${lamp.family})`}</p>
         </div>
-        <article className="min-w-0 space-y-6" aria-label={lamp.name} key={lamp.id}>
-          <header>
-            <h2 className="text-2xl font-semibold">{lamp.name}</h2>
-            <p className="text-soft">
-              {lamp.sources.some((s) => s.cite === 'typed from its box')
-                ? 'Your own, from its box'
-                : `A usual lamp of its kind (${lamp.family})`}
-            </p>
-          </header>
-          <Figures lamp={lamp} />
-          <LampPortrait lamp={lamp} />
-          <Hangs lamp={lamp} site={site} />
-          {lamp.distrust.length > 0 && (
-            <section className="space-y-1">
-              <h3 className="text-lg font-semibold">What its box may say, and should not</h3>
-              <ul className="list-disc space-y-1 pl-5">
-                {lamp.distrust.map((d) => (
-                  <li key={d}>{d}</li>
-                ))}
-              </ul>
-            </section>
-          )}
-        </article>
-      </div>
-    </div>
+        <CopyLamp lamp={lamp} isOwn={isOwn} />
+      </header>
+      <Figures lamp={lamp} />
+      <LampPortrait lamp={lamp} />
+      <Hangs lamp={lamp} site={site} />
+      {lamp.distrust.length > 0 && (
+        <section className="space-y-1">
+          <h2 className="text-lg font-semibold">What its box may say, and should not</h2>
+          <ul className="list-disc space-y-1 pl-5">
+            {lamp.distrust.map((d) => (
+              <li key={d}>{d}</li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </article>
   );
 }
 
@@ -100,10 +88,10 @@ function Hangs({ lamp, site }: { lamp: Lamp; site: Site }) {
       return count > 0 ? [{ stand, tier: i + 1, tiers: stand.tiers.length, count }] : [];
     }),
   );
-  const spare = site.spares.find((s) => s.lampId === lamp.id)?.count ?? 0;
+  const spare = sparesOf(site).find((s) => s.lampId === lamp.id)?.count ?? 0;
   return (
     <section className="space-y-1">
-      <h3 className="text-lg font-semibold">Where it is</h3>
+      <h2 className="text-lg font-semibold">Where it is</h2>
       {places.length === 0 && spare === 0 && <p className="text-soft">It hangs nowhere here.</p>}
       <ul>
         {places.map(({ stand, tier, tiers, count }) => (

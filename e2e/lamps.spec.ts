@@ -1,0 +1,122 @@
+import { expect, test } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { axe } from './axe';
+
+/** Lamps as things of one's own: their hours, their dimmers, and what follows from them on other pages. */
+
+test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}` });
+
+test('lamps that hang are entered at once; hours are typed, and what is left of the light follows', async ({ page }) => {
+  await page.goto('/lamps');
+  const rows = page.getByTestId('own-lamp');
+  await expect(rows.first()).toBeVisible();
+  const before = await rows.count();
+  const enter = page.getByRole('button', { name: /^Enter all/ });
+  const more = Number((await enter.textContent())!.replace(/\D/g, ''));
+  await enter.click();
+  await expect(rows).toHaveCount(before + more);
+  await page.getByRole('button', { name: /^Undo: enter the lamps/ }).click();
+  await expect(rows).toHaveCount(before);
+
+  await page.getByRole('link', { name: /^Shop light, front/ }).click();
+  const hours = page.getByRole('textbox', { name: 'Hours burned until today' });
+  await hours.fill('50000');
+  await hours.press('Enter');
+  // It is measured: by readings it stays as it was found, and its fading is at its end.
+  await expect(page.getByRole('row', { name: /^70 % of new/ })).toContainText('now');
+  await hours.fill('100');
+  await hours.press('Enter');
+  await expect(page.getByRole('row', { name: /^70 % of new/ })).not.toContainText('now');
+  await page.reload();
+  await expect(hours).toHaveValue('100');
+  const { violations } = await axe(page, 'light').analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+});
+
+test('a dimmed lamp gives and draws less, on the bench and on the bill', async ({ page }) => {
+  const perDay = async () => {
+    await page.goto('/lamps/bill');
+    const row = page
+      .getByTestId('bill-stand')
+      .first()
+      .getByRole('row', { name: /LED linkable bar 1.2 m, white, 24 W, tier 4/ });
+    return Number((await row.getByRole('cell').nth(1).textContent())!.trim());
+  };
+  // Measured at full light: 23.1 W each.
+  expect(await perDay()).toBe(46);
+  await page.goto('/stands/demo-rack/bench');
+  await page.getByTestId('tier-4').click();
+  await page.getByRole('button', { name: /^Lamp: 2 × LED linkable bar 1.2 m, white, 24 W, tier 4/ }).click();
+  const dimmer = page.getByRole('combobox', { name: 'dimmer' });
+  await dimmer.selectOption('0.5');
+  await expect(page.getByText('53 % of its light for 55 % of its power')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Undo: dim the lamp' })).toBeVisible();
+  expect(await perDay()).toBeLessThan(40);
+});
+
+test('the library is sorted and searched, lamps of it are compared, and one becomes the beginning of one’s own', async ({ page }) => {
+  await page.goto('/lamps/library');
+  const names = page.getByTestId('lamp-table').getByRole('rowheader');
+  await page.getByRole('button', { name: /^Power/ }).click();
+  const watts = async () =>
+    Promise.all((await page.getByTestId('lamp-table').locator('tbody tr').all()).slice(0, 12).map(async (r) => Number(await r.getByRole('cell').nth(1).textContent()))); // prettier-ignore
+  await expect(page.getByRole('columnheader', { name: /^Power/ })).toHaveAttribute('aria-sort', 'ascending');
+  expect(await watts()).toEqual([...(await watts())].sort((a, b) => a - b));
+  await page.getByRole('searchbox', { name: 'Search lamps' }).fill('linkable bar 1.2 white');
+  await expect(names).toHaveCount(2);
+  for (const box of await page.getByRole('checkbox').all()) await box.check();
+  await page.getByRole('link', { name: 'Compare these 2' }).click();
+  await expect(page.getByTestId('compared')).toHaveCount(2, { timeout: 60_000 });
+
+  await page.goto('/lamps/library/led-bar-12-white-24');
+  await page.getByRole('button', { name: 'Copy and change' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep as my own' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('LED linkable bar 1.2 m, white, 24 W, mine');
+  await page.goto('/lamps/library');
+  await page.getByRole('searchbox', { name: 'Search lamps' }).fill('mine');
+  await expect(names).toHaveCount(1);
+});
+
+test('turning and swapping is planned with its effect; what is due while one is away stands on a sheet', async ({ page }) => {
+  await page.goto('/stands/demo-rack/hanging');
+  await page.locator('summary', { hasText: 'Tier 2' }).click();
+  await expect(page.getByTestId('rotation-effect')).toContainText('changing places');
+  await page.getByRole('combobox', { name: 'Plan', exact: true }).selectOption('swap');
+  await expect(page.locator('summary', { hasText: 'Tier 2' })).toContainText('changing places every 3 days');
+  await page.goto('/today/away');
+  await expect(page.getByRole('heading', { name: /^Away/, level: 1 })).toBeVisible();
+  await expect(page.getByTestId('away-days')).toContainText('Let each tray move on by one place', { timeout: 90_000 });
+  await expect(page.getByRole('region', { name: 'Must be safe first' })).toContainText('Map-room rack');
+  const { violations } = await axe(page, 'light').analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+});
+
+test('a journal goes out, loses an entry, and comes back whole', async ({ page }) => {
+  await page.goto('/today/journal');
+  const count = page.getByRole('status').filter({ hasText: /^\d+ entries$/ });
+  const all = await count.textContent();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'JSON' }).click();
+  const text = readFileSync((await (await download).path())!, 'utf8');
+  await page.getByRole('button', { name: /^Delete:/ }).first().click(); // prettier-ignore
+  await expect(count).not.toHaveText(all!);
+  const open = (name: string, content: string) =>
+    page.getByLabel('Open a journal: file').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
+  await open('broken.json', text.slice(0, 500));
+  await expect(page.getByRole('alert').filter({ hasText: 'broken.json' })).toContainText('Nothing here has changed');
+  await open('journal.json', text);
+  await expect(count).toHaveText(all!);
+});
+
+test('what leaves show is written down with its place, and the clinic begins with it', async ({ page }) => {
+  await page.goto('/tray/demo-rack-32');
+  await page.locator('summary', { hasText: 'Leaves look wrong' }).click();
+  await page.getByRole('button', { name: 'front left' }).click();
+  await page.getByRole('button', { name: 'Pale', exact: true }).click();
+  await expect(page.getByRole('list', { name: 'Written down' })).toContainText('pale, front left');
+  await expect(page.getByTestId('so-far')).toContainText('kWh');
+  await page.goto('/clinic');
+  await page.getByRole('button', { name: /^Parsley/ }).first().click(); // prettier-ignore
+  await expect(page).toHaveURL(/\/clinic\/.+/);
+  await expect(page.getByRole('button', { name: /front left/ }).first()).toHaveAttribute('aria-pressed', 'true');
+});

@@ -1,0 +1,50 @@
+import type { Site } from '../../site/stand/Site';
+import { stateOf } from '../../site/today/JobMark';
+import type { Tables } from '../../things/tables/Tables';
+import type { Day } from '../../units/day';
+import type { HangChart } from '../hang/HangChart';
+import { siteOn } from '../hang/doVisits';
+import type { Job } from './Job';
+import { jobsOn } from './jobsOf';
+
+/** What somebody else has to do on a day. */
+export interface AwayDay {
+  readonly day: Day;
+  readonly jobs: readonly Job[];
+}
+
+/** Safety is seen to before leaving, and what only the person can judge waits. */
+const WAITS: ReadonlySet<Job['what']['kind']> = new Set(['safety', 'lamp', 'measure', 'look-again', 'trial']);
+
+/**
+ * What falls due while a person is away, day by day: each job once, on its first day of the trip, watering as often as the tray's own
+ * rhythm asks for it. Plants grow on meanwhile, and all visits before the trip are taken as made.
+ *
+ * @param from, to  first and last day away
+ */
+export function jobsWhileAway(
+  site: Site,
+  charts: readonly HangChart[],
+  [from, to]: readonly [Day, Day],
+  today: Day,
+  tables: Tables,
+): AwayDay[] {
+  const seen = new Set<string>();
+  const days: AwayDay[] = [];
+  const visits = charts.flatMap((c) => c.visits).filter((v) => v.day < from);
+  // What is due before leaving is done by then.
+  for (const job of jobsOn(site, charts, from - 1, tables)) if (job.due < from) seen.add(job.key);
+  for (let day = from; day <= to; day++) {
+    const then = siteOn(site, visits, day, tables, today);
+    const jobs = jobsOn(then, [], day, tables).filter((j) => {
+      if (WAITS.has(j.what.kind) || stateOf(site.jobMarks, j.key, today) !== null) return false;
+      if (j.what.kind === 'water') return (day - j.what.last) % j.what.everyDays === 0;
+      if (j.what.kind === 'look-for-seedlings') return true;
+      if (seen.has(j.key)) return false;
+      seen.add(j.key);
+      return true;
+    });
+    if (jobs.length > 0) days.push({ day, jobs });
+  }
+  return days;
+}
