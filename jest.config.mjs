@@ -6,7 +6,7 @@ const withNext = nextJest({ dir: './' })({
   testTimeout: 120_000, // properties are many; how fast a machine is, is no test
   sandboxInjectedGlobals: ['Math'], // jest looks globals up anew each time; the light asks for Math by the million
   setupFiles: ['reflect-metadata'],
-  setupFilesAfterEnv: ['<rootDir>/test/toBeWithin.ts'],
+  setupFilesAfterEnv: ['<rootDir>/test/toBeWithin.ts', '<rootDir>/test/seeded.ts'],
 });
 
 /** Next leaves packages as they are; these come as modules only (three is the other reader of our IES files). */

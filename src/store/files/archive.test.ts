@@ -54,7 +54,8 @@ test('everything goes out into one file and comes in again, photos and all; what
   await from.put(kept('a2', 640));
   await from.put(kept('of-nobody', 9));
   const told: number[] = [];
-  const file = await writeArchive(site, from, (done) => told.push(done));
+  const { file, missing } = await writeArchive(site, from, (done) => told.push(done));
+  expect(missing).toBe(0);
   expect(told).toEqual([1, 2]);
   const to = memory();
   await to.put(kept('a2', 1));
@@ -63,6 +64,24 @@ test('everything goes out into one file and comes in again, photos and all; what
   expect(read.value.site).toEqual(site);
   expect(read.value.photos).toBe(1);
   expect([...to.all].map(([id, p]) => [id, p.width])).toEqual([['a2', 1], ['a1', 800]]); // prettier-ignore
+});
+
+test('a photo that cannot be read is tried again, then left out and counted: the rest goes out', async () => {
+  const from = memory();
+  await from.put(kept('a1', 800));
+  await from.put(kept('a2', 640));
+  let failures = 1;
+  const shaky = {
+    ...from,
+    get: (id: string) => (id === 'a1' && failures-- > 0 ? Promise.reject(new Error('not readable')) : from.get(id)),
+  };
+  expect((await writeArchive(site, shaky)).missing).toBe(0);
+  failures = 2;
+  const { file, missing } = await writeArchive(site, shaky);
+  expect(missing).toBe(1);
+  const to = memory();
+  expect((await readArchive(file, to)).ok).toBe(true);
+  expect([...to.all.keys()]).toEqual(['a2']);
 });
 
 test('what is no archive of ours, or is cut short, is refused by name', async () => {

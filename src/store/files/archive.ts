@@ -31,8 +31,18 @@ const breath = () => new Promise<void>((then) => setTimeout(then, 0));
 
 const dated = new Date(2027, 0, 1); // the same content makes the same file
 
+/** A file ready to be given away, and how many photos the browser could not read for it. */
+export interface Packed {
+  readonly file: Blob;
+  readonly missing: number;
+}
+
 /** Writes a site and its photos. @param photos  null: without them @param told  how many photos of how many are in */
-export async function writeArchive(site: Site, photos: Photos | null, told: (done: number, of: number) => void = () => {}): Promise<Blob> {
+export async function writeArchive(
+  site: Site,
+  photos: Photos | null,
+  told: (done: number, of: number) => void = () => {},
+): Promise<Packed> {
   const zip = new Zip();
   let parts: BlobPart[] = [];
   let loose = 0;
@@ -58,22 +68,36 @@ export async function writeArchive(site: Site, photos: Photos | null, told: (don
     await breath();
   }
   const ids = photos ? [...namedPhotos(site)] : [];
+  let missing = 0;
   for (const [i, id] of ids.entries()) {
-    const photo = await photos!.get(id);
-    if (photo)
-      for (const [blob, name] of [
-        [photo.whole, `photos/${id}.jpg`],
-        [photo.thumb, `photos/${id}.thumb.jpg`],
-      ] as const) {
-        const file = Object.assign(new ZipPassThrough(name), { mtime: dated });
-        zip.add(file);
-        file.push(new Uint8Array(await blob.arrayBuffer()), true);
-      }
+    const bytes = await bytesOf(photos!, id);
+    if (!bytes) missing++;
+    for (const [name, content] of Object.entries(bytes ?? {})) {
+      const file = Object.assign(new ZipPassThrough(name), { mtime: dated });
+      zip.add(file);
+      file.push(content, true);
+    }
     told(i + 1, ids.length);
   }
   zip.end();
   await done;
-  return new Blob(parts, { type: 'application/zip' });
+  return { file: new Blob(parts, { type: 'application/zip' }), missing };
+}
+
+/** A photo as files of the archive; read once more after a moment when the browser could not give it. Null: it is not to be had. */
+async function bytesOf(photos: Photos, id: string): Promise<Record<string, Uint8Array> | null> {
+  const read = async () => {
+    const photo = await photos.get(id);
+    if (!photo) return null;
+    const [whole, thumb] = await Promise.all([photo.whole.arrayBuffer(), photo.thumb.arrayBuffer()]);
+    return { [`photos/${id}.jpg`]: new Uint8Array(whole), [`photos/${id}.thumb.jpg`]: new Uint8Array(thumb) };
+  };
+  try {
+    return await read();
+  } catch {
+    await new Promise((then) => setTimeout(then, 300));
+    return read().catch(() => null);
+  }
 }
 
 /** What an archive holds: the site, sound, and how many of its photos were taken in. */

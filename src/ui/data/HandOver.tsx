@@ -41,11 +41,12 @@ export function HandOver() {
     setError(null);
     try {
       const { site } = sites.getState();
-      let archive = await writeArchive(site, photos);
-      let photosLeft = 0;
+      const packed = await writeArchive(site, photos);
+      let archive = packed.file;
+      let photosLeft = packed.missing;
       if (archive.size + SEAL_BYTES > MOST_BUNDLE_BYTES) {
         photosLeft = namedPhotos(site).size;
-        archive = await writeArchive(site, null);
+        archive = (await writeArchive(site, null)).file;
       }
       const id = newId();
       const key = newKey();
@@ -138,7 +139,7 @@ export function HandOver() {
               </div>
               {waiting.photosLeft > 0 && (
                 <p>
-                  {waiting.photosLeft} photos are too much for this way and stay here. “Export with photos” above takes them along as a
+                  {waiting.photosLeft} photos could not go along this way and stay here. “Export with photos” above takes them along as a
                   file.
                 </p>
               )}

@@ -61,7 +61,9 @@ export function FileButtons() {
     setBusy('Packing …');
     try {
       const told = (done: number, of: number) => setBusy(`Packing photos: ${done} of ${of}`);
-      saveFile('copper-noon.zip', await writeArchive(sites.getState().site, photos, told));
+      const { file, missing } = await writeArchive(sites.getState().site, photos, told);
+      saveFile('copper-noon.zip', file);
+      if (missing > 0) say(`${photosWords(missing)} could not be read and ${missing === 1 ? 'is' : 'are'} not in the file.`);
     } catch {
       say('The archive could not be made. Is there room left on the device?');
     } finally {

@@ -89,6 +89,7 @@ test('less light at the spot never makes too little light less likely, more neve
         expect(shareOf(at(dli), 'light-too-strong')).toBeGreaterThanOrEqual(shareOf(at(dli * share), 'light-too-strong') - 0.02);
       },
     ),
+    { numRuns: 2000 },
   );
 });
 

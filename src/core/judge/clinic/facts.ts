@@ -163,8 +163,10 @@ function dose({ light }: Circumstances): Finding {
     return fact('dose-high', 'plan', { 'light-too-strong': 4 + 6 * over, 'hot-spot': 2, 'sudden-change': 1.5, 'tip-burn-calcium': 4, 'light-too-weak': 0.02, 'hours-too-few': 0.02, 'uneven-coverage': 0.05, 'one-sided-light': 0.3, 'lamp-ageing': 0.05 }, dli, dliMax); // prettier-ignore
   }
   if (dli < dliTarget)
-    return fact('dose-low', 'plan', { 'light-too-weak': clamp(0.6 - (dli / dliMin - 1), 0.15, 0.6), 'light-too-strong': 0.15, 'hours-too-few': 0.4, 'uneven-coverage': 0.4, 'lamp-ageing': 0.5, 'tip-burn-calcium': 0.5 }, dli, dliMin); // prettier-ignore
-  return fact('dose-good', 'plan', { 'light-too-weak': 0.05, 'hours-too-few': 0.05, 'uneven-coverage': 0.1, 'lamp-ageing': 0.1, 'one-sided-light': 0.5, 'light-too-strong': 0.4, 'tip-burn-calcium': dli > 0.9 * dliMax ? 3 : 1 }, dli, dliTarget); // prettier-ignore
+    return fact('dose-low', 'plan', { 'light-too-weak': clamp(0.6 - (dli / dliMin - 1), 0.15, 0.6), 'light-too-strong': 0.15, 'hot-spot': 0.15, 'hours-too-few': 0.4, 'uneven-coverage': 0.4, 'lamp-ageing': 0.5, 'tip-burn-calcium': 0.5 }, dli, dliMin); // prettier-ignore
+  // Both speak up together towards the top of the band, or more light would make too much of it less likely.
+  const nearTop = 1 + 2 * clamp((dli / dliMax - 0.85) / 0.1, 0, 1);
+  return fact('dose-good', 'plan', { 'light-too-weak': 0.05, 'hours-too-few': 0.05, 'uneven-coverage': 0.1, 'lamp-ageing': 0.1, 'one-sided-light': 0.5, 'light-too-strong': 0.4 * nearTop, 'hot-spot': 0.4 * nearTop, 'tip-burn-calcium': nearTop }, dli, dliTarget); // prettier-ignore
 }
 
 function strength({ light, place: at }: Circumstances): Finding {
