@@ -63,6 +63,7 @@ test('a right reading narrows the band and scales every number', async ({ page }
     return (high! - low!) / (await dose(page, 'mean'));
   };
   const before = await width();
+  await page.getByRole('button', { name: /^Readings/ }).click();
   await page.getByLabel('it shows').fill('12 klx');
   await page.keyboard.press('Enter');
   const words = await page.getByTestId('calibration').textContent();
@@ -76,6 +77,7 @@ test('a right reading narrows the band and scales every number', async ({ page }
 
 test('a reading on the wrong range is questioned, left out, and put right with a press', async ({ page }) => {
   const mean = await dose(page, 'mean');
+  await page.getByRole('button', { name: /^Readings/ }).click();
   await page.getByLabel('it shows').fill('1300');
   await page.keyboard.press('Enter');
   await expect(page.getByText('the range switch: it shows too little, by 10 times')).toBeVisible();
@@ -98,6 +100,7 @@ test('a lamp of unknown make is right by its readings alone', async ({ page }) =
   await sheet.getByRole('radio', { name: /No value: I will measure/ }).click();
   await sheet.getByRole('button', { name: 'Hang this lamp' }).click();
   await sheet.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: /^Readings/ }).click();
   await page.getByLabel('Meter', { exact: true }).selectOption('quantum-par');
   await page.getByLabel('it shows').fill('150');
   await page.keyboard.press('Enter');
@@ -111,6 +114,7 @@ test('rules of thumb and schools of hours stand beside the answer', async ({ pag
   await page.getByRole('button', { name: /rules of thumb/ }).click();
   await expect(page.getByText(/lm\/m² here; the rule asks for/)).toBeVisible();
   await expect(page.getByRole('img', { name: /Light below the middle by distance/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Other ways to set the hours/ }).click();
   await expect(page.getByRole('table', { name: 'Photoperiod strategies' })).toContainText('refused');
   await expect(page.getByText(/unbroken light injures tomato \(Velez-Ramirez/)).toBeVisible();
 });

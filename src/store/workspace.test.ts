@@ -80,6 +80,26 @@ test('what was typed as the page goes is there for the next one', async () => {
   expect(names(await opened())[0]).toBe('In haste');
 });
 
+test('what is undone while it is being written is not there for the next page', async () => {
+  const first = await opened();
+  rename(first, 'As it was');
+  await untilKept('As it was');
+  const put = IDBObjectStore.prototype.put;
+  let undone = false;
+  jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(function (this: IDBObjectStore, ...args) {
+    if (!undone && names(first)[0] === 'A slip') {
+      undone = true;
+      undo(first.sites);
+    }
+    return put.apply(this, args);
+  });
+  rename(first, 'A slip');
+  await until(() => undone);
+  await ends.pop()!();
+  expect((await kept())!.stands[0]!.name).toBe('As it was');
+  expect(names(await opened())[0]).toBe('As it was');
+});
+
 test('a database that does not give out what it keeps is asked again, and then left alone', async () => {
   const first = await opened();
   rename(first, 'A whole season');

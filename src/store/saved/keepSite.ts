@@ -130,7 +130,8 @@ export function createSiteKeeper(database: Database, sites: SiteStore, elsewhere
 
   /** From now on what changes is written, and what other windows write is taken over; returns the end of it. */
   function follow(): () => void {
-    const changed = () => sites.getState().site !== base || sites.getState().activeId !== baseActive;
+    // While a write is under way the last copy says nothing: what is undone in between is to be written after it.
+    const changed = () => keeper.unwritten() || sites.getState().site !== base || sites.getState().activeId !== baseActive;
     let { site, activeId } = sites.getState();
     began = site;
     const ends = [

@@ -6,7 +6,7 @@ import { failsWords, limitWords, onTheTape, suitsWords } from './words';
 
 const site = demoCorners('en-GB');
 const celery = setUpOf(site, site.stands[0]!, tables);
-const best = { distance: 0.1432, hours: 15.25, weakest: 8.4, mean: 11, strongest: 15.2 };
+const best = { distance: 0.1432, hours: 15.25, weakest: 8.4, mean: 11, strongest: 15.2, shareInBand: 0.62 };
 const solution = (from: number, to: number): Solution => ({ distances: { from, to }, hours: { from: 14, to: 16 }, best, limits: [] });
 
 test('the answer names distances, hours and doses, in the person’s own unit', () => {
@@ -40,6 +40,6 @@ test.each<[Limit, string]>([
 
 test('when nothing suits, what comes nearest is said', () => {
   expect(failsWords(best, 'cm')).toBe(
-    'No setting puts the whole tray in the target range. The closest: 14.3 cm for 15 h 15, where the weakest spot gets 8.4 and the strongest 15.2 mol.',
+    'No setting puts the whole tray in the target range. The closest is 14.3 cm for 15 h 15: 62 % of the tray is then in range, the weakest spot gets 8.4 and the strongest 15.2 mol.',
   );
 });

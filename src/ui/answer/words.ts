@@ -37,7 +37,7 @@ export function suitsWords({ distances, hours }: Solution, best: Setting, unit: 
 }
 
 export function failsWords(best: Setting, unit: LengthUnit): string {
-  return `No setting puts the whole tray in the target range. The closest: ${showLength(best.distance, unit)} for ${showHours(Math.round(best.hours * 4) * 15)}, where the weakest spot gets ${doseNumber(best.weakest)} and the strongest ${doseNumber(best.strongest)} mol.`;
+  return `No setting puts the whole tray in the target range. The closest is ${showLength(best.distance, unit)} for ${showHours(Math.round(best.hours * 4) * 15)}: ${percent(best.shareInBand)} of the tray is then in range, the weakest spot gets ${doseNumber(best.weakest)} and the strongest ${doseNumber(best.strongest)} mol.`;
 }
 
 /** More of the same lamps than anybody hangs over one tray. */

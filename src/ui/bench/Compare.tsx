@@ -13,6 +13,7 @@ import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { useSize } from '../stage/useSize';
 import { SAYS_WORDS, trayName } from './benchWords';
+import { SAYS_COLOURS } from '../verdict/words';
 import { StandPicture } from './StandPicture';
 import { judgedTrays, useBenchLook } from './useBench';
 
@@ -132,7 +133,7 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
                 <td className="pl-4">
                   {a ? SAYS_WORDS[a.verdict.says] : 'not there'}
                   {a?.verdict.says !== b?.verdict.says && (
-                    <span className={clsx('font-semibold', b?.verdict.says === 'in-range' ? 'text-verdigris' : 'text-copper')}>
+                    <span className={clsx('font-semibold', b ? SAYS_COLOURS[b.verdict.says] : 'text-copper')}>
                       {' '}
                       → {b ? SAYS_WORDS[b.verdict.says] : 'not there'}
                     </span>

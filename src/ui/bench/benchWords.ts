@@ -59,6 +59,18 @@ export function hangWords(tier: BenchTier, fitting: Fitting): string {
 
 export const trayName = ({ tray, crop }: Pick<BenchTray, 'tray' | 'crop'>): string => tray.label || crop.name;
 
+/** Names of a tier's trays that can be told apart: of those with one name, the place from the left. */
+export function trayNames(trays: readonly BenchTray[]): ReadonlyMap<string, string> {
+  const fromLeft = [...trays].sort((a, b) => a.tray.x - b.tray.x || a.tray.y - b.tray.y);
+  const places = (n: number, i: number) => (n === 2 ? ['left', 'right'][i]! : `${i + 1} of ${n} from the left`);
+  return new Map(
+    trays.map((t) => {
+      const alike = fromLeft.filter((o) => trayName(o) === trayName(t));
+      return [t.tray.id, alike.length > 1 ? `${trayName(t)}, ${places(alike.length, alike.indexOf(t))}` : trayName(t)];
+    }),
+  );
+}
+
 const RISERS = ['', 'one riser', 'two risers', 'three risers'];
 export const riserWords = (n: number): string => RISERS[n] ?? `${n} risers`;
 

@@ -40,14 +40,14 @@ interface FirstStepsProps {
   onAsk(step: Question): void;
 }
 
-/** A first visit: three ways in, each three choices long. It can be skipped, and does not come back once it is over. */
+/** A first visit: three ways in, each three choices long. It can be skipped; once it is over it comes back only for a sick plant that the clinic does not know yet. */
 export function FirstSteps({ setUp, onAsk }: FirstStepsProps) {
   const { settings, sites } = useWorkspace();
   const { firstWay: way, firstDone: done } = useSettings();
   const isOnly = useSite((s) => s.site.stands.length === 1);
   const today = useToday();
   const router = useRouter();
-  if (way === 'over' || !isOnly) return null;
+  if (way === 'over' || (way === 'offered' && !isOnly)) return null;
   const end = () => {
     settings.setState({ firstWay: 'over' });
     focusHeadingIfLost();

@@ -17,6 +17,7 @@ import { RulesPanel } from '../rules/RulesPanel';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { Stage } from '../stage/Stage';
 import { VerdictPanel } from '../verdict/VerdictPanel';
+import { WhereFrom } from '../verdict/WhereFrom';
 import { Header } from './Header';
 import { FirstSteps } from './FirstSteps';
 import { Sentence, type Question } from './Sentence';
@@ -54,8 +55,9 @@ export function QuickCheck() {
         <div className="relative space-y-7 bg-sheet px-5 py-5 lg:w-[400px] lg:shrink-0 lg:overflow-y-auto xl:w-[420px]">
           <VerdictPanel setUp={setUp} />
           <AnswerPanel key={setUp.stand.id} setUp={setUp} />
-          <QuickReadings key={`readings-${setUp.stand.id}`} setUp={setUp} />
+          <WhereFrom setUp={setUp} />
           <DayStrip setUp={setUp} />
+          <QuickReadings key={`readings-${setUp.stand.id}`} setUp={setUp} />
           <CostLine setUp={setUp} />
           <RulesPanel setUp={setUp} />
           <CautionList stand={benchStandIn(site, setUp.stand)} />

@@ -1,5 +1,5 @@
 'use client';
-import { ChevronRight } from 'lucide-react';
+import { ChevronRight, Plus } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
@@ -8,7 +8,9 @@ import { openCase } from '@/core/site/stand/changeClinic';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { newId } from '@/store/names/newId';
 import { changeSite } from '@/store/site/siteStore';
-import { trayName } from '../bench/benchWords';
+import { addSetUp, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
+import { trayNames } from '../bench/benchWords';
+import { Button } from '../parts/Button';
 import { UndoButtons } from '../parts/UndoButtons';
 import { dayWords } from '../season/dayWords';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
@@ -20,7 +22,7 @@ import type { Sign } from '@/core/judge/clinic/signs';
 
 /** Which plants look wrong, and cases that are open. */
 export function ClinicView() {
-  const { sites } = useWorkspace();
+  const { settings, sites } = useWorkspace();
   const site = useSite((s) => s.site);
   const today = useToday();
   const router = useRouter();
@@ -32,6 +34,13 @@ export function ClinicView() {
     const id = known?.id ?? newId();
     if (!known) changeSite(sites, 'open a case', openCase({ id, batchId, trayId, opened: today }));
     router.push(`/clinic/${encodeURIComponent(id)}`);
+  };
+  /** What it is, in what and under which lamp is chosen on the check, step by step: the case goes by that light. */
+  const another = () => {
+    const id = newId();
+    if (!changeSite(sites, 'begin a set-up', addSetUp(PLAIN_RECIPE, id), id)) return;
+    settings.setState({ firstWay: 'sick', firstDone: 0 });
+    router.push('/check');
   };
   const cases = (list: typeof open) => (
     <ul className="divide-y divide-line border-y border-line">
@@ -101,26 +110,32 @@ export function ClinicView() {
             <div key={stand.stand.id}>
               <h3 className="pt-2 font-narrow text-soft">{stand.stand.name}</h3>
               <ul className="flex flex-wrap gap-2 pt-1">
-                {stand.tiers.flatMap((tier) =>
-                  tier.trays.map((tray) => (
+                {stand.tiers.flatMap((tier) => {
+                  const names = trayNames(tier.trays);
+                  return tier.trays.map((tray) => (
                     <li key={tray.tray.id}>
                       <button
                         type="button"
                         className="min-h-11 rounded-md border border-line bg-sheet px-3 py-1.5 text-left hover:bg-sunk"
                         onClick={() => begin(tray.tray.id, tray.batch.id)}
                       >
-                        <b>{trayName(tray)}</b>
+                        <b>{names.get(tray.tray.id)}</b>
                         <span className="block text-sm text-soft">
                           {stand.tiers.length > 1 ? `tier ${tier.number} · ` : ''}
                           {tray.batch.age != null && tray.batch.age >= 0 ? `day ${tray.batch.age}` : stageWords(tray.stage)}
                         </span>
                       </button>
                     </li>
-                  )),
-                )}
+                  ));
+                })}
               </ul>
             </div>
           ))}
+          <p className="pt-2">
+            <Button onClick={another}>
+              <Plus size={17} aria-hidden /> A plant that is not here
+            </Button>
+          </p>
         </section>
         <Headings stands={stands} onOpen={begin} />
       </div>

@@ -3,6 +3,7 @@ import type { SetUp } from '@/core/answer/stand/setUp';
 import { MINUTES_PER_DAY, showHours } from '@/core/units/clock';
 import { changeSite } from '@/store/site/siteStore';
 import { setHours } from '@/store/site/setUpVerbs';
+import { Fold } from '../parts/Fold';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { ClockField } from './ClockField';
 import { DoseChart } from './DoseChart';
@@ -37,8 +38,10 @@ export function DayStrip({ setUp }: { setUp: SetUp }) {
         <ClockField label="lamp off" value={off_min} onChange={(off) => change(on_min, litBetween(on_min, off, lit_min))} />
         <p className="self-end pb-1.5 text-soft">dark for {showHours(MINUTES_PER_DAY - lit_min)}</p>
       </div>
-      <DoseChart setUp={setUp} />
-      <Schools setUp={setUp} />
+      <Fold title="Other ways to set the hours" says="dose through the day, cost">
+        <DoseChart setUp={setUp} />
+        <Schools setUp={setUp} />
+      </Fold>
     </section>
   );
 }

@@ -34,7 +34,7 @@ export function LampOutlook({ known }: { known: KnownOwnLamp }) {
           {known.at?.lamp.calibration
             ? 'By readings under it, against its label.'
             : used_h === null
-              ? 'Its hours are not known: the light counts as half way through a usual life.'
+              ? 'Its hours are not known: the light is calculated as half way through a usual life.'
               : `By its ${Math.round(used_h).toLocaleString()} hours and the usual fading of its kind: a model, until you take readings.`}
         </p>
       </div>

@@ -84,7 +84,7 @@ export function MyLamps() {
             <b>
               {unnamed.length} {unnamed.length === 1 ? 'lamp hangs' : 'lamps hang'} on your stands
             </b>{' '}
-            and {unnamed.length === 1 ? 'is' : 'are'} known by kind only. Of these the light counts as half way through a usual life.
+            and {unnamed.length === 1 ? 'is' : 'are'} known by kind only. Their light is calculated as half way through a usual life.
           </p>
           <Button onClick={enterAll}>{unnamed.length === 1 ? 'Enter it' : `Enter all ${unnamed.length}`}</Button>
         </div>

@@ -16,6 +16,7 @@ import type { SetUp } from '@/core/answer/stand/setUp';
 import { showLength } from '@/core/units/length';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { Fold } from '../parts/Fold';
 import { LengthField } from '../parts/LengthField';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
@@ -44,10 +45,7 @@ export function QuickReadings({ setUp }: { setUp: SetUp }) {
   const others = tier.readings.length - compared.length;
   const keep = (what: string, reading: Reading) => changeSite(sites, what, keepReading(tier.id, reading));
   return (
-    <section aria-labelledby="readings" className="space-y-3">
-      <h2 id="readings" className="text-lg font-semibold">
-        Readings
-      </h2>
+    <Fold title="Readings" says={shortWords(compared.length, calibration?.scale)} startsOpen={compared.length > 0}>
       {calibration ? (
         <p data-testid="calibration">
           By {calibration.used.length === 1 ? 'one reading' : `${calibration.used.length} readings`} the lamp gives{' '}
@@ -91,9 +89,16 @@ export function QuickReadings({ setUp }: { setUp: SetUp }) {
         {calibration &&
           ` Left in doubt: ${calibration.doubts.map((d) => `${doubtWords(d)} ±${percent(Math.max(d.low, d.high))}`).join(', ')}.`}
       </p>
-    </section>
+    </Fold>
   );
 }
+
+/** What the readings say in a few words. */
+const shortWords = (readings: number, scale: number | undefined): string => {
+  if (readings === 0) return 'none yet';
+  const count = readings === 1 ? 'one' : String(readings);
+  return scale === undefined ? count : `${count}, ${percent(scale)} of the label`;
+};
 
 function NewReading({ setUp, onTake }: { setUp: SetUp; onTake(reading: Reading): void }) {
   const { lengthUnit } = useSettings();

@@ -1,7 +1,5 @@
 'use client';
 import { distanceOf } from '@/core/site/reading/Reading';
-import { ChevronDown } from 'lucide-react';
-import { Collapsible } from 'radix-ui';
 import { dliOf } from '@/core/judge/dose/dli';
 import { colourOf } from '@/core/things/lamp/colourOf';
 import { HAND_WIDTH, inverseSquare, LUMENS_RULE, lumensRule } from '@/core/answer/rules/rulesOfThumb';
@@ -9,6 +7,7 @@ import { atDistance, type Profile } from '@/core/answer/solve/Profile';
 import { plantAreaOf } from '@/core/site/stand/footprint';
 import { measuredLamp, type SetUp } from '@/core/answer/stand/setUp';
 import { showLength } from '@/core/units/length';
+import { Fold } from '../parts/Fold';
 import { useProfile, useSettings } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { FallOffChart } from './FallOffChart';
@@ -16,15 +15,7 @@ import { FallOffChart } from './FallOffChart';
 /** What the rules of thumb would say here, and why they part from the computed answer. */
 export function RulesPanel({ setUp }: { setUp: SetUp }) {
   const profile = useProfile();
-  return (
-    <Collapsible.Root className="print:hidden">
-      <Collapsible.Trigger className="group flex min-h-9 items-center gap-1 text-lg font-semibold max-md:min-h-11">
-        Compare with rules of thumb
-        <ChevronDown size={18} className="group-data-[state=open]:rotate-180" aria-hidden />
-      </Collapsible.Trigger>
-      <Collapsible.Content className="space-y-4 pt-2">{profile && <Rules setUp={setUp} profile={profile} />}</Collapsible.Content>
-    </Collapsible.Root>
-  );
+  return <Fold title="Compare with rules of thumb">{profile && <Rules setUp={setUp} profile={profile} />}</Fold>;
 }
 
 function Rules({ setUp, profile }: { setUp: SetUp; profile: Profile }) {

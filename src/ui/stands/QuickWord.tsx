@@ -1,11 +1,12 @@
 'use client';
+import clsx from 'clsx';
 import { useEffect, useState } from 'react';
 import { judgeSetUp } from '@/core/answer/check/judgeSetUp';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import type { Verdict } from '@/core/judge/verdict/judge';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
-import { headlineOf } from '../verdict/words';
+import { headlineOf, SAYS_COLOURS } from '../verdict/words';
 
 /** The verdict of one set-up in a line, from the same map as the check's, computed beside the page. */
 export function QuickWord({ setUp }: { setUp: SetUp }) {
@@ -26,7 +27,7 @@ export function QuickWord({ setUp }: { setUp: SetUp }) {
   const headline = headlineOf(verdict);
   return (
     <p className="basis-64">
-      <span className={verdict.says === 'in-range' ? 'font-semibold text-verdigris' : 'font-semibold text-copper'}>
+      <span className={clsx('font-semibold', SAYS_COLOURS[verdict.says])}>
         {headline.calm} {headline.alarm}
       </span>
       <span className="block text-sm text-soft">

@@ -14,6 +14,7 @@ import { judgedTrays } from '../bench/useBench';
 import { useLightOfStand } from '../hours/useLightOfStand';
 import { useSite } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
+import { SAYS_COLOURS } from '../verdict/words';
 
 const CERTAIN: Readonly<Record<Certainty, string>> = { sure: 'certain', likely: 'likely', open: 'uncertain' };
 
@@ -53,7 +54,6 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
           <tbody>
             {bench.tiers.flatMap((t) =>
               judgedTrays(t, light.tiers[t.tier.id] ?? null).map(({ tray, verdict: v }) => {
-                const well = v.says === 'in-range';
                 return (
                   <tr
                     key={tray.tray.id}
@@ -61,7 +61,7 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
                   >
                     <td className="px-2 max-md:px-0 max-md:before:content-['tier_']">{t.number}</td>
                     <td>{trayName(tray)}</td>
-                    <td className={clsx('font-semibold', well ? 'text-verdigris' : 'text-copper')}>{SAYS_WORDS[v.says]}</td>
+                    <td className={clsx('font-semibold', SAYS_COLOURS[v.says])}>{SAYS_WORDS[v.says]}</td>
                     <td className="text-right max-md:col-start-2 max-md:text-left">
                       {doseNumber(v.weakest.value)}–{doseNumber(v.strongest.value)}
                     </td>

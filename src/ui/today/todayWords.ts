@@ -233,4 +233,4 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, uni
 }
 
 export const minutesWords = (minutes: number): string =>
-  minutes < 60 ? `${minutes} minutes` : `${Math.floor(minutes / 60)} h ${minutes % 60 ? `${minutes % 60} min` : ''}`.trim();
+  minutes < 60 ? `${minutes} minutes` : `${Math.floor(minutes / 60)}\u00a0h ${minutes % 60 ? `${minutes % 60}\u00a0min` : ''}`.trim();

@@ -1,13 +1,12 @@
 import type { Verdict } from '@/core/judge/verdict/judge';
-import { headlineOf } from './words';
+import { headlineOf, SAYS_COLOURS } from './words';
 
 /** The verdict in a sentence: what is well in ink, too little light in slate, too much in copper. */
 export function HeadlineLine({ verdict }: { verdict: Verdict }) {
   const { calm, alarm } = headlineOf(verdict);
-  const dim = /dim|stretch|No light/.test(alarm) && !/strong/i.test(alarm);
   return (
     <h2 className="text-[27px] leading-8 font-semibold" aria-live="polite" data-testid="verdict">
-      {calm} {alarm && <span className={dim ? 'text-slate' : 'text-copper'}>{alarm}</span>}
+      {calm} {alarm && <span className={SAYS_COLOURS[verdict.says]}>{alarm}</span>}
     </h2>
   );
 }

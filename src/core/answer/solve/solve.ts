@@ -1,8 +1,9 @@
 import type { Stage } from '../../things/crop/Crop';
 import type { Daylight } from '../../site/stand/Daylight';
 import { peakOf, type LightDay } from '../../judge/dose/LightDay';
+import { shareBetween } from '../../judge/dose/LightSpread';
 import { MOL_SECONDS } from '../../judge/dose/dli';
-import type { Dli, Hours, Metres, Ppfd } from '../../units/quantities';
+import type { Dli, Hours, Metres, Ppfd, Share } from '../../units/quantities';
 import type { HardLimits } from '../../judge/verdict/hardLimits';
 import { lossOf } from '../../judge/verdict/loss';
 import { atDistance, type AtDistance, type Profile } from './Profile';
@@ -37,6 +38,8 @@ export interface Setting {
   readonly weakest: Dli;
   readonly mean: Dli;
   readonly strongest: Dli;
+  /** Of the leaf area, how much is in the crop's band. */
+  readonly shareInBand: Share;
 }
 
 export interface Solution {
@@ -207,15 +210,16 @@ function settingsWithin(candidates: readonly AtDistance[], stage: Stage, bounds:
   return found;
 }
 
-function settingAt(at: AtDistance, hours: Hours): Setting {
+function settingAt(at: AtDistance, hours: Hours, stage: Stage): Setting {
   const k = hours * MOL_SECONDS;
-  return { distance: at.distance, hours, weakest: at.weakest * k, mean: at.mean * k, strongest: at.strongest * k };
+  const shareInBand = k > 0 ? shareBetween(at, stage.dliMin / k, Math.min(stage.dliMax / k, stage.ppfdMax)) : 0;
+  return { distance: at.distance, hours, weakest: at.weakest * k, mean: at.mean * k, strongest: at.strongest * k, shareInBand };
 }
 
 function bestOf({ at, from, to }: Suiting, stage: Stage, fixed: Fixed): Setting {
   const wish = fixed.what === 'dose' ? fixed.dli : stage.dliTarget;
   const hours = wish / (MOL_SECONDS * at.mean);
-  return settingAt(at, Math.min(to, Math.max(from, from === to ? from : Math.round(hours / PIN) * PIN)));
+  return settingAt(at, Math.min(to, Math.max(from, from === to ? from : Math.round(hours / PIN) * PIN)), stage);
 }
 
 /** Nearest to the crop's best dose; among equals the more even, then the fewer hours. Lower is better. */
@@ -251,10 +255,10 @@ function closest(candidates: readonly AtDistance[], asked: Asked, stage: Stage, 
           : Array.from({ length: Math.floor((bounds.hoursMax - bounds.hoursMin) / PIN + 1e-9) + 1 }, (_, i) => bounds.hoursMin + i * PIN);
     for (const hours of tries) {
       const loss = lossOf(at, asked.stage, asked.limits, dayWith(hours, asked.daylight));
-      if (loss < least - 1e-9) [best, least] = [settingAt(at, hours), loss];
+      if (loss < least - 1e-9) [best, least] = [settingAt(at, hours, stage), loss];
     }
   }
-  return best ?? settingAt(candidates[0]!, Math.min(bounds.hoursMax, stage.hoursMin));
+  return best ?? settingAt(candidates[0]!, Math.min(bounds.hoursMax, stage.hoursMin), stage);
 }
 
 /** Which single limit, let go, would make it possible; and if none would, why the lamp and the tray do not go together. */
