@@ -1,7 +1,10 @@
 import { expose } from 'comlink';
 import { holdLife } from '../life';
 import { hangChartOf } from '../../core/plan/hang/hangChartOf';
+import { createChartMemory } from '../../core/plan/hang/ChartMemory';
 import type { ChartApi } from './chart.api';
 
-expose({ hangChart: hangChartOf } satisfies ChartApi);
+const memory = createChartMemory();
+
+expose({ hangChart: (question, progress) => hangChartOf(question, progress, memory) } satisfies ChartApi);
 holdLife(self);

@@ -22,17 +22,14 @@ import { addCoarse, coarseAt, coarseOf, type Coarse } from './spillOver';
  */
 export function answerBench(question: BenchQuestion, recall: Recall = NO_RECALL): BenchAnswer {
   const { tiers, only } = question;
-  const wholes = new Map<number, LightField>();
-  const wholeFor = (hours: number): LightField => {
-    const known = wholes.get(hours) ?? lightFieldOf(sceneOfTiers(tiers, hours), recall);
-    wholes.set(hours, known);
-    return known;
-  };
+  // Weighed by its hours alone, one field serves all tiers: over the hours of a tier it is what burns while its own lamps do.
+  let whole: LightField | null = null;
+  const wholeOf = (): LightField => (whole ??= lightFieldOf(sceneOfTiers(tiers, 1), recall));
   const answered: Record<string, TierLight> = {};
   for (const tier of tiers) {
     if (only !== null && tier.id !== only) continue;
     const others = question.spill && tiers.some((t) => t !== tier && t.lamps.length > 0 && t.hours > 0) && tier.hours > 0;
-    answered[tier.id] = answerTier(question, tier, others ? () => wholeFor(tier.hours) : null, recall);
+    answered[tier.id] = answerTier(question, tier, others ? wholeOf : null, recall);
   }
   return { tiers: answered };
 }
@@ -58,7 +55,7 @@ function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => Ligh
       const field = whole();
       return coarseOf(from, to, (a, b) => {
         const [x, y, z] = place(a, b);
-        return Math.max(0, field.ppfdAt(x + tier.x, y, z + tier.z) - own.ppfdAt(x, y, z));
+        return Math.max(0, field.ppfdAt(x + tier.x, y, z + tier.z) / tier.hours - own.ppfdAt(x, y, z));
       });
     });
     coarses.set(name, made);

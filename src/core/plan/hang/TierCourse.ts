@@ -14,6 +14,7 @@ import type { Day } from '../../units/day';
 import { hardLimitsOf, type HardLimits } from '../../judge/verdict/hardLimits';
 import { BREACH, offTargetOf, wrongIn } from '../../judge/verdict/loss';
 import { saysOf, standingOf } from '../../judge/verdict/standing';
+import type { ChartMemory } from './ChartMemory';
 import type { TrayDay } from './HangChart';
 import { lightTableOf, type CanopyRange, type LightTable } from './lightTable';
 
@@ -68,6 +69,7 @@ export class TierCourse {
   /**
    * @param answer  the engine's light of the stand now
    * @param recall  shared by the tiers of a stand: rooms of one size have much in common
+   * @param memory  what charts before this one worked out
    */
   constructor(
     readonly tier: BenchTier,
@@ -75,9 +77,10 @@ export class TierCourse {
     private readonly from: Day,
     days: number,
     recall: Recall,
+    memory: ChartMemory,
   ) {
     this.states = tier.trays.map((y) => Array.from({ length: days }, (_, i) => stateOf(y, from + i)));
-    this.table = lightTableOf(tier, answer, new Map(tier.trays.map(({ tray }, i) => [tray.id, this.rangeOf(i)])), recall);
+    this.table = lightTableOf(tier, answer, new Map(tier.trays.map(({ tray }, i) => [tray.id, this.rangeOf(i)])), recall, memory);
     const lamps = tier.lamps.map(({ real, fitting }) => ({ lamp: real, ageing: ageingOf(tier.tier, fitting) }));
     this.fades = Array.from({ length: days }, (_, i) => FADE_STEP * Math.round(fadedTo(lamps, i * tier.hours) / FADE_STEP));
     this.alike = this.states.map((of) => firstAlike(of.map((state, i) => `${keyOf(state)} ${this.fades[i]}`)));

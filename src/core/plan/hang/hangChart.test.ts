@@ -1,3 +1,4 @@
+import { createChartMemory } from './ChartMemory';
 import { createRecall } from '../../light/scene/Recall';
 import { answerBench } from '../../answer/bench/answerBench';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
@@ -153,7 +154,7 @@ test('fewer visits cannot be: a search through all settings needs as many', () =
   const stand = standIn(site);
   const answer = answerBench(questionOfStand(stand, null));
   const chart = chartOf(site);
-  const course = new TierCourse(stand.tiers[0]!, answer, FROM, chart.until - FROM + 1, createRecall());
+  const course = new TierCourse(stand.tiers[0]!, answer, FROM, chart.until - FROM + 1, createRecall(), createChartMemory());
   const hours = stand.tiers[0]!.programme;
   const days = visitDays(site.visits, FROM, chart.until);
   const settings = course.settings(course.now, FROM, FROM, hours);

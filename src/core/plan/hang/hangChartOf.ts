@@ -16,6 +16,7 @@ import { bestTimes, type Served } from '../timer/solveTimer';
 import { clockChanges } from '../../units/clockChanges';
 import type { Day } from '../../units/day';
 import { breachesOf } from '../../judge/verdict/hardLimits';
+import { createChartMemory, type ChartMemory } from './ChartMemory';
 import { siteOn } from './doVisits';
 import type { ChartLimit, HangChart, HangQuestion, HangVisit, TrayDay, Trip } from './HangChart';
 import type { HoursJob, LampJob, RiserJob, VisitJobs } from '../../site/hang/KeptChart';
@@ -58,9 +59,10 @@ interface Stretch {
  * Where the engine finds a limit broken that the table had kept, the table is put right and the search done again.
  *
  * @param progress  told how far it is, 0 … 1
+ * @param memory    what charts before this one worked out
  * @throws RangeError when there is no such stand
  */
-export function hangChartOf(question: HangQuestion, progress: (done: number) => void = () => {}): HangChart {
+export function hangChartOf(question: HangQuestion, progress: (done: number) => void = () => {}, memory = createChartMemory()): HangChart {
   const { site, from, answer } = question;
   const kept = site.stands.find((s) => s.id === question.standId);
   if (!kept) throw new RangeError(`there is no stand ${question.standId}`);
@@ -69,7 +71,7 @@ export function hangChartOf(question: HangQuestion, progress: (done: number) => 
   const lit = stand.tiers.filter((t) => t.lamps.length > 0 && t.trays.length > 0);
   const recall = createRecall(2048);
   const courses = lit.map((t, i) => {
-    const course = new TierCourse(t, answer, from, until - from + 1, recall);
+    const course = new TierCourse(t, answer, from, until - from + 1, recall, memory);
     progress((0.6 * (i + 1)) / lit.length);
     return course;
   });
@@ -80,7 +82,7 @@ export function hangChartOf(question: HangQuestion, progress: (done: number) => 
     const { visits, stretches } = search(question, courses, timers, days, until);
     progress(0.7);
     const at = (day: Day) => stretches.findLast((s) => s.from <= day) ?? stretches[0]!;
-    const engine = engineOf(question, visits, at, known, recall);
+    const engine = engineOf(question, visits, at, known, recall, memory);
     const told = visits.map((v, i): HangVisit => {
       const last = Math.max(v.day, (visits[i + 1]?.day ?? until + 1) - 1);
       progress(0.7 + (0.3 * (i + 1)) / visits.length);
@@ -117,6 +119,7 @@ function engineOf(
   at: (day: Day) => Stretch,
   known: Map<string, BenchAnswer>,
   recall: Recall,
+  memory: ChartMemory,
 ): Engine {
   const { site, standId, from } = question;
   const answerOn = (day: Day): BenchAnswer => {
@@ -132,7 +135,9 @@ function engineOf(
         then.stands.find((s) => s.id === standId)!,
         tables,
       );
-      known.set(key, (answer = answerBench(questionOfStand(stand, null), recall)));
+      const asked = questionOfStand(stand, null);
+      answer = memory.answers.get(JSON.stringify(asked), () => answerBench(asked, recall));
+      known.set(key, answer);
     }
     return answer;
   };

@@ -1,7 +1,8 @@
 import { askedTier } from '../../answer/bench/questionOfStand';
 import { sceneOfTier } from '../../answer/bench/benchScene';
-import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
-import { lightFieldOf } from '../../light/scene/LightField';
+import type { AskedTier, BenchAnswer } from '../../answer/bench/BenchQuestion';
+import { emitterKey } from '../../light/emitters/emitterKey';
+import { lightFieldOf, type LightField } from '../../light/scene/LightField';
 import type { Recall } from '../../light/scene/Recall';
 import { NO_LIGHT, PARTS, spreadOf, type LightSpread } from '../../judge/dose/LightSpread';
 import { throughCover } from '../../things/container/coverLibrary';
@@ -11,6 +12,7 @@ import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { outlineOfFitting, plantAreaOf } from '../../site/stand/footprint';
 import { trayPointsOf } from '../../site/stand/trayPoints';
+import type { ChartMemory } from './ChartMemory';
 
 /** The light on the trays of a tier for every height of its lamps and of its plants: worked out once, looked up for each day. */
 export interface LightTable {
@@ -61,8 +63,15 @@ const COARSER = 0.7;
  * @param answer    the engine's light of the stand now
  * @param canopies  between which heights the leaf tops of each tray will be: nothing is worked out beyond them
  * @param recall    what was computed for other tiers of the stand
+ * @param memory    what charts before this one worked out
  */
-export function lightTableOf(t: BenchTier, answer: BenchAnswer, canopies: ReadonlyMap<string, CanopyRange>, recall: Recall): LightTable {
+export function lightTableOf(
+  t: BenchTier,
+  answer: BenchAnswer,
+  canopies: ReadonlyMap<string, CanopyRange>,
+  recall: Recall,
+  memory: Pick<ChartMemory, 'rows'>,
+): LightTable {
   const movable = t.lamps.filter((l) => l.fitting.hanger.kind !== 'fixed');
   const faces = t.lamps.map((l) => l.fitting.face);
   const step = Math.max(0, ...movable.map((l) => l.fitting.hanger.step));
@@ -79,6 +88,7 @@ export function lightTableOf(t: BenchTier, answer: BenchAnswer, canopies: Readon
   const distances = Array.from({ length: DISTANCES }, (_, i) => NEAREST * (farthest / NEAREST) ** (i / (DISTANCES - 1)));
 
   const asked = askedTier(t);
+  const roomKey = JSON.stringify(asked.room);
   const rows = new Map<string, readonly Logs[][]>(t.trays.map(({ tray }) => [tray.id, lifts.map(() => [])]));
   const points = new Map(t.trays.map(({ tray }) => [tray.id, trayPointsOf(plantAreaOf(tray), t.lamps)]));
   const spills = new Map(t.trays.map((y) => [y.tray.id, spillAt(y, points.get(y.tray.id)!.places)] as const));
@@ -100,10 +110,13 @@ export function lightTableOf(t: BenchTier, answer: BenchAnswer, canopies: Readon
   lifts.forEach((lift, i) => {
     const lamps = asked.lamps.map((lamp, k) => {
       const up = faceOf(t.lamps[k]!, lift) - t.lamps[k]!.fitting.face;
-      return { ...lamp, emitters: lamp.emitters.map((e) => ({ ...e, z: e.z + up })) };
+      return { ...lamp, emitters: lamp.emitters.map((e) => ({ ...e, z: exact(e.z + up) })) };
     });
-    const field = lightFieldOf(sceneOfTier({ lamps, room: asked.room }), recall, COARSER);
-    for (const { tray } of t.trays)
+    let field: LightField | null = null;
+    const here = `${lampsKey(lamps)} ${roomKey}`;
+    for (const { tray } of t.trays) {
+      const { places, weights } = points.get(tray.id)!;
+      const known = memory.rows.get(`${here} ${JSON.stringify(places)}`, () => new Map<Metres, Float64Array>());
       for (const [j, d] of distances.entries()) {
         // What is looked up lies between two distances and two lifts: one beyond each end of the range will do.
         const { low, high } = canopies.get(tray.id)!;
@@ -113,13 +126,18 @@ export function lightTableOf(t: BenchTier, answer: BenchAnswer, canopies: Readon
           rows.get(tray.id)![i]!.push(NOT_ASKED);
           continue;
         }
-        const z = Math.max(0.001, faceAt(lift) - d);
+        const z = exact(Math.max(0.001, faceAt(lift) - d));
         const spill = spills.get(tray.id)!;
-        const { places, weights } = points.get(tray.id)!;
         const through = throughCover(tray);
-        const values = Float64Array.from(places, ([x, y], k) => through * field.ppfdAt(x, y, z) + spill[k]!);
+        let own = known.get(z);
+        if (!own) {
+          const light = (field ??= lightFieldOf(sceneOfTier({ lamps, room: asked.room }), recall, COARSER));
+          known.set(z, (own = Float64Array.from(places, ([x, y]) => light.ppfdAt(x, y, z))));
+        }
+        const values = own.map((v, k) => through * v + spill[k]!);
         rows.get(tray.id)![i]!.push(logsOf(spreadOf(values, weights)));
       }
+    }
   });
 
   // Of each tray the lamps whose heat reaches it, and how far below their face its leaves have to stay.
@@ -164,6 +182,11 @@ export function lightTableOf(t: BenchTier, answer: BenchAnswer, canopies: Readon
     },
   };
 }
+
+const lampsKey = (lamps: AskedTier['lamps']) => lamps.flatMap((l) => l.emitters.map(emitterKey)).join('|');
+
+/** Tenths of a micrometre: heights that are the same but for the last figures of a computer are one. */
+const exact = (v: Metres): Metres => Math.round(v * 1e7) / 1e7;
 
 /** Which of so many even places lies before a position, and how far past it. */
 function between(position: number, count: number): readonly [number, number] {
