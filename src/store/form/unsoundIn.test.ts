@@ -30,7 +30,7 @@ test('what was sound is sound, and nothing is looked at twice', () => {
 
 test.each<[string, string, Change]>([
   ['a name too long', 'stands[0].name', changeStand(rack.id, { name: 'x'.repeat(121) })],
-  ['401 stands', 'stands', (s) => ({ ...s, stands: Array.from({ length: 401 }, (_, i) => ({ ...rack, id: `s${i}` })) })],
+  ['401 stands', 'stands', (s) => ({ ...s, stands: Array.from({ length: 401 }, (_, i) => ({ ...s.stands.at(-1)!, id: `s${i}` })) })],
   ['21 tiers', 'stands[0].tiers', (s) => Array.from({ length: 16 }).reduce<Site>((x) => addTier(rack.id, ids())(x), s)],
   ['51 lamps', 'stands[0].tiers[0].fittings', (s) => Array.from({ length: 51 }).reduce<Site>((x, _, i) => addFitting(rack.tiers[0]!.id, bar, { x: 0.6, y: 0.2, face: 0.3 + i / 1e4 }, ids())(x), s)], // prettier-ignore
   ['a number that is none', 'stands[0].shelf_m', changeStand(rack.id, { shelf: NaN })],

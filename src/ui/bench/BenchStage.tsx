@@ -13,6 +13,7 @@ import { benchFrame, type BenchFrame } from './benchFrame';
 import { badness, SAYS_WORDS } from './benchWords';
 import { StandFrame } from './StandFrame';
 import { Tape } from './Tape';
+import { colourOnStage } from '../verdict/resultColours';
 import { ThingHandles } from './ThingHandles';
 import { TierFront } from './TierFront';
 import { useBenchLight, useBenchLook, useJudged, useTierLight } from './useBench';
@@ -249,7 +250,6 @@ function TierWord({ tier, frame, narrow, selected }: { tier: BenchTier; frame: B
       : judged.length > 1 && well > 0
         ? `${SAYS_WORDS[worst.verdict.says]}; ${well} of ${judged.length} in range`
         : SAYS_WORDS[worst.verdict.says];
-  const good = worst !== null && well === judged.length;
   return (
     <button
       type="button"
@@ -263,12 +263,8 @@ function TierWord({ tier, frame, narrow, selected }: { tier: BenchTier; frame: B
       style={brief ? { left: box.left - 34, top: box.top } : { left: Math.max(2, box.left - 108), top: box.top }}
       data-testid={`tier-${tier.number}`}
     >
-      <span className={clsx('block text-[17px] font-semibold', brief && (good ? 'text-patina' : worst && 'text-ember'))}>
-        {tier.number}
-      </span>
-      {!brief && (
-        <span className={clsx('block text-[13px]', good ? 'text-patina' : worst ? 'text-ember' : 'text-night-soft')}>{words}</span>
-      )}
+      <span className={clsx('block text-[17px] font-semibold', brief && worst && colourOnStage(worst.verdict.says))}>{tier.number}</span>
+      {!brief && <span className={clsx('block text-[13px]', worst ? colourOnStage(worst.verdict.says) : 'text-night-soft')}>{words}</span>}
       {!brief && <span className="block pt-0.5 text-[13px] text-night-soft">{showHoursShort(tier.hours)}</span>}
     </button>
   );

@@ -4,8 +4,7 @@ import Link from 'next/link';
 import { useEffect, useMemo, useState } from 'react';
 import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
 import type { JudgedTray } from '@/core/answer/bench/judgeTray';
-import { drawOf } from '@/core/plan/buying/bill';
-import { runningCost } from '@/core/judge/cost/runningCost';
+import { lampsAMonth } from '@/core/plan/buying/bill';
 import { tables } from '@/core/things/tables/libraryTables';
 import { benchStandOf, type BenchStand } from '@/core/answer/stand/benchStand';
 import { showMoney } from '@/core/units/money';
@@ -13,7 +12,7 @@ import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { useSize } from '../stage/useSize';
 import { SAYS_WORDS, trayName } from './benchWords';
-import { SAYS_COLOURS } from '../verdict/words';
+import { colourOfResult } from '../verdict/resultColours';
 import { StandPicture } from './StandPicture';
 import { judgedTrays, useBenchLook } from './useBench';
 
@@ -80,7 +79,7 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
     };
   }, [both, lightOfStand]);
   const judged = both.map((stand, i) => stand.tiers.map((t) => judgedTrays(t, answers[i]?.tiers[t.tier.id] ?? null)));
-  const costs = both.map((stand) => stand.tiers.reduce((sum, t) => sum + runningCost(drawOf(t), t.hours, site.price_per_kWh).perMonth, 0)); // prettier-ignore
+  const costs = both.map((stand) => lampsAMonth(site, stand.tiers));
   const column = width < 600 ? width : Math.floor((width - 16) / 2); // one below the other on a phone
   return (
     <div className="space-y-4">
@@ -133,7 +132,7 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
                 <td className="pl-4">
                   {a ? SAYS_WORDS[a.verdict.says] : 'not there'}
                   {a?.verdict.says !== b?.verdict.says && (
-                    <span className={clsx('font-semibold', b ? SAYS_COLOURS[b.verdict.says] : 'text-copper')}>
+                    <span className={clsx('font-semibold', b ? colourOfResult(b.verdict.says) : 'text-copper')}>
                       {' '}
                       → {b ? SAYS_WORDS[b.verdict.says] : 'not there'}
                     </span>

@@ -1,8 +1,7 @@
 'use client';
 import { CopyPlus, TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { drawOf } from '@/core/plan/buying/bill';
-import { runningCost } from '@/core/judge/cost/runningCost';
+import { drawOf, lampsAMonth } from '@/core/plan/buying/bill';
 import { MOL_SECONDS } from '@/core/judge/dose/dli';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { furnishLike } from '@/core/site/stand/change';
@@ -94,7 +93,7 @@ export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: 
         <PictureButtons of="map" name={`${stand.stand.name} tier ${t.number}`} words="the map" />
         {power > 0 && (
           <span className="text-sm text-soft" data-testid="tier-cost">
-            {showMoney(runningCost(power, t.hours, site.price_per_kWh).perMonth, site.currency)} a month
+            {showMoney(lampsAMonth(site, [t]), site.currency)} a month
           </span>
         )}
       </div>

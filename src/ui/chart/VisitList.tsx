@@ -12,6 +12,7 @@ import { awayWords, dayWords } from '../season/dayWords';
 import { say } from '../shell/toastStore';
 import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
+import { STANDING_COLOURS } from '../verdict/resultColours';
 import { clockChangeWords, jobsOf, sayWords, trayOf } from './jobWords';
 
 /** The visits on which something is to be done, the next one first. */
@@ -109,11 +110,12 @@ function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit; f
                             : 'gone'}
                       </td>
                       <td className="pr-3 whitespace-nowrap">
-                        {doseNumber(d.weakest)}–{doseNumber(d.strongest)}, <span className={tone(d.says)}>{sayWords(d.says)}</span>
+                        {doseNumber(d.weakest)}–{doseNumber(d.strongest)},{' '}
+                        <span className={STANDING_COLOURS[d.says]}>{sayWords(d.says)}</span>
                       </td>
                       <td className="pr-3 whitespace-nowrap">
                         {doseNumber(later.weakest)}–{doseNumber(later.strongest)},{' '}
-                        <span className={tone(later.says)}>{sayWords(later.says)}</span>
+                        <span className={STANDING_COLOURS[later.says]}>{sayWords(later.says)}</span>
                       </td>
                     </tr>
                   );
@@ -126,6 +128,3 @@ function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit; f
     </li>
   );
 }
-
-const tone = (says: HangVisit['after'][number]['says']) =>
-  says === 'suits' ? 'text-verdigris' : says === 'rest' ? 'text-soft' : 'text-copper';

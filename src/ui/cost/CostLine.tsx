@@ -1,5 +1,6 @@
 'use client';
-import { runningCost } from '@/core/judge/cost/runningCost';
+import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
+import { runOf } from '@/core/plan/buying/bill';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { showMoney } from '@/core/units/money';
 import { changeSite } from '@/store/site/siteStore';
@@ -10,10 +11,10 @@ import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 /** What it costs to run, from the watts drawn and the price of power. */
 export function CostLine({ setUp }: { setUp: SetUp }) {
   const { sites } = useWorkspace();
-  const currency = useSite((s) => s.site.currency);
-  const price = useSite((s) => s.site.price_per_kWh);
+  const site = useSite((s) => s.site);
+  const { currency } = site;
   const power = setUp.lamp.power * setUp.tier.fittings.length;
-  const cost = runningCost(power, setUp.hours, price);
+  const run = runOf(site, power, setUp.programme);
   return (
     <section aria-labelledby="cost" className="space-y-1">
       <h2 id="cost" className="text-lg font-semibold">
@@ -22,20 +23,20 @@ export function CostLine({ setUp }: { setUp: SetUp }) {
       <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
         <p>
           <strong className="text-xl font-semibold" data-testid="cost-day">
-            {showMoney(cost.perDay, currency)}
+            {showMoney(run.cost, currency)}
           </strong>{' '}
           a day,{' '}
           <strong className="text-xl font-semibold" data-testid="cost-month">
-            {showMoney(cost.perMonth, currency)}
+            {showMoney(run.cost * DAYS_PER_MONTH, currency)}
           </strong>{' '}
           a month
           <span className="block text-sm text-soft">
-            {Math.round(power * 10) / 10} W drawn, {cost.kWhPerDay.toFixed(2)} kWh a day
+            {Math.round(power * 10) / 10} W drawn, {run.kWh.toFixed(2)} kWh a day
           </span>
         </p>
         <NumberField
           label={`price per kWh, ${currency}`}
-          value={price}
+          value={site.price_per_kWh}
           min={0}
           max={100000}
           inputClassName="w-20"

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { runningCost } from '@/core/judge/cost/runningCost';
+import { costADay, DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
 import { dliOf } from '@/core/judge/dose/dli';
 import { AS_SET } from '@/core/site/timer/HoursPlan';
 import { changeBatch } from '@/core/site/stand/change';
@@ -26,8 +26,8 @@ const NAMES: Readonly<Record<School['id'], string>> = {
 /** The schools of hours beside each other: dose and cost at their first day and at what they come to. */
 export function Schools({ setUp }: { setUp: SetUp }) {
   const { sites } = useWorkspace();
-  const currency = useSite((s) => s.site.currency);
-  const price = useSite((s) => s.site.price_per_kWh);
+  const site = useSite((s) => s.site);
+  const { currency } = site;
   const judged = useVerdict(setUp);
   const { distance, crop, stage, hours, stand } = setUp;
   const solution = useSolution(
@@ -64,7 +64,9 @@ export function Schools({ setUp }: { setUp: SetUp }) {
               </td>
               <td className="py-1.5 pr-2">{range(s, (h) => showHours(h * 60))}</td>
               <td className="py-1.5 pr-2">{range(s, (h) => doseNumber(dliOf(mean, h)))}</td>
-              <td className="py-1.5 pr-2">{range(s, (h) => showMoney(runningCost(power, h, price).perMonth, currency))}</td>
+              <td className="py-1.5 pr-2">
+                {range(s, (h) => showMoney(DAYS_PER_MONTH * costADay(site, power, setUp.programme.on_min, h * 60), currency))}
+              </td>
               <td className="text-right">
                 {s.standing === 'refused' ? (
                   <span className="text-copper">refused</span>

@@ -3,6 +3,7 @@ import { daylightOf } from '@/core/site/stand/Site';
 import { AlarmClock } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { TierLight } from '@/core/answer/bench/BenchQuestion';
+import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
 import { photoperiodOf } from '@/core/judge/dose/LightDay';
 import { setProgramme } from '@/core/site/stand/change';
 import { powerOf, servedBy, type StandTimer } from '@/core/plan/timer/servedBy';
@@ -15,6 +16,7 @@ import { Button } from '../parts/Button';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
+import { STANDING_COLOURS } from '../verdict/resultColours';
 import { stageWords } from '../verdict/words';
 import { ClockField } from './ClockField';
 import { DaylightFields } from './DaylightFields';
@@ -66,7 +68,8 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 className="text-xl font-semibold">{name}</h2>
         <p className="text-soft">
-          {showHours(lit_min)} a day, dark for {showHours(MINUTES_PER_DAY - day_min)}; {showMoney(now.costPerDay * 30.4, currency)} a month
+          {showHours(lit_min)} a day, dark for {showHours(MINUTES_PER_DAY - day_min)};{' '}
+          {showMoney(now.costPerDay * DAYS_PER_MONTH, currency)} a month
         </p>
       </div>
       <div className="grid grid-cols-1 gap-x-8 gap-y-4 lg:grid-cols-2">
@@ -139,7 +142,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
                       <td className="py-1 pr-2 text-soft">
                         {y.stage.dliMin}–{y.stage.dliMax} in {y.stage.hoursMin}–{y.stage.hoursMax} h
                       </td>
-                      <td className={f.says === 'suits' ? 'py-1 text-verdigris' : 'py-1 text-copper'}>{saysWords(f.says)}</td>
+                      <td className={`py-1 ${STANDING_COLOURS[f.says]}`}>{saysWords(f.says)}</td>
                     </tr>
                   );
                 })}
@@ -151,7 +154,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
               <p>
                 Best for {served.length === 1 ? 'it' : 'all of them'}:{' '}
                 <strong className="font-semibold">{timesWords(best.on_min, best.lit_min)}</strong>, {showHours(best.lit_min)}
-                {same ? ', as it is set' : `, ${showMoney(best.costPerDay * 30.4, currency)} a month`}.
+                {same ? ', as it is set' : `, ${showMoney(best.costPerDay * DAYS_PER_MONTH, currency)} a month`}.
               </p>
               {best.limits.map((l) => (
                 <p key={l.why} className="text-soft" data-testid="timer-limit">

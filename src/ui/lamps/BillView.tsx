@@ -1,5 +1,6 @@
 'use client';
 import Link from 'next/link';
+import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
 import { useMemo, useState } from 'react';
 import { billOf, rebased, totalOf, type BillLine } from '@/core/plan/buying/bill';
 import { tables } from '@/core/things/tables/libraryTables';
@@ -9,7 +10,6 @@ import { NumberField } from '../parts/NumberField';
 import { useSite } from '../shell/WorkspaceContext';
 import { BillByBatch } from './BillByBatch';
 
-const MONTH = 365 / 12;
 const kWh = (v: number) => (v < 10 ? v.toFixed(2) : v.toFixed(1));
 /** A meter that shows so much more or less than the plan is worth a word. */
 const NOTABLE = 0.15;
@@ -29,7 +29,7 @@ export function BillView() {
     <div className="mx-auto w-full max-w-5xl space-y-6 px-4 py-5 md:px-6">
       <header>
         <h1 className="text-2xl font-semibold" aria-live="polite">
-          {lines.length === 0 ? 'The bill' : `${money(all.cost * MONTH)} a month, as everything is set`}
+          {lines.length === 0 ? 'The bill' : `${money(all.cost * DAYS_PER_MONTH)} a month, as everything is set`}
         </h1>
         <p className="text-soft">
           {money(site.price_per_kWh)} per kWh{site.cheap ? `, ${money(site.cheap.price_per_kWh)} in the cheap hours` : ''}
@@ -114,7 +114,7 @@ function Figures({ line: l, days, money, strong = false }: FiguresProps) {
       <td className={cell}>{l.hours === null ? '' : l.hours.toFixed(1)}</td>
       <td className={cell}>{kWh(l.kWh)}</td>
       <td className={cell}>{money(l.cost)}</td>
-      <td className={cell}>{money(l.cost * MONTH)}</td>
+      <td className={cell}>{money(l.cost * DAYS_PER_MONTH)}</td>
       <td className={cell}>{money(l.cost * days)}</td>
       <td className={cell}>{l.trays > 0 ? money(l.cost / l.trays) : ''}</td>
     </>

@@ -6,7 +6,8 @@ import type { SetUp } from '@/core/answer/stand/setUp';
 import type { Verdict } from '@/core/judge/verdict/judge';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
-import { headlineOf, SAYS_COLOURS } from '../verdict/words';
+import { colourOfResult } from '../verdict/resultColours';
+import { headlineOf } from '../verdict/words';
 
 /** The verdict of one set-up in a line, from the same map as the check's, computed beside the page. */
 export function QuickWord({ setUp }: { setUp: SetUp }) {
@@ -27,7 +28,7 @@ export function QuickWord({ setUp }: { setUp: SetUp }) {
   const headline = headlineOf(verdict);
   return (
     <p className="basis-64">
-      <span className={clsx('font-semibold', SAYS_COLOURS[verdict.says])}>
+      <span className={clsx('font-semibold', colourOfResult(verdict.says))}>
         {headline.calm} {headline.alarm}
       </span>
       <span className="block text-sm text-soft">

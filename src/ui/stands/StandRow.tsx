@@ -1,20 +1,20 @@
 'use client';
 import clsx from 'clsx';
 import { useMemo } from 'react';
-import { drawOf } from '@/core/plan/buying/bill';
-import { runningCost } from '@/core/judge/cost/runningCost';
+import { billOfStand, totalOf } from '@/core/plan/buying/bill';
+import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
 import { tables } from '@/core/things/tables/libraryTables';
 import { benchStandOf } from '@/core/answer/stand/benchStand';
 import type { Stand } from '@/core/site/stand/Site';
 import { showHours } from '@/core/units/clock';
 import { showMoney } from '@/core/units/money';
 import type { Certainty } from '@/core/judge/uncertainty/certainty';
-import { SAYS_WORDS, trayName } from '../bench/benchWords';
+import { SAYS_WORDS, trayNames } from '../bench/benchWords';
 import { judgedTrays } from '../bench/useBench';
 import { useLightOfStand } from '../hours/useLightOfStand';
 import { useSite } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
-import { SAYS_COLOURS } from '../verdict/words';
+import { colourOfResult } from '../verdict/resultColours';
 
 const CERTAIN: Readonly<Record<Certainty, string>> = { sure: 'certain', likely: 'likely', open: 'uncertain' };
 
@@ -23,7 +23,7 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
   const site = useSite((s) => s.site);
   const bench = useMemo(() => benchStandOf(site, stand, tables), [site, stand]);
   const light = useLightOfStand(bench);
-  const cost = bench.tiers.reduce((sum, t) => sum + runningCost(drawOf(t), t.hours, site.price_per_kWh).perMonth, 0);
+  const cost = DAYS_PER_MONTH * totalOf(billOfStand(site, stand, tables)).cost;
   return (
     <li className="border-t border-line py-3">
       <div className="flex items-center gap-4">
@@ -52,16 +52,17 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
             </tr>
           </thead>
           <tbody>
-            {bench.tiers.flatMap((t) =>
-              judgedTrays(t, light.tiers[t.tier.id] ?? null).map(({ tray, verdict: v }) => {
+            {bench.tiers.flatMap((t) => {
+              const names = trayNames(t.trays);
+              return judgedTrays(t, light.tiers[t.tier.id] ?? null).map(({ tray, verdict: v }) => {
                 return (
                   <tr
                     key={tray.tray.id}
                     className="border-t border-line/60 max-md:grid max-md:grid-cols-[3.5rem_1fr_auto] max-md:gap-x-3 max-md:px-2 max-md:py-1"
                   >
                     <td className="px-2 max-md:px-0 max-md:before:content-['tier_']">{t.number}</td>
-                    <td>{trayName(tray)}</td>
-                    <td className={clsx('font-semibold', SAYS_COLOURS[v.says])}>{SAYS_WORDS[v.says]}</td>
+                    <td>{names.get(tray.tray.id)}</td>
+                    <td className={clsx('font-semibold', colourOfResult(v.says))}>{SAYS_WORDS[v.says]}</td>
                     <td className="text-right max-md:col-start-2 max-md:text-left">
                       {doseNumber(v.weakest.value)}–{doseNumber(v.strongest.value)}
                     </td>
@@ -72,8 +73,8 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
                     <td className="pl-4 text-soft max-md:col-start-1 max-md:row-start-2 max-md:pl-0">{CERTAIN[v.certainty]}</td>
                   </tr>
                 );
-              }),
-            )}
+              });
+            })}
             {bench.tiers.every((t) => t.trays.length === 0) && (
               <tr>
                 <td colSpan={7} className="px-2 text-soft">

@@ -108,7 +108,13 @@ export function EmergenceWatch() {
                 {w.lampBy >= from && w.lampBy <= until && (
                   <>
                     <line x1={x(w.lampBy)} x2={x(w.lampBy)} y1={base - 28} y2={base} className="stroke-copper" strokeWidth={2} />
-                    <text x={x(w.lampBy) + 4} y={base - 21} className="fill-copper font-narrow text-[11px]">
+                    {/* Away from the hill, where there is room. */}
+                    <text
+                      x={x(w.lampBy) + (x(w.lampBy) - LABEL > 84 ? -5 : 4)}
+                      y={base - 21}
+                      textAnchor={x(w.lampBy) - LABEL > 84 ? 'end' : 'start'}
+                      className="fill-copper font-narrow text-[11px]"
+                    >
                       lamp on by then
                     </text>
                   </>

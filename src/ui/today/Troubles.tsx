@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { badness, SAYS_WORDS, trayName } from '../bench/benchWords';
 import { judgedTrays } from '../bench/useBench';
 import { doseNumber } from '../stage/lightWords';
-import { SAYS_COLOURS } from '../verdict/words';
+import { colourOfResult } from '../verdict/resultColours';
 import type { StandToday } from './useTodayCharts';
 
 const MOST = 4;
@@ -31,7 +31,7 @@ export function Troubles({ stands }: { stands: readonly StandToday[] }) {
           const worstNumber = isDim ? v.weakest.value : v.strongest.value;
           return (
             <li key={tray.tray.id} className="flex items-center gap-3 py-2">
-              <span className={clsx('w-16 shrink-0 text-right text-2xl font-semibold', SAYS_COLOURS[v.says])}>
+              <span className={clsx('w-16 shrink-0 text-right text-2xl font-semibold', colourOfResult(v.says))}>
                 {doseNumber(worstNumber)}
               </span>
               <span className="min-w-0 flex-1">

@@ -34,18 +34,6 @@ export function headlineOf(v: Verdict): Headline {
   }
 }
 
-/** The colour in which a result is written: as its light is drawn on every map. */
-export const SAYS_COLOURS: Readonly<Record<Verdict['says'], string>> = {
-  'in-range': 'text-verdigris',
-  dark: 'text-slate',
-  'edge-dim': 'text-slate',
-  'all-dim': 'text-slate',
-  'day-too-long': 'text-copper',
-  'spot-strong': 'text-copper',
-  'all-strong': 'text-copper',
-  'dim-and-strong': 'text-copper',
-};
-
 /** How sure the headline is, said plainly. */
 export function certaintyOf(v: Verdict): string {
   if (v.certainty === 'sure') return 'Certain: it holds for at least 99 of 100 such lamps.';

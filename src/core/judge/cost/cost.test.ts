@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { hoursUntil, lastDayOf, outputAfter, replacementsIn } from './lampLife';
 import { breakEvenYears, owning } from './owning';
 import type { PricePeriod } from '../../units/PricePeriod';
-import { costADay, pricesOf } from './pricesOf';
+import { costADay, DAYS_PER_MONTH, pricesOf } from './pricesOf';
 import { cheapestStart, costOfRun, costOfWeek, priceAt } from './tariff';
 
 const BANDS: readonly PricePeriod[] = [
@@ -107,4 +107,10 @@ test('a day costs the same counted minute by minute, and weekends come in with t
     // A run that does not cross midnight is free on two days of seven.
     if (on + lit <= 1440) expect(costADay(free, 120, on, lit)).toBeCloseTo((5 / 7) * costADay(plain, 120, on, lit), 9);
   }
+});
+
+test('42 W for 16 h at 0.30 cost 20 cents a day and 6.14 a month', () => {
+  const day = costADay({ price_per_kWh: 0.3, cheap: null }, 42, 360, 960);
+  expect(day).toBeWithin(0.2016, { relative: 1e-9 });
+  expect(day * DAYS_PER_MONTH).toBeWithin(6.136, { relative: 1e-3 });
 });

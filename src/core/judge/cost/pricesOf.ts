@@ -3,6 +3,9 @@ import type { Watts } from '../../units/quantities';
 import { costOfWeek } from './tariff';
 import { overlapOf, type Span } from '../../units/Span';
 
+/** Days in a mean month. */
+export const DAYS_PER_MONTH = 365.2425 / 12; // Gregorian mean year; exact
+
 /** What a household pays for power, as it states it. */
 export interface Tariff {
   readonly price_per_kWh: number;

@@ -1,7 +1,8 @@
 import { answerBench } from '../../answer/bench/answerBench';
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
-import { runningCost } from '../../judge/cost/runningCost';
+import type { Tariff } from '../../judge/cost/pricesOf';
+import { lampsAMonth } from '../buying/bill';
 import { receivedOf, type Received } from '../../judge/dose/LightDay';
 import { shareBetween, type LightSpread } from '../../judge/dose/LightSpread';
 import { spreadOfMap } from '../../judge/dose/spreadOfMap';
@@ -10,7 +11,6 @@ import type { Recall } from '../../light/scene/Recall';
 import type { Dli, Share } from '../../units/quantities';
 import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { plantAreaOf } from '../../site/stand/footprint';
-import type { Site } from '../../site/stand/Site';
 import { breachesOf, type Breach } from '../../judge/verdict/hardLimits';
 import { lossOf, shareInBand } from '../../judge/verdict/loss';
 import { saysOf, type Says } from '../../judge/verdict/standing';
@@ -40,10 +40,8 @@ export interface Effect {
   readonly results: readonly TrayResult[];
 }
 
-/** What all lamps of a stand cost to run for a month. */
-export function costOf(stand: BenchStand, site: Pick<Site, 'price_per_kWh'>): number {
-  return stand.tiers.reduce((sum, t) => sum + runningCost(t.lamps.reduce((w, l) => w + l.real.power, 0), t.hours, site.price_per_kWh).perMonth, 0); // prettier-ignore
-}
+/** What all lamps of a stand cost to run for a month, at the prices of their hours. */
+export const costOf = (stand: BenchStand, site: Tariff): number => lampsAMonth(site, stand.tiers);
 
 /** The light of a whole stand in full, spill between its tiers included: the same as is on the screen once it stands like that. */
 export const engineAnswer = (stand: BenchStand, recall: Recall): BenchAnswer => answerBench(questionOfStand(stand, null), recall);
@@ -82,7 +80,7 @@ export const resultsOf = (stand: BenchStand, answer: BenchAnswer): TrayResult[] 
 /** What the trays in question get, all together. */
 export function effectOf(
   stand: BenchStand,
-  site: Pick<Site, 'price_per_kWh'>,
+  site: Tariff,
   results: readonly TrayResult[],
   trayIds: ReadonlySet<string>,
 ): Effect {

@@ -2,8 +2,9 @@ import { demoSite } from '../../../store/site/demoSite';
 import { shelfStands } from '../../site/stand/shelfStands';
 import { tables } from '../../things/tables/libraryTables';
 import { dayFrom } from '../../units/day';
-import { pricesOf } from '../../judge/cost/pricesOf';
-import { billOf, rebased, totalOf } from './bill';
+import { DAYS_PER_MONTH, pricesOf } from '../../judge/cost/pricesOf';
+import { benchStandOf } from '../../answer/stand/benchStand';
+import { billOf, billOfStand, lampsAMonth, rebased, totalOf } from './bill';
 
 const site = { ...demoSite('en-GB', dayFrom(2027, 3, 1)), cheap: { from_min: 30, to_min: 330, price_per_kWh: 0.1 }, price_per_kWh: 0.3 };
 
@@ -37,4 +38,11 @@ test('a label at 3 hours and 11 cents is put on other hours and another price', 
   // 2.77 a year at 3 h and 0.11: 23 W. At 16 h and 0.30 the same lamp costs 40.3.
   expect(rebased(2.77, { hours: 3, price: 0.11 }, { hours: 16, price: 0.3 })).toBeWithin(40.3, { relative: 0.001 });
   expect(rebased(2.77, { hours: 0, price: 0.11 }, { hours: 16, price: 0.3 })).toBeNull();
+});
+
+test('the lamps of a stand cost a month what the bill says of them, cheap hours and all', () => {
+  for (const stand of shelfStands(site)) {
+    const lamps = billOfStand(site, stand, tables).filter((l) => l.kind === 'lamps');
+    expect(lampsAMonth(site, benchStandOf(site, stand, tables).tiers)).toBeCloseTo(DAYS_PER_MONTH * totalOf(lamps).cost, 9);
+  }
 });

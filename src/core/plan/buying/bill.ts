@@ -1,7 +1,7 @@
 import { lampOf, lookUpTier, type BenchTier } from '../../answer/stand/benchStand';
-import { costADay, type Tariff } from '../../judge/cost/pricesOf';
+import { costADay, DAYS_PER_MONTH, type Tariff } from '../../judge/cost/pricesOf';
 import { shelfStands } from '../../site/stand/shelfStands';
-import type { Programme, Site } from '../../site/stand/Site';
+import type { Programme, Site, Stand } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import type { Hours, Watts } from '../../units/quantities';
 
@@ -35,8 +35,13 @@ export const drawOf = (tier: Pick<BenchTier, 'lamps'>): Watts => tier.lamps.redu
  * the whole day, mats too, though a thermostat switches them off and on: an upper bound.
  */
 export function billOf(site: Site, tables: Tables): BillLine[] {
+  return shelfStands(site).flatMap((stand) => billOfStand(site, stand, tables));
+}
+
+/** The part of the bill that one stand makes. */
+export function billOfStand(site: Site, stand: Stand, tables: Tables): BillLine[] {
   const runs = (power: Watts, programmeId: string | null) => runOf(site, power, site.programmes.find((p) => p.id === programmeId) ?? null);
-  return shelfStands(site).flatMap((stand): BillLine[] => [
+  return [
     ...stand.tiers.flatMap((tier) => {
       const { lamps } = lookUpTier(site, { ...tier, trays: [] }, tables, { number: 1, x: 0, z: 0 });
       return [...new Set(tier.fittings.map((f) => f.lampId))].map((id): BillLine => {
@@ -64,8 +69,12 @@ export function billOf(site: Site, tables: Tables): BillLine[] {
       trays: 0,
       ...runs(p.power, p.programmeId),
     })),
-  ]);
+  ];
 }
+
+/** What the lamps of some tiers cost a month at the household's prices, as their timers stand. */
+export const lampsAMonth = (tariff: Tariff, tiers: readonly Pick<BenchTier, 'lamps' | 'programme'>[]): number =>
+  DAYS_PER_MONTH * tiers.reduce((sum, t) => sum + costADay(tariff, drawOf(t), t.programme.on_min, t.programme.lit_min), 0);
 
 export const totalOf = (lines: readonly BillLine[]) =>
   lines.reduce((sum, l) => ({ power: sum.power + l.power, kWh: sum.kWh + l.kWh, cost: sum.cost + l.cost }), { power: 0, kWh: 0, cost: 0 });
