@@ -9,6 +9,7 @@ import { showClock } from '@/core/units/clock';
 import { isoOf } from '@/core/units/day';
 import { plugIn, type LivePlug } from '@/store/plug/livePlug';
 import type { PlugOrderFile } from '@/store/plug/PlugFiles';
+import { CheckField } from '../parts/CheckField';
 import { timerName, timesWords } from '../hours/timerWords';
 import { Button } from '../parts/Button';
 import { Segments } from '../parts/Segments';
@@ -153,18 +154,14 @@ export function PlugPanel({ stand }: { stand: BenchStand }) {
             <Button onClick={() => void tell({ powered: !state.powered })}>
               <Power size={17} aria-hidden /> {state.powered ? 'Simulate a power cut' : 'Give it power again'}
             </Button>
-            <label className="inline-flex min-h-9 items-center gap-2 max-md:min-h-11">
-              <input
-                type="checkbox"
-                className="size-4.5 accent-verdigris"
-                checked={state.remembers}
-                onChange={(e) => {
-                  setState({ ...state, remembers: e.target.checked });
-                  void tell({ remembers: e.target.checked });
-                }}
-              />
-              its clock remembers
-            </label>
+            <CheckField
+              label="its clock remembers"
+              checked={state.remembers}
+              onChange={(checked) => {
+                setState({ ...state, remembers: checked });
+                void tell({ remembers: checked });
+              }}
+            />
           </div>
         </>
       )}

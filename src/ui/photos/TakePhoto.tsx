@@ -1,6 +1,7 @@
 'use client';
 import { Camera, ImagePlus } from 'lucide-react';
 import { useRef, useState } from 'react';
+import { CheckField } from '../parts/CheckField';
 import { problemWords } from '../files/problemWords';
 import { Button } from '../parts/Button';
 import { Sheet } from '../parts/Sheet';
@@ -120,12 +121,7 @@ function LiveCamera({ lastId, busy, onShot }: { lastId: string | null; busy: boo
         <Button kind="main" className="min-h-12!" disabled={state !== 'live' || busy} onClick={shoot}>
           <Camera size={18} aria-hidden /> {state === 'live' ? 'Take it' : 'Waiting for the camera …'}
         </Button>
-        {ghost && ghost !== 'gone' && (
-          <label className="flex min-h-11 items-center gap-2">
-            <input type="checkbox" className="size-5" checked={isGhostOn} onChange={(e) => setIsGhostOn(e.target.checked)} />
-            Show the last picture over it
-          </label>
-        )}
+        {ghost && ghost !== 'gone' && <CheckField label="Show the last picture over it" checked={isGhostOn} onChange={setIsGhostOn} />}
       </div>
     </div>
   );

@@ -7,6 +7,7 @@ import { suspicionsOf } from '@/core/measure/reading/suspicionsOf';
 import { takeReading } from '@/core/measure/reading/takeReading';
 import { keepReading } from '@/core/site/stand/changeReadings';
 import { changeSite } from '@/store/site/siteStore';
+import { CheckField } from '../parts/CheckField';
 import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';
 import { useWorkspace } from '../shell/WorkspaceContext';
@@ -80,15 +81,12 @@ export function FreeReading({ of }: { of: TierReadings }) {
         <fieldset className="flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
           <legend className="text-sm text-soft">lamps that are on</legend>
           {t.lamps.map(({ fitting, lamp }, i) => (
-            <label key={fitting.id} className="flex min-h-8 items-center gap-1.5 max-md:min-h-11">
-              <input
-                type="checkbox"
-                className="size-4.5"
-                checked={!off.includes(fitting.id)}
-                onChange={(e) => setOff(e.target.checked ? off.filter((id) => id !== fitting.id) : [...off, fitting.id])}
-              />
-              {i + 1}: {lamp.name}
-            </label>
+            <CheckField
+              key={fitting.id}
+              label={`${i + 1}: ${lamp.name}`}
+              checked={!off.includes(fitting.id)}
+              onChange={(checked) => setOff(checked ? off.filter((id) => id !== fitting.id) : [...off, fitting.id])}
+            />
           ))}
         </fieldset>
       )}

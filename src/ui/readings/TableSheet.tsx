@@ -11,6 +11,7 @@ import { MAX_TABLE_BYTES, readTableText } from '@/store/files/readTableText';
 import { MOST_PLANS } from '@/store/settings/readSettings';
 import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
+import { CheckField } from '../parts/CheckField';
 import { Button } from '../parts/Button';
 import { FileButton } from '../parts/FileButton';
 import { SelectField } from '../parts/SelectField';
@@ -213,15 +214,11 @@ export function TableSheet({ of }: { of: TierReadings }) {
                 ]}
                 onChange={(v) => setOwn({ ...plan, length: v as ColumnPlan['length'] })}
               />
-              <label className="flex min-h-9 items-center gap-2 max-md:min-h-11">
-                <input
-                  type="checkbox"
-                  className="size-5"
-                  checked={plan.headed}
-                  onChange={(e) => setOwn({ ...plan, headed: e.target.checked })}
-                />
-                the first line names the columns
-              </label>
+              <CheckField
+                label="the first line names the columns"
+                checked={plan.headed}
+                onChange={(checked) => setOwn({ ...plan, headed: checked })}
+              />
             </div>
           </>
         )}

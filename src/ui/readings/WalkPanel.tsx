@@ -3,6 +3,7 @@ import { ArrowLeft, Check, Footprints } from 'lucide-react';
 import { useState } from 'react';
 import { useStore } from 'zustand';
 import { PRACTICE_TRUTH, type PracticeTruth } from '@/store/meter/practiceWorld';
+import { CheckField } from '../parts/CheckField';
 import { Button } from '../parts/Button';
 import { Segments } from '../parts/Segments';
 import { useWorkspace } from '../shell/WorkspaceContext';
@@ -109,15 +110,7 @@ function BeginWalk({ of, truth, onTruth }: { of: TierReadings; truth: PracticeTr
           </ul>
         </details>
       )}
-      <label className="flex min-h-9 items-center gap-2 max-md:min-h-11">
-        <input
-          type="checkbox"
-          className="size-5 accent-(--color-verdigris)"
-          checked={daylight}
-          onChange={(e) => setDaylight(e.target.checked)}
-        />
-        Daylight comes in: I read each point with the lamps off as well
-      </label>
+      <CheckField label="Daylight comes in: I read each point with the lamps off as well" checked={daylight} onChange={setDaylight} />
       <Button kind="main" className="min-h-12 px-5" disabled={state === 'choosing'} onClick={() => void begin()}>
         <Footprints size={18} aria-hidden /> {state === 'choosing' ? 'Choosing the points…' : 'Start measuring'}
       </Button>

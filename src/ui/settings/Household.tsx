@@ -6,6 +6,7 @@ import { tables } from '@/core/things/tables/libraryTables';
 import type { Site } from '@/core/site/stand/Site';
 import { showClock } from '@/core/units/clock';
 import { changeSite } from '@/store/site/siteStore';
+import { CheckField } from '../parts/CheckField';
 import { ChoiceSheet } from '../bench/ChoiceSheet';
 import { Button } from '../parts/Button';
 import { lampItems } from '../parts/lampItems';
@@ -159,15 +160,7 @@ export function StatedFacts() {
     <fieldset>
       <legend className="sr-only">What is so here</legend>
       {STATED.map((name) => (
-        <label key={name} className="flex min-h-9 items-center gap-2 max-md:min-h-11">
-          <input
-            type="checkbox"
-            className="size-4.5 shrink-0 accent-verdigris"
-            checked={stated.includes(name)}
-            onChange={(e) => set(name, e.target.checked)}
-          />
-          {STATED_WORDS[name]}
-        </label>
+        <CheckField key={name} label={STATED_WORDS[name]} checked={stated.includes(name)} onChange={(checked) => set(name, checked)} />
       ))}
     </fieldset>
   );

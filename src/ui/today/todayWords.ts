@@ -149,6 +149,24 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, uni
         href: job.standId ? `/stands/${encodeURIComponent(job.standId)}/power` : null,
         done: 'Noted.',
       };
+    case 'mat-part': {
+      const names = (ids: readonly string[]) => ids.map((id) => batchName(site, id)).join(', ');
+      return {
+        title: `${names(what.up)} off ${what.name}`,
+        where,
+        why: `It is up; ${names(what.waiting)} still waits for the warmth. Warm roots in weak light stretch stems (Erwin & Heins 1995). In a tray of several crops, move what is up, or unplug the mat when the last are up.`,
+        href: trayHref,
+        done: 'Noted.',
+      };
+    }
+    case 'brush':
+      return {
+        title: 'Move the seedlings: a fan, or a hand',
+        where,
+        why: `No fan is plugged in here. Stems that move stay shorter and firmer (Latimer 1998). Let a small fan stir the leaves, or brush their tops with a card, ten strokes twice a day. Never when they are wet; peppers and cabbages only by fan (their leaves mark).${late}`,
+        href: job.standId ? `/stands/${encodeURIComponent(job.standId)}/power` : null,
+        done: 'Noted. You are asked again in a week.',
+      };
     case 'thin':
       return {
         title: `Thin ${batchName(site, what.batchId)} to one a cell`,

@@ -6,10 +6,12 @@ import { logIt } from '@/core/site/growth/changeGrowth';
 import { ok } from '@/core/units/result';
 import type { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { CheckField } from '../parts/CheckField';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { TemperatureField } from '../parts/TemperatureField';
 import { TypedField } from '../parts/TypedField';
 import { loggedNow } from '../season/loggedNow';
+import { useSite } from '../shell/WorkspaceContext';
 
 /** Temperatures with humidity, and EC with pH, as they were measured on a day; the clinic knows them from then on. */
 export function MeasuredEntry({
@@ -28,6 +30,9 @@ export function MeasuredEntry({
   const [ecText, setEcText] = useState('');
   const [ph, setPh] = useState<number | null>(null);
   const ec = readConductivity(ecText);
+  const stand = useSite((s) => s.site.stands.find((x) => x.tiers.some((t) => t.trays.some((y) => y.batchId === batchId))));
+  const others = [...new Set(stand?.tiers.flatMap((t) => t.trays.map((y) => y.batchId)))].filter((id) => id !== batchId);
+  const [isForAll, setForAll] = useState(false);
   const isTurned = low !== null && high !== null && low > high;
   return (
     <details>
@@ -40,7 +45,11 @@ export function MeasuredEntry({
           <Button
             disabled={isTurned || (low === null && high === null && humidity === null)}
             onClick={() => {
-              write('Air', logIt(batchId, { ...loggedNow(on), what: 'air', height: null, stage: null, air: { low, high, humidity } }));
+              const air = { low, high, humidity };
+              const asked = isForAll ? [batchId, ...others] : [batchId];
+              write('Air', (site) =>
+                asked.reduce((now, id) => logIt(id, { ...loggedNow(on), what: 'air', height: null, stage: null, air })(now), site),
+              );
               setLow(null);
               setHigh(null);
               setHumidity(null);
@@ -49,6 +58,7 @@ export function MeasuredEntry({
             <ThermometerSun size={17} aria-hidden /> Add air
           </Button>
         </div>
+        {others.length > 0 && <CheckField label={`the same for all on ${stand!.name}`} checked={isForAll} onChange={setForAll} />}
         {isTurned && <p className="text-copper">The lowest is above the highest. Swap them.</p>}
         <div className="flex flex-wrap items-end gap-3">
           <TypedField<string>

@@ -13,6 +13,7 @@ import { doseNumber } from '../stage/lightWords';
 import { BatchLog } from './BatchLog';
 import { BatchDates } from './BatchDates';
 import { DoseSolver } from './DoseSolver';
+import { AirWord } from './AirWord';
 import { GrowthFigure } from './GrowthFigure';
 import { SoFar } from './SoFar';
 import { PlanTable } from './PlanTable';
@@ -90,6 +91,7 @@ function OfTray({ stand, tier, tray }: TrayProps) {
           <BatchDates tray={tray} />
         </div>
         <div className="min-w-0 space-y-8">
+          <AirWord tray={tray} dli={dose} />
           <GrowthFigure tray={tray} />
           <SoFar tier={tier} tray={tray} mean={strength?.mean ?? null} />
           <PlanTable tier={tier} tray={tray} light={strength} failed={light === 'failed'} />

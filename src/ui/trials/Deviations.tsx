@@ -3,6 +3,7 @@ import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import type { ArmId, Trial } from '@/core/site/trial/Trial';
 import { newId } from '@/store/names/newId';
+import { CheckField } from '../parts/CheckField';
 import { Button } from '../parts/Button';
 import { dayWords } from '../season/dayWords';
 import { useToday } from '../shell/WorkspaceContext';
@@ -65,15 +66,12 @@ export function Deviations({ trial, onChange }: { trial: Trial; onChange(what: s
         <fieldset className="flex gap-3">
           <legend className="text-sm text-soft">To which arms</legend>
           {trial.arms.map((a) => (
-            <label key={a.id} className="flex min-h-9 items-center gap-1.5 max-md:min-h-11">
-              <input
-                type="checkbox"
-                className="size-5"
-                checked={arms.includes(a.id)}
-                onChange={() => setArms(arms.includes(a.id) ? arms.filter((x) => x !== a.id) : [...arms, a.id])}
-              />{' '}
-              {a.id}
-            </label>
+            <CheckField
+              key={a.id}
+              label={a.id}
+              checked={arms.includes(a.id)}
+              onChange={() => setArms(arms.includes(a.id) ? arms.filter((x) => x !== a.id) : [...arms, a.id])}
+            />
           ))}
         </fieldset>
         <Button disabled={text.trim() === '' || arms.length === 0} onClick={add}>

@@ -5,6 +5,7 @@ import { lightSoFar } from '@/core/plan/trial/lightOfTrial';
 import { doseOf, type TrialPlace } from '@/core/plan/trial/designOf';
 import { ARM_IDS, MOST_TRIAL_TRAYS, type ArmId, type Trial, type TrialTrayRow } from '@/core/site/trial/Trial';
 import { undo } from '@/store/site/siteStore';
+import { CheckField } from '../parts/CheckField';
 import { Button } from '../parts/Button';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { SelectField } from '../parts/SelectField';
@@ -68,19 +69,15 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
                 onChange('name the mix of an arm', { arms: trial.arms.map((a) => (a.id === arm.id ? { ...a, medium } : a)) })
               }
             />
-            <label className="flex min-h-9 items-center gap-1.5 max-md:min-h-11">
-              <input
-                type="checkbox"
-                className="size-5"
-                checked={arm.isMatOn}
-                onChange={() =>
-                  onChange('say whether there is a mat', {
-                    arms: trial.arms.map((a) => (a.id === arm.id ? { ...a, isMatOn: !a.isMatOn } : a)),
-                  })
-                }
-              />{' '}
-              mat
-            </label>
+            <CheckField
+              label="mat"
+              checked={arm.isMatOn}
+              onChange={() =>
+                onChange('say whether there is a mat', {
+                  arms: trial.arms.map((a) => (a.id === arm.id ? { ...a, isMatOn: !a.isMatOn } : a)),
+                })
+              }
+            />
             {trial.trays.every((t) => t.arm !== arm.id || t.trayId === null) && (
               <MaybeNumberField
                 label={`DLI of ${arm.id}`}

@@ -1,4 +1,5 @@
 import { MOL_SECONDS } from '../dose/dli';
+import { AIR_OFF_BY, warmerBy } from '../growth/airFor';
 import type { Cause } from './Cause';
 import type { Circumstances } from './Circumstances';
 
@@ -239,19 +240,17 @@ function spectrum({ light }: Circumstances): Finding {
 }
 
 function warmth({ air, crop: { afterEmergence: likes }, light }: Circumstances): Finding {
-  if (!likes || (air.day === null && air.night === null)) return null;
-  const byDay = air.day === null ? 0 : air.day - likes.day;
-  const byNight = air.night === null ? 0 : air.night - likes.night;
-  const excess = Math.max(byDay, byNight);
+  const excess = likes && warmerBy(air, likes);
+  if (!likes || excess === null) return null;
   const isDim = light.dli !== null && light.dli < light.dliTarget;
-  if (excess < 3) return fact('not-warm', 'plan', { 'too-warm': 0.1, 'mat-left-on': 1 }, air.night, likes.night);
+  if (excess < AIR_OFF_BY) return fact('not-warm', 'plan', { 'too-warm': 0.1, 'mat-left-on': 1 }, air.night, likes.night);
   return fact('warm', 'plan', { 'too-warm': clamp(2 + 1.2 * (excess - 2), 2, 14) * (isDim ? 1.5 : 1), 'dry-air': 1.5, 'too-cold': 0.05, 'cold-roots': 0.2 }, air.night ?? air.day, air.night !== null ? likes.night : likes.day); // prettier-ignore
 }
 
 function cold({ air, crop: { afterEmergence: likes } }: Circumstances): Finding {
   if (!likes || (air.day === null && air.night === null)) return null;
   const lack = Math.max(air.day === null ? 0 : likes.day - air.day, air.night === null ? 0 : likes.night - air.night);
-  if (lack < 3) return fact('not-cold', 'plan', { 'too-cold': 0.08, 'cold-draught': 0.8 }, air.night, likes.night);
+  if (lack < AIR_OFF_BY) return fact('not-cold', 'plan', { 'too-cold': 0.08, 'cold-draught': 0.8 }, air.night, likes.night);
   return fact('cold', 'plan', { 'too-cold': clamp(2 + 1.5 * (lack - 2), 2, 12), 'cold-roots': clamp(lack - 1, 1, 6), 'cold-draught': 2, 'damping-off': 1.5, overwatering: 1.5, 'too-warm': 0.03 }, air.night ?? air.day, air.night !== null ? likes.night : likes.day); // prettier-ignore
 }
 

@@ -78,12 +78,7 @@ export const resultsOf = (stand: BenchStand, answer: BenchAnswer): TrayResult[] 
   );
 
 /** What the trays in question get, all together. */
-export function effectOf(
-  stand: BenchStand,
-  site: Tariff,
-  results: readonly TrayResult[],
-  trayIds: ReadonlySet<string>,
-): Effect {
+export function effectOf(stand: BenchStand, site: Tariff, results: readonly TrayResult[], trayIds: ReadonlySet<string>): Effect {
   const asked = results.filter((f) => trayIds.has(f.trayId));
   const area = asked.reduce((sum, f) => sum + f.area, 0);
   const worst = worstOf(asked);

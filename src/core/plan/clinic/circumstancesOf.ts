@@ -1,3 +1,4 @@
+import { airLately } from '../../site/growth/airLately';
 import { daylightOf } from '../../site/stand/Site';
 import type { ClinicCase } from '../../site/clinic/ClinicCase';
 import { plantAreaOf } from '../../site/stand/footprint';
@@ -9,7 +10,6 @@ import { MOL_SECONDS } from '../../judge/dose/dli';
 import type { TrayLight } from '../../answer/bench/BenchQuestion';
 import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { ageingOf } from '../../site/ownLamps/ageingOf';
-import type { AirSeen } from '../../site/stand/Logged';
 import type { Day } from '../../units/day';
 import type { Dli, Ppfd } from '../../units/quantities';
 
@@ -97,9 +97,8 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
   const since = kase.since ?? kase.opened;
   const lately = batch.log.filter((l) => l.day <= since && l.day > since - LATELY);
   // What was written down lately goes where the person has not said anything in the case itself.
-  const air = batch.log.filter((l) => l.air && l.day <= day && l.day > day - LATELY).map((l) => l.air!);
+  const air = airLately(batch, day);
   const ph = batch.log.filter((l) => l.solution?.ph != null && l.day <= day && l.day > day - AS_IT_WAS).at(-1)?.solution?.ph;
-  const latest = (of: (a: AirSeen) => number | null): number | null => air.map(of).findLast((v) => v !== null) ?? null;
   const fed = batch.log.filter((l) => l.what === 'fed' && l.day <= day).at(-1);
   const ageDays = batch.age ?? null;
   const fan = stand.stand.plugged.some((p) => p.kind === 'fan');
@@ -134,10 +133,10 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
       isBlackout: false,
     },
     air: {
-      day: told.day_C ?? latest((a) => a.high),
-      night: told.night_C ?? latest((a) => a.low),
+      day: told.day_C ?? air.high,
+      night: told.night_C ?? air.low,
       hasFan: told.hasFan ?? (fan ? true : null),
-      humidity: told.humidity_percent ?? latest((a) => a.humidity),
+      humidity: told.humidity_percent ?? air.humidity,
       isDraughty: told.isDraughty ?? null,
     },
     roots: {

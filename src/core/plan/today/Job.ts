@@ -14,6 +14,10 @@ export type JobKind =
   | { readonly kind: 'look-for-seedlings'; readonly batchId: string; readonly from: Day; readonly to: Day; readonly overdue: boolean }
   | { readonly kind: 'cover-off'; readonly batchId: string; readonly trayIds: readonly string[] }
   | { readonly kind: 'mat-off'; readonly pluggedId: string; readonly name: string }
+  /** Some on a mat are up, others are not yet: which come off it. */
+  | { readonly kind: 'mat-part'; readonly name: string; readonly up: readonly string[]; readonly waiting: readonly string[] }
+  /** Seedlings on a stand without a fan. */
+  | { readonly kind: 'brush' }
   | { readonly kind: 'thin'; readonly batchId: string; readonly leaves: Day }
   | { readonly kind: 'feed'; readonly batchId: string; readonly strength: string; readonly last: Day | null }
   | { readonly kind: 'water'; readonly batchId: string; readonly last: Day; readonly everyDays: number }

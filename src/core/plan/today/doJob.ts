@@ -48,6 +48,8 @@ export function doJob({ key, what, tierId }: Job, day: Day, newId: () => string)
       case 'sow':
       case 'harden':
       case 'mat-off':
+      case 'mat-part':
+      case 'brush':
       case 'measure':
       case 'look-again':
       case 'trial':

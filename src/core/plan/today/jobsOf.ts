@@ -26,6 +26,8 @@ const MINUTES: Readonly<Record<JobKind['kind'], number>> = {
   'look-for-seedlings': 1,
   'cover-off': 1,
   'mat-off': 1,
+  'mat-part': 2,
+  brush: 2,
   thin: 10,
   feed: 5,
   water: 5,
@@ -85,6 +87,7 @@ export function jobsOn(site: Site, charts: readonly HangChart[], day: Day, table
       return crop && at && b.sown !== null ? batchJobs(site, b, crop, at, day) : [];
     }),
     ...matJobs(site, places, day, tables),
+    ...brushJobs(site, places, day, tables),
     ...measureJobs(site, day),
     ...safetyJobs(site, day, tables),
     ...rotationJobs(site, day, tables),
@@ -298,26 +301,59 @@ export function dryingRhythm({ log }: Pick<Batch, 'log'>, day: Day): { readonly 
   return { last, everyDays: Math.max(1, Math.round((last - days[0]!) / (days.length - 1))) };
 }
 
-/** A mat that runs while no seed needs it stretches what is up. */
+/** A mat that runs while no seed needs it stretches what is up; where others still wait on it, what is up comes off. */
 function matJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day, tables: Pick<Tables, 'crop'>): Job[] {
   return site.stands.flatMap((stand) => {
     const mats = stand.plugged.filter((p) => p.kind === 'mat');
     if (mats.length === 0) return [];
-    const here = site.batches.filter((b) => places.get(b.id)?.stand.id === stand.id && b.sown !== null);
-    const waits = here.some((b) => {
-      const crop = cropOf(site, b.cropId, tables);
-      const growth = crop && growthOf(b, crop, day);
-      return crop?.heatMat && growth?.expected !== null && growth?.phase !== 'left';
+    const here = site.batches.flatMap((batch) => {
+      const place = places.get(batch.id);
+      const crop = cropOf(site, batch.cropId, tables);
+      const growth = crop && batch.sown !== null && place?.stand.id === stand.id ? growthOf(batch, crop, day) : null;
+      if (!growth || growth.phase === 'left') return [];
+      const waits = (crop?.heatMat ?? false) && growth.expected !== null;
+      return [{ place: place!, batchId: batch.id, waits, isUp: growth.expected === null && growth.age >= 0, age: growth.age }];
     });
-    const anyUp = here.some((b) => {
-      const crop = cropOf(site, b.cropId, tables);
-      return crop && (growthOf(b, crop, day)?.age ?? -1) >= 0;
+    const up = here.filter((h) => h.isUp);
+    const waiting = here.filter((h) => h.waits);
+    if (up.length === 0) return [];
+    if (waiting.length === 0)
+      return mats.map((m) => job(`mat ${m.id}`, day, { kind: 'mat-off', pluggedId: m.id, name: m.name }, { standId: stand.id }));
+    // Which tier a mat lies on is not kept: what has come up lately beside those that wait lay on it with them.
+    return [...new Set(waiting.map((h) => h.place.tierId))].flatMap((tierId) => {
+      const beside = up.filter((h) => h.place.tierId === tierId && h.age <= LATELY_UP);
+      if (beside.length === 0) return [];
+      const { tier } = beside[0]!.place;
+      const what: JobKind = {
+        kind: 'mat-part',
+        name: mats[0]!.name,
+        up: beside.map((h) => h.batchId),
+        waiting: waiting.filter((h) => h.place.tierId === tierId).map((h) => h.batchId),
+      };
+      const at = { standId: stand.id, tierId, tier, trayIds: beside.flatMap((h) => h.place.trayIds) };
+      return [job(`mat part ${tierId} ${what.up.join(' ')}`, day, what, at)];
     });
-    return waits || !anyUp
-      ? []
-      : mats.map((m) => job(`mat ${m.id}`, day, { kind: 'mat-off', pluggedId: m.id, name: m.name }, { standId: stand.id }));
   });
 }
+
+/** So long after it came up a batch may still lie on the mat on which it germinated, days: our choice. */
+const LATELY_UP = 7;
+
+/** On Saturdays it is asked whether anything moves the seedlings: our convention. */
+const isSaturday = (day: Day): boolean => day % 7 === 2; // 1 January 1970 was a Thursday
+
+/** Seedlings whose stems nothing moves: by hand, where no fan is plugged in. */
+const brushJobs = (site: Site, places: ReadonlyMap<string, Standing>, day: Day, tables: Pick<Tables, 'crop'>): Job[] =>
+  site.stands
+    .filter((s) => isSaturday(day) && !s.laidOut && s.plugged.every((p) => p.kind !== 'fan'))
+    .flatMap((stand): Job[] => {
+      const hasSeedlings = site.batches.some((b) => {
+        const crop = cropOf(site, b.cropId, tables);
+        const growth = crop && places.get(b.id)?.stand.id === stand.id && b.sown !== null ? growthOf(b, crop, day) : null;
+        return growth && growth.phase !== 'left' && growth.expected === null && growth.age >= 0 && growth.stage.stage === 'seedling';
+      });
+      return hasSeedlings ? [job(`brush ${stand.id} ${day}`, day, { kind: 'brush' }, { standId: stand.id })] : [];
+    });
 
 /** Stands that were measured once, and long ago. */
 const measureJobs = (site: Site, day: Day): Job[] =>

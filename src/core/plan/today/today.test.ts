@@ -195,3 +195,35 @@ test('a lamp that has lived its rated life comes up once, where it hangs; a youn
   expect(job).toMatchObject({ standId: 'demo-landing', tier: 1, what: { name: 'Landing lamp' } });
   expect(job!.what.kind === 'lamp' && job!.what.output).toBeCloseTo(0.7, 2);
 });
+
+test('of two crops on a mat the one that is up comes off it, and the mat stays for the other; both up, it is unplugged', () => {
+  const [up, waits] = [batchOf(demo, 'tomatillo'), batchOf(demo, 'physalis')];
+  const sown = (isSecondUp: boolean): Site => ({
+    ...demo,
+    stands: demo.stands.map((s) =>
+      s.id === rack.id ? { ...s, plugged: [...s.plugged, { id: 'mat', kind: 'mat', name: 'the mat', power: 18, programmeId: null }] } : s,
+    ),
+    batches: demo.batches.map((b) => {
+      if (b.id !== up.id && b.id !== waits.id)
+        return b.log.length > 0 || b.sown !== null ? { ...b, log: [...b.log, emerged(b.id, Math.max(b.sown ?? 0, TODAY - 30))] } : b;
+      const isUp = b.id === up.id || isSecondUp;
+      return { ...b, sown: TODAY - 9, leaves: null, log: isUp ? [emerged(b.id, TODAY - 2)] : [] };
+    }),
+  });
+  const emerged = (id: string, day: number) => ({ id: `e ${id}`, day, what: 'emerged' as const, height: null, stage: null });
+  const [part, ...more] = jobs(sown(false)).filter((j) => j.what.kind === 'mat-part');
+  expect(more).toEqual([]);
+  expect(part).toMatchObject({ tier: 3, what: { up: [up.id], waiting: [waits.id] } });
+  expect(jobs(sown(false)).some((j) => j.what.kind === 'mat-off')).toBe(false);
+  expect(jobs(sown(true)).some((j) => j.what.kind === 'mat-part')).toBe(false);
+  expect(jobs(sown(true)).filter((j) => j.what.kind === 'mat-off' && j.standId === rack.id)).not.toEqual([]);
+});
+
+test('seedlings without a fan are moved by hand once a week, and never where a fan is plugged in', () => {
+  const still: Site = { ...demo, stands: demo.stands.map((s) => ({ ...s, plugged: s.plugged.filter((p) => p.kind !== 'fan') })) };
+  const asked = (site: Site) =>
+    Array.from({ length: 8 }, (_, i) => jobs(site, TODAY + i).filter((j) => j.what.kind === 'brush' && j.standId === rack.id).length);
+  expect(asked(still)).toEqual([1, 0, 0, 0, 0, 0, 0, 1]);
+  expect(rack.plugged.some((p) => p.kind === 'fan')).toBe(true);
+  expect(asked(demo).every((n) => n === 0)).toBe(true);
+});
