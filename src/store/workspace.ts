@@ -9,6 +9,7 @@ import type { SettingsFor, SettingsQuestion } from '../core/plan/advice/settings
 import type { Treatment } from '../core/judge/clinic/Cause';
 import type { MendQuestion, PlanMend } from '../core/plan/clinic/mendByPlan';
 import type { EqualDose } from '../core/plan/trial/equalDose';
+import type { TrialResult } from '../core/plan/trial/resultOf';
 import type { Trial } from '../core/site/trial/Trial';
 import type { CompareAsked, LampFit } from '../core/plan/buying/compareLamps';
 import type { AdviceQuestion } from '../core/plan/advice/AdviceQuestion';
@@ -98,6 +99,8 @@ export interface Workspace {
   settingsFor(question: SettingsQuestion): Promise<SettingsFor>;
   /** How the arms of a trial come to the same dose. */
   equalDoseOf(trial: Trial): Promise<EqualDose>;
+  /** What a trial shows: exact tests may look at hundreds of thousands of assignments. */
+  resultOfTrial(trial: Trial): Promise<TrialResult>;
   /** Treatments of a tray that are changes of the plan, each worked out. */
   mendsOf(question: MendQuestion, treatments: readonly Treatment[]): Promise<PlanMend[]>;
   /** Lamps made equal in light over a tier. */
@@ -309,6 +312,7 @@ export function createWorkspace(language: string): Workspace {
     lightOfTier: async (stand, tierId) => lane('answers').bench(questionOfStand(stand, 'front', tierId, false)),
     advise: (question, onJudged) => theAdvisor().advise(question, onJudged),
     settingsFor: async (question) => theAdvisor().settings(question),
+    resultOfTrial: async (trial) => theAdvisor().trialResult(trial),
     equalDoseOf: async (trial) => theAdvisor().equalDose(sites.getState().site, trial),
     mendsOf: async (question, treatments) => theAdvisor().mends(question, treatments),
     compareLamps: async (question) => theAdvisor().compareLamps(question),

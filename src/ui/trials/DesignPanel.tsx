@@ -1,4 +1,4 @@
-import { leastPOfTrial, type TrialResult } from '@/core/plan/trial/resultOf';
+import { leastPOfTrial, summariesOf } from '@/core/plan/trial/resultOf';
 import type { TrialPlace } from '@/core/plan/trial/designOf';
 import { leaksOf, type Leak } from '@/core/plan/trial/leaksOf';
 import { scatterWhenSwapped } from '@/core/plan/trial/lightOfTrial';
@@ -15,21 +15,21 @@ const n = (v: number) => String(Number(v.toPrecision(2)));
 interface DesignPanelProps {
   trial: Trial;
   review: DesignReview;
-  result: TrialResult;
   places: ReadonlyMap<string, TrialPlace>;
 }
 
-export function DesignPanel({ trial, review, result, places }: DesignPanelProps) {
+export function DesignPanel({ trial, review, places }: DesignPanelProps) {
   const leaks = leaksOf(trial, places);
   const sizes = trial.arms.map((a) => trial.trays.filter((t) => t.arm === a.id).length);
   const [a, b] = [sizes[0] ?? 0, sizes[1] ?? 0];
   const least = leastPOfTrial(trial);
   // As trays of one arm have scattered here so far.
-  const scatter = result.arms.map((s) => sd(s.trays.map((t) => t.mean))).filter((s): s is number => s !== null && s > 0);
+  const arms = summariesOf(trial);
+  const scatter = arms.map((s) => sd(s.trays.map((t) => t.mean))).filter((s): s is number => s !== null && s > 0);
   const tau = scatter.length > 0 ? Math.sqrt(scatter.reduce((sum, s) => sum + s * s, 0) / scatter.length) : null;
   const mdd = tau !== null && a > 1 && b > 1 ? detectable(a, b, { between: tau, within: 0, plants: 1 }).mdd : null;
   const more = tau !== null && a > 1 && b > 1 ? detectable(a + 1, b + 1, { between: tau, within: 0, plants: 1 }).mdd : null;
-  const level = mean(result.arms.flatMap((s) => s.trays.map((t) => t.mean)).filter((v) => v !== null));
+  const level = mean(arms.flatMap((s) => s.trays.map((t) => t.mean)).filter((v) => v !== null));
   const left = tau !== null && level !== null && trial.rotate_days === null ? scatterWhenSwapped(trial, places, tau, level) : null;
   const swapped = left !== null && mdd !== null ? detectable(a, b, { between: left, within: 0, plants: 1 }).mdd : null;
   return (

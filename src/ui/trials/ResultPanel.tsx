@@ -17,6 +17,7 @@ const METHOD_WORDS: Readonly<Record<TrialResult['method'], string>> = {
 /** What was found, with its interval, and what cannot be said. */
 export function ResultPanel({ trial, result, review }: { trial: Trial; result: TrialResult; review: DesignReview }) {
   const { found, status, naive, method } = result;
+  const drawn = found.find((f) => f.drawn !== null)?.drawn ?? null;
   if (status === 'no_data')
     return (
       <section aria-labelledby="result" className="space-y-2">
@@ -62,7 +63,11 @@ export function ResultPanel({ trial, result, review }: { trial: Trial; result: T
               </tbody>
             </table>
           </div>
-          <p className="text-sm text-soft">{METHOD_WORDS[method]}</p>
+          <p className="text-sm text-soft">
+            {METHOD_WORDS[method]}
+            {drawn !== null &&
+              ` There are too many ways to deal the trays out to look at all: p is by ${drawn.toLocaleString('en-GB')} of them, drawn by chance (Phipson & Smyth 2010).`}
+          </p>
           {naive && (
             <details>
               <summary className="min-h-9 font-semibold">The wrong analysis, plant by plant</summary>

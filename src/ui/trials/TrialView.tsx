@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import { designOf } from '@/core/plan/trial/designOf';
-import { resultOf } from '@/core/plan/trial/resultOf';
+import { useTrialResult } from './useTrialResult';
 import { changeTrial, dropTrial } from '@/core/site/stand/changeTrials';
 import type { Trial } from '@/core/site/trial/Trial';
 import { reviewDesign } from '@/core/judge/trial/reviewDesign';
@@ -46,7 +46,7 @@ function OfTrial({ trial }: { trial: Trial }) {
   const router = useRouter();
   const places = useTrialPlaces(trial);
   const review = useMemo(() => reviewDesign(designOf(trial, places)), [trial, places]);
-  const result = useMemo(() => resultOf(trial), [trial]);
+  const result = useTrialResult(trial);
   const change = (what: string, how: Partial<Trial>) =>
     changeSite(
       sites,
@@ -82,9 +82,19 @@ function OfTrial({ trial }: { trial: Trial }) {
       <QuestionFields trial={trial} isFixed={hasStarted} onChange={change} />
       <div className="grid grid-cols-1 gap-x-10 gap-y-7 lg:grid-cols-[minmax(0,1fr)_22rem]">
         <TrialTrays trial={trial} places={places} onChange={change} />
-        <DesignPanel trial={trial} review={review} result={result} places={places} />
+        <DesignPanel trial={trial} review={review} places={places} />
       </div>
-      <ResultPanel trial={trial} result={result} review={review} />
+      {result === 'failed' ? (
+        <p role="alert" className="text-copper">
+          The result could not be worked out. Reload the page to try again.
+        </p>
+      ) : result ? (
+        <ResultPanel trial={trial} result={result} review={review} />
+      ) : (
+        <p role="status" className="text-soft">
+          Comparing the trays…
+        </p>
+      )}
       <MorePanel trial={trial} places={places} />
       <Deviations trial={trial} onChange={change} />
       <footer className="flex flex-wrap gap-2 border-t border-line pt-4 print:hidden">

@@ -3,6 +3,7 @@ import type { AdviceQuestion } from '../../core/plan/advice/AdviceQuestion';
 import type { MendQuestion, PlanMend } from '../../core/plan/clinic/mendByPlan';
 import type { Treatment } from '../../core/judge/clinic/Cause';
 import type { EqualDose } from '../../core/plan/trial/equalDose';
+import type { TrialResult } from '../../core/plan/trial/resultOf';
 import type { Site } from '../../core/site/stand/Site';
 import type { Trial } from '../../core/site/trial/Trial';
 import type { CompareAsked, LampFit } from '../../core/plan/buying/compareLamps';
@@ -14,5 +15,7 @@ export interface AdviceApi {
   settings(question: SettingsQuestion): SettingsFor;
   compareLamps(question: CompareAsked): LampFit[];
   equalDose(site: Site, trial: Trial): EqualDose;
+  /** What a trial shows, with its exact or drawn tests. */
+  trialResult(trial: Trial): TrialResult;
   mends(question: MendQuestion, treatments: readonly Treatment[]): PlanMend[];
 }

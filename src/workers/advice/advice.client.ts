@@ -4,6 +4,7 @@ import type { AdviceQuestion } from '../../core/plan/advice/AdviceQuestion';
 import type { MendQuestion, PlanMend } from '../../core/plan/clinic/mendByPlan';
 import type { Treatment } from '../../core/judge/clinic/Cause';
 import type { EqualDose } from '../../core/plan/trial/equalDose';
+import type { TrialResult } from '../../core/plan/trial/resultOf';
 import type { Site } from '../../core/site/stand/Site';
 import type { Trial } from '../../core/site/trial/Trial';
 import type { CompareAsked, LampFit } from '../../core/plan/buying/compareLamps';
@@ -24,6 +25,7 @@ export interface AdviceWorker {
   settings(question: SettingsQuestion): Promise<SettingsFor>;
   compareLamps(question: CompareAsked): Promise<LampFit[]>;
   equalDose(site: Site, trial: Trial): Promise<EqualDose>;
+  trialResult(trial: Trial): Promise<TrialResult>;
   mends(question: MendQuestion, treatments: readonly Treatment[]): Promise<PlanMend[]>;
   stop(): void;
 }
@@ -50,6 +52,7 @@ export function startAdviceWorker(): AdviceWorker {
     settings: (question) => ask((w) => w.settings(question)),
     compareLamps: (question) => ask((w) => w.compareLamps(question)),
     equalDose: (site, trial) => ask((w) => w.equalDose(site, trial)),
+    trialResult: (trial) => ask((w) => w.trialResult(trial)),
     mends: (question, treatments) => ask((w) => w.mends(question, treatments)),
     stop,
   };
@@ -77,6 +80,7 @@ function startOnce(): AdviceWorker {
     settings: (question) => ask(() => remote.settings(question)),
     compareLamps: (question) => ask(() => remote.compareLamps(question)),
     equalDose: (site, trial) => ask<EqualDose>(() => remote.equalDose(site, trial)),
+    trialResult: (trial) => ask<TrialResult>(() => remote.trialResult(trial)),
     mends: (question, treatments) => ask(() => remote.mends(question, treatments)),
     stop,
   };

@@ -4,6 +4,7 @@ import { advise } from '../../core/plan/advice/advise';
 import { compareLamps } from '../../core/plan/buying/compareLamps';
 import { mendsByPlan } from '../../core/plan/clinic/mendByPlan';
 import { equalDose } from '../../core/plan/trial/equalDose';
+import { resultOf } from '../../core/plan/trial/resultOf';
 import { tables } from '../../core/things/tables/libraryTables';
 import { settingsFor } from '../../core/plan/advice/settingsFor';
 import type { AdviceApi } from './advice.api';
@@ -14,6 +15,7 @@ const api: AdviceApi = {
   compareLamps: (question) => compareLamps(question, tables),
   mends: mendsByPlan,
   equalDose: (site, trial) => equalDose(site, trial, tables),
+  trialResult: resultOf,
 };
 expose(api);
 holdLife(self);

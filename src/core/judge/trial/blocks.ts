@@ -39,8 +39,14 @@ export function comparePairs(pairs: readonly { readonly a: Maybe; readonly b: Ma
   };
 }
 
-/** Several trays of each arm to a block: differences within blocks, weighted. Cochran & Cox 1957. */
-export function compareBlocks(given: readonly { readonly a: readonly number[]; readonly b: readonly number[] }[]) {
+/** The trays of two arms in a block. */
+export interface Block {
+  readonly a: readonly number[];
+  readonly b: readonly number[];
+}
+
+/** Several trays of each arm to a block: differences within blocks, weighted. Cochran & Cox 1957. @param exactly  false: without the exact test */
+export function compareBlocks(given: readonly Block[], exactly = true) {
   const blocks = given.filter(({ a, b }) => a.length > 0 && b.length > 0);
   if (blocks.length === 0)
     return { blocksUsed: 0, diff: null, df: null, permCount: null, permP: null, permPMin: null, se: null, tLo: null, tHi: null, tP: null };
@@ -57,15 +63,15 @@ export function compareBlocks(given: readonly { readonly a: readonly number[]; r
   );
   const se = df > 0 && sse > 0 ? Math.sqrt(sse / df / weight) : null;
   const t = se === null ? null : intervalOf(diff, se, df);
-  const deal = dealWithin(blocks);
+  const count = blocks.reduce((n, { a, b }) => n * assignments([a.length, b.length]), 1);
   const isMirrored = blocks.every(({ a, b }) => a.length === b.length);
   return {
     blocksUsed: blocks.length,
     diff,
     df,
-    permCount: deal.count,
-    permP: deal.p,
-    permPMin: (isMirrored ? 2 : 1) / deal.count,
+    permCount: count,
+    permP: exactly ? dealWithin(blocks).p : null,
+    permPMin: (isMirrored ? 2 : 1) / count,
     se,
     tLo: t?.lo ?? null,
     tHi: t?.hi ?? null,

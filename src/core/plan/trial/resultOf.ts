@@ -1,13 +1,14 @@
 import type { Trial } from '../../site/trial/Trial';
-import { compareBlocks, comparePairs } from '../../judge/trial/blocks';
-import { compareTrayShares } from '../../judge/trial/counts';
+import { compareBlocks } from '../../judge/trial/blocks';
 import { assignments } from '../../judge/trial/exact';
 import { welch } from '../../judge/trial/welch';
 import { leastPOf } from '../../judge/trial/power';
-import { compareManyArms } from '../../judge/trial/manyArms';
-import { comparePlants, compareTwoArms, farOff, likenessWithin, trayMeans, type TrialArm } from '../../judge/trial/twoArms';
+import { holm } from '../../judge/trial/manyArms';
+import { mean } from '../../judge/trial/moments';
+import { drawnP, DRAWS } from '../../judge/trial/sampled';
+import { comparePlants, compareTwoArms, leastP, farOff, likenessWithin, trayMeans, type TrialArm } from '../../judge/trial/twoArms';
 
-/** More assignments than this are not dealt out one by one. */
+/** More assignments than this are not dealt out one by one: some of them are drawn by chance. */
 export const MOST_ASSIGNMENTS = 200_000;
 
 export interface ArmSummary {
@@ -23,8 +24,10 @@ export interface Found {
   readonly diff: number | null;
   readonly lo: number | null;
   readonly hi: number | null;
-  /** Exact, over all ways in which chance could have dealt; null where there are too many, or too few. */
+  /** Over all ways in which chance could have dealt, or over so many as were drawn; null where there are too few trays. */
   readonly p: number | null;
+  /** How many ways were drawn by chance, where there are too many to look at all; null: all were looked at. */
+  readonly drawn: number | null;
   /** No smaller p can come out with so few trays. */
   readonly leastP: number | null;
 }
@@ -52,14 +55,10 @@ function armsOf(trial: Trial): TrialArm[] {
   }));
 }
 
-/**
- * What a trial shows: trays are the units. Where every block holds one tray of each arm, they are compared as pairs; where blocks hold
- * several, within blocks; else over all.
- */
-export function resultOf(trial: Trial): TrialResult {
-  const arms = armsOf(trial);
+/** The trays of each arm with their means. */
+export function summariesOf(trial: Trial): ArmSummary[] {
   const block = new Map(trial.trays.map((t) => [t.code, t.block]));
-  const summaries = arms.map((arm, i): ArmSummary => {
+  return armsOf(trial).map((arm, i): ArmSummary => {
     const trays = trayMeans(arm).map((t) => ({ code: t.id, block: block.get(t.id) ?? '', mean: t.mean, values: t.values }));
     return {
       id: arm.id,
@@ -68,6 +67,15 @@ export function resultOf(trial: Trial): TrialResult {
       trays,
     };
   });
+}
+
+/**
+ * What a trial shows: trays are the units. Where every block holds one tray of each arm, they are compared as pairs; where blocks hold
+ * several, within blocks; else over all.
+ */
+export function resultOf(trial: Trial): TrialResult {
+  const arms = armsOf(trial);
+  const summaries = summariesOf(trial);
   const missing = trial.trays.reduce((n, t) => n + t.values.filter((v) => v === null).length, 0);
   const plants = arms.some((a) => a.trays.some((t) => t.values.length > 1));
   const base = {
@@ -78,12 +86,9 @@ export function resultOf(trial: Trial): TrialResult {
   };
   if (arms.length > 2) {
     const sizes = summaries.map((s) => s.trays.length);
-    const isSmall = sizes.every((n) => n > 0) && assignments(sizes) <= MOST_ASSIGNMENTS;
-    const many = isSmall ? compareManyArms(arms) : null;
-    const found = summaries.slice(1).map((s, i): Found => {
-      const two = twoOf([arms[0]!, arms[i + 1]!]);
-      return { arm: s.id, diff: two.diff, lo: two.lo, hi: two.hi, p: many?.pairPermPHolm[i] ?? null, leastP: two.leastP };
-    });
+    const twos = arms.slice(1).map((arm) => twoOf([arms[0]!, arm]));
+    const adjusted = holm(twos.map((t) => t.p));
+    const found = twos.map((two, i): Found => ({ arm: summaries[i + 1]!.id, ...two, p: adjusted[i]! }));
     return { ...base, method: 'many', found, status: statusOf(sizes, Math.min(...found.map((f) => f.leastP ?? 1))), naive: null };
   }
   const two = [arms[0]!, arms[1]!] as const;
@@ -100,22 +105,25 @@ export function resultOf(trial: Trial): TrialResult {
     blocks.length > 1 &&
     within.every((w) => w.a.length > 0 && w.b.length > 0) &&
     summaries.every((s) => s.trays.every((t) => t.block !== ''));
-  if (isBlocked && within.every((w) => w.a.length === 1 && w.b.length === 1) && within.length <= 17) {
-    const p = comparePairs(within.map((w) => ({ a: w.a[0]!, b: w.b[0]! })));
+  if (isBlocked) {
+    const isPaired = within.every((w) => w.a.length === 1 && w.b.length === 1);
+    const count = within.reduce((n, w) => n * assignments([w.a.length, w.b.length]), 1);
+    const isFew = count <= MOST_ASSIGNMENTS;
+    const w = compareBlocks(within, isFew);
     return {
       ...base,
-      method: 'pairs',
-      found: [{ arm: 'B', diff: p.diff, lo: p.tLo, hi: p.tHi, p: p.permP, leastP: p.permPMin }],
-      status: statusOf(sizes, p.permPMin ?? 1),
-      naive: wrong,
-    };
-  }
-  if (isBlocked && within.reduce((n, w) => n * assignments([w.a.length, w.b.length]), 1) <= MOST_ASSIGNMENTS) {
-    const w = compareBlocks(within);
-    return {
-      ...base,
-      method: 'blocks',
-      found: [{ arm: 'B', diff: w.diff, lo: w.tLo, hi: w.tHi, p: w.permP, leastP: w.permPMin }],
+      method: isPaired ? 'pairs' : 'blocks',
+      found: [
+        {
+          arm: 'B',
+          diff: w.diff,
+          lo: w.tLo,
+          hi: w.tHi,
+          p: isFew ? w.permP : drawnP(within),
+          drawn: isFew ? null : DRAWS,
+          leastP: w.permPMin,
+        },
+      ],
       status: statusOf(sizes, w.permPMin ?? 1),
       naive: wrong,
     };
@@ -136,34 +144,29 @@ export function leastPOfTrial({ trays, arms }: Pick<Trial, 'trays' | 'arms'>): n
   return leastPOf(isBlocked ? { kind: 'blocked', blocks } : { kind: 'unblocked', trays: [count(trays, a), count(trays, b)] }).permPMin;
 }
 
-/** Two arms over all their trays; of too many assignments no p is worked out, the interval stands. */
+/** Two arms over all their trays. */
 function twoOf(arms: readonly [TrialArm, TrialArm]): Omit<Found, 'arm'> {
-  const sizes = arms.map((a) => trayMeans(a).length);
-  if (sizes.some((n) => n === 0)) return { diff: null, lo: null, hi: null, p: null, leastP: null };
-  if (assignments(sizes) > MOST_ASSIGNMENTS) {
-    const [a, b] = arms.map((x) => trayMeans(x).map((t) => t.mean)) as [number[], number[]];
+  const [a, b] = arms.map((x) => trayMeans(x).map((t) => t.mean)) as [number[], number[]];
+  if (a.length === 0 || b.length === 0) return { diff: null, lo: null, hi: null, p: null, drawn: null, leastP: null };
+  if (assignments([a.length, b.length]) > MOST_ASSIGNMENTS) {
     const w = welch(a, b);
-    const mean = (v: readonly number[]) => v.reduce((x, y) => x + y, 0) / v.length;
-    return { diff: mean(b) - mean(a), lo: w?.lo ?? null, hi: w?.hi ?? null, p: null, leastP: 1 / assignments(sizes) };
+    const diff = mean(b)! - mean(a)!;
+    return { diff, lo: w?.lo ?? null, hi: w?.hi ?? null, p: drawnP([{ a, b }]), drawn: DRAWS, leastP: leastP(a.length, b.length) };
   }
   const t = compareTwoArms(arms);
-  return { diff: t.diff, lo: t.welchLo, hi: t.welchHi, p: t.permP, leastP: t.permPMin };
+  return { diff: t.diff, lo: t.welchLo, hi: t.welchHi, p: t.permP, drawn: null, leastP: t.permPMin };
 }
 
+/** Shares of what was sown, tray by tray. */
 function sharesOf(trial: Trial, sizes: readonly number[]): Pick<TrialResult, 'found' | 'status'> {
-  const counted = trial.arms.slice(0, 2).map((a) => ({
-    id: a.id,
+  const counted = trial.arms.slice(0, 2).map((arm) => ({
+    id: arm.id,
     trays: trial.trays
-      .filter((t) => t.arm === a.id && t.sown !== null && t.values[0] != null)
-      .map((t) => ({ id: t.code, x: Math.min(t.sown!, Math.max(0, Math.round(t.values[0]!))), n: t.sown! })),
+      .filter((t) => t.arm === arm.id && t.sown !== null && t.values[0] != null)
+      .map((t) => ({ id: t.code, values: [Math.min(t.sown!, Math.max(0, Math.round(t.values[0]!))) / t.sown!] })),
   }));
-  if (counted.some((a) => a.trays.length === 0) || assignments(counted.map((a) => a.trays.length)) > MOST_ASSIGNMENTS)
-    return { found: [{ arm: 'B', diff: null, lo: null, hi: null, p: null, leastP: null }], status: 'no_data' };
-  const s = compareTrayShares([counted[0]!, counted[1]!]);
-  return {
-    found: [{ arm: 'B', diff: s.diff, lo: s.welchLo, hi: s.welchHi, p: s.permP, leastP: s.permPMin }],
-    status: statusOf(sizes, s.permPMin ?? 1),
-  };
+  const two = twoOf([counted[0]!, counted[1]!]);
+  return { found: [{ arm: 'B', ...two }], status: two.diff === null ? 'no_data' : statusOf(sizes, two.leastP ?? 1) };
 }
 
 function statusOf(sizes: readonly number[], leastP: number): TrialResult['status'] {

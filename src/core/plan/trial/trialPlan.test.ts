@@ -101,6 +101,36 @@ test('with one tray to an arm there is no test; with three a side none can come 
   expect(of(4)).toMatchObject({ status: 'ok' });
   expect(of(4).found[0]!.p).toBeCloseTo(2 / 70, 9);
   expect(of(0).status).toBe('no_data');
-  // So many that dealing them out would take for ever: the interval stands, and no p is made up.
-  expect(of(25).found[0]).toMatchObject({ p: null, diff: 10 });
+});
+
+test('of more trays than can be dealt out one by one p is drawn, and that is said; pairs stay pairs and shares stay shares', () => {
+  const wide = {
+    ...TRIAL,
+    trays: Array.from({ length: 25 }, (_, i) => [tray(`A${i}`, 'A', [10 + i]), tray(`B${i}`, 'B', [20 + i])]).flat(),
+  };
+  const [over] = resultOf(wide).found;
+  expect(over).toMatchObject({ diff: 10, drawn: 100_000 });
+  expect(over!.p).toBeGreaterThan(0);
+  expect(over!.p).toBeLessThan(0.001);
+  // A small difference that is the same in every pair: clear within pairs, lost between them.
+  const near = (block: (i: number) => string): Trial => ({
+    ...TRIAL,
+    trays: Array.from({ length: 20 }, (_, i) => [
+      tray(`A${i}`, 'A', [10 + 3 * i], block(i)),
+      tray(`B${i}`, 'B', [11 + 3 * i], block(i)),
+    ]).flat(),
+  });
+  const paired = resultOf(near((i) => `shelf ${i}`));
+  expect(paired).toMatchObject({ method: 'pairs', found: [{ diff: 1, drawn: 100_000 }] });
+  expect(paired.found[0]!.p).toBeLessThan(0.001);
+  expect(resultOf(near(() => '')).found[0]!.p).toBeGreaterThan(0.5);
+  const counted = (arm: 'A' | 'B', up: number, i: number) => ({ ...tray(`${arm}${i}`, arm, [up]), sown: 20 });
+  const shares = resultOf({
+    ...TRIAL,
+    outcome: { ...TRIAL.outcome, kind: 'counted' },
+    trays: Array.from({ length: 14 }, (_, i) => [counted('A', 10 + (i % 3), i), counted('B', 16 + (i % 3), i)]).flat(),
+  });
+  expect(shares).toMatchObject({ method: 'shares', status: 'ok', found: [{ diff: expect.closeTo(0.3, 9), drawn: 100_000 }] });
+  // Few enough: all are looked at.
+  expect(resultOf({ ...wide, trays: wide.trays.slice(0, 16) }).found[0]!.drawn).toBeNull();
 });
