@@ -6,6 +6,7 @@ import { comparePairedScores, triangle } from '@/core/judge/trial/taste';
 import type { Trial } from '@/core/site/trial/Trial';
 import { NumberField } from '../parts/NumberField';
 import { useToday } from '../shell/WorkspaceContext';
+import { readScores } from './readScores';
 
 const n = (v: number | null | undefined) => (v === null || v === undefined ? '–' : String(Number(v.toPrecision(3))));
 const interval = (lo: number | null | undefined, hi: number | null | undefined) =>
@@ -104,23 +105,16 @@ function Triangle() {
 /** Scores of tasters who tried both arms, as pairs of numbers. */
 function PairedScores() {
   const [text, setText] = useState('');
-  const pairs = text
-    .split('\n')
-    .map((line) =>
-      line
-        .trim()
-        .split(/[\s;]+/)
-        .map((v) => Number(v.replace(',', '.'))),
-    )
-    .filter((p) => p.length === 2 && p.every(Number.isFinite));
-  const result = comparePairedScores(pairs.map(([a, b]) => ({ a: [a!], b: [b!] })));
-  const lines = text.split('\n').filter((l) => l.trim() !== '').length;
+  const read = readScores(text);
+  const pairs = read.filter((scores) => scores !== null);
+  const left = read.length - pairs.length;
+  const result = comparePairedScores(pairs);
   return (
     <details className="print:hidden">
       <summary className="min-h-9 cursor-pointer font-semibold max-md:min-h-11">Blind scores of tasters who tried both</summary>
       <div className="space-y-2 pt-1">
         <label className="block text-sm text-soft">
-          One taster a line: score of the first arm, score of the second
+          One taster a line: score of the first arm, score of the second. Several of each: 6 7 / 8 8
           <textarea
             className="mt-0.5 block min-h-24 w-full max-w-sm rounded-md border border-line bg-sheet px-2 py-1.5 text-base text-ink"
             value={text}
@@ -128,14 +122,14 @@ function PairedScores() {
             onChange={(e) => setText(e.target.value)}
           />
         </label>
-        {lines > pairs.length && (
+        {left > 0 && (
           <p className="text-copper">
-            {lines - pairs.length} {lines - pairs.length === 1 ? 'line is' : 'lines are'} not two numbers and left out.
+            {left} {left === 1 ? 'line is' : 'lines are'} left out: type two numbers, or a stroke between several.
           </p>
         )}
         <p aria-live="polite">
           {pairs.length === 0
-            ? 'Type the scores; several of one taster are averaged first.'
+            ? 'Type the scores. Several of one taster are averaged first.'
             : `${result.nUsed} tasters: ${result.nPos} gave the second more, ${result.nNeg} less, ${result.nZero} the same. Mean difference ${n(result.meanDiff)}; exact p ${n(result.permP)} (signs alone ${n(result.signP)}).`}
         </p>
       </div>

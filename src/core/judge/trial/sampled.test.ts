@@ -1,6 +1,7 @@
 import { mulberry } from '../../units/mulberry';
 import { dealTwo, dealWithin, flipSigns } from './exact';
 import { drawnP } from './sampled';
+import { comparePairedScores } from './taste';
 
 const random = mulberry(4);
 const values = (n: number, more = 0) => Array.from({ length: n }, () => more + random() + random());
@@ -27,4 +28,13 @@ test('a drawn p is never nought, never too small for its draws, and the same aga
   expect(p).toBeGreaterThanOrEqual(1 / 1001);
   expect(drawnP(apart, 1000)).toBe(p);
   expect(drawnP([{ a: [1, 1, 1], b: [1, 1, 1] }], 500)).toBe(1);
+});
+
+test('scores of many tasters are compared at once, by drawn turns of signs', () => {
+  const tasters = Array.from({ length: 40 }, (_, i) => ({ a: [5], b: i % 4 === 0 ? [4] : [6] }));
+  const { permP, permCount, nPos } = comparePairedScores(tasters);
+  expect([permCount, nPos]).toEqual([2 ** 40, 30]);
+  // The sign test of 30 of 40 gives 0.0022.
+  expect(permP).toBeGreaterThan(0.001);
+  expect(permP).toBeLessThan(0.004);
 });

@@ -1,6 +1,10 @@
 import { betaQuantile, binomial } from './distributions';
 import { eachSum, flipSigns } from './exact';
 import { mean, median, sum } from './moments';
+import { drawnP } from './sampled';
+
+/** All turns of so many signs are looked at: 131,072 of them. */
+const MOST_TURNED = 17;
 
 /** Each taster scores both; several scores of one are averaged first, as the taster is the unit. Dixon & Mood 1946; Lehmann 1975. */
 export function comparePairedScores(tasters: readonly { readonly a: readonly number[]; readonly b: readonly number[] }[]) {
@@ -11,7 +15,8 @@ export function comparePairedScores(tasters: readonly { readonly a: readonly num
   const neg = d.length - pos - zero;
   const n = pos + neg;
   const tail = sum(Array.from({ length: Math.min(pos, neg) + 1 }, (_, k) => binomial(k, n, 0.5)));
-  const deal = d.length > 0 ? flipSigns(d) : null;
+  // Of many tasters the turns of signs are too many to look at all: some are drawn.
+  const p = d.length === 0 ? null : d.length <= MOST_TURNED ? flipSigns(d).p : drawnP(d.map((x) => ({ a: [0], b: [x] })));
   return {
     nUsed: d.length,
     nPos: pos,
@@ -20,8 +25,8 @@ export function comparePairedScores(tasters: readonly { readonly a: readonly num
     signP: n === 0 ? null : Math.min(1, 2 * tail),
     meanDiff: mean(d),
     medianDiff: median(d),
-    permCount: deal?.count ?? null,
-    permP: deal?.p ?? null,
+    permCount: d.length === 0 ? null : 2 ** d.length,
+    permP: p,
     superiority: d.length === 0 ? null : (pos + zero / 2) / d.length,
   };
 }
