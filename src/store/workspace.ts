@@ -26,7 +26,8 @@ import type { SetUp } from '../core/answer/stand/setUp';
 import { startLightPool, type Lane } from '../workers/light/light.pool';
 import { createBenchLightStore, createBenchLookStore, type BenchLightStore, type BenchLookStore } from './bench/benchStore';
 import { followBench } from './bench/followBench';
-import { startChartWorker, type ChartWorker } from '../workers/chart/chart.client';
+import type { ChartWorker } from '../workers/chart/chart.client';
+import { startChartPool } from '../workers/chart/chart.pool';
 import type { SunRecall } from '../core/answer/daylight/litByWindow';
 import { countBurned } from '../core/site/ownLamps/hangingOf';
 import { asOf } from '../core/answer/stand/asOf';
@@ -156,7 +157,7 @@ export function createWorkspace(language: string): Workspace {
   let charter: ChartWorker | null = null;
   const theCharter = (): ChartWorker => {
     if (!lanes) throw new Error('not open yet');
-    return (charter ??= startChartWorker());
+    return (charter ??= startChartPool());
   };
   let reader: ReadingsWorker | null = null;
   const theReader = (): ReadingsWorker => {

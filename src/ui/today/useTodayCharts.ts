@@ -18,7 +18,10 @@ const known = new WeakMap<BenchStand, { readonly of: readonly unknown[]; readonl
 /** A change is waited for this long to be followed by another, ms. */
 const REST_MS = 250;
 
-/** Light and chart of every stand, one after the other; what is done is there at once. */
+/** The first stand of a walk is often the largest: another is worked out beside it. */
+const AT_A_TIME = 2;
+
+/** Light and chart of every stand; what is done is there at once. */
 export function useTodayCharts(): { stands: readonly StandToday[]; left: number; failed: boolean } {
   const { lightOfStand, chartOf } = useWorkspace();
   const site = useSite((s) => s.site);
@@ -43,8 +46,9 @@ export function useTodayCharts(): { stands: readonly StandToday[]; left: number;
   );
   useEffect(() => {
     let stopped = false;
+    const open = [...benches];
     async function work() {
-      for (const bench of benches) {
+      for (let bench = open.shift(); bench; bench = open.shift()) {
         if (stopped) return;
         if (known.get(bench)?.of.every((c, i) => c === of[i])) continue;
         const light = await lightOfStand(bench);
@@ -55,7 +59,7 @@ export function useTodayCharts(): { stands: readonly StandToday[]; left: number;
       }
     }
     const waiting = setTimeout(() => {
-      work().then(
+      Promise.all(Array.from({ length: AT_A_TIME }, work)).then(
         () => !stopped && setFailed(false),
         () => !stopped && setFailed(true),
       );
