@@ -71,6 +71,11 @@ test.describe('money and safety of the demo', () => {
     await expect(page.getByText(/^£33\.\d\d a year at 16 h/)).toBeVisible();
     const { violations } = await axe(page, 'light').analyze();
     expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+    // The month of a stand costs the same on the list of stands, cheap hours and all.
+    const month = (await stand.getByRole('row').first().getByRole('cell').nth(4).textContent())!.trim();
+    expect(month).toMatch(/^£\d+\.\d\d$/);
+    await page.goto('/stands');
+    await expect(page.getByRole('button', { name: /^Map-room rack/ })).toContainText(`${month} a month`);
   });
 
   test('a caution is ticked with its day, stays ticked over a reload, and is asked again when something is plugged in', async ({

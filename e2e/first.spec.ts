@@ -58,3 +58,29 @@ test('I have a sick plant: the way ends at its case in the clinic', async ({ pag
   await expect(page).toHaveURL(/\/clinic\//);
   await expect(page.getByRole('heading', { name: 'What is wrong?' })).toBeVisible();
 });
+
+test.describe('with stands of one’s own', () => {
+  test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}` });
+
+  test('a plant that stands nowhere yet is set up from the clinic, and its case begins', async ({ page }) => {
+    await page.goto('/clinic');
+    await page.getByRole('button', { name: 'A plant that is not here' }).tap();
+    await expect(page).toHaveURL(/\/check$/);
+    const bar = page.getByRole('region', { name: steps });
+    await bar.getByRole('button', { name: 'Choose the plants' }).tap();
+    await page.getByRole('dialog').getByRole('combobox').first().fill('basil');
+    await page.keyboard.press('Enter');
+    await page.getByRole('dialog').getByRole('button', { name: 'Done' }).tap();
+    for (const step of ['Choose the tray or pot', 'Choose your lamp']) {
+      await bar.getByRole('button', { name: step }).tap();
+      await page.getByRole('dialog').getByRole('button', { name: 'Done' }).tap();
+    }
+    await bar.getByRole('button', { name: 'Show what is wrong' }).tap();
+    await expect(page).toHaveURL(/\/clinic\/.+/);
+    await expect(page.getByRole('heading', { level: 1 })).toContainText(/Basil|What is wrong/);
+    // The steps are over, and do not come back by themselves.
+    await page.goto('/check');
+    await expect(page.getByRole('button', { name: /^Crop: Basil/ })).toBeVisible();
+    await expect(bar).toHaveCount(0);
+  });
+});

@@ -81,6 +81,21 @@ test('what is seen of a tray is written with one press and a few words, dated ba
   await expect(page.getByRole('list', { name: 'Entries' })).not.toContainText('Lower leaves pale');
 });
 
+test('air written down for a whole stand is told on each of its trays with what it does to the stems', async ({ page }) => {
+  await page.goto('/today/journal');
+  await page.getByRole('link', { name: 'Sage' }).first().tap();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Sage');
+  await page.locator('summary', { hasText: 'Temperature, humidity' }).tap();
+  await page.getByRole('textbox', { name: 'lowest' }).fill('25');
+  await page.getByRole('textbox', { name: 'highest' }).fill('27');
+  await page.getByRole('checkbox', { name: /the same for all on Map-room rack/ }).check();
+  await page.getByRole('button', { name: 'Add air' }).tap();
+  await expect(page.getByTestId('air-word')).toContainText('Nights of 25 °C are warm for sage');
+  await page.goto('/today/journal');
+  await page.getByRole('link', { name: 'Parsley' }).first().tap();
+  await expect(page.getByTestId('air-word')).toContainText('are warm for parsley');
+});
+
 test('a label is scanned: a picture of its code leads to its tray; other codes and other pictures are refused in words', async ({
   page,
 }) => {

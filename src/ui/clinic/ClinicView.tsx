@@ -71,7 +71,7 @@ export function ClinicView() {
   return (
     <div className="mx-auto w-full max-w-5xl space-y-6 px-4 py-5 md:px-6">
       <header className="flex flex-wrap items-start gap-3">
-        <div className="min-w-0 flex-1">
+        <div className="min-w-52 flex-1">
           <h1 className="text-2xl font-semibold">What is wrong?</h1>
           <p className="text-soft">
             Choose the plants that look wrong. You mark where it is worst and what you see; the plan adds what it knows of their light,
