@@ -149,6 +149,14 @@ test('a rack is built and worked by keyboard alone', async ({ page }) => {
   await expect(lampOn(page, 3)).toHaveCount(0);
   await page.keyboard.press('Control+z');
   await expect(lampOn(page, 3)).toBeVisible();
+  // Going past a thing changes nothing; Enter chooses it, and once more leads to its panel.
+  await page.keyboard.press('Escape');
+  await trayOn(page, 1).focus();
+  await expect(trayOn(page, 1)).toHaveAttribute('aria-pressed', 'false');
+  await page.keyboard.press('Enter');
+  await expect(trayOn(page, 1)).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'The chosen tray' }).locator(':focus')).toHaveCount(1);
   // A tray is lifted onto a riser.
   await trayOn(page, 1).focus();
   await page.keyboard.press('ArrowUp');

@@ -14,7 +14,7 @@ import { tierAt, type BenchFrame, type View } from './benchFrame';
 import { hangWords, riserWords, stepWords, trayName } from './benchWords';
 import { useBenchLook } from './useBench';
 import { useDrag } from './useDrag';
-import type { Hands } from './useHands';
+import { takeUp, type Hands } from './useHands';
 
 /** What a hand has taken up: where everything was. */
 interface Held {
@@ -147,11 +147,11 @@ export function ThingHandles({ stand, frame, hands }: { stand: BenchStand; frame
     'aria-label': label,
     ...drag,
     onClick: (e: React.MouseEvent) => e.stopPropagation(),
-    onFocus: (e: React.FocusEvent) => {
-      if (!e.currentTarget.matches(':focus-visible') || chosen.includes(id)) return;
-      const tier = stand.tiers.find((t) => t.tier.fittings.some((f) => f.id === id));
-      hands.choose((tier && rowWith(tier, id, frame.view)) ?? [id]);
-    },
+    onKeyDown: (e: React.KeyboardEvent) =>
+      takeUp(e, chosen.includes(id), () => {
+        const tier = stand.tiers.find((t) => t.tier.fittings.some((f) => f.id === id));
+        hands.choose((tier && rowWith(tier, id, frame.view)) ?? [id]);
+      }),
   });
 
   return (

@@ -18,7 +18,7 @@ import { MapNumber, Spot } from './MapMarks';
 import { TierOutlines } from './TierOutlines';
 import { useBenchLook } from './useBench';
 import { useDrag } from './useDrag';
-import { pressed, type Hands } from './useHands';
+import { pressed, takeUp, type Hands } from './useHands';
 import { useProbe } from './useProbe';
 
 interface TierAboveProps {
@@ -108,7 +108,7 @@ export function TierAbove({ stand, tier: t, light, judged, focus, hands }: TierA
       aria-label={`${label}, from above; arrow keys move it`}
       aria-pressed={chosen.includes(id)}
       {...drag}
-      onFocus={(e) => e.currentTarget.matches(':focus-visible') && !chosen.includes(id) && hands.choose([id], tier.id)}
+      onKeyDown={(e) => takeUp(e, chosen.includes(id), () => hands.choose([id], tier.id))}
       className={clsx('absolute cursor-grab touch-none rounded-[3px]', chosen.includes(id) && 'outline-2 outline-ember')}
       style={{
         left: px(r.x0),

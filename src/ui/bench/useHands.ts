@@ -112,6 +112,21 @@ export function useHands(stand: BenchStand) {
 
 export type Hands = ReturnType<typeof useHands>;
 
+const TAKE_UP = /^(Enter| |Arrow\w+|Page\w+|Delete|Backspace|r)$/;
+
+/**
+ * A key on a lamp or a tray takes it up first, as a press does; going past it with Tab changes nothing. Enter on what is chosen already
+ * goes to its panel.
+ */
+export function takeUp(e: React.KeyboardEvent, isChosen: boolean, choose: () => void): void {
+  const isCommand = e.ctrlKey || e.metaKey;
+  const isPress = e.key === 'Enter' || e.key === ' ';
+  if (isPress && !isCommand) e.preventDefault();
+  if (!isChosen) {
+    if (isCommand ? /^[cd]$/i.test(e.key) : TAKE_UP.test(e.key)) choose();
+  } else if (isPress && !isCommand) document.querySelector<HTMLElement>('[aria-label^="The chosen"] :is(input, button, select)')?.focus();
+}
+
 /** A key on the stage, or on anything that lies on it. @returns whether it meant something */
 export function pressed(e: React.KeyboardEvent, hands: Hands, above: boolean): boolean {
   const command = e.ctrlKey || e.metaKey;

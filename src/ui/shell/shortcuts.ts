@@ -15,6 +15,7 @@ export const SHORTCUTS: readonly { readonly where: string; readonly keys: readon
       ['Tab', 'Go from lamp to tray to lamp'],
       ['Arrow keys', 'Move what is chosen by one step of its hanger, or by a centimetre'],
       ['Shift with arrow keys', 'Move it by a larger step'],
+      ['Enter', 'Choose a lamp or tray; once more: go to its fields'],
       ['Delete', 'Delete what is chosen'],
       ['Esc', 'Let go, or close the ruler'],
     ],
