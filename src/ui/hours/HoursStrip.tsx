@@ -84,7 +84,7 @@ export function HoursStrip({ on_min, lit_min, onChange, step_min = 15, quiet, ch
 
   return (
     <div>
-      <div ref={strip} className="relative h-11 rounded bg-sunk">
+      <div ref={strip} className="relative h-11 rounded bg-sunk" data-swatch>
         {quiet &&
           piecesOf(quiet.from_min, lengthOf(quiet)).map(([from, long]) => (
             <div key={`q${from}`} className="absolute inset-y-0 bg-slate/25" style={{ left: pc(from), width: pc(long) }} aria-hidden />

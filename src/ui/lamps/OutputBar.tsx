@@ -20,7 +20,7 @@ export function OutputBar({ output, lamp, isMeasured }: OutputBarProps) {
           {percent} % of {isMeasured ? 'its label, measured' : 'new'}
         </span>
       </span>
-      <span aria-hidden className="relative mt-1 block h-2 overflow-hidden rounded-full bg-night">
+      <span aria-hidden data-swatch className="relative mt-1 block h-2 overflow-hidden rounded-full bg-night">
         <span
           className={`absolute inset-y-0 left-0 ${isLow ? 'bg-copper' : 'bg-[#f3ead2]'}`}
           style={{ width: `${Math.min(100, percent)}%` }}

@@ -28,7 +28,7 @@ export function DoseScale({ verdict, stage, highDose }: { verdict: Verdict; stag
           </div>
         ))}
       </dl>
-      <div className="relative mt-3 h-13" aria-hidden>
+      <div className="relative mt-3 h-13" aria-hidden data-swatch>
         <div className="absolute inset-x-0 top-0 h-8 rounded-[3px] bg-slate-wash" />
         <div className="absolute top-0 h-8 bg-copper-wash" style={{ left: at(highDose), right: 0 }} />
         <div
