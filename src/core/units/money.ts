@@ -1,10 +1,16 @@
+/** The language of the texts as the person's own place writes it: an amount with a comma would stand beside lengths and doses with a point. */
+function ownEnglish(): string {
+  const own = new Intl.NumberFormat().resolvedOptions().locale;
+  return own === 'en' || own.startsWith('en-') ? own : 'en-GB';
+}
+
 /**
- * An amount of money as the person's own place writes it; small amounts keep two more digits, so that a lamp's day is not "0".
+ * An amount of money in the language of the texts; small amounts keep two more digits, so that a lamp's day is not "0".
  *
  * @param currency  three letters of ISO 4217
- * @param locale    language tag; the browser's own when left out
+ * @param locale    language tag; left out: English as the browser's own place writes it
  */
-export function showMoney(amount: number, currency: string, locale?: string): string {
+export function showMoney(amount: number, currency: string, locale = ownEnglish()): string {
   const digits = Math.abs(amount) > 0 && Math.abs(amount) < 0.1 ? 3 : 2;
   return new Intl.NumberFormat(locale, {
     style: 'currency',
