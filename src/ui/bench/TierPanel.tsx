@@ -123,7 +123,10 @@ export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: 
             {focus.light.stats.uniformityMinOverMean.toFixed(2)}
             {focus.light.spillShare > 0.005 && `; ${percent(focus.light.spillShare)} of its light comes from other tiers`}
             {focus.light.reflectedShare > 0.005 && `; ${percent(focus.light.reflectedShare)} by way of the sides`}.{' '}
-            {certaintyOf(focus.verdict)}
+            {certaintyOf(
+              focus.verdict,
+              t.lamps.every((l) => l.calibration !== null),
+            )}
           </p>
         </div>
       )}

@@ -34,7 +34,7 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
       {consequencesOf(verdict, crop, stage).map((text) => (
         <p key={text}>{text}</p>
       ))}
-      <p className="text-soft">{certaintyOf(verdict)}</p>
+      <p className="text-soft">{certaintyOf(verdict, setUp.calibration !== null)}</p>
       {setUp.distance < clearanceOf(lamp) - 1e-6 && (
         <p role="alert" className="rounded-md bg-copper-wash px-3 py-2 text-copper">
           The lamp is too close. Its heat can damage leaves. Keep at least {Math.round(clearanceOf(lamp) * 100)} cm (

@@ -47,9 +47,12 @@ test('what it will do to these plants: a tomato that stretches can be buried, a 
 });
 
 test('how sure it is', () => {
-  expect(certaintyOf(verdict({}))).toMatch(/^Certain/);
-  expect(certaintyOf(verdict({ certainty: 'likely' }))).toMatch(/^Likely/);
-  expect(certaintyOf(verdict({ certainty: 'open' } as never))).toMatch(/^Uncertain.*Measure once/);
+  expect(certaintyOf(verdict({}), false)).toMatch(/^Certain/);
+  expect(certaintyOf(verdict({ certainty: 'likely' }), false)).toMatch(/^Likely.*label/);
+  expect(certaintyOf(verdict({ certainty: 'open' } as never), false)).toMatch(/^Uncertain.*Measure once/);
+  // Who has measured is not asked to measure.
+  expect(certaintyOf(verdict({ certainty: 'likely' }), true)).toMatch(/^Likely.*readings/);
+  expect(certaintyOf(verdict({ certainty: 'open' } as never), true)).not.toMatch(/Measure|label/);
 });
 
 test('nearly all is not all', () => {

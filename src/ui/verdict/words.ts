@@ -34,11 +34,14 @@ export function headlineOf(v: Verdict): Headline {
   }
 }
 
-/** How sure the headline is, said plainly. */
-export function certaintyOf(v: Verdict): string {
+/** How sure the headline is, said plainly. @param isMeasured  readings of these lamps count already: the label is no longer what it goes by */
+export function certaintyOf(v: Verdict, isMeasured: boolean): string {
   if (v.certainty === 'sure') return 'Certain: it holds for at least 99 of 100 such lamps.';
-  if (v.certainty === 'likely') return 'Likely. It changes only if the lamp gives much less or more than its label says.';
-  return 'Uncertain: the label allows better and worse. Measure once to be sure.';
+  if (v.certainty === 'likely')
+    return `Likely. It changes only if the lamp gives much less or more than ${isMeasured ? 'your readings say' : 'its label says'}.`;
+  return isMeasured
+    ? 'Uncertain: within what your readings leave open it may be better or worse. A little more or less light decides.'
+    : 'Uncertain: the label allows better and worse. Measure once to be sure.';
 }
 
 const STRETCH: Readonly<Record<number, string>> = {
