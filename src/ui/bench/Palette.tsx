@@ -82,18 +82,18 @@ function Chip({ kind, item, onPut }: { kind: 'lamp' | 'tray'; item: SearchItem; 
   const thing: PaletteThing = { kind, id: item.id, name: item.name };
   const { setNodeRef, listeners, isDragging } = useDraggable({ id: `${kind}:${item.id}`, data: thing });
   return (
-    <li className="shrink-0">
+    <li className="flex shrink-0">
       <button
         ref={setNodeRef}
         type="button"
         {...listeners}
         onClick={() => onPut(thing)}
         className={clsx(
-          'h-13 max-w-52 touch-manipulation rounded-md border border-line px-3 text-left leading-tight hover:bg-sunk',
+          'min-h-13 max-w-56 touch-manipulation rounded-md border border-line px-3 py-1.5 text-left leading-tight hover:bg-sunk',
           isDragging && 'opacity-40',
         )}
       >
-        <span className="block truncate text-sm font-semibold">{item.name}</span>
+        <span className="line-clamp-2 text-sm font-semibold" title={item.name}>{item.name}</span>
         <span className="block text-[13px] text-soft">{item.detail}</span>
       </button>
     </li>
