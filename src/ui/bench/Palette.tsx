@@ -93,7 +93,9 @@ function Chip({ kind, item, onPut }: { kind: 'lamp' | 'tray'; item: SearchItem; 
           isDragging && 'opacity-40',
         )}
       >
-        <span className="line-clamp-2 text-sm font-semibold" title={item.name}>{item.name}</span>
+        <span className="line-clamp-2 text-sm font-semibold" title={item.name}>
+          {item.name}
+        </span>
         <span className="block text-[13px] text-soft">{item.detail}</span>
       </button>
     </li>
