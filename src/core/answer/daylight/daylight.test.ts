@@ -161,6 +161,29 @@ test('a stand at a window gets its light on the day; what is stated by hand coun
   expect(away.stands[0]!.tiers[0]!).not.toHaveProperty('sun');
 });
 
+test('copies of a stand at windows that are alike have one light, and none that differs takes it over', () => {
+  const site = sillSite(SOUTH);
+  const day = dayFrom(2027, 3, 21);
+  const [stand, window] = [site.stands[0]!, site.windows[0]!];
+  const at = (n: number, change: Partial<Window>, along = stand.window!.along) => ({
+    window: { ...window, id: `w${n}`, name: `Window ${n}`, ...change },
+    stand: {
+      ...stand,
+      id: `s${n}`,
+      window: { ...stand.window!, windowId: `w${n}`, along },
+      tiers: stand.tiers.map((t) => ({ ...t, id: `${t.id}${n}` })),
+    },
+  });
+  const all = [at(1, {}), at(2, {}), at(3, { facing: window.facing + 1 }), at(4, {}, stand.window!.along + 0.2)];
+  const lit = litByWindow({ ...site, windows: all.map((a) => a.window), stands: all.map((a) => a.stand) }, day, tables);
+  const suns = lit.stands.map((s) => s.tiers[0]!.sun!);
+  const alone = all.map((a) => litByWindow({ ...site, windows: [a.window], stands: [a.stand] }, day, tables).stands[0]!.tiers[0]!.sun!);
+  expect(suns).toEqual(alone);
+  expect(suns[1]).toBe(suns[0]);
+  expect(suns[2]!.dli).not.toBe(suns[0]!.dli);
+  expect(suns[3]!.dli).not.toBe(suns[0]!.dli);
+});
+
 test('pairs under a grey sky move the window by what they say, as far as they are sure; others are told why not', () => {
   const reading = (change: Partial<SillReading>): SillReading => ({
     id: 'r', taken_ms: Date.UTC(2027, 2, 21, 12), sky: 'overcast', ...AT, inside: 0, outside: 10_000, unit: 'lx', ...change,

@@ -21,6 +21,15 @@ export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, 
   const { place, windows } = site;
   let sky: SkyOfDay | null = null;
   let changed = false;
+  // Copies of a stand, and windows that are alike, have the same light.
+  const alike = new Map<string, Daylight | null>();
+  const shared = (key: string, compute: () => Daylight | null): Daylight | null => {
+    const found = alike.get(key);
+    if (found !== undefined) return found;
+    const made = compute();
+    alike.set(key, made);
+    return made;
+  };
   const stands = site.stands.map((stand): Stand => {
     const window = place && windows.length > 0 ? windowOf(site, stand) : undefined;
     let mine = false;
@@ -35,8 +44,13 @@ export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, 
       const of = [window, place, site.climate, site.timeZone, day, stand.window, stand.kind, tier.enclosure, tier.width, tier.depth, baseOf(stand, tier.id)].concat(points.flatMap((p) => [p.x, p.y, p.z]) as never[]); // prettier-ignore
       const known = recall.get(tier.id);
       const isKnown = known !== undefined && known.of.length === of.length && known.of.every((v, i) => v === of[i]);
-      sky ??= isKnown ? null : skyOfDay(place, site.climate, day, minutesAhead(site.timeZone)(day));
-      const sun = isKnown ? known.sun : daylightAt(points.flatMap((p) => askedOfPoint(site, stand, tier, p) ?? []).map(sillFrom), sky!, window.blind, correctionOf(window, place).doubt); // prettier-ignore
+      const compute = (): Daylight | null => {
+        sky ??= skyOfDay(place, site.climate, day, minutesAhead(site.timeZone)(day));
+        return daylightAt(points.flatMap((p) => askedOfPoint(site, stand, tier, p) ?? []).map(sillFrom), sky, window.blind, correctionOf(window, place).doubt); // prettier-ignore
+      };
+      const sun = isKnown
+        ? known.sun
+        : shared(JSON.stringify([{ ...window, id: '', name: '' }, { ...stand.window, windowId: '' }, ...of.slice(6)]), compute);
       if (!isKnown) recall.set(tier.id, { of, sun });
       if (isSame(tier.sun, sun)) return tier;
       mine = true;
