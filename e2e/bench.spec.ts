@@ -264,10 +264,18 @@ test.describe('with the demo', () => {
   });
 
   test('a variant is held beside the stand, with what differs', async ({ page }) => {
+    const original = page.url();
     await page.getByRole('button', { name: 'Stand', exact: true }).click();
     await page.getByRole('menuitem', { name: 'Make a variant of it' }).click();
-    await page.getByTestId('tier-2').click();
-    await page.locator('summary', { hasText: 'Size and sides of tier 2' }).click();
+    // The copy opens at an address of its own; what is pressed before that is pressed on the original.
+    await expect(page).not.toHaveURL(original);
+    await expect(page.getByTestId('stand-line')).toContainText('need a hand');
+    const sides = page.locator('summary', { hasText: 'Size and sides of tier 2' });
+    await expect(async () => {
+      await page.getByTestId('tier-2').click();
+      await expect(sides).toBeVisible({ timeout: 2000 });
+    }).toPass();
+    await sides.click();
     await page.getByLabel('back', { exact: true }).selectOption('white-card');
     await page.getByRole('button', { name: 'Stand', exact: true }).click();
     await page.getByRole('menuitem', { name: 'Compare with another' }).click();
