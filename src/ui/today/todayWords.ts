@@ -154,7 +154,7 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, uni
       return {
         title: `${names(what.up)} off ${what.name}`,
         where,
-        why: `It is up; ${names(what.waiting)} still waits for the warmth. Warm roots in weak light stretch stems (Erwin & Heins 1995). In a tray of several crops, move what is up, or unplug the mat when the last are up.`,
+        why: `${what.up.length === 1 ? 'It is' : 'They are'} up; ${names(what.waiting)} still ${what.waiting.length === 1 ? 'needs' : 'need'} the warmth. Warm roots in weak light stretch stems (Erwin & Heins 1995). In a tray of several crops, move what is up, or unplug the mat when the last are up.`,
         href: trayHref,
         done: 'Noted.',
       };
