@@ -11,7 +11,7 @@ import { Segments } from '../parts/Segments';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import { useVerdict } from '../verdict/useVerdict';
 import { useSolution } from './useSolution';
-import { failsWords, limitWords, onTheTape, suitsWords } from './words';
+import { failsWords, limitWords, onTheTape, suitsWords, toldLimits } from './words';
 
 type Held = 'nothing' | 'distance' | 'hours' | 'strength' | 'dose';
 
@@ -49,7 +49,7 @@ export function AnswerPanel({ setUp }: { setUp: SetUp }) {
           <p data-testid="answer" aria-live="polite">
             {solution.distances ? suitsWords(solution, best, lengthUnit) : failsWords(best, lengthUnit)}
           </p>
-          {solution.limits.map((limit) => (
+          {toldLimits(solution.limits, setUp).map((limit) => (
             <p key={limit.why} className="border-l-2 border-copper pl-3" data-testid="limit">
               {limitWords(limit, setUp, lengthUnit)}
             </p>

@@ -2,7 +2,7 @@ import type { Limit, Solution } from '@/core/answer/solve/solve';
 import { setUpOf } from '@/core/answer/stand/setUp';
 import { demoCorners } from '@/store/site/demoSite';
 import { tables } from '@/core/things/tables/libraryTables';
-import { failsWords, limitWords, onTheTape, suitsWords } from './words';
+import { failsWords, limitWords, onTheTape, suitsWords, toldLimits } from './words';
 
 const site = demoCorners('en-GB');
 const celery = setUpOf(site, site.stands[0]!, tables);
@@ -29,8 +29,14 @@ test('the best is put on a mark of the tape, but never outside of what suits', (
 });
 
 test.each<[Limit, string]>([
-  [{ why: 'lamp-too-weak', share: 0.43 }, '43 % of the 8 mol that celery needs. You need about 5 of these lamps.'],
-  [{ why: 'lamp-too-weak', share: 0.03 }, 'This lamp cannot light this tray: about 67 of them would be needed. Choose a stronger kind'],
+  [
+    { why: 'lamp-too-weak', share: 0.43, meanShare: 0.61 },
+    '43 % of the 8 mol that celery needs. You need at least 4 of these lamps, spread over the tray.',
+  ],
+  [
+    { why: 'lamp-too-weak', share: 0.03, meanShare: 0.12 },
+    'This lamp cannot light this tray: at least 17 of them would be needed. Choose a stronger kind',
+  ],
   [{ why: 'lamp-too-strong', times: 1.34 }, '1.3 times what is good'],
   [{ why: 'tray-wider-than-light', share: 0.6 }, 'the edge gets at most 60 %'],
   [{ why: 'hours-beyond-crop', hours: 19 }, '19 h would give enough light, but no source shows that celery tolerates more than 16 h'],
@@ -38,8 +44,18 @@ test.each<[Limit, string]>([
   [{ why: 'leaf-ceiling', ppfd: 512 }, '512 µmol/m²/s would be needed, but leaves may bleach above'],
 ])('a limit is said with how much: %j', (limit, words) => expect(limitWords(limit, celery, 'cm')).toContain(words));
 
+test('where no number of such lamps will do, nothing is said of where a second one would hang', () => {
+  const wide: Limit = { why: 'tray-wider-than-light', share: 0.1 };
+  const weak = (meanShare: number): Limit => ({ why: 'lamp-too-weak', share: 0.03, meanShare });
+  expect(toldLimits([wide, weak(0.12)], celery)).toEqual([weak(0.12)]);
+  expect(toldLimits([wide, weak(0.5)], celery)).toEqual([wide, weak(0.5)]);
+});
+
 test('when nothing suits, what comes nearest is said', () => {
   expect(failsWords(best, 'cm')).toBe(
     'No setting puts the whole tray in the target range. The closest is 14.3 cm for 15 h 15: 62 % of the tray is then in range, the weakest spot gets 8.4 and the strongest 15.2 mol.',
+  );
+  expect(failsWords({ ...best, shareInBand: 0.004 }, 'cm')).toBe(
+    'No setting puts any part of the tray in the target range. The closest is 14.3 cm for 15 h 15: the weakest spot gets 8.4 and the strongest 15.2 mol.',
   );
 });

@@ -37,23 +37,38 @@ export function suitsWords({ distances, hours }: Solution, best: Setting, unit: 
 }
 
 export function failsWords(best: Setting, unit: LengthUnit): string {
-  return `No setting puts the whole tray in the target range. The closest is ${showLength(best.distance, unit)} for ${showHours(Math.round(best.hours * 4) * 15)}: ${percent(best.shareInBand)} of the tray is then in range, the weakest spot gets ${doseNumber(best.weakest)} and the strongest ${doseNumber(best.strongest)} mol.`;
+  const isPart = best.shareInBand >= 0.005;
+  return `No setting puts ${isPart ? 'the whole' : 'any part of the'} tray in the target range. The closest is ${showLength(best.distance, unit)} for ${showHours(Math.round(best.hours * 4) * 15)}: ${isPart ? `${percent(best.shareInBand)} of the tray is then in range, ` : ''}the weakest spot gets ${doseNumber(best.weakest)} and the strongest ${doseNumber(best.strongest)} mol.`;
 }
 
 /** More of the same lamps than anybody hangs over one tray. */
 const TOO_MANY = 8;
 
+/**
+ * How many of such lamps it takes at least: the weakest spot gets no more than the mean, and no lamp that is added gives the tray
+ * more than the one over its middle does.
+ */
+const lampsFor = (meanShare: number, now: number) => (meanShare > 0 ? Math.max(now + 1, Math.ceil(now / meanShare)) : Infinity);
+
+const isHopeless = (limit: Limit, now: number) => limit.why === 'lamp-too-weak' && lampsFor(limit.meanShare, now) > TOO_MANY;
+
 const moreWords = (lamps: number): string =>
   lamps > TOO_MANY
-    ? `This lamp cannot light this tray${Number.isFinite(lamps) ? `: about ${lamps} of them would be needed` : ''}. Choose a stronger kind, such as a bar, a shop light or a panel as long as the tray.`
-    : `You need about ${lamps} of these lamps.`;
+    ? `This lamp cannot light this tray${Number.isFinite(lamps) ? `: at least ${lamps} of them would be needed` : ''}. Choose a stronger kind, such as a bar, a shop light or a panel as long as the tray.`
+    : `You need at least ${lamps} of these lamps, spread over the tray.`;
+
+/** The limits worth telling: where no number of such lamps will do, nothing is said of where a second one would hang. */
+export function toldLimits(limits: readonly Limit[], { tier }: SetUp): readonly Limit[] {
+  const hopeless = limits.filter((l) => isHopeless(l, tier.fittings.length));
+  return hopeless.length > 0 ? hopeless : limits;
+}
 
 /** The limit that binds, by how much, and what would lift it. */
 export function limitWords(limit: Limit, { crop, stage, lamp, tier }: SetUp, unit: LengthUnit): string {
   const name = crop.name.toLowerCase();
   switch (limit.why) {
     case 'lamp-too-weak':
-      return `The lamp is too weak: even at its nearest for ${stage.hoursMax} h the weakest spot gets ${percent(limit.share)} of the ${stage.dliMin} mol that ${name} needs. ${moreWords(lampsFor(limit.share, tier.fittings.length))}`;
+      return `The lamp is too weak: even at its best distance for ${stage.hoursMax} h the weakest spot gets ${percent(limit.share)} of the ${stage.dliMin} mol that ${name} needs. ${moreWords(lampsFor(limit.meanShare, tier.fittings.length))}`;
     case 'lamp-too-strong':
       return `The lamp is too strong: even as far as it can hang, for ${stage.hoursMin} h the strongest spot gets ${limit.times.toFixed(1)} times what is good.`;
     case 'tray-wider-than-light':
@@ -66,5 +81,3 @@ export function limitWords(limit: Limit, { crop, stage, lamp, tier }: SetUp, uni
       return `${Math.round(limit.ppfd)} µmol/m²/s would be needed, but leaves may bleach above ${stage.ppfdMax} µmol/m²/s.`;
   }
 }
-
-const lampsFor = (share: number, now: number) => (share > 0 ? Math.ceil(now / share) : Infinity);

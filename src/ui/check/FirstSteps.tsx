@@ -2,6 +2,7 @@
 import { Check, HeartPulse, Lightbulb, Sprout, X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
+import { useRef } from 'react';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { openCase } from '@/core/site/stand/changeClinic';
 import { newId } from '@/store/names/newId';
@@ -47,6 +48,7 @@ export function FirstSteps({ setUp, onAsk }: FirstStepsProps) {
   const isOnly = useSite((s) => s.site.stands.length === 1);
   const today = useToday();
   const router = useRouter();
+  const list = useRef<HTMLOListElement>(null);
   if (way === 'over' || (way === 'offered' && !isOnly)) return null;
   const end = () => {
     settings.setState({ firstWay: 'over' });
@@ -71,7 +73,10 @@ export function FirstSteps({ setUp, onAsk }: FirstStepsProps) {
             <Button
               key={w}
               className="px-2! leading-tight whitespace-normal! max-md:min-h-12!"
-              onClick={() => settings.setState({ firstWay: w, firstDone: 0 })}
+              onClick={() => {
+                settings.setState({ firstWay: w, firstDone: 0 });
+                setTimeout(() => list.current?.querySelector('button')?.focus(), 50); // what was pressed is gone
+              }}
             >
               <Icon size={17} className="shrink-0" aria-hidden /> {label}
             </Button>
@@ -90,7 +95,7 @@ export function FirstSteps({ setUp, onAsk }: FirstStepsProps) {
   }
   return (
     <section aria-label="First steps" className="flex flex-wrap items-center gap-2 border-b border-line bg-sunk px-4 py-2 md:px-6">
-      <ol className="flex flex-1 flex-wrap items-center gap-2">
+      <ol ref={list} className="flex flex-1 flex-wrap items-center gap-2">
         {steps.map((step, i) => (
           <li key={step}>
             <Button
@@ -106,7 +111,7 @@ export function FirstSteps({ setUp, onAsk }: FirstStepsProps) {
         ))}
       </ol>
       {done >= steps.length && (
-        <p role="status" className="flex basis-full flex-wrap items-center gap-x-4 gap-y-2">
+        <p role="status" className="order-last flex basis-full flex-wrap items-center gap-x-4 gap-y-2">
           {END_WORDS[way]}
           {way === 'lamp' && (
             <Link href="/stands" className="font-semibold underline underline-offset-4" onClick={end}>

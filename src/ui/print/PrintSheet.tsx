@@ -9,7 +9,7 @@ import type { SetUp } from '@/core/answer/stand/setUp';
 import { showClock, showHours } from '@/core/units/clock';
 import { showLength, showLengthNumber } from '@/core/units/length';
 import { useSolution, useSuitingDistances } from '../answer/useSolution';
-import { failsWords, limitWords, onTheTape, suitsWords } from '../answer/words';
+import { failsWords, limitWords, onTheTape, suitsWords, toldLimits } from '../answer/words';
 import { unitWords } from '../readings/words';
 import { useLight, useSite } from '../shell/WorkspaceContext';
 import { AboveView } from '../stage/AboveView';
@@ -110,7 +110,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
           {showLength(best.distance, 'in')}.
         </p>
       )}
-      {solution?.limits.map((l) => (
+      {toldLimits(solution?.limits ?? [], setUp).map((l) => (
         <p key={l.why}>{limitWords(l, setUp, 'cm')}</p>
       ))}
       {readings.length > 0 && (

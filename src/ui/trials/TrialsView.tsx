@@ -25,18 +25,16 @@ export function TrialsView() {
   };
   return (
     <div className="mx-auto w-full max-w-4xl space-y-5 px-4 py-5 md:px-6">
-      <header className="flex flex-wrap items-start gap-3">
-        <div className="min-w-0 flex-1">
-          <h1 className="text-2xl font-semibold">Trials</h1>
-          <p className="text-soft">
-            Compare trays side by side. The question is fixed first; the plan checks whether the trays can answer it, and says what the
-            result shows and what not.
-          </p>
-        </div>
+      <header className="flex flex-wrap items-center gap-3">
+        <h1 className="min-w-0 flex-1 text-2xl font-semibold">Trials</h1>
         <UndoButtons />
         <Button kind="main" onClick={begin}>
           <Plus size={17} aria-hidden /> New trial
         </Button>
+        <p className="basis-full text-soft">
+          Compare trays side by side. The question is fixed first; the plan checks whether the trays can answer it, and says what the result
+          shows and what not.
+        </p>
       </header>
       {trials.length === 0 && <p>No trial yet. Two trays side by side are a beginning; four on each side can show something.</p>}
       <ul className="divide-y divide-line border-y border-line empty:hidden">

@@ -52,7 +52,7 @@ export function DoseScale({ verdict, stage, highDose }: { verdict: Verdict; stag
         ))}
       </div>
       <p className="sr-only">
-        It needs {stage.dliMin} to {doseNumber(highDose)} mol/m²/day, best {stage.dliTarget}.
+        It needs {stage.dliMin} to {Number(highDose.toFixed(1))} mol/m²/day, best {stage.dliTarget}.
       </p>
     </div>
   );

@@ -18,8 +18,8 @@ export type Fixed =
 
 /** A limit that keeps every setting from suiting, and how far beyond it one would have to go. */
 export type Limit =
-  /** Even at its nearest and longest the weakest spot gets this share of the least dose. */
-  | { readonly why: 'lamp-too-weak'; readonly share: number }
+  /** Even at its best distance and longest the weakest spot gets this share of the least dose, and the mean of the tray that. */
+  | { readonly why: 'lamp-too-weak'; readonly share: number; readonly meanShare: number }
   /** Even at its farthest and shortest the strongest spot gets this many times the most that is good. */
   | { readonly why: 'lamp-too-strong'; readonly times: number }
   /** Where the dose is right in the middle, the edge gets this share of the least. */
@@ -279,8 +279,13 @@ function limitsOf(candidates: readonly AtDistance[], stage: Stage, bounds: Bound
   const shortest = (fixed.what === 'hours' ? fixed.hours : bounds.hoursMin) * MOL_SECONDS;
   const brightest = Math.max(...usable.map((c) => c.strongest * longest));
   const bestWeakest = Math.max(...usable.map((c) => c.weakest * longest));
+  const weak: Limit = {
+    why: 'lamp-too-weak',
+    share: bestWeakest / stage.dliMin,
+    meanShare: Math.max(...usable.map((c) => c.mean * longest)) / stage.dliMin,
+  };
   const mildest = Math.min(...usable.map((c) => Math.max((c.strongest * shortest) / stage.dliMax, c.strongest / bounds.ppfdMax)));
-  if (brightest < stage.dliMin) return [{ why: 'lamp-too-weak', share: bestWeakest / stage.dliMin }];
+  if (brightest < stage.dliMin) return [weak];
   if (mildest > 1) return [{ why: 'lamp-too-strong', times: mildest }];
   // Somewhere the middle is right: what does the edge get at best while nothing is too strong?
   const edge = Math.max(
@@ -292,5 +297,5 @@ function limitsOf(candidates: readonly AtDistance[], stage: Stage, bounds: Bound
   );
   const wide: Limit = { why: 'tray-wider-than-light', share: edge };
   // Dim at the edge wherever it hangs, and nowhere strong enough to be let burn longer: the lamp is weak as well.
-  return bestWeakest < stage.dliMin ? [wide, { why: 'lamp-too-weak', share: bestWeakest / stage.dliMin }] : [wide];
+  return bestWeakest < stage.dliMin ? [wide, weak] : [wide];
 }
