@@ -18,11 +18,11 @@ const settled = (page: Page) => expect(page.getByText('Calculating light…')).t
 
 async function beginRack(page: Page, tiers: number) {
   await page.goto('/bench');
-  await page.getByRole('button', { name: 'New', exact: true }).click();
+  await page.getByRole('button', { name: 'New stand', exact: true }).click();
   const sheet = page.getByRole('dialog');
   await sheet.getByRole('radio', { name: /Wire rack/ }).click();
   for (let n = 4; n > tiers; n--) await sheet.getByRole('button', { name: 'tiers: one fewer' }).click();
-  await sheet.getByRole('button', { name: 'Put it on the bench' }).click();
+  await sheet.getByRole('button', { name: 'Add this stand' }).click();
   await expect(page.getByRole('textbox', { name: 'Name of this stand' })).toHaveValue('Wire rack');
 }
 
@@ -106,7 +106,7 @@ test('a rack is built and worked by keyboard alone', async ({ page }) => {
   await press('New');
   await page.getByRole('radio', { name: /Bookshelf/ }).focus();
   await page.keyboard.press('Space');
-  await press('Put it on the bench');
+  await press('Add this stand');
   await page.getByTestId('tier-1').focus();
   await page.keyboard.press('Enter');
   await page.getByLabel('Find a lamp').focus();

@@ -41,7 +41,7 @@ export function BenchHeader({ stand, hands }: { stand: BenchStand; hands: Hands 
       <p className="text-soft max-sm:sr-only" data-testid="stand-line">
         {stand.tiers.length > 1 && `${lit} of ${stand.tiers.length} tiers lit · `}
         {trays} {trays === 1 ? 'tray' : 'trays'}
-        {judged.length > 0 && (off === 0 ? ' · all in range' : ` · ${off} ${off === 1 ? 'needs' : 'need'} a hand`)}
+        {judged.length > 0 && (off === 0 ? ' · all in range' : ` · ${off} out of range`)}
       </p>
       <span className="flex-1 max-sm:hidden" />
       <Button
@@ -53,12 +53,12 @@ export function BenchHeader({ stand, hands }: { stand: BenchStand; hands: Hands 
         <CalendarRange size={17} aria-hidden /> <span className="max-sm:sr-only">Season</span>
       </Button>
       <Button onClick={() => hands.change('add a tier', addTier(id, newId()))} aria-label="Add a tier on top" title="Add a tier on top">
-        <Layers size={17} aria-hidden /> <span className="max-sm:sr-only">Tier</span>
+        <Layers size={17} aria-hidden /> <span className="max-sm:sr-only">Add tier</span>
       </Button>
       <NewStand
         trigger={
           <Button>
-            <Plus size={17} aria-hidden /> <span className="max-sm:sr-only">New</span>
+            <Plus size={17} aria-hidden /> <span className="max-sm:sr-only">New stand</span>
           </Button>
         }
       />

@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { standFrom, TEMPLATES, type Template } from '@/core/site/stand/templates';
 import { showLength } from '@/core/units/length';
 import { freeName } from '@/store/names/freeName';
@@ -11,7 +11,7 @@ import { LengthField } from '../parts/LengthField';
 import { Sheet } from '../parts/Sheet';
 import { Stepper } from '../parts/Stepper';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
-import { standPath } from '../stands/places';
+import { NEW_STAND_HASH, standPath } from '../stands/places';
 
 /** A new stand from a usual one: which, how many tiers, how large. */
 export function NewStand({ trigger }: { trigger: React.ReactNode }) {
@@ -21,6 +21,13 @@ export function NewStand({ trigger }: { trigger: React.ReactNode }) {
   const [open, setOpen] = useState(false);
   const [template, setTemplate] = useState<Template>(TEMPLATES[0]!);
   const [tiers, setTiers] = useState(TEMPLATES[0]!.tiers.usual);
+  useEffect(() => {
+    if (window.location.hash !== NEW_STAND_HASH) return;
+    window.history.replaceState(null, '', window.location.pathname);
+    // The address asks for it.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    setOpen(true);
+  }, []);
   const choose = (next: Template) => {
     setTemplate(next);
     setTiers(next.tiers.usual);
@@ -45,7 +52,7 @@ export function NewStand({ trigger }: { trigger: React.ReactNode }) {
       onOpenChange={setOpen}
       footer={
         <Button kind="main" onClick={begin}>
-          Put it on the bench
+          Add this stand
         </Button>
       }
     >

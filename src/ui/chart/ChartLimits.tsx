@@ -5,6 +5,7 @@ import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { trayName } from '../bench/benchWords';
 import { Button } from '../parts/Button';
 import { spanWords } from '../season/dayWords';
+import { STANDING_COLOURS } from '../verdict/resultColours';
 import { limitWords, sayWords, trayOf } from './jobWords';
 
 /** So many are shown before somebody asks for all. */
@@ -33,7 +34,7 @@ export function ChartLimits({ stand, chart }: { stand: BenchStand; chart: HangCh
         {shown.map(({ limit: l, name, count }) => (
           <li key={`${l.trayId}${l.says}${l.from}`} data-testid="chart-limit">
             <strong className="font-semibold">{name}</strong>
-            {count > 1 && ` (${count} trays)`}, {spanWords(l.from, l.to)}: <span className="text-copper">{sayWords(l.says)}</span>.{' '}
+            {count > 1 && ` (${count} trays)`}, {spanWords(l.from, l.to)}: <span className={STANDING_COLOURS[l.says]}>{sayWords(l.says)}</span>.{' '}
             {limitWords(l)}
           </li>
         ))}

@@ -215,7 +215,7 @@ function Cell({ tray, needs, most }: { tray: RotatedTray | undefined; needs: num
   const isHarmed = tray.peak > most;
   return (
     <td className="px-2 text-right">
-      <span className={weakest < needs ? 'font-semibold text-copper' : 'font-semibold'}>{doseNumber(weakest)}</span>
+      <span className={weakest < needs ? 'font-semibold text-slate' : 'font-semibold'}>{doseNumber(weakest)}</span>
       <span className="block text-sm text-soft">{Math.round(100 * tray.inBand)} % in range</span>
       {isHarmed && <span className="block text-sm text-copper">too strong on some days</span>}
     </td>

@@ -11,6 +11,7 @@ import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { NEW_STAND_HASH } from '../stands/places';
 import type { Question } from './Sentence';
 
 const WAYS: readonly { readonly way: FirstWay; readonly label: string; readonly icon: typeof Check }[] = [
@@ -114,7 +115,7 @@ export function FirstSteps({ setUp, onAsk }: FirstStepsProps) {
         <p role="status" className="order-last flex basis-full flex-wrap items-center gap-x-4 gap-y-2">
           {END_WORDS[way]}
           {way === 'lamp' && (
-            <Link href="/stands" className="font-semibold underline underline-offset-4" onClick={end}>
+            <Link href={`/stands${NEW_STAND_HASH}`} className="font-semibold underline underline-offset-4" onClick={end}>
               Draw my rack or shelf
             </Link>
           )}

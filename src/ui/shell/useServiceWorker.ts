@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 import { Workbox } from 'workbox-window';
 import { STAND_PARTS, standPath } from '../stands/places';
 import type { Workspace } from '@/store/workspace';
-import { say } from './toastStore';
+import { sayLasting } from './toastStore';
 
 /** Addresses with a name in them are kept once they exist, at most so many. */
 const MOST_KEPT = 160;
@@ -19,7 +19,7 @@ export function useServiceWorker({ sites, opening }: Pick<Workspace, 'sites' | '
     const worker = new Workbox('/sw.js');
     let isAskedFor = false;
     worker.addEventListener('waiting', () =>
-      say('A new version of Copper Noon is ready.', {
+      sayLasting('A new version of Copper Noon is ready.', {
         label: 'Load it',
         run() {
           isAskedFor = true;

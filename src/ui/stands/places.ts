@@ -11,3 +11,6 @@ export type StandPart = (typeof STAND_PARTS)[number]['part'];
 
 /** Where a part of a stand is. */
 export const standPath = (id: string, part: StandPart = 'bench'): string => `/stands/${encodeURIComponent(id)}/${part}`;
+
+/** Opens the list of stands with the sheet for a new one. */
+export const NEW_STAND_HASH = '#new';
