@@ -103,7 +103,7 @@ test('a rack is built and worked by keyboard alone', async ({ page }) => {
     await target.focus();
     await page.keyboard.press('Enter');
   };
-  await press('New');
+  await press('New stand');
   await page.getByRole('radio', { name: /Bookshelf/ }).focus();
   await page.keyboard.press('Space');
   await press('Add this stand');
@@ -208,10 +208,10 @@ test.describe('with the demo', () => {
 
   test.beforeEach(async ({ page }) => {
     await page.goto('/bench');
-    await expect(page.getByTestId('stand-line')).toContainText('need a hand');
+    await expect(page.getByTestId('stand-line')).toContainText('out of range');
   });
 
-  test('the rack shows which trays need a hand, and advice is tried and undone with one press', async ({ page }) => {
+  test('the rack shows which trays are out of range, and advice is tried and undone with one press', async ({ page }) => {
     await expect(page.getByTestId('tier-1')).toContainText('in range');
     await page.getByTestId('tier-2').click();
     await page.getByRole('radio', { name: /celery, late/ }).click();
@@ -269,7 +269,7 @@ test.describe('with the demo', () => {
     await page.getByRole('menuitem', { name: 'Make a variant of it' }).click();
     // The copy opens at an address of its own; what is pressed before that is pressed on the original.
     await expect(page).not.toHaveURL(original);
-    await expect(page.getByTestId('stand-line')).toContainText('need a hand');
+    await expect(page.getByTestId('stand-line')).toContainText('out of range');
     const sides = page.locator('summary', { hasText: 'Size and sides of tier 2' });
     await expect(async () => {
       await page.getByTestId('tier-2').click();

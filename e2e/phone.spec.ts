@@ -121,7 +121,7 @@ test.describe('the bench', () => {
 
   test('is looked at, read and moved a little by finger', async ({ page }) => {
     await page.goto('/bench');
-    await expect(page.getByTestId('stand-line')).toContainText('need a hand');
+    await expect(page.getByTestId('stand-line')).toContainText('out of range');
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     await page
       .getByRole('button', { name: /^Lamp: .*tier 4,/ })

@@ -34,8 +34,8 @@ export function ChartLimits({ stand, chart }: { stand: BenchStand; chart: HangCh
         {shown.map(({ limit: l, name, count }) => (
           <li key={`${l.trayId}${l.says}${l.from}`} data-testid="chart-limit">
             <strong className="font-semibold">{name}</strong>
-            {count > 1 && ` (${count} trays)`}, {spanWords(l.from, l.to)}: <span className={STANDING_COLOURS[l.says]}>{sayWords(l.says)}</span>.{' '}
-            {limitWords(l)}
+            {count > 1 && ` (${count} trays)`}, {spanWords(l.from, l.to)}:{' '}
+            <span className={STANDING_COLOURS[l.says]}>{sayWords(l.says)}</span>. {limitWords(l)}
           </li>
         ))}
       </ul>

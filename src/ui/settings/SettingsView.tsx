@@ -1,11 +1,13 @@
 'use client';
-import { Archive, BookOpen, Cable } from 'lucide-react';
+import { Archive, BookOpen, Cable, RefreshCw } from 'lucide-react';
 import Link from 'next/link';
+import { useStore } from 'zustand';
 import { fail, ok } from '@/core/units/result';
 import { isCurrency } from '@/core/units/money';
 import { changeSite } from '@/store/site/siteStore';
 import { setTariff } from '@/store/site/setUpVerbs';
 import { ClimateFields, PlaceFields } from '../daylight/PlaceFields';
+import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
 import { TypedField } from '../parts/TypedField';
@@ -13,6 +15,7 @@ import { BeginAgain } from './BeginAgain';
 import { Reminder } from './Reminder';
 import { PriceBands } from './PriceBands';
 import { CheapHours, QuietHours, SpareLamps, StatedFacts, TimeZone } from './Household';
+import { newVersion } from '../shell/newVersion';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 
 /** Units, money and the look; kept in this browser. */
@@ -21,9 +24,17 @@ export function SettingsView() {
   const now = useSettings();
   const currency = useSite((s) => s.site.currency);
   const price = useSite((s) => s.site.price_per_kWh);
+  const load = useStore(newVersion, (s) => s.load);
   return (
     <div className="mx-auto w-full max-w-2xl space-y-7 px-5 py-6">
       <h1 className="text-2xl font-semibold">Settings</h1>
+      {load && (
+        <Line title="A new version" note="Your data stays. What you have typed and not yet entered is lost: finish it first.">
+          <Button kind="main" onClick={load}>
+            <RefreshCw size={17} aria-hidden /> Load the new version
+          </Button>
+        </Line>
+      )}
       <Line title="Your data" note="Save everything as a file, take it to your phone, restore a backup, and see the storage it takes.">
         <Link
           href="/settings/data"

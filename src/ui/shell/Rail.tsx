@@ -3,6 +3,8 @@ import clsx from 'clsx';
 import { CalendarRange, HeartPulse, LampDesk, Lightbulb, ListChecks, Rows3, Settings } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { useStore } from 'zustand';
+import { newVersion } from './newVersion';
 
 const PLACES = [
   { href: '/today', label: 'Today', icon: ListChecks, also: [] },
@@ -17,6 +19,7 @@ const PLACES = [
 /** The way about: down the left side of a wide screen, along the foot of a phone. */
 export function Rail() {
   const path = usePathname();
+  const isNewReady = useStore(newVersion, (s) => s.load !== null);
   return (
     <nav
       aria-label="Main"
@@ -42,8 +45,14 @@ export function Rail() {
               here ? 'border-ember bg-night-raised text-night-ink' : 'border-transparent hover:text-night-ink',
             )}
           >
-            <Icon size={22} strokeWidth={1.6} aria-hidden />
+            <span className="relative">
+              <Icon size={22} strokeWidth={1.6} aria-hidden />
+              {href === '/settings' && isNewReady && (
+                <span aria-hidden className="absolute -top-0.5 -right-1.5 size-2.5 rounded-full bg-ember" data-testid="new-version" />
+              )}
+            </span>
             {label}
+            {href === '/settings' && isNewReady && <span className="sr-only">, a new version is ready</span>}
           </Link>
         );
       })}

@@ -1,16 +1,14 @@
 'use client';
-import { X } from 'lucide-react';
 import { Toast } from 'radix-ui';
 import { useStore } from 'zustand';
 import { toastStore } from './toastStore';
 
 export function Toasts() {
-  const { standing, offer, word } = useStore(toastStore);
+  const { offer, word } = useStore(toastStore);
   return (
     <Toast.Provider duration={9000} swipeDirection="down">
       {(
         [
-          ['standing', standing],
           ['offer', offer],
           ['word', word],
         ] as const
@@ -19,7 +17,6 @@ export function Toasts() {
           toast && (
             <Toast.Root
               key={toast.id}
-              duration={slot === 'standing' ? Infinity : undefined}
               className="flex items-center gap-4 rounded-lg bg-button px-4 py-3 text-on-button shadow-lg"
               onOpenChange={(open) => !open && toastStore.setState({ [slot]: null })}
             >
@@ -32,11 +29,6 @@ export function Toasts() {
                 >
                   {toast.action.label}
                 </Toast.Action>
-              )}
-              {slot === 'standing' && (
-                <Toast.Close className="grid size-8 shrink-0 place-items-center rounded max-md:size-11" aria-label="Close this message">
-                  <X size={17} aria-hidden />
-                </Toast.Close>
               )}
             </Toast.Root>
           ),

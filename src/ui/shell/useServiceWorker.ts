@@ -3,30 +3,30 @@ import { useEffect } from 'react';
 import { Workbox } from 'workbox-window';
 import { STAND_PARTS, standPath } from '../stands/places';
 import type { Workspace } from '@/store/workspace';
-import { sayLasting } from './toastStore';
+import { newVersion } from './newVersion';
+import { say } from './toastStore';
 
 /** Addresses with a name in them are kept once they exist, at most so many. */
 const MOST_KEPT = 160;
 const PAGES = `copper-noon-pages-${process.env.COPPER_NOON_BUILD}`;
 
 /**
- * Keeps the application in the browser, so that it opens when the server is away. A new version is offered and never put in by itself:
- * nothing changes under a person's hands.
+ * Keeps the application in the browser, so that it opens when the server is away. A new version is offered, in passing and in the
+ * settings, and never put in by itself: nothing changes under a person's hands.
  */
 export function useServiceWorker({ sites, opening }: Pick<Workspace, 'sites' | 'opening'>): void {
   useEffect(() => {
     if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
     const worker = new Workbox('/sw.js');
     let isAskedFor = false;
-    worker.addEventListener('waiting', () =>
-      sayLasting('A new version of Copper Noon is ready.', {
-        label: 'Load it',
-        run() {
-          isAskedFor = true;
-          worker.messageSkipWaiting();
-        },
-      }),
-    );
+    worker.addEventListener('waiting', () => {
+      const load = () => {
+        isAskedFor = true;
+        worker.messageSkipWaiting();
+      };
+      newVersion.setState({ load });
+      say('A new version of Copper Noon is ready.', { label: 'Load it', run: load });
+    });
     worker.addEventListener('controlling', () => {
       if (isAskedFor) window.location.reload();
     });

@@ -15,6 +15,7 @@ import { useLightOfStand } from '../hours/useLightOfStand';
 import { useSite } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { colourOfResult } from '../verdict/resultColours';
+import { breachWords, percent } from '../verdict/words';
 
 const CERTAIN: Readonly<Record<Certainty, string>> = { sure: 'certain', likely: 'likely', open: 'uncertain' };
 
@@ -62,14 +63,21 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
                   >
                     <td className="px-2 max-md:px-0 max-md:before:content-['tier_']">{t.number}</td>
                     <td>{names.get(tray.tray.id)}</td>
-                    <td className={clsx('font-semibold', colourOfResult(v.says))}>{SAYS_WORDS[v.says]}</td>
+                    <td>
+                      <span className={clsx('font-semibold', colourOfResult(v.says))}>{SAYS_WORDS[v.says]}</span>
+                      {v.breaches.map((b) => (
+                        <span key={b.why} className="block text-sm leading-tight text-soft">
+                          {breachWords(b)}
+                        </span>
+                      ))}
+                    </td>
                     <td className="text-right max-md:col-start-2 max-md:text-left">
                       {doseNumber(v.weakest.value)}–{doseNumber(v.strongest.value)}
                     </td>
                     <td className="text-right text-soft max-md:hidden">
                       {doseNumber(tray.stage.dliMin)}–{doseNumber(tray.stage.dliMax)}
                     </td>
-                    <td className="text-right">{Math.round(v.shareInBand * 100)} %</td>
+                    <td className="text-right">{percent(v.shareInBand)}</td>
                     <td className="pl-4 text-soft max-md:col-start-1 max-md:row-start-2 max-md:pl-0">{CERTAIN[v.certainty]}</td>
                   </tr>
                 );

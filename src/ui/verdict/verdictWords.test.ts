@@ -1,6 +1,6 @@
 import { cropLibrary } from '@/core/things/crop/cropLibrary';
 import type { Verdict } from '@/core/judge/verdict/judge';
-import { percent, certaintyOf, consequencesOf, headlineOf } from './words';
+import { breachWords, percent, certaintyOf, consequencesOf, headlineOf } from './words';
 
 const tomato = cropLibrary.find((c) => c.id === 'tomato')!;
 const seedling = tomato.stages.find((s) => s.stage === 'seedling')!;
@@ -57,4 +57,9 @@ test('how sure it is', () => {
 
 test('nearly all is not all', () => {
   expect([0.9999, 0.994, 1, 0.004, 1.37, 0.5].map(percent)).toEqual(['99 %', '99 %', '100 %', '0 %', '137 %', '50 %']);
+});
+
+test('a broken limit is told with both numbers', () => {
+  expect(breachWords({ why: 'too-strong', ppfd: 131.4, most: 100 })).toBe('PPFD up to 131 µmol/m²/s, should be 100 at most');
+  expect(breachWords({ why: 'day-too-long', hours: 18.5, most: 16 })).toBe('light for 18 h 30, should be 16 h at most');
 });

@@ -1,7 +1,9 @@
 import type { Crop, LeggyRemedy, Stage, StageName } from '@/core/things/crop/Crop';
 import type { AgeView } from '@/core/things/lamp/ageing';
 import type { Doubt } from '@/core/judge/uncertainty/Band';
+import type { Breach } from '@/core/judge/verdict/hardLimits';
 import type { Verdict } from '@/core/judge/verdict/judge';
+import { showHours } from '@/core/units/clock';
 
 /** A headline in two voices: what is well, and what is not. */
 export interface Headline {
@@ -90,6 +92,12 @@ export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
   if (v.hoursTooShort) said.push(`The photoperiod is shorter than the usual ${stage.hoursMin} h.`);
   return said;
 }
+
+/** A limit that is broken, beside doses that may all be in range. */
+export const breachWords = (b: Breach): string =>
+  b.why === 'too-strong'
+    ? `PPFD up to ${Math.round(b.ppfd)} µmol/m²/s, should be ${b.most} at most`
+    : `light for ${showHours(b.hours * 60)}, should be ${showHours(b.most * 60)} at most`;
 
 function longDayWords(crop: Crop, longest: number): string {
   if (crop.continuousLightInjury === 'high') {
