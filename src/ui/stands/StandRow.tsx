@@ -5,7 +5,7 @@ import { billOfStand, totalOf } from '@/core/plan/buying/bill';
 import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
 import { tables } from '@/core/things/tables/libraryTables';
 import { benchStandOf } from '@/core/answer/stand/benchStand';
-import type { Stand } from '@/core/site/stand/Site';
+import { daylightOf, type Stand } from '@/core/site/stand/Site';
 import { showHours } from '@/core/units/clock';
 import { showMoney } from '@/core/units/money';
 import type { Certainty } from '@/core/judge/uncertainty/certainty';
@@ -45,11 +45,11 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
             <tr>
               <th className="w-12 px-2 font-normal">tier</th>
               <th className="font-normal">tray</th>
-              <th className="w-40 font-normal">result</th>
-              <th className="w-32 text-right font-normal">DLI, mol/m²/day</th>
-              <th className="w-24 text-right font-normal">needed</th>
-              <th className="w-20 text-right font-normal">in range</th>
-              <th className="w-28 pl-4 font-normal">certainty</th>
+              <th className="w-52 font-normal">result</th>
+              <th className="w-28 text-right font-normal">DLI, mol/m²/day</th>
+              <th className="w-20 text-right font-normal">needed</th>
+              <th className="w-16 text-right font-normal">in range</th>
+              <th className="w-24 pl-4 font-normal">certainty</th>
             </tr>
           </thead>
           <tbody>
@@ -67,7 +67,7 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
                       <span className={clsx('font-semibold', colourOfResult(v.says))}>{SAYS_WORDS[v.says]}</span>
                       {v.breaches.map((b) => (
                         <span key={b.why} className="block text-sm leading-tight text-soft">
-                          {breachWords(b)}
+                          {breachWords(b, daylightOf(t.tier) !== null)}
                         </span>
                       ))}
                     </td>

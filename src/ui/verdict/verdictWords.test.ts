@@ -60,6 +60,8 @@ test('nearly all is not all', () => {
 });
 
 test('a broken limit is told with both numbers', () => {
-  expect(breachWords({ why: 'too-strong', ppfd: 131.4, most: 100 })).toBe('PPFD up to 131 µmol/m²/s, should be 100 at most');
-  expect(breachWords({ why: 'day-too-long', hours: 18.5, most: 16 })).toBe('light for 18 h 30, should be 16 h at most');
+  const strong = { why: 'too-strong', ppfd: 131.4, most: 100 } as const;
+  expect(breachWords(strong, false)).toBe('PPFD up to 131 µmol/m²/s; limit 100');
+  expect(breachWords(strong, true)).toBe('PPFD up to 131 µmol/m²/s on a clear day; limit 100');
+  expect(breachWords({ why: 'day-too-long', hours: 18.5, most: 16 }, false)).toBe('Light for 18 h 30; limit 16 h');
 });

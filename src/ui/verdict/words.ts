@@ -93,11 +93,11 @@ export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
   return said;
 }
 
-/** A limit that is broken, beside doses that may all be in range. */
-export const breachWords = (b: Breach): string =>
+/** A limit that is broken, beside doses that may all be in range; what the sun adds comes on clear days only. */
+export const breachWords = (b: Breach, sunComesIn: boolean): string =>
   b.why === 'too-strong'
-    ? `PPFD up to ${Math.round(b.ppfd)} µmol/m²/s, should be ${b.most} at most`
-    : `light for ${showHours(b.hours * 60)}, should be ${showHours(b.most * 60)} at most`;
+    ? `PPFD up to ${Math.round(b.ppfd)} µmol/m²/s${sunComesIn ? ' on a clear day' : ''}; limit ${b.most}`
+    : `Light for ${showHours(b.hours * 60)}; limit ${showHours(b.most * 60)}`;
 
 function longDayWords(crop: Crop, longest: number): string {
   if (crop.continuousLightInjury === 'high') {
