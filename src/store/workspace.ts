@@ -32,7 +32,7 @@ import type { SunRecall } from '../core/answer/daylight/litByWindow';
 import { countBurned } from '../core/site/ownLamps/hangingOf';
 import { asOf } from '../core/answer/stand/asOf';
 import { tables } from '../core/things/tables/libraryTables';
-import type { HangChart, HangQuestion } from '../core/plan/hang/HangChart';
+import type { ChartAsked, HangChart } from '../core/plan/hang/HangChart';
 import { createChartStore, type ChartStore } from './bench/chartStore';
 import { followChart } from './bench/followChart';
 import { openKeptCharts } from './bench/keptCharts';
@@ -85,7 +85,7 @@ export interface Workspace {
   /** Keeps the hang chart up to date for as long as it is looked at; returns the end of it. */
   watchChart(): () => void;
   /** The hang chart of any stand. */
-  chartOf(question: HangQuestion): Promise<HangChart>;
+  chartOf(asked: ChartAsked, light: () => Promise<BenchAnswer>): Promise<HangChart>;
   /** What every tray of a stand gets; with pictures where they are asked for. */
   lightOfStand(stand: BenchStand, view?: 'front'): Promise<BenchAnswer>;
   /** Looks for what would help; the search can be called off. Throws before the workspace is open. */
@@ -186,6 +186,18 @@ export function createWorkspace(language: string): Workspace {
   };
 
   const lightOfStand: Workspace['lightOfStand'] = async (stand, view) => lane('answers').bench(questionOfStand(stand, view ?? null));
+  const chartOf = async (
+    asked: ChartAsked,
+    light: () => Promise<BenchAnswer>,
+    progress: (done: number) => void = () => undefined,
+  ): Promise<HangChart> => {
+    const charter = theCharter();
+    const known = await keptCharts.find(asked);
+    if (known) return known;
+    const chart = await charter.hangChart({ ...asked, answer: await light() }, progress);
+    void keptCharts.keep(asked, chart);
+    return chart;
+  };
   const practice = createPractice(house, { sites, days, lightOfStand });
 
   // The check's light is worked out while somebody looks at it, not on every page.
@@ -293,20 +305,9 @@ export function createWorkspace(language: string): Workspace {
         stopCheck = null;
       };
     },
-    watchChart: () =>
-      followChart(
-        { sites, looks: benchLooks, days, settings, charts },
-        { lightOfStand, hangChart: (question, progress) => theCharter().hangChart(question, progress) },
-      ),
+    watchChart: () => followChart({ sites, looks: benchLooks, days, settings, charts }, { lightOfStand, chartOf }),
     watchBench: () => followBench(sites, benchLooks, benchLights, charts, (question) => lane('picture').bench(question)),
-    async chartOf(question) {
-      const charter = theCharter();
-      const known = await keptCharts.find(question);
-      if (known) return known;
-      const chart = await charter.hangChart(question, () => undefined);
-      void keptCharts.keep(question, chart);
-      return chart;
-    },
+    chartOf,
     lightOfStand,
     fitTier: async (of, progress) => theReader().fit(of, newId(), Date.now(), progress),
     planWalk: async (of, count) => theReader().plan(of, count),

@@ -35,7 +35,7 @@ function world() {
   const asked: string[] = [];
   const stop = followChart(stores, {
     lightOfStand: async () => ({ tiers: {} }),
-    hangChart: async (question) => {
+    chartOf: async (question) => {
       asked.push(question.standId);
       await later(5);
       return chart(question.standId, question.from + asked.length);
@@ -88,7 +88,7 @@ test('what fails is said, and asked again with the next change', async () => {
     },
     {
       lightOfStand: async () => ({ tiers: {} }),
-      hangChart: async ({ standId }) => {
+      chartOf: async ({ standId }) => {
         if (fails) throw new Error('died');
         return chart(standId, TODAY);
       },

@@ -1,4 +1,4 @@
-import type { HangChart, HangQuestion } from '../../core/plan/hang/HangChart';
+import type { ChartAsked, HangChart } from '../../core/plan/hang/HangChart';
 import type { BenchAnswer } from '../../core/answer/bench/BenchQuestion';
 import type { BenchStand } from '../../core/answer/stand/benchStand';
 import type { Site } from '../../core/site/stand/Site';
@@ -14,7 +14,8 @@ const REST_MS = 250;
 
 interface ChartWays {
   lightOfStand(stand: BenchStand): Promise<BenchAnswer>;
-  hangChart(question: HangQuestion, progress: (done: number) => void): Promise<HangChart>;
+  /** @param light  asked for where the chart is not known already */
+  chartOf(asked: ChartAsked, light: () => Promise<BenchAnswer>, progress: (done: number) => void): Promise<HangChart>;
 }
 
 /** What a chart follows from; the rest of a site may change without a new one. */
@@ -63,9 +64,9 @@ export function followChart(
       const { chart } = charts.getState();
       charts.setState({ working: 0, failed: null, chart: chart?.standId === stand.stand.id ? chart : null });
       try {
-        const answer = await ways.lightOfStand(stand);
-        const question = { site, standId: stand.stand.id, answer, from: today, timerStep_min };
-        const made = await ways.hangChart(question, (done) => !stopped && charts.setState({ working: done }));
+        const asked = { site, standId: stand.stand.id, from: today, timerStep_min };
+        const light = () => ways.lightOfStand(stand);
+        const made = await ways.chartOf(asked, light, (done) => !stopped && charts.setState({ working: done }));
         if (!stopped) charts.setState({ chart: made, working: null });
       } catch (error) {
         last = [];

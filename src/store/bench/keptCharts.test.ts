@@ -1,15 +1,19 @@
 /** @jest-environment jsdom */
 import '../../../test/indexedDb';
-import type { HangChart, HangQuestion } from '../../core/plan/hang/HangChart';
+import type { ChartAsked, HangChart } from '../../core/plan/hang/HangChart';
 import { logIt } from '../../core/site/growth/changeGrowth';
 import { dayFrom } from '../../core/units/day';
+import { asOf } from '../../core/answer/stand/asOf';
+import { tables } from '../../core/things/tables/libraryTables';
+import { readSite } from '../form/readSite';
+import { writeSite } from '../form/writeSite';
 import { demoSite } from '../site/demoSite';
 import { keyOf, openKeptCharts } from './keptCharts';
 
 const from = dayFrom(2027, 2, 20);
 const site = demoSite('en-GB', from);
 const [rack, sill] = site.stands;
-const question: HangQuestion = { site, standId: rack!.id, answer: { tiers: {} }, from, timerStep_min: 15 };
+const question: ChartAsked = { site, standId: rack!.id, from, timerStep_min: 15 };
 const note = { id: 'n', day: from, what: 'height', height: 0.2, stage: null } as const;
 const batchOf = (stand: typeof rack) => stand!.tiers.flatMap((t) => t.trays)[0]!.batchId;
 
@@ -19,6 +23,9 @@ test('a chart is found again for the same question only', async () => {
   expect(await charts.find(question)).toBeNull();
   await charts.keep(question, chart);
   expect(await charts.find({ ...question, site: structuredClone(site) })).toEqual(chart);
+  const read = readSite(JSON.parse(JSON.stringify(writeSite(site))));
+  if (!read.ok) throw new Error('not read');
+  expect(await charts.find({ ...question, site: asOf(read.value, from, tables) })).toEqual(chart);
   for (const other of [
     { ...question, from: from + 1 },
     { ...question, timerStep_min: 1 },

@@ -53,7 +53,7 @@ export function useTodayCharts(): { stands: readonly StandToday[]; left: number;
         if (known.get(bench)?.of.every((c, i) => c === of[i])) continue;
         const light = await lightOfStand(bench);
         const isDated = bench.tiers.some((t) => t.lamps.length > 0 && t.trays.some((y) => y.batch.sown !== null));
-        const chart = isDated ? await chartOf({ site, standId: bench.stand.id, answer: light, from: today, timerStep_min }) : null;
+        const chart = isDated ? await chartOf({ site, standId: bench.stand.id, from: today, timerStep_min }, async () => light) : null;
         known.set(bench, { of, today: { stand: bench, light, chart } });
         if (!stopped) setDone((n) => n + 1);
       }

@@ -19,6 +19,9 @@ export interface HangQuestion {
   readonly timerStep_min: number;
 }
 
+/** The same before the light is known. */
+export type ChartAsked = Omit<HangQuestion, 'answer'>;
+
 /** A tray on one day of the chart. */
 export interface TrayDay extends Received {
   readonly tierId: string;
