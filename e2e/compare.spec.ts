@@ -32,6 +32,39 @@ test.describe('lamps compared', () => {
   });
 });
 
+test.describe('what the lamps can serve', () => {
+  test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}` });
+
+  test('tiers are held against crops; a press tells what one mole more takes, and what the saved shelf days are worth', async ({
+    page,
+  }) => {
+    await page.goto('/lamps/capacity');
+    const rows = page.getByTestId('capacity-row');
+    await expect(rows.first()).toContainText('Map-room rack, tier 1', { timeout: 60_000 });
+    await expect(page.getByRole('row', { name: /^Trays that have enough/ })).toContainText(/\d+ of \d+/);
+    await page.getByRole('button', { name: 'Add a crop' }).click();
+    await page.getByRole('combobox').last().fill('basil');
+    await page
+      .getByRole('option', { name: /^Basil/ })
+      .first()
+      .click();
+    await expect(page.getByRole('columnheader', { name: /^Basil/ })).toBeVisible();
+    const cell = page.getByRole('button', { name: /^Map-room rack, tier 5, Celery: enough/ });
+    await cell.press('Enter');
+    const more = page.getByTestId('more-light');
+    await expect(more).toContainText('A longer day: 14 h', { timeout: 30_000 });
+    await expect(more).toContainText('One more lamp (LED shop light');
+    const worth = more.getByRole('textbox', { name: /place is worth/ });
+    await worth.fill('0,5');
+    await worth.press('Enter');
+    await expect(more).toContainText(/2 trays: saves \S+–\S+, costs/);
+    const { violations } = await axe(page, 'light').analyze();
+    expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+    await page.getByRole('button', { name: 'Close this' }).click();
+    await expect(cell).toBeFocused();
+  });
+});
+
 test('an advert is read out, held against itself, and corrected by the person', async ({ page }) => {
   await page.goto('/lamps/box');
   await page.getByLabel('What it says').fill('600 W panel, power consumption 98 W, 900 µmol/m²/s');

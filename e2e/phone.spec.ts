@@ -80,7 +80,17 @@ test.describe('at the rack', () => {
     page,
   }) => {
     const narrow = async () => expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-    for (const path of ['/hours', '/hours/outlets', '/crops', '/lamps/compare', '/lamps/bill', '/lamps/box', '/season', '/season/trials']) {
+    for (const path of [
+      '/hours',
+      '/hours/outlets',
+      '/crops',
+      '/lamps/compare',
+      '/lamps/capacity',
+      '/lamps/bill',
+      '/lamps/box',
+      '/season',
+      '/season/trials',
+    ]) {
       await page.goto(path);
       await page.getByRole('heading', { level: 1 }).waitFor();
       await page.waitForTimeout(800);

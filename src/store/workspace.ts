@@ -11,6 +11,7 @@ import type { MendQuestion, PlanMend } from '../core/plan/clinic/mendByPlan';
 import type { EqualDose } from '../core/plan/trial/equalDose';
 import type { TrialResult } from '../core/plan/trial/resultOf';
 import type { Trial } from '../core/site/trial/Trial';
+import type { Capacity, CapacityAsked, MoreAsked, MoreLight } from '../core/plan/buying/capacity';
 import type { CompareAsked, LampFit } from '../core/plan/buying/compareLamps';
 import type { AdviceQuestion } from '../core/plan/advice/AdviceQuestion';
 import type { NoFit, TierFit } from '../core/measure/fit/fitTier';
@@ -106,6 +107,10 @@ export interface Workspace {
   mendsOf(question: MendQuestion, treatments: readonly Treatment[]): Promise<PlanMend[]>;
   /** Lamps made equal in light over a tier. */
   compareLamps(question: CompareAsked): Promise<LampFit[]>;
+  /** What the lamps that the person owns can serve. */
+  capacity(question: CapacityAsked): Promise<Capacity[]>;
+  /** What more light on a tier would take. */
+  moreLight(question: MoreAsked): Promise<MoreLight>;
   /** What each lamp of a tier gives to one place of it. */
   sharesAt(tier: BenchTier, x: Metres, y: Metres, z: Metres): ReturnType<Lane['shares']>;
   /** The light of any set-up, computed beside the picture; rejects before the workspace is open or when the worker died. */
@@ -318,6 +323,8 @@ export function createWorkspace(language: string): Workspace {
     equalDoseOf: async (trial) => theAdvisor().equalDose(sites.getState().site, trial),
     mendsOf: async (question, treatments) => theAdvisor().mends(question, treatments),
     compareLamps: async (question) => theAdvisor().compareLamps(question),
+    capacity: async (question) => theAdvisor().capacity(question),
+    moreLight: async (question) => theAdvisor().moreLight(question),
     sharesAt: async (tier, x, y, z) => lane('answers').shares(askedTier(tier), x, y, z),
     daylightYear: async (question) => lane('answers').daylight(question),
     lookAtSeason: async (site) => thePlanner().look(site, days.getState().today),

@@ -21,6 +21,7 @@ const PLACES: readonly (readonly [string, string, readonly string[]])[] = [
   ['/season/trials', 'Trials', ['compare', 'experiment', 'test']],
   ['/lamps', 'My lamps', ['own', 'hours', 'age', 'dimmer', 'retired', 'replace']],
   ['/lamps/library', 'Lamp library', ['kinds', 'table']],
+  ['/lamps/capacity', 'What my lamps can serve', ['capacity', 'crops', 'one more mole', 'more light', 'enough']],
   ['/lamps/compare', 'Compare lamps', ['cost', 'price', 'money', 'buy']],
   ['/lamps/box', 'Box check', ['advert', 'watts', 'equivalent']],
   ['/lamps/safety', 'Safety', ['caution', 'mains', 'water', 'load', 'weight']],

@@ -7,6 +7,7 @@ import type { EqualDose } from '../../core/plan/trial/equalDose';
 import type { TrialResult } from '../../core/plan/trial/resultOf';
 import type { Site } from '../../core/site/stand/Site';
 import type { Trial } from '../../core/site/trial/Trial';
+import type { Capacity, CapacityAsked, MoreAsked, MoreLight } from '../../core/plan/buying/capacity';
 import type { CompareAsked, LampFit } from '../../core/plan/buying/compareLamps';
 import type { SettingsFor, SettingsQuestion } from '../../core/plan/advice/settingsFor';
 import { newLife } from '../life';
@@ -24,6 +25,8 @@ export interface AdviceWorker {
   advise(question: AdviceQuestion, onJudged: (judged: number) => void): Search;
   settings(question: SettingsQuestion): Promise<SettingsFor>;
   compareLamps(question: CompareAsked): Promise<LampFit[]>;
+  capacity(question: CapacityAsked): Promise<Capacity[]>;
+  moreLight(question: MoreAsked): Promise<MoreLight>;
   equalDose(site: Site, trial: Trial): Promise<EqualDose>;
   trialResult(trial: Trial): Promise<TrialResult>;
   mends(question: MendQuestion, treatments: readonly Treatment[]): Promise<PlanMend[]>;
@@ -51,6 +54,8 @@ export function startAdviceWorker(): AdviceWorker {
     },
     settings: (question) => ask((w) => w.settings(question)),
     compareLamps: (question) => ask((w) => w.compareLamps(question)),
+    capacity: (question) => ask((w) => w.capacity(question)),
+    moreLight: (question) => ask((w) => w.moreLight(question)),
     equalDose: (site, trial) => ask((w) => w.equalDose(site, trial)),
     trialResult: (trial) => ask((w) => w.trialResult(trial)),
     mends: (question, treatments) => ask((w) => w.mends(question, treatments)),
@@ -79,6 +84,8 @@ function startOnce(): AdviceWorker {
     },
     settings: (question) => ask(() => remote.settings(question)),
     compareLamps: (question) => ask(() => remote.compareLamps(question)),
+    capacity: (question) => ask(() => remote.capacity(question)),
+    moreLight: (question) => ask(() => remote.moreLight(question)),
     equalDose: (site, trial) => ask<EqualDose>(() => remote.equalDose(site, trial)),
     trialResult: (trial) => ask<TrialResult>(() => remote.trialResult(trial)),
     mends: (question, treatments) => ask(() => remote.mends(question, treatments)),

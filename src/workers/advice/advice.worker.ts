@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import { holdLife } from '../life';
 import { advise } from '../../core/plan/advice/advise';
+import { capacityOf, moreLightOn } from '../../core/plan/buying/capacity';
 import { compareLamps } from '../../core/plan/buying/compareLamps';
 import { mendsByPlan } from '../../core/plan/clinic/mendByPlan';
 import { equalDose } from '../../core/plan/trial/equalDose';
@@ -13,6 +14,8 @@ const api: AdviceApi = {
   advise,
   settings: settingsFor,
   compareLamps: (question) => compareLamps(question, tables),
+  capacity: (question) => capacityOf(question, tables),
+  moreLight: (question) => moreLightOn(question, tables),
   mends: mendsByPlan,
   equalDose: (site, trial) => equalDose(site, trial, tables),
   trialResult: resultOf,

@@ -1,15 +1,12 @@
-import { lampOf, lookUpTier } from '../../answer/stand/benchStand';
+import { lampOf } from '../../answer/stand/benchStand';
 import { replacementsIn } from '../../judge/cost/lampLife';
 import { MOL_SECONDS } from '../../judge/dose/dli';
 import { createRecall } from '../../light/scene/Recall';
-import { CORD } from '../../site/stand/Hanger';
-import { LAMP_HEADROOM } from '../../site/stand/Enclosure';
-import type { Fitting, Site } from '../../site/stand/Site';
+import type { Site } from '../../site/stand/Site';
 import type { Stage } from '../../things/crop/Crop';
-import { faceSizeOf } from '../../site/stand/footprint';
 import type { Tables } from '../../things/tables/Tables';
 import type { Dli, Hours, Kilograms, Metres, Ppfd, Share, Watts } from '../../units/quantities';
-import { carryOf } from '../season/carryOf';
+import { hungOver } from './hungOver';
 
 /** Over which tier, for plants of which stage. */
 export interface CompareAsked {
@@ -54,15 +51,11 @@ export function compareLamps({ site, tierId, lampIds, stage }: CompareAsked, tab
   const recall = createRecall(64);
   return lampIds.map((lampId) => {
     const lamp = lampOf(site, lampId, tables);
-    const across = faceSizeOf(lamp).width;
     let best: LampFit | null = null;
-    for (let count = 1; count <= MOST_LAMPS && count * across <= tier.depth + 1e-9; count++) {
-      const face = Math.max(0.1, Math.min(1, tier.enclosure.height - LAMP_HEADROOM - 0.02));
-      const fittings = Array.from({ length: count }, (_, i): Fitting => ({ id: `tried-${i}`, lampId, x: tier.width / 2, y: (tier.depth * (i + 0.5)) / count, face, turn: 0, hanger: CORD })); // prettier-ignore
-      // What readings said of other lamps says nothing of these.
-      const bare = { ...tier, fittings, trays: [], readings: [], fits: [] };
-      const { at } = carryOf(lookUpTier(site, bare, tables, { number: 1, x: 0, z: 0 }), recall);
-      for (const a of at) {
+    for (let count = 1; count <= MOST_LAMPS; count++) {
+      const carry = hungOver(site, tier, Array<string>(count).fill(lampId), tables, recall);
+      if (!carry) break;
+      for (const a of carry.at) {
         const wanted = stage.dliTarget / (a.weakest * MOL_SECONDS);
         const hours = Math.min(wanted, stage.hoursMax);
         const dose = a.weakest * hours * MOL_SECONDS;

@@ -1,0 +1,28 @@
+import { lampOf, lookUpTier } from '../../answer/stand/benchStand';
+import type { Recall } from '../../light/scene/Recall';
+import { LAMP_HEADROOM } from '../../site/stand/Enclosure';
+import { faceSizeOf } from '../../site/stand/footprint';
+import { CORD } from '../../site/stand/Hanger';
+import type { Fitting, Site, Tier } from '../../site/stand/Site';
+import type { Tables } from '../../things/tables/Tables';
+import { carryOf, type TierCarry } from '../season/carryOf';
+
+/** A lamp that is tried: its kind, or the very one that hangs there. */
+export type Tried = string | Fitting;
+
+/**
+ * What lamps give over the places of a tier, hung side by side over its whole depth; null where they are too wide for it. Nothing else
+ * of the tier counts: neither its trays nor what readings said of other lamps.
+ */
+export function hungOver(site: Site, tier: Tier, lamps: readonly Tried[], tables: Tables, recall: Recall): TierCarry | null {
+  const width = lamps.reduce((sum, l) => sum + faceSizeOf(lampOf(site, typeof l === 'string' ? l : l.lampId, tables)).width, 0);
+  if (width > tier.depth + 1e-9) return null;
+  const face = Math.max(0.1, Math.min(1, tier.enclosure.height - LAMP_HEADROOM - 0.02));
+  const fittings = lamps.map((l, i): Fitting => {
+    const y = (tier.depth * (i + 0.5)) / lamps.length;
+    if (typeof l !== 'string') return { ...l, y };
+    return { id: `tried-${i}`, lampId: l, x: tier.width / 2, y, face, turn: 0, hanger: CORD };
+  });
+  const bare = { ...tier, fittings, trays: [], readings: [], fits: [] };
+  return carryOf(lookUpTier(site, bare, tables, { number: 1, x: 0, z: 0 }), recall);
+}
