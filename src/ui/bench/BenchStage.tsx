@@ -259,7 +259,7 @@ function TierWord({ tier, frame, narrow, selected }: { tier: BenchTier; frame: B
       }}
       aria-label={`Tier ${tier.number}: ${words}`}
       aria-pressed={selected}
-      className={clsx('absolute rounded px-1 text-right leading-tight', brief ? 'w-7' : 'w-24')}
+      className={clsx('absolute rounded px-1 text-right leading-tight', brief ? 'w-[28px]' : 'w-[96px]')}
       style={brief ? { left: box.left - 34, top: box.top } : { left: Math.max(2, box.left - 108), top: box.top }}
       data-testid={`tier-${tier.number}`}
     >

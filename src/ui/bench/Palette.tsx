@@ -96,7 +96,7 @@ function Chip({ kind, item, onPut }: { kind: 'lamp' | 'tray'; item: SearchItem; 
         <span className="line-clamp-2 text-sm font-semibold" title={item.name}>
           {item.name}
         </span>
-        <span className="block text-[13px] text-soft">{item.detail}</span>
+        <span className="block text-[0.8125rem] text-soft">{item.detail}</span>
       </button>
     </li>
   );

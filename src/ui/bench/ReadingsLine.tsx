@@ -16,7 +16,7 @@ export function ReadingsLine({ stand, tier: t }: { stand: BenchStand; tier: Benc
       ? `Corrected by ${counting} ${counting === 1 ? 'reading' : 'readings'}.`
       : 'Based on lamp labels only. No readings yet.';
   return (
-    <p className="text-[15px]" data-testid="rests-on">
+    <p className="text-[0.9375rem]" data-testid="rests-on">
       {words}{' '}
       <Link
         href="/readings"

@@ -222,7 +222,7 @@ export function TierAbove({ stand, tier: t, light, judged, focus, hands }: TierA
           </svg>
         )}
       </div>
-      <p className="min-h-6 px-2 py-1 text-[13px] text-night-soft" role="status" data-testid="probe">
+      <p className="min-h-6 px-2 py-1 text-[0.8125rem] text-night-soft" role="status" data-testid="probe">
         {probe.words ?? `from above, front edge below${stand.tiers.length > 1 ? `; tier ${t.number}` : ''}`}
       </p>
     </div>

@@ -54,7 +54,7 @@ export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: 
         {focus ? (
           <HeadlineLine verdict={focus.verdict} />
         ) : (
-          <h2 className="text-[22px] leading-7 font-semibold text-soft" data-testid="verdict">
+          <h2 className="text-[1.375rem] leading-7 font-semibold text-soft" data-testid="verdict">
             {t.trays.length === 0
               ? t.lamps.length === 0
                 ? 'Nothing here yet.'

@@ -25,7 +25,7 @@ export function Sentence({ setUp, open, onOpen }: { setUp: SetUp; open: Question
     setUp,
   });
   return (
-    <div className="flex flex-col gap-x-2 gap-y-1 border-b border-line bg-sheet px-4 pt-1 pb-3 text-[17px] md:flex-row md:flex-wrap md:items-center md:px-6">
+    <div className="flex flex-col gap-x-2 gap-y-1 border-b border-line bg-sheet px-4 pt-1 pb-3 text-[1.0625rem] md:flex-row md:flex-wrap md:items-center md:px-6">
       <Part lead="Growing">
         <CropSheet {...sheet('crop')} trigger={<Choice label="Crop">{`${crop.name}, ${stageWords(stage)}`}</Choice>} />
       </Part>

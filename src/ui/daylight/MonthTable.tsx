@@ -20,7 +20,7 @@ export function MonthTable({ months, stage, lampHours, month, onMonth }: MonthTa
   const most = Math.max(stage.dliMax * 1.25, ...months.map((m) => m.high)) * 1.02;
   const x = (dli: number) => `${(Math.min(dli, most) / most) * 100}%`;
   return (
-    <table className="w-full text-[15px]" data-testid="months">
+    <table className="w-full text-[0.9375rem]" data-testid="months">
       <caption className="sr-only">Daylight by month, mol/m²/day</caption>
       <thead className="text-sm text-soft">
         <tr>

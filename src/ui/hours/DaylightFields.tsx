@@ -23,7 +23,7 @@ export function DaylightFields({ timer, standId }: { timer: StandTimer; standId:
   const change = (next: Daylight | null) => changeSite(sites, 'state the daylight', setDaylight(timer.id, next));
   if (!daylight && sun)
     return (
-      <p className="flex flex-wrap items-center gap-x-3 text-[15px]">
+      <p className="flex flex-wrap items-center gap-x-3 text-[0.9375rem]">
         <span>
           <Sun size={17} aria-hidden className="mr-1.5 inline" />
           {doseNumber(sun.dli)} mol/m²/day from the window, {showClock(sun.from_min)} to {showClock(sun.to_min)}

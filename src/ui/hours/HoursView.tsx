@@ -31,7 +31,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
     <div className="min-h-0 flex-1 lg:overflow-y-auto">
       <div className="mx-auto w-full max-w-6xl px-4 py-5 md:px-6">
         <HoursHead title="Hours" />
-        <ul className="flex flex-wrap items-center gap-x-4 pb-4 text-[15px] text-soft">
+        <ul className="flex flex-wrap items-center gap-x-4 pb-4 text-[0.9375rem] text-soft">
           <Key swatch="h-3 rounded-sm bg-[#e08a52]">lamps on</Key>
           {stand.tiers.some((t) => daylightOf(t.tier)) && <Key swatch="h-1.5 bg-[#c9b458]">daylight</Key>}
           {quiet && (

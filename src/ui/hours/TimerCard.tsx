@@ -107,7 +107,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
           {served.length === 0 ? (
             <p className="text-soft">No tray stands under its lamps yet.</p>
           ) : (
-            <table className="w-full text-left text-[15px]">
+            <table className="w-full text-left text-[0.9375rem]">
               <caption className="sr-only">Trays on this timer, now and with the best times</caption>
               <thead className="text-sm text-soft">
                 <tr>

@@ -27,7 +27,7 @@ export function FitFindings({ of, fit, answer }: { of: TierReadings; fit: Fit; a
   const bad = answer?.readings.filter((r) => r.honest < 0.5) ?? [];
   return (
     <div className="space-y-3">
-      <table className="w-full text-left text-[15px]">
+      <table className="w-full text-left text-[0.9375rem]">
         <caption className="sr-only">Lamps by the fit</caption>
         <thead className="text-sm text-soft">
           <tr>

@@ -48,7 +48,7 @@ export function FreeReading({ of }: { of: TierReadings }) {
   if (tier.fittings.length === 0) return <p>No lamp hangs on this tier. Hang one on the bench; then there is something to read.</p>;
   return (
     <form onSubmit={take} className="space-y-2 rounded-md bg-sunk p-3" aria-label="A reading from anywhere">
-      <p className="text-[15px]">
+      <p className="text-[0.9375rem]">
         <strong className="font-semibold">From anywhere:</strong> press on the map where the sensor is. Several heights over one spot show
         how the light falls off.
       </p>
@@ -78,7 +78,7 @@ export function FreeReading({ of }: { of: TierReadings }) {
         <Button type="submit">Add reading</Button>
       </div>
       {t.lamps.length > 1 && (
-        <fieldset className="flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
+        <fieldset className="flex flex-wrap gap-x-4 gap-y-1 text-[0.9375rem]">
           <legend className="text-sm text-soft">lamps that are on</legend>
           {t.lamps.map(({ fitting, lamp }, i) => (
             <CheckField

@@ -107,7 +107,7 @@ export function PlanMap({ of, light, readings, points = [], at = null, done = []
           )}
         </svg>
       </div>
-      <p className="px-2 py-1 text-[13px] text-night-soft max-md:hidden">from above, front edge below; tier {t.number}</p>
+      <p className="px-2 py-1 text-[0.8125rem] text-night-soft max-md:hidden">from above, front edge below; tier {t.number}</p>
     </div>
   );
 }

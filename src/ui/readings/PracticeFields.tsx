@@ -10,7 +10,7 @@ import { unitWords } from './words';
 export function PracticeFields({ of, truth, onTruth }: { of: TierReadings; truth: PracticeTruth; onTruth(truth: PracticeTruth): void }) {
   const { unit } = useMeter();
   return (
-    <details className="rounded-md bg-sunk px-3 py-1 text-[15px]">
+    <details className="rounded-md bg-sunk px-3 py-1 text-[0.9375rem]">
       <summary className="min-h-9 cursor-pointer py-1 font-semibold max-md:min-h-11">Simulated meter: true values</summary>
       <p className="pb-2 text-soft">It is held into this tier as its boxes describe it, but nothing is ever quite as on the box.</p>
       <div className="flex flex-wrap gap-3 pb-2">

@@ -194,7 +194,7 @@ function Map({ of, tab, proposal, shows }: MapProps) {
         }
       />
       {own && <WalkSteps of={of} walk={own} />}
-      <p className="px-2 pt-1 text-[13px] text-night-soft max-md:hidden">
+      <p className="px-2 pt-1 text-[0.8125rem] text-night-soft max-md:hidden">
         {tab === 'fit'
           ? `Each reading and how far it is off the ${proposal ? (shows === 'after' ? 'fit that is proposed' : 'boxes of the lamps') : 'plan'}; empty ones are left out.`
           : 'Each reading in µmol/m²/s; empty ones are left out.'}

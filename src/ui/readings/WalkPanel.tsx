@@ -101,7 +101,7 @@ function BeginWalk({ of, truth, onTruth }: { of: TierReadings; truth: PracticeTr
       {meter.practice && run ? null : meter.practice ? (
         <PracticeFields of={of} truth={truth} onTruth={onTruth} />
       ) : (
-        <details className="text-[15px]">
+        <details className="text-[0.9375rem]">
           <summary className="min-h-9 cursor-pointer font-semibold max-md:min-h-11">How to hold this meter</summary>
           <ul className="list-disc space-y-0.5 pt-1 pl-5 text-soft">
             {[...meter.kind.howToHold, ...meter.kind.misreads].map((line) => (

@@ -114,7 +114,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
           <h2 id="point" className="text-2xl leading-tight font-semibold">
             {capital(pointWords(t, point))}
           </h2>
-          <p className="pt-1 text-[15px] text-soft">
+          <p className="pt-1 text-[0.9375rem] text-soft">
             Level, facing up, {point.where === 'near-lamp' ? 'hand and plants out of the way' : 'at the leaf tops'}
             {expected.value !== null &&
               meter.kind.ranges.length > 1 &&

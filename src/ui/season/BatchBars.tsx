@@ -23,14 +23,17 @@ const thickness = (trays: number): number => Math.min(40, 4 + 6 * trays);
 const GAP = 13;
 export const HEAD = 30;
 
-/** The rows of bars: where each begins and how tall it is. */
-export function rowsOf(courses: readonly BatchCourse[]): {
+/** The rows of bars: where each begins and how tall it is; its name has room in two lines of text of a size. */
+export function rowsOf(
+  courses: readonly BatchCourse[],
+  scale: number,
+): {
   readonly rows: readonly { readonly y: number; readonly height: number }[];
   readonly height: number;
 } {
   let y = HEAD;
   const rows = courses.map((c) => {
-    const height = Math.max(22, ...c.parts.map((p) => thickness(p.trays))) + GAP;
+    const height = Math.max(22 * scale, ...c.parts.map((p) => thickness(p.trays))) + GAP;
     y += height;
     return { y: y - height, height };
   });
@@ -41,14 +44,16 @@ interface BatchBarsProps {
   courses: readonly BatchCourse[];
   axis: TimeAxis;
   today: Day;
+  /** Of the text beside the bars. */
+  scale: number;
   chosen: readonly string[];
   /** With `more` beside those that are chosen already. */
   onChoose(id: string, more: boolean): void;
 }
 
 /** Every batch as a bar through the season: dragged, or moved with the arrow keys, as long as it is not sown. */
-export function BatchBars({ courses, axis, today, chosen, onChoose }: BatchBarsProps) {
-  const { rows, height } = rowsOf(courses);
+export function BatchBars({ courses, axis, today, scale, chosen, onChoose }: BatchBarsProps) {
+  const { rows, height } = rowsOf(courses, scale);
   return (
     <svg width={axis.width} height={height} className="block" role="group" aria-label="Batches">
       <defs>

@@ -4,6 +4,7 @@ import { useRouter, useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
 import { Button } from '../parts/Button';
+import { textScale } from '../parts/textScale';
 import { UndoButtons } from '../parts/UndoButtons';
 import { useSize } from '../stage/useSize';
 import { focusHeading } from '../shell/focusHeading';
@@ -43,7 +44,8 @@ function Planned({ season }: { season: SeasonPlan }) {
   const { ref, width } = useSize<HTMLDivElement>();
   const [open, setOpen] = useState<'add' | 'weather' | null>(null);
   const isNarrow = width < 560;
-  const labels = isNarrow ? 96 : 148;
+  const scale = width > 0 ? textScale() : 1;
+  const labels = (isNarrow ? 96 : 148) * scale;
   const ends = courses.flatMap((c) => c.parts.at(-1)?.until ?? []);
   const starts = courses.flatMap((c) => c.parts[0]?.from ?? []);
   const axis = timeAxis(
@@ -62,7 +64,7 @@ function Planned({ season }: { season: SeasonPlan }) {
     focusHeading();
   };
   const chosen = courses.filter((c) => chosenIds.includes(c.batch.id));
-  const { rows } = rowsOf(courses);
+  const { rows } = rowsOf(courses, scale);
   const weeks = answer?.look.weeks ?? [];
 
   return (
@@ -115,7 +117,7 @@ function Planned({ season }: { season: SeasonPlan }) {
                   </p>
                 ))}
               </div>
-              {width > 0 && <BatchBars courses={courses} axis={axis} today={today} chosen={chosenIds} onChoose={chooseOne} />}
+              {width > 0 && <BatchBars courses={courses} axis={axis} today={today} scale={scale} chosen={chosenIds} onChoose={chooseOne} />}
             </div>
             {courses.length > 0 && (
               <div className="night flex w-max bg-night">

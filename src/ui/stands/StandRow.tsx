@@ -39,7 +39,7 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
       {light === null && <p className="px-2 text-soft">Working out its light…</p>}
       {light === 'failed' && <p className="px-2 text-copper">Its light could not be computed. Reload the page to try again.</p>}
       {light !== null && light !== 'failed' && (
-        <table className="mt-1 w-full text-left text-[15px] md:table-fixed">
+        <table className="mt-1 w-full text-left text-[0.9375rem] md:table-fixed">
           <caption className="sr-only">Trays of {stand.name}</caption>
           <thead className="text-sm text-soft max-md:sr-only">
             <tr>

@@ -6,7 +6,7 @@ import { headlineOf } from './words';
 export function HeadlineLine({ verdict }: { verdict: Verdict }) {
   const { calm, alarm } = headlineOf(verdict);
   return (
-    <h2 className="text-[27px] leading-8 font-semibold" aria-live="polite" data-testid="verdict">
+    <h2 className="text-[1.6875rem] leading-8 font-semibold" aria-live="polite" data-testid="verdict">
       {calm} {alarm && <span className={colourOfResult(verdict.says)}>{alarm}</span>}
     </h2>
   );
