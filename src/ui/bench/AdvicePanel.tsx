@@ -1,6 +1,6 @@
 'use client';
 import { X } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { CALLED_OFF, type Advice, type Offer } from '@/core/plan/advice/advise';
 import type { Effect } from '@/core/plan/advice/Effect';
@@ -13,6 +13,7 @@ import { trialStore } from '@/store/bench/trialStore';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { Segments } from '../parts/Segments';
+import { focusOn, usePageActions } from '../shell/pageActions';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { percent } from '../verdict/words';
@@ -27,15 +28,29 @@ const WHOSE: Readonly<Record<Scope['of'], string>> = { tray: 'its leaves', tier:
 
 type Found = { readonly of: BenchStand; readonly scope: string; readonly advice: Advice };
 
+const ACTIONS = [
+  focusOn(
+    'advice',
+    'What would help',
+    ['advice', 'improve', 'offers'],
+    () =>
+      document.querySelector<HTMLElement>('[data-testid="offer"] button') ??
+      document.querySelector<HTMLElement>('[aria-labelledby="advice"] button'),
+  ),
+];
+
 /** What would help: computed moves, ranked, each with what it would do; tried with one press and undone with one press. */
 export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: BenchTier; trayId: string | null }) {
   const { advise, sites } = useWorkspace();
   const site = useSite((s) => s.site);
   const past = useSite((s) => s.past);
   const { lengthUnit } = useSettings();
+  usePageActions(ACTIONS);
   const light = useBenchLight();
   const { handOn } = useBenchLook();
   const { trial, dismissed } = useStore(trialStore);
+  const answer = useRef<HTMLButtonElement>(null);
+  const heading = useRef<HTMLHeadingElement>(null);
   const [of, setOf] = useState<Scope['of']>('tier');
   const [judged, setJudged] = useState<number | null>(null);
   const [found, setFound] = useState<Found | null>(null);
@@ -88,13 +103,20 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
       offer.moves.reduce(applyMove, { ...s, stands: s.stands.map((x) => (x.id === stand.stand.id ? { ...x, laidOut: false } : x)) }),
     );
     trialStore.setState({ trial: { words: words(offer), steps: sites.getState().past.length } });
+    // What was pressed goes with the next search; the answer to the trial comes next.
+    setTimeout(() => answer.current?.focus(), 60);
+  };
+  /** The trial is over, whichever way: the keys go on at the heading. */
+  const endTrial = () => {
+    trialStore.setState({ trial: null });
+    heading.current?.focus();
   };
   const worst = current?.worstTrayId ? stand.tiers.flatMap((t) => t.trays).find((y) => y.tray.id === current.worstTrayId) : undefined;
   if (tier.trays.length === 0 || tier.lamps.length === 0) return null;
   return (
     <section aria-labelledby="advice" className="space-y-2">
       <div className="flex flex-wrap items-center justify-between gap-2">
-        <h2 id="advice" className="text-lg font-semibold">
+        <h2 id="advice" ref={heading} tabIndex={-1} className="text-lg font-semibold outline-none">
           What would help
         </h2>
         <Segments
@@ -114,7 +136,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
             <strong className="font-semibold">Trying:</strong> {trial.words}.
           </p>
           <div className="flex gap-2">
-            <Button kind="main" onClick={() => trialStore.setState({ trial: null })}>
+            <Button kind="main" ref={answer} onClick={endTrial}>
               Apply
             </Button>
             <Button
@@ -122,7 +144,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
               title={past.length > trial.steps ? 'You made other changes after this one. Use Undo, one step at a time.' : undefined}
               onClick={() => {
                 undo(sites);
-                trialStore.setState({ trial: null });
+                endTrial();
               }}
             >
               Undo this trial

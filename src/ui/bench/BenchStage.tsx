@@ -35,7 +35,10 @@ export function BenchStage({ stand, hands }: { stand: BenchStand; hands: Hands }
   const narrow = width < WIDE;
   const room = useMemo(() => ({ width, height: narrow ? Math.max(height, 420) : height }), [width, height, narrow]);
   const frame = useMemo(() => benchFrame(stand, view, room, zoom, narrow), [stand, view, room, zoom, narrow]);
+  /** The tier in which the keys are: of the others only the tier can be gone to, and from there its things. */
+  const [entered, setEntered] = useState<string | null>(null);
   const selected = stand.tiers.find((t) => t.tier.id === tierId) ?? stand.tiers[0]!;
+  const stop = stand.tiers.find((t) => t.tier.id === entered) ?? selected;
 
   // A wheel with Ctrl, which is also what a pinch on a touchpad sends; the page itself must not be enlarged.
   useEffect(() => {
@@ -53,7 +56,13 @@ export function BenchStage({ stand, hands }: { stand: BenchStand; hands: Hands }
   return (
     <section
       aria-label={`The stage: ${stand.stand.name} from the ${view}`}
-      className="night relative flex min-h-0 flex-1 flex-col bg-night text-night-ink print:hidden"
+      data-work
+      tabIndex={-1}
+      className="night relative flex min-h-0 flex-1 flex-col bg-night text-night-ink outline-none print:hidden"
+      onFocus={(e) => {
+        const id = (e.target as HTMLElement).dataset.tier;
+        if (id) setEntered(id);
+      }}
       onKeyDown={(e) => {
         if ((e.target as HTMLElement).closest('[data-stage]') && pressed(e, hands, false)) e.preventDefault();
       }}
@@ -86,9 +95,9 @@ export function BenchStage({ stand, hands }: { stand: BenchStand; hands: Hands }
                 <SelectedTier frame={frame} tier={selected} />
               </svg>
               {stand.tiers.map((t) => (
-                <TierWord key={t.tier.id} tier={t} frame={frame} narrow={narrow} selected={t === selected} />
+                <TierWord key={t.tier.id} tier={t} frame={frame} narrow={narrow} selected={t === selected} isStop={t === stop} />
               ))}
-              <ThingHandles stand={stand} frame={frame} hands={hands} />
+              <ThingHandles stand={stand} frame={frame} hands={hands} stopId={stop.tier.id} />
               {measuring && <Tape frame={frame} unit={lengthUnit} onDone={() => setMeasuring(false)} />}
             </div>
           )}
@@ -228,8 +237,30 @@ function SelectedTier({ frame, tier }: { frame: BenchFrame; tier: BenchTier }) {
 /** So many pixels a number, a word and the hours take one below the other. */
 const LINES_NEED = 58;
 
+/** The arrows go from tier to tier; nothing on them moves by it. */
+function toNeighbour(e: React.KeyboardEvent<HTMLButtonElement>): void {
+  const by = { ArrowUp: -1, ArrowDown: 1 }[e.key];
+  if (!by || e.altKey || e.ctrlKey || e.metaKey) return;
+  e.preventDefault();
+  e.stopPropagation();
+  const tiers = [...document.querySelectorAll<HTMLElement>('[data-stage] button[data-tier]')];
+  tiers[tiers.indexOf(e.currentTarget) + by]?.focus();
+}
+
 /** Which tier this is and how its trays fare, beside it; a press looks at it from above. */
-function TierWord({ tier, frame, narrow, selected }: { tier: BenchTier; frame: BenchFrame; narrow: boolean; selected: boolean }) {
+function TierWord({
+  tier,
+  frame,
+  narrow,
+  selected,
+  isStop,
+}: {
+  tier: BenchTier;
+  frame: BenchFrame;
+  narrow: boolean;
+  selected: boolean;
+  isStop: boolean;
+}) {
   const { benchLooks } = useWorkspace();
   const light = useTierLight(tier);
   const judged = useJudged(tier, light);
@@ -258,6 +289,9 @@ function TierWord({ tier, frame, narrow, selected }: { tier: BenchTier; frame: B
         benchLooks.setState({ tierId: tier.tier.id, chosen: [] });
       }}
       aria-label={`Tier ${tier.number}: ${words}`}
+      data-tier={tier.tier.id}
+      tabIndex={isStop ? 0 : -1}
+      onKeyDown={toNeighbour}
       aria-pressed={selected}
       className={clsx('absolute rounded px-1 text-right leading-tight', brief ? 'w-[28px]' : 'w-[96px]')}
       style={brief ? { left: box.left - 34, top: box.top } : { left: Math.max(2, box.left - 108), top: box.top }}

@@ -1,6 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { RadioGroup } from 'radix-ui';
+import { useEffect, useMemo, useState } from 'react';
 import { standFrom, TEMPLATES, type Template } from '@/core/site/stand/templates';
 import { showLength } from '@/core/units/length';
 import { freeName } from '@/store/names/freeName';
@@ -10,6 +11,7 @@ import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';
 import { Sheet } from '../parts/Sheet';
 import { Stepper } from '../parts/Stepper';
+import { usePageActions } from '../shell/pageActions';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import { NEW_STAND_HASH, standPath } from '../stands/places';
 
@@ -28,6 +30,13 @@ export function NewStand({ trigger }: { trigger: React.ReactNode }) {
     // eslint-disable-next-line react-hooks/set-state-in-effect
     setOpen(true);
   }, []);
+  const actions = useMemo(
+    () => [
+      { id: 'new-stand', name: 'New stand', words: ['rack', 'shelf', 'sill', 'draw'], run: () => setTimeout(() => setOpen(true), 60) },
+    ],
+    [],
+  );
+  usePageActions(actions);
   const choose = (next: Template) => {
     setTemplate(next);
     setTiers(next.tiers.usual);
@@ -57,14 +66,18 @@ export function NewStand({ trigger }: { trigger: React.ReactNode }) {
       }
     >
       <div className="space-y-5">
-        <div className="grid gap-2 sm:grid-cols-2 md:grid-cols-3" role="radiogroup" aria-label="Kind of stand">
+        <RadioGroup.Root
+          className="grid gap-2 sm:grid-cols-2 md:grid-cols-3"
+          aria-label="Kind of stand"
+          value={template.kind}
+          onValueChange={(kind) => choose(TEMPLATES.find((t) => t.kind === kind)!)}
+          onKeyDown={(e) => e.key === 'Enter' && begin()}
+        >
           {TEMPLATES.map((t) => (
-            <button
+            <RadioGroup.Item
               key={t.kind}
-              type="button"
-              role="radio"
-              aria-checked={t.kind === template.kind}
-              onClick={() => choose(t)}
+              value={t.kind}
+              data-first={t.kind === template.kind || undefined}
               className="flex items-start gap-2 rounded-lg border border-line p-2.5 text-left hover:bg-sunk aria-checked:border-verdigris aria-checked:bg-verdigris-wash"
             >
               <Glyph template={t} />
@@ -74,9 +87,9 @@ export function NewStand({ trigger }: { trigger: React.ReactNode }) {
                   {t.about}, {showLength(t.width, lengthUnit)} × {showLength(t.depth, lengthUnit)}
                 </span>
               </span>
-            </button>
+            </RadioGroup.Item>
           ))}
-        </div>
+        </RadioGroup.Root>
         <div className="flex flex-wrap items-end gap-4">
           {template.tiers.most > 1 && (
             <Stepper label="tiers" value={tiers} min={template.tiers.least} max={template.tiers.most} onChange={setTiers} />

@@ -7,6 +7,7 @@ import { containerItems } from '../parts/containerItems';
 import { lampItems } from '../parts/lampItems';
 import type { SearchItem } from '../parts/SearchList';
 import { Segments } from '../parts/Segments';
+import { usePageActions } from '../shell/pageActions';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 
 export interface PaletteThing {
@@ -24,6 +25,20 @@ export function Palette({ openAtFirst, onPut }: { openAtFirst: boolean; onPut(th
   const [open, setOpen] = useState(openAtFirst);
   const lamps = useMemo(() => lampItems(own), [own]);
   const trays = useMemo(() => containerItems(lengthUnit), [lengthUnit]);
+  const actions = useMemo(() => {
+    const find = (of: 'lamp' | 'tray') => () => {
+      setKind(of);
+      setTyped('');
+      setOpen(true);
+      // Once the palette has closed and the field is there.
+      setTimeout(() => document.querySelector<HTMLElement>('[data-library-search]')?.focus(), 60);
+    };
+    return [
+      { id: 'add-lamp', name: 'Add a lamp', words: ['hang', 'light'], run: find('lamp') },
+      { id: 'add-tray', name: 'Add a tray or pot', words: ['container', 'put'], run: find('tray') },
+    ];
+  }, []);
+  usePageActions(actions);
   const items = useMemo(() => {
     const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
     const all = kind === 'lamp' ? lamps : trays;
@@ -56,6 +71,7 @@ export function Palette({ openAtFirst, onPut }: { openAtFirst: boolean; onPut(th
               }}
             />
             <input
+              data-library-search
               aria-label={kind === 'lamp' ? 'Find a lamp' : 'Find a tray'}
               placeholder={kind === 'lamp' ? 'bar, T8, 24 W…' : '72 cells, 9 cm pot…'}
               className="min-h-9 w-44 rounded-md border border-line bg-sheet px-2 max-md:min-h-11"

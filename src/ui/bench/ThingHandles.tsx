@@ -70,7 +70,18 @@ function movedWords(held: Held, target: BenchTier, shift: Metres, down: Metres, 
 }
 
 /** Every lamp and tray of the stand as something to take hold of: by pointer, finger or key. */
-export function ThingHandles({ stand, frame, hands }: { stand: BenchStand; frame: BenchFrame; hands: Hands }) {
+export function ThingHandles({
+  stand,
+  frame,
+  hands,
+  stopId,
+}: {
+  stand: BenchStand;
+  frame: BenchFrame;
+  hands: Hands;
+  /** The tier whose things Tab goes through. */
+  stopId: string;
+}) {
   const { benchLooks } = useWorkspace();
   const { lengthUnit } = useSettings();
   const { chosen } = useBenchLook();
@@ -139,10 +150,11 @@ export function ThingHandles({ stand, frame, hands }: { stand: BenchStand; frame
     },
   );
 
-  const common = (id: string, label: string) => ({
+  const common = (id: string, tierId: string, label: string) => ({
     'data-thing': id,
+    'data-tier': tierId,
     role: 'button',
-    tabIndex: 0,
+    tabIndex: tierId === stopId ? 0 : -1,
     'aria-pressed': chosen.includes(id),
     'aria-label': label,
     ...drag,
@@ -167,6 +179,7 @@ export function ThingHandles({ stand, frame, hands }: { stand: BenchStand; frame
               key={y.tray.id}
               {...common(
                 y.tray.id,
+                t.tier.id,
                 `Tray: ${trayName(y)}, ${stageWords(y.stage)}, tier ${t.number}, ${showLength(y.tray.x, lengthUnit)} from the left${y.tray.risers ? `, on ${riserWords(y.tray.risers)}` : ''}`,
               )}
               className={clsx(
@@ -191,6 +204,7 @@ export function ThingHandles({ stand, frame, hands }: { stand: BenchStand; frame
               key={fitting.id}
               {...common(
                 fitting.id,
+                t.tier.id,
                 `Lamp: ${count > 1 ? `${count} × ` : ''}${lamp.name}, tier ${t.number}, ${distance}${hangWords(t, fitting)}, ${showLength(fitting.x, lengthUnit)} from the left, ${showLength(fitting.y, lengthUnit)} from the front`,
               )}
               className={clsx(

@@ -14,13 +14,14 @@ import { PrintSheet } from '../print/PrintSheet';
 import { usePrinting } from '../print/usePrinting';
 import { QuickReadings } from '../readings/QuickReadings';
 import { RulesPanel } from '../rules/RulesPanel';
+import { focusOn, usePageActions } from '../shell/pageActions';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { Stage } from '../stage/Stage';
 import { VerdictPanel } from '../verdict/VerdictPanel';
 import { WhereFrom } from '../verdict/WhereFrom';
 import { Header } from './Header';
 import { FirstSteps } from './FirstSteps';
-import { Sentence, type Question } from './Sentence';
+import { QUESTIONS, Sentence, type Question } from './Sentence';
 
 /** One lamp, one tray, one crop: the answer within a minute. */
 export function QuickCheck() {
@@ -30,6 +31,16 @@ export function QuickCheck() {
   const setUp = useMemo(() => activeSetUp({ site, activeId }), [site, activeId]);
   const printing = usePrinting();
   const [asked, setAsked] = useState<Question | null>(null);
+  const actions = useMemo(
+    () => [
+      ...QUESTIONS.map(({ question, name, words }) => ({ id: question, name, words, run: () => setTimeout(() => setAsked(question), 60) })),
+      focusOn('distance', 'Move the lamp', ['distance', 'height', 'raise', 'lower'], () =>
+        document.querySelector<HTMLElement>('[aria-label="Distance from lamp to leaves"]'),
+      ),
+    ],
+    [],
+  );
+  usePageActions(actions);
   if (setUp && printing) return <PrintSheet setUp={setUp} />;
   if (!setUp) {
     const id = newId();

@@ -25,7 +25,13 @@ export function Sentence({ setUp, open, onOpen }: { setUp: SetUp; open: Question
     setUp,
   });
   return (
-    <div className="flex flex-col gap-x-2 gap-y-1 border-b border-line bg-sheet px-4 pt-1 pb-3 text-[1.0625rem] md:flex-row md:flex-wrap md:items-center md:px-6">
+    <div
+      data-work
+      tabIndex={-1}
+      role="group"
+      aria-label="What grows in what, under what"
+      className="flex flex-col gap-x-2 gap-y-1 border-b outline-none border-line bg-sheet px-4 pt-1 pb-3 text-[1.0625rem] md:flex-row md:flex-wrap md:items-center md:px-6"
+    >
       <Part lead="Growing">
         <CropSheet {...sheet('crop')} trigger={<Choice label="Crop">{`${crop.name}, ${stageWords(stage)}`}</Choice>} />
       </Part>
@@ -41,6 +47,14 @@ export function Sentence({ setUp, open, onOpen }: { setUp: SetUp; open: Question
     </div>
   );
 }
+
+/** What each part opens, for the palette. */
+export const QUESTIONS: readonly { readonly question: Question; readonly name: string; readonly words: readonly string[] }[] = [
+  { question: 'crop', name: 'Choose the crop', words: ['plant', 'stage', 'change'] },
+  { question: 'tray', name: 'Choose the tray or pot', words: ['container', 'change'] },
+  { question: 'lamp', name: 'Choose the lamp', words: ['light', 'bulb', 'change'] },
+  { question: 'place', name: 'Choose what is around it', words: ['place', 'sides', 'foil', 'change'] },
+];
 
 export type Question = 'crop' | 'tray' | 'lamp' | 'place';
 

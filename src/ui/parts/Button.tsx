@@ -2,6 +2,7 @@ import clsx from 'clsx';
 
 interface ButtonProps extends React.ButtonHTMLAttributes<HTMLButtonElement> {
   kind?: 'main' | 'plain' | 'quiet';
+  ref?: React.Ref<HTMLButtonElement>;
 }
 
 const KINDS = {

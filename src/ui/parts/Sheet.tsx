@@ -2,6 +2,7 @@
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { Button } from './Button';
+import { hasKeyboard } from './hasKeyboard';
 
 interface SheetProps {
   title: string;
@@ -15,8 +16,8 @@ interface SheetProps {
 
 /** Who has a keyboard types at once; on a phone no keyboard jumps up over the sheet. */
 function focusSearch(event: Event): void {
-  const search = (event.currentTarget as HTMLElement).querySelector<HTMLElement>('[cmdk-input], input[type="search"]');
-  if (!search || !window.matchMedia?.('(pointer: fine)').matches) return;
+  const search = (event.currentTarget as HTMLElement).querySelector<HTMLElement>('[cmdk-input], input[type="search"], [data-first]');
+  if (!search || !hasKeyboard()) return;
   event.preventDefault();
   search.focus();
 }

@@ -90,7 +90,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
               </Tabs.Trigger>
             ))}
           </Tabs.List>
-          <div className="flex-1 px-4 py-4 md:px-5 lg:overflow-y-auto">
+          <div data-work tabIndex={-1} className="flex-1 px-4 py-4 outline-none md:px-5 lg:overflow-y-auto">
             <Tabs.Content value="walk">
               <WalkPanel of={of} onFit={() => setTab('fit')} />
             </Tabs.Content>

@@ -6,6 +6,7 @@ import { PRACTICE_TRUTH, type PracticeTruth } from '@/store/meter/practiceWorld'
 import { CheckField } from '../parts/CheckField';
 import { Button } from '../parts/Button';
 import { Segments } from '../parts/Segments';
+import { usePageActions, type PageAction } from '../shell/pageActions';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { MeterChoice } from './MeterChoice';
 import { useRun } from '../practice/useRun';
@@ -24,6 +25,15 @@ const LENGTHS = [
 type Length = (typeof LENGTHS)[number]['value'];
 /** A point takes about so long, with a pause for the display to settle. */
 const SECONDS_A_POINT = 20;
+
+const ACTIONS: readonly PageAction[] = [
+  {
+    id: 'measure',
+    name: 'Start measuring',
+    words: ['readings', 'walk', 'meter'],
+    run: () => document.querySelector<HTMLElement>('[data-start]')?.click(),
+  },
+];
 
 /** A walk over the tier: the points that tell most, one after the other, in one hand. */
 export function WalkPanel({ of, onFit }: { of: TierReadings; onFit(): void }) {
@@ -63,6 +73,7 @@ export function WalkPanel({ of, onFit }: { of: TierReadings; onFit(): void }) {
 
 function BeginWalk({ of, truth, onTruth }: { of: TierReadings; truth: PracticeTruth; onTruth(truth: PracticeTruth): void }) {
   const { planWalk, sites } = useWorkspace();
+  usePageActions(ACTIONS);
   const meter = useMeter();
   const run = useRun();
   const [length, setLength] = useState<Length>('9');
@@ -111,7 +122,7 @@ function BeginWalk({ of, truth, onTruth }: { of: TierReadings; truth: PracticeTr
         </details>
       )}
       <CheckField label="Daylight comes in: I read each point with the lamps off as well" checked={daylight} onChange={setDaylight} />
-      <Button kind="main" className="min-h-12 px-5" disabled={state === 'choosing'} onClick={() => void begin()}>
+      <Button kind="main" className="min-h-12 px-5" data-start disabled={state === 'choosing'} onClick={() => void begin()}>
         <Footprints size={18} aria-hidden /> {state === 'choosing' ? 'Choosing the points…' : 'Start measuring'}
       </Button>
       {state !== 'idle' && state !== 'choosing' && (

@@ -1,6 +1,6 @@
 'use client';
 import { ArrowLeft, Repeat, SkipForward } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { convert } from '@/core/measure/reading/convert';
 import { expectedReading } from '@/core/measure/reading/expectedReading';
@@ -14,6 +14,7 @@ import type { WalkPoint } from '@/core/answer/walk/planWalk';
 import type { PracticeTruth } from '@/store/meter/practiceWorld';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { hasKeyboard } from '../parts/hasKeyboard';
 import { Segments } from '../parts/Segments';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { percent } from '../verdict/words';
@@ -34,6 +35,10 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
   const { sites } = useWorkspace();
   const meter = useMeter();
   const { tier: t } = of;
+  // Who has a keyboard types at once, point after point; on a phone no keyboard jumps up before it is wanted.
+  useEffect(() => {
+    if (hasKeyboard()) document.getElementById('shown')?.focus();
+  }, []);
   const { draft, darkDraft } = useStore(walkStore);
   const [problem, setProblem] = useState<string | null>(null);
   const [lampsOn, setLampsOn] = useState(true);

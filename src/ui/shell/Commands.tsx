@@ -2,8 +2,10 @@
 import { useRouter } from 'next/navigation';
 import { Dialog } from 'radix-ui';
 import { useEffect, useMemo, useState } from 'react';
+import { useStore } from 'zustand';
 import { SearchList } from '../parts/SearchList';
 import { goItems } from './goItems';
+import { pageActions } from './pageActions';
 import { SHORTCUTS } from './shortcuts';
 import { useSite } from './WorkspaceContext';
 
@@ -38,21 +40,33 @@ export function Commands() {
   );
 }
 
+/** Before the ids of what is done rather than gone to. */
+const DO = 'do:';
+
 function Go({ onGone }: { onGone(): void }) {
   const router = useRouter();
   const site = useSite((s) => s.site);
-  const items = useMemo(() => goItems(site), [site]);
+  const actions = useStore(pageActions, (s) => s.actions);
+  const items = useMemo(
+    () => [
+      ...actions.map(({ id, name, words }) => ({ id: `${DO}${id}`, name, detail: '', words, group: 'On this page' })),
+      ...goItems(site),
+    ],
+    [actions, site],
+  );
   return (
     <>
       <Dialog.Title className="sr-only">Go to</Dialog.Title>
       <SearchList
         label="Go to"
-        placeholder="A stand, a tray, a crop, a lamp, a page…"
+        placeholder="A stand, a tray, a crop, a page, or what to do here…"
         items={items}
         chosen={null}
         onChoose={(address) => {
           onGone();
-          router.push(address);
+          const action = actions.find((a) => `${DO}${a.id}` === address);
+          if (action) action.run();
+          else router.push(address);
         }}
         empty="No results for this name."
       />

@@ -73,6 +73,13 @@ function Frame({ children }: { children?: React.ReactNode }) {
     <div className="flex min-h-dvh flex-col md:flex-row print:block">
       <a
         href="#main"
+        onClick={(e) => {
+          // Where the page says that its work begins; else its whole.
+          const work = document.querySelector<HTMLElement>('[data-work]');
+          if (!work) return;
+          e.preventDefault();
+          work.focus();
+        }}
         className="sr-only z-50 rounded-md bg-button px-3 py-2 font-semibold text-on-button focus:not-sr-only focus:fixed focus:top-2 focus:left-2"
       >
         Skip to the content

@@ -3,7 +3,7 @@ export const SHORTCUTS: readonly { readonly where: string; readonly keys: readon
   {
     where: 'Everywhere',
     keys: [
-      ['Ctrl K or ⌘ K', 'Go to a stand, a tray, a crop, a lamp or a page'],
+      ['Ctrl K or ⌘ K', 'Go to a stand, a tray, a crop, a lamp or a page, or do something on this one'],
       ['Ctrl Z or ⌘ Z', 'Undo'],
       ['Ctrl Y or ⇧ ⌘ Z', 'Redo'],
       ['?', 'Show this list'],
@@ -12,7 +12,8 @@ export const SHORTCUTS: readonly { readonly where: string; readonly keys: readon
   {
     where: 'Bench',
     keys: [
-      ['Tab', 'Go from lamp to tray to lamp'],
+      ['Arrow keys on a tier', 'Go to the tier above or below'],
+      ['Tab', 'Go through the trays and lamps of that tier'],
       ['Arrow keys', 'Move what is chosen by one step of its hanger, or by a centimetre'],
       ['Shift with arrow keys', 'Move it by a larger step'],
       ['Enter', 'Choose a lamp or tray; once more: go to its fields'],

@@ -47,7 +47,7 @@ export function LampHandle({ box, distance, heatClearance, unit, scale, roof, fa
       aria-valuemax={Math.round(farthest * 1000) / 10}
       aria-valuenow={Math.round(distance * 1000) / 10}
       aria-valuetext={showLength(distance, unit)}
-      className="absolute cursor-ns-resize touch-none rounded-md print:hidden"
+      className="absolute z-10 cursor-ns-resize touch-none rounded-md print:hidden"
       style={box}
       onPointerDown={(e) => {
         if (e.button !== 0) return;

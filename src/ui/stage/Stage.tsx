@@ -73,6 +73,29 @@ export function Stage({ setUp }: { setUp: SetUp }) {
                 <LightCanvas grid={ready.answer.map} band={band} rowZero="foot" box={frame.above} testId="map" />
               </>
             )}
+            <LampHandle
+              box={{ left: frame.x(setUp.tier.fittings[0]!.x) - lampWidth / 2, top: frame.z(face) - 26, width: lampWidth, height: 44 }}
+              distance={setUp.distance}
+              heatClearance={clearanceOf(setUp.lamp)}
+              unit={lengthUnit}
+              scale={frame.scale}
+              roof={top - setUp.canopy - 0.01}
+              farthest={farthest}
+              onBegin={() => beginGesture(sites, 'move the lamp')}
+              onChange={change}
+              onEnd={() => endGesture(sites)}
+            />
+            {wide && (
+              <div
+                className="absolute z-10"
+                style={{
+                  left: Math.min(width - 104, frame.front.left + frame.front.width + 30),
+                  top: (frame.z(face) + frame.z(setUp.canopy)) / 2 - 36,
+                }}
+              >
+                {field}
+              </div>
+            )}
             <svg
               width={width}
               height={wide ? Math.max(height, frame.height) : frame.height}
@@ -102,29 +125,6 @@ export function Stage({ setUp }: { setUp: SetUp }) {
                 />
               )}
             </svg>
-            <LampHandle
-              box={{ left: frame.x(setUp.tier.fittings[0]!.x) - lampWidth / 2, top: frame.z(face) - 26, width: lampWidth, height: 44 }}
-              distance={setUp.distance}
-              heatClearance={clearanceOf(setUp.lamp)}
-              unit={lengthUnit}
-              scale={frame.scale}
-              roof={top - setUp.canopy - 0.01}
-              farthest={farthest}
-              onBegin={() => beginGesture(sites, 'move the lamp')}
-              onChange={change}
-              onEnd={() => endGesture(sites)}
-            />
-            {wide && (
-              <div
-                className="absolute"
-                style={{
-                  left: Math.min(width - 104, frame.front.left + frame.front.width + 30),
-                  top: (frame.z(face) + frame.z(setUp.canopy)) / 2 - 36,
-                }}
-              >
-                {field}
-              </div>
-            )}
             {light.status === 'failed' && (
               <p role="alert" className="absolute inset-x-4 top-10 rounded-md bg-night-raised p-3 text-ember">
                 The light could not be computed: {light.reason}. Reload the page to try again.
