@@ -4,6 +4,7 @@ import type { Aside } from '@/store/database/database';
 import { Button } from '../parts/Button';
 import { saveFile } from '../parts/saveFile';
 import { useWorkspace } from '../shell/WorkspaceContext';
+import { LOCALE } from '../parts/locale';
 
 /** What could not be read once and was put aside whole; nothing where there is none. */
 export function Asides() {
@@ -19,7 +20,7 @@ export function Asides() {
       <ul className="space-y-2">
         {asides.map(({ at, value }) => (
           <li key={at} className="flex flex-wrap items-center gap-3">
-            <span className="flex-1">{new Date(at).toLocaleString()}</span>
+            <span className="flex-1">{new Date(at).toLocaleString(LOCALE)}</span>
             <Button onClick={() => saveFile(`copper-noon-aside-${at.slice(0, 10)}.json`, JSON.stringify(value, null, 2))}>Export</Button>
             <Button kind="quiet" onClick={() => void database.dropAside(at).then(look)}>
               Delete

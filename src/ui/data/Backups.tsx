@@ -9,8 +9,9 @@ import { saveFile } from '../parts/saveFile';
 import { say } from '../shell/toastStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { differenceWords, holdsWords, namesWords, showBytes, WHY } from './words';
+import { LOCALE } from '../parts/locale';
 
-const when = (ms: number) => new Date(ms).toLocaleString(undefined, { weekday: 'short', day: 'numeric', month: 'short', hour: 'numeric', minute: '2-digit' }); // prettier-ignore
+const when = (ms: number) => new Date(ms).toLocaleString(LOCALE, { weekday: 'short', day: 'numeric', month: 'short', hour: 'numeric', minute: '2-digit' }); // prettier-ignore
 
 /** Automatic backups: what is in each, and the way back to it. */
 export function Backups() {

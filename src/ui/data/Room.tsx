@@ -5,6 +5,7 @@ import { Button } from '../parts/Button';
 import { say } from '../shell/toastStore';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { showBytes } from './words';
+import { LOCALE } from '../parts/locale';
 
 interface Storage {
   readonly used: number | null;
@@ -47,7 +48,7 @@ export function Room() {
       <h2 className="text-lg font-semibold">Storage in this browser</h2>
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1">
         <dt className="text-soft">Last saved</dt>
-        <dd>{saved_ms === null ? 'Nothing changed since you opened it.' : new Date(saved_ms).toLocaleTimeString()}</dd>
+        <dd>{saved_ms === null ? 'Nothing changed since you opened it.' : new Date(saved_ms).toLocaleTimeString(LOCALE)}</dd>
         <dt className="text-soft">Storage used</dt>
         <dd>
           {room?.used == null

@@ -18,6 +18,7 @@ import { TypedField } from '../parts/TypedField';
 import { say } from '../shell/toastStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { UNUSABLE_WORDS } from './daylightWords';
+import { LOCALE } from '../parts/locale';
 
 const UNITS = [
   { value: 'lx', label: 'lux' },
@@ -27,7 +28,7 @@ const UNITS = [
 const MOST_SHOWN = 1e7;
 /** The weather of the simulated sensor. */
 const SENSOR_SEED = 1;
-const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+const when = new Intl.DateTimeFormat(LOCALE, { dateStyle: 'medium', timeStyle: 'short' });
 
 /** Readings at a window: a pair, outdoors and at the plant, under a grey sky puts the computed light right. */
 export function SillReadings({ window, at, plant }: { window: Window; at: BeforeWindow; plant: string }) {

@@ -7,6 +7,7 @@ import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { percent } from '../verdict/words';
+import { wholeWords } from '../parts/locale';
 
 const VIEWS: readonly { value: AgeView; label: string }[] = [
   { value: 'new', label: 'new' },
@@ -46,8 +47,8 @@ export function AgeFields({ setUp }: { setUp: SetUp }) {
       <p>
         {ageing.used_h === null
           ? `Its hours are not known: it is taken to be half-way through its life, giving ${percent(maintenance(lamp, hoursBurned(lamp, ageing)))} of its first light, and the band says how far that may be off.`
-          : `After ${Math.round(ageing.used_h).toLocaleString('en-GB')} h a lamp of its kind still gives ${percent(maintenance(lamp, ageing.used_h))} of its first light.`}{' '}
-        At the end of its stated {lamp.life_h.toLocaleString('en-GB')} h it gives {percent(lamp.maintenanceAtEnd)}
+          : `After ${wholeWords(ageing.used_h)} h a lamp of its kind still gives ${percent(maintenance(lamp, ageing.used_h))} of its first light.`}{' '}
+        At the end of its stated {wholeWords(lamp.life_h)} h it gives {percent(lamp.maintenanceAtEnd)}
         {years !== null &&
           `; at ${hours} h a day that is in ${years < 1.5 ? `${Math.round(years * 12)} months` : `${Math.round(years)} years`}`}
         . Plan for that day, not for the first.

@@ -16,6 +16,7 @@ import { standPath } from '../stands/places';
 import { doseNumber } from '../stage/lightWords';
 import type { KnownOwnLamp } from './knownOwnLamps';
 import { OutputBar } from './OutputBar';
+import { LOCALE, numberWords, wholeWords } from '../parts/locale';
 
 /** What a lamp still gives, when it will have faded how far, and until when that does for what stands under it. */
 export function LampOutlook({ known }: { known: KnownOwnLamp }) {
@@ -35,7 +36,7 @@ export function LampOutlook({ known }: { known: KnownOwnLamp }) {
             ? 'By readings under it, against its label.'
             : used_h === null
               ? 'Its hours are not known: the light is calculated as half way through a usual life.'
-              : `By its ${Math.round(used_h).toLocaleString()} hours and the usual fading of its kind: a model, until you take readings.`}
+              : `By its ${wholeWords(used_h)} hours and the usual fading of its kind: a model, until you take readings.`}
         </p>
       </div>
       <table className="w-full max-w-96 text-left">
@@ -59,7 +60,7 @@ export function LampOutlook({ known }: { known: KnownOwnLamp }) {
               <th scope="row" className="py-1.5 font-semibold">
                 {Math.round(100 * share)} % of new
               </th>
-              <td className="text-right">{Number.isFinite(hours) ? `${(100 * Math.round(hours / 100)).toLocaleString()} h` : 'never'}</td>
+              <td className="text-right">{Number.isFinite(hours) ? `${numberWords(100 * Math.round(hours / 100))} h` : 'never'}</td>
               <td className="text-right">{whenWords(day, today)}</td>
             </tr>
           ))}
@@ -80,7 +81,7 @@ function whenWords(day: Day | null, today: Day): string {
   if (day <= today) return 'now';
   return day - today < 60
     ? dayWords(day)
-    : new Date(day * 86_400_000).toLocaleDateString(undefined, { month: 'short', year: 'numeric', timeZone: 'UTC' });
+    : new Date(day * 86_400_000).toLocaleDateString(LOCALE, { month: 'short', year: 'numeric', timeZone: 'UTC' });
 }
 
 function UnderIt({ known, standId }: { known: KnownOwnLamp; standId: string }) {

@@ -9,6 +9,7 @@ import { LampPortrait } from '../lamp/LampPortrait';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { CopyLamp } from './CopyLamp';
 import { standPath } from '../stands/places';
+import { numberWords } from '../parts/locale';
 
 /** A kind of lamp: what it gives and needs, and where it hangs here. */
 export function LampView({ id }: { id: string }) {
@@ -59,9 +60,7 @@ function Figures({ lamp }: { lamp: Lamp }) {
     ['Efficacy', `${(lamp.ppf / lamp.power).toFixed(2)} µmol/J`],
     [
       'Life',
-      lamp.life_h > 0
-        ? `${lamp.life_h.toLocaleString()} h, then about ${Math.round(100 * lamp.maintenanceAtEnd)} % of its light`
-        : 'not known',
+      lamp.life_h > 0 ? `${numberWords(lamp.life_h)} h, then about ${Math.round(100 * lamp.maintenanceAtEnd)} % of its light` : 'not known',
     ],
     ['Nearest to leaves, for heat', showLength(lamp.heatClearance, lengthUnit)],
     ['Weight', `${lamp.weight_kg} kg`],

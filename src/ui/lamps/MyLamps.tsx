@@ -20,6 +20,7 @@ import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { OutputBar } from './OutputBar';
 import { ownPath } from './lampPaths';
 import { knownOwnLamps, nameForNew, type KnownOwnLamp } from './knownOwnLamps';
+import { numberWords, wholeWords } from '../parts/locale';
 
 /** Every lamp that the person owns: where it hangs, how far it has faded, what is wrong with it. */
 export function MyLamps() {
@@ -148,8 +149,8 @@ function Row({ known: { own, lamp, hanging, used_h, output, at } }: { known: Kno
           <OutputBar output={output} lamp={lamp} isMeasured={at?.lamp.calibration != null} />
         </span>
         <span className="text-right text-sm tabular-nums text-soft max-sm:col-start-2 max-sm:row-start-1">
-          {used_h === null ? 'hours not known' : `${Math.round(used_h).toLocaleString()} h`}
-          <span className="block">of about {lamp.life_h.toLocaleString()}</span>
+          {used_h === null ? 'hours not known' : `${wholeWords(used_h)} h`}
+          <span className="block">of about {numberWords(lamp.life_h)}</span>
         </span>
       </Link>
     </li>

@@ -1,5 +1,6 @@
 import type { ClaimFault, ClaimFaultCode } from '@/core/judge/claims/auditClaims';
 import type { ClaimKind } from '@/core/judge/claims/Claim';
+import { wholeWords } from '../parts/locale';
 
 /** What a figure is, with the unit in which a person reads and types it; `scale` of them make one of the unit kept. */
 export interface KindWords {
@@ -50,11 +51,7 @@ export const KIND_WORDS: Readonly<Record<ClaimKind, KindWords>> = {
 };
 
 const n = (value: number | null) =>
-  value === null
-    ? 'that'
-    : value >= 1000
-      ? Math.round(value).toLocaleString('en-GB').replace(/,/g, ' ')
-      : String(Number(value.toPrecision(3)));
+  value === null ? 'that' : value >= 1000 ? wholeWords(value).replace(/,/g, ' ') : String(Number(value.toPrecision(3)));
 
 interface Said {
   readonly title: string;

@@ -9,6 +9,7 @@ import { LineKey } from '../parts/LineKey';
 import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
 import type { TierReadings } from './useTierReadings';
+import { LOCALE } from '../parts/locale';
 
 Chart.register(LinearScale, LineElement, PointElement, ScatterController, LineController);
 
@@ -69,7 +70,7 @@ export function FitHistory({ of }: { of: TierReadings }) {
   const options = useMemo<ChartOptions<'scatter'>>(() => {
     const x = chartAxis('', colours);
     const dated = (v: number | string) =>
-      new Date(first + Number(v) * DAY_MS).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: '2-digit' });
+      new Date(first + Number(v) * DAY_MS).toLocaleDateString(LOCALE, { day: 'numeric', month: 'short', year: '2-digit' });
     return {
       animation: false,
       maintainAspectRatio: false,

@@ -15,6 +15,7 @@ import { FitFindings } from './FitFindings';
 import { FitHistory } from './FitHistory';
 import type { TierReadings } from './useTierReadings';
 import { staleWords } from './words';
+import { LOCALE } from '../parts/locale';
 
 interface FitPanelProps {
   of: TierReadings;
@@ -30,7 +31,7 @@ const NOTHING: Readonly<Record<NoFit, string>> = {
   'no-readings': 'There is no reading that counts. Walk over the tier with a meter first.',
   'no-lamps': 'No lamp hangs on this tier.',
 };
-const day = (ms: number) => new Date(ms).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' });
+const day = (ms: number) => new Date(ms).toLocaleDateString(LOCALE, { day: 'numeric', month: 'long', year: 'numeric' });
 
 /** Readings bend the plan: what they say of lamps and sides, before it is kept and while it counts. */
 export function FitPanel({ of, proposal, onProposal, shows, onShows }: FitPanelProps) {

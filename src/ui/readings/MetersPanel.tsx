@@ -16,6 +16,7 @@ import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { percent } from '../verdict/words';
 import { MatchSheet } from './MatchSheet';
 import { kindWords, unitWords } from './words';
+import { LOCALE, numberWords } from '../parts/locale';
 
 const MATCHED: Readonly<Record<OwnMeter['matchedBy'], string>> = {
   nothing: 'not calibrated',
@@ -113,8 +114,8 @@ function MeterItem({ meter }: { meter: OwnMeter }) {
       <p className="text-sm text-soft">
         {MATCHED[meter.matchedBy]}
         {meter.checked_ms !== null &&
-          `, ${new Date(meter.checked_ms).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' })}`}
-        ; good to ±{percent(meter.doubt ?? meterErrorOf(kind))}; ranges to {kind.ranges.map((r) => r.toLocaleString('en')).join(', ')}{' '}
+          `, ${new Date(meter.checked_ms).toLocaleDateString(LOCALE, { day: 'numeric', month: 'long', year: 'numeric' })}`}
+        ; good to ±{percent(meter.doubt ?? meterErrorOf(kind))}; ranges to {kind.ranges.map((r) => numberWords(r)).join(', ')}{' '}
         {unitWords(unitOfMeter(kind))}.
         {due && <strong className="font-semibold text-copper"> Calibrated more than two years ago. Calibrate it again.</strong>}
       </p>

@@ -15,6 +15,7 @@ import { ReadingRow } from './ReadingRow';
 import { TableSheet } from './TableSheet';
 import type { TierReadings } from './useTierReadings';
 import { kindWords, placeWords } from './words';
+import { LOCALE } from '../parts/locale';
 
 /** All readings of a tier by the day they were taken, with what is wrong with them; and free ones, from anywhere. */
 export function ReadingList({ of }: { of: TierReadings }) {
@@ -27,7 +28,7 @@ export function ReadingList({ of }: { of: TierReadings }) {
     const sorted = [...compared].sort((a, b) => b.reading.taken_ms - a.reading.taken_ms);
     const groups = new Map<string, typeof sorted>();
     for (const c of sorted) {
-      const day = new Date(c.reading.taken_ms).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' });
+      const day = new Date(c.reading.taken_ms).toLocaleDateString(LOCALE, { day: 'numeric', month: 'long', year: 'numeric' });
       groups.set(day, [...(groups.get(day) ?? []), c]);
     }
     return [...groups.entries()];

@@ -22,6 +22,7 @@ import { MeterChoice } from './MeterChoice';
 import { tableProblemWords } from './tableWords';
 import { useMeter } from './useMeter';
 import type { TierReadings } from './useTierReadings';
+import { numberWords, wholeWords } from '../parts/locale';
 
 const COLUMN_WORDS: Readonly<Record<Column, string>> = {
   value: 'what it showed',
@@ -122,7 +123,7 @@ export function TableSheet({ of }: { of: TierReadings }) {
             onRefused={(name, { code, found }) =>
               setTooLarge(
                 code === 'file/too-large'
-                  ? `${name} is ${Math.round(Number(found) / 1000).toLocaleString('en')} kB; a table of readings has at most ${MAX_TABLE_BYTES / 1000} kB. Remove readings of other tiers.`
+                  ? `${name} is ${wholeWords(Number(found) / 1000)} kB; a table of readings has at most ${MAX_TABLE_BYTES / 1000} kB. Remove readings of other tiers.`
                   : `Your device does not give out ${name}. Is it still there, and may it be read? Try again, or paste its text below.`,
               )
             }
@@ -224,8 +225,8 @@ export function TableSheet({ of }: { of: TierReadings }) {
         )}
         {readings.length > room && (
           <p role="alert" className="text-copper">
-            This tier has {t.tier.readings.length} readings and keeps {MOST_READINGS.toLocaleString('en')}: there is room for {room}. Remove
-            old ones first, or take fewer.
+            This tier has {t.tier.readings.length} readings and keeps {numberWords(MOST_READINGS)}: there is room for {room}. Remove old
+            ones first, or take fewer.
           </p>
         )}
         {outside > 0 && <p className="text-copper">{outside} of them lie outside of this tier: are the lengths in another unit?</p>}

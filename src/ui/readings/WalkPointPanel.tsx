@@ -29,6 +29,7 @@ import type { TierReadings } from './useTierReadings';
 import { goTo, noteTaken, walkStore, type Walk } from './walkStore';
 import { decimalSign } from '../parts/decimalSign';
 import { pointWords, showReading, unitWords } from './words';
+import { numberWords } from '../parts/locale';
 
 /** One point of the walk: where the sensor goes, what it shows in big digits, and on to the next. */
 export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; walk: Walk; point: WalkPoint; truth: PracticeTruth }) {
@@ -285,6 +286,6 @@ const onItsFace = (value: number | null, range: number, scale: number | null) =>
   value === null ? null : scale ? (value / range) * scale : value;
 
 /** A range as its switch is marked: by its top, or by what the scale is multiplied with. */
-const rangeWords = (range: number, scale: number | null) => (scale ? `× ${Math.round(range / scale)}` : range.toLocaleString('en'));
+const rangeWords = (range: number, scale: number | null) => (scale ? `× ${Math.round(range / scale)}` : numberWords(range));
 
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

@@ -1,4 +1,5 @@
 import type { Problem } from '@/core/units/result';
+import { numberWords } from '../parts/locale';
 
 /** Why a table, or a line of it, can't be read, and how to mend it. */
 export function tableProblemWords({ code, at, found, expected }: Problem): string {
@@ -7,7 +8,7 @@ export function tableProblemWords({ code, at, found, expected }: Problem): strin
     case 'table/no-value':
       return 'No column holds what the meter showed. Say above which one does.';
     case 'table/too-long':
-      return `${Number(found).toLocaleString('en')} lines; a tier holds ${Number(expected).toLocaleString('en')} readings. Take out what is of other tiers.`;
+      return `${numberWords(Number(found))} lines; a tier holds ${numberWords(Number(expected))} readings. Take out what is of other tiers.`;
     case 'table/too-wide':
       return `${where}${String(found)} columns; more than ${String(expected)} are no table of readings.`;
     case 'table/quotes':
@@ -17,7 +18,7 @@ export function tableProblemWords({ code, at, found, expected }: Problem): strin
     case 'table/no-light':
       return `${where}“${String(found)}” is no reading. A number, such as 850, 850 lx, 1.2klx or 120 µmol.`;
     case 'table/too-much':
-      return `${where}no meter shows ${Number(found).toLocaleString('en')}.`;
+      return `${where}no meter shows ${numberWords(Number(found))}.`;
     case 'table/nothing':
       return `${where}it shows nothing: was the lamp on?`;
     case 'table/no-unit':

@@ -11,6 +11,7 @@ import type { LightUnit } from '@/core/units/light';
 import type { WalkPoint } from '@/core/answer/walk/planWalk';
 import { trayName } from '../bench/benchWords';
 import { percent } from '../verdict/words';
+import { wholeWords } from '../parts/locale';
 
 const UNITS: Readonly<Record<LightUnit, string>> = { lx: 'lx', fc: 'fc', umol: 'µmol' };
 export const unitWords = (unit: LightUnit): string => UNITS[unit];
@@ -29,8 +30,7 @@ const KINDS: Readonly<Record<string, string>> = {
 export const kindWords = (kindId: string): string => KINDS[kindId] ?? meterOf(kindId).name;
 
 /** A reading's number: whole from a hundred up, three digits below. */
-export const showReading = (value: number): string =>
-  value >= 100 ? Math.round(value).toLocaleString('en') : String(Number(value.toPrecision(3)));
+export const showReading = (value: number): string => (value >= 100 ? wholeWords(value) : String(Number(value.toPrecision(3))));
 
 /** How far off, with its sign; beyond ten times that alone. */
 export function signedPercent(off: number): string {

@@ -11,6 +11,7 @@ import { Fold } from '../parts/Fold';
 import { useProfile, useSettings } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { FallOffChart } from './FallOffChart';
+import { wholeWords } from '../parts/locale';
 
 /** What the rules of thumb would say here, and why they part from the computed answer. */
 export function RulesPanel({ setUp }: { setUp: SetUp }) {
@@ -40,7 +41,7 @@ function Rules({ setUp, profile }: { setUp: SetUp; profile: Profile }) {
     <>
       <Rule
         title="Lumens on the tray"
-        advice={`${Math.round(lumens.lumensPerArea).toLocaleString('en-GB')} lm/m² here; the rule asks for ${LUMENS_RULE.low.toLocaleString('en-GB')}–${LUMENS_RULE.high.toLocaleString('en-GB')} (2000–3000 for each square foot): ${enough ? 'enough' : `about ${Math.ceil(lumens.lampsAsked)} of these lamps`}.`}
+        advice={`${wholeWords(lumens.lumensPerArea)} lm/m² here; the rule asks for ${wholeWords(LUMENS_RULE.low)}–${wholeWords(LUMENS_RULE.high)} (2000–3000 for each square foot): ${enough ? 'enough' : `about ${Math.ceil(lumens.lampsAsked)} of these lamps`}.`}
         why={`It counts the eye’s light, and all that leaves the lamp as if it landed on the tray; it knows neither hours nor distance.${bare ? ' A bare lamp sends half of it upwards.' : ''}`}
       />
       <Rule

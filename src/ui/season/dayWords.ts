@@ -1,6 +1,7 @@
 import { noonOf, type Day } from '@/core/units/day';
+import { LOCALE } from '../parts/locale';
 
-const style = (options: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', ...options });
+const style = (options: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat(LOCALE, { timeZone: 'UTC', ...options });
 const SHORT = style({ weekday: 'short', day: 'numeric', month: 'short' });
 const LONG = style({ weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
 

@@ -1,5 +1,6 @@
 import { dayFrom, isoOf, type Day } from '@/core/units/day';
 import { noonOf } from '@/core/units/day';
+import { LOCALE } from '../parts/locale';
 
 /** Days along the width of a picture. */
 export interface TimeAxis {
@@ -20,7 +21,7 @@ export function timeAxis(from: Day, until: Day, room: number): TimeAxis {
   return { from, until: from + days, width: perDay * days, perDay, x: (day) => (day - from) * perDay };
 }
 
-const MONTH = new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', month: 'short' });
+const MONTH = new Intl.DateTimeFormat(LOCALE, { timeZone: 'UTC', month: 'short' });
 
 /** The first days of the months on an axis, with their names; the year with each January. */
 export function monthsOf({ from, until }: Pick<TimeAxis, 'from' | 'until'>): { readonly day: Day; readonly name: string }[] {

@@ -8,6 +8,7 @@ import { showLength } from '@/core/units/length';
 import { SelectField } from '../parts/SelectField';
 import { useSettings } from '../shell/WorkspaceContext';
 import type { LivePicture } from './glossary';
+import { wholeWords } from '../parts/locale';
 
 /** A small picture that answers: the engine itself works out what it shows. */
 export function Live({ what }: { what: LivePicture }) {
@@ -177,7 +178,7 @@ function Colours() {
         <SelectField label="Light" value={id} options={spectra.map((s) => ({ value: s.id, label: s.name }))} onChange={setId} />
       </div>
       <p aria-live="polite">
-        100 µmol/m²/s of it read <b>{Math.round(shows).toLocaleString('en-GB')} lx</b>. Who takes that for sunlight believes in{' '}
+        100 µmol/m²/s of it read <b>{wholeWords(shows)} lx</b>. Who takes that for sunlight believes in{' '}
         <b>{Math.round(believed)} µmol/m²/s</b>.
       </p>
     </figure>

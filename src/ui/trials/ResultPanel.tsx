@@ -4,6 +4,7 @@ import type { DesignReview } from '@/core/judge/trial/reviewDesign';
 import type { Trial } from '@/core/site/trial/Trial';
 import { TrialFigure } from './TrialFigure';
 import { cannotWords, shownWords } from './trialWords';
+import { wholeWords } from '../parts/locale';
 
 const n = (v: number | null) => (v === null ? '–' : String(Number(v.toPrecision(3))));
 const METHOD_WORDS: Readonly<Record<TrialResult['method'], string>> = {
@@ -66,7 +67,7 @@ export function ResultPanel({ trial, result, review }: { trial: Trial; result: T
           <p className="text-sm text-soft">
             {METHOD_WORDS[method]}
             {drawn !== null &&
-              ` There are too many ways to deal the trays out to look at all: p is by ${drawn.toLocaleString('en-GB')} of them, drawn by chance (Phipson & Smyth 2010).`}
+              ` There are too many ways to deal the trays out to look at all: p is by ${wholeWords(drawn)} of them, drawn by chance (Phipson & Smyth 2010).`}
           </p>
           {naive && (
             <details>
