@@ -54,6 +54,19 @@ function OfTrial({ trial }: { trial: Trial }) {
       changeTrial(trial.id, () => how),
     );
   const hasStarted = today >= trial.starts && trial.trays.some((t) => t.values.length > 0);
+  // Of a trial that is over it is what one comes for; before, it waits below the trays.
+  const shown =
+    result === 'failed' ? (
+      <p role="alert" className="text-copper">
+        The result could not be worked out. Reload the page to try again.
+      </p>
+    ) : result ? (
+      <ResultPanel trial={trial} result={result} review={review} />
+    ) : (
+      <p role="status" className="text-soft">
+        Comparing the trays…
+      </p>
+    );
   return (
     <div className="mx-auto w-full max-w-6xl space-y-7 px-4 py-5 md:px-6">
       <header className="flex flex-wrap items-end gap-3">
@@ -79,22 +92,13 @@ function OfTrial({ trial }: { trial: Trial }) {
           <Printer size={19} aria-hidden />
         </Button>
       </header>
+      {trial.ended !== null && shown}
       <QuestionFields trial={trial} isFixed={hasStarted} onChange={change} />
       <div className="grid grid-cols-1 gap-x-10 gap-y-7 lg:grid-cols-[minmax(0,1fr)_22rem]">
         <TrialTrays trial={trial} places={places} onChange={change} />
         <DesignPanel trial={trial} review={review} places={places} />
       </div>
-      {result === 'failed' ? (
-        <p role="alert" className="text-copper">
-          The result could not be worked out. Reload the page to try again.
-        </p>
-      ) : result ? (
-        <ResultPanel trial={trial} result={result} review={review} />
-      ) : (
-        <p role="status" className="text-soft">
-          Comparing the trays…
-        </p>
-      )}
+      {trial.ended === null && shown}
       <MorePanel trial={trial} places={places} />
       <Deviations trial={trial} onChange={change} />
       <footer className="flex flex-wrap gap-2 border-t border-line pt-4 print:hidden">
