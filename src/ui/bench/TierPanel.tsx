@@ -14,6 +14,7 @@ import { PictureButtons } from '../parts/PictureButtons';
 import { MapShowsChoice } from '../parts/MapShowsChoice';
 import { Segments } from '../parts/Segments';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
+import { DoseKey } from '../verdict/DoseKey';
 import { DoseScale } from '../verdict/DoseScale';
 import { HeadlineLine } from '../verdict/HeadlineLine';
 import { certaintyOf, consequencesOf, percent, stageWords } from '../verdict/words';
@@ -68,7 +69,7 @@ export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: 
           <p className="text-soft">
             {t.lamps.length === 0 ? 'Drag a lamp from below onto this tier, or choose one there and press Enter. ' : ''}
             {t.trays.length === 0
-              ? 'Then a tray: its light is judged as soon as both are there. Until then the colours are those of most seedlings, 8 to 16 mol in 16 hours (growers’ consensus).'
+              ? `${t.lamps.length === 0 ? 'Then' : 'Add'} a tray: its light is judged as soon as both are there. Until then the colours are those of most seedlings, 8 to 16 mol in 16 hours (growers’ consensus).`
               : ''}
           </p>
         ) : null}
@@ -98,7 +99,10 @@ export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: 
         )}
       </div>
       {focus && focus.verdict.says !== 'dark' && (
-        <DoseScale verdict={focus.verdict} stage={focus.tray.stage} highDose={focus.verdict.band.high * t.hours * MOL_SECONDS} />
+        <div>
+          <DoseScale verdict={focus.verdict} stage={focus.tray.stage} highDose={focus.verdict.band.high * t.hours * MOL_SECONDS} />
+          <DoseKey />
+        </div>
       )}
       {faults.length > 0 && (
         <ul className="space-y-1" aria-label="What is wrong">

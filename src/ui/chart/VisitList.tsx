@@ -14,6 +14,7 @@ import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { STANDING_COLOURS } from '../verdict/resultColours';
 import { clockChangeWords, jobsOf, sayWords, trayOf } from './jobWords';
+import { Term } from '../terms/Term';
 
 /** The visits on which something is to be done, the next one first. */
 export function VisitList({ stand, chart }: { stand: BenchStand; chart: HangChart }) {
@@ -90,7 +91,9 @@ function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit; f
                 <tr>
                   <th className="pr-3 font-normal">tray</th>
                   <th className="pr-3 font-normal">lamp to leaves</th>
-                  <th className="pr-3 font-normal">mol/m²/day</th>
+                  <th className="pr-3 font-normal">
+                    <Term id="dli">mol/m²/day</Term>
+                  </th>
                   <th className="pr-3 font-normal">and on {dayWords(visit.last)}</th>
                 </tr>
               </thead>

@@ -16,6 +16,7 @@ import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
+import { Term } from '../terms/Term';
 
 const QUIET_ms = 700;
 
@@ -66,7 +67,7 @@ export function MendByPlan({ mend, standing }: { mend: PlanMend | null; standing
     <span className="mt-1 mb-2 flex flex-wrap items-center gap-x-3 gap-y-1">
       <span className="text-soft">
         {words}: weakest {doseNumber(mend.before.weakest)} to {doseNumber(mend.after.weakest)}, strongest{' '}
-        {doseNumber(mend.before.strongest)} to {doseNumber(mend.after.strongest)} mol/m²/day
+        {doseNumber(mend.before.strongest)} to {doseNumber(mend.after.strongest)} <Term id="dli">mol/m²/day</Term>
       </span>
       <Button onClick={apply} aria-label={`Change the plan: ${words}`}>
         Change the plan

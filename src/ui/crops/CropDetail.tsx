@@ -10,6 +10,7 @@ import { basisWords, stageWords } from '../verdict/words';
 import { dayLengthWords, injuryWords, remedyWords, seedLightWords, stretchWords } from './cropWords';
 import { HeightCurve } from './HeightCurve';
 import { LearnedPanel } from './LearnedPanel';
+import { Term } from '../terms/Term';
 
 /** All that is known of a crop, with where it comes from. */
 export function CropDetail({ crop, editor, children }: { crop: Crop; editor: React.ReactNode; children: React.ReactNode }) {
@@ -50,9 +51,15 @@ export function CropDetail({ crop, editor, children }: { crop: Crop; editor: Rea
             <thead className="text-sm text-soft">
               <tr>
                 <th className="pr-3 font-normal">stage</th>
-                <th className="w-1/3 min-w-36 pr-3 font-normal">DLI, mol/m²/day: minimum, best, maximum</th>
-                <th className="pr-3 font-normal">hours</th>
-                <th className="pr-3 font-normal">maximum PPFD, µmol/m²/s</th>
+                <th className="w-1/3 min-w-36 pr-3 font-normal">
+                  <Term id="dli">DLI</Term>, mol/m²/day: minimum, best, maximum
+                </th>
+                <th className="pr-3 font-normal">
+                  <Term id="photoperiod">hours</Term>
+                </th>
+                <th className="pr-3 font-normal">
+                  maximum <Term id="ppfd">PPFD</Term>, µmol/m²/s
+                </th>
                 <th className="font-normal max-md:hidden">from</th>
               </tr>
             </thead>

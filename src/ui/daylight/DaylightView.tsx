@@ -41,6 +41,7 @@ import { SuitsList } from './SuitsList';
 import { PARTS, useDaylightYear, useTraysAtWindow, type TrayAtWindow } from './useDaylight';
 import { AtWindowFields, WindowFields } from './WindowFields';
 import { YearCarpet } from './YearCarpet';
+import { Term } from '../terms/Term';
 
 /** What the window of a stand gives its plants, by hour and month. */
 export function DaylightView() {
@@ -345,7 +346,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
           />
         )}
         <p className="text-sm text-soft">
-          {trayName(tray)}, {stageWords(tray.stage)}: needs {tray.stage.dliMin}–{tray.stage.dliMax} mol/m²/day (
+          {trayName(tray)}, {stageWords(tray.stage)}: needs {tray.stage.dliMin}–{tray.stage.dliMax} <Term id="dli">mol/m²/day</Term> (
           {tray.stage.basis === 'consensus' ? 'growers’ consensus' : tray.stage.basis})
         </p>
         {stated && (

@@ -8,6 +8,7 @@ import type { Dli, Ppfd } from '@/core/units/quantities';
 import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
 import { LineKey } from '../parts/LineKey';
+import { Term } from '../terms/Term';
 
 Chart.register(CategoryScale, LinearScale, LineController, LineElement, PointElement, Filler);
 
@@ -85,7 +86,9 @@ export function DoseFigure({ weakest, mean, strongest, on_min, lit_min, daylight
         <Line data={data} options={options} aria-label="Light received during the day (cumulative DLI)" role="img" />
       </div>
       <figcaption className="flex flex-wrap gap-x-4 text-sm text-soft">
-        <span>DLI so far, mol/m²</span>
+        <span>
+          <Term id="dli">DLI</Term> so far, mol/m²
+        </span>
         <LineKey colour={colours.copper} dash="8 3" word="strongest" />
         <LineKey colour={colours.ink} word="mean" />
         <LineKey colour={colours.slate} dash="4 3" word="weakest" />

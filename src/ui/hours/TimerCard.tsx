@@ -24,6 +24,7 @@ import { DoseFigure } from './DoseFigure';
 import { HoursStrip } from './HoursStrip';
 import { litBetween, offAt } from './onAndOff';
 import { cureWords, limitWords, saysWords, timerName, timesWords } from './timerWords';
+import { Term } from '../terms/Term';
 
 interface TimerCardProps {
   timer: StandTimer;
@@ -112,7 +113,9 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
               <thead className="text-sm text-soft">
                 <tr>
                   <th className="font-normal">tray</th>
-                  <th className="font-normal">mol/m²/day</th>
+                  <th className="font-normal">
+                    <Term id="dli">mol/m²/day</Term>
+                  </th>
                   <th className="font-normal">needs</th>
                   <th className="font-normal">now</th>
                 </tr>

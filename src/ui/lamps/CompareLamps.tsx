@@ -25,6 +25,7 @@ import { tierName } from '../season/seasonWords';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { stageWords } from '../verdict/words';
 import { CostFigure, LINE_STYLES } from './CostFigure';
+import { Term } from '../terms/Term';
 
 const MOST = 5;
 /** A price of longer ago than this is marked, days. */
@@ -126,7 +127,7 @@ export function CompareLamps() {
           onChange={setStageName}
         />
         <p className="pb-2">
-          Target {stage.dliTarget} mol/m²/day, at most {stage.hoursMax} h a day
+          Target {stage.dliTarget} <Term id="dli">mol/m²/day</Term>, at most {stage.hoursMax} h a day
         </p>
       </div>
       <div className="flex flex-wrap items-end gap-4">
@@ -266,9 +267,9 @@ export function CompareLamps() {
       )}
       <Money rows={rows} years={years} currency={site.currency} />
       <p className="text-sm text-soft">
-        The light is the engine’s, of the lamps as new, over this tier alone. Uniformity: the dimmest spot on the trays against their mean.
-        Heat into the room equals the power drawn. Prices of replacement are as today. Before you hang more lamps: the load of strip and
-        circuit, hooks and shelf. Follow local code; ask a licensed electrician.
+        The light is the engine’s, of the lamps as new, over this tier alone. <Term id="uniformity">Uniformity</Term>: the dimmest spot on
+        the trays against their mean. Heat into the room equals the power drawn. Prices of replacement are as today. Before you hang more
+        lamps: the load of strip and circuit, hooks and shelf. Follow local code; ask a licensed electrician.
       </p>
     </div>
   );

@@ -10,6 +10,8 @@ import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { CopyLamp } from './CopyLamp';
 import { standPath } from '../stands/places';
 import { numberWords } from '../parts/locale';
+import type { TermId } from '../terms/glossary';
+import { Term } from '../terms/Term';
 
 /** A kind of lamp: what it gives and needs, and where it hangs here. */
 export function LampView({ id }: { id: string }) {
@@ -52,6 +54,12 @@ export function LampView({ id }: { id: string }) {
   );
 }
 
+/** Figures that want to be told what they are. */
+const TERMS: Readonly<Record<string, TermId | undefined>> = {
+  PPF: 'ppf',
+  Efficacy: 'efficacy',
+};
+
 function Figures({ lamp }: { lamp: Lamp }) {
   const { lengthUnit } = useSettings();
   const figures: readonly (readonly [string, string])[] = [
@@ -71,7 +79,7 @@ function Figures({ lamp }: { lamp: Lamp }) {
     <dl className="grid grid-cols-2 gap-x-6 gap-y-3 border-y border-line py-4 md:grid-cols-4">
       {figures.map(([name, value]) => (
         <div key={name}>
-          <dt className="text-sm text-soft">{name}</dt>
+          <dt className="text-sm text-soft">{TERMS[name] ? <Term id={TERMS[name]}>{name}</Term> : name}</dt>
           <dd className="font-semibold">{value}</dd>
         </div>
       ))}

@@ -20,6 +20,7 @@ import { useWorkspace } from '../shell/WorkspaceContext';
 import { OutletList } from './OutletList';
 import { faultWords, groupName, KIND_WORDS, surgeWords, voltAmperes, watts } from './outletWords';
 import { PlugPanel } from './PlugPanel';
+import { Term } from '../terms/Term';
 
 /** What of a stand is plugged in where, what that comes to, and a plug to practise with. */
 export function OutletsView() {
@@ -68,7 +69,8 @@ function OfStand({ stand }: { stand: BenchStand }) {
               <div className="min-w-52 flex-1">
                 <h2 className="text-lg font-semibold">Total load</h2>
                 <p data-testid="all-power">
-                  <strong className="font-semibold">{watts(loads.power)}</strong> drawn, {voltAmperes(loads.load)} in the wires
+                  <strong className="font-semibold">{watts(loads.power)}</strong> drawn,{' '}
+                  <Term id="power-factor">{voltAmperes(loads.load)}</Term> in the wires
                   {strip !== null && ` of ${voltAmperes(CONTINUOUS_SHARE * strip)} that the strip should carry for hours on end`}
                 </p>
               </div>

@@ -16,6 +16,7 @@ import { FitHistory } from './FitHistory';
 import type { TierReadings } from './useTierReadings';
 import { staleWords } from './words';
 import { LOCALE } from '../parts/locale';
+import { Term } from '../terms/Term';
 
 interface FitPanelProps {
   of: TierReadings;
@@ -161,7 +162,8 @@ export function FitPanel({ of, proposal, onProposal, shows, onShows }: FitPanelP
       <FitHistory of={of} />
       {counting > 0 && counting < 5 && (
         <p className="text-sm text-soft">
-          You need five or more readings, one of them near a lamp, to separate lamp output from wall reflectance.
+          You need five or more readings, one of them near a lamp, to separate lamp output from wall{' '}
+          <Term id="reflectance">reflectance</Term>.
         </p>
       )}
     </section>

@@ -2,6 +2,7 @@
 import { CloudSun, Plus } from 'lucide-react';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useState } from 'react';
+import type { BatchPhase } from '@/core/plan/season/batchCourse';
 import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
 import { Button } from '../parts/Button';
 import { textScale } from '../parts/textScale';
@@ -22,6 +23,8 @@ import { nameOf, PHASE_WORDS } from './seasonWords';
 import { timeAxis } from './timeAxis';
 import { useCourses, useImproved, useSeasonLook } from './useSeason';
 import { WeatherSheet } from './WeatherSheet';
+import type { TermId } from '../terms/glossary';
+import { Term } from '../terms/Term';
 
 /** The season: batches as bars through stages and containers, and under them the room that has light. */
 export function SeasonView() {
@@ -158,6 +161,9 @@ function Planned({ season }: { season: SeasonPlan }) {
   );
 }
 
+/** What a phase is called in the field, where that wants to be told. */
+const PHASE_TERMS: Readonly<Partial<Record<BatchPhase, TermId>>> = { sown: 'emergence', potted: 'potting-on', hardening: 'hardening-off' };
+
 function Key() {
   return (
     <ul className="flex flex-wrap gap-x-5 gap-y-1 px-4 py-3 font-narrow text-sm text-soft" aria-label="Key">
@@ -166,7 +172,7 @@ function Key() {
           <svg width="16" height="12" aria-hidden>
             <rect width="16" height="12" rx="2" fill={PHASE_FILL[phase]} />
           </svg>
-          {PHASE_WORDS[phase]}
+          {PHASE_TERMS[phase] ? <Term id={PHASE_TERMS[phase]}>{PHASE_WORDS[phase]}</Term> : PHASE_WORDS[phase]}
         </li>
       ))}
       <li className="flex items-center gap-1.5">

@@ -16,6 +16,7 @@ import { useSite } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { colourOfResult } from '../verdict/resultColours';
 import { breachWords, percent } from '../verdict/words';
+import { Term } from '../terms/Term';
 
 const CERTAIN: Readonly<Record<Certainty, string>> = { sure: 'certain', likely: 'likely', open: 'uncertain' };
 
@@ -46,10 +47,14 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
               <th className="w-12 px-2 font-normal">tier</th>
               <th className="font-normal">tray</th>
               <th className="w-52 font-normal">result</th>
-              <th className="w-28 text-right font-normal">DLI, mol/m²/day</th>
+              <th className="w-28 text-right font-normal">
+                <Term id="dli">DLI</Term>, mol/m²/day
+              </th>
               <th className="w-20 text-right font-normal">needed</th>
               <th className="w-16 text-right font-normal">in range</th>
-              <th className="w-24 pl-4 font-normal">certainty</th>
+              <th className="w-24 pl-4 font-normal">
+                <Term id="uncertainty">certainty</Term>
+              </th>
             </tr>
           </thead>
           <tbody>

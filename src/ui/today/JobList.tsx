@@ -129,7 +129,9 @@ function JobRow({
           {n}
         </span>
         <button type="button" className="min-h-12 min-w-0 flex-1 text-left" aria-expanded={isOpen} onClick={() => setIsOpen(!isOpen)}>
-          <span className={clsx('block text-[1.0625rem] leading-snug font-semibold', isDone && 'text-soft line-through')}>{said.title}</span>
+          <span className={clsx('block text-[1.0625rem] leading-snug font-semibold', isDone && 'text-soft line-through')}>
+            {said.title}
+          </span>
           <span className="flex items-center gap-1 text-sm text-soft">
             {said.where}
             {job.due < today && !isDone && <span className="text-copper"> · late</span>}

@@ -6,6 +6,7 @@ import { judgedTrays } from '../bench/useBench';
 import { doseNumber } from '../stage/lightWords';
 import { colourOfResult } from '../verdict/resultColours';
 import type { StandToday } from './useTodayCharts';
+import { Term } from '../terms/Term';
 
 const MOST = 4;
 
@@ -43,7 +44,7 @@ export function Troubles({ stands }: { stands: readonly StandToday[] }) {
                 </Link>
                 : {SAYS_WORDS[v.says]}
                 <span className="block text-sm text-soft">
-                  {isDim ? 'weakest' : 'strongest'} spot, mol/m²/day; it needs {doseNumber(tray.stage.dliMin)}–
+                  {isDim ? 'weakest' : 'strongest'} spot, <Term id="dli">mol/m²/day</Term>; it needs {doseNumber(tray.stage.dliMin)}–
                   {doseNumber(tray.stage.dliMax)} · {where}
                 </span>
               </span>

@@ -17,6 +17,7 @@ import { AirWord } from './AirWord';
 import { GrowthFigure } from './GrowthFigure';
 import { SoFar } from './SoFar';
 import { PlanTable } from './PlanTable';
+import { Term } from '../terms/Term';
 
 interface TrayProps {
   stand: BenchStand;
@@ -78,9 +79,12 @@ function OfTray({ stand, tier, tray }: TrayProps) {
           <p className="text-soft" data-testid="tray-age">
             {tray.tray.label ? `${tray.crop.name}: ` : ''}
             {ageWords(tray, today)}
-            {dose !== null &&
-              tier.lamps.length > 0 &&
-              ` · ${doseNumber(dose)} mol/m²/day now, needs ${tray.stage.dliMin}–${tray.stage.dliMax}`}
+            {dose !== null && tier.lamps.length > 0 && (
+              <>
+                {' '}
+                · {doseNumber(dose)} <Term id="dli">mol/m²/day</Term> now, needs {tray.stage.dliMin}–{tray.stage.dliMax}
+              </>
+            )}
           </p>
         </div>
         <UndoButtons />

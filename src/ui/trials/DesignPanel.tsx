@@ -8,6 +8,7 @@ import { mean, sd } from '@/core/judge/trial/moments';
 import type { Trial } from '@/core/site/trial/Trial';
 import { EqualDoseButton } from './EqualDoseButton';
 import { designFaultWords } from './trialWords';
+import { Term } from '../terms/Term';
 
 const n = (v: number) => String(Number(v.toPrecision(2)));
 
@@ -69,7 +70,11 @@ export function DesignPanel({ trial, review, places }: DesignPanelProps) {
           {swapped !== null && swapped < 0.98 * mdd ? `; if the trays changed places every three days, about ${n(swapped)}` : ''}.
         </p>
       )}
-      {review.dliRatio !== null && <p className="text-soft">Doses of the arms: at most {review.dliRatio.toFixed(2)} times apart.</p>}
+      {review.dliRatio !== null && (
+        <p className="text-soft">
+          <Term id="dli">Doses</Term> of the arms: at most {review.dliRatio.toFixed(2)} times apart.
+        </p>
+      )}
     </section>
   );
 }

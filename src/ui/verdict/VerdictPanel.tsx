@@ -2,7 +2,7 @@
 import { clearanceOf } from '@/core/things/lamp/clearanceOf';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { DoseScale } from './DoseScale';
-import { Term } from '../terms/Term';
+import { DoseKey } from './DoseKey';
 import { HeadlineLine } from './HeadlineLine';
 import { useVerdict } from './useVerdict';
 import { AGE_WORDS, certaintyOf, consequencesOf, stageWords } from './words';
@@ -28,9 +28,7 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
       </p>
       <HeadlineLine verdict={verdict} />
       {verdict.says !== 'dark' && <DoseScale verdict={verdict} stage={stage} highDose={verdict.highDose} />}
-      <p className="text-sm text-soft">
-        <Term id="dli">DLI</Term>, mol/m²/day. The <Term id="target-range">target range</Term> is shaded; the line marks the best value.
-      </p>
+      <DoseKey />
       {consequencesOf(verdict, crop, stage).map((text) => (
         <p key={text}>{text}</p>
       ))}
