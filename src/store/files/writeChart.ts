@@ -30,6 +30,7 @@ export function chartJson(chart: HangChart, stand: BenchStand): string {
       tray: nameOf(l.trayId, stand),
       says: l.says,
       bound: l.bound,
+      dim: l.dim,
       from: isoOf(l.from),
       to: isoOf(l.to),
     })),

@@ -7,6 +7,7 @@ import { showHours } from '@/core/units/clock';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { riserWords, stepWords, trayName } from '../bench/benchWords';
 import { timerName, timesWords } from '../hours/timerWords';
+import { percent } from '../verdict/words';
 
 /** One thing to do on a visit, in words, and on which tier; null for what belongs to the stand. */
 export interface JobWords {
@@ -87,7 +88,8 @@ const SAYS: Readonly<Record<TrayDay['says'], string>> = {
 export const sayWords = (says: TrayDay['says']): string => SAYS[says];
 
 /** What stands in the way of a tray, and what would help. */
-export function limitWords({ says, bound }: Pick<ChartLimit, 'says' | 'bound'>): string {
+export function limitWords({ says, bound, dim }: Pick<ChartLimit, 'says' | 'bound' | 'dim'>): string {
+  if (dim !== null) return `Dim the lamps of this tier to ${percent(dim)} in these days: that suits it, and saves power.`;
   if (says === 'long') return 'Its light lasts longer than it bears: a timer of its own, or less daylight in the evening, would help.';
   switch (bound) {
     case 'rhythm':

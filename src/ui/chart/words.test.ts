@@ -53,7 +53,7 @@ const chart: HangChart = {
   from: TODAY,
   until: TODAY + 57,
   visits: [{ ...visit, last: TODAY + 9, after: [], before: [] }],
-  limits: [{ tierId: one!.tier.id, trayId: one!.trays[0]!.tray.id, says: 'short', bound: 'heat', from: TODAY, to: TODAY + 2 }],
+  limits: [{ tierId: one!.tier.id, trayId: one!.trays[0]!.tray.id, says: 'short', bound: 'heat', dim: null, from: TODAY, to: TODAY + 2 }],
   trips: [],
   clockChanges: [],
   rounds: 16,
@@ -84,8 +84,9 @@ test('every way in which a tray can be off has a word, and every limit says what
   const says = ['suits', 'short', 'much', 'uneven', 'hot', 'rest'] as const;
   expect(new Set(says.map(sayWords)).size).toBe(says.length);
   for (const bound of ['heat', 'ceiling', 'fixed', 'rhythm', 'shared', null] as const)
-    for (const s of ['short', 'much', 'uneven', 'hot'] as const) expect(limitWords({ says: s, bound })).toMatch(/^[A-Z].*\.$/);
-  expect(limitWords({ says: 'hot', bound: 'ceiling' })).toContain('too tall for this tier');
+    for (const s of ['short', 'much', 'uneven', 'hot'] as const) expect(limitWords({ says: s, bound, dim: null })).toMatch(/^[A-Z].*\.$/);
+  expect(limitWords({ says: 'hot', bound: 'ceiling', dim: null })).toContain('too tall for this tier');
+  expect(limitWords({ says: 'much', bound: 'ceiling', dim: 0.7 })).toContain('Dim the lamps of this tier to 70 %');
 });
 
 test('days by their names, and how far off they are', () => {

@@ -1,19 +1,21 @@
 'use client';
 import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
-import { runOf } from '@/core/plan/buying/bill';
+import { drawOf, runOf } from '@/core/plan/buying/bill';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { showMoney } from '@/core/units/money';
+import { benchStandIn } from '@/store/bench/benchStandIn';
 import { changeSite } from '@/store/site/siteStore';
 import { setTariff } from '@/store/site/setUpVerbs';
 import { NumberField } from '../parts/NumberField';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 
-/** What it costs to run, from the watts drawn and the price of power. */
+/** What it costs to run, from the watts drawn, as measured where that is known, and the price of power. */
 export function CostLine({ setUp }: { setUp: SetUp }) {
   const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
   const { currency } = site;
-  const power = setUp.lamp.power * setUp.tier.fittings.length;
+  const tier = benchStandIn(site, setUp.stand).tiers.find((t) => t.tier.id === setUp.tier.id)!;
+  const power = drawOf(tier);
   const run = runOf(site, power, setUp.programme);
   return (
     <section aria-labelledby="cost" className="space-y-1">

@@ -16,7 +16,18 @@ const METHOD_WORDS: Readonly<Record<TrialResult['method'], string>> = {
 };
 
 /** What was found, with its interval, and what cannot be said. */
-export function ResultPanel({ trial, result, review }: { trial: Trial; result: TrialResult; review: DesignReview }) {
+export function ResultPanel({
+  trial,
+  result,
+  review,
+  isOld,
+}: {
+  trial: Trial;
+  result: TrialResult;
+  review: DesignReview;
+  /** A change is being worked out: what stands here is of before it. */
+  isOld: boolean;
+}) {
   const { found, status, naive, method } = result;
   const drawn = found.find((f) => f.drawn !== null)?.drawn ?? null;
   if (status === 'no_data')
@@ -29,9 +40,9 @@ export function ResultPanel({ trial, result, review }: { trial: Trial; result: T
       </section>
     );
   return (
-    <section aria-labelledby="result" className="space-y-4">
+    <section aria-labelledby="result" aria-busy={isOld} className={isOld ? 'space-y-4 opacity-60' : 'space-y-4'}>
       <h2 id="result" className="text-xl font-semibold">
-        Result
+        Result {isOld && <span className="text-base font-normal text-soft">before the last change; comparing anew…</span>}
       </h2>
       <p className="max-w-3xl text-lg" aria-live="polite" data-testid="shows">
         {shownWords(trial, result)}

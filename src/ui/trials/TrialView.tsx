@@ -46,7 +46,7 @@ function OfTrial({ trial }: { trial: Trial }) {
   const router = useRouter();
   const places = useTrialPlaces(trial);
   const review = useMemo(() => reviewDesign(designOf(trial, places)), [trial, places]);
-  const result = useTrialResult(trial);
+  const { result, isOld } = useTrialResult(trial);
   const change = (what: string, how: Partial<Trial>) =>
     changeSite(
       sites,
@@ -61,7 +61,7 @@ function OfTrial({ trial }: { trial: Trial }) {
         The result could not be worked out. Reload the page to try again.
       </p>
     ) : result ? (
-      <ResultPanel trial={trial} result={result} review={review} />
+      <ResultPanel trial={trial} result={result} review={review} isOld={isOld} />
     ) : (
       <p role="status" className="text-soft">
         Comparing the trays…

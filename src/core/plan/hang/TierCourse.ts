@@ -2,13 +2,15 @@ import { daylightOf } from '../../site/stand/Site';
 import type { Crop, Stage } from '../../things/crop/Crop';
 import { middleDayOf } from '../../things/crop/heightAt';
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
+import { lampBandOf } from '../../judge/dose/lightBand';
 import { receivedOf, type LightDay } from '../../judge/dose/LightDay';
 import { scaled, type LightSpread } from '../../judge/dose/LightSpread';
 import { ageingOf } from '../../site/ownLamps/ageingOf';
 import { growthOf } from '../../site/growth/growthOf';
+import { dimmedTo, FULL, LEAST_SETTING, settingsOf } from '../../things/lamp/dimming';
 import { fadedTo } from '../../things/lamp/fading';
 import type { Recall } from '../../light/scene/Recall';
-import type { Metres } from '../../units/quantities';
+import type { Metres, Share } from '../../units/quantities';
 import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import type { Day } from '../../units/day';
 import { hardLimitsOf, type HardLimits } from '../../judge/verdict/hardLimits';
@@ -203,6 +205,27 @@ export class TierCourse {
     if (wrong <= NEAR) return true; // whatever the least is
     const least = this.leastWrong(day, times);
     return wrong <= least + NEAR + Math.min(NEAR, 0.1 * least);
+  }
+
+  /**
+   * The brightest setting of the dimmers of all its lamps with which a tray gets no more than it bears, as everything else is set, and no
+   * tray of the tier too little; null where the lamps have none, or none does.
+   */
+  dimFor(tray: number, setting: TierSetting, day: Day, times: LitTimes): Share | null {
+    const { tier, trays } = this.tier;
+    const dimmer = tier.fittings[0]?.own?.dimmer;
+    if (!dimmer || !tier.fittings.every((f) => f.own?.dimmer)) return null;
+    const now = dimmedTo(dimmer, tier.fittings[0]!.dim ?? FULL).light;
+    const lightOn = (i: number) => this.light(i, setting.lift, setting.risers[trays[i]!.tray.id]!, day);
+    const bandOf = (i: number) => lampBandOf(this.state(i, day).stage, this.day(times));
+    const suits = (by: number) =>
+      lightOn(tray).strongest * by <= bandOf(tray).high &&
+      trays.every((_, i) => !this.state(i, day).needed || lightOn(i).weakest * by >= bandOf(i).low);
+    const found = settingsOf(dimmer).find((s) => {
+      const by = dimmedTo(dimmer, s).light / now;
+      return s >= LEAST_SETTING && by < 1 && suits(by);
+    });
+    return found ?? null;
   }
 
   /** From a day on, the first on which a setting is no longer as good as can be. */

@@ -21,6 +21,8 @@ import type { HangChart } from './HangChart';
 import { hangChartOf } from './hangChartOf';
 import { NEAR, TierCourse } from './TierCourse';
 import { visitDays, type VisitRhythm } from '../../site/hang/VisitRhythm';
+import { plainOwnLamp } from '../../site/ownLamps/changeOwnLamps';
+import { knowOwnLamps } from '../../site/ownLamps/hangingOf';
 
 const FROM = dayFrom(2027, 2, 6); // a Saturday
 let next = 0;
@@ -236,6 +238,24 @@ test('plants measured taller want their lamp up sooner, and those too tall for t
   const hot = (c: HangChart) => c.limits.find((l) => l.says === 'hot' && l.bound === 'ceiling');
   expect(hot(taller)!.from).toBeLessThan(hot(plain)?.from ?? Infinity);
   expect(isoOf(hot(taller)!.from) > isoOf(FROM)).toBe(true);
+});
+
+test('too much light under lamps that can be dimmed: the setting is told that serves all trays of the tier, and then nothing is too much', () => {
+  const plain = rack({ crops: ['fern', 'fern'], age: 20, by: 'fixed', face: 0.3 });
+  const much = (c: HangChart) => c.limits.filter((l) => l.says === 'much');
+  expect(much(chartOf(plain)).length).toBeGreaterThan(0);
+  expect(much(chartOf(plain)).every((l) => l.dim === null)).toBe(true);
+  const fittings = plain.stands[0]!.tiers[0]!.fittings;
+  const dimmer = { steps: [], points: [] };
+  const ownLamps = fittings.map((f) => ({ ...plainOwnLamp(`${f.id} it`, f.lampId, f.id), fittingId: f.id, dimmer }));
+  const site = knowOwnLamps({ ...plain, ownLamps }, FROM);
+  const told = much(chartOf(site));
+  expect(told.length).toBeGreaterThan(0);
+  const to = Math.min(...told.map((l) => l.dim!));
+  expect(to).toBeGreaterThanOrEqual(0.1);
+  expect(to).toBeLessThan(1);
+  const dimmed = changeFittings(site.stands[0]!.tiers[0]!.id, fittings.map((f) => f.id), () => ({ dim: to }))(site); // prettier-ignore
+  expect(chartOf(dimmed).limits).toEqual([]);
 });
 
 test('what is done on a visit is what its jobs say, and what has gone meanwhile is left out', () => {

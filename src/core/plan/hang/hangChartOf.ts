@@ -15,6 +15,7 @@ import { powerOf, timersOf, type StandTimer } from '../timer/servedBy';
 import { bestTimes, type Served } from '../timer/solveTimer';
 import { clockChanges } from '../../units/clockChanges';
 import type { Day } from '../../units/day';
+import type { Share } from '../../units/quantities';
 import { breachesOf } from '../../judge/verdict/hardLimits';
 import { createChartMemory, type ChartMemory } from './ChartMemory';
 import { siteOn } from './doVisits';
@@ -426,6 +427,8 @@ const allDays = (courses: readonly TierCourse[], stretch: Stretch, day: Day, eng
 /** Stretches of days on which a tray is not within its band, and why nothing was done about it. Breaks of a few days are not told. */
 function limitsOf(courses: readonly TierCourse[], at: (day: Day) => Stretch, from: Day, until: Day): ChartLimit[] {
   const open = new Map<string, { limit: Omit<ChartLimit, 'bound'>; bounds: Map<ChartLimit['bound'], number> }>();
+  // The dimmest of what single days want; null as soon as one of them has no setting.
+  const both = (a: Share | null, b: Share | null) => (a === null || b === null ? null : Math.min(a, b));
   const told: ChartLimit[] = [];
   const close = (key: string) => {
     const { limit, bounds } = open.get(key)!;
@@ -442,14 +445,15 @@ function limitsOf(courses: readonly TierCourse[], at: (day: Day) => Stretch, fro
         // Off by less than is worth a visit.
         if (course.leastWrong(day, hours) <= NEAR && course.ok(stretch.tiers.get(course)!, day, hours)) continue;
         const bound = boundOf(course, i, day, hours, says);
+        const dim = says === 'much' ? course.dimFor(i, stretch.tiers.get(course)!, day, hours) : null;
         const key = `${trayId} ${says}`;
         const last = open.get(key);
         if (last && day - last.limit.to > BREAK) close(key);
         const known = open.get(key);
         if (known) {
-          known.limit = { ...known.limit, to: day };
+          known.limit = { ...known.limit, to: day, dim: both(known.limit.dim, dim) };
           known.bounds.set(bound, (known.bounds.get(bound) ?? 0) + 1);
-        } else open.set(key, { limit: { tierId, trayId, says, from: day, to: day }, bounds: new Map([[bound, 1]]) });
+        } else open.set(key, { limit: { tierId, trayId, says, from: day, to: day, dim }, bounds: new Map([[bound, 1]]) });
       }
     }
   for (const key of [...open.keys()]) close(key);
