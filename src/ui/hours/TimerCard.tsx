@@ -10,6 +10,7 @@ import { powerOf, servedBy, type StandTimer } from '@/core/plan/timer/servedBy';
 import { fareOn, solveTimer, type TimerRules } from '@/core/plan/timer/solveTimer';
 import { MINUTES_PER_DAY, showHours } from '@/core/units/clock';
 import { showMoney } from '@/core/units/money';
+import { dimmingsOf } from '@/core/site/ownLamps/dimmings';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { trayName } from '../bench/benchWords';
 import { Button } from '../parts/Button';
@@ -61,7 +62,8 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
   const chosen = served.find((s) => s.trayId === (looked ?? worst)) ?? served[0];
   const name = timerName(timer, alone);
   const cures = best.fares.flatMap((f) => {
-    const words = cureWords(f, served.length > 1);
+    const tier = timer.tiers.find((t) => t.trays.some((y) => y.tray.id === f.trayId))!.tier;
+    const words = cureWords(f, served.length > 1, dimmingsOf(tier.fittings));
     return words ? [{ id: f.trayId, words }] : [];
   });
   return (

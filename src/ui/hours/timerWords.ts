@@ -1,3 +1,4 @@
+import type { Dimming } from '@/core/site/ownLamps/dimmings';
 import type { BenchTray } from '@/core/answer/stand/benchStand';
 import type { Fares, Limit } from '@/core/plan/timer/solveTimer';
 import type { StandTimer } from '@/core/plan/timer/servedBy';
@@ -45,11 +46,16 @@ export function limitWords(limit: Limit, trayOf: (id: string) => BenchTray): str
   }
 }
 
-/** What would cure a tray that these times short-change; null when nothing is wrong with it. */
-export function cureWords({ says, alone, light }: Fares, others: boolean): string | null {
+/**
+ * What would cure a tray that these times short-change; null when nothing is wrong with it.
+ *
+ * @param dimmings  to which its lamps can be set, the brightest first
+ */
+export function cureWords({ says, alone, light }: Fares, others: boolean, dimmings: readonly Dimming[]): string | null {
   if (says === 'suits') return null;
   if (says === 'long') return 'Fewer hours, or a tier on another timer: it needs more darkness.';
   if (says === 'uneven') return 'Its light is too uneven for any hours: move or add a lamp.';
+  const dim = dimmings.find(({ by }) => by <= light);
   const stronger =
     light > 2
       ? `${Math.round(light)} times the light would do`
@@ -58,5 +64,5 @@ export function cureWords({ says, alone, light }: Fares, others: boolean): strin
         : `${percent(1 - light)} less light would do`;
   return alone !== null && others
     ? `On a timer of its own ${hours(alone)} would do; on this one, ${stronger}.`
-    : `With these hours ${stronger}: ${light >= 1 ? 'nearer or stronger lamps' : 'raise the lamps'}.`;
+    : `With these hours ${stronger}: ${light >= 1 ? 'nearer or stronger lamps' : dim ? `raise the lamps, or dim them to ${percent(dim.to)}` : 'raise the lamps'}.`;
 }

@@ -1,4 +1,4 @@
-import { LEAST_SETTING, settingsOf } from '../../things/lamp/dimming';
+import { dimmingsOf } from '../../site/ownLamps/dimmings';
 import { sparesOf } from '../../site/ownLamps/hangingOf';
 import { lampLibrary } from '../../things/lamp/lampLibrary';
 import type { FaceName } from '../../light/room/Room';
@@ -85,11 +85,7 @@ function onFor(p: Programme, lit: number, quiet: Site['quiet']): number {
 
 /** Settings to which all lamps of a tier can be dimmed together; none where one of them has no dimmer. */
 export function dimsOf({ tier: { id: tierId, fittings } }: Pick<BenchTier, 'tier'>): Move[] {
-  const dimmer = fittings[0]?.own?.dimmer;
-  if (!dimmer || !fittings.every((f) => f.own?.dimmer)) return [];
-  return settingsOf(dimmer)
-    .filter((to) => to >= LEAST_SETTING)
-    .map((to) => ({ do: 'dim', tierId, to }));
+  return dimmingsOf(fittings).map(({ to }) => ({ do: 'dim', tierId, to }));
 }
 
 function ofLamps(t: BenchTier, site: Site): Move[] {

@@ -6,8 +6,8 @@ import { lampBandOf } from '../../judge/dose/lightBand';
 import { receivedOf, type LightDay } from '../../judge/dose/LightDay';
 import { scaled, type LightSpread } from '../../judge/dose/LightSpread';
 import { ageingOf } from '../../site/ownLamps/ageingOf';
+import { dimmingsOf } from '../../site/ownLamps/dimmings';
 import { growthOf } from '../../site/growth/growthOf';
-import { dimmedTo, FULL, LEAST_SETTING, settingsOf } from '../../things/lamp/dimming';
 import { fadedTo } from '../../things/lamp/fading';
 import type { Recall } from '../../light/scene/Recall';
 import type { Metres, Share } from '../../units/quantities';
@@ -213,19 +213,12 @@ export class TierCourse {
    */
   dimFor(tray: number, setting: TierSetting, day: Day, times: LitTimes): Share | null {
     const { tier, trays } = this.tier;
-    const dimmer = tier.fittings[0]?.own?.dimmer;
-    if (!dimmer || !tier.fittings.every((f) => f.own?.dimmer)) return null;
-    const now = dimmedTo(dimmer, tier.fittings[0]!.dim ?? FULL).light;
     const lightOn = (i: number) => this.light(i, setting.lift, setting.risers[trays[i]!.tray.id]!, day);
     const bandOf = (i: number) => lampBandOf(this.state(i, day).stage, this.day(times));
     const suits = (by: number) =>
       lightOn(tray).strongest * by <= bandOf(tray).high &&
       trays.every((_, i) => !this.state(i, day).needed || lightOn(i).weakest * by >= bandOf(i).low);
-    const found = settingsOf(dimmer).find((s) => {
-      const by = dimmedTo(dimmer, s).light / now;
-      return s >= LEAST_SETTING && by < 1 && suits(by);
-    });
-    return found ?? null;
+    return dimmingsOf(tier.fittings).find(({ by }) => by < 1 && suits(by))?.to ?? null;
   }
 
   /** From a day on, the first on which a setting is no longer as good as can be. */
