@@ -23,6 +23,20 @@ test.describe('lamps compared', () => {
     await price.press('Enter');
     await expect(headline).not.toHaveText(before!);
     await expect(headline).toContainText('LED linkable bar');
+    // Played with: dearer power costs more, a shorter day needs as many lamps or more; one press takes both back.
+    const years = rows.filter({ hasText: 'LED linkable bar' }).getByRole('cell').nth(9);
+    const money = async () => Number((await years.textContent())!.replace(/[^\d.]/g, ''));
+    const cost = await money();
+    const power = page.getByRole('slider', { name: 'Power costs' });
+    await power.focus();
+    for (let i = 0; i < 10; i++) await power.press('ArrowRight');
+    await expect.poll(money).toBeGreaterThan(cost * 1.1);
+    const day = page.getByRole('slider', { name: 'A day of no more than' });
+    await day.focus();
+    await day.press('Home');
+    await expect(day).toHaveAttribute('aria-valuetext', /^\d+ h/);
+    await page.getByRole('button', { name: /^As it is/ }).click();
+    await expect.poll(money).toBeCloseTo(cost, 1);
     await page.reload();
     await expect(price).toHaveValue('2');
     await page.getByRole('button', { name: /^Remove T5/ }).click();

@@ -2,6 +2,7 @@
 import { dimmedTo, FULL, LEAST_SETTING, settingsOf, type Dimmer } from '@/core/things/lamp/dimming';
 import type { Share } from '@/core/units/quantities';
 import { SelectField } from '../parts/SelectField';
+import { Slider } from '../parts/Slider';
 
 const percent = (share: Share) => Math.round(100 * share);
 
@@ -18,18 +19,15 @@ export function DimField({ dimmer, value, onChange }: { dimmer: Dimmer; value: S
           onChange={(s) => onChange(Number(s))}
         />
       ) : (
-        <label className="block min-w-48 flex-1 text-sm text-soft">
-          dimmer: {percent(value)} %
-          <input
-            type="range"
-            className="mt-1 block min-h-9 w-full accent-verdigris max-md:min-h-11"
-            min={percent(LEAST_SETTING)}
-            max={percent(FULL)}
-            step={1}
-            value={percent(value)}
-            onChange={(e) => onChange(Number(e.target.value) / 100)}
-          />
-        </label>
+        <Slider
+          label="dimmer"
+          shown={`${percent(value)} %`}
+          value={percent(value)}
+          min={percent(LEAST_SETTING)}
+          max={percent(FULL)}
+          step={1}
+          onChange={(v) => onChange(v / 100)}
+        />
       )}
       <span className="pb-1.5 text-sm text-soft">
         {percent(light)} % of its light for {percent(draw)} % of its power

@@ -12,6 +12,7 @@ import type { Crop } from '@/core/things/crop/Crop';
 import { cropLibrary } from '@/core/things/crop/cropLibrary';
 import type { Lamp } from '@/core/things/lamp/Lamp';
 import { tables } from '@/core/things/tables/libraryTables';
+import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { showMoney } from '@/core/units/money';
 import { changeSite } from '@/store/site/siteStore';
@@ -20,6 +21,7 @@ import { lampItems } from '../parts/lampItems';
 import { NumberField } from '../parts/NumberField';
 import { SearchList } from '../parts/SearchList';
 import { SelectField } from '../parts/SelectField';
+import { Slider } from '../parts/Slider';
 import { datedWords } from '../season/dayWords';
 import { tierName } from '../season/seasonWords';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
@@ -28,6 +30,8 @@ import { CostFigure, LINE_STYLES } from './CostFigure';
 import { Term } from '../terms/Term';
 
 const MOST = 5;
+/** A slider is waited for this long to be moved on, ms. */
+const REST_MS = 150;
 /** A price of longer ago than this is marked, days. */
 const OLD_PRICE = 365;
 
@@ -55,18 +59,29 @@ export function CompareLamps() {
   const [years, setYears] = useState(5);
   const [days, setDays] = useState(120);
   const [dearer, setDearer] = useState(3);
+  /** What if power cost this, or the day were no longer than that; null: as it is. */
+  const [triedPrice, setTriedPrice] = useState<number | null>(null);
+  const [triedHours, setTriedHours] = useState<number | null>(null);
+  const price_per_kWh = triedPrice ?? site.price_per_kWh;
+  const hoursMost = Math.min(triedHours ?? stage.hoursMax, stage.hoursMax);
   const [state, setState] = useState<{ of: CompareAsked; fits: readonly LampFit[] } | 'failed' | null>(null);
   const tier = tiers.find((t) => t.id === tierId) ?? tiers[0];
-  const asked = useAsked(site, tier?.id ?? null, lampIds, crop, stage.stage);
+  const asked = useAsked(site, tier?.id ?? null, lampIds, crop, stage.stage, hoursMost);
   useEffect(() => {
     if (!asked) return;
     let stopped = false;
-    compareLamps(asked).then(
-      (fits) => !stopped && setState({ of: asked, fits }),
-      () => !stopped && setState('failed'),
+    // A slider asks when it rests.
+    const waiting = setTimeout(
+      () =>
+        compareLamps(asked).then(
+          (fits) => !stopped && setState({ of: asked, fits }),
+          () => !stopped && setState('failed'),
+        ),
+      REST_MS,
     );
     return () => {
       stopped = true;
+      clearTimeout(waiting);
     };
   }, [asked, compareLamps]);
   const items = useMemo(() => lampItems(site.lamps), [site.lamps]);
@@ -90,7 +105,7 @@ export function CompareLamps() {
     const cost = {
       price: price?.price ?? 0,
       life_h: lamp.life_h,
-      price_per_kWh: site.price_per_kWh,
+      price_per_kWh,
       dearerPerYear: dearer / 100,
       daysPerYear: days,
       years,
@@ -142,7 +157,39 @@ export function CompareLamps() {
           inputClassName="w-16"
           onChange={setDearer}
         />
-        <p className="pb-2 text-soft">{money(site.price_per_kWh)} per kWh today, from Settings</p>
+      </div>
+      <div className="flex flex-wrap items-end gap-x-8 gap-y-2" role="group" aria-label="What if">
+        <Slider
+          label="Power costs"
+          shown={`${money(price_per_kWh)} per kWh`}
+          value={price_per_kWh}
+          min={0}
+          max={Math.max(1e-6, 4 * site.price_per_kWh)}
+          step={Math.max(1e-8, site.price_per_kWh / 20)}
+          onChange={setTriedPrice}
+        />
+        <Slider
+          label="A day of no more than"
+          shown={showHours(hoursMost * 60)}
+          value={hoursMost}
+          min={Math.min(stage.hoursMin, stage.hoursMax - 1)}
+          max={stage.hoursMax}
+          step={0.5}
+          onChange={setTriedHours}
+        />
+        {triedPrice !== null || hoursMost < stage.hoursMax ? (
+          <Button
+            kind="quiet"
+            onClick={() => {
+              setTriedPrice(null);
+              setTriedHours(null);
+            }}
+          >
+            As it is: {money(site.price_per_kWh)}, {showHours(stage.hoursMax * 60)}
+          </Button>
+        ) : (
+          <p className="pb-2 text-sm text-soft">Today’s price from Settings, and the longest day that the crop tolerates.</p>
+        )}
       </div>
       {state === 'failed' && (
         <p role="alert" className="text-copper">
@@ -219,7 +266,7 @@ export function CompareLamps() {
                     <td className="py-2 pr-4">{Math.round(fit.power)}</td>
                     <td className="py-2 pr-4 whitespace-nowrap">
                       {Math.round((fit.power * fit.hours * days) / 1000)} kWh,{' '}
-                      {money(((fit.power * fit.hours * days) / 1000) * site.price_per_kWh)}
+                      {money(((fit.power * fit.hours * days) / 1000) * price_per_kWh)}
                     </td>
                     <td className="py-2 pr-4 font-semibold whitespace-nowrap">
                       {spent ? money(spent.at(-1)!) : <span className="font-normal text-soft">type its price</span>}
@@ -276,11 +323,18 @@ export function CompareLamps() {
 }
 
 /** The question as long as nothing of it changes; null where there is nothing to ask. */
-function useAsked(site: Site, tierId: string | null, lampIds: readonly string[], crop: Crop, stageName: string): CompareAsked | null {
+function useAsked(
+  site: Site,
+  tierId: string | null,
+  lampIds: readonly string[],
+  crop: Crop,
+  stageName: string,
+  hoursMax: number,
+): CompareAsked | null {
   return useMemo(() => {
     const stage = crop.stages.find((s) => s.stage === stageName);
-    return tierId !== null && stage && lampIds.length > 0 ? { site, tierId, lampIds, stage } : null;
-  }, [site, tierId, lampIds, crop, stageName]);
+    return tierId !== null && stage && lampIds.length > 0 ? { site, tierId, lampIds, stage: { ...stage, hoursMax } } : null;
+  }, [site, tierId, lampIds, crop, stageName, hoursMax]);
 }
 
 interface Row {
