@@ -64,7 +64,10 @@ export function BenchStage({ stand, hands }: { stand: BenchStand; hands: Hands }
         if (id) setEntered(id);
       }}
       onKeyDown={(e) => {
-        if ((e.target as HTMLElement).closest('[data-stage]') && pressed(e, hands, false)) e.preventDefault();
+        if (!(e.target as HTMLElement).closest('[data-stage]') || !pressed(e, hands, false)) return;
+        e.preventDefault();
+        // What was carried to another tier has the keys there.
+        if (e.altKey) setEntered(benchLooks.getState().tierId);
       }}
     >
       <div ref={ref} className="relative min-h-110 flex-1 lg:min-h-0">

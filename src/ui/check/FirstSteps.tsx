@@ -58,7 +58,7 @@ export function FirstSteps({ setUp, onAsk }: FirstStepsProps) {
   const skip = (
     <button
       type="button"
-      className="grid size-11 shrink-0 place-items-center rounded-md hover:bg-sunk"
+      className="grid size-11 shrink-0 place-items-center self-start rounded-md hover:bg-sunk"
       aria-label="Close first steps"
       onClick={end}
     >

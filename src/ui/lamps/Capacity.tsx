@@ -220,8 +220,9 @@ export function Capacity() {
       )}
       {rows === null && state !== 'failed' && !isEmpty && crops.length > 0 && <p role="status">Working out the light of every tier…</p>}
       <p className="text-sm text-soft">
-        Light from other tiers is left out. A change of distance or hours holds for the whole tier: for what grows there now, see its hang
-        chart. Before you hang more lamps: the load of strip and circuit, hooks and shelf. Follow local code; ask a licensed electrician.
+        Light from other tiers is left out, power counts at its usual price. One more lamp hangs evenly beside the others. A change of
+        distance or hours holds for the whole tier: for what grows there now, see its hang chart. Before you hang more lamps: the load of
+        strip and circuit, hooks and shelf. Follow local code; ask a licensed electrician.
       </p>
     </div>
   );

@@ -58,7 +58,7 @@ export function MoreLight({ asked, crop, stage, places }: MoreLightProps) {
         {NOW_WORDS[now.reach]}: {doseNumber(now.dose)} mol/m²/day at the place that gets least, {showHours(now.hours * 60)} at{' '}
         {showLength(now.distance, lengthUnit)}, {money((now.wh_per_day * DAYS_PER_MONTH) / 1000)} a month.
       </p>
-      <h3 className="font-semibold">One mole more</h3>
+      <h3 className="font-semibold">1 mol/m²/day more</h3>
       {ways.length === 0 ? (
         <p>
           {noWayWords(more)}{' '}

@@ -28,6 +28,6 @@ test('more lamps or longer hours: told only where a lamp has room, and honestly 
   expect(longerOrMore(more, money, 30)).toBe('With one lamp more the same dose takes 10 h instead of 13 h 30, for 0.45 EUR more a month.');
   expect(longerOrMore({ ...more, shorter: { ...lit } }, money, 30)).toContain('gets no shorter');
   expect(longerOrMore({ ...more, shorter: null }, money, 30)).toBeNull();
-  expect(noWayWords(more)).not.toContain('no room');
-  expect(noWayWords({ ...more, hasRoom: false })).toContain('has no room');
+  expect(noWayWords(more)).not.toContain('no place');
+  expect(noWayWords({ ...more, hasRoom: false })).toContain('no place for one more lamp');
 });

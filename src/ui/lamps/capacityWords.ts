@@ -49,13 +49,13 @@ export function costWords(
 export const NOW_WORDS: Readonly<Record<Serving['reach'], string>> = {
   target: 'The best dose',
   enough: 'Enough, at the least cost',
-  short: 'The most that these plants bear here',
+  short: 'The most that these plants tolerate here',
   strong: '',
 };
 
 /** Why there is no way to more light. */
 export const noWayWords = ({ hasRoom }: MoreLight): string =>
-  `None that these plants would bear: the day is as long as they tolerate, and nearer would be too strong.${hasRoom ? '' : ' One more lamp of this kind has no room beside the others.'}`;
+  `These plants tolerate none: their day is as long as it may be, and nearer would be too strong.${hasRoom ? '' : ' There is no place for one more lamp: no room, or the others are fixed.'}`;
 
 /** More lamps or longer hours, in a sentence. */
 export function longerOrMore({ now, shorter }: MoreLight, money: (kWh: number) => string, days: number): string | null {

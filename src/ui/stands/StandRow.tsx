@@ -5,7 +5,7 @@ import { billOfStand, totalOf } from '@/core/plan/buying/bill';
 import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
 import { tables } from '@/core/things/tables/libraryTables';
 import { benchStandOf } from '@/core/answer/stand/benchStand';
-import { daylightOf, type Stand } from '@/core/site/stand/Site';
+import type { Stand } from '@/core/site/stand/Site';
 import { showHours } from '@/core/units/clock';
 import { showMoney } from '@/core/units/money';
 import type { Certainty } from '@/core/judge/uncertainty/certainty';
@@ -72,7 +72,7 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
                       <span className={clsx('font-semibold', colourOfResult(v.says))}>{SAYS_WORDS[v.says]}</span>
                       {v.breaches.map((b) => (
                         <span key={b.why} className="block text-sm leading-tight text-soft">
-                          {breachWords(b, daylightOf(t.tier) !== null)}
+                          {breachWords(b, light.tiers[t.tier.id]!.trays[tray.tray.id]!.stats.strongest.ppfd <= b.most)}
                         </span>
                       ))}
                     </td>

@@ -93,10 +93,10 @@ export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
   return said;
 }
 
-/** A limit that is broken, beside doses that may all be in range; what the sun adds comes on clear days only. */
-export const breachWords = (b: Breach, sunComesIn: boolean): string =>
+/** A limit that is broken, beside doses that may all be in range; what only the sun adds comes on clear days. */
+export const breachWords = (b: Breach, byTheSun: boolean): string =>
   b.why === 'too-strong'
-    ? `PPFD up to ${Math.round(b.ppfd)} µmol/m²/s${sunComesIn ? ' on a clear day' : ''}; limit ${b.most}`
+    ? `PPFD up to ${Math.round(b.ppfd)} µmol/m²/s${byTheSun ? ' on a clear day' : ''}; limit ${b.most}`
     : `Light for ${showHours(b.hours * 60)}; limit ${showHours(b.most * 60)}`;
 
 function longDayWords(crop: Crop, longest: number): string {

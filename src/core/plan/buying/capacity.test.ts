@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { BARE_SITE } from '../../site/stand/bare';
-import { addFitting } from '../../site/stand/change';
+import { addFitting, changeFittings } from '../../site/stand/change';
+import { hangerOf } from '../../site/stand/Hanger';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
 import type { Site } from '../../site/stand/Site';
 import { tables } from '../../things/tables/libraryTables';
@@ -26,7 +27,7 @@ test('the shortest day for a dose is the one that trying every quarter of an hou
       arbWanted,
       fc.double({ min: 0, max: 3, noNaN: true }),
       (at, wanted, daylight) => {
-        const found = litFor({ at, daylight, power: 50 }, wanted.dliTarget, wanted);
+        const found = litFor({ at, daylight, daylightPeak: 0, power: 50 }, wanted.dliTarget, wanted);
         let best = Infinity;
         for (const a of at)
           for (let q = wanted.hoursMin * 4; q <= wanted.hoursMax * 4; q++) {
@@ -45,7 +46,7 @@ test('the shortest day for a dose is the one that trying every quarter of an hou
 test('a crop is served with its best dose, with enough, with too little or too strongly; never beyond what it bears', () => {
   fc.assert(
     fc.property(fc.array(arbAt, { minLength: 1, maxLength: 5 }), arbWanted, (at, wanted) => {
-      const s = servingOf({ at, daylight: 0, power: 50 }, wanted);
+      const s = servingOf({ at, daylight: 0, daylightPeak: 0, power: 50 }, wanted);
       if (s.reach === 'target') expect(s.dose).toBeGreaterThanOrEqual(wanted.dliTarget - 1e-7);
       if (s.reach === 'enough') expect(s.dose).toBeGreaterThanOrEqual(wanted.dliMin - 1e-7);
       if (s.reach === 'short') expect(s.hours).toBeLessThanOrEqual(wanted.hoursMax);
@@ -102,6 +103,20 @@ test('each way to one mole more gives it, and lamps beside the others never leng
   expect(hasRoom).toBe(true);
   expect(shorter!.hours).toBeLessThan(now.hours);
   expect(() => moreLightOn({ site, tierId: site.stands[0]!.tiers[1]!.id, wanted, more: 1 }, tables)).toThrow(RangeError);
+});
+
+test('the sun beside the lamps counts against what a leaf tolerates, and lamps that are fixed make no room for another', () => {
+  const at: CarryAt = { distance: 0.2, clear: 0.2, weakest: 100, strongest: 120, spot: 150, dimmest: 90, mean: 110 };
+  const wanted: Wanted = { dliMin: 4, dliTarget: 5, dliMax: 12, ppfdMax: 200, hoursMin: 8, hoursMax: 16 };
+  const serve = (daylightPeak: number) => servingOf({ at: [at], daylight: 1, daylightPeak, power: 50 }, wanted).reach;
+  expect([serve(0), serve(50), serve(51)]).toEqual(['target', 'target', 'strong']);
+  const site = rack();
+  const tier = site.stands[0]!.tiers[0]!;
+  const fixed = changeFittings(tier.id, tier.fittings.map((f) => f.id), () => ({ hanger: hangerOf('fixed') }))(site); // prettier-ignore
+  const asked = { tierId: tier.id, wanted: { ...lettuce, ppfdMax: 900, dliMax: 40 }, more: 1 };
+  expect(moreLightOn({ site, ...asked }, tables).hasRoom).toBe(true);
+  const { hasRoom, ways, shorter } = moreLightOn({ site: fixed, ...asked }, tables);
+  expect({ hasRoom, shorter, lamp: ways.some((w) => w.how === 'lamp') }).toEqual({ hasRoom: false, shorter: null, lamp: false });
 });
 
 test('shelf days follow from the growth by the closed form, and light beyond the best dose saves none', () => {

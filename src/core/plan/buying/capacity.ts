@@ -6,8 +6,8 @@ import type { Site, Tier } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import type { Dli } from '../../units/quantities';
 import { carryOf, type TierCarry } from '../season/carryOf';
-import { hungOver, type Tried } from './hungOver';
-import { lit, litFor, isBorne, servingOf, type LitFor, type Serving, type Wanted } from './serving';
+import { hungOver, MOST_LAMPS, type Tried } from './hungOver';
+import { lit, litFor, isTolerated, servingOf, type LitFor, type Serving, type Wanted } from './serving';
 
 export interface CropWanted {
   readonly cropId: string;
@@ -61,7 +61,7 @@ export function capacityOf({ site, crops }: CapacityAsked, tables: Tables): Capa
   const lying = sparesOf(site).filter((s) => s.count > 0);
   const spare = dark.flatMap((tier) =>
     lying.flatMap(({ lampId, count }) => {
-      for (let n = count; n > 0; n--) {
+      for (let n = Math.min(count, MOST_LAMPS); n > 0; n--) {
         const lamps = Array<string>(n).fill(lampId);
         const carry = hungOver(site, tier, lamps, tables, recall);
         if (carry) return carry.places > 0 ? [of(tier, carry, lamps, false)] : [];
@@ -97,7 +97,7 @@ export interface MoreLight {
   readonly ways: readonly MoreWay[];
   /** With one lamp more the same dose as now in a shorter day; null where there is no room for it. */
   readonly shorter: LitFor | null;
-  /** The kind that one more of is counted with, and whether the tier has room for it. */
+  /** The kind that one more of is counted with, and whether the tier has room for it and the others can be moved. */
   readonly lampId: string;
   readonly hasRoom: boolean;
 }
@@ -113,7 +113,7 @@ export function moreLightOn({ site, tierId, wanted, more }: MoreAsked, tables: T
   const [first] = tier?.fittings ?? [];
   if (!tier || !first) throw new RangeError(`there is no lamp on tier ${tierId}`);
   const carry = carryHere(site, tier, tables);
-  const { at, daylight, power } = carry;
+  const { at, daylight } = carry;
   const now = servingOf(carry, wanted);
   const goal = now.dose + more;
   const here = at.find((a) => a.distance === now.distance);
@@ -121,12 +121,13 @@ export function moreLightOn({ site, tierId, wanted, more }: MoreAsked, tables: T
   const longer = here && litFor({ ...carry, at: [here] }, goal, wanted);
   if (longer) ways.push({ how: 'longer', ...longer });
   const nearer = at.findLast(
-    (a) =>
-      a.distance < now.distance - 1e-9 && isBorne(a, now.hours, daylight, wanted) && lit(a, now.hours, daylight, power).dose >= goal - 1e-9,
+    (a) => a.distance < now.distance - 1e-9 && isTolerated(a, now.hours, carry, wanted) && lit(a, now.hours, carry).dose >= goal - 1e-9,
   );
-  if (nearer) ways.push({ how: 'nearer', ...lit(nearer, now.hours, daylight, power) });
+  if (nearer) ways.push({ how: 'nearer', ...lit(nearer, now.hours, carry) });
   const lamps: Tried[] = [...tier.fittings, first.lampId];
-  const withOne = hungOver(site, tier, lamps, tables, createRecall(64));
+  // Lamps that are fixed make no room for another.
+  const isFixed = tier.fittings.some((f) => f.hanger.kind === 'fixed');
+  const withOne = isFixed ? null : hungOver(site, tier, lamps, tables, createRecall(64));
   const another = withOne && litFor(withOne, goal, wanted);
   if (another) ways.push({ how: 'lamp', ...another });
   return {

@@ -6,7 +6,7 @@ import type { Site } from '../../site/stand/Site';
 import type { Stage } from '../../things/crop/Crop';
 import type { Tables } from '../../things/tables/Tables';
 import type { Dli, Hours, Kilograms, Metres, Ppfd, Share, Watts } from '../../units/quantities';
-import { hungOver } from './hungOver';
+import { hungOver, MOST_LAMPS } from './hungOver';
 
 /** Over which tier, for plants of which stage. */
 export interface CompareAsked {
@@ -35,9 +35,6 @@ export interface LampFit {
   readonly power: Watts;
   readonly weight: Kilograms;
 }
-
-/** More of a kind are not hung over one tier. */
-export const MOST_LAMPS = 8;
 
 /**
  * Makes lamps equal in light: for each kind the fewest that bring the weakest place of a tier to the crop's target, hung as well as they can

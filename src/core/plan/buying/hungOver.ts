@@ -7,12 +7,15 @@ import type { Fitting, Site, Tier } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import { carryOf, type TierCarry } from '../season/carryOf';
 
+/** More of a kind are not hung over one tier. */
+export const MOST_LAMPS = 8; // our choice
+
 /** A lamp that is tried: its kind, or the very one that hangs there. */
 export type Tried = string | Fitting;
 
 /**
- * What lamps give over the places of a tier, hung side by side over its whole depth; null where they are too wide for it. Nothing else
- * of the tier counts: neither its trays nor what readings said of other lamps.
+ * What lamps give over the places of a tier, hung side by side over its whole depth; null where they are too wide for it. Its trays do
+ * not count; what readings said counts as long as lamps are among them of which they said it.
  */
 export function hungOver(site: Site, tier: Tier, lamps: readonly Tried[], tables: Tables, recall: Recall): TierCarry | null {
   const width = lamps.reduce((sum, l) => sum + faceSizeOf(lampOf(site, typeof l === 'string' ? l : l.lampId, tables)).width, 0);
@@ -23,6 +26,7 @@ export function hungOver(site: Site, tier: Tier, lamps: readonly Tried[], tables
     if (typeof l !== 'string') return { ...l, y };
     return { id: `tried-${i}`, lampId: l, x: tier.width / 2, y, face, turn: 0, hanger: CORD };
   });
-  const bare = { ...tier, fittings, trays: [], readings: [], fits: [] };
+  const isOfItsOwn = lamps.some((l) => typeof l !== 'string');
+  const bare = { ...tier, fittings, trays: [], ...(isOfItsOwn ? {} : { readings: [], fits: [] }) };
   return carryOf(lookUpTier(site, bare, tables, { number: 1, x: 0, z: 0 }), recall);
 }

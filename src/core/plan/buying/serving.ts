@@ -21,6 +21,9 @@ export interface Serving extends LitFor {
   readonly reach: 'target' | 'enough' | 'short' | 'strong';
 }
 
+/** What lamps and daylight give over a tier. */
+export type Lit = Pick<TierCarry, 'at' | 'daylight' | 'daylightPeak' | 'power'>;
+
 /** Timers are set in quarters of an hour. */
 const QUARTER: Hours = 0.25;
 const up = (hours: Hours): Hours => Math.ceil(hours / QUARTER - 1e-9) * QUARTER;
@@ -32,9 +35,12 @@ const doseOf = (ppfd: number, hours: Hours, daylight: Dli): Dli => ppfd * hours 
 const hoursFor = (dose: Dli, a: CarryAt, daylight: Dli, { hoursMin }: Wanted): Hours =>
   up(Math.max(hoursMin, (dose - daylight) / (a.weakest * MOL_SECONDS)));
 
+/** No leaf gets stronger light than the plants tolerate, with the sun at its strongest beside the lamps. */
+const isMild = (a: CarryAt, { daylightPeak }: Lit, { ppfdMax }: Wanted): boolean => a.spot + daylightPeak <= ppfdMax;
+
 /** Whether nothing is too long or too strong for the plants. */
-export const isBorne = (a: CarryAt, hours: Hours, daylight: Dli, { hoursMax, ppfdMax, dliMax }: Wanted): boolean =>
-  hours <= hoursMax + 1e-9 && a.spot <= ppfdMax && doseOf(a.strongest, hours, daylight) <= dliMax + 1e-9;
+export const isTolerated = (a: CarryAt, hours: Hours, tier: Lit, wanted: Wanted): boolean =>
+  hours <= wanted.hoursMax + 1e-9 && isMild(a, tier, wanted) && doseOf(a.strongest, hours, tier.daylight) <= wanted.dliMax + 1e-9;
 
 /**
  * The shortest day that brings every place of a tier to a dose, at whichever distance; null where none does without being too long or
@@ -42,38 +48,37 @@ export const isBorne = (a: CarryAt, hours: Hours, daylight: Dli, { hoursMax, ppf
  *
  * @param dose  mol/m²/day, at the place that gets least
  */
-export function litFor({ at, daylight, power }: Pick<TierCarry, 'at' | 'daylight' | 'power'>, dose: Dli, wanted: Wanted): LitFor | null {
+export function litFor(tier: Lit, dose: Dli, wanted: Wanted): LitFor | null {
   let best: { readonly a: CarryAt; readonly hours: Hours } | null = null;
-  for (const a of at) {
+  for (const a of tier.at) {
     if (!(a.weakest > 0)) continue;
-    const hours = hoursFor(dose, a, daylight, wanted);
-    if (!isBorne(a, hours, daylight, wanted)) continue;
+    const hours = hoursFor(dose, a, tier.daylight, wanted);
+    if (!isTolerated(a, hours, tier, wanted)) continue;
     // Of two days as long the more even light.
     if (!best || hours < best.hours - 1e-9 || (hours < best.hours + 1e-9 && a.strongest / a.weakest < best.a.strongest / best.a.weakest))
       best = { a, hours };
   }
-  return best && lit(best.a, best.hours, daylight, power);
+  return best && lit(best.a, best.hours, tier);
 }
 
-export const lit = (a: CarryAt, hours: Hours, daylight: Dli, power: number): LitFor => ({
+/** @param hours  a day */
+export const lit = (a: CarryAt, hours: Hours, { daylight, power }: Lit): LitFor => ({
   distance: a.distance,
   hours,
   dose: doseOf(a.weakest, hours, daylight),
   wh_per_day: power * hours,
 });
 
-/** What lamps can do for plants: the best dose if they can, else enough, else the most that the plants bear. */
-export function servingOf(carry: Pick<TierCarry, 'at' | 'daylight' | 'power'>, wanted: Wanted): Serving {
-  const best = litFor(carry, wanted.dliTarget, wanted);
+/** What lamps can do for plants: the best dose if they can, else enough, else the most that the plants tolerate. */
+export function servingOf(tier: Lit, wanted: Wanted): Serving {
+  const best = litFor(tier, wanted.dliTarget, wanted);
   if (best) return { reach: 'target', ...best };
-  const enough = litFor(carry, wanted.dliMin, wanted);
+  const enough = litFor(tier, wanted.dliMin, wanted);
   if (enough) return { reach: 'enough', ...enough };
-  const { at, daylight, power } = carry;
+  const { at, daylight } = tier;
   const most = at
-    .filter((a) => a.spot <= wanted.ppfdMax && a.strongest > 0)
-    .map((a) =>
-      lit(a, down(Math.max(0, Math.min(wanted.hoursMax, (wanted.dliMax - daylight) / (a.strongest * MOL_SECONDS)))), daylight, power),
-    )
+    .filter((a) => isMild(a, tier, wanted) && a.strongest > 0)
+    .map((a) => lit(a, down(Math.max(0, Math.min(wanted.hoursMax, (wanted.dliMax - daylight) / (a.strongest * MOL_SECONDS)))), tier))
     .sort((a, b) => b.dose - a.dose)[0];
   if (most) return { reach: 'short', ...most };
   return { reach: at.length > 0 ? 'strong' : 'short', distance: 0, hours: 0, dose: daylight, wh_per_day: 0 };

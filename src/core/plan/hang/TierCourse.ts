@@ -65,6 +65,8 @@ export class TierCourse {
   private readonly allAlike: Int32Array;
   /** What the engine says of a tray over what the table says, strongest spot by strongest spot. */
   private readonly corrections: number[];
+  /** Of the light of each tray, how much comes from other tiers. */
+  private readonly spillShares: readonly number[];
 
   readonly table: LightTable;
 
@@ -88,6 +90,7 @@ export class TierCourse {
     this.alike = this.states.map((of) => firstAlike(of.map((state, i) => `${keyOf(state)} ${this.fades[i]}`)));
     this.allAlike = firstAlike(this.fades.map((_, i) => this.alike.map((of) => of[i]).join()));
     this.corrections = tier.trays.map(() => 1);
+    this.spillShares = tier.trays.map(({ tray }) => answer.tiers[tier.tier.id]?.trays[tray.id]?.spillShare ?? 0);
     const { table } = this;
     // Steps finer than a centimetre are put together.
     const stride = table.step > 0 ? Math.max(1, Math.round(0.01 / table.step)) * table.step : 0;
@@ -215,8 +218,10 @@ export class TierCourse {
     const { tier, trays } = this.tier;
     const lightOn = (i: number) => this.light(i, setting.lift, setting.risers[trays[i]!.tray.id]!, day);
     const bandOf = (i: number) => lampBandOf(this.state(i, day).stage, this.day(times));
+    // What comes from other tiers is not dimmed along.
+    const spill = this.spillShares[tray]!;
     const suits = (by: number) =>
-      lightOn(tray).strongest * by <= bandOf(tray).high &&
+      lightOn(tray).strongest * (by + (1 - by) * spill) <= bandOf(tray).high &&
       trays.every((_, i) => !this.state(i, day).needed || lightOn(i).weakest * by >= bandOf(i).low);
     return dimmingsOf(tier.fittings).find(({ by }) => by < 1 && suits(by))?.to ?? null;
   }

@@ -2,7 +2,7 @@ import { sceneOfTier } from '../../answer/bench/benchScene';
 import { askedTier } from '../../answer/bench/questionOfStand';
 import type { BenchTier } from '../../answer/stand/benchStand';
 import { MOL_SECONDS } from '../../judge/dose/dli';
-import { daylightDose } from '../../judge/dose/LightDay';
+import { daylightDose, peakOf } from '../../judge/dose/LightDay';
 import { lightFieldOf } from '../../light/scene/LightField';
 import { NO_RECALL, type Recall } from '../../light/scene/Recall';
 import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
@@ -33,8 +33,9 @@ export interface TierCarry {
   readonly clear: Metres;
   readonly power: Watts;
   readonly at: readonly CarryAt[];
-  /** Of daylight today. */
+  /** Of daylight today: its dose, and its strongest light. */
   readonly daylight: Dli;
+  readonly daylightPeak: Ppfd;
 }
 
 /** Distances beyond the nearest that is allowed, m: our choice, close enough that a step between them changes the light by less than a third. */
@@ -54,7 +55,13 @@ export function carryOf(t: BenchTier, recall: Recall = NO_RECALL): TierCarry {
   const lowestFace = Math.min(...faces);
   const highest = isFixed ? lowestFace : Math.max(lowestFace, roof - Math.max(0, ...faces.map((f) => f - lowestFace)));
   const nearest = Math.max(...t.lamps.map((l) => clearanceOf(l.lamp)));
-  const base = { tierId: t.tier.id, places: rects.length, clear: t.tier.enclosure.height, daylight: daylightDose(t.day) };
+  const base = {
+    tierId: t.tier.id,
+    places: rects.length,
+    clear: t.tier.enclosure.height,
+    daylight: daylightDose(t.day),
+    daylightPeak: t.day.daylight && t.day.daylight.dli > 0 ? peakOf(t.day.daylight) : 0,
+  };
   if (t.lamps.length === 0 || rects.length === 0) return { ...base, power: 0, at: [] };
   const field = lightFieldOf(sceneOfTier(askedTier(t)), recall);
   const points = rects.map((r) => {
