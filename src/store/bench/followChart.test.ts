@@ -15,7 +15,7 @@ const chart = (standId: string, day: number): HangChart => ({
   standId,
   from: TODAY,
   until: TODAY + 30,
-  visits: [{ day, lamps: [], risers: [], hours: [], last: TODAY + 30, after: [], before: [] }],
+  visits: [{ day, lamps: [], dims: [], risers: [], hours: [], last: TODAY + 30, after: [], before: [] }],
   limits: [],
   trips: [],
   clockChanges: [],

@@ -172,6 +172,14 @@ test('a file of version 11, written before lamps were things of their own, is br
   expect(read(exportSite(old))).toEqual(old);
 });
 
+test('a file of version 12, written before a chart turned dimmers, is brought up to date', () => {
+  const old = read(readFileSync('test/fixtures/site-version-12.json', 'utf8'));
+  const visits = old.stands.flatMap((s) => s.chart?.visits ?? []);
+  expect(visits.map((v) => [v.lamps.length, v.dims, v.risers.length, v.hours.length])).toEqual([[1, [], 1, 1]]);
+  expect(old.ownLamps.length).toBeGreaterThan(0);
+  expect(read(exportSite(old))).toEqual(old);
+});
+
 test('lamps that are things, dimmers, prices of weekends, rhythms of trays and signs of leaves go out and come in as they were', () => {
   const base = demoSite('en-GB', null);
   const fitting = base.stands[0]!.tiers[0]!.fittings[0]!;
@@ -347,7 +355,7 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes(text.replace('"stands": [', '"stands": [[], '))).toEqual(['file/list-in-list stands[0]']);
   expect(codes(text.replace('"tiers": [', '"tiers": [[{}], '))).toEqual(['file/list-in-list stands[0].tiers[0]']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
-  expect(codes(text.replace('"version": 12', '"version": 13'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"version": 13', '"version": 14'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
   expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
 });

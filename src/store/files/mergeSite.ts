@@ -53,6 +53,7 @@ export function mergeSite(site: Site, other: Site): Site {
         visits: stand.chart.visits.map((v) => ({
           day: v.day,
           lamps: v.lamps.map((j) => ({ ...j, tierId: rename(j.tierId), fittingId: rename(j.fittingId) })),
+          dims: v.dims.map((j) => ({ ...j, tierId: rename(j.tierId), fittingId: rename(j.fittingId) })),
           risers: v.risers.map((j) => ({ ...j, tierId: rename(j.tierId), trayId: rename(j.trayId) })),
           hours: v.hours.map((j) => ({ ...j, programmeId: rename(j.programmeId) })),
         })),

@@ -14,13 +14,13 @@ export function chartJson(chart: HangChart, stand: BenchStand): string {
   const rows = chartRows(chart, stand);
   const data = {
     format: 'copper-noon/hang-chart',
-    version: 1,
+    version: 2,
     stand: stand.stand.name,
     from: isoOf(chart.from),
     until: isoOf(chart.until),
     visits: chart.visits.map((v) => ({
       day: isoOf(v.day),
-      jobs: rows.filter((r) => r.day === isoOf(v.day)).map(({ tier, what, thing, steps, face_m, risers, on_min, lit_min }) => ({ tier, what, thing, steps, face_m, risers, on_min, lit_min })), // prettier-ignore
+      jobs: rows.filter((r) => r.day === isoOf(v.day)).map(({ tier, what, thing, steps, face_m, risers, on_min, lit_min, setting }) => ({ tier, what, thing, steps, face_m, risers, on_min, lit_min, setting })), // prettier-ignore
       after: v.after.map((d) => trayOf(d, stand)),
       lastDay: isoOf(v.last),
       before: v.before.map((d) => trayOf(d, stand)),
@@ -30,7 +30,6 @@ export function chartJson(chart: HangChart, stand: BenchStand): string {
       tray: nameOf(l.trayId, stand),
       says: l.says,
       bound: l.bound,
-      dim: l.dim,
       from: isoOf(l.from),
       to: isoOf(l.to),
     })),

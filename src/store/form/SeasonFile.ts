@@ -44,6 +44,13 @@ export class LampJobFile {
   @IsNumber(finite) @Min(0) @Max(20) face_m!: number;
 }
 
+export class DimJobFile {
+  @IsString() @MaxLength(80) tierId!: string;
+  @IsString() @MaxLength(80) fittingId!: string;
+  @IsNumber(finite) @Min(0.01) @Max(1) from!: number;
+  @IsNumber(finite) @Min(0.01) @Max(1) to!: number;
+}
+
 export class RiserJobFile {
   @IsString() @MaxLength(80) tierId!: string;
   @IsString() @MaxLength(80) trayId!: string;
@@ -60,6 +67,7 @@ export class HoursJobFile {
 export class VisitFile {
   @IsDay() day!: string;
   @IsArray() @ArrayMaxSize(1000) @ValidateNested({ each: true }) @Type(() => LampJobFile) lamps!: LampJobFile[];
+  @IsArray() @ArrayMaxSize(1000) @ValidateNested({ each: true }) @Type(() => DimJobFile) dims!: DimJobFile[];
   @IsArray() @ArrayMaxSize(1000) @ValidateNested({ each: true }) @Type(() => RiserJobFile) risers!: RiserJobFile[];
   @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => HoursJobFile) hours!: HoursJobFile[];
 }

@@ -9,7 +9,7 @@ import { CORD } from '../../core/site/stand/Hanger';
 import { ON_THE_FLOOR, SHELF } from '../../core/site/stand/plain';
 
 /** The version of the file that is written today. */
-export const VERSION = 12;
+export const VERSION = 13;
 
 /**
  * Brings the file of an older version up to today's, step by step. What is not as the older version promised is left as
@@ -30,6 +30,7 @@ export const VERSION = 12;
  *     10 → 11: entries may hold temperatures and humidity, or EC and pH, and the clinic a stem. Before, none did.
  *     11 → 12: lamps may be things of their own with a dimmer, power may have more prices, trays of a tier may turn or change places by a
  *            rhythm, trouble may have a sign and a place. Before, there was none of it.
+ *     12 → 13: dimmers may be turned on the visits of a chart that was put up. Before, none was.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;
@@ -42,7 +43,8 @@ export function migrate(data: Record<string, unknown>): Record<string, unknown> 
   const ninth = eighth.version === 8 ? { clinic: [], trials: [], safety: [], ...eighth, version: 9 } : eighth;
   const tenth = ninth.version === 9 ? { ...ninth, version: 10 } : ninth;
   const eleventh = tenth.version === 10 ? { ...tenth, version: 11 } : tenth;
-  return eleventh.version === 11 ? toVersion12(eleventh) : eleventh;
+  const twelfth = eleventh.version === 11 ? toVersion12(eleventh) : eleventh;
+  return twelfth.version === 12 ? toVersion13(twelfth) : twelfth;
 }
 
 const toVersion2 = (data: Record<string, unknown>) => withTiers({ ...data, version: 2 }, (tier) => ({ readings: [], ...tier }));
@@ -164,6 +166,14 @@ const toVersion7 = (data: Record<string, unknown>) => ({
 
 const toVersion12 = (data: Record<string, unknown>) =>
   withTiers({ ownLamps: [], bands: [], ...data, version: 12 }, (tier) => ({ rotation: null, ...tier }));
+
+const toVersion13 = (data: Record<string, unknown>) => ({
+  ...data,
+  version: 13,
+  stands: each(data.stands, (s) =>
+    isObject(s.chart) ? { ...s, chart: { ...s.chart, visits: each(s.chart.visits, (v) => ({ dims: [], ...v })) } } : s,
+  ),
+});
 
 /** Share of a tier's floor that its trays cover. */
 function coveredBy(tier: Record<string, unknown>): number {

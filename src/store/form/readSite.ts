@@ -234,6 +234,7 @@ const chartOf = (file: KeptChartFile): KeptChart => ({
   visits: file.visits.map((v) => ({
     day: dayOf(v.day),
     lamps: v.lamps.map(({ tierId, fittingId, steps, face_m }) => ({ tierId, fittingId, steps, face: face_m })),
+    dims: v.dims.map(({ tierId, fittingId, from, to }) => ({ tierId, fittingId, from, to })),
     risers: v.risers.map(({ tierId, trayId, from, to }) => ({ tierId, trayId, from, to })),
     hours: v.hours.map(({ programmeId, on_min, lit_min }) => ({ programmeId, on_min, lit_min })),
   })),

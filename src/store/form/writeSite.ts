@@ -17,7 +17,7 @@ import type { LampFile, LitLampFile, ReadingFile, SiteFile } from './SiteFile';
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 12,
+    version: 13,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
     stands: site.stands.map((s) => ({
@@ -192,6 +192,7 @@ const writeChart = (chart: KeptChart): KeptChartFile => ({
   visits: chart.visits.map((v) => ({
     day: isoOf(v.day),
     lamps: v.lamps.map(({ face, ...job }) => ({ ...job, face_m: face })),
+    dims: v.dims.map((job) => ({ ...job })),
     risers: v.risers.map((job) => ({ ...job })),
     hours: v.hours.map((job) => ({ ...job })),
   })),

@@ -43,6 +43,7 @@ const site: Site = {
               {
                 day: TODAY + 3,
                 lamps: [{ tierId: s.tiers[0]!.id, fittingId: s.tiers[0]!.fittings[0]!.id, steps: -2, face: 0.31 }],
+                dims: [{ tierId: s.tiers[0]!.id, fittingId: s.tiers[0]!.fittings[0]!.id, from: 1, to: 0.5 }],
                 risers: [{ tierId: s.tiers[0]!.id, trayId: s.tiers[0]!.trays[0]!.id, from: 2, to: 1 }],
                 hours: [{ programmeId: s.tiers[0]!.programmeId, on_min: 300, lit_min: 720 }],
               },

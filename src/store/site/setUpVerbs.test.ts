@@ -6,6 +6,7 @@ import type { Site } from '../../core/site/stand/Site';
 import { emptySite } from './newSite';
 import {
   addSetUp,
+  applyAnswer,
   chooseCrop,
   chooseLamp,
   copyStand,
@@ -17,6 +18,12 @@ import {
   setPlantHeight,
   setTrayBlock,
 } from './setUpVerbs';
+import { benchStandOf } from '../../core/answer/stand/benchStand';
+import { measuredLamp } from '../../core/answer/stand/setUp';
+import type { OwnLamp } from '../../core/site/lamp/OwnLamp';
+import { plainOwnLamp } from '../../core/site/ownLamps/changeOwnLamps';
+import { knowOwnLamps } from '../../core/site/ownLamps/hangingOf';
+import { dayFrom } from '../../core/units/day';
 import { tables } from '../../core/things/tables/libraryTables';
 
 const start = addSetUp(PLAIN_RECIPE, 's')(emptySite('en-GB'));
@@ -93,4 +100,29 @@ test('deleting takes batches and hours along and leaves the others', () => {
   const gone = deleteStand('s')(copyStand('s', 'c')(start));
   expect([gone.stands.length, gone.batches.length, gone.programmes.length]).toEqual([1, 1, 1]);
   expect(setUp(gone, 'c').crop.id).toBe('tomato');
+});
+
+test('a lamp of one’s own in a set-up gives and draws what it does on the bench: its hours, its dimmer, its measured power', () => {
+  const TODAY = dayFrom(2027, 2, 6);
+  const [fitting] = setUp(start).tier.fittings;
+  const own: OwnLamp = {
+    ...plainOwnLamp('mine', fitting!.lampId, 'Mine'),
+    fittingId: fitting!.id,
+    counted: { hours: 20_000, on: TODAY },
+    drawn: { power: 50, load: null },
+    dimmer: { steps: [0.25, 0.5], points: [{ setting: 0.5, light: 0.6, draw: 0.55 }] },
+  };
+  const answered = applyAnswer('s', 0.2, 14, 0.5)({ ...start, ownLamps: [own] });
+  const site = knowOwnLamps(answered, TODAY);
+  const s = setUp(site);
+  expect([s.distance, s.hours, s.tier.fittings.map((f) => f.dim)]).toEqual([expect.closeTo(0.2, 9), 14, [0.5]]);
+  const [onBench] = benchStandOf(site, s.stand, tables).tiers[0]!.lamps;
+  expect(s.lamps[0]!.real).toEqual(onBench!.real);
+  expect(measuredLamp(s).power).toBeCloseTo(27.5, 9);
+  const full = setUp(knowOwnLamps(setDistance('s', 0.2)({ ...start, ownLamps: [own] }), TODAY));
+  expect(measuredLamp(s).ppf).toBeCloseTo(0.6 * measuredLamp(full).ppf, 9);
+  // Old lamps give less than those whose hours nobody knows.
+  expect(measuredLamp(full).ppf).not.toBe(measuredLamp(setUp(start)).ppf);
+  // The dimmer stays where it is when the set-up is laid out anew.
+  expect(setUp(setTrayBlock('s', { across: 2, deep: 1, turned: true })(site)).tier.fittings[0]!.dim).toBe(0.5);
 });

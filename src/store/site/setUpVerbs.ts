@@ -3,7 +3,8 @@ import type { Crop, StageName } from '../../core/things/crop/Crop';
 import { AS_NEW, type Ageing } from '../../core/things/lamp/ageing';
 import { clearanceOf } from '../../core/things/lamp/clearanceOf';
 import type { Lamp } from '../../core/things/lamp/Lamp';
-import type { Metres } from '../../core/units/quantities';
+import type { Metres, Share } from '../../core/units/quantities';
+import { turnDimmers } from '../../core/site/ownLamps/turnDimmers';
 import { layOut, lampRowOf, trayBlockOf, type TrayBlock } from '../../core/site/stand/layOut';
 import { IN_THE_OPEN, isRoofed, LAMP_HEADROOM, type Enclosure } from '../../core/site/stand/Enclosure';
 import type { LampRow } from '../../core/site/stand/LampRow';
@@ -129,15 +130,19 @@ export const setAgeing = (id: string, ageing: Ageing) => (site: Site) => ({
   stands: site.stands.map((s) => (s.id === id ? { ...s, tiers: s.tiers.map((t, i) => (i === 0 ? { ...t, ageing } : t)) } : s)),
 });
 
-/** Sets distance and hours together: what an answer is applied with. */
-export const setDistanceAndHours = (id: string, distance: Metres, hours: number) => (site: Site) => {
+/** Sets distance, hours and, where they are to be turned, the dimmers together: what an answer is applied with. */
+export const applyAnswer = (id: string, distance: Metres, hours: number, dim: Share | null) => (site: Site) => {
   const stand = site.stands.find((s) => s.id === id);
   const programme = site.programmes.find((p) => p.id === stand?.tiers[0]?.programmeId);
   if (!programme) return site;
   // A longer or shorter day keeps its middle, so that nobody is woken by the change.
   const lit = Math.round(hours * 60);
   const on = programme.on_min + Math.round((programme.lit_min - lit) / 2 / 15) * 15;
-  return setHours(id, lit === programme.lit_min ? programme.on_min : on, lit)(setDistance(id, distance)(site));
+  return setHours(
+    id,
+    lit === programme.lit_min ? programme.on_min : on,
+    lit,
+  )(setDistance(id, distance)(dim === null ? site : turnDimmers(new Map([[stand!.tiers[0]!.id, dim]]))(site)));
 };
 
 /** Readings under names of their own, and the fits that rest on them. */

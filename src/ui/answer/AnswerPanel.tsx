@@ -4,14 +4,15 @@ import type { SetUp } from '@/core/answer/stand/setUp';
 import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { changeSite } from '@/store/site/siteStore';
-import { setDistanceAndHours } from '@/store/site/setUpVerbs';
+import { applyAnswer } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import { useVerdict } from '../verdict/useVerdict';
-import { useSolution } from './useSolution';
-import { failsWords, limitWords, onTheTape, suitsWords, toldLimits } from './words';
+import { percent } from '../verdict/words';
+import { useDimmedSolution } from './useSolution';
+import { failsWords, limitWords, onTheTape, suitsWords, toldLimits, turnFirstWords } from './words';
 
 type Held = 'nothing' | 'distance' | 'hours' | 'strength' | 'dose';
 
@@ -32,9 +33,10 @@ export function AnswerPanel({ setUp }: { setUp: SetUp }) {
     if (held === 'dose') return { what: held, dli: dose };
     return { what: held };
   }, [held, distance, hours, strength, dose]);
-  const solution = useSolution(setUp, fixed);
+  const solution = useDimmedSolution(setUp, fixed);
   const best = solution && onTheTape(solution, lengthUnit);
-  const there = best && Math.abs(best.distance - distance) < 0.003 && Math.abs(best.hours - hours) < 0.13;
+  const dimming = solution?.dimming ?? null;
+  const there = best && !dimming && Math.abs(best.distance - distance) < 0.003 && Math.abs(best.hours - hours) < 0.13;
   return (
     <section aria-labelledby="answer" className="space-y-3">
       <h2 id="answer" className="text-lg font-semibold">
@@ -47,6 +49,7 @@ export function AnswerPanel({ setUp }: { setUp: SetUp }) {
       ) : (
         <>
           <p data-testid="answer" aria-live="polite">
+            {turnFirstWords(solution, setUp.tier.fittings.length)}
             {solution.distances ? suitsWords(solution, best, lengthUnit) : failsWords(best, lengthUnit)}
           </p>
           {toldLimits(solution.limits, setUp).map((limit) => (
@@ -59,13 +62,17 @@ export function AnswerPanel({ setUp }: { setUp: SetUp }) {
               kind={solution.distances ? 'main' : 'plain'}
               disabled={there ?? true}
               onClick={() =>
-                changeSite(sites, 'apply the answer', setDistanceAndHours(setUp.stand.id, best.distance, Math.round(best.hours * 4) / 4))
+                changeSite(
+                  sites,
+                  'apply the answer',
+                  applyAnswer(setUp.stand.id, best.distance, Math.round(best.hours * 4) / 4, dimming?.to ?? null),
+                )
               }
             >
               {there
                 ? 'Already applied'
                 : solution.distances
-                  ? `Set ${showLength(best.distance, lengthUnit)}, ${showHours(Math.round(best.hours * 4) * 15)}`
+                  ? `Set ${dimming ? `${percent(dimming.to)} light, ` : ''}${showLength(best.distance, lengthUnit)}, ${showHours(Math.round(best.hours * 4) * 15)}`
                   : 'Apply the closest setting'}
             </Button>
           </div>

@@ -1,4 +1,5 @@
 import { clearanceOf } from '@/core/things/lamp/clearanceOf';
+import type { DimmedSolution } from '@/core/answer/solve/solveDimmed';
 import type { Limit, Setting, Solution } from '@/core/answer/solve/solve';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { showHours } from '@/core/units/clock';
@@ -20,6 +21,13 @@ export function onTheTape({ best, distances }: Solution, unit: LengthUnit): Sett
 function inward({ from, to }: { from: number; to: number }, step: number): [number, number] {
   const [a, b] = [Math.ceil(from / step - 1e-6) * step, Math.floor(to / step + 1e-6) * step];
   return a <= b ? [a, b] : [(from + to) / 2, (from + to) / 2];
+}
+
+/** What is done with the dimmers before all else; empty where they stay as they are. */
+export function turnFirstWords({ dimming }: DimmedSolution, lamps: number): string {
+  if (!dimming) return '';
+  const it = lamps === 1 ? 'the lamp' : 'the lamps';
+  return `${dimming.by < 1 ? `Dim ${it} to` : `Turn ${it} up to`} ${percent(dimming.to)}. `;
 }
 
 export function suitsWords({ distances, hours }: Solution, best: Setting, unit: LengthUnit): string {

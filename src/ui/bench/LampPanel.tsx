@@ -11,7 +11,7 @@ import { newId } from '@/store/names/newId';
 import { kindOfOwnLamp } from '@/core/site/ownLamps/changeOwnLamps';
 import { FULL, nearestSetting } from '@/core/things/lamp/dimming';
 import { ownPath } from '../lamps/lampPaths';
-import { DimField } from './DimField';
+import { DimField } from '../lamp/DimField';
 import { Button } from '../parts/Button';
 import { lampItems } from '../parts/lampItems';
 import { LengthField } from '../parts/LengthField';

@@ -2,6 +2,7 @@
 import { CalendarDays, Pin, Printer } from 'lucide-react';
 import type { CalendarEvent } from '@/core/exchange/formats/writeIcs';
 import { writeIcs } from '@/core/exchange/formats/writeIcs';
+import { jobsIn } from '@/core/site/hang/KeptChart';
 import type { HangChart } from '@/core/plan/hang/HangChart';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import type { Site } from '@/core/site/stand/Site';
@@ -79,11 +80,7 @@ export function ChartOut({ stand, chart }: { stand: BenchStand; chart: HangChart
 /** Keeps the jobs of a chart with its stand. */
 const putUp = (site: Site, standId: string, chart: HangChart, today: number): Site => ({
   ...site,
-  stands: site.stands.map((s) =>
-    s.id === standId
-      ? { ...s, chart: { made: today, visits: chart.visits.map(({ day, lamps, risers, hours }) => ({ day, lamps, risers, hours })) } }
-      : s,
-  ),
+  stands: site.stands.map((s) => (s.id === standId ? { ...s, chart: { made: today, visits: chart.visits.map(jobsIn) } } : s)),
 });
 
 /** How long a visit is set down for. */

@@ -2,6 +2,8 @@ import type { ClockChange } from '@/core/units/clockChanges';
 import type { ChartLimit, TrayDay } from '@/core/plan/hang/HangChart';
 import type { VisitJobs } from '@/core/site/hang/KeptChart';
 import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
+import { FULL } from '@/core/things/lamp/dimming';
+import type { Share } from '@/core/units/quantities';
 import { timersOf } from '@/core/plan/timer/servedBy';
 import { showHours } from '@/core/units/clock';
 import { showLength, type LengthUnit } from '@/core/units/length';
@@ -20,7 +22,7 @@ const COUNT = ['no', 'the', 'both', 'all three', 'all four', 'all five', 'all si
 
 /** What is to be done on a visit, tier by tier from the top, then the timers. What has gone from the stand is left out. */
 export function jobsOf(visit: VisitJobs, stand: BenchStand, unit: LengthUnit): JobWords[] {
-  const lamps = stand.tiers.flatMap((t) => lampJobs(visit, t, unit));
+  const lamps = stand.tiers.flatMap((t) => [...lampJobs(visit, t, unit), ...dimJobs(visit, t)]);
   const risers = visit.risers.flatMap((j): JobWords[] => {
     const found = trayOf(stand, j.trayId);
     if (!found) return [];
@@ -55,18 +57,28 @@ function lampJobs(visit: VisitJobs, tier: BenchTier, unit: LengthUnit): JobWords
     const known = groups.get(steps) ?? { count: 0, key: job.fittingId, faces: new Set() };
     groups.set(steps, { ...known, count: known.count + 1, faces: known.faces.add(showLength(job.face, unit)) });
   }
-  return [...groups].map(([steps, { count, key, faces }]) => {
-    const who =
-      count === tier.lamps.length
-        ? `${COUNT[count] ?? `all ${count}`} ${count === 1 ? 'lamp' : 'lamps'}`
-        : `${count} of ${tier.lamps.length} lamps`;
-    return {
-      key,
-      tier: tier.number,
-      words: `${who} ${steps}, ${faces.size === 1 ? 'face' : 'faces'} ${[...faces].join(' and ')} above the shelf`,
-    };
+  return [...groups].map(([steps, { count, key, faces }]) => ({
+    key,
+    tier: tier.number,
+    words: `${countWords(count, tier)} ${steps}, ${faces.size === 1 ? 'face' : 'faces'} ${[...faces].join(' and ')} above the shelf`,
+  }));
+}
+
+const countWords = (count: number, { lamps }: BenchTier): string =>
+  count === lamps.length ? `${COUNT[count] ?? `all ${count}`} ${count === 1 ? 'lamp' : 'lamps'}` : `${count} of ${lamps.length} lamps`;
+
+/** Dimmers of a tier that are turned alike are told as one. */
+function dimJobs(visit: VisitJobs, tier: BenchTier): JobWords[] {
+  const here = visit.dims.filter((j) => tier.lamps.some((l) => l.fitting.id === j.fittingId));
+  const turns = [...new Set(here.map((j) => turnWords(j.from, j.to)))];
+  return turns.map((turn) => {
+    const alike = here.filter((j) => turnWords(j.from, j.to) === turn);
+    return { key: `d${alike[0]!.fittingId}`, tier: tier.number, words: `${countWords(alike.length, tier)} ${turn}` };
   });
 }
+
+const turnWords = (from: Share, to: Share): string =>
+  to === FULL ? 'turned up to full light' : to > from ? `turned up to ${percent(to)}` : `dimmed to ${percent(to)}`;
 
 export function trayOf(stand: BenchStand, trayId: string): { tier: BenchTier; tray: BenchTray } | null {
   for (const tier of stand.tiers) {
@@ -88,8 +100,7 @@ const SAYS: Readonly<Record<TrayDay['says'], string>> = {
 export const sayWords = (says: TrayDay['says']): string => SAYS[says];
 
 /** What stands in the way of a tray, and what would help. */
-export function limitWords({ says, bound, dim }: Pick<ChartLimit, 'says' | 'bound' | 'dim'>): string {
-  if (dim !== null) return `Dim the lamps of this tier to ${percent(dim)} in these days: that suits it, and saves power.`;
+export function limitWords({ says, bound }: Pick<ChartLimit, 'says' | 'bound'>): string {
   if (says === 'long') return 'Its light lasts longer than it bears: a timer of its own, or less daylight in the evening, would help.';
   switch (bound) {
     case 'rhythm':

@@ -32,6 +32,10 @@ const visit: VisitJobs = {
     ...three!.lamps.map((l) => ({ tierId: three!.tier.id, fittingId: l.fitting.id, steps: 8, face: l.fitting.face + 0.04 })),
     { tierId: 'gone', fittingId: 'gone', steps: 1, face: 1 },
   ],
+  dims: [
+    ...one!.lamps.map((l) => ({ tierId: one!.tier.id, fittingId: l.fitting.id, from: 1, to: 0.75 })),
+    { tierId: two!.tier.id, fittingId: two!.lamps[0]!.fitting.id, from: 0.5, to: 1 },
+  ],
   risers: [{ tierId: one!.tier.id, trayId: one!.trays[0]!.tray.id, from: 2, to: 0 }],
   hours: [{ programmeId: stand.tiers[4]!.programme.id, on_min: 330, lit_min: 870 }],
 };
@@ -39,8 +43,10 @@ const visit: VisitJobs = {
 test('what is to be done is said in the steps that there are, tier by tier, the timers last', () => {
   expect(jobsOf(visit, stand, 'cm').map((j) => `${j.tier ?? '-'} ${j.words}`)).toEqual([
     '1 both lamps 2 links up, face 37 cm above the shelf',
+    '1 both lamps dimmed to 75 %',
     '1 Leek: 2 risers out, then on the shelf',
     '2 1 of 2 lamps 3 notches down, face 12.4 cm above the shelf',
+    '2 1 of 2 lamps turned up to full light',
     '3 all three lamps 4 cm up, faces 37 cm and 34 cm above the shelf',
     '- Timer of tiers 4 and 5: 05:30 to 20:00, 14 h 30',
   ]);
@@ -53,7 +59,7 @@ const chart: HangChart = {
   from: TODAY,
   until: TODAY + 57,
   visits: [{ ...visit, last: TODAY + 9, after: [], before: [] }],
-  limits: [{ tierId: one!.tier.id, trayId: one!.trays[0]!.tray.id, says: 'short', bound: 'heat', dim: null, from: TODAY, to: TODAY + 2 }],
+  limits: [{ tierId: one!.tier.id, trayId: one!.trays[0]!.tray.id, says: 'short', bound: 'heat', from: TODAY, to: TODAY + 2 }],
   trips: [],
   clockChanges: [],
   rounds: 16,
@@ -61,9 +67,10 @@ const chart: HangChart = {
 
 test('the same list as rows, as a table that no spreadsheet runs, as JSON and as a calendar', () => {
   const rows = chartRows(chart, stand);
-  expect(rows.map((r) => r.what)).toEqual(['lamp', 'lamp', 'riser', 'lamp', 'lamp', 'lamp', 'lamp', 'timer']);
+  expect(rows.map((r) => r.what)).toEqual(['lamp', 'lamp', 'dimmer', 'dimmer', 'riser', 'lamp', 'dimmer', 'lamp', 'lamp', 'lamp', 'timer']);
   expect(rows[0]).toMatchObject({ day: '2027-02-13', tier: 1, steps: 2, face_m: 0.37, on_min: '' });
-  expect(rows[2]).toMatchObject({ thing: 'Leek', risers: 0 });
+  expect(rows[2]).toMatchObject({ tier: 1, setting: 0.75, steps: '' });
+  expect(rows[4]).toMatchObject({ thing: 'Leek', risers: 0 });
   expect(rows.at(-1)).toMatchObject({ tier: '', thing: 'tiers 4 5', on_min: 330, lit_min: 870 });
   const evil = { ...stand, stand: { ...stand.stand, name: '=cmd|calc' } };
   const lines = chartCsv(chart, evil).split('\r\n');
@@ -76,7 +83,7 @@ test('the same list as rows, as a table that no spreadsheet runs, as JSON and as
     limits: [{ tray: 'Leek', says: 'short', bound: 'heat', to: '2027-02-12' }],
   });
   const [entry] = eventsOf(chart, stand, 'cm', 18 * 60);
-  expect(entry).toMatchObject({ uid: 'demo-rack-2027-02-13@copper-noon', at_min: 1080, title: 'Map-room rack: 5 things to do' });
+  expect(entry).toMatchObject({ uid: 'demo-rack-2027-02-13@copper-noon', at_min: 1080, title: 'Map-room rack: 7 things to do' });
   expect(entry!.text.split('\n')[0]).toBe('Tier 1: both lamps 2 links up, face 37 cm above the shelf');
 });
 
@@ -84,9 +91,8 @@ test('every way in which a tray can be off has a word, and every limit says what
   const says = ['suits', 'short', 'much', 'uneven', 'hot', 'rest'] as const;
   expect(new Set(says.map(sayWords)).size).toBe(says.length);
   for (const bound of ['heat', 'ceiling', 'fixed', 'rhythm', 'shared', null] as const)
-    for (const s of ['short', 'much', 'uneven', 'hot'] as const) expect(limitWords({ says: s, bound, dim: null })).toMatch(/^[A-Z].*\.$/);
-  expect(limitWords({ says: 'hot', bound: 'ceiling', dim: null })).toContain('too tall for this tier');
-  expect(limitWords({ says: 'much', bound: 'ceiling', dim: 0.7 })).toContain('Dim the lamps of this tier to 70 %');
+    for (const s of ['short', 'much', 'uneven', 'hot'] as const) expect(limitWords({ says: s, bound })).toMatch(/^[A-Z].*\.$/);
+  expect(limitWords({ says: 'hot', bound: 'ceiling' })).toContain('too tall for this tier');
 });
 
 test('days by their names, and how far off they are', () => {

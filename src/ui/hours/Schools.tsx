@@ -9,7 +9,7 @@ import type { SetUp } from '@/core/answer/stand/setUp';
 import { showHours } from '@/core/units/clock';
 import { showMoney } from '@/core/units/money';
 import { changeSite } from '@/store/site/siteStore';
-import { setDistanceAndHours } from '@/store/site/setUpVerbs';
+import { applyAnswer } from '@/store/site/setUpVerbs';
 import { useSolution } from '../answer/useSolution';
 import { Button } from '../parts/Button';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
@@ -35,7 +35,7 @@ export function Schools({ setUp }: { setUp: SetUp }) {
     useMemo(() => ({ what: 'distance', distance }), [distance]),
   );
   if (!judged || !solution) return null;
-  const power = setUp.lamp.power * setUp.tier.fittings.length;
+  const power = setUp.lamps.reduce((sum, l) => sum + l.real.power, 0);
   const { mean } = judged.stats;
   const range = (s: School, show: (h: number) => string) => (s.first === s.then ? show(s.first) : `${show(s.first)} → ${show(s.then)}`);
   // Day and night is a plan for the first days: said of the batch, so that it is not taken for a slip.
@@ -78,7 +78,7 @@ export function Schools({ setUp }: { setUp: SetUp }) {
                       aria-label={`Use: ${NAMES[s.id]}`}
                       disabled={s.first === hours || (s.id === 'day-and-night' && stage !== crop.stages[0])}
                       onClick={() =>
-                        changeSite(sites, 'change the hours', (site) => use(s)(setDistanceAndHours(stand.id, distance, s.first)(site)))
+                        changeSite(sites, 'change the hours', (site) => use(s)(applyAnswer(stand.id, distance, s.first, null)(site)))
                       }
                     >
                       Use

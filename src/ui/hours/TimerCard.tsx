@@ -1,6 +1,6 @@
 'use client';
 import { daylightOf } from '@/core/site/stand/Site';
-import { AlarmClock } from 'lucide-react';
+import { AlarmClock, SunDim } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { TierLight } from '@/core/answer/bench/BenchQuestion';
 import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
@@ -10,10 +10,12 @@ import { powerOf, servedBy, type StandTimer } from '@/core/plan/timer/servedBy';
 import { fareOn, solveTimer, type TimerRules } from '@/core/plan/timer/solveTimer';
 import { MINUTES_PER_DAY, showHours } from '@/core/units/clock';
 import { showMoney } from '@/core/units/money';
-import { dimmingsOf } from '@/core/site/ownLamps/dimmings';
+import { dimTimer } from '@/core/plan/timer/dimTimer';
+import { turnDimmers } from '@/core/site/ownLamps/turnDimmers';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { trayName } from '../bench/benchWords';
 import { Button } from '../parts/Button';
+import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
@@ -24,7 +26,7 @@ import { DaylightFields } from './DaylightFields';
 import { DoseFigure } from './DoseFigure';
 import { HoursStrip } from './HoursStrip';
 import { litBetween, offAt } from './onAndOff';
-import { cureWords, limitWords, saysWords, timerName, timesWords } from './timerWords';
+import { cureWords, inRangeWords, limitWords, saysWords, timerName, timesWords, turnTiersWords } from './timerWords';
 import { Term } from '../terms/Term';
 
 interface TimerCardProps {
@@ -54,6 +56,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
   );
   const now = useMemo(() => fareOn(served, rules, on_min, lit_min), [served, rules, on_min, lit_min]);
   const best = useMemo(() => solveTimer(served, rules, { on_min, lit_min }), [served, rules, on_min, lit_min]);
+  const dimmed = useMemo(() => dimTimer(timer, lights, rules), [timer, lights, rules]);
   const trays = timer.tiers.flatMap((t) => t.trays.map((tray) => ({ ...tray, number: t.number })));
   const trayOf = (id: string) => trays.find((y) => y.tray.id === id)!;
   const same = best.on_min === on_min && best.lit_min === lit_min;
@@ -62,8 +65,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
   const chosen = served.find((s) => s.trayId === (looked ?? worst)) ?? served[0];
   const name = timerName(timer, alone);
   const cures = best.fares.flatMap((f) => {
-    const tier = timer.tiers.find((t) => t.trays.some((y) => y.tray.id === f.trayId))!.tier;
-    const words = cureWords(f, served.length > 1, dimmingsOf(tier.fittings));
+    const words = cureWords(f, served.length > 1);
     return words ? [{ id: f.trayId, words }] : [];
   });
   return (
@@ -186,6 +188,31 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
                 >
                   <AlarmClock size={17} aria-hidden /> Set {timesWords(best.on_min, best.lit_min)}
                 </Button>
+              )}
+              {dimmed && (
+                <div className="space-y-2 border-t border-line pt-2" data-testid="dimmed-times">
+                  <p>
+                    With dimmers: {turnTiersWords(dimmed.tiers, alone)}, {timesWords(dimmed.answer.on_min, dimmed.answer.lit_min)} (
+                    {showHours(dimmed.answer.lit_min)}), {showMoney(dimmed.answer.costPerDay * DAYS_PER_MONTH, currency)} a month.{' '}
+                    {inRangeWords(dimmed.answer.fares)}
+                  </p>
+                  <Button
+                    kind={same ? 'main' : 'plain'}
+                    className="min-h-11"
+                    onClick={() => {
+                      const { on_min: on, lit_min: lit } = dimmed.answer;
+                      const settings = new Map(dimmed.tiers.map((d) => [d.tier.tier.id, d.dimming.to]));
+                      const words = turnTiersWords(dimmed.tiers, alone);
+                      changeSite(sites, 'dim the lamps and set the hours', (s) =>
+                        turnDimmers(settings)(setProgramme(timer.id, on, lit)(s)),
+                      );
+                      say(`${name}: ${words}, ${timesWords(on, lit)}.`, { label: 'Undo', run: () => undo(sites) });
+                      focusHeadingIfLost();
+                    }}
+                  >
+                    <SunDim size={17} aria-hidden /> Set dimmers and hours
+                  </Button>
+                </div>
               )}
             </div>
           )}

@@ -4,7 +4,7 @@ import { powerOf, timersOf } from '@/core/plan/timer/servedBy';
 import type { Fares } from '@/core/plan/timer/solveTimer';
 import { demoSite } from '@/store/site/demoSite';
 import { litBetween, offAt } from './onAndOff';
-import { cureWords, limitWords, timerName, timesWords } from './timerWords';
+import { cureWords, inRangeWords, limitWords, timerName, timesWords, turnTiersWords } from './timerWords';
 
 const site = demoSite('en-GB');
 const rack = benchStandOf(
@@ -44,18 +44,29 @@ test('times past midnight, never and always', () => {
 });
 
 test('a cure is a timer of its own where that would do, else more or less light; an uneven tray needs another lamp', () => {
-  expect(cureWords(fares({ says: 'suits' }), true, [])).toBeNull();
-  expect(cureWords(fares({ alone: 16 }), true, [])).toBe('On a timer of its own 16 h would do; on this one, 30 % more light would do.');
-  expect(cureWords(fares({ alone: 16 }), false, [])).toBe('With these hours 30 % more light would do: nearer or stronger lamps.');
-  expect(cureWords(fares({ says: 'much', light: 0.75 }), true, [])).toBe('With these hours 25 % less light would do: raise the lamps.');
-  const dimmings = [
-    { to: 1, by: 1 },
-    { to: 0.8, by: 0.8 },
-    { to: 0.7, by: 0.7 },
-  ];
-  expect(cureWords(fares({ says: 'much', light: 0.75 }), true, dimmings)).toMatch(/raise the lamps, or dim them to 70 %\.$/);
-  expect(cureWords(fares({ light: 8.2 }), true, [])).toMatch(/8 times the light would do/);
-  expect(cureWords(fares({ says: 'uneven' }), true, [])).toMatch(/too uneven for any hours/);
+  expect(cureWords(fares({ says: 'suits' }), true)).toBeNull();
+  expect(cureWords(fares({ alone: 16 }), true)).toBe('On a timer of its own 16 h would do; on this one, 30 % more light would do.');
+  expect(cureWords(fares({ alone: 16 }), false)).toBe('With these hours 30 % more light would do: nearer or stronger lamps.');
+  expect(cureWords(fares({ says: 'much', light: 0.75 }), true)).toBe('With these hours 25 % less light would do: raise the lamps.');
+  expect(cureWords(fares({ light: 8.2 }), true)).toMatch(/8 times the light would do/);
+  expect(cureWords(fares({ says: 'uneven' }), true)).toMatch(/too uneven for any hours/);
+});
+
+test('how many trays are in range', () => {
+  const of = (...says: readonly ('suits' | 'short')[]) => inRangeWords(says.map((s) => ({ says: s })));
+  expect([of('suits'), of('suits', 'suits'), of('suits', 'short')]).toEqual([
+    'The tray is then in range.',
+    'All trays are then in range.',
+    '1 of 2 trays are then in range.',
+  ]);
+});
+
+test('dimmers are told by their tiers, or by the lamps where there is but one', () => {
+  const [first, second] = rack.tiers;
+  const to = (share: number, by = share) => ({ to: share, by, draw: share });
+  expect(turnTiersWords([{ tier: first!, dimming: to(0.6) }], false)).toBe('dim tier 1 to 60 %');
+  expect(turnTiersWords([{ tier: first!, dimming: to(0.6) }], true)).toBe('dim the lamps to 60 %');
+  expect(turnTiersWords([{ tier: first!, dimming: to(0.6) }, { tier: second!, dimming: to(0.8, 1.6) }], true)).toBe('dim tier 1 to 60 % and turn tier 2 up to 80 %'); // prettier-ignore
 });
 
 test('limits name the crop and its hours', () => {
@@ -68,5 +79,5 @@ test('limits name the crop and its hours', () => {
   expect(limitWords({ why: 'no-common-hours', trayIds: [leek!.tray.id, pea!.tray.id] }, trayOf)).toBe(
     'No hours suit all of them: Leek and Sweet pea would be in range on timers of their own or on another tier.',
   );
-  expect(cureWords(fares({ says: 'long' }), true, [])).toMatch(/more darkness/);
+  expect(cureWords(fares({ says: 'long' }), true)).toMatch(/more darkness/);
 });

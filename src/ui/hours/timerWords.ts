@@ -1,4 +1,4 @@
-import type { Dimming } from '@/core/site/ownLamps/dimmings';
+import type { DimmedTimer } from '@/core/plan/timer/dimTimer';
 import type { BenchTray } from '@/core/answer/stand/benchStand';
 import type { Fares, Limit } from '@/core/plan/timer/solveTimer';
 import type { StandTimer } from '@/core/plan/timer/servedBy';
@@ -46,16 +46,27 @@ export function limitWords(limit: Limit, trayOf: (id: string) => BenchTray): str
   }
 }
 
-/**
- * What would cure a tray that these times short-change; null when nothing is wrong with it.
- *
- * @param dimmings  to which its lamps can be set, the brightest first
- */
-export function cureWords({ says, alone, light }: Fares, others: boolean, dimmings: readonly Dimming[]): string | null {
+/** How many of the trays of a timer are in range. */
+export function inRangeWords(fares: readonly Pick<Fares, 'says'>[]): string {
+  const n = fares.filter((f) => f.says === 'suits').length;
+  if (fares.length === 1) return n === 1 ? 'The tray is then in range.' : '';
+  return n === fares.length ? 'All trays are then in range.' : `${n} of ${fares.length} trays are then in range.`;
+}
+
+/** Which dimmers are turned to what, as what one would do: "dim tier 4 to 60 %". */
+export const turnTiersWords = (tiers: DimmedTimer['tiers'], alone: boolean): string =>
+  listed(
+    tiers.map(({ tier, dimming: { by, to } }) => {
+      const lamps = alone && tiers.length === 1 ? 'the lamps' : `tier ${tier.number}`;
+      return by < 1 ? `dim ${lamps} to ${percent(to)}` : `turn ${lamps} up to ${percent(to)}`;
+    }),
+  );
+
+/** What would cure a tray that these times short-change; null when nothing is wrong with it. */
+export function cureWords({ says, alone, light }: Fares, others: boolean): string | null {
   if (says === 'suits') return null;
   if (says === 'long') return 'Fewer hours, or a tier on another timer: it needs more darkness.';
   if (says === 'uneven') return 'Its light is too uneven for any hours: move or add a lamp.';
-  const dim = dimmings.find(({ by }) => by <= light);
   const stronger =
     light > 2
       ? `${Math.round(light)} times the light would do`
@@ -64,5 +75,5 @@ export function cureWords({ says, alone, light }: Fares, others: boolean, dimmin
         : `${percent(1 - light)} less light would do`;
   return alone !== null && others
     ? `On a timer of its own ${hours(alone)} would do; on this one, ${stronger}.`
-    : `With these hours ${stronger}: ${light >= 1 ? 'nearer or stronger lamps' : dim ? `raise the lamps, or dim them to ${percent(dim.to)}` : 'raise the lamps'}.`;
+    : `With these hours ${stronger}: ${light >= 1 ? 'nearer or stronger lamps' : 'raise the lamps'}.`;
 }

@@ -8,8 +8,8 @@ import { distanceOf } from '@/core/site/reading/Reading';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { showClock, showHours } from '@/core/units/clock';
 import { showLength, showLengthNumber } from '@/core/units/length';
-import { useSolution, useSuitingDistances } from '../answer/useSolution';
-import { failsWords, limitWords, onTheTape, suitsWords, toldLimits } from '../answer/words';
+import { useDimmedSolution, useSuitingDistances } from '../answer/useSolution';
+import { failsWords, limitWords, onTheTape, suitsWords, toldLimits, turnFirstWords } from '../answer/words';
 import { unitWords } from '../readings/words';
 import { useLight, useSite } from '../shell/WorkspaceContext';
 import { AboveView } from '../stage/AboveView';
@@ -28,7 +28,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
   const site = useSite((s) => s.site);
   const light = useLight();
   const judged = useVerdict(setUp);
-  const solution = useSolution(setUp, NOTHING);
+  const solution = useDimmedSolution(setUp, NOTHING);
   const suits = useSuitingDistances(setUp);
   const { tier, crop, stage, lamp, programme, distance } = setUp;
   const ready = light.status === 'ready' && light.of.stand.id === setUp.stand.id ? light : null;
@@ -105,6 +105,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
       </table>
       {solution && best && (
         <p className="font-semibold">
+          {turnFirstWords(solution, tier.fittings.length)}
           {solution.distances ? suitsWords(solution, best, 'cm') : failsWords(best, 'cm')} In inches:{' '}
           {solution.distances && `${showLengthNumber(solution.distances.from, 'in')}–${showLength(solution.distances.to, 'in')}, best `}
           {showLength(best.distance, 'in')}.

@@ -1,10 +1,11 @@
 'use client';
 import { datesFrom } from '@/core/plan/season/seasonDates';
 import type { Day } from '@/core/units/day';
+import { jobsOf } from '../chart/jobWords';
 import { dayWords } from '../season/dayWords';
 import { seasonDateWords } from '../season/seasonWords';
 import { useCourses } from '../season/useSeason';
-import { useSite, useToday } from '../shell/WorkspaceContext';
+import { useSettings, useSite, useToday } from '../shell/WorkspaceContext';
 import type { StandToday } from './useTodayCharts';
 
 const DAYS = 7;
@@ -13,6 +14,7 @@ const DAYS = 7;
 export function WeekAhead({ stands }: { stands: readonly StandToday[] }) {
   const site = useSite((s) => s.site);
   const today = useToday();
+  const { lengthUnit } = useSettings();
   const courses = useCourses(site.season);
   const byId = new Map(courses.map((c) => [c.batch.id, c.batch]));
   const rows: { day: Day; words: string }[] = [
@@ -23,7 +25,7 @@ export function WeekAhead({ stands }: { stands: readonly StandToday[] }) {
       (chart?.visits ?? [])
         .filter((v) => v.day > today && v.day <= today + DAYS)
         .map((v) => {
-          const n = v.lamps.length + v.risers.length + v.hours.length;
+          const n = jobsOf(v, stand, lengthUnit).length;
           return { day: v.day, words: `${stand.stand.name}: ${n === 1 ? 'one thing' : `${n} things`} to set` };
         }),
     ),

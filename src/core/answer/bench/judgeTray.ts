@@ -1,6 +1,5 @@
 import { spotsOf } from '../check/perCentimetreOf';
-import { ageingOf } from '../../site/ownLamps/ageingOf';
-import type { Ageing } from '../../things/lamp/ageing';
+import { leastKnown } from '../stand/leastKnown';
 import { colourOf } from '../../things/lamp/colourOf';
 import { shareWithin } from '../../light/field/statsOver';
 import type { Share } from '../../units/quantities';
@@ -44,12 +43,6 @@ export function judgeTray(tier: BenchTier, tray: BenchTray, light: TrayLight): J
   return { tray, light, doubts: [...doubts, doubtOfDistance(perCm.mean), ...doubtOfDaylight(day, verdict.received)], verdict };
 }
 
-/** The age of the lamps of a kind: as doubtful as of the one of which least is known. */
-function leastKnown({ tier, lamps }: BenchTier, lampId: string): Ageing {
-  const ages = lamps.filter((l) => l.lamp.id === lampId).map((l) => ageingOf(tier, l.fitting));
-  return ages.find((a) => a.used_h === null) ?? ages[0] ?? tier.ageing;
-}
-
 /**
  * Doubts of the lamps, each kind by its share of the light on the tray: lamps of one kind are off together, kinds apart from
  * each other. Light from other tiers is as doubtful as the tier's own.
@@ -62,7 +55,7 @@ function doubtsOfLamps(tier: BenchTier, light: TrayLight): Doubt[] {
     const known = kinds.get(lamp.id);
     kinds.set(lamp.id, {
       share: share + (known?.share ?? 0),
-      doubts: known?.doubts ?? doubtsOf(lamp, colourOf(lamp), calibration, leastKnown(tier, lamp.id)),
+      doubts: known?.doubts ?? doubtsOf(lamp, colourOf(lamp), calibration, leastKnown(tier.tier, tier.lamps, lamp.id)),
     });
   }
   return [...kinds.values()].flatMap(({ share, doubts }) => doubts.map((d) => ({ ...d, low: d.low * share, high: d.high * share })));

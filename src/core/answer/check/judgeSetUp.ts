@@ -1,6 +1,7 @@
 import { colourOf } from '../../things/lamp/colourOf';
 import { shareWithin } from '../../light/field/statsOver';
 import { plantAreaOf } from '../../site/stand/footprint';
+import { leastKnown } from '../stand/leastKnown';
 import type { SetUp } from '../stand/setUp';
 import type { Doubt } from '../../judge/uncertainty/Band';
 import { doubtOfDaylight } from '../../judge/uncertainty/doubtOfDaylight';
@@ -16,7 +17,7 @@ export function judgeSetUp(setUp: SetUp, answer: LightAnswer): { readonly verdic
   const { map, stats, perCm, reflectedShare } = answer;
   const areas = setUp.tier.trays.map(plantAreaOf);
   const doubts = [
-    ...doubtsOf(setUp.lamp, colourOf(setUp.lamp), setUp.calibration, setUp.tier.ageing),
+    ...doubtsOf(setUp.lamp, colourOf(setUp.lamp), setUp.calibration, leastKnown(setUp.tier, setUp.lamps, setUp.lamp.id)),
     ...(reflectedShare > 0 ? [doubtOfSides(setUp.tier.enclosure, reflectedShare, setUp.known.fit?.sides)] : []),
   ];
   const verdict = judge({

@@ -98,10 +98,7 @@ export type Look = (site: Site, tier: Tier, tables: Tables, place: TierPlace) =>
 export const lookUpTier: Look = (site, tier, tables, place) => {
   const programme = need(site.programmes.find((p) => p.id === tier.programmeId), 'programme', tier.programmeId); // prettier-ignore
   const known = knownOf(tier, lampsOf(site, tables));
-  const lamps = tier.fittings.map((fitting): BenchLamp => {
-    const found = known.of(lampOf(site, fitting.lampId, tables), ageingOf(tier, fitting).used_h);
-    return { fitting, ...found, lamp: asLabelled(fitting, found.lamp), real: asSet(fitting, found.real) };
-  });
+  const lamps = lampsIn(site, tier, tables, known);
   const trays = tier.trays.map((tray): BenchTray => {
     const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
     const crop = need(cropOf(site, batch.cropId, tables), 'crop', batch.cropId);
@@ -123,6 +120,13 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
   const day = { on_min: programme.on_min, lit_min: programme.lit_min, daylight: daylightOf(tier) };
   return { tier, known, room: known.room, programme, hours: programme.lit_min / 60, day, lamps, trays, ...place };
 };
+
+/** The lamps of a tier, each as it really is: by its kind, the readings, its own hours, and as far as it is dimmed. */
+export const lampsIn = (site: Pick<Site, 'lamps'>, tier: Tier, tables: Pick<Tables, 'lamp'>, known: Known): BenchLamp[] =>
+  tier.fittings.map((fitting) => {
+    const found = known.of(lampOf(site, fitting.lampId, tables), ageingOf(tier, fitting).used_h);
+    return { fitting, ...found, lamp: asLabelled(fitting, found.lamp), real: asSet(fitting, found.real) };
+  });
 
 /** The very lamp that hangs there, where its own label differs from its kind. */
 const asLabelled = ({ own }: Fitting, lamp: Lamp): Lamp =>

@@ -8,6 +8,7 @@ import type { Lamp } from '../../things/lamp/Lamp';
 import { emittersOf } from '../../things/lamp/emittersOf';
 import type { Scene } from '../../light/scene/Scene';
 import type { Room } from '../../light/room/Room';
+import { lampsIn, lampsOf, type BenchLamp } from './benchStand';
 import { knownOf, type Known } from './knownOf';
 import type { Hours, Metres } from '../../units/quantities';
 import type { Calibration } from '../../measure/reading/calibrate';
@@ -25,6 +26,8 @@ export interface SetUp {
   /** What may not be done to its plants. */
   readonly limits: HardLimits;
   readonly lamp: Lamp;
+  /** Each lamp that hangs there, as it really is; of the kind of `lamp` all of them. */
+  readonly lamps: readonly BenchLamp[];
   readonly hours: Hours;
   /** The lamps' hours and the daylight. */
   readonly day: LightDay;
@@ -56,7 +59,8 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
   const lamp = need(site.lamps.find((l) => l.id === fitting.lampId) ?? tables.lamp(fitting.lampId), 'lamp', fitting.lampId);
   const plantHeight = plantHeightOf(batch, crop, stage);
   const canopy = canopyOf(tier, plantHeight);
-  const known = knownOf(tier, (id) => site.lamps.find((l) => l.id === id) ?? tables.lamp(id));
+  const known = knownOf(tier, lampsOf(site, tables));
+  const lamps = lampsIn(site, tier, tables, known);
   return {
     stand,
     tier,
@@ -67,23 +71,26 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
     limits: limitsOfBatch(batch, crop, stage),
     day: { on_min: programme.on_min, lit_min: programme.lit_min, daylight: daylightOf(tier) },
     lamp,
+    lamps,
     hours: programme.lit_min / 60,
     plantHeight,
     canopy,
     distance: fitting.face - canopy,
     room: known.room,
     known,
-    calibration: known.of(lamp).calibration,
+    calibration: lamps[0]!.calibration,
   };
 }
 
-/** The lamp as it really is, as far as is known: its box, corrected by readings, on the day of its life that is shown. */
-export const measuredLamp = ({ lamp, known }: SetUp): Lamp => known.of(lamp).real;
+/** The lamp as it really is, as far as is known: its box, corrected by readings, on the day of its life that is shown, and as it is set. */
+export const measuredLamp = ({ lamps }: SetUp): Lamp => lamps[0]!.real;
 
 /** A set-up as a scene of the light, as it hangs or with all faces at another height. */
 export function sceneOfSetUp(setUp: SetUp, face?: Metres): Scene {
-  const lamp = measuredLamp(setUp);
-  const lamps = setUp.tier.fittings.map((f) => ({ id: f.id, emitters: emittersOf(lamp, face === undefined ? f : { ...f, face }) }));
+  const lamps = setUp.lamps.map(({ fitting: f, real }) => ({
+    id: f.id,
+    emitters: emittersOf(real, face === undefined ? f : { ...f, face }),
+  }));
   return { lamps, rooms: setUp.room ? [setUp.room] : [], things: [] };
 }
 

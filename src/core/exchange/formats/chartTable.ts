@@ -2,12 +2,12 @@ import type { HangChart } from '../../plan/hang/HangChart';
 import type { BenchStand } from '../../answer/stand/benchStand';
 import { isoOf } from '../../units/day';
 
-/** One row of a hang chart as a table: one thing to do. Lengths in metres, times of the day as minutes. */
+/** One row of a hang chart as a table: one thing to do. Lengths in metres, times of the day as minutes, settings of dimmers as shares of full. */
 export interface ChartRow {
   readonly day: string;
   readonly stand: string;
   readonly tier: number | '';
-  readonly what: 'lamp' | 'riser' | 'timer';
+  readonly what: 'lamp' | 'dimmer' | 'riser' | 'timer';
   /** The lamp's name, the tray's crop, or the tiers of the timer. */
   readonly thing: string;
   readonly steps: number | '';
@@ -15,11 +15,12 @@ export interface ChartRow {
   readonly risers: number | '';
   readonly on_min: number | '';
   readonly lit_min: number | '';
+  readonly setting: number | '';
 }
 
-export const CHART_COLUMNS = ['day', 'stand', 'tier', 'what', 'thing', 'steps', 'face_m', 'risers', 'on_min', 'lit_min'] as const;
+export const CHART_COLUMNS = ['day', 'stand', 'tier', 'what', 'thing', 'steps', 'face_m', 'risers', 'on_min', 'lit_min', 'setting'] as const;
 
-const EMPTY = { tier: '', steps: '', face_m: '', risers: '', on_min: '', lit_min: '' } as const;
+const EMPTY = { tier: '', steps: '', face_m: '', risers: '', on_min: '', lit_min: '', setting: '' } as const;
 
 /** All that is to be done by a chart, a row each, day by day. What has gone from the stand is left out. */
 export function chartRows(chart: HangChart, stand: BenchStand): ChartRow[] {
@@ -33,6 +34,10 @@ export function chartRows(chart: HangChart, stand: BenchStand): ChartRow[] {
           return lamp
             ? [{ ...at, ...EMPTY, tier: t.number, what: 'lamp', thing: lamp.lamp.name, steps: j.steps, face_m: round(j.face) }]
             : [];
+        }),
+        ...v.dims.flatMap((j): ChartRow[] => {
+          const lamp = t.lamps.find((l) => l.fitting.id === j.fittingId);
+          return lamp ? [{ ...at, ...EMPTY, tier: t.number, what: 'dimmer', thing: lamp.lamp.name, setting: j.to }] : [];
         }),
         ...v.risers.flatMap((j): ChartRow[] => {
           const tray = t.trays.find((y) => y.tray.id === j.trayId);

@@ -29,7 +29,7 @@ export function lossOf(light: LightSpread, stage: Stage, limits: HardLimits, day
 }
 
 /** A little for a mean that is not the crop's best, so that of two that suit the better one wins. */
-export function offTargetOf({ mean }: LightSpread, stage: Stage, day: LightDay): number {
+export function offTargetOf({ mean }: Pick<LightSpread, 'mean'>, stage: Stage, day: LightDay): number {
   const dose = mean * (day.lit_min / 60) * MOL_SECONDS + daylightDose(day);
   return OFF_TARGET * Math.abs(Math.log(Math.max(1e-6, dose) / stage.dliTarget));
 }

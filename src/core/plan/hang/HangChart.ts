@@ -1,7 +1,7 @@
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
 import type { StageName } from '../../things/crop/Crop';
 import type { Received } from '../../judge/dose/LightDay';
-import type { Metres, Share } from '../../units/quantities';
+import type { Metres } from '../../units/quantities';
 import type { Site } from '../../site/stand/Site';
 import type { ClockChange } from '../../units/clockChanges';
 import type { Day } from '../../units/day';
@@ -49,8 +49,6 @@ export interface ChartLimit {
   readonly says: Exclude<TrayDay['says'], 'suits' | 'rest'>;
   /** `heat`: no nearer for heat or air; `ceiling`: no higher; `fixed`: the lamp can't be moved; `rhythm`: it would be, if somebody came by more often. */
   readonly bound: 'heat' | 'ceiling' | 'fixed' | 'rhythm' | 'shared' | null;
-  /** Where dimmers cure it: the setting that serves on all of these days, and no other tray of the tier gets too little by. */
-  readonly dim: Share | null;
   readonly from: Day;
   readonly to: Day;
 }

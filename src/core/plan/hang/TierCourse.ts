@@ -2,15 +2,15 @@ import { daylightOf } from '../../site/stand/Site';
 import type { Crop, Stage } from '../../things/crop/Crop';
 import { middleDayOf } from '../../things/crop/heightAt';
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
-import { lampBandOf } from '../../judge/dose/lightBand';
 import { receivedOf, type LightDay } from '../../judge/dose/LightDay';
 import { scaled, type LightSpread } from '../../judge/dose/LightSpread';
 import { ageingOf } from '../../site/ownLamps/ageingOf';
-import { dimmingsOf } from '../../site/ownLamps/dimmings';
+import { dimmingsOf, type Dimming } from '../../site/ownLamps/dimmings';
 import { growthOf } from '../../site/growth/growthOf';
+import { FULL } from '../../things/lamp/dimming';
 import { fadedTo } from '../../things/lamp/fading';
 import type { Recall } from '../../light/scene/Recall';
-import type { Metres, Share } from '../../units/quantities';
+import type { Metres } from '../../units/quantities';
 import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import type { Day } from '../../units/day';
 import { hardLimitsOf, type HardLimits } from '../../judge/verdict/hardLimits';
@@ -20,9 +20,17 @@ import type { ChartMemory } from './ChartMemory';
 import type { TrayDay } from './HangChart';
 import { lightTableOf, type CanopyRange, type LightTable } from './lightTable';
 
-/** How a tier is set: its lamps so far up from where they hang now, and so many risers under each tray. */
-export interface TierSetting {
+/** How the lamps of a tier are set: so far up from where they hang now, and their dimmers. */
+export interface LampSetting {
   readonly lift: Metres;
+  readonly dimming: Dimming;
+  /** Its place among all settings of the tier. */
+  readonly index: number;
+}
+
+/** How a tier is set: its lamps, and so many risers under each tray. */
+export interface TierSetting {
+  readonly lamps: LampSetting;
   readonly risers: Readonly<Record<string, number>>;
 }
 
@@ -48,15 +56,20 @@ const IN_HEAT_PER_METRE = 10;
 /** A setting this near to the best counts as good as it: lamps are not climbed up to for less. */
 export const NEAR = 0.05; // about 5 % of a dose: less than any reading tells; our choice
 
+/** Of lamps that have no dimmer. */
+const AS_IT_IS: Dimming = { to: FULL, by: 1, draw: FULL };
+
 /** One tier through the days: its trays growing under lamps that fade, and that can be hung otherwise. */
 export class TierCourse {
-  /** Every height that the lamps can have. */
-  readonly lifts: readonly Metres[];
-  private readonly liftIndex: ReadonlyMap<Metres, number>;
+  /** Every height that the lamps can have, from the lowest up, and at each every setting of their dimmers. */
+  readonly heights: readonly (readonly LampSetting[])[];
+  private readonly lampSettings: readonly LampSetting[];
+  /** As the lamps hang and are set now. */
+  private readonly lampsNow: LampSetting;
   private readonly states: readonly (readonly TrayState[])[];
   private readonly spreads = new Map<number, LightSpread>();
   private readonly best = new Map<string, number>();
-  /** What is wrong with a tray at every height and on every day, by its hours and risers; NaN where nobody has asked yet. */
+  /** What is wrong with a tray at every setting of the lamps and on every day, by its hours and risers; NaN where nobody has asked yet. */
   private readonly wrongs = new Map<number, Float64Array>();
   private readonly fades: readonly number[];
   /** Of each tray and day the first day on which all is as on it: plants that stay ask the same for weeks. */
@@ -95,12 +108,18 @@ export class TierCourse {
     // Steps finer than a centimetre are put together.
     const stride = table.step > 0 ? Math.max(1, Math.round(0.01 / table.step)) * table.step : 0;
     const count = (reach: Metres) => (stride > 0 ? Math.floor((reach + 1e-9) / stride) : 0);
-    this.lifts = Array.from({ length: count(-table.lowest) + count(table.highest) + 1 }, (_, i) => (i - count(-table.lowest)) * stride);
-    this.liftIndex = new Map(this.lifts.map((lift, i) => [lift, i]));
+    const known = dimmingsOf(tier.tier.fittings);
+    const dimmings = known.length > 0 ? known : [AS_IT_IS];
+    const below = count(-table.lowest);
+    this.heights = Array.from({ length: below + count(table.highest) + 1 }, (_, i) =>
+      dimmings.map((dimming, k) => ({ lift: (i - below) * stride, dimming, index: i * dimmings.length + k })),
+    );
+    this.lampSettings = this.heights.flat();
+    this.lampsNow = this.heights[below]!.find(({ dimming }) => dimming.by === 1)!;
   }
 
   get now(): TierSetting {
-    return { lift: 0, risers: Object.fromEntries(this.tier.trays.map(({ tray }) => [tray.id, tray.risers])) };
+    return { lamps: this.lampsNow, risers: Object.fromEntries(this.tier.trays.map(({ tray }) => [tray.id, tray.risers])) };
   }
 
   /** Between which heights the leaf tops of a tray will be, whatever is done with its risers. */
@@ -124,59 +143,65 @@ export class TierCourse {
     return risers * y.riserHeight + y.height + this.state(tray, day).height;
   }
 
-  /** The light of the lamps on a tray on a day; the same place under the same lamps is looked up once. */
-  light(tray: number, lift: Metres, risers: number, day: Day): LightSpread {
+  /** The light of the lamps on a tray on a day. */
+  light(tray: number, lamps: LampSetting, risers: number, day: Day): LightSpread {
+    return scaled(this.undimmed(tray, lamps.lift, risers, day), this.strength(tray, lamps, day));
+  }
+
+  /** The light on a tray from lamps as bright as at the start; the same place under the same height is looked up once. */
+  private undimmed(tray: number, lift: Metres, risers: number, day: Day): LightSpread {
     const canopy = this.canopy(tray, risers, day);
-    const like = this.alike[tray]![day - this.from]!;
-    // Tenths of a millimetre, and trays, lifts and days apart from each other.
-    const key = ((Math.round(canopy * 1e4) * 64 + tray) * 4096 + Math.round((lift - this.table.lowest) * 1000)) * 256 + like;
+    // Tenths of a millimetre, trays and heights apart from each other.
+    const key = (Math.round(canopy * 1e4) * 64 + tray) * 4096 + Math.round((lift - this.table.lowest) * 1000);
     let found = this.spreads.get(key);
-    if (!found) {
-      const bare = this.table.spreadAt(this.tier.trays[tray]!.tray.id, lift, canopy);
-      found = scaled(bare, this.fades[like]! * this.corrections[tray]!);
-      this.spreads.set(key, found);
-    }
+    if (!found) this.spreads.set(key, (found = this.table.spreadAt(this.tier.trays[tray]!.tray.id, lift, canopy)));
     return found;
+  }
+
+  /** How many times as bright as at the start a tray's light is on a day, however far off the lamps are. */
+  private strength(tray: number, { dimming }: LampSetting, day: Day): number {
+    // What comes from other tiers is not dimmed along.
+    const dimmed = dimming.by + (1 - dimming.by) * this.spillShares[tray]!;
+    return this.fades[day - this.from]! * this.corrections[tray]! * dimmed;
   }
 
   /** The engine found a tray stronger than the table has it: from now on the table is that much stronger. */
   correct(tray: number, by: number): void {
     this.corrections[tray]! *= by;
-    this.spreads.clear();
     this.best.clear();
     this.wrongs.clear();
   }
 
   /** How far leaves are inside the heat of a lamp, or short of room for air; 0: clear of it. */
-  private inHeat(tray: number, lift: Metres, risers: number, day: Day): Metres {
+  private inHeat(tray: number, { lift }: LampSetting, risers: number, day: Day): Metres {
     const { face, least } = this.table.over(this.tier.trays[tray]!.tray.id, lift);
     const short = least - (face - this.canopy(tray, risers, day));
     return short > 1e-6 ? short : 0;
   }
 
   /** How much is wrong with a tray on a day; 0 within its band and limits. */
-  trayWrong(tray: number, lift: Metres, risers: number, day: Day, times: LitTimes): number {
+  trayWrong(tray: number, lamps: LampSetting, risers: number, day: Day, times: LitTimes): number {
     if (!this.state(tray, day).needed) return 0;
     const days = this.fades.length;
     const key = ((times.on_min * 1441 + times.lit_min) * 64 + tray) * 64 + risers;
     let known = this.wrongs.get(key);
-    if (!known) this.wrongs.set(key, (known = new Float64Array(this.lifts.length * days).fill(NaN)));
-    const at = this.liftIndex.get(lift)! * days + this.alike[tray]![day - this.from]!;
+    if (!known) this.wrongs.set(key, (known = new Float64Array(this.lampSettings.length * days).fill(NaN)));
+    const at = lamps.index * days + this.alike[tray]![day - this.from]!;
     const before = known[at]!;
-    return Number.isNaN(before) ? (known[at] = this.workOutWrong(tray, lift, risers, day, times)) : before;
+    return Number.isNaN(before) ? (known[at] = this.workOutWrong(tray, lamps, risers, day, times)) : before;
   }
 
-  private workOutWrong(tray: number, lift: Metres, risers: number, day: Day, times: LitTimes): number {
+  private workOutWrong(tray: number, lamps: LampSetting, risers: number, day: Day, times: LitTimes): number {
     const { stage, limits } = this.state(tray, day);
-    const heat = this.inHeat(tray, lift, risers, day);
+    const heat = this.inHeat(tray, lamps, risers, day);
     return (
       (heat > 0 ? BREACH * (0.2 + IN_HEAT_PER_METRE * heat) : 0) +
-      wrongIn(this.light(tray, lift, risers, day), stage, limits, this.day(times))
+      wrongIn(this.light(tray, lamps, risers, day), stage, limits, this.day(times))
     );
   }
 
   wrong(setting: TierSetting, day: Day, times: LitTimes): number {
-    return this.tier.trays.reduce((sum, { tray }, i) => sum + this.trayWrong(i, setting.lift, setting.risers[tray.id]!, day, times), 0);
+    return this.tier.trays.reduce((sum, { tray }, i) => sum + this.trayWrong(i, setting.lamps, setting.risers[tray.id]!, day, times), 0);
   }
 
   /** The least that is wrong with any setting of the tier on a day. */
@@ -185,20 +210,20 @@ export class TierCourse {
     const known = this.best.get(key);
     if (known !== undefined) return known;
     let least = Infinity;
-    for (const lift of this.lifts) {
+    for (const lamps of this.lampSettings) {
       let sum = 0;
-      for (let i = 0; i < this.tier.trays.length && sum < least; i++) sum += this.leastAt(i, lift, day, times);
+      for (let i = 0; i < this.tier.trays.length && sum < least; i++) sum += this.leastAt(i, lamps, day, times);
       least = Math.min(least, sum);
     }
     this.best.set(key, least);
     return least;
   }
 
-  /** The least that is wrong with a tray at a height of the lamps, with as many of its risers as suit it. */
-  private leastAt(tray: number, lift: Metres, day: Day, times: LitTimes): number {
+  /** The least that is wrong with a tray under lamps as they are set, with as many of its risers as suit it. */
+  private leastAt(tray: number, lamps: LampSetting, day: Day, times: LitTimes): number {
     let least = Infinity;
     for (let risers = this.tier.trays[tray]!.tray.risers; risers >= 0; risers--)
-      least = Math.min(least, this.trayWrong(tray, lift, risers, day, times));
+      least = Math.min(least, this.trayWrong(tray, lamps, risers, day, times));
     return least;
   }
 
@@ -208,22 +233,6 @@ export class TierCourse {
     if (wrong <= NEAR) return true; // whatever the least is
     const least = this.leastWrong(day, times);
     return wrong <= least + NEAR + Math.min(NEAR, 0.1 * least);
-  }
-
-  /**
-   * The brightest setting of the dimmers of all its lamps with which a tray gets no more than it bears, as everything else is set, and no
-   * tray of the tier too little; null where the lamps have none, or none does.
-   */
-  dimFor(tray: number, setting: TierSetting, day: Day, times: LitTimes): Share | null {
-    const { tier, trays } = this.tier;
-    const lightOn = (i: number) => this.light(i, setting.lift, setting.risers[trays[i]!.tray.id]!, day);
-    const bandOf = (i: number) => lampBandOf(this.state(i, day).stage, this.day(times));
-    // What comes from other tiers is not dimmed along.
-    const spill = this.spillShares[tray]!;
-    const suits = (by: number) =>
-      lightOn(tray).strongest * (by + (1 - by) * spill) <= bandOf(tray).high &&
-      trays.every((_, i) => !this.state(i, day).needed || lightOn(i).weakest * by >= bandOf(i).low);
-    return dimmingsOf(tier.fittings).find(({ by }) => by < 1 && suits(by))?.to ?? null;
   }
 
   /** From a day on, the first on which a setting is no longer as good as can be. */
@@ -239,21 +248,23 @@ export class TierCourse {
       sum += this.wrong(setting, day, times);
       this.tier.trays.forEach(({ tray }, i) => {
         const { stage, needed } = this.state(i, day);
-        if (needed) sum += offTargetOf(this.light(i, setting.lift, setting.risers[tray.id]!, day), stage, this.day(times));
+        if (!needed) return;
+        const { mean } = this.undimmed(i, setting.lamps.lift, setting.risers[tray.id]!, day);
+        sum += offTargetOf({ mean: mean * this.strength(i, setting.lamps, day) }, stage, this.day(times));
       });
     }
     return sum / (to - from + 1);
   }
 
-  /** For every height of the lamps the risers that suit it best over some days. */
+  /** For every setting of the lamps the risers that suit it best over some days. */
   settings(now: TierSetting, from: Day, to: Day, times: LitTimes): TierSetting[] {
-    return this.lifts.map((lift) => ({
-      lift,
+    return this.lampSettings.map((lamps) => ({
+      lamps,
       risers: Object.fromEntries(
         this.tier.trays.map(({ tray }, i) => {
           const worth = (r: number) => {
             let sum = 0;
-            for (let day = from; day <= to; day++) sum += this.trayWrong(i, lift, r, day, times);
+            for (let day = from; day <= to; day++) sum += this.trayWrong(i, lamps, r, day, times);
             // Risers stay where taking one out gains nothing.
             return sum + 1e-6 * (now.risers[tray.id]! - r);
           };
@@ -273,10 +284,10 @@ export class TierCourse {
     return this.tier.trays.map(({ tray }, i): TrayDay => {
       const { stage, limits, phase, height, needed } = this.state(i, day);
       const risers = setting.risers[tray.id]!;
-      const light = lights?.(i) ?? this.light(i, setting.lift, risers, day);
+      const light = lights?.(i) ?? this.light(i, setting.lamps, risers, day);
       const received = receivedOf(light, this.day(times));
-      const { face } = this.table.over(tray.id, setting.lift);
-      const hot = this.inHeat(i, setting.lift, risers, day) > 0;
+      const { face } = this.table.over(tray.id, setting.lamps.lift);
+      const hot = this.inHeat(i, setting.lamps, risers, day) > 0;
       return {
         tierId: this.tier.tier.id,
         trayId: tray.id,

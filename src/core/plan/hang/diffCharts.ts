@@ -19,9 +19,10 @@ export function diffCharts(was: readonly VisitJobs[], now: readonly VisitJobs[],
 }
 
 /** What is done on a visit, whatever the order in which it is written. */
-function signOf({ lamps, risers, hours }: VisitJobs): string {
+function signOf({ lamps, dims, risers, hours }: VisitJobs): string {
   return [
     ...lamps.map((j) => `lamp ${j.fittingId} ${j.steps}`),
+    ...dims.map((j) => `dim ${j.fittingId} ${j.to}`),
     ...risers.map((j) => `riser ${j.trayId} ${j.from} ${j.to}`),
     ...hours.map((j) => `hours ${j.programmeId} ${j.on_min} ${j.lit_min}`),
   ]

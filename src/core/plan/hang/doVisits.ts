@@ -1,3 +1,4 @@
+import { dimmedFitting } from '../../site/ownLamps/dimmings';
 import { knowOwnLamps } from '../../site/ownLamps/hangingOf';
 import { asOf } from '../../answer/stand/asOf';
 import { growthOf } from '../../site/growth/growthOf';
@@ -7,11 +8,12 @@ import type { Site, Tier } from '../../site/stand/Site';
 import type { Day } from '../../units/day';
 import type { VisitJobs } from '../../site/hang/KeptChart';
 
-/** Does what is to be done on a visit: lamps to their heights, risers out, timers set. What is gone meanwhile is left out. */
-export function doVisit(site: Site, { lamps, risers, hours }: VisitJobs): Site {
+/** Does what is to be done on a visit: lamps to their heights, dimmers turned, risers out, timers set. What is gone meanwhile is left out. */
+export function doVisit(site: Site, { lamps, dims, risers, hours }: VisitJobs): Site {
   const faceOf = new Map(lamps.map((j) => [j.fittingId, j.face]));
+  const dimOf = new Map(dims.map((j) => [j.fittingId, j.to]));
   const risersOf = new Map(risers.map((j) => [j.trayId, j.to]));
-  const touched = new Set([...lamps, ...risers].map((j) => j.tierId));
+  const touched = new Set([...lamps, ...dims, ...risers].map((j) => j.tierId));
   return {
     ...site,
     stands: site.stands.map((s) =>
@@ -23,7 +25,7 @@ export function doVisit(site: Site, { lamps, risers, hours }: VisitJobs): Site {
               touched.has(t.id)
                 ? {
                     ...t,
-                    fittings: t.fittings.map((f) => ({ ...f, face: faceOf.get(f.id) ?? f.face })),
+                    fittings: t.fittings.map((f) => dimmedFitting({ ...f, face: faceOf.get(f.id) ?? f.face }, dimOf.get(f.id))),
                     trays: t.trays.map((y) => ({ ...y, risers: risersOf.get(y.id) ?? y.risers })),
                   }
                 : t,

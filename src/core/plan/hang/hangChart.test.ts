@@ -240,22 +240,38 @@ test('plants measured taller want their lamp up sooner, and those too tall for t
   expect(isoOf(hot(taller)!.from) > isoOf(FROM)).toBe(true);
 });
 
-test('too much light under lamps that can be dimmed: the setting is told that serves all trays of the tier, and then nothing is too much', () => {
+/** A rack whose lamps are things of their own with a dimmer. */
+function withDimmers(plain: Site, steps: readonly number[] = []): Site {
+  const fittings = plain.stands[0]!.tiers.flatMap((t) => t.fittings);
+  const ownLamps = fittings.map((f) => ({ ...plainOwnLamp(`${f.id} it`, f.lampId, f.id), fittingId: f.id, dimmer: { steps, points: [] } }));
+  return knowOwnLamps({ ...plain, ownLamps }, FROM);
+}
+
+test('fixed lamps that are too strong are dimmed on the first visit, and then nothing is too much; without dimmers it is told', () => {
   const plain = rack({ crops: ['fern', 'fern'], age: 20, by: 'fixed', face: 0.3 });
-  const much = (c: HangChart) => c.limits.filter((l) => l.says === 'much');
-  expect(much(chartOf(plain)).length).toBeGreaterThan(0);
-  expect(much(chartOf(plain)).every((l) => l.dim === null)).toBe(true);
-  const fittings = plain.stands[0]!.tiers[0]!.fittings;
-  const dimmer = { steps: [], points: [] };
-  const ownLamps = fittings.map((f) => ({ ...plainOwnLamp(`${f.id} it`, f.lampId, f.id), fittingId: f.id, dimmer }));
-  const site = knowOwnLamps({ ...plain, ownLamps }, FROM);
-  const told = much(chartOf(site));
-  expect(told.length).toBeGreaterThan(0);
-  const to = Math.min(...told.map((l) => l.dim!));
-  expect(to).toBeGreaterThanOrEqual(0.1);
-  expect(to).toBeLessThan(1);
-  const dimmed = changeFittings(site.stands[0]!.tiers[0]!.id, fittings.map((f) => f.id), () => ({ dim: to }))(site); // prettier-ignore
-  expect(chartOf(dimmed).limits).toEqual([]);
+  expect(chartOf(plain).limits.some((l) => l.says === 'much')).toBe(true);
+  expect(chartOf(plain).visits.every((v) => v.dims.length === 0)).toBe(true);
+  const site = withDimmers(plain);
+  const chart = chartOf(site);
+  expect(chart.limits).toEqual([]);
+  const ids = site.stands[0]!.tiers[0]!.fittings.map((f) => f.id);
+  expect(chart.visits[0]!.dims.map((d) => d.fittingId)).toEqual(ids);
+  expect(chart.visits[0]!.dims.every((d) => d.from === 1 && d.to < 1 && d.to >= 0.1)).toBe(true);
+  expect(chart.visits.flatMap((v) => v.after).every((d) => d.says === 'suits' || d.says === 'rest')).toBe(true);
+});
+
+test('dimmers only ever stand at a setting that they have, and every visit takes up where the one before has left them', () => {
+  const steps = [0.25, 0.5, 0.75];
+  const site = withDimmers(rack({ crops: ['leek', 'celery'], age: 3, by: 'fixed', face: 0.3, plan: plan('stepping') }), steps);
+  const chart = chartOf(site);
+  const set = new Map<string, number>();
+  for (const d of chart.visits.flatMap((v) => v.dims)) {
+    expect([d.from, [...steps, 1].includes(d.to), d.to !== d.from]).toEqual([set.get(d.fittingId) ?? 1, true, true]);
+    set.set(d.fittingId, d.to);
+  }
+  // With dimmers a chart never has more days out of range than without.
+  const days = (c: HangChart) => c.limits.reduce((sum, l) => sum + l.to - l.from + 1, 0);
+  expect(days(chart)).toBeLessThanOrEqual(days(chartOf(rack({ crops: ['leek', 'celery'], age: 3, by: 'fixed', face: 0.3, plan: plan('stepping') })))); // prettier-ignore
 });
 
 test('what is done on a visit is what its jobs say, and what has gone meanwhile is left out', () => {
@@ -265,12 +281,16 @@ test('what is done on a visit is what its jobs say, and what has gone meanwhile 
   const jobs = {
     day: FROM,
     lamps: [{ tierId: tier!.id, fittingId: a!.id, steps: 3, face: 0.28 }, { tierId: tier!.id, fittingId: 'gone', steps: 3, face: 0.3 }], // prettier-ignore
+    dims: [{ tierId: tier!.id, fittingId: a!.id, from: 1, to: 0.4 }, { tierId: 'gone', fittingId: 'gone', from: 1, to: 0.4 }], // prettier-ignore
     risers: [{ tierId: tier!.id, trayId: tier!.trays[0]!.id, from: 1, to: 0 }],
     hours: [{ programmeId: site.programmes[0]!.id, on_min: 300, lit_min: 720 }],
   };
   const done = doVisit(site, jobs);
   const [t] = done.stands[0]!.tiers;
   expect(t!.fittings.map((f) => f.face)).toEqual([0.28, 0.22]);
+  expect(t!.fittings.map((f) => f.dim)).toEqual([0.4, undefined]);
+  const back = doVisit(done, { ...jobs, dims: [{ tierId: tier!.id, fittingId: a!.id, from: 0.4, to: 1 }] });
+  expect(back.stands[0]!.tiers[0]!.fittings[0]).not.toHaveProperty('dim');
   expect(t!.trays[0]!.risers).toBe(0);
   expect(done.programmes[0]).toMatchObject({ on_min: 300, lit_min: 720 });
   expect(diffCharts([jobs], [{ ...jobs, lamps: [...jobs.lamps].reverse() }], FROM)).toEqual([]);

@@ -15,13 +15,13 @@ import { powerOf, timersOf, type StandTimer } from '../timer/servedBy';
 import { bestTimes, type Served } from '../timer/solveTimer';
 import { clockChanges } from '../../units/clockChanges';
 import type { Day } from '../../units/day';
-import type { Share } from '../../units/quantities';
 import { breachesOf } from '../../judge/verdict/hardLimits';
 import { createChartMemory, type ChartMemory } from './ChartMemory';
 import { siteOn } from './doVisits';
 import type { ChartLimit, HangChart, HangQuestion, HangVisit, TrayDay, Trip } from './HangChart';
-import type { HoursJob, LampJob, RiserJob, VisitJobs } from '../../site/hang/KeptChart';
-import { NEAR, TierCourse, type LitTimes, type TierSetting } from './TierCourse';
+import type { DimJob, HoursJob, LampJob, RiserJob, VisitJobs } from '../../site/hang/KeptChart';
+import { jobsIn } from '../../site/hang/KeptChart';
+import { NEAR, TierCourse, type LampSetting, type LitTimes, type TierSetting } from './TierCourse';
 import { visitDays } from '../../site/hang/VisitRhythm';
 
 /** As far ahead as a chart looks, days; for plants that stay, less. */
@@ -47,7 +47,7 @@ interface Stretch {
 }
 
 /**
- * Makes the dated list of a stand: on which visit which lamps go up or down, which risers come out and which hours are set, so
+ * Makes the dated list of a stand: on which visit which lamps go up or down, which are dimmed or turned up, which risers come out and which hours are set, so
  * that every tray stays within its band and clear of heat until the next one.
  *
  * On each visit on which something would go wrong before the next, every tier that has to change gets the setting that stays
@@ -150,11 +150,11 @@ function engineOf(
       const { tray } = course.tier.trays[i]!;
       const map = answer.tiers[course.tier.tier.id]?.trays[tray.id]?.map;
       const risers = setting.risers[tray.id]!;
-      if (!map) return course.light(i, setting.lift, risers, day);
+      if (!map) return course.light(i, setting.lamps, risers, day);
       const then = spreadOfMap(map, [plantAreaOf(tray)]);
       return day === worked
         ? then
-        : changedAs(then, course.light(i, setting.lift, risers, worked), course.light(i, setting.lift, risers, day));
+        : changedAs(then, course.light(i, setting.lamps, risers, worked), course.light(i, setting.lamps, risers, day));
     };
   };
 }
@@ -226,7 +226,7 @@ function search(
     if (first === before) continue;
     const after = nextStretch(question, courses, timers, before, first, day, days.slice(i + 1), until, best);
     const jobs = jobsBetween(before, after);
-    if ([...jobs.lamps, ...jobs.risers, ...jobs.hours].length === 0) continue;
+    if (Object.values(jobs).every((of) => of.length === 0)) continue;
     visits.push({ day, ...jobs });
     if (before.from === day) stretches.pop();
     stretches.push(after);
@@ -288,7 +288,7 @@ function nextStretch(
     const all = course.settings(current, day, horizon, h).map((setting) => {
       const bad = course.firstBad(setting, day, until, h);
       const to = Math.min(until, Math.max(next - 1, bad - 1));
-      return { setting, reach: skips(bad), score: course.score(setting, day, to, h) + 0.01 * Math.abs(setting.lift - current.lift) };
+      return { setting, reach: skips(bad), score: course.score(setting, day, to, h) + troubleOf(setting.lamps, current.lamps) };
     });
     // Where nothing lasts to the next visit, what misses least until then.
     const lasting = Math.max(...all.map((o) => o.reach));
@@ -312,6 +312,10 @@ function nextStretch(
   return { from: day, tiers, timers: hours };
 }
 
+/** Of settings that are as good, the one that is nearest to how the lamps hang and draws least. Too little to outweigh any light. */
+const troubleOf = (to: LampSetting, now: LampSetting): number =>
+  0.01 * Math.abs(to.lift - now.lift) + 0.01 * to.dimming.draw + (to.dimming === now.dimming ? 0 : 0.001); // our choice
+
 /** The trays of a timer that need light on some days, as its lamps serve them: each with the limits of all of these days. */
 function servedOn(t: TimerCourse, stretch: Stretch, [from, to]: readonly [Day, Day]): Served[] {
   const middle = from + Math.floor((to - from) / 2);
@@ -323,7 +327,7 @@ function servedOn(t: TimerCourse, stretch: Stretch, [from, to]: readonly [Day, D
       const at = course.state(i, middle).needed ? middle : days.find((d) => course.state(i, d).needed)!;
       const { stage, age } = course.state(i, at);
       const setting = stretch.tiers.get(course)!;
-      const light = course.light(i, setting.lift, setting.risers[tray.id]!, at);
+      const light = course.light(i, setting.lamps, setting.risers[tray.id]!, at);
       const daylight = daylightOf(course.tier.tier);
       const wish = wishedHours(batch.plan, crop, stage, age, light, daylight);
       // What goes by the dose is weighed by its dose, so that trays of one timer meet where all are served; so is what nobody has planned.
@@ -353,7 +357,7 @@ function timerBest(
   days: readonly [Day, Day],
   known: Map<string, LitTimes | null>,
 ): LitTimes | null {
-  const settings = t.tiers.map((c) => stretch.tiers.get(c)!).map((s) => `${s.lift} ${Object.values(s.risers).join()}`);
+  const settings = t.tiers.map((c) => stretch.tiers.get(c)!).map((s) => `${s.lamps.index} ${Object.values(s.risers).join()}`);
   const key = [t.timer.id, ...days, now.on_min, now.lit_min, ...settings].join('|');
   const before = known.get(key);
   if (before !== undefined) return before;
@@ -396,18 +400,21 @@ function timerBad(
 }
 
 /** What a hand has to do to come from one stretch to the next. */
-function jobsBetween(before: Stretch, after: Stretch): { lamps: LampJob[]; risers: RiserJob[]; hours: HoursJob[] } {
+function jobsBetween(before: Stretch, after: Stretch): Omit<VisitJobs, 'day'> {
   const lamps: LampJob[] = [];
+  const dims: DimJob[] = [];
   const risers: RiserJob[] = [];
   for (const [course, to] of after.tiers) {
     const was = before.tiers.get(course)!;
     if (was === to) continue;
     const tierId = course.tier.tier.id;
+    const [from, set] = [was.lamps.dimming.to, to.lamps.dimming.to];
+    if (from !== set) dims.push(...course.tier.tier.fittings.map((f) => ({ tierId, fittingId: f.id, from, to: set })));
     for (const { fitting } of course.tier.lamps) {
       const { kind, step } = fitting.hanger;
       if (kind === 'fixed') continue;
-      const steps = Math.round(to.lift / step) - Math.round(was.lift / step);
-      if (steps !== 0) lamps.push({ tierId, fittingId: fitting.id, steps, face: fitting.face + Math.round(to.lift / step) * step });
+      const steps = Math.round(to.lamps.lift / step) - Math.round(was.lamps.lift / step);
+      if (steps !== 0) lamps.push({ tierId, fittingId: fitting.id, steps, face: fitting.face + Math.round(to.lamps.lift / step) * step });
     }
     for (const { tray } of course.tier.trays) {
       const [a, b] = [was.risers[tray.id]!, to.risers[tray.id]!];
@@ -418,7 +425,7 @@ function jobsBetween(before: Stretch, after: Stretch): { lamps: LampJob[]; riser
     const was = before.timers.get(programmeId)!;
     return was.on_min === to.on_min && was.lit_min === to.lit_min ? [] : [{ programmeId, ...to }];
   });
-  return { lamps, risers, hours };
+  return { lamps, dims, risers, hours };
 }
 
 const allDays = (courses: readonly TierCourse[], stretch: Stretch, day: Day, engine?: Engine): TrayDay[] =>
@@ -427,8 +434,6 @@ const allDays = (courses: readonly TierCourse[], stretch: Stretch, day: Day, eng
 /** Stretches of days on which a tray is not within its band, and why nothing was done about it. Breaks of a few days are not told. */
 function limitsOf(courses: readonly TierCourse[], at: (day: Day) => Stretch, from: Day, until: Day): ChartLimit[] {
   const open = new Map<string, { limit: Omit<ChartLimit, 'bound'>; bounds: Map<ChartLimit['bound'], number> }>();
-  // The dimmest of what single days want; null as soon as one of them has no setting.
-  const both = (a: Share | null, b: Share | null) => (a === null || b === null ? null : Math.min(a, b));
   const told: ChartLimit[] = [];
   const close = (key: string) => {
     const { limit, bounds } = open.get(key)!;
@@ -445,15 +450,14 @@ function limitsOf(courses: readonly TierCourse[], at: (day: Day) => Stretch, fro
         // Off by less than is worth a visit.
         if (course.leastWrong(day, hours) <= NEAR && course.ok(stretch.tiers.get(course)!, day, hours)) continue;
         const bound = boundOf(course, i, day, hours, says);
-        const dim = says === 'much' ? course.dimFor(i, stretch.tiers.get(course)!, day, hours) : null;
         const key = `${trayId} ${says}`;
         const last = open.get(key);
         if (last && day - last.limit.to > BREAK) close(key);
         const known = open.get(key);
         if (known) {
-          known.limit = { ...known.limit, to: day, dim: both(known.limit.dim, dim) };
+          known.limit = { ...known.limit, to: day };
           known.bounds.set(bound, (known.bounds.get(bound) ?? 0) + 1);
-        } else open.set(key, { limit: { tierId, trayId, says, from: day, to: day, dim }, bounds: new Map([[bound, 1]]) });
+        } else open.set(key, { limit: { tierId, trayId, says, from: day, to: day }, bounds: new Map([[bound, 1]]) });
       }
     }
   for (const key of [...open.keys()]) close(key);
@@ -463,10 +467,10 @@ function limitsOf(courses: readonly TierCourse[], at: (day: Day) => Stretch, fro
 function boundOf(course: TierCourse, tray: number, day: Day, hours: LitTimes, says: ChartLimit['says']): ChartLimit['bound'] {
   if (course.leastWrong(day, hours) <= NEAR) return 'rhythm';
   const risers = course.tier.trays[tray]!.tray.risers;
-  const alone = course.lifts.map((lift) => course.trayWrong(tray, lift, risers, day, hours));
+  const alone = course.heights.map((settings) => Math.min(...settings.map((lamps) => course.trayWrong(tray, lamps, risers, day, hours))));
   const least = Math.min(...alone);
   if (least <= NEAR) return 'shared';
-  if (course.lifts.length === 1) return 'fixed';
+  if (course.heights.length === 1) return 'fixed';
   const best = alone.indexOf(least);
   if (best === alone.length - 1 && says !== 'short') return 'ceiling';
   // One step nearer would be the better for its light, but for the heat.
@@ -494,7 +498,7 @@ function tripsOf(
       return {
         from,
         to,
-        before: jobs ? { day: jobs.day, lamps: jobs.lamps, risers: jobs.risers, hours: jobs.hours } : null,
+        before: jobs ? jobsIn(jobs) : null,
         drift: leave.map((d, k) => {
           const comesUp = away.findIndex(
             (all, n) => all[k]!.phase === 'growing' && (n > 0 ? away[n - 1]![k]!.phase : d.phase) === 'before',

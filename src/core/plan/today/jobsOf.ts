@@ -123,10 +123,11 @@ function hangJobs(site: Site, chart: HangChart, day: Day): Job[] {
     const of: VisitJobs = {
       day: visit.day,
       lamps: visit.lamps.filter((l) => l.tierId === t.id),
+      dims: visit.dims.filter((d) => d.tierId === t.id),
       risers: visit.risers.filter((r) => r.tierId === t.id),
       hours: [],
     };
-    if (of.lamps.length + of.risers.length === 0) return [];
+    if (of.lamps.length + of.dims.length + of.risers.length === 0) return [];
     return [
       job(
         `hang ${t.id} ${visit.day}`,
@@ -137,7 +138,7 @@ function hangJobs(site: Site, chart: HangChart, day: Day): Job[] {
     ];
   });
   if (visit.hours.length === 0) return tiers;
-  const timers: VisitJobs = { day: visit.day, lamps: [], risers: [], hours: visit.hours };
+  const timers: VisitJobs = { day: visit.day, lamps: [], dims: [], risers: [], hours: visit.hours };
   return [...tiers, job(`timers ${stand.id} ${visit.day}`, visit.day, { kind: 'hang', jobs: timers }, { standId: stand.id })];
 }
 

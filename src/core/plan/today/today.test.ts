@@ -91,6 +91,7 @@ test('jobs of a visit are done tier by tier, timers by themselves', () => {
   const visit = {
     day: TODAY,
     lamps: tier.fittings.map((f) => ({ tierId: tier.id, fittingId: f.id, steps: 2, face: f.face + 0.04 })),
+    dims: [],
     risers: [],
     hours: [{ programmeId: timer, on_min: 300, lit_min: 900 }],
     last: TODAY + 3,

@@ -36,6 +36,7 @@ export function layOut(tier: Tier, lamp: Lamp, row: LampRow, tray: Tray, block: 
       face,
       turn: 0,
       hanger: old?.hanger ?? CORD,
+      ...(old?.dim === undefined ? {} : { dim: old.dim }),
     };
   });
   const trays = Array.from({ length: block.across * block.deep }, (_, i): Tray => {
