@@ -54,6 +54,47 @@ test('a dimmed lamp gives and draws less, on the bench and on the bill', async (
   expect(await perDay()).toBeLessThan(40);
 });
 
+test('where no hours do, dimmers do: one press sets both, and the hang chart turns them on its visits', async ({ page }) => {
+  await page.goto('/stands/demo-stacks/hours');
+  const basil = page.getByRole('row', { name: /^Basil/ });
+  await expect(basil).toContainText('too much');
+  const offer = page.getByTestId('dimmed-times');
+  await expect(offer).toContainText(/dim the lamps to \d+ %.*The tray is then in range\./);
+  await offer.getByRole('button', { name: 'Set dimmers and hours' }).click();
+  await expect(basil).toContainText('in range');
+  await expect(offer).toHaveCount(0);
+  await page.getByRole('button', { name: /^Undo: dim the lamps and set the hours/ }).click();
+  await expect(basil).toContainText('too much');
+
+  await page.goto('/stands/demo-stacks/hanging');
+  const visit = page.getByTestId('visit').first();
+  await expect(visit).toContainText(/both lamps dimmed to \d+ %/, { timeout: 30_000 });
+  const to = Number(/dimmed to (\d+) %/.exec((await visit.textContent())!)![1]);
+  await visit.getByRole('button', { name: 'All done' }).click();
+  await page.goto('/stands/demo-stacks/bench');
+  await page.getByTestId('tier-2').click();
+  await page.getByRole('button', { name: /^Lamp: 2 × LED shop light.*tier 2/ }).click();
+  await expect(page.getByRole('slider', { name: 'dimmer' })).toHaveValue(String(to));
+});
+
+test('the quick check turns a dimmer where nothing suits as it is set', async ({ page }) => {
+  await page.goto('/check');
+  await page.getByRole('button', { name: /^Lamp/ }).first().click();
+  await page.getByRole('tab', { name: 'Its light' }).click();
+  await page.getByRole('combobox', { name: 'Dimmer' }).selectOption({ label: 'a knob, freely' });
+  await page.getByRole('slider', { name: 'dimmer' }).fill('10');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('button', { name: /^Lamp/ }).first()).toContainText('at 10 %');
+  const answer = page.getByTestId('answer');
+  await page.getByRole('radio', { name: 'distance' }).click();
+  await expect(answer).toContainText('with the dimmer at 100 %');
+  await page.getByRole('button', { name: 'Apply the closest setting' }).click();
+  await expect(page.getByRole('button', { name: 'Already applied' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Lamp/ }).first()).not.toContainText('at 10 %');
+  await page.getByRole('button', { name: /^Undo: apply the answer/ }).click();
+  await expect(page.getByRole('button', { name: /^Lamp/ }).first()).toContainText('at 10 %');
+});
+
 test('the library is sorted and searched, lamps of it are compared, and one becomes the beginning of one’s own', async ({ page }) => {
   await page.goto('/lamps/library');
   const names = page.getByTestId('lamp-table').getByRole('rowheader');

@@ -3,7 +3,7 @@ import type { OwnLamp } from '../../core/site/lamp/OwnLamp';
 import type { Site } from '../../core/site/stand/Site';
 import { dayFrom, type Day } from '../../core/units/day';
 
-/** The lamps that the reading room has entered one by one: two new ones that can be dimmed, one faded and noisy, one put away for good. */
+/** The lamps that the reading room has entered one by one: four new ones that can be dimmed, one faded and noisy, one put away for good. */
 export function withDemoLamps(site: Site, today: Day): Site {
   const fittingsOf = (standId: string, tier: number) => site.stands.find((s) => s.id === standId)!.tiers[tier]!.fittings;
   const hung = (standId: string, tier: number, i: number, name: string, by: Partial<OwnLamp>): OwnLamp => {
@@ -19,11 +19,19 @@ export function withDemoLamps(site: Site, today: Day): Site {
     dimmer,
     noise: 'silent',
   };
+  const wings: Partial<OwnLamp> = {
+    bought: today - 120,
+    paid: 41,
+    counted: { hours: 120 * 14, on: today },
+    dimmer: { steps: [], points: [] },
+  };
   return addOwnLamps([
     hung('demo-rack', 0, 0, 'Shop light, front', { bought: today - 60, paid: 34 }),
     hung('demo-rack', 0, 1, 'Shop light, back', { bought: today - 60, paid: 34 }),
     hung('demo-rack', 3, 0, 'White bar A', bar),
     hung('demo-rack', 3, 1, 'White bar B', bar),
+    hung('demo-stacks', 1, 0, 'Stacks light, left', wings),
+    hung('demo-stacks', 1, 1, 'Stacks light, right', wings),
     hung('demo-landing', 0, 0, 'Landing lamp', {
       bought: dayFrom(2020, 9, 5),
       counted: { hours: 29_400, on: today },

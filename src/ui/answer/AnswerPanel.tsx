@@ -50,7 +50,7 @@ export function AnswerPanel({ setUp }: { setUp: SetUp }) {
         <>
           <p data-testid="answer" aria-live="polite">
             {turnFirstWords(solution, setUp.tier.fittings.length)}
-            {solution.distances ? suitsWords(solution, best, lengthUnit) : failsWords(best, lengthUnit)}
+            {solution.distances ? suitsWords(solution, best, lengthUnit) : failsWords(best, lengthUnit, solution)}
           </p>
           {toldLimits(solution.limits, setUp).map((limit) => (
             <p key={limit.why} className="border-l-2 border-copper pl-3" data-testid="limit">

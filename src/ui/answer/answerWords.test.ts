@@ -2,7 +2,7 @@ import type { Limit, Solution } from '@/core/answer/solve/solve';
 import { setUpOf } from '@/core/answer/stand/setUp';
 import { demoCorners } from '@/store/site/demoSite';
 import { tables } from '@/core/things/tables/libraryTables';
-import { failsWords, limitWords, onTheTape, suitsWords, toldLimits } from './words';
+import { failsWords, limitWords, onTheTape, suitsWords, toldLimits, turnFirstWords } from './words';
 
 const site = demoCorners('en-GB');
 const celery = setUpOf(site, site.stands[0]!, tables);
@@ -52,10 +52,21 @@ test('where no number of such lamps will do, nothing is said of where a second o
 });
 
 test('when nothing suits, what comes nearest is said', () => {
-  expect(failsWords(best, 'cm')).toBe(
+  expect(failsWords(best, 'cm', { dimming: null })).toBe(
     'No setting puts the whole tray in the target range. The closest is 14.3 cm for 15 h 15: 62 % of the tray is then in range, the weakest spot gets 8.4 and the strongest 15.2 mol.',
   );
-  expect(failsWords({ ...best, shareInBand: 0.004 }, 'cm')).toBe(
+  expect(failsWords({ ...best, shareInBand: 0.004 }, 'cm', { dimming: null })).toBe(
     'No setting puts any part of the tray in the target range. The closest is 14.3 cm for 15 h 15: the weakest spot gets 8.4 and the strongest 15.2 mol.',
   );
+});
+
+test('a dimmer is told first where the tray then suits, else with the closest setting', () => {
+  const to = (share: number, by: number) => ({ to: share, by, draw: share });
+  const suits = { ...solution(0.1, 0.19), dimming: to(0.6, 0.6) };
+  expect(turnFirstWords(suits, 1)).toBe('Dim the lamp to 60 %. ');
+  expect(turnFirstWords({ ...suits, dimming: to(0.8, 2) }, 2)).toBe('Turn the lamps up to 80 %. ');
+  expect(turnFirstWords({ ...suits, dimming: null }, 2)).toBe('');
+  const fails = { ...suits, distances: null };
+  expect(turnFirstWords(fails, 2)).toBe('');
+  expect(failsWords(best, 'cm', fails)).toContain('The closest is 14.3 cm for 15 h 15 with the dimmer at 60 %: 62 % of the tray');
 });

@@ -23,9 +23,9 @@ function inward({ from, to }: { from: number; to: number }, step: number): [numb
   return a <= b ? [a, b] : [(from + to) / 2, (from + to) / 2];
 }
 
-/** What is done with the dimmers before all else; empty where they stay as they are. */
-export function turnFirstWords({ dimming }: DimmedSolution, lamps: number): string {
-  if (!dimming) return '';
+/** What is done with the dimmers before a tray suits; empty where they stay as they are. */
+export function turnFirstWords({ dimming, distances }: DimmedSolution, lamps: number): string {
+  if (!dimming || !distances) return '';
   const it = lamps === 1 ? 'the lamp' : 'the lamps';
   return `${dimming.by < 1 ? `Dim ${it} to` : `Turn ${it} up to`} ${percent(dimming.to)}. `;
 }
@@ -44,9 +44,10 @@ export function suitsWords({ distances, hours }: Solution, best: Setting, unit: 
   return `Hang it ${range} above the leaves and light it ${long}. Best at ${showLength(best.distance, unit)} for ${showHours(Math.round(best.hours * 4) * 15)}: the weakest spot then gets ${doseNumber(best.weakest)}, the mean ${doseNumber(best.mean)}, the strongest ${doseNumber(best.strongest)} mol.`;
 }
 
-export function failsWords(best: Setting, unit: LengthUnit): string {
+export function failsWords(best: Setting, unit: LengthUnit, { dimming }: Pick<DimmedSolution, 'dimming'>): string {
+  const at = dimming ? ` with the dimmer at ${percent(dimming.to)}` : '';
   const isPart = best.shareInBand >= 0.005;
-  return `No setting puts ${isPart ? 'the whole' : 'any part of the'} tray in the target range. The closest is ${showLength(best.distance, unit)} for ${showHours(Math.round(best.hours * 4) * 15)}: ${isPart ? `${percent(best.shareInBand)} of the tray is then in range, ` : ''}the weakest spot gets ${doseNumber(best.weakest)} and the strongest ${doseNumber(best.strongest)} mol.`;
+  return `No setting puts ${isPart ? 'the whole' : 'any part of the'} tray in the target range. The closest is ${showLength(best.distance, unit)} for ${showHours(Math.round(best.hours * 4) * 15)}${at}: ${isPart ? `${percent(best.shareInBand)} of the tray is then in range, ` : ''}the weakest spot gets ${doseNumber(best.weakest)} and the strongest ${doseNumber(best.strongest)} mol.`;
 }
 
 /** More of the same lamps than anybody hangs over one tray. */

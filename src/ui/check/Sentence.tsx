@@ -4,9 +4,10 @@ import { forwardRef } from 'react';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showLength } from '@/core/units/length';
-import { stageWords } from '../verdict/words';
+import { percent, stageWords } from '../verdict/words';
 import { useSettings } from '../shell/WorkspaceContext';
 import { CropSheet } from './CropSheet';
+import { FULL } from '@/core/things/lamp/dimming';
 import { LampSheet } from '../lamp/LampSheet';
 import { PlaceSheet } from './PlaceSheet';
 import { placeWords } from './surroundings';
@@ -16,6 +17,8 @@ import { TraySheet } from './TraySheet';
 export function Sentence({ setUp, open, onOpen }: { setUp: SetUp; open: Question | null; onOpen(question: Question | null): void }) {
   const { lengthUnit } = useSettings();
   const { crop, stage, tier, lamp } = setUp;
+  const { own, dim = FULL } = tier.fittings[0]!;
+  const setting = own?.dimmer ? dim : FULL;
   const tray = tier.trays[0]!;
   const container = tray.containerId ? tables.container(tray.containerId) : undefined;
   const trayName = container?.name ?? `${showLength(tray.length, lengthUnit)} × ${showLength(tray.width, lengthUnit)} tray`;
@@ -39,7 +42,12 @@ export function Sentence({ setUp, open, onOpen }: { setUp: SetUp; open: Question
         <TraySheet {...sheet('tray')} trigger={<Choice label="Tray">{`${tier.trays.length} × ${trayName}`}</Choice>} />
       </Part>
       <Part lead="under">
-        <LampSheet {...sheet('lamp')} trigger={<Choice label="Lamp">{`${tier.fittings.length} × ${lamp.name}`}</Choice>} />
+        <LampSheet
+          {...sheet('lamp')}
+          trigger={
+            <Choice label="Lamp">{`${tier.fittings.length} × ${lamp.name}${setting === FULL ? '' : `, at ${percent(setting)}`}`}</Choice>
+          }
+        />
       </Part>
       <Part lead="">
         <PlaceSheet {...sheet('place')} trigger={<Choice label="Place">{placeWords(tier.enclosure)}</Choice>} />

@@ -4,9 +4,6 @@ import { useMemo, useState } from 'react';
 import { lampLibrary } from '@/core/things/lamp/lampLibrary';
 import type { Lamp } from '@/core/things/lamp/Lamp';
 import type { Box } from '@/core/things/lamp/lampFromBox';
-import { dimmingsOf } from '@/core/site/ownLamps/dimmings';
-import { turnDimmers } from '@/core/site/ownLamps/turnDimmers';
-import { FULL, nearestSetting } from '@/core/things/lamp/dimming';
 import { lampRowOf } from '@/core/site/stand/layOut';
 import { changeSite } from '@/store/site/siteStore';
 import { chooseLamp, keepLamp, setLampRow } from '@/store/site/setUpVerbs';
@@ -19,7 +16,7 @@ import { Stepper } from '../parts/Stepper';
 import { say } from '../shell/toastStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import type { ChoiceSheetProps } from '../check/CropSheet';
-import { DimField } from './DimField';
+import { LampDimmer } from './LampDimmer';
 import { AgeFields } from './AgeFields';
 import { LampBoxForm } from './LampBoxForm';
 import { LampPortrait } from './LampPortrait';
@@ -36,7 +33,6 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
   const [tab, setTab] = useState<string | null>(null);
   const [draft, setDraft] = useState<{ lampId: string; box: Box } | null>(null);
   const row = lampRowOf(tier, lamp);
-  const dimmer = dimmingsOf(tier.fittings).length > 0 ? tier.fittings[0]!.own!.dimmer : null;
   const items = useMemo(() => lampItems(own), [own]);
   const showTab = tab ?? (isOwn ? 'box' : 'list');
   return (
@@ -120,13 +116,7 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
           />
         </Tabs.Content>
         <Tabs.Content value="light" className="space-y-4">
-          {dimmer && (
-            <DimField
-              dimmer={dimmer}
-              value={tier.fittings[0]!.dim ?? FULL}
-              onChange={(dim) => changeSite(sites, 'dim the lamps', turnDimmers(new Map([[tier.id, nearestSetting(dimmer, dim)]])))}
-            />
-          )}
+          <LampDimmer setUp={setUp} />
           <LampPortrait lamp={lamp} />
         </Tabs.Content>
         <Tabs.Content value="age">

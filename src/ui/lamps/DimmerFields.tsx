@@ -5,40 +5,18 @@ import type { Dimmer, DimPoint } from '@/core/things/lamp/dimming';
 import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';
 import { focusHeadingIfLost } from '../shell/focusHeading';
-import { SelectField } from '../parts/SelectField';
+import { DimmerKindField } from '../lamp/DimmerKindField';
 
-const KINDS: readonly { value: string; label: string; steps: Dimmer['steps'] | null }[] = [
-  { value: 'none', label: 'can’t be dimmed', steps: null },
-  { value: 'free', label: 'a knob, freely', steps: [] },
-  { value: '50', label: 'a switch: 50, 100 %', steps: [0.5] },
-  { value: '25,50,75', label: 'a switch: 25, 50, 75, 100 %', steps: [0.25, 0.5, 0.75] },
-  { value: '20,40,60,80', label: 'a switch: 20, 40, 60, 80, 100 %', steps: [0.2, 0.4, 0.6, 0.8] },
-];
-const keyOf = (steps: readonly number[]) => steps.map((s) => Math.round(100 * s)).join();
 const percent = (share: number) => Math.round(1000 * share) / 10;
 
 /** Whether a lamp can be dimmed, and what was measured at some settings. */
 export function DimmerFields({ own, onChange }: { own: OwnLamp; onChange(dimmer: Dimmer | null): void }) {
   const { dimmer } = own;
-  const value = dimmer === null ? 'none' : dimmer.steps.length === 0 ? 'free' : keyOf(dimmer.steps);
-  const kinds = KINDS.some((k) => k.value === value)
-    ? KINDS
-    : [...KINDS, { value, label: `a switch: ${value.replaceAll(',', ', ')}, 100 %`, steps: dimmer!.steps }];
   const setPoint = (i: number, by: Partial<DimPoint>) =>
     onChange({ ...dimmer!, points: dimmer!.points.map((p, k) => (k === i ? { ...p, ...by } : p)) });
   return (
     <div className="space-y-2">
-      <div className="max-w-72">
-        <SelectField
-          label="Dimmer"
-          value={value}
-          options={kinds}
-          onChange={(v) => {
-            const { steps } = kinds.find((k) => k.value === v)!;
-            onChange(steps === null ? null : { steps, points: dimmer?.points ?? [] });
-          }}
-        />
-      </div>
+      <DimmerKindField dimmer={dimmer} onChange={onChange} />
       {dimmer && (
         <div className="space-y-2">
           <p className="text-sm text-soft">

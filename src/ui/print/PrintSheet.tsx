@@ -106,7 +106,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
       {solution && best && (
         <p className="font-semibold">
           {turnFirstWords(solution, tier.fittings.length)}
-          {solution.distances ? suitsWords(solution, best, 'cm') : failsWords(best, 'cm')} In inches:{' '}
+          {solution.distances ? suitsWords(solution, best, 'cm') : failsWords(best, 'cm', solution)} In inches:{' '}
           {solution.distances && `${showLengthNumber(solution.distances.from, 'in')}–${showLength(solution.distances.to, 'in')}, best `}
           {showLength(best.distance, 'in')}.
         </p>

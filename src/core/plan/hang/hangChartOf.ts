@@ -312,9 +312,12 @@ function nextStretch(
   return { from: day, tiers, timers: hours };
 }
 
-/** Of settings that are as good, the one that is nearest to how the lamps hang and draws least. Too little to outweigh any light. */
+/** Of settings that are as good, the one for which least is climbed and turned, then the one that draws least. Too little to outweigh any light. */
 const troubleOf = (to: LampSetting, now: LampSetting): number =>
-  0.01 * Math.abs(to.lift - now.lift) + 0.01 * to.dimming.draw + (to.dimming === now.dimming ? 0 : 0.001); // our choice
+  (to.lift === now.lift ? 0 : 0.01) +
+  0.01 * Math.abs(to.lift - now.lift) +
+  (to.dimming === now.dimming ? 0 : 0.001) +
+  0.01 * to.dimming.draw; // our choice
 
 /** The trays of a timer that need light on some days, as its lamps serve them: each with the limits of all of these days. */
 function servedOn(t: TimerCourse, stretch: Stretch, [from, to]: readonly [Day, Day]): Served[] {
