@@ -53,6 +53,36 @@ test('quiet hours and the steps of the timers are the household’s: the best ti
   await expect(card.getByTestId('best-times')).toContainText('05:00 to 18:00');
 });
 
+test('a pause leaves the lamps off for a while: two blocks, fewer hours, a longest night; the bench says so too', async ({
+  page,
+}) => {
+  const card = timer(page, 'Timer of tier 3');
+  await card.getByRole('button', { name: 'Lamps off for a while' }).click();
+  const from = card.getByRole('textbox', { name: 'pause from' });
+  await from.fill('12:00');
+  await from.press('Enter');
+  const to = card.getByRole('textbox', { name: 'to', exact: true });
+  await to.fill('16:00');
+  await to.press('Enter');
+  const [on, off] = await Promise.all(['on', 'off'].map((name) => card.getByRole('textbox', { name, exact: true }).inputValue()));
+  await expect(card.getByTestId('pause-words')).toContainText('Lamps are off for 4 h.');
+  const minutes = (clock: string) => 60 * Number(clock.slice(0, 2)) + Number(clock.slice(3));
+  const lit = ((minutes(off!) - minutes(on!) + 1440) % 1440) - 240;
+  await expect(card).toContainText(`${Math.floor(lit / 60)} h${lit % 60 ? ` ${lit % 60}` : ''} a day`);
+  // The best hours keep the pause.
+  await expect(card.getByTestId('best-times')).toContainText(/\d\d:\d\d to 12:00 and 16:00 to \d\d:\d\d/);
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByTestId('tier-3').click();
+  await expect(page.getByText(`${on} to 12:00 and 16:00 to ${off}`)).toBeVisible();
+  await page.goBack();
+  await card.getByRole('button', { name: 'Remove the pause' }).click();
+  await expect(card.getByRole('textbox', { name: 'off', exact: true })).toHaveValue(off!);
+  await page.getByRole('button', { name: /^Undo: remove the pause/ }).click();
+  await expect(card.getByTestId('pause-words')).toContainText('Lamps are off for 4 h.');
+  const { violations } = await axe(page, 'light').analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+});
+
 test('stated daylight is drawn, adds to the dose and leaves less for the lamps, on the bench as well', async ({ page }) => {
   await page.getByRole('combobox', { name: 'Stand' }).selectOption({ label: 'North-east sill' });
   const card = timer(page, 'The timer');

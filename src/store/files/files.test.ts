@@ -1,3 +1,5 @@
+import { setPause, setProgramme } from '../../core/site/stand/change';
+import { offAt } from '../../core/units/LitTimes';
 import { BARE_SITE, BARE_STAND } from '../../core/site/stand/bare';
 import 'reflect-metadata';
 import { AS_NEW } from '../../core/things/lamp/ageing';
@@ -178,6 +180,24 @@ test('a file of version 12, written before a chart turned dimmers, is brought up
   expect(visits.map((v) => [v.lamps.length, v.dims, v.risers.length, v.hours.length])).toEqual([[1, [], 1, 1]]);
   expect(old.ownLamps.length).toBeGreaterThan(0);
   expect(read(exportSite(old))).toEqual(old);
+});
+
+test('a pause goes out and comes in as it was; one that leaves too little of the day, or none at all, is refused by name', () => {
+  const base = demoSite('en-GB', null);
+  const { id } = base.programmes[0]!;
+  const paused = setPause(id, { from_min: 720, to_min: 900 })(base);
+  const { on_min, lit_min } = base.programmes[0]!;
+  expect(paused.programmes[0]).toMatchObject({ on_min, lit_min: lit_min - 180, pause: { from_min: 720, to_min: 900 } });
+  expect(read(exportSite(paused))).toEqual(paused);
+  // Off for the day as before, and without it again as long.
+  expect(offAt(paused.programmes[0]!)).toBe(offAt(base.programmes[0]!));
+  expect(setPause(id, null)(paused)).toEqual(base);
+  expect(setProgramme(id, on_min, 1440)(paused).programmes[0]!.lit_min).toBe(1260);
+  const bad = (change: object) =>
+    codes(JSON.stringify({ ...JSON.parse(exportSite(paused)), programmes: JSON.parse(exportSite(paused)).programmes.map((p: object, i: number) => (i === 0 ? { ...p, ...change } : p)) })); // prettier-ignore
+  expect(bad({ lit_min: 1300 })).toEqual(['site/pause-too-long programmes[0].pause']);
+  expect(bad({ pause: { from_min: 720, to_min: 720 } })).toEqual(['site/pause-too-long programmes[0].pause']);
+  expect(bad({ pause: { from_min: 720, to_min: 1440 } })).toEqual(['site/max programmes[0].pause.to_min']);
 });
 
 test('lamps that are things, dimmers, prices of weekends, rhythms of trays and signs of leaves go out and come in as they were', () => {

@@ -38,8 +38,15 @@ export function tablesCsv(site: Site): Readonly<Record<string, string>> {
       site.batches.map((b) => ({ batch: b.id, crop: cropName(b.cropId), stage: b.stage, sown: day(b.sown), leaves: day(b.leaves), height_m: b.height === null ? '' : tidy(b.height), hours_plan: b.plan.kind })), // prettier-ignore
     ),
     'timers.csv': csv(
-      ['timer', 'on_min', 'lit_min', 'rating_W'],
-      site.programmes.map((p) => ({ timer: p.id, on_min: p.on_min, lit_min: p.lit_min, rating_W: p.rating })),
+      ['timer', 'on_min', 'lit_min', 'pause_from_min', 'pause_to_min', 'rating_W'],
+      site.programmes.map((p) => ({
+        timer: p.id,
+        on_min: p.on_min,
+        lit_min: p.lit_min,
+        pause_from_min: p.pause?.from_min ?? '',
+        pause_to_min: p.pause?.to_min ?? '',
+        rating_W: p.rating,
+      })),
     ),
     'readings.csv': csv(
       [

@@ -155,10 +155,17 @@ export class BatchFile {
   @IsObject() @ValidateNested() @Type(() => PlanFile) plan!: PlanFile;
 }
 
+/** A stretch of every day in which a timer's lamps stay off. */
+export class PauseFile {
+  @IsInt() @Min(0) @Max(1439) from_min!: number;
+  @IsInt() @Min(0) @Max(1439) to_min!: number;
+}
+
 export class ProgrammeFile {
   @IsString() @MaxLength(80) id!: string;
   @IsInt() @Min(0) @Max(1439) on_min!: number;
   @IsInt() @Min(0) @Max(1440) lit_min!: number;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => PauseFile) pause!: PauseFile | null;
   @IsOptional() @IsNumber(finite) @Min(1) @Max(100_000) rating_W!: number | null;
   @IsOptional() @IsInt() @Min(1) @Max(50) outlets!: number | null;
 }

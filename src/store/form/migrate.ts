@@ -30,7 +30,7 @@ export const VERSION = 13;
  *     10 → 11: entries may hold temperatures and humidity, or EC and pH, and the clinic a stem. Before, none did.
  *     11 → 12: lamps may be things of their own with a dimmer, power may have more prices, trays of a tier may turn or change places by a
  *            rhythm, trouble may have a sign and a place. Before, there was none of it.
- *     12 → 13: dimmers may be turned on the visits of a chart that was put up. Before, none was.
+ *     12 → 13: dimmers may be turned on the visits of a chart that was put up, and timers may pause. Before, none was and none did.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;
@@ -170,6 +170,7 @@ const toVersion12 = (data: Record<string, unknown>) =>
 const toVersion13 = (data: Record<string, unknown>) => ({
   ...data,
   version: 13,
+  programmes: each(data.programmes, (p) => ({ pause: null, ...p })),
   stands: each(data.stands, (s) =>
     isObject(s.chart) ? { ...s, chart: { ...s.chart, visits: each(s.chart.visits, (v) => ({ dims: [], ...v })) } } : s,
   ),

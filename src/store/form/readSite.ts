@@ -1,3 +1,4 @@
+import { mostLit } from '../../core/units/LitTimes';
 import type { KeptChartFile, LoggedBeforeFile, LoggedFile } from './SeasonFile';
 import type { Logged, LoggedBefore } from '../../core/site/stand/Logged';
 import type { KeptChart } from '../../core/site/hang/KeptChart';
@@ -134,10 +135,11 @@ export function siteOf(file: SiteFile): Site {
       log: logOf(b.log),
       plan: { kind: b.plan.kind, hours: b.plan.hours ?? null, days: b.plan.days ?? null },
     })),
-    programmes: file.programmes.map(({ id, on_min, lit_min, rating_W, outlets }) => ({
+    programmes: file.programmes.map(({ id, on_min, lit_min, pause, rating_W, outlets }) => ({
       id,
       on_min,
       lit_min,
+      pause: pause ? { from_min: pause.from_min, to_min: pause.to_min } : null,
       rating: rating_W ?? null,
       outlets: outlets ?? null,
     })),
@@ -357,6 +359,10 @@ function brokenLinks(file: SiteFile): Problem[] {
     once(own.id, `ownLamps[${i}].id`);
     missing(lampThere(own.lampId), `ownLamps[${i}].lampId`, own.lampId);
     own.channels.forEach((id, k) => missing(lampThere(id), `ownLamps[${i}].channels[${k}]`, id));
+  });
+  file.programmes.forEach(({ pause, lit_min }, i) => {
+    if (pause && (pause.from_min === pause.to_min || lit_min > mostLit(pause)))
+      problems.push({ code: 'site/pause-too-long', at: `programmes[${i}].pause` });
   });
   file.spares.forEach((p, i) => missing(lampThere(p.lampId), `spares[${i}].lampId`, p.lampId));
   file.windows.forEach((w, i) => {

@@ -162,12 +162,12 @@ function timersWritten(stand: BenchStand, site: Site, answer: ReturnType<typeof 
       price_per_kWh: site.price_per_kWh,
       power: powerOf(timer),
     };
-    const { on_min, lit_min } = timer;
-    const best = solveTimer(served, rules, { on_min, lit_min });
+    const { on_min, lit_min, pause } = timer;
+    const best = solveTimer(served, rules, timer);
     return {
       programmeId: timer.id,
       tierIds: timer.tiers.map((t) => t.tier.id),
-      now: { on_min, lit_min, trays: fareOn(served, rules, on_min, lit_min).fares.map(fareWritten) },
+      now: { on_min, lit_min, pause, trays: fareOn(served, rules, timer).fares.map(fareWritten) },
       best: { on_min: best.on_min, lit_min: best.lit_min, limits: best.limits, trays: best.fares.map(fareWritten) },
     };
   });

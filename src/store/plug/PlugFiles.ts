@@ -1,3 +1,4 @@
+import { PauseFile } from '../form/SeasonFile';
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsInt, IsNumber, IsOptional, Max, Min, IsObject, ValidateNested } from 'class-validator';
@@ -14,6 +15,7 @@ export class PlugEntryFile {
   @IsDay() from!: string;
   @IsInt() @Min(0) @Max(1439) on_min!: number;
   @IsInt() @Min(0) @Max(1440) lit_min!: number;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => PauseFile) pause?: PauseFile | null;
 }
 
 /** What a plug is told; what is left out stays as it is. */

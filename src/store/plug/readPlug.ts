@@ -33,7 +33,10 @@ export async function obey(plug: SimulatedPlug, order: PlugOrderFile): Promise<v
   if (order.remembers !== undefined) await plug.setRemembers(order.remembers);
   if (order.powered !== undefined) await plug.setPower(order.powered);
   if (order.clock) await plug.setClock(dayOf(order.clock.day), order.clock.minute);
-  if (order.schedule) await plug.setSchedule(order.schedule.map((e) => ({ from: dayOf(e.from), on_min: e.on_min, lit_min: e.lit_min })));
+  if (order.schedule)
+    await plug.setSchedule(
+      order.schedule.map((e) => ({ from: dayOf(e.from), on_min: e.on_min, lit_min: e.lit_min, pause: e.pause ?? null })),
+    );
   if (order.speed !== undefined) await plug.setSpeed(order.speed);
 }
 

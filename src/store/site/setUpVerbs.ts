@@ -12,7 +12,7 @@ import { setUpOf } from '../../core/answer/stand/setUp';
 import type { Batch, Programme, Site, Stand, Tier, Tray } from '../../core/site/stand/Site';
 import type { Container } from '../../core/things/container/Container';
 import { ON_THE_FLOOR, SHELF, sizesOf } from '../../core/site/stand/plain';
-import { MINUTES_PER_DAY } from '../../core/units/clock';
+import { setProgramme } from '../../core/site/stand/change';
 import { freeName } from '../names/freeName';
 import { newId } from '../names/newId';
 import { tables } from '../../core/things/tables/libraryTables';
@@ -96,11 +96,8 @@ export const setPlantHeight = (id: string, height: Metres | null) => (site: Site
 
 /** On and off times in whole minutes; the lamp may burn past midnight. */
 export const setHours = (id: string, on_min: number, lit_min: number) => (site: Site) => {
-  const stand = site.stands.find((s) => s.id === id);
-  const programmeId = stand?.tiers[0]?.programmeId;
-  const on = ((Math.round(on_min) % MINUTES_PER_DAY) + MINUTES_PER_DAY) % MINUTES_PER_DAY;
-  const lit = Math.min(MINUTES_PER_DAY, Math.max(0, Math.round(lit_min)));
-  return { ...site, programmes: site.programmes.map((p) => (p.id === programmeId ? { ...p, on_min: on, lit_min: lit } : p)) };
+  const programmeId = site.stands.find((s) => s.id === id)?.tiers[0]?.programmeId;
+  return programmeId === undefined ? site : setProgramme(programmeId, on_min, lit_min)(site);
 };
 
 export const setTariff = (currency: string, price_per_kWh: number) => (site: Site) => ({ ...site, currency, price_per_kWh });

@@ -1,9 +1,10 @@
 'use client';
+import { timesWords } from '../hours/timerWords';
 import { cautionsFor } from '@/core/answer/caution/cautionsFor';
 import { cautionLibrary, generalNote } from '@/core/things/caution/cautionLibrary';
 import type { BenchLamp, BenchStand } from '@/core/answer/stand/benchStand';
 import { faultsOf } from '@/core/answer/faults/faults';
-import { MINUTES_PER_DAY, showClock, showHours } from '@/core/units/clock';
+import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
@@ -53,7 +54,6 @@ export function BenchPrint({ stand }: { stand: BenchStand }) {
             const judged = judgedTrays(t, answer.tiers[t.tier.id] ?? null);
             const lamps = alike(t.lamps);
             const canopy = Math.max(0, ...t.trays.map((y) => y.canopy));
-            const off = (t.programme.on_min + t.programme.lit_min) % MINUTES_PER_DAY;
             const rows = Math.max(1, lamps.length, t.trays.length);
             return Array.from({ length: rows }, (_, i) => {
               const l = lamps[i];
@@ -72,7 +72,7 @@ export function BenchPrint({ stand }: { stand: BenchStand }) {
                     <td rowSpan={rows} className="whitespace-nowrap">
                       {showHours(t.programme.lit_min)}
                       <br />
-                      {showClock(t.programme.on_min)} to {showClock(off)}
+                      {timesWords(t.programme)}
                     </td>
                   )}
                   <td>

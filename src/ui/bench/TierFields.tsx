@@ -1,9 +1,11 @@
 'use client';
+import { mostLit, offAt } from '@/core/units/LitTimes';
+import { timesWords } from '../hours/timerWords';
 import { materialLibrary } from '@/core/things/material/materialLibrary';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { changeStand, plugInto, removeTier, setProgramme, sizeTier, withTier } from '@/core/site/stand/change';
 import type { FaceName } from '@/core/light/room/Room';
-import { MINUTES_PER_DAY, readClock, showClock } from '@/core/units/clock';
+import { readClock, showClock } from '@/core/units/clock';
 import { newId } from '@/store/names/newId';
 import { FACE_WORDS } from '../check/surroundings';
 import { Button } from '../parts/Button';
@@ -19,8 +21,7 @@ const MATERIALS = materialLibrary.map((m) => ({ value: m.id, label: m.name }));
 
 /** The hours of a tier's lamps, and which timer they hang on. */
 export function TierHours({ stand, tier: t, hands }: { stand: BenchStand; tier: BenchTier; hands: Hands }) {
-  const { id, on_min, lit_min } = t.programme;
-  const off_min = (on_min + lit_min) % MINUTES_PER_DAY;
+  const { id, on_min, lit_min, pause } = t.programme;
   const set = (on: number, lit: number) => hands.change('change the hours', setProgramme(id, on, lit));
   const timers = [...new Map(stand.tiers.map((other) => [other.programme.id, other])).values()];
   const sharers = stand.tiers.filter((other) => other.programme.id === id);
@@ -38,8 +39,16 @@ export function TierHours({ stand, tier: t, hands }: { stand: BenchStand; tier: 
           inputClassName="w-18"
           onChange={(on) => set(on, lit_min)}
         />
-        <NumberField label="for" unit="h" value={t.hours} min={0} max={24} inputClassName="w-16" onChange={(h) => set(on_min, h * 60)} />
-        <span className="pb-1.5 text-soft">off {showClock(off_min)}</span>
+        <NumberField
+          label="for"
+          unit="h"
+          value={t.hours}
+          min={0}
+          max={mostLit(pause) / 60}
+          inputClassName="w-16"
+          onChange={(h) => set(on_min, h * 60)}
+        />
+        <span className="pb-1.5 text-soft">{pause ? timesWords(t.programme) : `off ${showClock(offAt(t.programme))}`}</span>
         {stand.tiers.length > 1 && (
           <SelectField
             label="timer"

@@ -17,8 +17,10 @@ export function CardsPrint({ stand, chart }: { stand: BenchStand; chart: HangCha
       <section className="break-before-page space-y-4 pt-2">
         <h1 className="border-b border-black pb-1 text-lg font-semibold">Timers of {stand.stand.name}</h1>
         {timers.map((t) => {
-          const later = chart.visits.flatMap((v) => v.hours.filter((h) => h.programmeId === t.id).map((h) => ({ ...h, day: v.day })));
-          return <TimerPins key={t.id} name={timerName(t, timers.length === 1)} on_min={t.on_min} lit_min={t.lit_min} later={later} />;
+          const later = chart.visits.flatMap((v) =>
+            v.hours.filter((h) => h.programmeId === t.id).map((h) => ({ ...h, pause: t.pause, day: v.day })),
+          );
+          return <TimerPins key={t.id} name={timerName(t, timers.length === 1)} times={t} later={later} />;
         })}
       </section>
       <TrayLabels stand={stand} />

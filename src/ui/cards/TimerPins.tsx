@@ -1,13 +1,13 @@
+import { isLitAt, type LitTimes } from '@/core/units/LitTimes';
 import { showClock, showHours } from '@/core/units/clock';
 import { timesWords } from '../hours/timerWords';
 import { dayWords } from '../season/dayWords';
 
 interface TimerPinsProps {
   name: string;
-  on_min: number;
-  lit_min: number;
+  times: LitTimes;
   /** What it will be set to, and when. */
-  later: readonly { readonly day: number; readonly on_min: number; readonly lit_min: number }[];
+  later: readonly (LitTimes & { readonly day: number })[];
 }
 
 /** Pins of a mechanical timer: four an hour, all round the day. */
@@ -15,22 +15,22 @@ const PINS = 96;
 const PIN_MIN = 1440 / PINS;
 
 /** Whether a pin is pushed in: the lamp burns for the most part of its quarter of an hour. */
-export const pinIn = (pin: number, on_min: number, lit_min: number): boolean =>
-  (pin * PIN_MIN + PIN_MIN / 2 - on_min + 2880) % 1440 < lit_min;
+export const pinIn = (pin: number, times: LitTimes): boolean => isLitAt(times, (pin + 0.5) * PIN_MIN);
 
 /** A timer drawn as its dial, midnight at the top: black pins are pushed in. */
-export function TimerPins({ name, on_min, lit_min, later }: TimerPinsProps) {
+export function TimerPins({ name, times, later }: TimerPinsProps) {
+  const { on_min, lit_min } = times;
   const point = (min: number, r: number) => {
     const a = (min / 1440) * 2 * Math.PI - Math.PI / 2;
     return [80 + r * Math.cos(a), 80 + r * Math.sin(a)] as const;
   };
   return (
     <figure className="flex break-inside-avoid items-center gap-6">
-      <svg width="170" height="170" viewBox="0 0 160 160" role="img" aria-label={`Dial of ${name}: ${timesWords(on_min, lit_min)}`}>
+      <svg width="170" height="170" viewBox="0 0 160 160" role="img" aria-label={`Dial of ${name}: ${timesWords(times)}`}>
         {Array.from({ length: PINS }, (_, i) => {
           const [x1, y1] = point((i + 0.5) * PIN_MIN, 56);
           const [x2, y2] = point((i + 0.5) * PIN_MIN, 66);
-          const pushed = pinIn(i, on_min, lit_min);
+          const pushed = pinIn(i, times);
           return <line key={i} x1={x1} y1={y1} x2={x2} y2={y2} stroke={pushed ? '#000' : '#999'} strokeWidth={pushed ? 3.2 : 0.8} />;
         })}
         {[0, 3, 6, 9, 12, 15, 18, 21].map((h) => {
@@ -45,15 +45,15 @@ export function TimerPins({ name, on_min, lit_min, later }: TimerPinsProps) {
           {showHours(lit_min)}
         </text>
         <text x="80" y="90" fontSize="9" textAnchor="middle">
-          {lit_min > 0 && lit_min < 1440 ? `on ${showClock(on_min)}` : timesWords(on_min, lit_min)}
+          {lit_min > 0 && lit_min < 1440 ? `on ${showClock(on_min)}` : timesWords(times)}
         </text>
       </svg>
       <figcaption>
         <p className="text-sm font-semibold">{name}</p>
-        <p>Now: {timesWords(on_min, lit_min)}. Black pins are pushed in, a quarter of an hour each.</p>
+        <p>Now: {timesWords(times)}. Black pins are pushed in, a quarter of an hour each.</p>
         {later.map((l) => (
           <p key={l.day}>
-            From {dayWords(l.day)}: {timesWords(l.on_min, l.lit_min)} ({showHours(l.lit_min)})
+            From {dayWords(l.day)}: {timesWords(l)} ({showHours(l.lit_min)})
           </p>
         ))}
       </figcaption>

@@ -40,7 +40,7 @@ export function jobsOf(visit: VisitJobs, stand: BenchStand, unit: LengthUnit): J
       {
         key: `h${j.programmeId}`,
         tier: null,
-        words: `${timerName(timer, timers.length === 1)}: ${timesWords(j.on_min, j.lit_min)}, ${showHours(j.lit_min)}`,
+        words: `${timerName(timer, timers.length === 1)}: ${timesWords({ ...j, pause: timer.pause })}, ${showHours(j.lit_min)}`,
       },
     ];
   });

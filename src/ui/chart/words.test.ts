@@ -1,3 +1,4 @@
+import type { Span } from '@/core/units/Span';
 import { tables } from '@/core/things/tables/libraryTables';
 import { benchStandOf } from '@/core/answer/stand/benchStand';
 import { hangerOf } from '@/core/site/stand/Hanger';
@@ -112,11 +113,14 @@ test('how far along a tray is, by its date', () => {
 });
 
 test('the pins that are pushed in are as many as the hours ask for, also past midnight', () => {
-  const count = (on: number, lit: number) => Array.from({ length: 96 }, (_, i) => i).filter((i) => pinIn(i, on, lit)).length;
+  const count = (on: number, lit: number, pause: Span | null = null) =>
+    Array.from({ length: 96 }, (_, i) => i).filter((i) => pinIn(i, { on_min: on, lit_min: lit, pause })).length;
   expect(count(330, 870)).toBe(58);
   expect(count(1200, 600)).toBe(40);
   expect([count(0, 0), count(0, 1440)]).toEqual([0, 96]);
-  expect([pinIn(22, 330, 870), pinIn(21, 330, 870), pinIn(79, 330, 870), pinIn(80, 330, 870)]).toEqual([true, false, true, false]);
+  const times = { on_min: 330, lit_min: 870, pause: null };
+  expect(count(330, 600, { from_min: 720, to_min: 840 })).toBe(40);
+  expect([22, 21, 79, 80].map((pin) => pinIn(pin, times))).toEqual([true, false, true, false]);
 });
 
 test('what is plugged in wrongly is said with its reason', () => {

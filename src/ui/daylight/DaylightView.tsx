@@ -377,18 +377,14 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
           <section className="space-y-2">
             <h2 className="text-lg font-semibold">Set the timer over the year</h2>
             {settings.length === 1 ? (
-              <p>
-                {settings[0]!.lit_min === 0
-                  ? 'The lamps can stay off all year.'
-                  : `${timesWords(settings[0]!.on_min, settings[0]!.lit_min)}, all year.`}
-              </p>
+              <p>{settings[0]!.lit_min === 0 ? 'The lamps can stay off all year.' : `${timesWords(settings[0]!)}, all year.`}</p>
             ) : (
               <ul className="space-y-0.5">
                 {settings.map((s) => (
                   <li key={s.day} className="grid grid-cols-[7rem_1fr]">
                     <span className="text-soft">{dayWords(s.day)}</span>
                     <span>
-                      {s.lit_min === 0 ? 'lamps off' : timesWords(s.on_min, s.lit_min)}
+                      {s.lit_min === 0 ? 'lamps off' : timesWords(s)}
                       <span className="text-soft">{photoperiodWords(topUps, s.day, tray.tray.id)}</span>
                     </span>
                   </li>

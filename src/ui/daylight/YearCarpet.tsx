@@ -1,4 +1,5 @@
 'use client';
+import { blocksOf } from '@/core/units/LitTimes';
 import { useEffect, useRef } from 'react';
 import { ppfdFor } from '@/core/judge/dose/dli';
 import type { Year, YearAtPlace } from '@/core/answer/daylight/yearOf';
@@ -60,20 +61,22 @@ export function YearCarpet({ year, place, stage, topUps, sky, day, minute }: Yea
           aria-label="Daylight over the year, days across and hours down; the table of months says it in numbers"
         />
         <svg className="pointer-events-none absolute inset-0 size-full" viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden>
-          {topUps.flatMap(({ from: a, to, on_min, lit_min }) =>
-            pieces(on_min, lit_min).map(([start, end]) => (
-              <rect
-                key={`${a}-${start}`}
-                x={x(a)}
-                width={x(to + 1) - x(a)}
-                y={y(start)}
-                height={y(end) - y(start)}
-                fill="none"
-                stroke="#f7e3c0"
-                strokeWidth={1.2}
-                vectorEffect="non-scaling-stroke"
-              />
-            )),
+          {topUps.flatMap(({ from: a, to, ...times }) =>
+            blocksOf(times)
+              .flatMap((b) => pieces(b.on_min, b.lit_min))
+              .map(([start, end]) => (
+                <rect
+                  key={`${a}-${start}`}
+                  x={x(a)}
+                  width={x(to + 1) - x(a)}
+                  y={y(start)}
+                  height={y(end) - y(start)}
+                  fill="none"
+                  stroke="#f7e3c0"
+                  strokeWidth={1.2}
+                  vectorEffect="non-scaling-stroke"
+                />
+              )),
           )}
           <line
             x1={x(day + 0.5)}

@@ -56,7 +56,7 @@ function useQuestion(
         of: trays.flatMap((t, i) => (served.some((s) => s.trayId === t.tray.id) ? [i] : [])),
         served,
         rules: { step_min: timerStep_min, quiet, cheap, bands, price_per_kWh, power: powerOf(timer) },
-        now: { on_min: timer.on_min, lit_min: timer.lit_min },
+        now: { on_min: timer.on_min, lit_min: timer.lit_min, pause: timer.pause },
       },
     };
   }, [place, climate, timeZone, quiet, cheap, bands, price_per_kWh, timerStep_min, today, stand, trays, chosen, light]);

@@ -34,6 +34,8 @@ export function problemWords({ code, at, found, expected }: Problem): string {
       return `${at}: ${shown(found)} is there twice.`;
     case 'site/not-rising':
       return `${at}: out of order with what stands beside it.`;
+    case 'site/pause-too-long':
+      return `${at}: its ends are the same, or it leaves less of the day than the lamps are to burn.`;
     case 'site/whitelistValidation':
       return `${at}: not a field of ours.`;
     case 'archive/foreign':

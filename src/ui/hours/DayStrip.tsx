@@ -1,6 +1,7 @@
 'use client';
 import type { SetUp } from '@/core/answer/stand/setUp';
-import { MINUTES_PER_DAY, showHours } from '@/core/units/clock';
+import { showHours } from '@/core/units/clock';
+import { litBetween, longestDark, offAt } from '@/core/units/LitTimes';
 import { changeSite } from '@/store/site/siteStore';
 import { setHours } from '@/store/site/setUpVerbs';
 import { Fold } from '../parts/Fold';
@@ -8,7 +9,6 @@ import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { ClockField } from './ClockField';
 import { DoseChart } from './DoseChart';
 import { HoursStrip } from './HoursStrip';
-import { litBetween, offAt } from './onAndOff';
 import { Schools } from './Schools';
 
 /** The lamp's day of a set-up: as a strip, as times, and what adds up through it. */
@@ -18,8 +18,8 @@ export function DayStrip({ setUp }: { setUp: SetUp }) {
   const quiet = useSite((s) => s.site.quiet);
   const cheap = useSite((s) => s.site.cheap);
   const { programme, stage, stand } = setUp;
-  const { on_min, lit_min } = programme;
-  const off_min = offAt(on_min, lit_min);
+  const { on_min, lit_min, pause } = programme;
+  const off_min = offAt(programme);
   const change = (on: number, lit: number) => changeSite(sites, 'change the hours', setHours(stand.id, on, lit));
   const outside = setUp.hours < stage.hoursMin || setUp.hours > stage.hoursMax;
   return (
@@ -32,11 +32,11 @@ export function DayStrip({ setUp }: { setUp: SetUp }) {
           usual for it: {stage.hoursMin}–{stage.hoursMax} h
         </p>
       </div>
-      <HoursStrip on_min={on_min} lit_min={lit_min} onChange={change} step_min={timerStep_min} quiet={quiet} cheap={cheap} />
+      <HoursStrip times={programme} onChange={change} step_min={timerStep_min} quiet={quiet} cheap={cheap} />
       <div className="flex gap-4">
-        <ClockField label="lamp on" value={on_min} onChange={(on) => change(on, litBetween(on, off_min, lit_min))} />
-        <ClockField label="lamp off" value={off_min} onChange={(off) => change(on_min, litBetween(on_min, off, lit_min))} />
-        <p className="self-end pb-1.5 text-soft">dark for {showHours(MINUTES_PER_DAY - lit_min)}</p>
+        <ClockField label="lamp on" value={on_min} onChange={(on) => change(on, litBetween(on, off_min, pause, lit_min))} />
+        <ClockField label="lamp off" value={off_min} onChange={(off) => change(on_min, litBetween(on_min, off, pause, lit_min))} />
+        <p className="self-end pb-1.5 text-soft">dark for {showHours(longestDark(programme, null))}</p>
       </div>
       <Fold title="Other ways to set the hours" says="dose through the day, cost">
         <DoseChart setUp={setUp} />

@@ -14,8 +14,7 @@ export function DoseChart({ setUp }: { setUp: SetUp }) {
       weakest={stats.weakest.ppfd}
       mean={stats.mean}
       strongest={stats.strongest.ppfd}
-      on_min={setUp.programme.on_min}
-      lit_min={setUp.programme.lit_min}
+      times={setUp.programme}
       low={setUp.stage.dliMin}
       daylight={daylightOf(setUp.tier)}
       high={verdict.highDose}

@@ -1,4 +1,5 @@
 'use client';
+import { blocksOf, type LitTimes } from '@/core/units/LitTimes';
 import { CategoryScale, Chart, Filler, LinearScale, LineController, LineElement, PointElement, type ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
@@ -16,8 +17,7 @@ interface DoseFigureProps {
   weakest: Ppfd;
   mean: Ppfd;
   strongest: Ppfd;
-  on_min: number;
-  lit_min: number;
+  times: LitTimes;
   /** What comes in by day besides. */
   daylight?: Daylight | null;
   /** The crop's band, of all light. */
@@ -26,13 +26,17 @@ interface DoseFigureProps {
 }
 
 /** Light received during the day (cumulative DLI) towards the crop's band, at the weakest, the mean and the strongest spot. */
-export function DoseFigure({ weakest, mean, strongest, on_min, lit_min, daylight = null, low, high }: DoseFigureProps) {
+export function DoseFigure({ weakest, mean, strongest, times, daylight = null, low, high }: DoseFigureProps) {
   const { theme } = useSettings();
   const colours = useColours(theme);
   const data = useMemo(() => {
     const steps = Array.from({ length: 49 }, (_, i) => i * 30);
     /** Minutes lit from midnight up to minute m. */
-    const litBy = (m: number) => Math.max(0, Math.min(m, on_min + lit_min) - on_min) + Math.max(0, Math.min(m, on_min + lit_min - 1440));
+    const litBy = (m: number) =>
+      blocksOf(times).reduce(
+        (sum, { on_min: on, lit_min: lit }) => sum + Math.max(0, Math.min(m, on + lit) - on) + Math.max(0, Math.min(m, on + lit - 1440)),
+        0,
+      );
     const line = (ppfd: number) => steps.map((m) => (ppfd * litBy(m) * MOL_SECONDS) / 60 + (daylight ? daylightBy(daylight, m) : 0));
     const plain = { pointRadius: 0, borderWidth: 2, tension: 0 };
     return {
@@ -54,7 +58,7 @@ export function DoseFigure({ weakest, mean, strongest, on_min, lit_min, daylight
         { ...plain, label: 'strongest', data: line(strongest), borderColor: colours.copper, borderDash: [8, 3] },
       ],
     };
-  }, [weakest, mean, strongest, on_min, lit_min, daylight, low, high, colours]);
+  }, [weakest, mean, strongest, times, daylight, low, high, colours]);
   const options = useMemo<ChartOptions<'line'>>(
     () => ({
       animation: false,

@@ -1,14 +1,13 @@
 'use client';
 import { useRef } from 'react';
-import type { Span } from '@/core/units/Span';
-import { lengthOf } from '@/core/units/Span';
+import { blocksOf, offAt, type LitTimes } from '@/core/units/LitTimes';
+import { lengthOf, overlapOf, type Span } from '@/core/units/Span';
 import { MINUTES_PER_DAY, showClock } from '@/core/units/clock';
 import { beginGesture, endGesture } from '@/store/site/siteStore';
 import { useWorkspace } from '../shell/WorkspaceContext';
 
 interface HoursStripProps {
-  on_min: number;
-  lit_min: number;
+  times: LitTimes;
   onChange(on_min: number, lit_min: number): void;
   /** The steps of the timer; the hand moves in them. */
   step_min?: number;
@@ -20,6 +19,11 @@ interface HoursStripProps {
 }
 
 const pc = (m: number) => `${(m / MINUTES_PER_DAY) * 100}%`;
+/** From going on to going off for the day. */
+const wholeOf = (times: LitTimes) => {
+  const span = (offAt(times) - times.on_min + MINUTES_PER_DAY) % MINUTES_PER_DAY;
+  return span === 0 && times.lit_min > 0 ? MINUTES_PER_DAY : span;
+};
 const clampLit = (m: number) => Math.min(MINUTES_PER_DAY, Math.max(0, m));
 
 /** A stretch as one or two pieces of a day that begins at midnight. */
@@ -27,18 +31,20 @@ const piecesOf = (from: number, long: number): readonly (readonly [number, numbe
   from + long <= MINUTES_PER_DAY ? [[from, long]] : [[from, MINUTES_PER_DAY - from], [0, from + long - MINUTES_PER_DAY]]; // prettier-ignore
 
 /** A lamp's day from midnight to midnight: drag either end, or the block itself, or use the arrow keys. */
-export function HoursStrip({ on_min, lit_min, onChange, step_min = 15, quiet, cheap, daylight, of }: HoursStripProps) {
+export function HoursStrip({ times, onChange, step_min = 15, quiet, cheap, daylight, of }: HoursStripProps) {
   const { sites } = useWorkspace();
   const strip = useRef<HTMLDivElement>(null);
-  const grip = useRef<{ x: number; on: number; lit: number; width: number } | null>(null);
-  const off_min = (on_min + lit_min) % MINUTES_PER_DAY;
+  /** Where a drag began; `whole` from going on to going off, a pause between included. */
+  const grip = useRef<{ x: number; on: number; lit: number; whole: number; width: number } | null>(null);
+  const { on_min, lit_min, pause } = times;
+  const off_min = offAt(times);
 
   /** Drags are told in whole steps from where they began. */
   const dragged = (what: 'on' | 'off' | 'both') => ({
     onPointerDown: (e: React.PointerEvent<HTMLElement>) => {
       if (e.button !== 0 || !strip.current) return;
       e.currentTarget.setPointerCapture(e.pointerId);
-      grip.current = { x: e.clientX, on: on_min, lit: lit_min, width: strip.current.getBoundingClientRect().width };
+      grip.current = { x: e.clientX, on: on_min, lit: lit_min, whole: wholeOf(times), width: strip.current.getBoundingClientRect().width };
       beginGesture(sites, 'change the hours');
     },
     onPointerMove: (e: React.PointerEvent<HTMLElement>) => {
@@ -46,8 +52,11 @@ export function HoursStrip({ on_min, lit_min, onChange, step_min = 15, quiet, ch
       if (!g || !e.currentTarget.hasPointerCapture(e.pointerId)) return;
       const by = Math.round((((e.clientX - g.x) / g.width) * MINUTES_PER_DAY) / step_min) * step_min;
       if (what === 'both') onChange(g.on + by, g.lit);
-      else if (what === 'on') onChange(g.on + Math.max(g.lit - MINUTES_PER_DAY, Math.min(g.lit, by)), clampLit(g.lit - by));
-      else onChange(g.on, clampLit(g.lit + by));
+      else {
+        const whole = clampLit(what === 'on' ? g.whole - by : g.whole + by);
+        const on = what === 'on' ? g.on + g.whole - whole : g.on;
+        onChange(on, pause ? whole - overlapOf((on + MINUTES_PER_DAY) % MINUTES_PER_DAY, whole, pause) : whole);
+      }
     },
     onLostPointerCapture: () => {
       if (!grip.current) return;
@@ -89,15 +98,17 @@ export function HoursStrip({ on_min, lit_min, onChange, step_min = 15, quiet, ch
           piecesOf(quiet.from_min, lengthOf(quiet)).map(([from, long]) => (
             <div key={`q${from}`} className="absolute inset-y-0 bg-slate/25" style={{ left: pc(from), width: pc(long) }} aria-hidden />
           ))}
-        {piecesOf(on_min, lit_min).map(([from, long], i) => (
-          <div
-            key={i}
-            className="absolute top-1 bottom-1 cursor-grab touch-none rounded-[3px] bg-[#e08a52]"
-            style={{ left: pc(from), width: pc(long) }}
-            {...dragged('both')}
-            aria-hidden
-          />
-        ))}
+        {blocksOf(times)
+          .flatMap((b) => piecesOf(b.on_min, b.lit_min))
+          .map(([from, long], i) => (
+            <div
+              key={i}
+              className="absolute top-1 bottom-1 cursor-grab touch-none rounded-[3px] bg-[#e08a52]"
+              style={{ left: pc(from), width: pc(long) }}
+              {...dragged('both')}
+              aria-hidden
+            />
+          ))}
         {daylight && (
           <div
             className="pointer-events-none absolute top-0 h-1.5 bg-[#c9b458]"

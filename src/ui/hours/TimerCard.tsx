@@ -9,6 +9,7 @@ import { setProgramme } from '@/core/site/stand/change';
 import { powerOf, servedBy, type StandTimer } from '@/core/plan/timer/servedBy';
 import { fareOn, solveTimer, type TimerRules } from '@/core/plan/timer/solveTimer';
 import { MINUTES_PER_DAY, showHours } from '@/core/units/clock';
+import { litBetween, offAt } from '@/core/units/LitTimes';
 import { showMoney } from '@/core/units/money';
 import { dimTimer } from '@/core/plan/timer/dimTimer';
 import { turnDimmers } from '@/core/site/ownLamps/turnDimmers';
@@ -25,7 +26,7 @@ import { ClockField } from './ClockField';
 import { DaylightFields } from './DaylightFields';
 import { DoseFigure } from './DoseFigure';
 import { HoursStrip } from './HoursStrip';
-import { litBetween, offAt } from './onAndOff';
+import { PauseFields } from './PauseFields';
 import { cureWords, inRangeWords, limitWords, saysWords, timerName, timesWords, turnTiersWords } from './timerWords';
 import { Term } from '../terms/Term';
 
@@ -42,10 +43,10 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
   const { sites } = useWorkspace();
   const { timerStep_min } = useSettings();
   const { quiet, cheap, bands, price_per_kWh, currency } = useSite((s) => s.site);
-  const { on_min, lit_min } = timer;
-  const off_min = offAt(on_min, lit_min);
+  const { on_min, lit_min, pause } = timer;
+  const off_min = offAt(timer);
   const daylight = daylightOf(timer.tiers[0]!.tier);
-  const day_min = Math.round(photoperiodOf({ on_min, lit_min, daylight }) * 60);
+  const day_min = Math.round(photoperiodOf({ on_min, lit_min, pause, daylight }) * 60);
   const [looked, setLooked] = useState<string | null>(null);
   const change = (on: number, lit: number) =>
     changeSite(sites, 'change the hours', setProgramme(timer.id, (on + MINUTES_PER_DAY) % MINUTES_PER_DAY, lit));
@@ -54,8 +55,8 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
     () => ({ step_min: timerStep_min, quiet, cheap, bands, price_per_kWh, power: powerOf(timer) }),
     [timerStep_min, quiet, cheap, bands, price_per_kWh, timer],
   );
-  const now = useMemo(() => fareOn(served, rules, on_min, lit_min), [served, rules, on_min, lit_min]);
-  const best = useMemo(() => solveTimer(served, rules, { on_min, lit_min }), [served, rules, on_min, lit_min]);
+  const now = useMemo(() => fareOn(served, rules, timer), [served, rules, timer]);
+  const best = useMemo(() => solveTimer(served, rules, timer), [served, rules, timer]);
   const dimmed = useMemo(() => dimTimer(timer, lights, rules), [timer, lights, rules]);
   const trays = timer.tiers.flatMap((t) => t.trays.map((tray) => ({ ...tray, number: t.number })));
   const trayOf = (id: string) => trays.find((y) => y.tray.id === id)!;
@@ -79,29 +80,20 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
       </div>
       <div className="grid grid-cols-1 gap-x-8 gap-y-4 lg:grid-cols-2">
         <div className="space-y-2">
-          <HoursStrip
-            on_min={on_min}
-            lit_min={lit_min}
-            onChange={change}
-            step_min={timerStep_min}
-            quiet={quiet}
-            cheap={cheap}
-            daylight={daylight}
-            of={name}
-          />
+          <HoursStrip times={timer} onChange={change} step_min={timerStep_min} quiet={quiet} cheap={cheap} daylight={daylight} of={name} />
           <div className="flex flex-wrap gap-4">
-            <ClockField label="on" value={on_min} onChange={(on) => change(on, litBetween(on, off_min, lit_min))} />
-            <ClockField label="off" value={off_min} onChange={(off) => change(on_min, litBetween(on_min, off, lit_min))} />
+            <ClockField label="on" value={on_min} onChange={(on) => change(on, litBetween(on, off_min, pause, lit_min))} />
+            <ClockField label="off" value={off_min} onChange={(off) => change(on_min, litBetween(on_min, off, pause, lit_min))} />
             {now.inQuiet_min > 0 && <p className="self-end pb-1.5 text-copper">{showHours(now.inQuiet_min)} of it in the quiet hours</p>}
           </div>
+          <PauseFields timer={timer} />
           <DaylightFields timer={timer} standId={standId} />
           {chosen && (
             <DoseFigure
               weakest={chosen.light.weakest}
               mean={chosen.light.mean}
               strongest={chosen.light.strongest}
-              on_min={on_min}
-              lit_min={lit_min}
+              times={timer}
               daylight={daylight}
               low={chosen.stage.dliMin}
               high={chosen.stage.dliMax}
@@ -159,8 +151,8 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
           {served.length > 0 && (
             <div className="space-y-2 rounded-md bg-sunk p-3" data-testid="best-times">
               <p>
-                Best for {served.length === 1 ? 'it' : 'all of them'}:{' '}
-                <strong className="font-semibold">{timesWords(best.on_min, best.lit_min)}</strong>, {showHours(best.lit_min)}
+                Best for {served.length === 1 ? 'it' : 'all of them'}: <strong className="font-semibold">{timesWords(best)}</strong>,{' '}
+                {showHours(best.lit_min)}
                 {same ? ', as it is set' : `, ${showMoney(best.costPerDay * DAYS_PER_MONTH, currency)} a month`}.
               </p>
               {best.limits.map((l) => (
@@ -183,18 +175,17 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
                   className="min-h-11"
                   onClick={() => {
                     change(best.on_min, best.lit_min);
-                    say(`${name}: ${timesWords(best.on_min, best.lit_min)}.`, { label: 'Undo', run: () => undo(sites) });
+                    say(`${name}: ${timesWords(best)}.`, { label: 'Undo', run: () => undo(sites) });
                   }}
                 >
-                  <AlarmClock size={17} aria-hidden /> Set {timesWords(best.on_min, best.lit_min)}
+                  <AlarmClock size={17} aria-hidden /> Set {timesWords(best)}
                 </Button>
               )}
               {dimmed && (
                 <div className="space-y-2 border-t border-line pt-2" data-testid="dimmed-times">
                   <p>
-                    With dimmers: {turnTiersWords(dimmed.tiers, alone)}, {timesWords(dimmed.answer.on_min, dimmed.answer.lit_min)} (
-                    {showHours(dimmed.answer.lit_min)}), {showMoney(dimmed.answer.costPerDay * DAYS_PER_MONTH, currency)} a month.{' '}
-                    {inRangeWords(dimmed.answer.fares)}
+                    With dimmers: {turnTiersWords(dimmed.tiers, alone)}, {timesWords(dimmed.answer)} ({showHours(dimmed.answer.lit_min)}),{' '}
+                    {showMoney(dimmed.answer.costPerDay * DAYS_PER_MONTH, currency)} a month. {inRangeWords(dimmed.answer.fares)}
                   </p>
                   <Button
                     kind={same ? 'main' : 'plain'}
@@ -206,7 +197,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
                       changeSite(sites, 'dim the lamps and set the hours', (s) =>
                         turnDimmers(settings)(setProgramme(timer.id, on, lit)(s)),
                       );
-                      say(`${name}: ${words}, ${timesWords(on, lit)}.`, { label: 'Undo', run: () => undo(sites) });
+                      say(`${name}: ${words}, ${timesWords(dimmed.answer)}.`, { label: 'Undo', run: () => undo(sites) });
                       focusHeadingIfLost();
                     }}
                   >

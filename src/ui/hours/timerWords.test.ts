@@ -3,7 +3,7 @@ import { benchStandOf } from '@/core/answer/stand/benchStand';
 import { powerOf, timersOf } from '@/core/plan/timer/servedBy';
 import type { Fares } from '@/core/plan/timer/solveTimer';
 import { demoSite } from '@/store/site/demoSite';
-import { litBetween, offAt } from './onAndOff';
+import type { Span } from '@/core/units/Span';
 import { cureWords, inRangeWords, limitWords, timerName, timesWords, turnTiersWords } from './timerWords';
 
 const site = demoSite('en-GB');
@@ -37,10 +37,10 @@ test('tiers on one timer are one timer, named by their numbers, with the watts o
   expect(powerOf(timers[3]!)).toBe(watts);
 });
 
-test('times past midnight, never and always', () => {
-  expect([timesWords(1320, 240), timesWords(0, 0), timesWords(300, 1440)]).toEqual(['22:00 to 02:00', 'never on', 'day and night']);
-  expect([litBetween(1320, 120, 240), litBetween(360, 360, 900), litBetween(360, 360, 100)]).toEqual([240, 1440, 0]);
-  expect(offAt(1320, 240)).toBe(120);
+test('times past midnight, never and always, and with a pause', () => {
+  const at = (on_min: number, lit_min: number, pause: Span | null = null) => timesWords({ on_min, lit_min, pause });
+  expect(at(360, 600, { from_min: 720, to_min: 900 })).toBe('06:00 to 12:00 and 15:00 to 19:00');
+  expect([at(1320, 240), at(0, 0), at(300, 1440)]).toEqual(['22:00 to 02:00', 'never on', 'day and night']);
 });
 
 test('a cure is a timer of its own where that would do, else more or less light; an uneven tray needs another lamp', () => {

@@ -2,10 +2,10 @@ import type { DimmedTimer } from '@/core/plan/timer/dimTimer';
 import type { BenchTray } from '@/core/answer/stand/benchStand';
 import type { Fares, Limit } from '@/core/plan/timer/solveTimer';
 import type { StandTimer } from '@/core/plan/timer/servedBy';
-import { showClock, showHours } from '@/core/units/clock';
+import { MINUTES_PER_DAY, showClock, showHours } from '@/core/units/clock';
+import { blocksOf, type LitTimes } from '@/core/units/LitTimes';
 import { trayName } from '../bench/benchWords';
 import { percent } from '../verdict/words';
-import { offAt } from './onAndOff';
 
 const hours = (h: number) => showHours(Math.round(h * 60));
 
@@ -16,8 +16,13 @@ export function timerName({ tiers }: StandTimer, alone: boolean): string {
   return `Timer of ${numbers.length === 1 ? 'tier' : 'tiers'} ${numbers.join(', ').replace(/, (\d+)$/, ' and $1')}`;
 }
 
-export const timesWords = (on_min: number, lit_min: number): string =>
-  lit_min === 0 ? 'never on' : lit_min >= 1440 ? 'day and night' : `${showClock(on_min)} to ${showClock(offAt(on_min, lit_min))}`;
+export function timesWords(times: LitTimes): string {
+  if (times.lit_min === 0) return 'never on';
+  if (times.lit_min >= MINUTES_PER_DAY) return 'day and night';
+  return blocksOf(times)
+    .map((b) => `${showClock(b.on_min)} to ${showClock(b.on_min + b.lit_min)}`)
+    .join(' and ');
+}
 
 const SAYS: Readonly<Record<Fares['says'], string>> = {
   suits: 'in range',

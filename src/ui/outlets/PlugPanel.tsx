@@ -55,14 +55,15 @@ export function PlugPanel({ stand }: { stand: BenchStand }) {
     };
   }, [plug]);
 
+  const { pause } = timer;
   const later = (chart?.standId === stand.stand.id ? chart.visits : []).flatMap((v) =>
-    v.hours.filter((h) => h.programmeId === timer.id).map((h) => ({ from: v.day, on_min: h.on_min, lit_min: h.lit_min })),
+    v.hours.filter((h) => h.programmeId === timer.id).map((h) => ({ from: v.day, on_min: h.on_min, lit_min: h.lit_min, pause })),
   );
   const tell = (order: PlugOrderFile) =>
     plug?.tell(order).then(setState, (e: unknown) => setFailed(e instanceof Error ? e.message : String(e)));
   const program = () =>
     tell({
-      schedule: [{ from: today, on_min: timer.on_min, lit_min: timer.lit_min }, ...later.filter((l) => l.from > today)]
+      schedule: [{ from: today, on_min: timer.on_min, lit_min: timer.lit_min, pause }, ...later.filter((l) => l.from > today)]
         .slice(0, 400)
         .map((e) => ({ ...e, from: isoOf(e.from) })),
     });
@@ -110,7 +111,7 @@ export function PlugPanel({ stand }: { stand: BenchStand }) {
               </p>
               <p className="text-sm text-night-soft" data-testid="plug-state">
                 {dayWords(state.day)} · {!state.powered ? 'no power' : state.on ? 'lamps on' : 'lamps off'}
-                {state.entry ? ` · ${timesWords(state.entry.on_min, state.entry.lit_min)}` : ' · no hours yet'}
+                {state.entry ? ` · ${timesWords(state.entry)}` : ' · no hours yet'}
               </p>
             </div>
           </div>
@@ -139,7 +140,7 @@ export function PlugPanel({ stand }: { stand: BenchStand }) {
             <ul className="text-sm" aria-label="Its programme">
               {state.schedule.map((e) => (
                 <li key={e.from} className={clsx(e.from === state.entry?.from && 'font-semibold')}>
-                  from {dayWords(e.from)}: {timesWords(e.on_min, e.lit_min)}
+                  from {dayWords(e.from)}: {timesWords(e)}
                 </li>
               ))}
             </ul>

@@ -1,4 +1,5 @@
 'use client';
+import { timesWords } from '../hours/timerWords';
 import { useMemo } from 'react';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { cautionsFor } from '@/core/answer/caution/cautionsFor';
@@ -6,7 +7,7 @@ import { lampBandOf } from '@/core/judge/dose/lightBand';
 import { cautionLibrary, generalNote } from '@/core/things/caution/cautionLibrary';
 import { distanceOf } from '@/core/site/reading/Reading';
 import type { SetUp } from '@/core/answer/stand/setUp';
-import { showClock, showHours } from '@/core/units/clock';
+import { showHours } from '@/core/units/clock';
 import { showLength, showLengthNumber } from '@/core/units/length';
 import { useDimmedSolution, useSuitingDistances } from '../answer/useSolution';
 import { failsWords, limitWords, onTheTape, suitsWords, toldLimits, turnFirstWords } from '../answer/words';
@@ -74,7 +75,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
             <td>{both(distance)}</td>
             <td>hours</td>
             <td>
-              {showHours(programme.lit_min)}, {showClock(programme.on_min)}–{showClock(programme.on_min + programme.lit_min)}
+              {showHours(programme.lit_min)}, {timesWords(programme)}
             </td>
           </tr>
           <tr>

@@ -8,7 +8,8 @@ import { asOf } from '@/core/answer/stand/asOf';
 import { benchStandOf } from '@/core/answer/stand/benchStand';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { Site } from '@/core/site/stand/Site';
-import { showClock, showHours } from '@/core/units/clock';
+import { timesWords } from '../hours/timerWords';
+import { showHours } from '@/core/units/clock';
 import { mergeSite } from '@/store/files/mergeSite';
 import { readLink } from '@/store/files/showLink';
 import { changeSite, undo } from '@/store/site/siteStore';
@@ -132,7 +133,7 @@ function Shown({ site }: { site: Site }) {
                       </span>
                     </th>
                     <td className="pr-3">
-                      {showHours(t.programme.lit_min)} from {showClock(t.programme.on_min)}
+                      {showHours(t.programme.lit_min)}, {timesWords(t.programme)}
                     </td>
                     <td className="pr-3 tabular-nums">
                       {judged ? `${doseNumber(judged.verdict.received.weakest)} to ${doseNumber(judged.verdict.received.strongest)}` : '…'}

@@ -90,7 +90,7 @@ function leftFor({ stage, limits, daylight, clearance }: Asked): { stage: Stage;
 /** The lamps' hours around the middle of the daylight. */
 const dayWith = (hours: Hours, daylight: Daylight | null): LightDay => {
   const lit_min = hours * 60;
-  return { on_min: daylight ? (daylight.from_min + daylight.to_min - lit_min) / 2 : 0, lit_min, daylight };
+  return { on_min: daylight ? (daylight.from_min + daylight.to_min - lit_min) / 2 : 0, lit_min, pause: null, daylight };
 };
 
 /** Timers move in quarters of an hour. */

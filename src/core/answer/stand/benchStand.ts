@@ -117,7 +117,8 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
       leaves: leavesOf(tray, widthAtHeight(crop, plantHeight)),
     };
   });
-  const day = { on_min: programme.on_min, lit_min: programme.lit_min, daylight: daylightOf(tier) };
+  const { on_min, lit_min, pause } = programme;
+  const day = { on_min, lit_min, pause, daylight: daylightOf(tier) };
   return { tier, known, room: known.room, programme, hours: programme.lit_min / 60, day, lamps, trays, ...place };
 };
 

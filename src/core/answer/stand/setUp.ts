@@ -69,7 +69,7 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
     crop,
     stage,
     limits: limitsOfBatch(batch, crop, stage),
-    day: { on_min: programme.on_min, lit_min: programme.lit_min, daylight: daylightOf(tier) },
+    day: { on_min: programme.on_min, lit_min: programme.lit_min, pause: programme.pause, daylight: daylightOf(tier) },
     lamp,
     lamps,
     hours: programme.lit_min / 60,

@@ -18,7 +18,19 @@ export interface ChartRow {
   readonly setting: number | '';
 }
 
-export const CHART_COLUMNS = ['day', 'stand', 'tier', 'what', 'thing', 'steps', 'face_m', 'risers', 'on_min', 'lit_min', 'setting'] as const;
+export const CHART_COLUMNS = [
+  'day',
+  'stand',
+  'tier',
+  'what',
+  'thing',
+  'steps',
+  'face_m',
+  'risers',
+  'on_min',
+  'lit_min',
+  'setting',
+] as const;
 
 const EMPTY = { tier: '', steps: '', face_m: '', risers: '', on_min: '', lit_min: '', setting: '' } as const;
 

@@ -92,6 +92,13 @@ test('at equal light the more efficient lamp never costs more energy, and a dear
 
 test('a day costs the same counted minute by minute, and weekends come in with two days of seven', () => {
   const cheap = { from_min: 1380, to_min: 330, price_per_kWh: 0.1 };
+  const pause = { from_min: 720, to_min: 840 };
+  const paused = { on_min: 300, lit_min: 600, pause };
+  const either = { price_per_kWh: 0.3, cheap };
+  // Half an hour of it is cheap, with a pause as without.
+  expect(costADay(either, 120, paused)).toBeCloseTo(costADay(either, 120, { ...paused, pause: null }), 12);
+  const noons = { price_per_kWh: 0.3, cheap: null, bands: [{ from_min: 720, to_min: 840, price_per_kWh: 9, days: 'all' as const }] };
+  expect(costADay(noons, 120, paused)).toBeCloseTo(0.12 * 10 * 0.3, 9);
   for (const [on, lit] of [
     [0, 1440],
     [360, 960],
@@ -100,17 +107,18 @@ test('a day costs the same counted minute by minute, and weekends come in with t
     [100, 240],
   ] as const) {
     const plain = { price_per_kWh: 0.3, cheap };
-    expect(costADay(plain, 120, on, lit)).toBeCloseTo(costOfWeek(pricesOf(plain), 120, on, lit) / 7, 9);
+    const times = { on_min: on, lit_min: lit, pause: null };
+    expect(costADay(plain, 120, times)).toBeCloseTo(costOfWeek(pricesOf(plain), 120, on, lit) / 7, 9);
     const free = { ...plain, bands: [{ from_min: 0, to_min: 0, price_per_kWh: 0, days: 'weekend' as const }] };
     const whole = { ...plain, bands: [{ from_min: 0, to_min: 0, price_per_kWh: 0.5, days: 'all' as const }] };
-    expect(costADay(whole, 120, on, lit)).toBeCloseTo((0.5 * 0.12 * lit) / 60, 9);
+    expect(costADay(whole, 120, times)).toBeCloseTo((0.5 * 0.12 * lit) / 60, 9);
     // A run that does not cross midnight is free on two days of seven.
-    if (on + lit <= 1440) expect(costADay(free, 120, on, lit)).toBeCloseTo((5 / 7) * costADay(plain, 120, on, lit), 9);
+    if (on + lit <= 1440) expect(costADay(free, 120, times)).toBeCloseTo((5 / 7) * costADay(plain, 120, times), 9);
   }
 });
 
 test('42 W for 16 h at 0.30 cost 20 cents a day and 6.14 a month', () => {
-  const day = costADay({ price_per_kWh: 0.3, cheap: null }, 42, 360, 960);
+  const day = costADay({ price_per_kWh: 0.3, cheap: null }, 42, { on_min: 360, lit_min: 960, pause: null });
   expect(day).toBeWithin(0.2016, { relative: 1e-9 });
   expect(day * DAYS_PER_MONTH).toBeWithin(6.136, { relative: 1e-3 });
 });

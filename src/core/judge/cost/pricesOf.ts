@@ -1,7 +1,8 @@
 import type { PricePeriod } from '../../units/PricePeriod';
 import type { Watts } from '../../units/quantities';
 import { costOfWeek } from './tariff';
-import { overlapOf, type Span } from '../../units/Span';
+import { blocksOf, litWithin, type LitTimes } from '../../units/LitTimes';
+import type { Span } from '../../units/Span';
 
 /** Days in a mean month. */
 export const DAYS_PER_MONTH = 365.2425 / 12; // Gregorian mean year; exact
@@ -25,12 +26,11 @@ export function pricesOf({ cheap, price_per_kWh, bands = [] }: Tariff): PricePer
 /**
  * What a run every day costs a day: the mean over a week, since weekends may have prices of their own.
  *
- * @param lit_min  0 … 1440
  */
-export function costADay(tariff: Tariff, power: Watts, on_min: number, lit_min: number): number {
+export function costADay(tariff: Tariff, power: Watts, times: LitTimes): number {
   const { cheap, price_per_kWh, bands = [] } = tariff;
-  if (bands.length > 0) return costOfWeek(pricesOf(tariff), power, on_min, lit_min) / 7;
+  if (bands.length > 0) return blocksOf(times).reduce((sum, b) => sum + costOfWeek(pricesOf(tariff), power, b.on_min, b.lit_min), 0) / 7;
   // Every day is the same: no need to go through its minutes.
-  const less_min = cheap ? overlapOf(on_min, lit_min, cheap) : 0;
-  return ((lit_min - less_min) * price_per_kWh + less_min * (cheap?.price_per_kWh ?? 0)) * (power / 60_000);
+  const less_min = cheap ? litWithin(times, cheap) : 0;
+  return ((times.lit_min - less_min) * price_per_kWh + less_min * (cheap?.price_per_kWh ?? 0)) * (power / 60_000);
 }

@@ -1,13 +1,11 @@
 import type { Dli, Hours, Ppfd } from '../../units/quantities';
-import { overlapOf } from '../../units/Span';
+import { blocksOf, litWithin, longestDark, type Block, type LitTimes } from '../../units/LitTimes';
 import type { Daylight } from '../../site/stand/Daylight';
+import { MINUTES_PER_DAY } from '../../units/clock';
 import { MOL_SECONDS } from './dli';
 
 /** The light of one day where plants stand: the lamps' hours, and the daylight that comes in. */
-export interface LightDay {
-  readonly on_min: number;
-  /** 0 … 1440, past midnight if need be. */
-  readonly lit_min: number;
+export interface LightDay extends LitTimes {
   readonly daylight: Daylight | null;
 }
 
@@ -28,10 +26,16 @@ const comesIn = (daylight: Daylight | null): daylight is Daylight => daylight !=
 /** What daylight adds to the dose. */
 export const daylightDose = ({ daylight }: Pick<LightDay, 'daylight'>): Dli => (comesIn(daylight) ? daylight.dli : 0);
 
-/** How long it is light in a day: while lamps burn or daylight comes in, what they share counted once. */
-export function photoperiodOf({ on_min, lit_min, daylight }: LightDay): Hours {
+/**
+ * How long it is light in a day: while lamps burn or daylight comes in, what they share counted once. Where the lamps pause, all that
+ * is not the longest night: plants that go by the length of the day measure the night, and light that breaks it makes a long day of
+ * it (Borthwick and Hendricks 1952, night breaks).
+ */
+export function photoperiodOf(day: LightDay): Hours {
+  const { lit_min, pause, daylight } = day;
+  if (pause && blocksOf(day).length > 1) return (MINUTES_PER_DAY - longestDark(day, comesIn(daylight) ? daylight : null)) / 60;
   if (!comesIn(daylight)) return lit_min / 60;
-  return (lit_min + daylight.to_min - daylight.from_min - overlapOf(on_min, lit_min, daylight)) / 60;
+  return (lit_min + daylight.to_min - daylight.from_min - litWithin(day, daylight)) / 60;
 }
 
 /**
@@ -46,7 +50,9 @@ export function peakOf({ dli, from_min, to_min, course }: Daylight): Ppfd {
 }
 
 /** The strongest daylight while lamps burn: of noon where they burn then, else of the minute of their hours that is nearest to it. */
-export function daylightBesideLamps({ on_min, lit_min, daylight }: LightDay): Ppfd {
+export const daylightBesideLamps = (day: LightDay): Ppfd => Math.max(...blocksOf(day).map((block) => daylightBeside(block, day.daylight)));
+
+function daylightBeside({ on_min, lit_min }: Block, daylight: Daylight | null): Ppfd {
   if (!comesIn(daylight) || lit_min <= 0) return 0;
   const { from_min, to_min, course } = daylight;
   if (course) return strongestWithin(course.clear, on_min, lit_min);

@@ -32,7 +32,7 @@ const question = (weakest: number, mean: number, strongest: number, hours = 10, 
   share: () => 1,
   stage,
   limits: limitsOfStage(stage),
-  day: { on_min: 360, lit_min: hours * 60, daylight: null },
+  day: { on_min: 360, lit_min: hours * 60, pause: null, daylight: null },
   doubts: [],
   ...change,
 });
@@ -92,23 +92,39 @@ const daylight: Daylight = { dli: 6, from_min: 480, to_min: 960 };
 
 test('lamp and daylight together make the dose, the photoperiod and the strength', () => {
   // 6 mol by day in 8 h: at noon 6 · π / (2 · 8 · 0.0036) = 327 µmol.
-  const night = judge(question(100, 120, 150, 8, { day: { on_min: 960, lit_min: 480, daylight } }));
+  const night = judge(question(100, 120, 150, 8, { day: { on_min: 960, lit_min: 480, pause: null, daylight } }));
   expect(night.received.mean).toBeWithin(6 + 120 * 8 * 0.0036, { relative: 1e-9 });
   expect(night.received.photoperiod).toBe(16);
   expect(night.received.strongestPpfd).toBeWithin(327.2, { relative: 0.001 });
-  const along = judge(question(100, 120, 150, 8, { day: { on_min: 480, lit_min: 480, daylight } }));
+  const along = judge(question(100, 120, 150, 8, { day: { on_min: 480, lit_min: 480, pause: null, daylight } }));
   expect(along.received.photoperiod).toBe(8);
   expect(along.received.strongestPpfd).toBeWithin(327.2 + 150, { relative: 0.001 });
 });
 
 test('enough daylight with the lamps off is not "no light"', () => {
   const off = (dli: number) =>
-    judge(question(0, 0, 0, 0, { day: { on_min: 0, lit_min: 0, daylight: { dli, from_min: 360, to_min: 1080 } } }));
+    judge(question(0, 0, 0, 0, { day: { on_min: 0, lit_min: 0, pause: null, daylight: { dli, from_min: 360, to_min: 1080 } } }));
   expect(off(13).says).toBe('in-range');
   expect(off(13).shareInBand).toBe(1);
   expect(off(4).says).toBe('all-dim');
   // Skies differ: what is stated for a month is not certain for a day.
   expect(off(13).certainty).not.toBe('sure');
+});
+
+test('a pause makes two days of one: plants count the longest night, lamps beside the sun only while they burn', () => {
+  const pause = { from_min: 600, to_min: 960 };
+  const lamps = { on_min: 360, lit_min: 480, pause, daylight: null }; // 06:00–10:00 and 16:00–20:00
+  const { received } = judge(question(100, 100, 100, 0, { day: lamps }));
+  expect([received.photoperiod, received.mean]).toEqual([14, expect.closeTo(100 * 8 * 0.0036, 9)]);
+  const sun = { dli: 5, from_min: 540, to_min: 900 };
+  const beside = judge(question(100, 100, 100, 0, { day: { ...lamps, daylight: sun } })).received;
+  const peak = (5 * Math.PI) / (2 * 6 * 0.0036);
+  // At ten o'clock lamps go off while the sun rises still: an hour of its six has gone. At noon it stands alone.
+  expect(beside.strongestPpfd).toBeCloseTo(Math.max(peak, 100 + peak * Math.sin(Math.PI / 6)), 6);
+  expect(beside.photoperiod).toBe(14);
+  // A break of the night: eight hours of light, and a day of fifteen for a plant that must not have more than fourteen.
+  const broken = { on_min: 480, lit_min: 480, pause: { from_min: 900, to_min: 1380 }, daylight: null };
+  expect(judge(question(100, 100, 100, 0, { day: broken })).received.photoperiod).toBe(16);
 });
 
 test('minute by minute: photoperiod and strength are what a clock and a meter would find', () => {
@@ -120,7 +136,7 @@ test('minute by minute: photoperiod and strength are what a clock and a meter wo
       fc.integer({ min: 0, max: 700 }),
       fc.integer({ min: 5, max: 700 }),
       (on, lit, from, long) => {
-        const day = { on_min: on, lit_min: lit, daylight: { dli: 5, from_min: from, to_min: from + long } };
+        const day = { on_min: on, lit_min: lit, pause: null, daylight: { dli: 5, from_min: from, to_min: from + long } };
         let light = 0, strongest = 0; // prettier-ignore
         const peak = (5 * Math.PI) / (2 * (long / 60) * 0.0036);
         for (let m = 0; m < 1440; m++) {
@@ -176,7 +192,7 @@ test('a breach has a depth, and deeper is worse', () => {
 
 test('the loss is nothing at the best dose, grows with what is lacking and with what is too much, and a breach outweighs all', () => {
   const limits = limitsOfStage(stage);
-  const day = { on_min: 0, lit_min: 600, daylight: null };
+  const day = { on_min: 0, lit_min: 600, pause: null, daylight: null };
   const loss = (...values: number[]) => lossOf(spreadOf(values), stage, limits, day);
   const target = 15 / (10 * 0.0036);
   expect(loss(target, target)).toBeWithin(0, { absolute: 1e-12 });
@@ -190,7 +206,7 @@ test('loss, word and share agree: nothing is wrong exactly when all of it is in 
     fc.property(fc.constantFrom(...cropLibrary), evenly(10, 700), evenly(1, 2), evenly(4, 24), (crop, low, times, hours) => {
       const s = crop.stages[0]!;
       const limits = limitsOfStage(s);
-      const day = { on_min: 0, lit_min: Math.round(hours * 60), daylight: null };
+      const day = { on_min: 0, lit_min: Math.round(hours * 60), pause: null, daylight: null };
       const spread = spreadOf([low, low * Math.sqrt(times), low * times]);
       const verdict = judge(
         question(spread.weakest, spread.mean, spread.strongest, 0, {

@@ -8,7 +8,7 @@ import { BREACH, lossOf, offTargetOf, shareInBand, wrongIn } from './loss';
 // A made-up stage: in 10 h, 278–556 µmol are 10–20 mol; no leaf more than 900.
 const stage: Stage = { stage: 'seedling', label: null, fromDay: 0, dliMin: 10, dliTarget: 15, dliMax: 20, ppfdMax: 900, hoursMin: 8, hoursMax: 16, basis: 'consensus' }; // prettier-ignore
 const limits = limitsOfStage(stage);
-const day = (hours: number, daylight: Daylight | null = null) => ({ on_min: 360, lit_min: hours * 60, daylight });
+const day = (hours: number, daylight: Daylight | null = null) => ({ on_min: 360, lit_min: hours * 60, pause: null, daylight });
 /** PPFD of a dose in so many hours. */
 const ppfd = (mol: number, hours = 10) => (mol * 1e6) / (hours * 3600);
 const even = (mol: number, hours = 10) => lossOf(evenSpread(ppfd(mol, hours)), stage, limits, day(hours));

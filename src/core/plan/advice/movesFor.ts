@@ -1,3 +1,5 @@
+import { mostLit } from '../../units/LitTimes';
+import { lengthOf } from '../../units/Span';
 import { dimmingsOf } from '../../site/ownLamps/dimmings';
 import { sparesOf } from '../../site/ownLamps/hangingOf';
 import { lampLibrary } from '../../things/lamp/lampLibrary';
@@ -60,7 +62,7 @@ export function liftsOf(t: Pick<BenchTier, 'tier'>, least: Metres = 0.01): Metre
 export function hoursOf(programme: Programme, stand: BenchStand, site: Pick<Site, 'quiet'>): Extract<Move, { do: 'hours' }>[] {
   const trays = stand.tiers.filter((t) => t.programme.id === programme.id).flatMap((t) => t.trays);
   if (trays.length === 0) return [];
-  const free = site.quiet ? MINUTES_PER_DAY - wrap(site.quiet.to_min - site.quiet.from_min) : MINUTES_PER_DAY;
+  const free = mostLit(programme.pause) - (site.quiet ? wrap(site.quiet.to_min - site.quiet.from_min) : 0);
   const most = Math.min(Math.min(...trays.map((y) => y.limits.longestDay)) * 60, free);
   const least = Math.min(most, Math.min(...trays.map((y) => y.stage.hoursMin)) * 60);
   const moves: Extract<Move, { do: 'hours' }>[] = [];
@@ -79,8 +81,9 @@ function onFor(p: Programme, lit: number, quiet: Site['quiet']): number {
   // Minutes from the end of the quiet to its next beginning are free.
   const free = wrap(quiet.from_min - quiet.to_min);
   const into = wrap(on - quiet.to_min);
-  if (into + lit <= free) return on;
-  return into < free ? wrap(quiet.from_min - lit) : quiet.to_min;
+  const whole = lit + (p.pause ? lengthOf(p.pause) : 0);
+  if (into + whole <= free) return on;
+  return into < free ? wrap(quiet.from_min - whole) : quiet.to_min;
 }
 
 /** Settings to which all lamps of a tier can be dimmed together; none where one of them has no dimmer. */

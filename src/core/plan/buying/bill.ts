@@ -1,7 +1,8 @@
+import type { LitTimes } from '../../units/LitTimes';
 import { lampOf, lookUpTier, type BenchTier } from '../../answer/stand/benchStand';
 import { costADay, DAYS_PER_MONTH, type Tariff } from '../../judge/cost/pricesOf';
 import { shelfStands } from '../../site/stand/shelfStands';
-import type { Programme, Site, Stand } from '../../site/stand/Site';
+import type { Site, Stand } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import type { Hours, Watts } from '../../units/quantities';
 
@@ -22,9 +23,9 @@ export interface BillLine {
 }
 
 /** What a run every day draws and costs a day. */
-export function runOf(tariff: Tariff, power: Watts, programme: Pick<Programme, 'on_min' | 'lit_min'> | null) {
-  const { on_min, lit_min } = programme ?? { on_min: 0, lit_min: 1440 };
-  return { hours: lit_min / 60, kWh: (power * lit_min) / 60_000, cost: costADay(tariff, power, on_min, lit_min) };
+export function runOf(tariff: Tariff, power: Watts, programme: LitTimes | null) {
+  const times = programme ?? { on_min: 0, lit_min: 1440, pause: null };
+  return { hours: times.lit_min / 60, kWh: (power * times.lit_min) / 60_000, cost: costADay(tariff, power, times) };
 }
 
 /** What the lamps of a tier draw as they are set: as measured where that is known, and as far as they are dimmed. */
@@ -74,7 +75,7 @@ export function billOfStand(site: Site, stand: Stand, tables: Tables): BillLine[
 
 /** What the lamps of some tiers cost a month at the household's prices, as their timers stand. */
 export const lampsAMonth = (tariff: Tariff, tiers: readonly Pick<BenchTier, 'lamps' | 'programme'>[]): number =>
-  DAYS_PER_MONTH * tiers.reduce((sum, t) => sum + costADay(tariff, drawOf(t), t.programme.on_min, t.programme.lit_min), 0);
+  DAYS_PER_MONTH * tiers.reduce((sum, t) => sum + costADay(tariff, drawOf(t), t.programme), 0);
 
 export const totalOf = (lines: readonly BillLine[]) =>
   lines.reduce((sum, l) => ({ power: sum.power + l.power, kWh: sum.kWh + l.kWh, cost: sum.cost + l.cost }), { power: 0, kWh: 0, cost: 0 });

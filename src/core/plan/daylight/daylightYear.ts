@@ -1,3 +1,4 @@
+import type { LitTimes } from '../../units/LitTimes';
 import { sillFrom, type SillAsked } from '../../answer/daylight/sillsOf';
 import { yearOf, type Year } from '../../answer/daylight/yearOf';
 import type { Climate } from '../../sky/outdoors/climates';
@@ -19,7 +20,7 @@ export interface DaylightQuestion {
     readonly of: readonly number[];
     readonly served: readonly Omit<Served, 'daylight'>[];
     readonly rules: TimerRules;
-    readonly now: { readonly on_min: number; readonly lit_min: number };
+    readonly now: LitTimes;
   } | null;
 }
 

@@ -18,7 +18,7 @@ const year = yearOf({ year: 2027, place, climate: readyClimate('cloudy-coast'), 
 const fern = tables.crop('fern')!.stages.find((s) => s.stage === 'growing-on')!; // 2–7 mol in 12–14 h
 const evenly = (ppfd: number) => spreadOf([ppfd, ppfd]);
 const rules = { step_min: 15, quiet: { from_min: 22 * 60, to_min: 6 * 60 }, cheap: null, price_per_kWh: 0.3, power: 10 };
-const asked = { place, timeZone: 'UTC', rules, now: { on_min: 8 * 60, lit_min: 10 * 60 } };
+const asked = { place, timeZone: 'UTC', rules, now: { on_min: 8 * 60, lit_min: 10 * 60, pause: null } };
 const served = [{ trayId: 'fern', stage: fern, limits: limitsOfStage(fern), light: evenly(60) }];
 
 const topUps = topUpOf(year, year.places, { ...asked, served });

@@ -1,3 +1,4 @@
+import type { LitTimes } from '../../units/LitTimes';
 import type { Year, YearAtPlace } from '../../answer/daylight/yearOf';
 import type { Place } from '../../sky/outdoors/outdoorsAt';
 import { minutesAhead } from '../../units/clockChanges';
@@ -7,11 +8,9 @@ import { bestTimes, fareOn, type Fares, type Served, type TimerRules } from '../
 import { halvesOf, meanDay } from './yearHalves';
 
 /** What a timer has to do in a part of the year. */
-export interface TopUp {
+export interface TopUp extends LitTimes {
   readonly from: Day;
   readonly to: Day;
-  readonly on_min: number;
-  readonly lit_min: number;
   /** Of daylight alone. */
   readonly daylight: Dli;
   /** How each tray does with both; sun and lamp together make its photoperiod. */
@@ -27,11 +26,11 @@ interface TopUpAsked {
   /** Trays under the timer's lamps, with the light that these give. */
   readonly served: readonly Omit<Served, 'daylight'>[];
   readonly rules: TimerRules;
-  readonly now: { readonly on_min: number; readonly lit_min: number };
+  readonly now: LitTimes;
 }
 
 /**
- * The lamp hours that daylight leaves to be given, by half months, and when in the day: by the same judgement as a timer's. Times stay as
+ * The lamp hours that daylight leaves to be given, by half months, and when in the day: by the same judgement as a timer's. LitTimes stay as
  * long as they do about as well as the best would, so that the timer is set anew as seldom as may be; where daylight alone is enough
  * for every tray the lamps stay off.
  *
@@ -43,8 +42,8 @@ export function topUpOf(year: Year, places: readonly YearAtPlace[], { place, tim
   const halves = halvesOf(year).map((half) => {
     const daylight = meanDay(year, places, half, place, ahead);
     const all = served.map((s): Served => ({ ...s, daylight, wish: null }));
-    const on = (times: Times) => fareOn(all, rules, times.on_min, times.lit_min).fares;
-    const off: Times = { on_min: now.on_min, lit_min: 0 };
+    const on = (times: LitTimes) => fareOn(all, rules, times).fares;
+    const off: LitTimes = { ...now, lit_min: 0 };
     const enough = on(off).every((f, i) => f.weakest >= all[i]!.stage.dliMin && f.photoperiod >= all[i]!.stage.hoursMin);
     const best = enough ? off : bestTimes(all, rules, now, false);
     return { ...half, daylight: daylight?.dli ?? 0, on, best, fares: on(best) };
@@ -64,12 +63,10 @@ export function topUpOf(year: Year, places: readonly YearAtPlace[], { place, tim
   return topUps;
 }
 
-type Times = TopUpAsked['now'];
-
 /** As many trays do well, none gets much less or more than it would, and no lamp burns where daylight is enough. */
 function isAboutAsGood(
-  times: Times,
-  { best, fares, on }: { best: Times; fares: readonly Fares[]; on(times: Times): readonly Fares[] },
+  times: LitTimes,
+  { best, fares, on }: { best: LitTimes; fares: readonly Fares[]; on(times: LitTimes): readonly Fares[] },
   served: readonly Pick<Served, 'limits'>[],
 ): boolean {
   if (best.lit_min === 0) return times.lit_min === 0;
@@ -84,11 +81,11 @@ function isAboutAsGood(
 }
 
 /** The days of a year on which a timer is to be set anew. */
-export function settingsOf(topUps: readonly TopUp[]): { readonly day: Day; readonly on_min: number; readonly lit_min: number }[] {
+export function settingsOf(topUps: readonly TopUp[]): (LitTimes & { readonly day: Day })[] {
   return topUps.flatMap((t, i) => {
     const before = topUps.at(i - 1);
     const isSame = before && before.lit_min === t.lit_min && (t.lit_min === 0 || before.on_min === t.on_min);
-    return isSame ? [] : [{ day: t.from, on_min: t.on_min, lit_min: t.lit_min }];
+    return isSame ? [] : [{ day: t.from, on_min: t.on_min, lit_min: t.lit_min, pause: t.pause }];
   });
 }
 

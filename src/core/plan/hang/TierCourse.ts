@@ -7,6 +7,7 @@ import { scaled, type LightSpread } from '../../judge/dose/LightSpread';
 import { ageingOf } from '../../site/ownLamps/ageingOf';
 import { dimmingsOf, type Dimming } from '../../site/ownLamps/dimmings';
 import { growthOf } from '../../site/growth/growthOf';
+import type { LitTimes } from '../../units/LitTimes';
 import { FULL } from '../../things/lamp/dimming';
 import { fadedTo } from '../../things/lamp/fading';
 import type { Recall } from '../../light/scene/Recall';
@@ -32,12 +33,6 @@ export interface LampSetting {
 export interface TierSetting {
   readonly lamps: LampSetting;
   readonly risers: Readonly<Record<string, number>>;
-}
-
-/** When the lamps of a tier burn. */
-export interface LitTimes {
-  readonly on_min: number;
-  readonly lit_min: number;
 }
 
 /** What a tray asks for on a day. */
@@ -134,8 +129,8 @@ export class TierCourse {
   }
 
   /** The lamps' hours and the daylight of the tier. */
-  day({ on_min, lit_min }: LitTimes): LightDay {
-    return { on_min, lit_min, daylight: daylightOf(this.tier.tier) };
+  day({ on_min, lit_min, pause }: LitTimes): LightDay {
+    return { on_min, lit_min, pause, daylight: daylightOf(this.tier.tier) };
   }
 
   canopy(tray: number, risers: number, day: Day): Metres {

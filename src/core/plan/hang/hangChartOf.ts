@@ -1,3 +1,4 @@
+import type { LitTimes } from '../../units/LitTimes';
 import { daylightOf } from '../../site/stand/Site';
 import { tables } from '../../things/tables/libraryTables';
 import { lastDayOf } from '../../site/growth/growthOf';
@@ -21,7 +22,7 @@ import { siteOn } from './doVisits';
 import type { ChartLimit, HangChart, HangQuestion, HangVisit, TrayDay, Trip } from './HangChart';
 import type { DimJob, HoursJob, LampJob, RiserJob, VisitJobs } from '../../site/hang/KeptChart';
 import { jobsIn } from '../../site/hang/KeptChart';
-import { NEAR, TierCourse, type LampSetting, type LitTimes, type TierSetting } from './TierCourse';
+import { NEAR, TierCourse, type LampSetting, type TierSetting } from './TierCourse';
 import { visitDays } from '../../site/hang/VisitRhythm';
 
 /** As far ahead as a chart looks, days; for plants that stay, less. */
@@ -214,7 +215,7 @@ function search(
     {
       from: question.from,
       tiers: new Map(courses.map((c) => [c, c.now])),
-      timers: new Map(timers.map(({ timer }) => [timer.id, { on_min: timer.on_min, lit_min: timer.lit_min }])),
+      timers: new Map(timers.map(({ timer }) => [timer.id, { on_min: timer.on_min, lit_min: timer.lit_min, pause: timer.pause }])),
     },
   ];
   const visits: VisitJobs[] = [];
@@ -426,7 +427,7 @@ function jobsBetween(before: Stretch, after: Stretch): Omit<VisitJobs, 'day'> {
   }
   const hours = [...after.timers].flatMap(([programmeId, to]): HoursJob[] => {
     const was = before.timers.get(programmeId)!;
-    return was.on_min === to.on_min && was.lit_min === to.lit_min ? [] : [{ programmeId, ...to }];
+    return was.on_min === to.on_min && was.lit_min === to.lit_min ? [] : [{ programmeId, on_min: to.on_min, lit_min: to.lit_min }];
   });
   return { lamps, dims, risers, hours };
 }

@@ -1,10 +1,9 @@
+import type { LitTimes } from '../../units/LitTimes';
 import type { Day } from '../../units/day';
 
 /** Hours that a plug keeps from a day on, until the next entry. */
-export interface PlugEntry {
+export interface PlugEntry extends LitTimes {
   readonly from: Day;
-  readonly on_min: number;
-  readonly lit_min: number;
 }
 
 /** How a timer plug is now. */

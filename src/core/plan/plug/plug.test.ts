@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { isLitAt, mostLit } from '../../units/LitTimes';
 import { dayFrom } from '../../units/day';
 import { createSimulatedPlug, isLit } from './simulatedPlug';
 
@@ -14,7 +15,7 @@ function plugAt(minute: number) {
 
 test('it switches when its schedule says, also past midnight', async () => {
   const { plug, pass, live } = plugAt(at(5, 59));
-  await plug.setSchedule([{ from: DAY, on_min: at(6), lit_min: at(20) }]);
+  await plug.setSchedule([{ from: DAY, on_min: at(6), lit_min: at(20), pause: null }]);
   expect(await live()).toBe(false);
   pass(1);
   expect(await live()).toBe(true);
@@ -26,7 +27,7 @@ test('it switches when its schedule says, also past midnight', async () => {
 
 test('a dated programme changes its hours on its days', async () => {
   const { plug, pass, live } = plugAt(at(12));
-  await plug.setSchedule([{ from: DAY + 2, on_min: at(6), lit_min: at(4) }, { from: DAY, on_min: at(6), lit_min: at(10) }]); // prettier-ignore
+  await plug.setSchedule([{ from: DAY + 2, on_min: at(6), lit_min: at(4), pause: null }, { from: DAY, on_min: at(6), lit_min: at(10), pause: null }]); // prettier-ignore
   expect(await live()).toBe(true);
   pass(2 * 1440);
   expect(await plug.state()).toMatchObject({ on: false, entry: { lit_min: at(4) } });
@@ -34,7 +35,7 @@ test('a dated programme changes its hours on its days', async () => {
 
 test('a clock that remembers goes on through a power failure', async () => {
   const { plug, pass, live } = plugAt(at(10));
-  await plug.setSchedule([{ from: DAY, on_min: at(6), lit_min: at(14) }]);
+  await plug.setSchedule([{ from: DAY, on_min: at(6), lit_min: at(14), pause: null }]);
   await plug.setPower(false);
   expect(await live()).toBe(false);
   pass(120);
@@ -44,7 +45,7 @@ test('a clock that remembers goes on through a power failure', async () => {
 
 test('one that does not begins at midnight, keeps the wrong hours and says so, until it is set', async () => {
   const { plug, pass, live } = plugAt(at(10));
-  await plug.setSchedule([{ from: DAY, on_min: at(6), lit_min: at(14) }]);
+  await plug.setSchedule([{ from: DAY, on_min: at(6), lit_min: at(14), pause: null }]);
   await plug.setRemembers(false);
   await plug.setPower(false);
   pass(30);
@@ -67,11 +68,17 @@ test('time can be let run faster, and no slower than the world', async () => {
 
 test('over a day a plug is live for as many minutes as its programme says', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 0, max: 1439 }), fc.integer({ min: 0, max: 1440 }), (on_min, lit_min) => {
-      const schedule = [{ from: DAY - 5, on_min, lit_min }];
+    fc.property(fc.integer({ min: 0, max: 1439 }), fc.integer({ min: 0, max: 1440 }), fc.boolean(), (on_min, long, pauses) => {
+      const pause = pauses ? { from_min: at(22), to_min: at(2) } : null;
+      const times = { on_min, lit_min: Math.min(long, mostLit(pause)), pause };
+      const schedule = [{ from: DAY - 5, ...times }];
       let lit = 0;
-      for (let m = 0; m < 1440; m++) if (isLit(schedule, DAY, m)) lit++;
-      expect(lit).toBe(lit_min);
+      for (let m = 0; m < 1440; m++) {
+        const is = isLit(schedule, DAY, m);
+        if (is) lit++;
+        expect(is).toBe(isLitAt(times, m));
+      }
+      expect(lit).toBe(times.lit_min);
     }),
   );
 });

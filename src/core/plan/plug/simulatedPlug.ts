@@ -1,3 +1,4 @@
+import { blocksOf } from '../../units/LitTimes';
 import { MINUTES_PER_DAY } from '../../units/clock';
 import type { Day } from '../../units/day';
 import type { PlugDriver, PlugEntry, PlugState } from './PlugDriver';
@@ -98,6 +99,12 @@ const entryOn = (schedule: readonly PlugEntry[], day: Day): PlugEntry | null =>
 export function isLit(schedule: readonly PlugEntry[], day: Day, minute: number): boolean {
   const today = entryOn(schedule, day);
   const yesterday = entryOn(schedule, day - 1);
-  const within = (e: PlugEntry | null, at: number) => e !== null && at >= e.on_min && at < e.on_min + e.lit_min;
+  const within = (e: PlugEntry | null, at: number) =>
+    e !== null &&
+    blocksOf(e).some((b) => {
+      // Blocks that begin before the entry's own time are the next morning's.
+      const from = b.on_min < e.on_min ? b.on_min + MINUTES_PER_DAY : b.on_min;
+      return at >= from && at < from + b.lit_min;
+    });
   return within(today, minute) || within(yesterday, minute + MINUTES_PER_DAY);
 }

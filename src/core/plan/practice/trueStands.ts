@@ -36,6 +36,7 @@ export function trueStands(site: Site, start: Start, session: Session, tables: T
     return built && tiers.length > 0 ? [{ ...s, shelf: built.shelf, window: built.window, tiers }] : [];
   });
   const lag = Math.round((session.today - session.clockSet) * truth.lag_min);
+  const late = (m: number) => (m + lag + MINUTES_PER_DAY) % MINUTES_PER_DAY;
   const plain: Site = {
     ...site,
     stands,
@@ -45,7 +46,11 @@ export function trueStands(site: Site, start: Start, session: Session, tables: T
     timeZone: start.site.timeZone,
     crops: start.site.crops,
     lamps: trueLamps(start, tables),
-    programmes: site.programmes.map((p) => ({ ...p, on_min: (p.on_min + lag + MINUTES_PER_DAY) % MINUTES_PER_DAY })),
+    programmes: site.programmes.map((p) => ({
+      ...p,
+      on_min: late(p.on_min),
+      pause: p.pause && { from_min: late(p.pause.from_min), to_min: late(p.pause.to_min) },
+    })),
   };
   const lit = asOf(plain, session.today, tables);
   const heights = new Map(Object.values(session.trays).map((run) => [run.batchId, heightOf(run)]));

@@ -84,7 +84,7 @@ export function comparePlans(
       const wish = wishedHours(plan, crop, g.stage, g.age, lit, daylight) ?? { hours: now, limit: null };
       burned += wish.hours;
       const limits = hardLimitsOf(g.stage, crop, plan, g.age);
-      const received = receivedOf(lit, { ...placed(wish.hours, daylight, g.stage.hoursMin), daylight });
+      const received = receivedOf(lit, { ...placed(wish.hours, daylight, g.stage.hoursMin), pause: null, daylight });
       return { ...wish, stage: g.stage, received, standing: standingOf(saysOf(received, g.stage, limits)) };
     });
     const count = (test: (day: CourseDay) => boolean) => course.filter(test).length;

@@ -62,12 +62,7 @@ test('violets below tomatoes on one timer: no hours serve both, a dimmer does; s
   expect(found.answer.costPerDay / found.answer.lit_min).toBeLessThan(hours.costPerDay / hours.lit_min);
   // What is promised comes: the lamps turned, the light worked out anew, the same hours.
   const then = look(turnDimmers(new Map([[tier.tier.id, dimming.to]]))(site));
-  const real = fareOn(
-    servedBy(then.timer, then.lights),
-    { ...rules, power: powerOf(then.timer) },
-    found.answer.on_min,
-    found.answer.lit_min,
-  );
+  const real = fareOn(servedBy(then.timer, then.lights), { ...rules, power: powerOf(then.timer) }, found.answer);
   expect(real.fares.map((f) => f.says)).toEqual(found.answer.fares.map((f) => f.says));
   real.fares.forEach((f, i) => expect(f.mean).toBeWithin(found.answer.fares[i]!.mean, { relative: 0.01 }));
   expect(real.costPerDay).toBeCloseTo(found.answer.costPerDay, 6);
@@ -88,9 +83,10 @@ test.each([
         const k = by + (1 - by) * spill(s.trayId);
         return { ...s, light: scaled(s.light, k) };
       });
-      const { fares, on_min, lit_min } = solveTimer(served, { ...rules, power: 80 }, timer);
+      const times = solveTimer(served, { ...rules, power: 80 }, timer);
+      const { fares } = times;
       least = Math.min(least, out(fares));
-      const at = (k: number) => fareOn(served.map((s) => ({ ...s, light: scaled(s.light, k) })), { ...rules, power: 80 }, on_min, lit_min).fares; // prettier-ignore
+      const at = (k: number) => fareOn(served.map((s) => ({ ...s, light: scaled(s.light, k) })), { ...rules, power: 80 }, times).fares; // prettier-ignore
       const [less, more] = [at(0.98), at(1.02)];
       sure = Math.min(sure, fares.filter((f, i) => [f, less[i]!, more[i]!].some((x) => x.says !== 'suits')).length);
     }

@@ -40,8 +40,6 @@ export function dimTimer(
   lights: Readonly<Record<string, TierLight>>,
   rules: Omit<TimerRules, 'power'>,
 ): DimmedTimer | null {
-  const { on_min, lit_min } = timer;
-  const now = { on_min, lit_min };
   const served = servedBy(timer, lights);
   const dimmable = timer.tiers
     .map((tier) => ({ tier, dimmings: dimmingsOf(tier.tier.fittings) }))
@@ -66,8 +64,8 @@ export function dimTimer(
   const weigh = (set: Set) => {
     const trays = servedWith(set);
     const with_ = rulesWith(set);
-    const times = bestTimes(trays, with_, now, false);
-    const out = fareOn(trays, with_, times.on_min, times.lit_min).fares.filter((f) => f.says !== 'suits').length;
+    const times = bestTimes(trays, with_, timer, false);
+    const out = fareOn(trays, with_, times).fares.filter((f) => f.says !== 'suits').length;
     return { set, out, loss: trays.reduce((sum, s) => sum + lossOf(s.light, s.stage, s.limits, { ...times, daylight: s.daylight }), 0) };
   };
   const asItIs = weigh(new Map());
@@ -84,5 +82,5 @@ export function dimTimer(
     return dimming && dimming.by !== 1 ? [{ tier, dimming }] : [];
   });
   if (best.out >= asItIs.out || tiers.length === 0) return null;
-  return { answer: solveTimer(servedWith(best.set), rulesWith(best.set), now), tiers };
+  return { answer: solveTimer(servedWith(best.set), rulesWith(best.set), timer), tiers };
 }

@@ -1,3 +1,4 @@
+import type { LitTimes } from '../../units/LitTimes';
 import { daylightOf } from '../../site/stand/Site';
 import type { TierLight } from '../../answer/bench/BenchQuestion';
 import { spreadOfMap } from '../../judge/dose/spreadOfMap';
@@ -6,10 +7,8 @@ import { plantAreaOf } from '../../site/stand/footprint';
 import type { Served } from './solveTimer';
 
 /** A timer of a stand: the tiers that hang on it. */
-export interface StandTimer {
+export interface StandTimer extends LitTimes {
   readonly id: string;
-  readonly on_min: number;
-  readonly lit_min: number;
   readonly tiers: readonly BenchTier[];
 }
 
@@ -17,9 +16,9 @@ export interface StandTimer {
 export function timersOf(stand: BenchStand): StandTimer[] {
   const timers = new Map<string, StandTimer>();
   for (const tier of stand.tiers) {
-    const { id, on_min, lit_min } = tier.programme;
+    const { id, on_min, lit_min, pause } = tier.programme;
     const known = timers.get(id);
-    timers.set(id, { id, on_min, lit_min, tiers: [...(known?.tiers ?? []), tier] });
+    timers.set(id, { id, on_min, lit_min, pause, tiers: [...(known?.tiers ?? []), tier] });
   }
   return [...timers.values()];
 }

@@ -8,6 +8,7 @@ import { spreadOf } from '../../judge/dose/LightSpread';
 import { lossOf } from '../../judge/verdict/loss';
 import { saysOf, standingOf } from '../../judge/verdict/standing';
 import { MOL_SECONDS } from '../../judge/dose/dli';
+import { mostLit } from '../../units/LitTimes';
 import { lengthOf, overlapOf } from '../../units/Span';
 import { fareOn, solveTimer, type Served, type TimerRules } from './solveTimer';
 
@@ -30,7 +31,7 @@ const rules = (change: Partial<TimerRules> = {}): TimerRules => ({
   power: 80,
   ...change,
 });
-const six = { on_min: 360, lit_min: 960 };
+const six = { on_min: 360, lit_min: 960, pause: null };
 const at = (h: number, m = 0) => 60 * h + m;
 /** For the mean to get its best in so many hours. */
 const strong = (id: string, hours: number) => stageOf(id).dliTarget / (hours * MOL_SECONDS);
@@ -69,7 +70,7 @@ test('1: one timer for five tiers of one kind gives each the hours that its dose
 
 test('2: quiet from 21:00 to 6:00 moves the day, and where it is long enough nothing is lost', () => {
   const quiet = { from_min: at(21), to_min: at(6) };
-  const answer = solveTimer([tray('celery', strong('celery', 14))], rules({ quiet }), { on_min: at(8), lit_min: 900 });
+  const answer = solveTimer([tray('celery', strong('celery', 14))], rules({ quiet }), { on_min: at(8), lit_min: 900, pause: null });
   expect(answer.inQuiet_min).toBe(0);
   expect(answer.on_min).toBeGreaterThanOrEqual(at(6));
   expect(answer.on_min + answer.lit_min).toBeLessThanOrEqual(at(21));
@@ -119,7 +120,7 @@ test('7: a short-day plant that sets buds keeps its dark half of the day', () =>
 });
 
 test('8: pins of a quarter of an hour are kept to, and of a minute where the timer has them', () => {
-  const pins = solveTimer([tray('leek', 173)], rules(), { on_min: 371, lit_min: 847 });
+  const pins = solveTimer([tray('leek', 173)], rules(), { on_min: 371, lit_min: 847, pause: null });
   expect([pins.on_min % 15, pins.lit_min % 15]).toEqual([0, 0]);
   const fine = solveTimer([tray('leek', 173)], rules({ step_min: 1 }), six);
   const dose = (lit: number) => Math.abs(Math.log((173 * (lit / 60) * MOL_SECONDS) / stageOf('leek').dliTarget));
@@ -146,16 +147,17 @@ test('10: crops whose days do not meet are told apart: who needs so long, who be
 test('against every on and off time: no limit that could be kept is broken, and no allowed times serve better', () => {
   const daylights = [null, { dli: 3, from_min: at(8), to_min: at(17) }];
   const any = fc.tuple(fc.constantFrom(...cropLibrary), evenly(40, 420), evenly(0.03, 0.3), fc.constantFrom(...daylights), fc.nat(3));
+  const pauses = fc.constantFrom(null, null, { from_min: at(12), to_min: at(15) }, { from_min: at(19), to_min: at(1) });
   fc.assert(
-    fc.property(fc.array(any, { minLength: 1, maxLength: 4 }), (trays) => {
+    fc.property(fc.array(any, { minLength: 1, maxLength: 4 }), pauses, (trays, pause) => {
       const served = trays.map(([crop, mean, spread, daylight, at1], i): Served => ({
         ...tray('x', mean, spread, crop.stages[at1 % crop.stages.length]!),
         trayId: `t${i}`,
         daylight,
       }));
-      const answer = solveTimer(served, rules(), six);
+      const answer = solveTimer(served, rules(), { ...six, lit_min: Math.min(960, mostLit(pause)), pause });
       const worth = (on_min: number, lit_min: number) => {
-        const days = served.map((s) => ({ on_min, lit_min, daylight: s.daylight }));
+        const days = served.map((s) => ({ on_min, lit_min, pause, daylight: s.daylight }));
         const long = Math.max(...served.map((s, i) => photoperiodOf(days[i]!) - s.limits.longestDay));
         const losses = served.map((s, i) => lossOf(s.light, s.stage, s.limits, days[i]!));
         return { long, loss: losses.reduce((a, b) => a + b, 0) / losses.length + Math.max(...losses) };
@@ -164,7 +166,7 @@ test('against every on and off time: no limit that could be kept is broken, and 
       const canBeKept = served.every((s) => !s.daylight || (s.daylight.to_min - s.daylight.from_min) / 60 <= s.limits.longestDay);
       if (canBeKept) expect(found.long).toBeLessThanOrEqual(1 / 60 + 1e-9);
       let best = Infinity;
-      for (let lit = 30; lit <= 1440; lit += 30)
+      for (let lit = 30; lit <= mostLit(pause); lit += 30)
         for (let on = 0; on < 1440; on += 30) {
           const w = worth(on, lit);
           if (w.long <= Math.max(0, found.long) + 1e-9) best = Math.min(best, w.loss);
@@ -180,8 +182,8 @@ test('what suits on a timer is what the verdict says: 20 000 timers', () => {
   fc.assert(
     fc.property(any, ([crop, mean, spread, quarters]) => {
       const s = tray('x', mean, spread, crop.stages.at(-1)!);
-      const [fare] = fareOn([s], rules(), 0, quarters * 15).fares;
-      const received = receivedOf(s.light, { on_min: 0, lit_min: quarters * 15, daylight: null });
+      const [fare] = fareOn([s], rules(), { on_min: 0, lit_min: quarters * 15, pause: null }).fares;
+      const received = receivedOf(s.light, { on_min: 0, lit_min: quarters * 15, pause: null, daylight: null });
       expect(fare!.says).toBe(standingOf(saysOf(received, s.stage, s.limits)));
       if (fare!.says === 'suits') expect(received.strongestPpfd).toBeLessThanOrEqual(s.stage.ppfdMax * (1 + 1e-6));
     }),
@@ -215,8 +217,12 @@ test('daylight does part of the dose: the lamps burn for less, along with the da
   const stage = { ...stageOf('leek'), hoursMin: 8 };
   const daylight = { dli: 2, from_min: at(8), to_min: at(17) };
   const strength = stage.dliTarget / (12 * MOL_SECONDS);
-  const lampsAlone = solveTimer([tray('leek', strength, 0.02, stage)], rules(), { on_min: at(20), lit_min: 600 });
-  const withDay = solveTimer([{ ...tray('leek', strength, 0.02, stage), daylight }], rules(), { on_min: at(20), lit_min: 600 });
+  const lampsAlone = solveTimer([tray('leek', strength, 0.02, stage)], rules(), { on_min: at(20), lit_min: 600, pause: null });
+  const withDay = solveTimer([{ ...tray('leek', strength, 0.02, stage), daylight }], rules(), {
+    on_min: at(20),
+    lit_min: 600,
+    pause: null,
+  });
   expect(withDay.lit_min / lampsAlone.lit_min).toBeWithin((stage.dliTarget - 2) / stage.dliTarget, { absolute: 0.03 });
   expect(overlapOf(withDay.on_min, withDay.lit_min, daylight)).toBe(540);
   expect(withDay.fares[0]!.mean).toBeWithin(stage.dliTarget, { relative: 0.03 });
@@ -229,7 +235,7 @@ test('where the day would be too short for the crop, lamps lengthen it; where it
   expect(long.fares[0]!.photoperiod).toBeGreaterThanOrEqual(14 - 0.02);
   expect(long.fares[0]!.photoperiod).toBeLessThanOrEqual(18 + 0.02);
   const summer = { ...tray('bulb-onion', 120), daylight: { dli: 4, from_min: at(6), to_min: at(20) } };
-  const along = solveTimer([summer], rules(), { on_min: at(18), lit_min: 600 });
+  const along = solveTimer([summer], rules(), { on_min: at(18), lit_min: 600, pause: null });
   expect(along.fares[0]!.photoperiod).toBeLessThanOrEqual(14 + 0.02);
 });
 

@@ -6,6 +6,7 @@ import { photoperiodOf, receivedOf, type LightDay } from '../../judge/dose/Light
 import type { LightSpread } from '../../judge/dose/LightSpread';
 import type { Dli, Hours, Watts } from '../../units/quantities';
 import { MINUTES_PER_DAY } from '../../units/clock';
+import { litWithin, mostLit, type LitTimes } from '../../units/LitTimes';
 import { lengthOf, overlapOf, type Span } from '../../units/Span';
 import { breachesOf, depthOf, type HardLimits } from '../../judge/verdict/hardLimits';
 import { lossOf } from '../../judge/verdict/loss';
@@ -62,9 +63,7 @@ export interface Fares {
 }
 
 /** One on and one off time, and what they do. */
-export interface TimerAnswer {
-  readonly on_min: number;
-  readonly lit_min: number;
+export interface TimerAnswer extends LitTimes {
   readonly fares: readonly Fares[];
   readonly limits: readonly Limit[];
   /** Minutes lit within the quiet hours, and within the cheap ones. */
@@ -78,16 +77,14 @@ const PER_HOUR_OFF_PLAN = 0.1;
 /** Quarters of an hour in which hours for one tray alone are looked for. */
 const QUARTER_min = 15;
 
-type Times = { readonly on_min: number; readonly lit_min: number };
-
-const dayOf = ({ on_min, lit_min }: Times, daylight: Daylight | null): LightDay => ({ on_min, lit_min, daylight });
+const dayOf = ({ on_min, lit_min, pause }: LitTimes, daylight: Daylight | null): LightDay => ({ on_min, lit_min, pause, daylight });
 
 /** How bad some times are for a tray; a plan is the person's word, and then how far the hours are from it counts. */
-const lossAt = (s: Served, times: Times): number =>
+const lossAt = (s: Served, times: LitTimes): number =>
   s.wish != null ? PER_HOUR_OFF_PLAN * (times.lit_min / 60 - s.wish) ** 2 : lossOf(s.light, s.stage, s.limits, dayOf(times, s.daylight));
 
 /** How deep times break the limits of a tray: its longest day, and the strength where lamps and daylight come together. */
-function breachAt(s: Served, times: Times): { long: number; strong: number } {
+function breachAt(s: Served, times: LitTimes): { long: number; strong: number } {
   const breaches = breachesOf(receivedOf(s.light, dayOf(times, s.daylight)), s.limits);
   const deepest = (why: (typeof breaches)[number]['why']) => Math.max(0, ...breaches.filter((b) => b.why === why).map(depthOf));
   return { long: deepest('day-too-long'), strong: deepest('too-strong') };
@@ -101,24 +98,25 @@ function breachAt(s: Served, times: Times): { long: number; strong: number } {
  * tray alike however small. Then where they lie: out of the quiet hours, where power is cheap, along with daylight where that is
  * as good, and as near as may be to where they lie now.
  *
- * @param now   when it goes on now, and for how long
+ * @param now   when it goes on now, and for how long; its pause stays where it is
  * @throws RangeError for steps that do not divide the day
  * Checked against every on and off time in solveTimer.test.ts.
  */
-export function solveTimer(served: readonly Served[], rules: TimerRules, now: Times): TimerAnswer {
-  const open = openOf(rules);
+export function solveTimer(served: readonly Served[], rules: TimerRules, now: LitTimes): TimerAnswer {
+  const open = openOf(rules, now.pause);
   if (served.length === 0) {
     const lit_min = Math.min(now.lit_min, Math.floor(open / rules.step_min) * rules.step_min);
-    return describe(served, rules, { on_min: placeOf(lit_min, served, rules, now, () => true), lit_min }, []);
+    return describe(served, rules, { on_min: placeOf(lit_min, served, rules, now, () => true), lit_min, pause: now.pause }, []);
   }
   const times = bestTimes(served, rules, now);
   return describe(served, rules, times, limitsOf(served, rules, open / 60, times));
 }
 
-/** Minutes of the day that the quiet hours leave. */
-function openOf({ step_min, quiet }: TimerRules): number {
+/** Minutes of the day that the quiet hours and a pause leave. */
+function openOf({ step_min, quiet }: TimerRules, pause: Span | null): number {
   if (!(step_min >= 1 && MINUTES_PER_DAY % step_min === 0)) throw new RangeError(`steps must divide the day, got ${step_min}`);
-  return quiet ? MINUTES_PER_DAY - lengthOf(quiet) : MINUTES_PER_DAY;
+  if (!quiet) return mostLit(pause);
+  return mostLit(pause) - (lengthOf(quiet) - (pause ? overlapOf(pause.from_min, lengthOf(pause), quiet) : 0));
 }
 
 /**
@@ -126,27 +124,23 @@ function openOf({ step_min, quiet }: TimerRules): number {
  *
  * @param thorough  where daylight comes in: every time of going on, or only some beside and along with the daylight
  */
-export function bestTimes(
-  served: readonly Served[],
-  rules: TimerRules,
-  now: Times,
-  thorough = true,
-): { readonly on_min: number; readonly lit_min: number } {
+export function bestTimes(served: readonly Served[], rules: TimerRules, now: LitTimes, thorough = true): LitTimes {
   const { step_min } = rules;
-  const most = Math.floor(openOf(rules) / step_min) * step_min;
+  const { pause } = now;
+  const most = Math.floor(openOf(rules, now.pause) / step_min) * step_min;
   const coarse = Math.max(1, Math.floor(QUARTER_min / step_min)) * step_min;
   const lengths = (from: number, to: number, step: number) =>
     Array.from({ length: Math.floor((Math.min(most, to) - Math.max(0, from)) / step) + 1 }, (_, i) => Math.max(0, from) + i * step);
   const tryAll = (lits: readonly number[]): Tried[] =>
-    lits.flatMap((lit_min) => onsFor(lit_min, served, rules, now, thorough).map((on_min) => tryTimes(served, { on_min, lit_min })));
+    lits.flatMap((lit_min) => onsFor(lit_min, served, rules, now, thorough).map((on_min) => tryTimes(served, { on_min, lit_min, pause })));
   const first = bestOf(tryAll([...lengths(0, most, coarse), most]));
   const best = step_min < coarse ? bestOf([first, ...tryAll(lengths(first.lit_min - coarse, first.lit_min + coarse, step_min))]) : first;
   // Any other place for as long a day that is as good may be nicer for the household.
   const asGood = (on_min: number) => {
-    const t = tryTimes(served, { on_min, lit_min: best.lit_min });
+    const t = tryTimes(served, { on_min, lit_min: best.lit_min, pause });
     return t.long <= best.long + 1e-9 && t.strong <= best.strong + 1e-9 && t.loss <= best.loss + 1e-6;
   };
-  return { on_min: placeOf(best.lit_min, served, rules, now, asGood), lit_min: best.lit_min };
+  return { on_min: placeOf(best.lit_min, served, rules, now, asGood), lit_min: best.lit_min, pause };
 }
 
 /** Limits first, then what is lost. */
@@ -155,13 +149,13 @@ function bestOf(tried: readonly Tried[]): Tried {
   return (allowed.length > 0 ? allowed : tried).reduce((a, b) => (b.loss < a.loss - 1e-9 ? b : a));
 }
 
-interface Tried extends Times {
+interface Tried extends LitTimes {
   readonly long: number;
   readonly strong: number;
   readonly loss: number;
 }
 
-function tryTimes(served: readonly Served[], times: Times): Tried {
+function tryTimes(served: readonly Served[], times: LitTimes): Tried {
   let long = 0, strong = 0, sum = 0, worst = 0; // prettier-ignore
   for (const s of served) {
     const breach = breachAt(s, times);
@@ -181,23 +175,24 @@ function leastDeep(tried: readonly Tried[], depth: (t: Tried) => number): Tried[
 }
 
 /** What it gives with given times. */
-export const fareOn = (served: readonly Served[], rules: TimerRules, on_min: number, lit_min: number): TimerAnswer =>
-  describe(served, rules, { on_min, lit_min }, []);
+export const fareOn = (served: readonly Served[], rules: TimerRules, times: LitTimes): TimerAnswer => describe(served, rules, times, []);
 
-function describe(served: readonly Served[], rules: TimerRules, { on_min, lit_min }: Times, limits: readonly Limit[]): TimerAnswer {
-  const inCheap_min = rules.cheap ? overlapOf(on_min, lit_min, rules.cheap) : 0;
+function describe(served: readonly Served[], rules: TimerRules, times: LitTimes, limits: readonly Limit[]): TimerAnswer {
+  const { on_min, lit_min, pause } = times;
+  const inCheap_min = rules.cheap ? litWithin(times, rules.cheap) : 0;
   return {
     on_min,
     lit_min,
+    pause,
     limits,
     inCheap_min,
-    inQuiet_min: rules.quiet ? overlapOf(on_min, lit_min, rules.quiet) : 0,
-    costPerDay: costADay(rules, rules.power, on_min, lit_min),
-    fares: served.map((s) => faresOf(s, { on_min, lit_min })),
+    inQuiet_min: rules.quiet ? litWithin(times, rules.quiet) : 0,
+    costPerDay: costADay(rules, rules.power, times),
+    fares: served.map((s) => faresOf(s, times)),
   };
 }
 
-function faresOf(s: Served, times: Times): Fares {
+function faresOf(s: Served, times: LitTimes): Fares {
   const { stage } = s;
   const { weakest, mean, strongest, photoperiod, strongestPpfd } = receivedOf(s.light, dayOf(times, s.daylight));
   const says = standingAt(s, times);
@@ -213,7 +208,7 @@ function faresOf(s: Served, times: Times): Fares {
   return { trayId: s.trayId, weakest, mean, strongest, photoperiod, says, alone: aloneOf(s, times.on_min), light };
 }
 
-const standingAt = (s: Served, times: Times): Standing =>
+const standingAt = (s: Served, times: LitTimes): Standing =>
   standingOf(saysOf(receivedOf(s.light, dayOf(times, s.daylight)), s.stage, s.limits));
 
 /** Hours on a timer of its own that put all of a tray into its band within the days that are usual for it; null: there are none. */
@@ -221,7 +216,7 @@ function aloneOf(s: Served, on_min: number): Hours | null {
   let best: { lit_min: number; loss: number } | null = null;
   for (let lit_min = QUARTER_min; lit_min <= MINUTES_PER_DAY; lit_min += QUARTER_min)
     for (const on of s.daylight ? besideDaylight(lit_min, s.daylight) : [on_min]) {
-      const times = { on_min: on, lit_min };
+      const times = { on_min: on, lit_min, pause: null };
       if (photoperiodOf(dayOf(times, s.daylight)) < s.stage.hoursMin || standingAt(s, times) !== 'suits') continue;
       const loss = lossOf(s.light, s.stage, s.limits, dayOf(times, s.daylight));
       if (!best || loss < best.loss - 1e-12) best = { lit_min, loss };
@@ -230,7 +225,7 @@ function aloneOf(s: Served, on_min: number): Hours | null {
 }
 
 /** What kept the times from being others. */
-function limitsOf(served: readonly Served[], rules: TimerRules, open: Hours, times: Times): Limit[] {
+function limitsOf(served: readonly Served[], rules: TimerRules, open: Hours, times: LitTimes): Limit[] {
   const limits: Limit[] = [];
   const hours = times.lit_min / 60;
   const shortest = served.reduce((a, b) => (b.limits.longestDay < a.limits.longestDay ? b : a));
@@ -265,22 +260,22 @@ const besideDaylight = (lit_min: number, { from_min, to_min }: Daylight): number
     Math.round(((m % MINUTES_PER_DAY) + MINUTES_PER_DAY) % MINUTES_PER_DAY),
   );
 
-/** When a day of that length might go on, for its light alone: where daylight comes in it makes a difference. */
-function onsFor(lit_min: number, served: readonly Served[], rules: TimerRules, now: Times, thorough: boolean): number[] {
+/** When a day of that length might go on, for its light alone: where daylight comes in, or a pause cuts it, it makes a difference. */
+function onsFor(lit_min: number, served: readonly Served[], rules: TimerRules, now: LitTimes, thorough: boolean): number[] {
   const { step_min, quiet } = rules;
   const daylights = [...new Set(served.map((s) => s.daylight).filter((d) => d !== null))];
   const snap = (m: number) => (Math.round(m / step_min) * step_min + MINUTES_PER_DAY) % MINUTES_PER_DAY;
-  if (daylights.length === 0) return [snap(now.on_min)];
+  if (daylights.length === 0 && !now.pause) return [snap(now.on_min)];
   const grain = thorough ? QUARTER_min : 4 * QUARTER_min;
   const any = Array.from({ length: MINUTES_PER_DAY / grain }, (_, i) => i * grain);
   const ons = [...new Set([...daylights.flatMap((d) => besideDaylight(lit_min, d)), ...any].map(snap))];
   // Sleep comes before what overlaps better.
-  const awake = quiet ? ons.filter((on) => overlapOf(on, lit_min, quiet) === 0) : ons;
+  const awake = quiet ? ons.filter((on) => litWithin({ on_min: on, lit_min, pause: now.pause }, quiet) === 0) : ons;
   return awake.length > 0 ? awake : quiet ? [snap(quiet.to_min)] : ons;
 }
 
 /** Where a day of that length lies best, of the places that are allowed. */
-function placeOf(lit_min: number, served: readonly Served[], rules: TimerRules, now: Times, allowed: (on: number) => boolean): number {
+function placeOf(lit_min: number, served: readonly Served[], rules: TimerRules, now: LitTimes, allowed: (on: number) => boolean): number {
   const { step_min, quiet, cheap } = rules;
   const middle = now.on_min + now.lit_min / 2;
   const apart = (on: number) => {
@@ -289,10 +284,11 @@ function placeOf(lit_min: number, served: readonly Served[], rules: TimerRules, 
   };
   const daylight = served.find((s) => s.daylight)?.daylight ?? null;
   // In this order: quiet first, then money, then one long night, then the least change.
-  const asideOf = (on: number) => (daylight ? lit_min - overlapOf(on, lit_min, daylight) : 0);
+  const within = (on: number, span: Span) => litWithin({ on_min: on, lit_min, pause: now.pause }, span);
+  const asideOf = (on: number) => (daylight ? lit_min - within(on, daylight) : 0);
   const worth = (on: number) =>
-    1e9 * (quiet ? overlapOf(on, lit_min, quiet) : 0) - 1e6 * (cheap ? overlapOf(on, lit_min, cheap) : 0) + 1e3 * asideOf(on) + apart(on);
+    1e9 * (quiet ? within(on, quiet) : 0) - 1e6 * (cheap ? within(on, cheap) : 0) + 1e3 * asideOf(on) + apart(on);
   const ons = Array.from({ length: MINUTES_PER_DAY / step_min }, (_, i) => i * step_min).sort((a, b) => worth(a) - worth(b) || a - b);
-  // Without daylight every place gives the same light.
-  return (daylight ? ons.find(allowed) : ons[0]) ?? ons[0]!;
+  // Without daylight, and without a pause to cut it otherwise, every place gives the same light.
+  return (daylight || now.pause ? ons.find(allowed) : ons[0]) ?? ons[0]!;
 }

@@ -1,3 +1,4 @@
+import type { LitTimes } from '../../units/LitTimes';
 import type { Climate } from '../../sky/outdoors/climates';
 import type { Place } from '../../sky/outdoors/outdoorsAt';
 import type { AtWindow, Window } from '../window/Window';
@@ -219,11 +220,9 @@ export interface Batch {
   readonly age?: number;
 }
 
-/** A timer and the lamp's day: on at a minute of the day, lit for so many minutes (0 … 1440), past midnight if need be. */
-export interface Programme {
+/** A timer and the lamp's day. */
+export interface Programme extends LitTimes {
   readonly id: string;
-  readonly on_min: number;
-  readonly lit_min: number;
   /** What the timer may carry, as it says; null: not stated. */
   readonly rating: Watts | null;
   /** Outlets that follow it; null: not stated. */

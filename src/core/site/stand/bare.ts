@@ -7,7 +7,7 @@ import type { Batch, Programme, Site, Stand } from './Site';
 
 export const UNDATED = { sown: null, leaves: null, log: [], plan: AS_SET } as const satisfies Partial<Batch>;
 
-export const BARE_TIMER = { rating: null, outlets: null } as const satisfies Partial<Programme>;
+export const BARE_TIMER = { pause: null, rating: null, outlets: null } as const satisfies Partial<Programme>;
 
 export const BARE_STAND = {
   strip: null,

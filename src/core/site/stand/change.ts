@@ -1,3 +1,5 @@
+import { litBetween, mostLit, offAt, type LitTimes } from '../../units/LitTimes';
+import type { Span } from '../../units/Span';
 import type { StageName } from '../../things/crop/Crop';
 import type { Lamp } from '../../things/lamp/Lamp';
 import type { Metres, Radians } from '../../units/quantities';
@@ -286,11 +288,26 @@ export const sizeTier = (tierId: string, size: Partial<{ width: Metres; depth: M
 /** On and length of a timer's day, in whole minutes; the lamps may burn past midnight. */
 export const setProgramme =
   (programmeId: string, on_min: number, lit_min: number): Change =>
-  (site) => {
-    const on = ((Math.round(on_min) % MINUTES_PER_DAY) + MINUTES_PER_DAY) % MINUTES_PER_DAY;
-    const lit = Math.min(MINUTES_PER_DAY, Math.max(0, Math.round(lit_min)));
-    return { ...site, programmes: site.programmes.map((p) => (p.id === programmeId ? { ...p, on_min: on, lit_min: lit } : p)) };
-  };
+  (site) => ({
+    ...site,
+    programmes: site.programmes.map((p) => (p.id === programmeId ? { ...p, ...timesWithin(on_min, lit_min, p.pause) } : p)),
+  });
+
+/** Times in whole minutes, within what a pause leaves of the day. */
+function timesWithin(on_min: number, lit_min: number, pause: Span | null): LitTimes {
+  const on = ((Math.round(on_min) % MINUTES_PER_DAY) + MINUTES_PER_DAY) % MINUTES_PER_DAY;
+  return { on_min: on, lit_min: Math.min(mostLit(pause), Math.max(0, Math.round(lit_min))), pause };
+}
+
+/** A stretch of the day in which a timer's lamps stay off, or null: none. They go on and off for the day as before. */
+export const setPause =
+  (programmeId: string, pause: Span | null): Change =>
+  (site) => ({
+    ...site,
+    programmes: site.programmes.map((p) =>
+      p.id === programmeId ? { ...p, ...timesWithin(p.on_min, litBetween(p.on_min, offAt(p), pause, p.lit_min), pause) } : p,
+    ),
+  });
 
 /** Plugs a tier into a timer: one that there is, or a new one that begins with the hours it has now. */
 export const plugInto =

@@ -1,0 +1,65 @@
+'use client';
+import { CirclePause, X } from 'lucide-react';
+import { daylightOf } from '@/core/site/stand/Site';
+import { setPause } from '@/core/site/stand/change';
+import { showHours } from '@/core/units/clock';
+import { blocksOf, longestDark } from '@/core/units/LitTimes';
+import { MINUTES_PER_DAY } from '@/core/units/clock';
+import { lengthOf, type Span } from '@/core/units/Span';
+import type { StandTimer } from '@/core/plan/timer/servedBy';
+import { changeSite } from '@/store/site/siteStore';
+import { Button } from '../parts/Button';
+import { focusHeadingIfLost } from '../shell/focusHeading';
+import { useWorkspace } from '../shell/WorkspaceContext';
+import { ClockField } from './ClockField';
+
+/** To begin with: two hours in the middle of the lamps' day. */
+const BEGIN_min = 120;
+
+/** A pause of a timer: two blocks in a day, for guests or around the daylight. */
+export function PauseFields({ timer }: { timer: StandTimer }) {
+  const { sites } = useWorkspace();
+  const { on_min, lit_min, pause } = timer;
+  const change = (next: Span | null) => {
+    if (next && next.from_min === next.to_min) return;
+    changeSite(sites, next ? 'set the pause' : 'remove the pause', setPause(timer.id, next));
+  };
+  if (!pause) {
+    if (lit_min <= BEGIN_min || lit_min >= MINUTES_PER_DAY) return null;
+    const from = Math.round((on_min + (lit_min - BEGIN_min) / 2) / 15) * 15;
+    return (
+      <Button
+        kind="quiet"
+        className="px-1!"
+        onClick={() => change({ from_min: from % MINUTES_PER_DAY, to_min: (from + BEGIN_min) % MINUTES_PER_DAY })}
+      >
+        <CirclePause size={17} aria-hidden /> Lamps off for a while
+      </Button>
+    );
+  }
+  const night = longestDark(timer, daylightOf(timer.tiers[0]!.tier));
+  return (
+    <div className="space-y-1" role="group" aria-label="Pause">
+      <div className="flex flex-wrap items-end gap-3">
+        <ClockField label="pause from" value={pause.from_min} onChange={(from_min) => change({ ...pause, from_min })} />
+        <ClockField label="to" value={pause.to_min} onChange={(to_min) => change({ ...pause, to_min })} />
+        <Button
+          kind="quiet"
+          aria-label="Remove the pause"
+          onClick={() => {
+            change(null);
+            focusHeadingIfLost();
+          }}
+        >
+          <X size={17} aria-hidden />
+        </Button>
+      </div>
+      <p className="text-sm text-soft" data-testid="pause-words">
+        {blocksOf(timer).length > 1
+          ? `Lamps are off for ${showHours(lengthOf(pause))}. Plants that respond to day length measure the longest dark stretch, ${showHours(night)}: for them this is a day of ${showHours(MINUTES_PER_DAY - night)}.`
+          : 'The lamps are off then in any case.'}{' '}
+        The timer needs two on and off times a day.
+      </p>
+    </div>
+  );
+}
