@@ -133,3 +133,28 @@ test('axe finds nothing wrong with daylight and nothing is wider than a phone', 
   await page.setViewportSize({ width: 390, height: 844 });
   await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test('places at home: every tier and free places before the windows, best first for any plant, on a map and in a list', async ({ page }) => {
+  await page.goto(`${demo}/stands`);
+  await page.getByRole('link', { name: /^Places at home/ }).click();
+  const rows = page.getByTestId('home-place');
+  await expect(rows.first()).toBeVisible({ timeout: 40_000 });
+  const inRange = async () => (await rows.allTextContents()).map((t) => Number(/(\d+) months?$/.exec(t)![1]));
+  const before = await inRange();
+  expect(before).toEqual([...before].sort((a, b) => b - a));
+  expect(before.length).toBeGreaterThan(10);
+  await expect(page.getByTestId('home-map').getByRole('listitem')).toHaveCount(before.length);
+  await page.getByRole('button', { name: /^Plant/ }).click();
+  await page.getByRole('dialog').getByRole('combobox').fill('lettuce');
+  await page.getByRole('option', { name: /^Lettuce/ }).click();
+  await expect(page).toHaveURL(/plant=lettuce/);
+  await page.getByRole('combobox', { name: 'Stage' }).selectOption('seedling');
+  await expect(page).toHaveURL(/stage=seedling/);
+  await expect(page.getByText('needs').first()).toBeVisible();
+  await expect(rows.filter({ hasText: 'Map-room rack' }).first()).toContainText(/Lamps \d/);
+  expect(await inRange()).not.toEqual(before);
+  const { violations } = await axe(page, 'light').analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+  await page.setViewportSize({ width: 390, height: 844 });
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
+});

@@ -35,6 +35,18 @@ test('a stand keeps its address through its parts, and another one is a choice a
   await expect(page.getByRole('combobox', { name: 'Stand' })).toHaveValue('demo-rack');
 });
 
+test('a page of a stand scrolls by itself and cannot be scrolled past its end', async ({ page }) => {
+  for (const [part, ready] of [
+    ['hours', 'best-times'],
+    ['hanging', 'visit'],
+    ['power', 'outlets'],
+  ] as const) {
+    await page.goto(`/stands/demo-rack/${part}`);
+    await expect(page.getByTestId(ready).first()).toBeVisible({ timeout: 40_000 });
+    expect(await page.evaluate(() => document.scrollingElement!.scrollHeight - innerHeight)).toBe(0);
+  }
+});
+
 test('old addresses lead to where things are now', async ({ page }) => {
   for (const [old, now] of [
     ['/bench', '/stands/demo-rack/bench'],

@@ -11,6 +11,7 @@ import type { MendQuestion, PlanMend } from '../core/plan/clinic/mendByPlan';
 import type { EqualDose } from '../core/plan/trial/equalDose';
 import type { TrialResult } from '../core/plan/trial/resultOf';
 import type { Trial } from '../core/site/trial/Trial';
+import type { LampsAtPlace, PlantAsked } from '../core/plan/daylight/lampsAtPlaces';
 import type { Capacity, CapacityAsked, MoreAsked, MoreLight } from '../core/plan/buying/capacity';
 import type { CompareAsked, LampFit } from '../core/plan/buying/compareLamps';
 import type { AdviceQuestion } from '../core/plan/advice/AdviceQuestion';
@@ -111,6 +112,8 @@ export interface Workspace {
   capacity(question: CapacityAsked): Promise<Capacity[]>;
   /** What more light on a tier would take. */
   moreLight(question: MoreAsked): Promise<MoreLight>;
+  /** What the lamps of all stands give to a plant. */
+  lampsAtPlaces(question: PlantAsked): Promise<LampsAtPlace[]>;
   /** What each lamp of a tier gives to one place of it. */
   sharesAt(tier: BenchTier, x: Metres, y: Metres, z: Metres): ReturnType<Lane['shares']>;
   /** The light of any set-up, computed beside the picture; rejects before the workspace is open or when the worker died. */
@@ -325,6 +328,7 @@ export function createWorkspace(language: string): Workspace {
     compareLamps: async (question) => theAdvisor().compareLamps(question),
     capacity: async (question) => theAdvisor().capacity(question),
     moreLight: async (question) => theAdvisor().moreLight(question),
+    lampsAtPlaces: async (question) => theAdvisor().lampsAtPlaces(question),
     sharesAt: async (tier, x, y, z) => lane('answers').shares(askedTier(tier), x, y, z),
     daylightYear: async (question) => lane('answers').daylight(question),
     lookAtSeason: async (site) => thePlanner().look(site, days.getState().today),

@@ -399,7 +399,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
             </Link>
           </section>
         )}
-        {atPlace && <PlacesFor plant={trayName(tray)} stage={tray.stage} />}
+        {atPlace && <PlacesFor plant={trayName(tray)} cropId={tray.crop.id} stage={tray.stage} />}
         {atPlace && <SuitsList months={atPlace.months} />}
       </div>
     </div>

@@ -1,3 +1,5 @@
+import type { HomePlace } from '@/core/plan/daylight/homePlaces';
+import { showLength, type LengthUnit } from '@/core/units/length';
 import type { MonthSays } from '@/core/answer/daylight/suits';
 import type { Unusable } from '@/core/answer/daylight/correctionOf';
 import type { ClimateKind } from '@/core/sky/outdoors/climates';
@@ -74,4 +76,10 @@ export function turnEvery(lean: number): string | null {
   if (lean < 4) return 'Turn it a quarter once a week.';
   if (lean < 10) return 'Turn it a quarter every 4 days.';
   return 'Turn it a quarter every 2 days.';
+}
+
+/** A place of the household by its stand, or by its window and how far from the glass it is. */
+export function placeName({ stand, window, depth }: Pick<HomePlace, 'stand' | 'window' | 'depth'>, unit: LengthUnit): string {
+  if (stand) return stand.tier === null ? stand.name : `${stand.name}, tier ${stand.tier}`;
+  return `${window!.name}, ${showLength(depth!, unit)} from the glass`;
 }

@@ -108,12 +108,12 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
               <caption className="sr-only">Trays on this timer, now and with the best times</caption>
               <thead className="text-sm text-soft">
                 <tr>
-                  <th className="font-normal">tray</th>
-                  <th className="font-normal">
+                  <th className="pr-2 font-normal">tray</th>
+                  <th className="pr-2 font-normal">
                     <Term id="dli">mol/m²/day</Term>
                   </th>
-                  <th className="font-normal">needs</th>
-                  <th className="font-normal">now</th>
+                  <th className="pr-2 font-normal">needs</th>
+                  <th className="pr-2 font-normal">now</th>
                 </tr>
               </thead>
               <tbody>

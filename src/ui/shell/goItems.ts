@@ -15,6 +15,7 @@ const PLACES: readonly (readonly [string, string, readonly string[]])[] = [
   ['/check', 'Check', ['lamp', 'tray']],
   ['/stands', 'Stands', ['overview', 'set-ups']],
   ['/stands/compare', 'Two stands side by side', ['compare', 'variant']],
+  ['/stands/places', 'Places at home', ['where', 'window', 'months', 'map', 'houseplant', 'best place']],
   ['/season', 'Season', ['plan', 'batches', 'sowing dates', 'frost']],
   ['/season/list', 'Sowing list', ['seed', 'compost', 'pots', 'labels']],
   ['/season/crops', 'Crops', ['plants']],

@@ -27,7 +27,7 @@ export function StandPlace({ id, children }: { id: string; children: React.React
   if (!stand) return isGone ? null : <UnknownStand />;
   if (standId !== id) return null;
   return (
-    <div className="flex flex-1 flex-col lg:h-dvh lg:flex-none lg:overflow-hidden print:block">
+    <div className="relative flex flex-1 flex-col lg:h-dvh lg:flex-none lg:overflow-hidden print:block">
       <StandHeader stand={stand} />
       {children}
     </div>

@@ -1,5 +1,6 @@
 'use client';
-import { Copy, Plus, Trash2 } from 'lucide-react';
+import { Copy, MapPinned, Plus, Trash2 } from 'lucide-react';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { setUpOf } from '@/core/answer/stand/setUp';
 import { showHours } from '@/core/units/clock';
@@ -49,6 +50,16 @@ export function Stands() {
           }
         />
       </div>
+      {(site.windows.length > 0 || site.stands.some((s) => !s.laidOut)) && (
+        <p className="mb-3">
+          <Link
+            href="/stands/places"
+            className="inline-flex min-h-9 items-center gap-2 font-semibold underline underline-offset-4 max-md:min-h-11"
+          >
+            <MapPinned size={17} aria-hidden /> Places at home: where a plant does best
+          </Link>
+        </p>
+      )}
       {site.stands.length === 0 && (
         <p className="text-soft">
           No stand yet. Begin with a check: a lamp, a tray and a crop are enough. Or add your rack, shelf, box or sill.

@@ -7,6 +7,7 @@ import type { TrialResult } from '../../core/plan/trial/resultOf';
 import type { Site } from '../../core/site/stand/Site';
 import type { Trial } from '../../core/site/trial/Trial';
 import type { Capacity, CapacityAsked, MoreAsked, MoreLight } from '../../core/plan/buying/capacity';
+import type { LampsAtPlace, PlantAsked } from '../../core/plan/daylight/lampsAtPlaces';
 import type { CompareAsked, LampFit } from '../../core/plan/buying/compareLamps';
 import type { SettingsFor, SettingsQuestion } from '../../core/plan/advice/settingsFor';
 
@@ -17,6 +18,7 @@ export interface AdviceApi {
   compareLamps(question: CompareAsked): LampFit[];
   capacity(question: CapacityAsked): Capacity[];
   moreLight(question: MoreAsked): MoreLight;
+  lampsAtPlaces(question: PlantAsked): LampsAtPlace[];
   equalDose(site: Site, trial: Trial): EqualDose;
   /** What a trial shows, with its exact or drawn tests. */
   trialResult(trial: Trial): TrialResult;

@@ -8,6 +8,7 @@ import type { TrialResult } from '../../core/plan/trial/resultOf';
 import type { Site } from '../../core/site/stand/Site';
 import type { Trial } from '../../core/site/trial/Trial';
 import type { Capacity, CapacityAsked, MoreAsked, MoreLight } from '../../core/plan/buying/capacity';
+import type { LampsAtPlace, PlantAsked } from '../../core/plan/daylight/lampsAtPlaces';
 import type { CompareAsked, LampFit } from '../../core/plan/buying/compareLamps';
 import type { SettingsFor, SettingsQuestion } from '../../core/plan/advice/settingsFor';
 import { newLife } from '../life';
@@ -27,6 +28,7 @@ export interface AdviceWorker {
   compareLamps(question: CompareAsked): Promise<LampFit[]>;
   capacity(question: CapacityAsked): Promise<Capacity[]>;
   moreLight(question: MoreAsked): Promise<MoreLight>;
+  lampsAtPlaces(question: PlantAsked): Promise<LampsAtPlace[]>;
   equalDose(site: Site, trial: Trial): Promise<EqualDose>;
   trialResult(trial: Trial): Promise<TrialResult>;
   mends(question: MendQuestion, treatments: readonly Treatment[]): Promise<PlanMend[]>;
@@ -56,6 +58,7 @@ export function startAdviceWorker(): AdviceWorker {
     compareLamps: (question) => ask((w) => w.compareLamps(question)),
     capacity: (question) => ask((w) => w.capacity(question)),
     moreLight: (question) => ask((w) => w.moreLight(question)),
+    lampsAtPlaces: (question) => ask((w) => w.lampsAtPlaces(question)),
     equalDose: (site, trial) => ask((w) => w.equalDose(site, trial)),
     trialResult: (trial) => ask((w) => w.trialResult(trial)),
     mends: (question, treatments) => ask((w) => w.mends(question, treatments)),
@@ -86,6 +89,7 @@ function startOnce(): AdviceWorker {
     compareLamps: (question) => ask(() => remote.compareLamps(question)),
     capacity: (question) => ask(() => remote.capacity(question)),
     moreLight: (question) => ask(() => remote.moreLight(question)),
+    lampsAtPlaces: (question) => ask(() => remote.lampsAtPlaces(question)),
     equalDose: (site, trial) => ask<EqualDose>(() => remote.equalDose(site, trial)),
     trialResult: (trial) => ask<TrialResult>(() => remote.trialResult(trial)),
     mends: (question, treatments) => ask(() => remote.mends(question, treatments)),

@@ -4,6 +4,7 @@ import { advise } from '../../core/plan/advice/advise';
 import { capacityOf, moreLightOn } from '../../core/plan/buying/capacity';
 import { compareLamps } from '../../core/plan/buying/compareLamps';
 import { mendsByPlan } from '../../core/plan/clinic/mendByPlan';
+import { lampsAtPlaces } from '../../core/plan/daylight/lampsAtPlaces';
 import { equalDose } from '../../core/plan/trial/equalDose';
 import { resultOf } from '../../core/plan/trial/resultOf';
 import { tables } from '../../core/things/tables/libraryTables';
@@ -16,6 +17,7 @@ const api: AdviceApi = {
   compareLamps: (question) => compareLamps(question, tables),
   capacity: (question) => capacityOf(question, tables),
   moreLight: (question) => moreLightOn(question, tables),
+  lampsAtPlaces: (question) => lampsAtPlaces(question, tables),
   mends: mendsByPlan,
   equalDose: (site, trial) => equalDose(site, trial, tables),
   trialResult: resultOf,

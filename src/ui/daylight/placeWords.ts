@@ -1,0 +1,39 @@
+import type { PlaceRank } from '@/core/answer/daylight/suits';
+import type { LampsAtPlace } from '@/core/plan/daylight/lampsAtPlaces';
+import type { Dli } from '@/core/units/quantities';
+import { showHours } from '@/core/units/clock';
+import { doseNumber } from '../stage/lightWords';
+import { percent } from '../verdict/words';
+
+/** Light from other tiers that is worth telling. */
+const WORTH_TELLING = 0.05;
+
+/** Where the light of a place comes from, and how much it is. */
+export function lightWords({ least, most }: Pick<PlaceRank, 'least' | 'most'>, lamps: LampsAtPlace | null, hasSun: boolean): string {
+  if (lamps?.isTooTall) return hasSun ? sunWords(least, most) : '';
+  if (!lamps && !hasSun) return 'No light is known to come here.';
+  const spill =
+    lamps && lamps.spillShare >= WORTH_TELLING
+      ? lamps.spillShare > 0.995
+        ? ', all of it from other tiers'
+        : `, ${percent(lamps.spillShare)} of it from other tiers`
+      : '';
+  const byLamps = lamps ? `Lamps ${doseNumber(lamps.dose)} mol/m²/day in ${showHours(Math.round(lamps.hours * 60))}${spill}.` : '';
+  if (!hasSun) return byLamps;
+  return `${byLamps}${byLamps ? ' With the sun ' : ''}${sunWords(least, most)}`;
+}
+
+const sunWords = (least: Dli, most: Dli) => `${doseNumber(least)} mol in the darkest month, ${doseNumber(most)} in the brightest.`;
+
+/** Why a plant may not stand there as the lamps are; empty where it may. */
+export const whyNotWords = ({ isTooTall, isTooNear, isTooLong, hours }: LampsAtPlace): string =>
+  [
+    isTooTall
+      ? 'It is too tall for this tier as the lamps hang.'
+      : isTooNear
+        ? 'Its leaves would be too near the lamp: raise the lamp first.'
+        : '',
+    isTooLong ? `${showHours(Math.round(hours * 60))} is a longer day than it tolerates.` : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
