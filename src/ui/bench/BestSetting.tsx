@@ -1,7 +1,7 @@
 'use client';
-import { Chart, LinearScale, LineController, LineElement, PointElement, ScatterController, type ChartOptions } from 'chart.js';
+import type { ChartOptions } from 'chart.js';
 import { useEffect, useId, useMemo, useState } from 'react';
-import { Scatter } from 'react-chartjs-2';
+import { Scatter } from '../parts/LateChart';
 import { applyMove } from '@/core/plan/advice/applyMove';
 import { frontierOf, type Against, type SettingsFor, type TierSetting } from '@/core/plan/advice/settingsFor';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
@@ -18,8 +18,6 @@ import { percent } from '../verdict/words';
 import { liftWords } from './moveWords';
 import { useBenchLight } from './useBench';
 import type { Hands } from './useHands';
-
-Chart.register(LinearScale, LineElement, PointElement, ScatterController, LineController);
 
 /** Height and hours of a tier with several crops: the best, and what the others would give, one of them to be chosen. */
 export function BestSetting({ stand, tier, hands }: { stand: BenchStand; tier: BenchTier; hands: Hands }) {

@@ -1,14 +1,11 @@
 'use client';
-import { CategoryScale, Chart, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
 import { useMemo } from 'react';
-import { Line } from 'react-chartjs-2';
+import { Line } from '../parts/LateChart';
 import type { Crop } from '@/core/things/crop/Crop';
 import { heightAt } from '@/core/things/crop/heightAt';
 import { heightOptions, heightUnit } from '../parts/heightAxes';
 import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
-
-Chart.register(CategoryScale, LinearScale, LineController, LineElement, PointElement);
 
 /** How tall a crop is by its day. */
 export function HeightCurve({ crop }: { crop: Crop }) {

@@ -1,7 +1,7 @@
 'use client';
-import { Chart, Filler, LinearScale, LineController, LineElement, PointElement, ScatterController, type ChartOptions } from 'chart.js';
+import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
-import { Scatter } from 'react-chartjs-2';
+import { Scatter } from '../parts/LateChart';
 import type { Learned } from '@/core/plan/trial/learnedOf';
 import { fitDose } from '@/core/judge/trial/doseCurve';
 import type { Stage } from '@/core/things/crop/Crop';
@@ -9,8 +9,6 @@ import { chartAxis } from '../parts/chartAxis';
 import { useSettings } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { useColours } from '../theme/useColours';
-
-Chart.register(Filler, LinearScale, LineController, LineElement, PointElement, ScatterController);
 
 const STEPS = 24;
 

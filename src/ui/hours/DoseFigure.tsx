@@ -1,8 +1,8 @@
 'use client';
 import { blocksOf, type LitTimes } from '@/core/units/LitTimes';
-import { CategoryScale, Chart, Filler, LinearScale, LineController, LineElement, PointElement, type ChartOptions } from 'chart.js';
+import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
-import { Line } from 'react-chartjs-2';
+import { Line } from '../parts/LateChart';
 import { daylightBy, type Daylight } from '@/core/site/stand/Daylight';
 import { MOL_SECONDS } from '@/core/judge/dose/dli';
 import type { Dli, Ppfd } from '@/core/units/quantities';
@@ -10,8 +10,6 @@ import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
 import { LineKey } from '../parts/LineKey';
 import { Term } from '../terms/Term';
-
-Chart.register(CategoryScale, LinearScale, LineController, LineElement, PointElement, Filler);
 
 interface DoseFigureProps {
   weakest: Ppfd;

@@ -1,14 +1,12 @@
 'use client';
-import { Chart, Filler, LinearScale, LineController, LineElement, PointElement, ScatterController, type ChartOptions } from 'chart.js';
+import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
-import { Scatter } from 'react-chartjs-2';
+import { Scatter } from '../parts/LateChart';
 import type { SpectrumFigures } from '@/core/light/spectrum/figures';
 import { powerAt, type Spectrum } from '@/core/light/spectrum/Spectrum';
 import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
 import { percent } from '../verdict/words';
-
-Chart.register(LinearScale, LineElement, PointElement, Filler, ScatterController, LineController);
 
 /** Power by wavelength, and the shares of its photons. */
 export function SpectrumChart({ spectrum, figures }: { spectrum: Spectrum; figures: SpectrumFigures }) {

@@ -1,12 +1,10 @@
 'use client';
-import { Chart, LinearScale, LineController, LineElement, PointElement, ScatterController, type ChartOptions } from 'chart.js';
+import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
-import { Scatter } from 'react-chartjs-2';
+import { Scatter } from '../parts/LateChart';
 import { useSettings } from '../shell/WorkspaceContext';
 import { chartAxis } from '../parts/chartAxis';
 import { useColours } from '../theme/useColours';
-
-Chart.register(LinearScale, LineElement, PointElement, ScatterController, LineController);
 
 /** How lines are told apart besides by their colour. */
 export const LINE_STYLES = [

@@ -1,23 +1,12 @@
 'use client';
-import {
-  Chart,
-  LinearScale,
-  LineController,
-  LineElement,
-  LogarithmicScale,
-  PointElement,
-  ScatterController,
-  type ChartOptions,
-} from 'chart.js';
+import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
-import { Scatter } from 'react-chartjs-2';
+import { Scatter } from './LateChart';
 import type { Metres, Ppfd } from '@/core/units/quantities';
 import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
 import { chartAxis } from './chartAxis';
 import { LineKey } from './LineKey';
-
-Chart.register(LinearScale, LogarithmicScale, LineElement, PointElement, ScatterController, LineController);
 
 interface At {
   readonly distance: Metres;

@@ -1,7 +1,7 @@
 'use client';
-import { Chart, LinearScale, LineController, LineElement, PointElement, ScatterController, type ChartOptions } from 'chart.js';
+import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
-import { Scatter } from 'react-chartjs-2';
+import { Scatter } from '../parts/LateChart';
 import type { Compared } from '@/core/measure/reading/calibrate';
 import { chartAxis } from '../parts/chartAxis';
 import { DotKey } from '../parts/FallOffFigure';
@@ -10,8 +10,6 @@ import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
 import type { TierReadings } from './useTierReadings';
 import { LOCALE } from '../parts/locale';
-
-Chart.register(LinearScale, LineElement, PointElement, ScatterController, LineController);
 
 const DAY_MS = 86_400_000;
 

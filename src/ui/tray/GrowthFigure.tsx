@@ -1,7 +1,6 @@
 'use client';
-import { CategoryScale, Chart, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
 import { useMemo } from 'react';
-import { Line } from 'react-chartjs-2';
+import { Line } from '../parts/LateChart';
 import { heightAt } from '@/core/things/crop/heightAt';
 import { growthOf, lastDayOf } from '@/core/site/growth/growthOf';
 import type { BenchTray } from '@/core/answer/stand/benchStand';
@@ -12,8 +11,6 @@ import { briefDayWords, dayWords } from '../season/dayWords';
 import { useSettings, useToday } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
 import { basisWords, stageWords } from '../verdict/words';
-
-Chart.register(CategoryScale, LinearScale, LineController, LineElement, PointElement);
 
 /** Of plants that stay: days before and after today that are drawn. */
 const WINDOW = 90;

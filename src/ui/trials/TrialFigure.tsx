@@ -1,13 +1,11 @@
 'use client';
-import { Chart, LinearScale, PointElement, ScatterController, type ChartOptions } from 'chart.js';
+import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
-import { Scatter } from 'react-chartjs-2';
+import { Scatter } from '../parts/LateChart';
 import type { TrialResult } from '@/core/plan/trial/resultOf';
 import { chartAxis } from '../parts/chartAxis';
 import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
-
-Chart.register(LinearScale, PointElement, ScatterController);
 
 /** Every tray and plant: small dots for plants, large ones for trays, a bar for the arm. */
 export function TrialFigure({ result, unit }: { result: TrialResult; unit: string }) {
