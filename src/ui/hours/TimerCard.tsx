@@ -11,7 +11,6 @@ import { fareOn, solveTimer, type TimerRules } from '@/core/plan/timer/solveTime
 import { MINUTES_PER_DAY, showHours } from '@/core/units/clock';
 import { litBetween, offAt } from '@/core/units/LitTimes';
 import { showMoney } from '@/core/units/money';
-import { dimTimer } from '@/core/plan/timer/dimTimer';
 import { turnDimmers } from '@/core/site/ownLamps/turnDimmers';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { trayName } from '../bench/benchWords';
@@ -27,6 +26,7 @@ import { DaylightFields } from './DaylightFields';
 import { DoseFigure } from './DoseFigure';
 import { HoursStrip } from './HoursStrip';
 import { PauseFields } from './PauseFields';
+import { useDimmedTimer } from './useDimmedTimer';
 import { cureWords, inRangeWords, limitWords, saysWords, timerName, timesWords, turnTiersWords } from './timerWords';
 import { Term } from '../terms/Term';
 
@@ -57,7 +57,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
   );
   const now = useMemo(() => fareOn(served, rules, timer), [served, rules, timer]);
   const best = useMemo(() => solveTimer(served, rules, timer), [served, rules, timer]);
-  const dimmed = useMemo(() => dimTimer(timer, lights, rules), [timer, lights, rules]);
+  const dimmed = useDimmedTimer(timer, lights, rules);
   const trays = timer.tiers.flatMap((t) => t.trays.map((tray) => ({ ...tray, number: t.number })));
   const trayOf = (id: string) => trays.find((y) => y.tray.id === id)!;
   const same = best.on_min === on_min && best.lit_min === lit_min;

@@ -1,11 +1,10 @@
 import type { TierLight } from '../../answer/bench/BenchQuestion';
 import { scaled, type LightSpread } from '../../judge/dose/LightSpread';
-import { lossOf } from '../../judge/verdict/loss';
 import { dimmingsOf, type Dimming } from '../../site/ownLamps/dimmings';
 import type { BenchTier } from '../../answer/stand/benchStand';
 import type { Share } from '../../units/quantities';
 import { powerOf, servedBy, type StandTimer } from './servedBy';
-import { bestTimes, fareOn, solveTimer, type Served, type TimerAnswer, type TimerRules } from './solveTimer';
+import { lossAndStanding, solveTimer, timesToTry, type Served, type TimerAnswer, type TimerRules } from './solveTimer';
 
 /** Times of a timer together with the dimmers of its tiers. */
 export interface DimmedTimer {
@@ -25,15 +24,15 @@ function dimmed(light: LightSpread, by: number, spill: Share): LightSpread {
   return { ...all, weakest: all.weakest * (1 - doubt), strongest: all.strongest * (1 + doubt) };
 }
 
-/** As often as all tiers are gone through: the hours that are best for one change with the light of another. */
-const ROUNDS = 2;
+/** Days are tried in steps of this; the hours that are told are then solved in the timer's own. */
+const STEP_min = 30;
 
 /**
  * Where no hours serve all trays of a timer: the settings of its tiers' dimmers, and the hours with them, by which more of the trays are in
  * range; null where none does, or no tier can be dimmed. Light from other tiers is not dimmed along.
  *
- * Tier by tier the setting that serves best with the others as they are, the best hours to it each time. Never worse than the best hours
- * alone, and held against every combination of settings in dimTimer.test.ts.
+ * With the hours given each tier has a best setting of its own, whatever the others': so all settings are tried at all hours, and held
+ * against every combination in dimTimer.test.ts.
  */
 export function dimTimer(
   timer: StandTimer,
@@ -60,27 +59,40 @@ export function dimTimer(
     });
     return { ...rules, power: watts.reduce((a, b) => a + b, 0) };
   };
-  /** How many trays are out of range at the best hours, and how far off all of them are. */
-  const weigh = (set: Set) => {
-    const trays = servedWith(set);
-    const with_ = rulesWith(set);
-    const times = bestTimes(trays, with_, timer, false);
-    const out = fareOn(trays, with_, times).fares.filter((f) => f.says !== 'suits').length;
-    return { set, out, loss: trays.reduce((sum, s) => sum + lossOf(s.light, s.stage, s.limits, { ...times, daylight: s.daylight }), 0) };
-  };
-  const asItIs = weigh(new Map());
-  if (asItIs.out === 0) return null;
-  let best = asItIs;
-  for (let round = 0; round < ROUNDS; round++)
-    for (const { tier, dimmings } of dimmable)
-      for (const dimming of dimmings) {
-        const tried = weigh(new Map([...best.set, [tier.tier.id, dimming]]));
-        if (tried.out < best.out || (tried.out === best.out && tried.loss < best.loss - 1e-9)) best = tried;
+  const outOf = ({ fares }: TimerAnswer) => fares.filter((f) => f.says !== 'suits').length;
+  const asItIs = outOf(solveTimer(served, rulesWith(new Map()), timer));
+  if (asItIs === 0) return null;
+  // Of each tray the light at each setting of its tier.
+  const lightsOf = served.map((s) => {
+    const of = dimmable.find((d) => d.tier.tier.id === tierOf.get(s.trayId));
+    return (of?.dimmings ?? [null]).map((d) => (d ? servedWith(new Map([[of!.tier.tier.id, d]])).find((x) => x.trayId === s.trayId)! : s));
+  });
+  const groups = timer.tiers
+    .map((t) => served.flatMap((s, i) => (tierOf.get(s.trayId) === t.tier.id ? [i] : [])))
+    .filter((g) => g.length > 0);
+  let best = { out: Infinity, loss: Infinity, set: new Map<string, Dimming>() as Set };
+  for (const times of timesToTry(served, rulesWith(new Map()), timer, STEP_min)) {
+    let out = 0, loss = 0; // prettier-ignore
+    const set = new Map<string, Dimming>();
+    for (const trays of groups) {
+      let least = { out: Infinity, loss: Infinity, k: 0 };
+      for (let k = 0; k < lightsOf[trays[0]!]!.length; k++) {
+        const here = trays.map((i) => lossAndStanding(lightsOf[i]![k]!, times));
+        const tried = { out: here.filter((h) => h.says !== 'suits').length, loss: here.reduce((sum, h) => sum + h.loss, 0), k };
+        if (tried.out < least.out || (tried.out === least.out && tried.loss < least.loss)) least = tried;
       }
+      out += least.out;
+      loss += least.loss;
+      const of = dimmable.find((d) => d.tier.tier.id === tierOf.get(served[trays[0]!]!.trayId));
+      if (of) set.set(of.tier.tier.id, of.dimmings[least.k]!);
+    }
+    if (out < best.out || (out === best.out && loss < best.loss - 1e-9)) best = { out, loss, set };
+  }
   const tiers = dimmable.flatMap(({ tier }) => {
     const dimming = best.set.get(tier.tier.id);
     return dimming && dimming.by !== 1 ? [{ tier, dimming }] : [];
   });
-  if (best.out >= asItIs.out || tiers.length === 0) return null;
-  return { answer: solveTimer(servedWith(best.set), rulesWith(best.set), timer), tiers };
+  if (tiers.length === 0) return null;
+  const answer = solveTimer(servedWith(best.set), rulesWith(best.set), timer);
+  return outOf(answer) < asItIs ? { answer, tiers } : null;
 }

@@ -143,6 +143,14 @@ export function bestTimes(served: readonly Served[], rules: TimerRules, now: Lit
   return { on_min: placeOf(best.lit_min, served, rules, now, asGood), lit_min: best.lit_min, pause };
 }
 
+/** Days of every length in steps, as far as the quiet hours and the pause leave, each at the places of the day at which it might lie. */
+export function timesToTry(served: readonly Served[], rules: TimerRules, now: LitTimes, step_min: number): LitTimes[] {
+  const most = openOf(rules, now.pause);
+  return Array.from({ length: Math.floor(most / step_min) + 1 }, (_, i) => i * step_min).flatMap((lit_min) =>
+    onsFor(lit_min, served, rules, now, false).map((on_min) => ({ on_min, lit_min, pause: now.pause })),
+  );
+}
+
 /** Limits first, then what is lost. */
 function bestOf(tried: readonly Tried[]): Tried {
   const allowed = leastDeep(leastDeep(tried, (t) => t.long), (t) => (t.lit_min > 0 ? t.strong : Infinity)); // prettier-ignore
@@ -207,6 +215,12 @@ function faresOf(s: Served, times: LitTimes): Fares {
         : 1;
   return { trayId: s.trayId, weakest, mean, strongest, photoperiod, says, alone: aloneOf(s, times.on_min), light };
 }
+
+/** How bad some times are for a tray whatever its plan, and whether it is in range. */
+export const lossAndStanding = (s: Served, times: LitTimes): { readonly loss: number; readonly says: Standing } => ({
+  loss: lossOf(s.light, s.stage, s.limits, dayOf(times, s.daylight)),
+  says: standingAt(s, times),
+});
 
 const standingAt = (s: Served, times: LitTimes): Standing =>
   standingOf(saysOf(receivedOf(s.light, dayOf(times, s.daylight)), s.stage, s.limits));
