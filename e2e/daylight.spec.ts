@@ -134,7 +134,9 @@ test('axe finds nothing wrong with daylight and nothing is wider than a phone', 
   await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
 
-test('places at home: every tier and free places before the windows, best first for any plant, on a map and in a list', async ({ page }) => {
+test('places at home: every tier and free places before the windows, best first for any plant, on a map and in a list', async ({
+  page,
+}) => {
   await page.goto(`${demo}/stands`);
   await page.getByRole('link', { name: /^Places at home/ }).click();
   const rows = page.getByTestId('home-place');

@@ -53,9 +53,7 @@ test('quiet hours and the steps of the timers are the household’s: the best ti
   await expect(card.getByTestId('best-times')).toContainText('05:00 to 18:00');
 });
 
-test('a pause leaves the lamps off for a while: two blocks, fewer hours, a longest night; the bench says so too', async ({
-  page,
-}) => {
+test('a pause leaves the lamps off for a while: two blocks, fewer hours, a longest night; the bench says so too', async ({ page }) => {
   const card = timer(page, 'Timer of tier 3');
   await card.getByRole('button', { name: 'Lamps off for a while' }).click();
   const from = card.getByRole('textbox', { name: 'pause from' });

@@ -21,6 +21,7 @@ test('with text twice as large every place fits the screen', async ({}, info) =>
     '/season',
     '/lamps',
     '/lamps/capacity',
+    '/stands/places',
     '/lamps/bill',
     '/clinic',
     '/settings',
