@@ -93,8 +93,17 @@ test.each([
   const plain = out(solveTimer(servedBy(timer, lights), { ...rules, power: 80 }, timer).fares);
   const found = dimTimer(timer, lights, rules);
   const got = found ? out(found.answer.fares) : plain;
+  // Only those that are turned are told.
+  expect(found?.tiers.every((t) => t.dimming.by !== 1) ?? true).toBe(true);
   expect(got).toBeGreaterThanOrEqual(least);
   expect(got).toBeLessThanOrEqual(Math.min(plain, sure));
+});
+
+test('of two tiers that can be dimmed only the one that has to be is told to be turned', () => {
+  const { timer, lights } = look(rack(['tomato', 'african-violet'], [true, true]));
+  const found = dimTimer(timer, lights, rules)!;
+  expect(found.tiers.every((t) => t.dimming.by !== 1)).toBe(true);
+  expect(found.tiers.map((t) => t.tier.number)).toContain(2);
 });
 
 test('nothing is offered where hours alone serve all, or no lamp can be dimmed', () => {
