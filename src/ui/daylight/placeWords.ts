@@ -1,4 +1,5 @@
 import type { PlaceRank } from '@/core/answer/daylight/suits';
+import { photoperiodOf } from '@/core/judge/dose/LightDay';
 import type { LampsAtPlace } from '@/core/plan/daylight/lampsAtPlaces';
 import type { Dli } from '@/core/units/quantities';
 import { showHours } from '@/core/units/clock';
@@ -26,14 +27,14 @@ export function lightWords({ least, most }: Pick<PlaceRank, 'least' | 'most'>, l
 const sunWords = (least: Dli, most: Dli) => `${doseNumber(least)} mol in the darkest month, ${doseNumber(most)} in the brightest.`;
 
 /** Why a plant may not stand there as the lamps are; empty where it may. */
-export const whyNotWords = ({ isTooTall, isTooNear, isTooLong, hours }: LampsAtPlace): string =>
+export const whyNotWords = ({ isTooTall, isTooNear, isTooLong, times }: LampsAtPlace): string =>
   [
     isTooTall
       ? 'It is too tall for this tier as the lamps hang.'
       : isTooNear
         ? 'Its leaves would be too near the lamp: raise the lamp first.'
         : '',
-    isTooLong ? `${showHours(Math.round(hours * 60))} is a longer day than it tolerates.` : '',
+    isTooLong ? `${showHours(photoperiodOf({ ...times, daylight: null }) * 60)} is a longer day than it tolerates.` : '',
   ]
     .filter(Boolean)
     .join(' ');

@@ -19,6 +19,7 @@ export interface PlaceRank {
   readonly most: Dli;
 }
 
+/** Counts what the months of a place are to a stage of a plant. @param months  at least one */
 export function rankOf(months: readonly MonthLight[], stage: Stage): PlaceRank {
   const says = months.map((m) => monthSays(m, stage));
   const doses = months.map((m) => m.mean);

@@ -24,8 +24,7 @@ export function pricesOf({ cheap, price_per_kWh, bands = [] }: Tariff): PricePer
 }
 
 /**
- * What a run every day costs a day: the mean over a week, since weekends may have prices of their own.
- *
+ * What a run every day costs a day, in the currency of the tariff: the mean over a week, since weekends may have prices of their own.
  */
 export function costADay(tariff: Tariff, power: Watts, times: LitTimes): number {
   const { cheap, price_per_kWh, bands = [] } = tariff;

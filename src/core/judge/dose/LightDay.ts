@@ -29,7 +29,7 @@ export const daylightDose = ({ daylight }: Pick<LightDay, 'daylight'>): Dli => (
 /**
  * How long it is light in a day: while lamps burn or daylight comes in, what they share counted once. Where the lamps pause, all that
  * is not the longest night: plants that go by the length of the day measure the night, and light that breaks it makes a long day of
- * it (Borthwick and Hendricks 1952, night breaks).
+ * it (night breaks: Borthwick, Hendricks and Parker 1952, floral initiation).
  */
 export function photoperiodOf(day: LightDay): Hours {
   const { lit_min, pause, daylight } = day;

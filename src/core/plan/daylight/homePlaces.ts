@@ -11,8 +11,8 @@ export interface HomePlace {
   readonly stand: {
     readonly id: string;
     readonly name: string;
-    readonly tierId: string;
-    /** Null: it has but one. */ readonly tier: number | null;
+    /** From the top; null: it has but one. */
+    readonly tier: number | null;
   } | null;
   readonly window: { readonly id: string; readonly name: string } | null;
   /** From the glass; null at no window. */
@@ -35,7 +35,7 @@ export function homePlaces(site: Site, tables: Pick<Tables, 'crop'>): HomePlace[
       const asked = askedOfPoint(site, stand, tier, { x: tier.width / 2, y: tier.depth / 2, z });
       return {
         id: tier.id,
-        stand: { id: stand.id, name: stand.name, tierId: tier.id, tier: stand.tiers.length > 1 ? i + 1 : null },
+        stand: { id: stand.id, name: stand.name, tier: stand.tiers.length > 1 ? i + 1 : null },
         window: asked && { id: asked.window.id, name: asked.window.name },
         depth: asked && asked.at.depth,
         asked,

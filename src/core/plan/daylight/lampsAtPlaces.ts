@@ -1,6 +1,7 @@
 import { answerBench } from '../../answer/bench/answerBench';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { benchStandOf } from '../../answer/stand/benchStand';
+import { photoperiodOf } from '../../judge/dose/LightDay';
 import { MOL_SECONDS } from '../../judge/dose/dli';
 import { createRecall } from '../../light/scene/Recall';
 import { addTray } from '../../site/stand/change';
@@ -35,12 +36,12 @@ export interface LampsAtPlace {
   readonly isTooTall: boolean;
   /** Its leaves would stand nearer to a lamp than its heat or the air allow. */
   readonly isTooNear: boolean;
-  /** Longer than the plant tolerates. */
+  /** The day that they make, without the sun, is longer than the plant tolerates. */
   readonly isTooLong: boolean;
 }
 
 /** The pot that it stands in. */
-const POT = 'pot-13';
+const POT = 'pot-13'; // our choice: the size in which most houseplants are sold
 
 /**
  * What the lamps of all stands give to a plant, tier by tier, light from neighbouring tiers included; tiers that get nothing are left out.
@@ -75,7 +76,8 @@ export function lampsAtPlaces({ site, cropId, stage }: PlantAsked, tables: Table
           hours: t.hours,
           isTooTall: t.lamps.some((l) => l.fitting.face <= y.canopy) || (isRoofed(t.tier.enclosure) && t.tier.enclosure.height <= y.canopy),
           isTooNear: t.lamps.some((l) => l.fitting.face - y.canopy < clearanceOf(l.lamp)),
-          isTooLong: t.hours > y.limits.longestDay,
+          // A pause breaks the night: the day that plants count is longer than the hours.
+          isTooLong: photoperiodOf({ on_min, lit_min, pause, daylight: null }) > y.limits.longestDay,
         },
       ];
     });

@@ -30,7 +30,7 @@ interface TopUpAsked {
 }
 
 /**
- * The lamp hours that daylight leaves to be given, by half months, and when in the day: by the same judgement as a timer's. LitTimes stay as
+ * The lamp hours that daylight leaves to be given, by half months, and when in the day: by the same judgement as a timer's. Times stay as
  * long as they do about as well as the best would, so that the timer is set anew as seldom as may be; where daylight alone is enough
  * for every tray the lamps stay off.
  *

@@ -54,6 +54,13 @@ export const NEAR = 0.05; // about 5 % of a dose: less than any reading tells; o
 /** Of lamps that have no dimmer. */
 const AS_IT_IS: Dimming = { to: FULL, by: 1, draw: FULL };
 
+/** Beside heights this many settings are enough: together they come within a tenth of any light. */
+const BESIDE_HEIGHTS = 6; // our choice
+
+/** Every second setting of a dimmer that has many, that of now among them. */
+const fewOf = (all: readonly Dimming[]): readonly Dimming[] =>
+  all.length <= BESIDE_HEIGHTS ? all : all.filter((d, i) => i % 2 === 0 || d.by === 1);
+
 /** One tier through the days: its trays growing under lamps that fade, and that can be hung otherwise. */
 export class TierCourse {
   /** Every height that the lamps can have, from the lowest up, and at each every setting of their dimmers. */
@@ -104,8 +111,8 @@ export class TierCourse {
     const stride = table.step > 0 ? Math.max(1, Math.round(0.01 / table.step)) * table.step : 0;
     const count = (reach: Metres) => (stride > 0 ? Math.floor((reach + 1e-9) / stride) : 0);
     const known = dimmingsOf(tier.tier.fittings);
-    const dimmings = known.length > 0 ? known : [AS_IT_IS];
     const below = count(-table.lowest);
+    const dimmings = known.length === 0 ? [AS_IT_IS] : table.step > 0 ? fewOf(known) : known;
     this.heights = Array.from({ length: below + count(table.highest) + 1 }, (_, i) =>
       dimmings.map((dimming, k) => ({ lift: (i - below) * stride, dimming, index: i * dimmings.length + k })),
     );

@@ -28,6 +28,12 @@ test('lamps with the same dimmer at the same setting are turned together, others
   expect(settings()).toEqual([]);
 });
 
+test('lamps that are dark at their setting are not turned by a share of nothing, and no setting is offered that gives no light', () => {
+  const dead = { steps: [0.25, 0.5], points: [{ setting: 0.25, light: 0, draw: 0.1 }] };
+  expect(settings(hung('a', dead, 0.25))).toEqual([]);
+  expect(settings(hung('a', dead))).toEqual([1, 0.5]);
+});
+
 test('the setting of now is among them, whatever it is; light counts from it, the draw from full power', () => {
   expect(settings(hung('a', FREE, 0.55))).toContain(0.55);
   expect(settings(hung('a', FREE, 0.03))).toContain(0.03);

@@ -15,13 +15,16 @@ export function dimmingsOf(fittings: readonly Fitting[]): Dimming[] {
   const set = fittings[0]?.dim ?? FULL;
   if (!dimmer || !fittings.every((f) => (f.dim ?? FULL) === set && sameDimmer(f.own?.dimmer, dimmer))) return [];
   const now = dimmedTo(dimmer, set).light;
+  // Of lamps that are dark nothing can be told by how many times they would be brighter.
+  if (now <= 0) return [];
   return [...new Set([...settingsOf(dimmer), set])]
     .filter((to) => to >= LEAST_SETTING || to === set)
     .sort((a, b) => b - a)
     .map((to) => {
       const { light, draw } = dimmedTo(dimmer, to);
       return { to, by: light / now, draw };
-    });
+    })
+    .filter(({ by }) => by > 0);
 }
 
 /** A fitting with its dimmer turned; left as it is where no setting is given. */
