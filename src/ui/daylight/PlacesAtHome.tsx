@@ -8,7 +8,7 @@ import { rankAt, type LampsAtPlace, type PlantAsked } from '@/core/plan/daylight
 import { compassOf } from '@/core/sky/place/facing';
 import { cropOf } from '@/core/site/crop/cropOf';
 import { shelfStands } from '@/core/site/stand/shelfStands';
-import type { Site } from '@/core/site/stand/Site';
+import type { Batch, Site } from '@/core/site/stand/Site';
 import type { StageName } from '@/core/things/crop/Crop';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showLength } from '@/core/units/length';
@@ -31,11 +31,12 @@ interface Ranked extends PlaceRank {
   readonly hasSun: boolean;
 }
 
-/** The plant to begin with: one that stays, of those that are there, or a common houseplant. */
-function plantOf(site: Site): string {
-  const there = site.batches.map((b) => b.cropId);
-  return there.find((id) => cropOf(site, id, tables)?.germination === null) ?? there[0] ?? 'pothos';
-}
+/** The plant to begin with: one that stays, of those that are there, else the first of them in its stage; null: there are none. */
+const plantOf = ({ batches, ...site }: Site): Batch | null =>
+  batches.find((b) => cropOf(site, b.cropId, tables)?.germination === null) ?? batches[0] ?? null;
+
+/** A houseplant that many have. */
+const COMMON = 'pothos';
 
 /** All places of the household with their months, for a plant: by the sun, the lamps, or both. */
 export function PlacesAtHome() {
@@ -45,8 +46,10 @@ export function PlacesAtHome() {
   const router = useRouter();
   const search = useSearchParams();
   const asked = search.get('plant');
-  const crop = (asked && cropOf(site, asked, tables)) || cropOf(site, plantOf(site), tables)!;
-  const stage = crop.stages.find((s) => s.stage === search.get('stage')) ?? lastingStage(crop);
+  const mine = asked ? null : plantOf(site);
+  const crop = cropOf(site, asked ?? mine?.cropId ?? COMMON, tables) ?? cropOf(site, COMMON, tables)!;
+  const wanted = search.get('stage') ?? mine?.stage;
+  const stage = crop.stages.find((s) => s.stage === wanted) ?? lastingStage(crop);
   const show = (plant: string, name?: StageName) =>
     router.replace(`/stands/places?plant=${encodeURIComponent(plant)}${name ? `&stage=${name}` : ''}`, { scroll: false });
   const places = useMemo(() => homePlaces(site, tables), [site]);
@@ -134,6 +137,9 @@ export function PlacesAtHome() {
         </p>
       )}
       {anything && lit !== 'failed' && !ranked && <p role="status">Working out the light of your places…</p>}
+      {anything && site.windows.length === 0 && (
+        <p className="text-soft">No window yet: say on the Daylight page of a stand which one it stands at, and its places appear here.</p>
+      )}
       {ranked && ranked.length > 0 && (
         <>
           <HomeMap ranked={ranked} />

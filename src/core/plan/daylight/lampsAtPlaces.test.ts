@@ -4,6 +4,7 @@ import { benchStandOf } from '../../answer/stand/benchStand';
 import type { MonthAtPlace } from '../../answer/daylight/yearOf';
 import { MOL_SECONDS } from '../../judge/dose/dli';
 import { createRecall } from '../../light/scene/Recall';
+import { IN_THE_OPEN } from '../../site/stand/Enclosure';
 import { BARE_SITE } from '../../site/stand/bare';
 import { addFitting, addTray, changeFittings, setPause, setProgramme } from '../../site/stand/change';
 import type { Site } from '../../site/stand/Site';
@@ -53,7 +54,10 @@ test('leaves as high as the lamp, near its heat, or under too long a day: no mon
   const at = (site: Site) => lampsAtPlaces(asked(site), tables)[0]!;
   const ids = rack().stands[0]!.tiers[0]!.fittings.map((f) => f.id);
   const lowered = (face: number) => changeFittings(rack().stands[0]!.tiers[0]!.id, ids, () => ({ face }))(rack());
-  expect(at(lowered(0.05)).isTooTall).toBe(true);
+  // In the open, above its only lamp, a plant gets no light, and is too tall rather than in an unknown dark.
+  const first = lowered(0.05);
+  const alone = { ...first, stands: [{ ...first.stands[0]!, tiers: first.stands[0]!.tiers.slice(0, 1).map((t) => ({ ...t, enclosure: IN_THE_OPEN })) }] }; // prettier-ignore
+  expect(lampsAtPlaces(asked(alone), tables).map((l) => [l.dose, l.isTooTall])).toEqual([[0, true]]);
   const canopy = 0.33 - 0.2;
   expect([at(lowered(canopy)).isTooTall || at(lowered(canopy)).isTooNear, at(rack()).isTooNear]).toEqual([true, false]);
   const long = setProgramme(rack().programmes[0]!.id, 0, 1440)(rack());

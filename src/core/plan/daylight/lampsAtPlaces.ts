@@ -64,7 +64,8 @@ export function lampsAtPlaces({ site, cropId, stage }: PlantAsked, tables: Table
     return bench.tiers.flatMap((t): LampsAtPlace[] => {
       const y = t.trays[0]!;
       const light = answer.tiers[t.tier.id]?.trays[y.tray.id];
-      if (!light || !(light.stats.mean > 0)) return [];
+      // Leaves above every lamp get nothing of it: that is told as having no room.
+      if (!light || (t.lamps.length === 0 && light.stats.mean <= 0)) return [];
       const { on_min, lit_min, pause } = t.programme;
       return [
         {
