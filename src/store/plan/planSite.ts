@@ -52,7 +52,7 @@ async function planStand(site: Site, standId: string, asked: PlanAsked) {
   const advice = [];
   if (asked.offers)
     for (const scope of scopes) {
-      const found = await advise({ site, standId, scope, answer });
+      const found = await advise({ site, standId, scope, answer, day: asked.day });
       advice.push({
         scope: scope.of === 'stand' ? { of: 'stand' } : { of: scope.of, id: scope.id },
         judged: found.judged,

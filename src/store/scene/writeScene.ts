@@ -27,7 +27,7 @@ export function writeScene(stand: BenchStand): string {
     trays: stand.tiers.flatMap((t) =>
       t.trays.map((y) => {
         const { x0, x1, y0, y1 } = plantAreaOf(y.tray);
-        const band = t.hours > 0 ? lampBandOf(y.stage, t.day) : null;
+        const band = t.hours > 0 ? lampBandOf(y.stage, y.day) : null;
         return {
           id: y.tray.id,
           x0_m: x0 + t.x,

@@ -1,5 +1,4 @@
 'use client';
-import { daylightOf } from '@/core/site/stand/Site';
 import { useMemo } from 'react';
 import { lampBandOf } from '@/core/judge/dose/lightBand';
 import { clearanceOf } from '@/core/things/lamp/clearanceOf';
@@ -9,10 +8,10 @@ import { dimmingsOf } from '@/core/site/ownLamps/dimmings';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { useProfile } from '../shell/WorkspaceContext';
 
-const askedOf = ({ stage, limits, tier, lamp }: SetUp): Asked => ({
+const askedOf = ({ stage, limits, day, lamp }: SetUp): Asked => ({
   stage,
   limits,
-  daylight: daylightOf(tier),
+  daylight: day.daylight,
   clearance: clearanceOf(lamp),
 });
 

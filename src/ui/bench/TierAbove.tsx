@@ -44,8 +44,8 @@ export function TierAbove({ stand, tier: t, light, judged, focus, hands }: TierA
   const px = (x: Metres) => x * scale;
   const py = (y: Metres) => height - y * sy;
   const focusTray = focus?.tray ?? t.trays[0];
-  const around = useMemo(() => bandOf(focusTray, t.day), [focusTray, t.day]);
-  const bands = useMemo(() => new Map(t.trays.map((y) => [y.tray.id, bandOf(y, t.day)])), [t]);
+  const around = useMemo(() => bandOf(focusTray, (focusTray ?? t).day), [focusTray, t]);
+  const bands = useMemo(() => new Map(t.trays.map((y) => [y.tray.id, bandOf(y, y.day)])), [t]);
   // The lines may come a frame after the colours while a hand moves.
   const lined = useDeferredValue(focus?.light);
   const map = lined?.map;

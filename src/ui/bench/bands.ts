@@ -25,7 +25,7 @@ export interface Stretch {
  */
 export function stretchesOf(tier: BenchTier, view: View, chosen: BenchTray | undefined): Stretch[] {
   const span = view === 'front' ? tier.tier.width : tier.tier.depth;
-  if (chosen || tier.trays.length === 0) return [{ from: 0, to: 1, band: bandOf(chosen, tier.day), tray: chosen }];
+  if (chosen || tier.trays.length === 0) return [{ from: 0, to: 1, band: bandOf(chosen, (chosen ?? tier).day), tray: chosen }];
   const ends = (t: BenchTray) => {
     const r = outlineOf(t.tray);
     return view === 'front' ? [r.x0, r.x1] : [r.y0, r.y1];
@@ -36,7 +36,7 @@ export function stretchesOf(tier: BenchTier, view: View, chosen: BenchTray | und
     const last = stretches[stretches.length - 1];
     if (last?.tray && last.tray.stage === tray.stage) return;
     const from = i === 0 ? 0 : Math.min(1, Math.max(0, (ends(inOrder[i - 1]!)[1]! + ends(tray)[0]!) / 2 / span));
-    stretches.push({ from, to: 1, band: bandOf(tray, tier.day), tray });
+    stretches.push({ from, to: 1, band: bandOf(tray, tray.day), tray });
   });
   return stretches.map((s, i) => ({ ...s, to: stretches[i + 1]?.from ?? 1 })).filter((s) => s.to > s.from);
 }

@@ -1,9 +1,7 @@
 'use client';
 import clsx from 'clsx';
 import { Check } from 'lucide-react';
-import { ninths, type Standing } from '@/core/plan/clinic/circumstancesOf';
-import { daylightDose } from '@/core/judge/dose/LightDay';
-import { MOL_SECONDS } from '@/core/judge/dose/dli';
+import { dosesOfNinths, type Standing } from '@/core/plan/clinic/circumstancesOf';
 import { plantAreaOf } from '@/core/site/stand/footprint';
 import { doseNumber } from '../stage/lightWords';
 
@@ -17,8 +15,8 @@ interface TrayPlacesProps {
 }
 
 /** The tray from above in nine places, each with its dose; pressed where the plants look worst. */
-export function TrayPlaces({ standing: { tier, tray, light }, failed, places, onToggle }: TrayPlacesProps) {
-  const doses = light ? ninths(light, plantAreaOf(tray.tray)).map((p) => p * tier.hours * MOL_SECONDS + daylightDose(tier.day)) : null;
+export function TrayPlaces({ standing: { tray, light }, failed, places, onToggle }: TrayPlacesProps) {
+  const doses = light ? dosesOfNinths(tray, light) : null;
   const { dliMin, dliMax } = tray.stage;
   const { x0, x1, y0, y1 } = plantAreaOf(tray.tray);
   return (

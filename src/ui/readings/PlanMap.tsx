@@ -43,7 +43,7 @@ export function PlanMap({ of, light, readings, points = [], at = null, done = []
   const sy = height / tier.depth;
   const px = (x: Metres) => x * scale;
   const py = (y: Metres) => height - y * sy;
-  const band = useMemo(() => bandOf(t.trays[0], t.day), [t]);
+  const band = useMemo(() => bandOf(t.trays[0], (t.trays[0] ?? t).day), [t]);
   const labels = useMemo(() => roomyOf(readings, scale, sy), [readings, scale, sy]);
   return (
     <div className="night rounded-md bg-night text-night-ink">

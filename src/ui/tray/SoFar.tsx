@@ -13,10 +13,10 @@ export function SoFar({ tier, tray, mean }: { tier: BenchTier; tray: BenchTray; 
   const site = useSite((s) => s.site);
   const today = useToday();
   const sums = useMemo(() => {
-    const dli = mean === null ? null : mean * tier.hours * MOL_SECONDS + daylightDose(tier.day);
+    const dli = mean === null ? null : mean * tier.hours * MOL_SECONDS + daylightDose(tray.day);
     // All trays of a batch count as lit like this one.
     return sumsOf(site, tray.batch, today, tables, () => dli);
-  }, [site, tray.batch, today, mean, tier]);
+  }, [site, tray, today, mean, tier]);
   if (!sums || sums.days <= 0) return null;
   const { grams, mol, kWh, cost } = sums;
   const money = (v: number) => showMoney(v, site.currency);

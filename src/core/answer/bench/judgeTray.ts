@@ -1,7 +1,7 @@
 import { spotsOf } from '../check/perCentimetreOf';
 import { leastKnown } from '../stand/leastKnown';
 import { colourOf } from '../../things/lamp/colourOf';
-import { shareWithin } from '../../light/field/statsOver';
+import { spreadOfMap } from '../../judge/dose/spreadOfMap';
 import type { Share } from '../../units/quantities';
 import type { BenchTier, BenchTray } from '../stand/benchStand';
 import { plantAreaOf } from '../../site/stand/footprint';
@@ -11,6 +11,7 @@ import { doubtOfDistance } from '../../judge/uncertainty/doubtOfDistance';
 import { doubtOfSides } from '../../judge/uncertainty/doubtOfSides';
 import { doubtsOf } from '../../measure/fit/doubtsOfLamp';
 import { judge, type Verdict } from '../../judge/verdict/judge';
+import { shareInBandOf } from '../../judge/verdict/shareOfMap';
 import type { TrayLight } from './BenchQuestion';
 
 /** A tray with its verdict, and why that may be off. */
@@ -21,7 +22,7 @@ export interface JudgedTray {
   readonly light: TrayLight;
 }
 
-/** Judges a tray by its own crop and stage on the day of its tier. */
+/** Judges a tray by its own crop and stage on its day. */
 export function judgeTray(tier: BenchTier, tray: BenchTray, light: TrayLight): JudgedTray {
   const { stats, map, perCm, reflectedShare } = light;
   const { stage, limits } = tray;
@@ -30,11 +31,11 @@ export function judgeTray(tier: BenchTier, tray: BenchTray, light: TrayLight): J
     ...(reflectedShare > 0 ? [doubtOfSides(tier.tier.enclosure, reflectedShare, tier.known.fit?.sides)] : []),
   ];
   const area = [plantAreaOf(tray.tray)];
-  const { day } = tier;
+  const { day } = tray;
   const verdict = judge({
-    light: spotsOf(stats),
+    light: { ...spreadOfMap(map, area), ...spotsOf(stats) },
     perCm,
-    share: (low, high) => shareWithin(map, area, low, high),
+    shareInBand: shareInBandOf(map, area, stage, day),
     stage,
     limits,
     day,

@@ -1,5 +1,5 @@
 import { colourOf } from '../../things/lamp/colourOf';
-import { shareWithin } from '../../light/field/statsOver';
+import { spreadOfMap } from '../../judge/dose/spreadOfMap';
 import { plantAreaOf } from '../../site/stand/footprint';
 import { leastKnown } from '../stand/leastKnown';
 import type { SetUp } from '../stand/setUp';
@@ -9,6 +9,7 @@ import { doubtOfDistance } from '../../judge/uncertainty/doubtOfDistance';
 import { doubtOfSides } from '../../judge/uncertainty/doubtOfSides';
 import { doubtsOf } from '../../measure/fit/doubtsOfLamp';
 import { judge, type Verdict } from '../../judge/verdict/judge';
+import { shareInBandOf } from '../../judge/verdict/shareOfMap';
 import type { LightAnswer } from './LightQuestion';
 import { spotsOf } from './perCentimetreOf';
 
@@ -21,9 +22,9 @@ export function judgeSetUp(setUp: SetUp, answer: LightAnswer): { readonly verdic
     ...(reflectedShare > 0 ? [doubtOfSides(setUp.tier.enclosure, reflectedShare, setUp.known.fit?.sides)] : []),
   ];
   const verdict = judge({
-    light: spotsOf(stats),
+    light: { ...spreadOfMap(map, areas), ...spotsOf(stats) },
     perCm,
-    share: (low, high) => shareWithin(map, areas, low, high),
+    shareInBand: shareInBandOf(map, areas, setUp.stage, setUp.day),
     stage: setUp.stage,
     limits: setUp.limits,
     day: setUp.day,

@@ -58,28 +58,40 @@ export function sunUp({ place, day, ahead_min }: Pick<SkyOfDay, 'place' | 'day' 
 }
 
 /**
- * The daylight of one day at some places together (the mean of them): a mixture of clear and overcast by the month's share of sunshine.
+ * The daylight of one day at some places together (the mean of them; under a clear sky the brightest): a mixture of clear and overcast
+ * by the month's share of sunshine.
  *
- * @param doubt  of the window's own share, half-width of a nine-in-ten band
+ * @param doubt    of the window's own share, half-width of a nine-in-ten band
+ * @param weights  of nine places that are the spots of a tray: then each is told apart; left out: all alike
  * @returns null where no light comes in
  */
-export function daylightAt(sills: readonly Sill[], sky: SkyOfDay, blind: Span | null, doubt: Share = 0): Daylight | null {
+export function daylightAt(
+  sills: readonly Sill[],
+  sky: SkyOfDay,
+  blind: Span | null,
+  doubt: Share = 0,
+  weights?: readonly Share[],
+): Daylight | null {
   const up = sunUp(sky);
   if (!up || sills.length === 0) return null;
+  const doses = new Float64Array(sills.length);
   const share = sunshineOf(sky.climate, monthOf(sky.day), sky.place.latitude);
   const open = openParts(blind);
   const clear: number[] = [];
   const mean: number[] = [];
   let [dli, brightest, darkest] = [0, 0, 0];
   sky.moments.forEach((moment, i) => {
-    let [c, o] = [0, 0];
-    for (const sill of sills) {
+    let [c, o, most] = [0, 0, 0];
+    sills.forEach((sill, k) => {
       const light = sillLight(moment, sill);
-      c += (light.clear.up * open[i]!) / sills.length;
-      o += (light.overcast.up * open[i]!) / sills.length;
-    }
+      const weight = open[i]! * (weights ? weights[k]! : 1 / sills.length);
+      c += light.clear.up * weight;
+      o += light.overcast.up * weight;
+      most = Math.max(most, light.clear.up * open[i]!);
+      doses[k]! += (share * light.clear.up + (1 - share) * light.overcast.up) * open[i]! * PART_mol;
+    });
     const m = share * c + (1 - share) * o;
-    clear.push(c);
+    clear.push(most);
     mean.push(m);
     dli += m * PART_mol;
     brightest += c * PART_mol;
@@ -91,7 +103,33 @@ export function daylightAt(sills: readonly Sill[], sky: SkyOfDay, blind: Span | 
   return {
     dli,
     ...up,
-    course: { mean, clear, peak: Math.max(...clear), off: offBy(low / dli, high / dli, doubt) },
+    course: {
+      mean,
+      clear,
+      peak: Math.max(...clear),
+      off: offBy(low / dli, high / dli, doubt),
+      ...(weights && { nine: Array.from(doses, (d) => d / dli) }),
+    },
+  };
+}
+
+/** The daylight of several trays together: their mean, and under a clear sky the brightest of them. */
+export function daylightOfAll(all: readonly (Daylight | null)[]): Daylight | null {
+  const lit = all.flatMap((d) => (d?.course ? [{ ...d, course: d.course }] : []));
+  const first = lit[0];
+  if (!first) return null;
+  const mean = (of: (d: (typeof lit)[number]) => number) => lit.reduce((sum, d) => sum + of(d), 0) / all.length;
+  const most = (of: (d: (typeof lit)[number]) => number) => Math.max(...lit.map(of));
+  const dli = mean((d) => d.dli);
+  return {
+    ...first,
+    dli,
+    course: {
+      mean: first.course.mean.map((_, i) => mean((d) => d.course.mean[i]!)),
+      clear: first.course.clear.map((_, i) => most((d) => d.course.clear[i]!)),
+      peak: most((d) => d.course.peak),
+      off: { low: mean((d) => d.dli * d.course.off.low) / dli, high: mean((d) => d.dli * d.course.off.high) / dli },
+    },
   };
 }
 

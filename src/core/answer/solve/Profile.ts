@@ -5,6 +5,7 @@ import type { Room } from '../../light/room/Room';
 import type { Rect } from '../../light/field/Grid';
 import { lightOf } from '../../light/ppfdAtPoint';
 import { spreadOf, type LightSpread } from '../../judge/dose/LightSpread';
+import { nineSpotsOf } from '../../site/stand/nineSpots';
 import type { Metres, Ppfd } from '../../units/quantities';
 
 /** The light on the plants at one distance from the lamps. */
@@ -45,17 +46,21 @@ const PITCH = 0.03;
 export function profileOf({ emitters, plantAreas, nearest, farthest, around }: ProfileQuestion): Profile {
   if (!(nearest > 0 && farthest > nearest)) throw new RangeError(`distances must rise from above 0, got ${nearest} to ${farthest}`);
   const lights = emitters.map(lightOf);
+  // Of a single tray the nine spots come last.
+  const spots = plantAreas.length === 1 ? nineSpotsOf(plantAreas[0]!) : [];
   const points = plantAreas.flatMap(pointsIn);
   const middle = [0, 1].map((axis) => plantAreas.reduce((s, r) => s + (axis ? r.y0 + r.y1 : r.x0 + r.x1) / 2, 0) / plantAreas.length);
   const at = (x: Metres, y: Metres, d: Metres) => lights.reduce((sum, light) => sum + light(x, y, -d), 0);
   const count = Math.ceil(Math.log(farthest / nearest) / Math.log(STEP));
-  const places: readonly Place[] = [...points, [middle[0]!, middle[1]!]];
+  const places: readonly Place[] = [...points, [middle[0]!, middle[1]!], ...spots];
   const gains = around ? gainsOf(emitters, places, at, nearest, farthest, around) : null;
   return Array.from({ length: count + 1 }, (_, i): AtDistance => {
     const distance = nearest * (farthest / nearest) ** (i / count);
     const gain = (k: number) => (gains ? gains(i / count, k) : 1);
-    const values = points.map(([x, y], k) => at(x, y, distance) * gain(k));
-    return { distance, ...spreadOf(values), centre: at(middle[0]!, middle[1]!, distance) * gain(points.length) };
+    const light = ([x, y]: Place, k: number) => at(x, y, distance) * gain(k);
+    const centre = light(places[points.length]!, points.length);
+    const nine = spots.map((spot, k) => light(spot, points.length + 1 + k));
+    return { distance, ...spreadOf(points.map(light)), centre, ...(nine.length > 0 && { nine }) };
   });
 }
 
@@ -112,5 +117,6 @@ export function atDistance(profile: Profile, distance: Metres): AtDistance {
     strongest: between(a.strongest, b.strongest),
     centre: between(a.centre, b.centre),
     parts: a.parts.map((part, k) => between(part, b.parts[k]!)),
+    ...(a.nine && b.nine && { nine: a.nine.map((spot, k) => between(spot, b.nine![k]!)) }),
   };
 }

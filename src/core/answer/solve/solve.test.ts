@@ -2,7 +2,9 @@ import fc from 'fast-check';
 import { evenly } from '../../../../test/evenly';
 import type { Stage } from '../../things/crop/Crop';
 import type { Daylight } from '../../site/stand/Daylight';
+import { receivedOf } from '../../judge/dose/LightDay';
 import { MOL_SECONDS } from '../../judge/dose/dli';
+import { saysOf } from '../../judge/verdict/standing';
 import { shareBetween } from '../../judge/dose/LightSpread';
 import { cropLibrary } from '../../things/crop/cropLibrary';
 import { lampLibrary } from '../../things/lamp/lampLibrary';
@@ -215,4 +217,34 @@ test('daylight counts towards dose, strength and length of the day', () => {
   // Where daylight alone is over the leaf's ceiling, no distance suits.
   expect(solveAsked(point, asked(stage({ ppfdMax: 200 }), 0.1, daylight), { what: 'nothing' }).distances).toBeNull();
   expect(suitingDistances(point, asked(s, 0.1), 17)).toBeNull();
+});
+
+test('daylight from one side counts at each spot: what is said of a setting is what the judgement says, against every distance and hour', () => {
+  // Twice as much at the back of the tray as at its front.
+  const nine = [0, 1, 2].flatMap(() => [2 / 3, 1, 4 / 3]);
+  const even = { mean: Array<number>(96).fill(0), clear: Array<number>(96).fill(0), peak: 0, off: { low: 0, high: 0 } };
+  const daylight = { dli: 4, from_min: 480, to_min: 960, course: { ...even, nine } };
+  const profile = profileFor('led-shop-12-twin-42', 0.54, 0.28);
+  for (const s of [stage(), stage({ dliMin: 6, dliMax: 9 }), stage({ dliMin: 7, dliMax: 8.5 })]) {
+    const limits = limitsOfStage(s);
+    const says = (at: (typeof profile)[number], hours: number) =>
+      saysOf(receivedOf(at, { on_min: 720 - hours * 30, lit_min: hours * 60, pause: null, daylight }), s, limits);
+    const pairs = profile.flatMap((at) => Array.from({ length: 96 }, (_, i) => [at, (i + 1) / 4] as const));
+    const suiting = pairs.filter(([at, hours]) => at.distance >= 0.1 && hours >= s.hoursMin && says(at, hours) === 'in-range');
+    const { distances, hours, best } = solveAsked(profile, { ...asked(s, 0.1, daylight) }, { what: 'nothing' });
+    expect(distances === null).toBe(suiting.length === 0);
+    if (!distances || !hours) continue;
+    const within = pairs.filter(
+      ([at, h]) => at.distance >= distances.from && at.distance <= distances.to && h >= hours.from && h <= hours.to,
+    );
+    expect(within.length).toBeGreaterThan(0);
+    for (const [at, h] of within) expect(says(at, h)).toBe('in-range');
+    const there = receivedOf(atDistance(profile, best.distance), { on_min: 0, lit_min: best.hours * 60, pause: null, daylight });
+    expect([best.weakest, best.mean, best.strongest]).toEqual([there.weakest, there.mean, there.strongest].map((v) => expect.closeTo(v, 9) as number)); // prettier-ignore
+  }
+  // Alike everywhere it is as before.
+  const flat = { ...daylight, course: { ...even, nine: Array<number>(9).fill(1) } };
+  const [a, b] = [flat, { ...daylight, course: even }].map((d) => solveAsked(profile, asked(stage(), 0.1, d), { what: 'nothing' }));
+  expect(a!.distances).toEqual(b!.distances);
+  expect(a!.hours).toEqual(b!.hours);
 });

@@ -1,11 +1,12 @@
 import type { Stage } from '../../things/crop/Crop';
 import type { Daylight } from '../../site/stand/Daylight';
-import { peakOf, type LightDay } from '../../judge/dose/LightDay';
+import { daylightAtSpots, daylightDose, dosesAtNine, peakOf, type LightDay } from '../../judge/dose/LightDay';
 import { shareBetween } from '../../judge/dose/LightSpread';
 import { MOL_SECONDS } from '../../judge/dose/dli';
+import type { Spots } from '../../judge/dose/Spots';
 import type { Dli, Hours, Metres, Ppfd, Share } from '../../units/quantities';
 import type { HardLimits } from '../../judge/verdict/hardLimits';
-import { lossOf } from '../../judge/verdict/loss';
+import { lossOf, shareInBand } from '../../judge/verdict/loss';
 import { atDistance, type AtDistance, type Profile } from './Profile';
 
 /** What a person holds fast; the rest is solved. Strength and dose are means over the plants. */
@@ -103,7 +104,8 @@ const PIN: Hours = 0.25;
  *
  *     max(h_min, DLI_min / (k · weakest))  ≤  h  ≤  min(h_max, DLI_max / (k · strongest)),   k = 0.0036
  *
- * provided the strongest spot stays under the leaf's ceiling; daylight is taken off the doses and the ceiling first. Hours are then put on the timer's quarters.
+ * provided the strongest spot stays under the leaf's ceiling; daylight is taken off the doses and the ceiling first, where it comes from
+ * one side at nine spots of the tray each by itself. Hours are then put on the timer's quarters.
  *
  * @param profile   from very near (below the heat clearance too, so that heat can be named as the limit) to far
  * Checked against brute force over distances and hours in solve.test.ts.
@@ -111,10 +113,10 @@ const PIN: Hours = 0.25;
 export function solve(profile: Profile, asked: Asked, fixed: Fixed): Solution {
   const { stage, bounds } = leftFor(asked);
   const candidates = candidatesOf(profile, fixed);
-  const suiting = settingsWithin(candidates, stage, bounds, fixed);
+  const suiting = settingsWithin(candidates, asked, bounds, fixed);
   if (suiting.length > 0) {
     const best = suiting
-      .map((s) => bestOf(s, stage, fixed))
+      .map((s) => bestOf(s, asked, stage, fixed))
       .reduce((a, b) => (scoreOf(b, stage, fixed) < scoreOf(a, stage, fixed) ? b : a));
     // The band that holds the best setting, not what lies beyond a gap.
     const { distances, hours } = rectangleAround(runAround(suiting, candidates, best.distance), best);
@@ -122,7 +124,12 @@ export function solve(profile: Profile, asked: Asked, fixed: Fixed): Solution {
   }
   const nearest = candidates.filter((c) => c.distance >= bounds.nearest - 1e-9);
   const best = closest(nearest.length > 0 ? nearest : candidates, asked, stage, bounds, fixed);
-  return { distances: null, hours: null, best: withDaylight(best, asked.daylight), limits: limitsOf(candidates, stage, bounds, fixed) };
+  return {
+    distances: null,
+    hours: null,
+    best: withDaylight(best, asked.daylight),
+    limits: limitsOf(candidates, asked, stage, bounds, fixed),
+  };
 }
 
 /** Distances at which the lamps may hang, given the hours that the person has chosen; null where these are too long for the crop. */
@@ -188,12 +195,48 @@ function candidatesOf(profile: Profile, fixed: Fixed): AtDistance[] {
   return [...profile];
 }
 
-function settingsWithin(candidates: readonly AtDistance[], stage: Stage, bounds: Bounds, fixed: Fixed): Suiting[] {
+/**
+ * Hours from which the weakest spot has enough, and up to which the strongest has not too much; where daylight comes from one side
+ * each of the nine spots by itself, as far under and over as the weakest and the strongest of all spots are.
+ */
+function hoursFor(at: AtDistance, { stage, daylight }: Asked): Span {
+  const more = daylightDose({ daylight });
+  const sky = at.nine && more > 0 ? daylight?.course?.nine : undefined;
+  const hours = (dose: Dli, lamps: Ppfd) => dose / (MOL_SECONDS * Math.max(0, lamps));
+  if (!sky || !at.nine) {
+    // Where daylight alone is enough, none.
+    return { from: Math.max(0, hours(stage.dliMin - more, at.weakest)), to: hours(Math.max(0, stage.dliMax - more), at.strongest) };
+  }
+  const under = Math.min(...at.nine) - at.weakest;
+  const above = at.strongest - Math.max(...at.nine);
+  const need = at.nine.map((lamps, i) => Math.max(0, stage.dliMin - more * sky[i]!) && hours(stage.dliMin - more * sky[i]!, lamps - under));
+  const bear = at.nine.map((lamps, i) => hours(stage.dliMax - more * sky[i]!, lamps + above));
+  return { from: Math.max(...need), to: Math.min(...bear) };
+}
+
+interface Span {
+  readonly from: Hours;
+  readonly to: Hours;
+}
+
+/** Doses of the lamps at a setting, and of daylight what a spot gets more or less of it than the mean. */
+function dosesAt(at: AtDistance, hours: Hours, { daylight }: Asked): Spots<Dli> {
+  const k = hours * MOL_SECONDS;
+  const more = daylightAtSpots(at, dayWith(hours, daylight));
+  return {
+    weakest: at.weakest * k + more.weakest - more.mean,
+    mean: at.mean * k,
+    strongest: at.strongest * k + more.strongest - more.mean,
+  };
+}
+
+function settingsWithin(candidates: readonly AtDistance[], asked: Asked, bounds: Bounds, fixed: Fixed): Suiting[] {
   const found: Suiting[] = [];
   for (const at of candidates) {
     if (at.distance < bounds.nearest - 1e-9 || at.strongest > bounds.ppfdMax) continue;
-    let from = Math.max(bounds.hoursMin, stage.dliMin / (MOL_SECONDS * at.weakest));
-    let to = Math.min(bounds.hoursMax, stage.dliMax / (MOL_SECONDS * at.strongest));
+    const suits = hoursFor(at, asked);
+    let from = Math.max(bounds.hoursMin, suits.from);
+    let to = Math.min(bounds.hoursMax, suits.to);
     if (fixed.what === 'hours') {
       if (fixed.hours < from - 1e-9 || fixed.hours > to + 1e-9) continue;
       from = to = fixed.hours;
@@ -210,16 +253,24 @@ function settingsWithin(candidates: readonly AtDistance[], stage: Stage, bounds:
   return found;
 }
 
-function settingAt(at: AtDistance, hours: Hours, stage: Stage): Setting {
+/** @param stage as the lamps see it */
+function settingAt(at: AtDistance, hours: Hours, asked: Asked, stage: Stage): Setting {
   const k = hours * MOL_SECONDS;
-  const shareInBand = k > 0 ? shareBetween(at, stage.dliMin / k, Math.min(stage.dliMax / k, stage.ppfdMax)) : 0;
-  return { distance: at.distance, hours, weakest: at.weakest * k, mean: at.mean * k, strongest: at.strongest * k, shareInBand };
+  const day = dayWith(hours, asked.daylight);
+  const fromOneSide = dosesAtNine(at.nine, day) !== null;
+  const alike = () => (k > 0 ? shareBetween(at, stage.dliMin / k, Math.min(stage.dliMax / k, stage.ppfdMax)) : 0);
+  return {
+    distance: at.distance,
+    hours,
+    ...dosesAt(at, hours, asked),
+    shareInBand: fromOneSide ? shareInBand(at, asked.stage, day) : alike(),
+  };
 }
 
-function bestOf({ at, from, to }: Suiting, stage: Stage, fixed: Fixed): Setting {
+function bestOf({ at, from, to }: Suiting, asked: Asked, stage: Stage, fixed: Fixed): Setting {
   const wish = fixed.what === 'dose' ? fixed.dli : stage.dliTarget;
   const hours = wish / (MOL_SECONDS * at.mean);
-  return settingAt(at, Math.min(to, Math.max(from, from === to ? from : Math.round(hours / PIN) * PIN)), stage);
+  return settingAt(at, Math.min(to, Math.max(from, from === to ? from : Math.round(hours / PIN) * PIN)), asked, stage);
 }
 
 /** Nearest to the crop's best dose; among equals the more even, then the fewer hours. Lower is better. */
@@ -255,16 +306,16 @@ function closest(candidates: readonly AtDistance[], asked: Asked, stage: Stage, 
           : Array.from({ length: Math.floor((bounds.hoursMax - bounds.hoursMin) / PIN + 1e-9) + 1 }, (_, i) => bounds.hoursMin + i * PIN);
     for (const hours of tries) {
       const loss = lossOf(at, asked.stage, asked.limits, dayWith(hours, asked.daylight));
-      if (loss < least - 1e-9) [best, least] = [settingAt(at, hours, stage), loss];
+      if (loss < least - 1e-9) [best, least] = [settingAt(at, hours, asked, stage), loss];
     }
   }
-  return best ?? settingAt(candidates[0]!, Math.min(bounds.hoursMax, stage.hoursMin), stage);
+  return best ?? settingAt(candidates[0]!, Math.min(bounds.hoursMax, stage.hoursMin), asked, stage);
 }
 
 /** Which single limit, let go, would make it possible; and if none would, why the lamp and the tray do not go together. */
-function limitsOf(candidates: readonly AtDistance[], stage: Stage, bounds: Bounds, fixed: Fixed): Limit[] {
+function limitsOf(candidates: readonly AtDistance[], asked: Asked, stage: Stage, bounds: Bounds, fixed: Fixed): Limit[] {
   const limits: Limit[] = [];
-  const without = (change: Partial<Bounds>) => settingsWithin(candidates, stage, { ...bounds, ...change }, fixed);
+  const without = (change: Partial<Bounds>) => settingsWithin(candidates, asked, { ...bounds, ...change }, fixed);
   const nearer = without({ nearest: 0 });
   if (nearer.length > 0) limits.push({ why: 'heat', distance: nearer[nearer.length - 1]!.at.distance });
   const longer = without({ hoursMax: 24 });
@@ -275,24 +326,27 @@ function limitsOf(candidates: readonly AtDistance[], stage: Stage, bounds: Bound
 
   const allowed = candidates.filter((c) => c.distance >= bounds.nearest - 1e-9);
   const usable = allowed.length > 0 ? allowed : candidates;
-  const longest = (fixed.what === 'hours' ? fixed.hours : bounds.hoursMax) * MOL_SECONDS;
-  const shortest = (fixed.what === 'hours' ? fixed.hours : bounds.hoursMin) * MOL_SECONDS;
-  const brightest = Math.max(...usable.map((c) => c.strongest * longest));
-  const bestWeakest = Math.max(...usable.map((c) => c.weakest * longest));
+  const longest = fixed.what === 'hours' ? fixed.hours : bounds.hoursMax;
+  const shortest = fixed.what === 'hours' ? fixed.hours : bounds.hoursMin;
+  const most = usable.map((c) => dosesAt(c, longest, asked));
+  const brightest = Math.max(...most.map((d) => d.strongest));
+  const bestWeakest = Math.max(...most.map((d) => d.weakest));
   const weak: Limit = {
     why: 'lamp-too-weak',
     share: bestWeakest / stage.dliMin,
-    meanShare: Math.max(...usable.map((c) => c.mean * longest)) / stage.dliMin,
+    meanShare: Math.max(...most.map((d) => d.mean)) / stage.dliMin,
   };
-  const mildest = Math.min(...usable.map((c) => Math.max((c.strongest * shortest) / stage.dliMax, c.strongest / bounds.ppfdMax)));
+  const mildest = Math.min(
+    ...usable.map((c) => Math.max(dosesAt(c, shortest, asked).strongest / stage.dliMax, c.strongest / bounds.ppfdMax)),
+  );
   if (brightest < stage.dliMin) return [weak];
   if (mildest > 1) return [{ why: 'lamp-too-strong', times: mildest }];
   // Somewhere the middle is right: what does the edge get at best while nothing is too strong?
   const edge = Math.max(
     0,
     ...usable.map((c) => {
-      const hours = Math.min(longest, stage.dliMax / c.strongest);
-      return c.strongest > bounds.ppfdMax || hours < shortest ? 0 : (c.weakest * hours) / stage.dliMin;
+      const hours = Math.min(longest, hoursFor(c, asked).to);
+      return c.strongest > bounds.ppfdMax || hours < shortest ? 0 : dosesAt(c, hours, asked).weakest / stage.dliMin;
     }),
   );
   const wide: Limit = { why: 'tray-wider-than-light', share: edge };

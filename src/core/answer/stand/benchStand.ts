@@ -1,4 +1,4 @@
-import { daylightOf } from '../../site/stand/Site';
+import { daylightOf, daylightOfTray } from '../../site/stand/Site';
 import type { Crop, Stage } from '../../things/crop/Crop';
 import { widthAtHeight } from '../../things/crop/heightAt';
 import { dimmedTo, FULL } from '../../things/lamp/dimming';
@@ -37,6 +37,8 @@ export interface BenchTray {
   readonly mix_L: number;
   /** Where its leaves are, seen from above. */
   readonly leaves: Rect;
+  /** The lamps' hours, and the daylight where it stands. */
+  readonly day: LightDay;
 }
 
 /** A tier where it stands in its stand, everything looked up. */
@@ -53,7 +55,7 @@ export interface BenchTier {
   readonly known: Known;
   readonly programme: Programme;
   readonly hours: Hours;
-  /** Its lamps' hours and its daylight. */
+  /** Its lamps' hours, and its daylight in the mean of its trays. */
   readonly day: LightDay;
   readonly lamps: readonly BenchLamp[];
   readonly trays: readonly BenchTray[];
@@ -99,6 +101,7 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
   const programme = need(site.programmes.find((p) => p.id === tier.programmeId), 'programme', tier.programmeId); // prettier-ignore
   const known = knownOf(tier, lampsOf(site, tables));
   const lamps = lampsIn(site, tier, tables, known);
+  const { on_min, lit_min, pause } = programme;
   const trays = tier.trays.map((tray): BenchTray => {
     const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
     const crop = need(cropOf(site, batch.cropId, tables), 'crop', batch.cropId);
@@ -115,9 +118,9 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
       canopy: rimOf(tray) + plantHeight,
       mix_L: mixOf(tray, tables),
       leaves: leavesOf(tray, widthAtHeight(crop, plantHeight)),
+      day: { on_min, lit_min, pause, daylight: daylightOfTray(tier, tray) },
     };
   });
-  const { on_min, lit_min, pause } = programme;
   const day = { on_min, lit_min, pause, daylight: daylightOf(tier) };
   return { tier, known, room: known.room, programme, hours: programme.lit_min / 60, day, lamps, trays, ...place };
 };

@@ -1,5 +1,5 @@
 import { cropOf } from '../../site/crop/cropOf';
-import { daylightOf } from '../../site/stand/Site';
+import { daylightOf, daylightOfTray } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import type { Crop, Stage } from '../../things/crop/Crop';
 import type { LightDay } from '../../judge/dose/LightDay';
@@ -69,7 +69,12 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
     crop,
     stage,
     limits: limitsOfBatch(batch, crop, stage),
-    day: { on_min: programme.on_min, lit_min: programme.lit_min, pause: programme.pause, daylight: daylightOf(tier) },
+    day: {
+      on_min: programme.on_min,
+      lit_min: programme.lit_min,
+      pause: programme.pause,
+      daylight: daylightOfTrays(tier),
+    },
     lamp,
     lamps,
     hours: programme.lit_min / 60,
@@ -81,6 +86,9 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
     calibration: lamps[0]!.calibration,
   };
 }
+
+/** Trays of a tier that are judged as one: of a single one its own daylight, of several that of them all. */
+const daylightOfTrays = (tier: Tier) => (tier.trays.length === 1 ? daylightOfTray(tier, tier.trays[0]!) : daylightOf(tier));
 
 /** The lamp as it really is, as far as is known: its box, corrected by readings, on the day of its life that is shown, and as it is set. */
 export const measuredLamp = ({ lamps }: SetUp): Lamp => lamps[0]!.real;

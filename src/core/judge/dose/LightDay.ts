@@ -1,7 +1,9 @@
-import type { Dli, Hours, Ppfd } from '../../units/quantities';
+import type { Dli, Hours, Ppfd, Share } from '../../units/quantities';
 import { blocksOf, litWithin, longestDark, type Block, type LitTimes } from '../../units/LitTimes';
+import { betweenNine } from '../../site/stand/nineSpots';
 import type { Daylight } from '../../site/stand/Daylight';
 import { MINUTES_PER_DAY } from '../../units/clock';
+import type { Spots } from './Spots';
 import { MOL_SECONDS } from './dli';
 
 /** The light of one day where plants stand: the lamps' hours, and the daylight that comes in. */
@@ -77,16 +79,69 @@ function strongestWithin(course: readonly Ppfd[], on_min: number, lit_min: numbe
   return best;
 }
 
-/** What lamps of these strengths and the daylight of a day come to. Daylight counts alike for every spot of a tray. */
-export function receivedOf(lamps: { readonly weakest: Ppfd; readonly mean: Ppfd; readonly strongest: Ppfd }, day: LightDay): Received {
+/** Doses at the nine spots of a tray, where daylight comes from one side and the lamps are known spot by spot; null: daylight counts alike everywhere. */
+export function dosesAtNine(nine: readonly Ppfd[] | undefined, day: LightDay): Dli[] | null {
+  const { daylight } = day;
+  const sky = comesIn(daylight) ? daylight.course?.nine : undefined;
+  if (!sky || !nine) return null;
   const k = (day.lit_min / 60) * MOL_SECONDS;
+  return nine.map((ppfd, i) => ppfd * k + daylight!.dli * sky[i]!);
+}
+
+/**
+ * The day at one place of a tray: by straight lines between the nine spots where daylight differs, else as everywhere.
+ *
+ * @param u  from the left of the tray to its right, 0 … 1
+ * @param v  from its front to its back
+ */
+export function dayAtPlace(day: LightDay, u: Share, v: Share): LightDay {
+  const { daylight } = day;
+  const nine = daylight?.course?.nine;
+  if (!nine) return day;
+  const times = betweenNine(nine, u, v);
+  // The sun's patch may fall anywhere: what leaves must bear stays as it is.
+  const { mean, clear, peak, off } = daylight.course!;
+  return { ...day, daylight: { ...daylight, dli: daylight.dli * times, course: { mean, clear, peak, off } } };
+}
+
+/** The day of a tray that is turned half round again and again: daylight falls on it from two sides. */
+export function turnedDay(day: LightDay): LightDay {
+  const { daylight } = day;
+  const nine = daylight?.course?.nine;
+  if (!nine) return day;
+  return { ...day, daylight: { ...daylight, course: { ...daylight.course!, nine: nine.map((v, i) => (v + nine[8 - i]!) / 2) } } };
+}
+
+/** The lamps' light by which a tray is judged: at its spots, and where it is known at nine that keep their places. */
+export type LampSpots = Spots<Ppfd> & { readonly nine?: readonly Ppfd[] };
+
+/** What daylight adds at the weakest and the strongest spot of both together, and in the mean. */
+export function daylightAtSpots({ nine }: LampSpots, day: LightDay): Spots<Dli> {
   const more = daylightDose(day);
+  const doses = dosesAtNine(nine, day);
+  if (!doses) return { weakest: more, mean: more, strongest: more };
+  const k = (day.lit_min / 60) * MOL_SECONDS;
+  return {
+    weakest: Math.min(...doses) - Math.min(...nine!) * k,
+    mean: more,
+    strongest: Math.max(...doses) - Math.max(...nine!) * k,
+  };
+}
+
+/**
+ * What lamps of these strengths and the daylight of a day come to. How strong it gets is taken where both are strongest: leaves there
+ * bear no less.
+ *
+ * @param more  of daylight at each spot
+ */
+export function receivedOf(lamps: LampSpots, day: LightDay, more: Spots<Dli> = daylightAtSpots(lamps, day)): Received {
+  const k = (day.lit_min / 60) * MOL_SECONDS;
   const noon = comesIn(day.daylight) ? peakOf(day.daylight) : 0;
   const lit = day.lit_min > 0 ? lamps.strongest + daylightBesideLamps(day) : 0;
   return {
-    weakest: lamps.weakest * k + more,
-    mean: lamps.mean * k + more,
-    strongest: lamps.strongest * k + more,
+    weakest: lamps.weakest * k + more.weakest,
+    mean: lamps.mean * k + more.mean,
+    strongest: lamps.strongest * k + more.strongest,
     strongestPpfd: Math.max(lit, noon),
     photoperiod: photoperiodOf(day),
   };

@@ -7,6 +7,8 @@ export interface LightSpread {
   readonly strongest: Ppfd;
   /** Strengths in the middle of equal parts of the area, the dimmest part first. */
   readonly parts: readonly Ppfd[];
+  /** At the nine spots of the tray (`nineSpotsOf`); left out: not kept. */
+  readonly nine?: readonly Ppfd[];
 }
 
 /** So many equal parts: an eighth of a tray is a row of its cells. */
@@ -18,17 +20,22 @@ export const evenSpread = (ppfd: Ppfd): LightSpread => ({
   mean: ppfd,
   strongest: ppfd,
   parts: Array<Ppfd>(PARTS).fill(ppfd),
+  nine: Array<Ppfd>(9).fill(ppfd),
 });
 
 /** Where no light is. */
 export const NO_LIGHT: LightSpread = evenSpread(0);
 
 /** The same light, so many times as strong. */
-export const scaled = ({ weakest, mean, strongest, parts }: LightSpread, by: number): LightSpread => ({
-  weakest: weakest * by,
-  mean: mean * by,
-  strongest: strongest * by,
-  parts: parts.map((p) => p * by),
+export const scaled = (light: LightSpread, by: number): LightSpread => mapped(light, (v) => v * by);
+
+/** Every figure of a spread changed in the same way, which must keep their order. */
+export const mapped = ({ weakest, mean, strongest, parts, nine }: LightSpread, change: (value: number) => number): LightSpread => ({
+  weakest: change(weakest),
+  mean: change(mean),
+  strongest: change(strongest),
+  parts: parts.map(change),
+  ...(nine && { nine: nine.map(change) }),
 });
 
 /**
@@ -36,8 +43,9 @@ export const scaled = ({ weakest, mean, strongest, parts }: LightSpread, by: num
  *
  * @param values   at least one
  * @param weights  of each, all together one; left out: all alike
+ * @param nine     which of the values stand at the nine spots
  */
-export function spreadOf(values: ArrayLike<Ppfd>, weights?: ArrayLike<Share>): LightSpread {
+export function spreadOf(values: ArrayLike<Ppfd>, weights?: ArrayLike<Share>, nine?: readonly number[]): LightSpread {
   const n = values.length;
   if (!(n > 0)) throw new RangeError('a spread needs at least one value');
   const order = Array.from({ length: n }, (_, i) => i).sort((a, b) => values[a]! - values[b]!);
@@ -50,7 +58,8 @@ export function spreadOf(values: ArrayLike<Ppfd>, weights?: ArrayLike<Share>): L
     while (at < n - 1 && before + weightOf(order[at]!) < middle) before += weightOf(order[at++]!);
     parts.push(values[order[at]!]!);
   }
-  return { weakest: values[order[0]!]!, mean, strongest: values[order[n - 1]!]!, parts };
+  const spread = { weakest: values[order[0]!]!, mean, strongest: values[order[n - 1]!]!, parts };
+  return nine ? { ...spread, nine: nine.map((i) => values[i]!) } : spread;
 }
 
 /** Share of the area between two strengths, by straight lines between the middles of the parts and the ends. */

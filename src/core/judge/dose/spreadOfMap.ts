@@ -1,19 +1,20 @@
 import type { LightMap, Rect } from '../../light/field/Grid';
+import { cellsWithin } from '../../light/field/statsOver';
 import type { Ppfd } from '../../units/quantities';
+import { nineSpotsOf } from '../../site/stand/nineSpots';
 import { spreadOf, type LightSpread } from './LightSpread';
 
 /**
- * The spread of a map's cells whose centres lie within any of the rectangles.
+ * The spread of a map's cells whose centres lie within any of the rectangles; of a single one with its nine spots.
  * @throws RangeError when none does
  */
-export function spreadOfMap({ area, columns, rows, ppfd }: LightMap, rects: readonly Rect[]): LightSpread {
+export function spreadOfMap(map: LightMap, rects: readonly Rect[]): LightSpread {
+  const { area, columns, rows, ppfd } = map;
   const values: Ppfd[] = [];
-  for (let row = 0; row < rows; row++) {
-    const y = area.y0 + ((row + 0.5) * (area.y1 - area.y0)) / rows;
-    for (let column = 0; column < columns; column++) {
-      const x = area.x0 + ((column + 0.5) * (area.x1 - area.x0)) / columns;
-      if (rects.some((r) => x >= r.x0 && x <= r.x1 && y >= r.y0 && y <= r.y1)) values.push(ppfd[row * columns + column]!);
-    }
-  }
-  return spreadOf(values);
+  cellsWithin(map, rects, (value) => values.push(value));
+  const cell = (at: number, from: number, to: number, count: number) =>
+    Math.min(count - 1, Math.max(0, Math.floor(((at - from) / (to - from)) * count)));
+  const nine = (rect: Rect) =>
+    nineSpotsOf(rect).map(([x, y]) => ppfd[cell(y, area.y0, area.y1, rows) * columns + cell(x, area.x0, area.x1, columns)]!);
+  return rects.length === 1 ? { ...spreadOf(values), nine: nine(rects[0]!) } : spreadOf(values);
 }

@@ -27,9 +27,9 @@ const stage: Stage = {
 };
 const still = { nearer: 0, farther: 0 };
 const question = (weakest: number, mean: number, strongest: number, hours = 10, change: Partial<JudgeQuestion> = {}): JudgeQuestion => ({
-  light: { weakest, mean, strongest },
+  light: { ...spreadOf([weakest, mean, strongest]), mean },
   perCm: { weakest: still, mean: still, strongest: still },
-  share: () => 1,
+  shareInBand: 1,
   stage,
   limits: limitsOfStage(stage),
   day: { on_min: 360, lit_min: hours * 60, pause: null, daylight: null },

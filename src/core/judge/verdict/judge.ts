@@ -1,15 +1,15 @@
 import type { Stage } from '../../things/crop/Crop';
 import { DAYLIGHT_OFF } from '../../site/stand/Daylight';
 import { lampBandOf, type LightBand } from '../dose/lightBand';
-import { daylightBesideLamps, daylightDose, receivedOf, type LightDay, type Received } from '../dose/LightDay';
+import type { LightSpread } from '../dose/LightSpread';
+import { daylightAtSpots, daylightBesideLamps, daylightDose, receivedOf, type LightDay, type Received } from '../dose/LightDay';
 import { MOL_SECONDS } from '../dose/dli';
 import type { Dli, Ppfd, Share } from '../../units/quantities';
 import type { Banded, Doubt } from '../uncertainty/Band';
 import { certaintyFor, deviationOf, factorIn, normalIn, WORLDS, type Certainty } from '../uncertainty/certainty';
 import { HAND_ERROR_cm, type PerCentimetre } from '../uncertainty/doubtOfDistance';
 import { breachesOf, type Breach, type HardLimits } from './hardLimits';
-import { shareInBand } from './loss';
-import type { Spots } from './Spots';
+import type { Spots } from '../dose/Spots';
 import { saysOf, standingOf, type Says, type Standing } from './standing';
 
 export interface Verdict extends Spots<Banded> {
@@ -35,11 +35,11 @@ export interface Verdict extends Spots<Banded> {
 
 /** A tray's light, and what is asked of it. */
 export interface JudgeQuestion {
-  readonly light: Spots<Ppfd>;
+  readonly light: LightSpread;
   /** How much a centimetre nearer or farther changes each. */
   readonly perCm: Spots<PerCentimetre>;
-  /** Of the area of the tray, how much has a strength between two. */
-  share(low: Ppfd, high: Ppfd): Share;
+  /** Of the area of the tray, how much is in band on this day. */
+  readonly shareInBand: Share;
   readonly stage: Stage;
   readonly limits: HardLimits;
   readonly day: LightDay;
@@ -81,7 +81,7 @@ export function judge(question: JudgeQuestion): Verdict {
     strengthBinds: breaches.some((b) => b.why === 'too-strong'),
     hoursTooLong: breaches.some((b) => b.why === 'day-too-long'),
     hoursTooShort: received.strongest > 0 && received.photoperiod < stage.hoursMin,
-    shareInBand: shareInBand(question.share, stage, day),
+    shareInBand: question.shareInBand,
   };
 }
 
@@ -95,6 +95,7 @@ const FIRST_WAY = 4;
 function worldsOf({ light, perCm, day, doubts }: JudgeQuestion): Received[] {
   const common = doubts.filter((d) => d.why !== 'beam-shape');
   const beams = doubts.filter((d) => d.why === 'beam-shape');
+  const more = daylightAtSpots(light, day);
   return Array.from({ length: WORLDS }, (_, world) => {
     const lamps = common.reduce((f, d, i) => f * factorIn(world, FIRST_WAY + i, d), 1);
     const nearer_cm = normalIn(world, HAND_WAY) * deviationOf(HAND_ERROR_cm);
@@ -102,7 +103,7 @@ function worldsOf({ light, perCm, day, doubts }: JudgeQuestion): Received[] {
     const [middle, rim] = BEAM_WAYS.map((way) => beams.reduce((f, d) => f * factorIn(world, way, d), 1));
     const at = (ppfd: Ppfd, { nearer, farther }: PerCentimetre, beam: number) =>
       ppfd * lamps * beam * (nearer_cm >= 0 ? Math.max(1e-3, 1 + nearer) ** nearer_cm : Math.max(1e-3, 1 - farther) ** -nearer_cm);
-    const sky = day.daylight && { ...day.daylight, dli: day.daylight.dli * factorIn(world, SKY_WAY, DAYLIGHT_OFF) };
+    const sky = factorIn(world, SKY_WAY, day.daylight?.course?.off ?? DAYLIGHT_OFF);
     const strengths = [
       at(light.weakest, perCm.weakest, rim!),
       at(light.mean, perCm.mean, 1),
@@ -116,7 +117,8 @@ function worldsOf({ light, perCm, day, doubts }: JudgeQuestion): Received[] {
         mean: Math.min(Math.max(weakest, mean), Math.max(weakest, strongest)),
         strongest: Math.max(weakest, strongest),
       },
-      { ...day, daylight: sky },
+      day,
+      { weakest: more.weakest * sky, mean: more.mean * sky, strongest: more.strongest * sky },
     );
   });
 }

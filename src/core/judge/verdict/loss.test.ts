@@ -3,7 +3,7 @@ import { limitsOfStage } from '../../../../test/limitsOfStage';
 import type { Stage } from '../../things/crop/Crop';
 import type { Daylight } from '../../site/stand/Daylight';
 import { evenSpread, spreadOf } from '../dose/LightSpread';
-import { BREACH, lossOf, offTargetOf, shareInBand, wrongIn } from './loss';
+import { BREACH, lossOf, offTargetOf, shareOfEven, wrongIn } from './loss';
 
 // A made-up stage: in 10 h, 278–556 µmol are 10–20 mol; no leaf more than 900.
 const stage: Stage = { stage: 'seedling', label: null, fromDay: 0, dliMin: 10, dliTarget: 15, dliMax: 20, ppfdMax: 900, hoursMin: 8, hoursMax: 16, basis: 'consensus' }; // prettier-ignore
@@ -70,14 +70,14 @@ test('daylight counts for the dose: enough of it with the lamps off suits, too l
   expect(offTargetOf(evenSpread(0), stage, day(0, daylight(15)))).toBeWithin(0, { absolute: 1e-9 });
   expect(offTargetOf(evenSpread(0), stage, day(0, daylight(30)))).toBeWithin(0.1 * Math.LN2, { absolute: 1e-9 });
   const share = () => 1;
-  expect([0, 9.9, 10, 20, 20.1].map((dli) => shareInBand(share, stage, day(0, daylight(dli))))).toEqual([0, 0, 1, 1, 0]);
+  expect([0, 9.9, 10, 20, 20.1].map((dli) => shareOfEven(stage, day(0, daylight(dli)), share))).toEqual([0, 0, 1, 1, 0]);
   // With the lamps on, what they have to give is asked for; none where daylight is too strong already.
   const asked: number[] = [];
-  shareInBand((low, high) => (asked.push(low, high), 1), stage, day(10, daylight(4)));
+  shareOfEven(stage, day(10, daylight(4)), (low, high) => (asked.push(low, high), 1));
   expect(asked[0]).toBeWithin(ppfd(6), { relative: 1e-9 });
   expect(asked[1]).toBeWithin(ppfd(16), { relative: 1e-9 });
-  expect(shareInBand(share, { ...stage, ppfdMax: 50 }, day(10, daylight(12)))).toBe(0);
-  expect(shareInBand(share, stage, day(10, daylight(25)))).toBe(0);
+  expect(shareOfEven({ ...stage, ppfdMax: 50 }, day(10, daylight(12)), share)).toBe(0);
+  expect(shareOfEven(stage, day(10, daylight(25)), share)).toBe(0);
 });
 
 test('more light below the band, and less above it, is never worse', () => {

@@ -1,5 +1,7 @@
 import type { Stage } from '../../things/crop/Crop';
-import { daylightBesideLamps, daylightDose, receivedOf, type LightDay } from '../dose/LightDay';
+import type { Ppfd, Share } from '../../units/quantities';
+import { daylightBesideLamps, daylightDose, dosesAtNine, receivedOf, type LightDay } from '../dose/LightDay';
+import { dosesOf } from '../dose/doses';
 import { shareBetween, type LightSpread } from '../dose/LightSpread';
 import { lampBandOf } from '../dose/lightBand';
 import { MOL_SECONDS } from '../dose/dli';
@@ -37,13 +39,10 @@ export function offTargetOf({ mean }: Pick<LightSpread, 'mean'>, stage: Stage, d
 /** How much is wrong with the light of a tray on a day; 0 within its band and its limits, wherever within. */
 export function wrongIn(light: LightSpread, stage: Stage, limits: HardLimits, day: LightDay): number {
   const received = receivedOf(light, day);
-  const k = (day.lit_min / 60) * MOL_SECONDS;
-  const more = daylightDose(day);
-  const { parts } = light;
+  const { parts } = dosesOf(light, day);
   let off = 0;
-  for (const part of parts) off += over(stage.dliMin, part * k + more) + over(part * k + more, stage.dliMax);
-  const band = lampBandOf(stage, day);
-  const share = day.lit_min > 0 ? shareBetween(light, band.low, band.high) : more >= stage.dliMin && more <= stage.dliMax ? 1 : 0;
+  for (const dose of parts) off += over(stage.dliMin, dose) + over(dose, stage.dliMax);
+  const share = shareInBand(light, stage, day);
   const ends =
     over(stage.dliMin, received.weakest) + Math.max(over(received.strongest, stage.dliMax), over(received.strongestPpfd, limits.strongest));
   const breach = breachesOf(received, limits).reduce((sum, b) => sum + 0.2 + depthOf(b), 0);
@@ -51,8 +50,16 @@ export function wrongIn(light: LightSpread, stage: Stage, limits: HardLimits, da
   return off / parts.length + OUT_OF_BAND * (1 - share) + ENDS * ends + PER_HOUR_SHORT * short + BREACH * breach;
 }
 
-/** Of the area of a tray, how much is within the band on a day, lamps and daylight together. */
-export function shareInBand(share: (low: number, high: number) => number, stage: Stage, day: LightDay): number {
+/** Of the area of a tray, by its spread, how much is within the band on a day, lamps and daylight together. */
+export function shareInBand(light: LightSpread, stage: Stage, day: LightDay): Share {
+  if (!dosesAtNine(light.nine, day)) return shareOfEven(stage, day, (low, high) => shareBetween(light, low, high));
+  const ofDose = shareBetween(dosesOf(light, day), stage.dliMin, stage.dliMax);
+  // What is too strong is mostly what has too high a dose as well.
+  return day.lit_min > 0 ? Math.min(ofDose, shareBetween(light, 0, stage.ppfdMax - daylightBesideLamps(day))) : ofDose;
+}
+
+/** The same where daylight is alike everywhere. @param share of the area between two strengths of the lamps */
+export function shareOfEven(stage: Stage, day: LightDay, share: (low: Ppfd, high: Ppfd) => Share): Share {
   const more = daylightDose(day);
   if (day.lit_min <= 0) return more >= stage.dliMin && more <= stage.dliMax ? 1 : 0;
   const { low, high } = lampBandOf(stage, day);

@@ -4,15 +4,15 @@ import { questionOfStand } from '../../answer/bench/questionOfStand';
 import type { Tariff } from '../../judge/cost/pricesOf';
 import { lampsAMonth } from '../buying/bill';
 import { receivedOf, type Received } from '../../judge/dose/LightDay';
-import { shareBetween, type LightSpread } from '../../judge/dose/LightSpread';
+import type { LightSpread } from '../../judge/dose/LightSpread';
 import { spreadOfMap } from '../../judge/dose/spreadOfMap';
-import { shareWithin } from '../../light/field/statsOver';
 import type { Recall } from '../../light/scene/Recall';
 import type { Dli, Share } from '../../units/quantities';
-import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
+import type { BenchStand, BenchTray } from '../../answer/stand/benchStand';
 import { plantAreaOf } from '../../site/stand/footprint';
 import { breachesOf, type Breach } from '../../judge/verdict/hardLimits';
 import { lossOf, shareInBand } from '../../judge/verdict/loss';
+import { shareInBandOf } from '../../judge/verdict/shareOfMap';
 import { saysOf, type Says } from '../../judge/verdict/standing';
 import type { LightOfTray } from './quickLight';
 
@@ -46,25 +46,25 @@ export const costOf = (stand: BenchStand, site: Tariff): number => lampsAMonth(s
 /** The light of a whole stand in full, spill between its tiers included: the same as is on the screen once it stands like that. */
 export const engineAnswer = (stand: BenchStand, recall: Recall): BenchAnswer => answerBench(questionOfStand(stand, null), recall);
 
-/** The result of one tray by a light. @param share  of its area between two strengths; left out: by the spread */
-export function resultOf(tier: BenchTier, tray: BenchTray, light: LightSpread, share?: (low: number, high: number) => Share): TrayResult {
-  const { stage, limits } = tray;
-  const received = receivedOf(light, tier.day);
+/** The result of one tray by a light. @param share  of its area in band; left out: by the spread */
+export function resultOf(tray: BenchTray, light: LightSpread, share?: Share): TrayResult {
+  const { stage, limits, day } = tray;
+  const received = receivedOf(light, day);
   const { x0, x1, y0, y1 } = plantAreaOf(tray.tray);
   return {
     trayId: tray.tray.id,
     ...received,
     says: saysOf(received, stage, limits),
     breaches: breachesOf(received, limits),
-    shareInBand: shareInBand(share ?? ((low, high) => shareBetween(light, low, high)), stage, tier.day),
-    loss: lossOf(light, stage, limits, tier.day),
+    shareInBand: share ?? shareInBand(light, stage, day),
+    loss: lossOf(light, stage, limits, day),
     area: (x1 - x0) * (y1 - y0),
   };
 }
 
 /** The results of all trays of a stand by a quick light. */
 export const resultsBy = (stand: BenchStand, light: LightOfTray): TrayResult[] =>
-  stand.tiers.flatMap((t) => t.trays.map((y) => resultOf(t, y, light(t, y))));
+  stand.tiers.flatMap((t) => t.trays.map((y) => resultOf(y, light(t, y))));
 
 /** The results of all trays of a stand as the engine has its light. */
 export const resultsOf = (stand: BenchStand, answer: BenchAnswer): TrayResult[] =>
@@ -73,7 +73,7 @@ export const resultsOf = (stand: BenchStand, answer: BenchAnswer): TrayResult[] 
       const light = answer.tiers[t.tier.id]?.trays[y.tray.id];
       if (!light) return [];
       const area = [plantAreaOf(y.tray)];
-      return [resultOf(t, y, spreadOfMap(light.map, area), (low, high) => shareWithin(light.map, area, low, high))];
+      return [resultOf(y, spreadOfMap(light.map, area), shareInBandOf(light.map, area, y.stage, y.day))];
     }),
   );
 

@@ -62,8 +62,9 @@ const SHOWN = 8;
  *
  * Held against every combination on small stands in exhaustive.test.ts.
  */
-export async function advise({ site, standId, scope, answer }: AdviceQuestion, progress: Progress = () => true): Promise<Advice> {
-  const judge = judgeOf({ site, standId, scope, answer });
+export async function advise(question: AdviceQuestion, progress: Progress = () => true): Promise<Advice> {
+  const { site, scope } = question;
+  const judge = judgeOf(question);
   const { now, trayIds, before } = judge;
   let told = 0;
   const breathe = async () => {
@@ -110,7 +111,7 @@ export async function advise({ site, standId, scope, answer }: AdviceQuestion, p
   for (const chosen of choose(tried, judge.start.score)) {
     if (!(await progress(judge.judged()))) throw new Error(CALLED_OFF);
     const { moves } = judge.finish(chosen);
-    const next = moves.reduce(applyMove, site);
+    const next = judge.moved(moves);
     const stand = judge.standIn(next);
     const results = resultsOf(stand, engineAnswer(stand, recall));
     const after = effectOf(stand, next, results, trayIds);
@@ -125,7 +126,7 @@ export async function advise({ site, standId, scope, answer }: AdviceQuestion, p
   const all = [before, ...offers.map((o) => o.after), brightest(judge, site, recall)];
   for (const id of trayIds) {
     const moves = judge.brightestFor(id);
-    if (moves && insufficiencyOf(now, all, new Set([id]))) all.push(workedOut(judge, moves, site, recall));
+    if (moves && insufficiencyOf(now, all, new Set([id]))) all.push(workedOut(judge, moves, recall));
   }
   return {
     before,
@@ -198,12 +199,12 @@ function brightest(judge: Judge, site: Site, recall: Recall): Effect {
       .find((m) => canMove(site, m) && allowed(m));
     if (lowest) moves = [...moves, lowest];
   }
-  return workedOut(judge, moves, site, recall);
+  return workedOut(judge, moves, recall);
 }
 
 /** What some moves do, as the engine has it. */
-function workedOut(judge: Judge, moves: readonly Move[], site: Site, recall: Recall): Effect {
-  const next = moves.reduce(applyMove, site);
+function workedOut(judge: Judge, moves: readonly Move[], recall: Recall): Effect {
+  const next = judge.moved(moves);
   const stand = judge.standIn(next);
   return effectOf(stand, next, resultsOf(stand, engineAnswer(stand, recall)), judge.trayIds);
 }

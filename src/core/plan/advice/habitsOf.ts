@@ -1,12 +1,12 @@
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
-import { daylightDose } from '../../judge/dose/LightDay';
-import { MOL_SECONDS } from '../../judge/dose/dli';
+import { daylightOfAll } from '../../answer/daylight/daylightAt';
+import { receivedOf, turnedDay, type LightDay } from '../../judge/dose/LightDay';
+import { spreadOfMap } from '../../judge/dose/spreadOfMap';
 import type { LightMap } from '../../light/field/Grid';
-import { shareWithin, statsOver } from '../../light/field/statsOver';
-import type { Dli, Ppfd, Share } from '../../units/quantities';
-import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
+import type { Dli, Share } from '../../units/quantities';
+import type { BenchStand, BenchTray } from '../../answer/stand/benchStand';
 import { plantAreaOf } from '../../site/stand/footprint';
-import { shareInBand } from '../../judge/verdict/loss';
+import { shareInBandOf } from '../../judge/verdict/shareOfMap';
 
 /** Something done every few days instead of once: leaves then live in the mean of two places. */
 export interface Habit {
@@ -31,7 +31,7 @@ const WORTH = 0.05;
 export function habitsOf(stand: BenchStand, answer: BenchAnswer, trayIds: ReadonlySet<string>): Habit[] {
   const habits: Habit[] = [];
   for (const tier of stand.tiers) {
-    if (tier.hours === 0) continue;
+    if (tier.hours === 0 && !tier.trays.some((y) => y.day.daylight?.course?.nine)) continue;
     const trays = tier.trays.filter((y) => trayIds.has(y.tray.id) && answer.tiers[tier.tier.id]?.trays[y.tray.id]);
     const mapOf = (y: BenchTray) => answer.tiers[tier.tier.id]!.trays[y.tray.id]!.map;
     for (const [i, y] of trays.entries()) {
@@ -39,7 +39,6 @@ export function habitsOf(stand: BenchStand, answer: BenchAnswer, trayIds: Readon
       add(
         habitFrom(
           'half-turn',
-          tier,
           y,
           null,
           map,
@@ -53,7 +52,6 @@ export function habitsOf(stand: BenchStand, answer: BenchAnswer, trayIds: Readon
           add(
             habitFrom(
               'change-places',
-              tier,
               y,
               other,
               map,
@@ -74,17 +72,33 @@ export function habitsOf(stand: BenchStand, answer: BenchAnswer, trayIds: Readon
 
 const meanWith = (map: LightMap, other: (k: number) => number): LightMap => ({ ...map, ppfd: map.ppfd.map((v, k) => (v + other(k)) / 2) });
 
-function habitFrom(what: Habit['do'], tier: BenchTier, y: BenchTray, other: BenchTray | null, before: LightMap, after: LightMap): Habit {
+function habitFrom(what: Habit['do'], y: BenchTray, other: BenchTray | null, before: LightMap, after: LightMap): Habit {
   const area = [plantAreaOf(y.tray)];
-  const dose = (ppfd: Ppfd) => ppfd * tier.hours * MOL_SECONDS + daylightDose(tier.day);
-  const share = (map: LightMap) => shareInBand((low, high) => shareWithin(map, area, low, high), y.stage, tier.day);
-  const [was, is] = [statsOver(before, area), statsOver(after, area)];
+  const as = (map: LightMap, day: LightDay) => {
+    const light = spreadOfMap(map, area);
+    return {
+      ...receivedOf(light, day),
+      share: shareInBandOf(map, area, y.stage, day),
+    };
+  };
+  const was = as(before, y.day);
+  const is = as(after, other ? sharedDay(y, other) : turnedDay(y.day));
   return {
     do: what,
     trayId: y.tray.id,
     otherId: other?.tray.id ?? null,
-    weakest: { before: dose(was.weakest.ppfd), after: dose(is.weakest.ppfd) },
-    strongest: { before: dose(was.strongest.ppfd), after: dose(is.strongest.ppfd) },
-    shareInBand: { before: share(before), after: share(after) },
+    weakest: { before: was.weakest, after: is.weakest },
+    strongest: { before: was.strongest, after: is.strongest },
+    shareInBand: { before: was.share, after: is.share },
   };
+}
+
+/** The day of two trays that change places: half of the time each other's daylight, the rest as it falls here. */
+function sharedDay({ day }: BenchTray, other: BenchTray): LightDay {
+  const [here, there] = [day.daylight, other.day.daylight];
+  const [a, b] = [here?.course?.nine, there?.course?.nine];
+  const both = a && b ? daylightOfAll([here, there]) : null;
+  if (!both) return day;
+  const nine = a!.map((v, i) => (v * here!.dli + b![i]! * there!.dli) / (here!.dli + there!.dli));
+  return { ...day, daylight: { ...both, course: { ...both.course!, nine } } };
 }

@@ -3,6 +3,7 @@ import type { LightSpread } from '../../judge/dose/LightSpread';
 import type { Metres, Share } from '../../units/quantities';
 import { benchStandOf, type BenchStand, type BenchTier } from '../../answer/stand/benchStand';
 import { faultsOf, makesWorse } from '../../answer/faults/faults';
+import { litByWindow, type SunRecall } from '../../answer/daylight/litByWindow';
 import { rememberTiers } from '../../answer/stand/rememberTiers';
 import type { Site } from '../../site/stand/Site';
 import { isWorse } from '../../judge/verdict/hardLimits';
@@ -37,6 +38,8 @@ export interface Judge {
   /** The site as it is, by the quick light. */
   readonly start: Tried;
   standIn(site: Site): BenchStand;
+  /** A site after some moves, each tray in the daylight of its new place. */
+  moved(moves: readonly Move[]): Site;
   judged(): number;
   /** Null where it may not be. */
   tryOut(moves: readonly Move[]): Tried | null;
@@ -67,8 +70,9 @@ const STEPS: Readonly<Record<Grain, { readonly lift: Metres; readonly lit_min: n
   fine: { lift: 0.005, lit_min: 15 },
 };
 
-export function judgeOf({ site, standId, scope, answer }: AdviceQuestion): Judge {
+export function judgeOf({ site, standId, scope, answer, day }: AdviceQuestion): Judge {
   const look = rememberTiers();
+  const suns: SunRecall = new Map();
   const standIn = (s: Site): BenchStand =>
     benchStandOf(
       s,
@@ -101,7 +105,7 @@ export function judgeOf({ site, standId, scope, answer }: AdviceQuestion): Judge
   const lightsOf = (stand: BenchStand): Lights =>
     new Map(stand.tiers.filter((t) => !known.has(t)).flatMap((t) => t.trays.map((y) => [y.tray.id, light(t, y)] as const)));
   const resultsWith = (stand: BenchStand, lights: Lights): TrayResult[] =>
-    stand.tiers.flatMap((t) => known.get(t) ?? t.trays.map((y) => resultOf(t, y, lights.get(y.tray.id) ?? light(t, y))));
+    stand.tiers.flatMap((t) => known.get(t) ?? t.trays.map((y) => resultOf(y, lights.get(y.tray.id) ?? light(t, y))));
   const quickBefore = resultsWith(now, lightsOf(now));
   const before = new Map(quickBefore.map((r) => [r.trayId, r]));
   for (const t of now.tiers) known.set(t, t.trays.map((y) => before.get(y.tray.id)!)); // prettier-ignore
@@ -179,6 +183,10 @@ export function judgeOf({ site, standId, scope, answer }: AdviceQuestion): Judge
     before: effectOf(now, site, resultsOf(now, answer), trayIds),
     start: weigh([], now, lightsOf(now))!,
     standIn,
+    moved(moves) {
+      const next = moves.reduce(applyMove, site);
+      return day === undefined ? next : litByWindow(next, day, tables, suns);
+    },
     judged: () => judged,
     tryOut,
     tune: (moves, grain) => tuned(moves, grain, null),
@@ -222,7 +230,13 @@ export function judgeOf({ site, standId, scope, answer }: AdviceQuestion): Judge
 function atHours(stand: BenchStand, { programmeId, on_min, lit_min }: Extract<Move, { do: 'hours' }>): BenchStand {
   const tiers = stand.tiers.map((t) =>
     t.programme.id === programmeId
-      ? { ...t, programme: { ...t.programme, on_min, lit_min }, hours: lit_min / 60, day: { ...t.day, on_min, lit_min } }
+      ? {
+          ...t,
+          programme: { ...t.programme, on_min, lit_min },
+          hours: lit_min / 60,
+          day: { ...t.day, on_min, lit_min },
+          trays: t.trays.map((y) => ({ ...y, day: { ...y.day, on_min, lit_min } })),
+        }
       : t,
   );
   return { ...stand, tiers };

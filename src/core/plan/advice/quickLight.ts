@@ -8,6 +8,7 @@ import { lightOf } from '../../light/ppfdAtPoint';
 import type { Ppf, Ppfd } from '../../units/quantities';
 import type { BenchLamp, BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { plantAreaOf } from '../../site/stand/footprint';
+import { NINE_AMONG_POINTS } from '../../site/stand/nineSpots';
 import { trayPointsOf } from '../../site/stand/trayPoints';
 
 /** The light of the lamps on a tray of a stand. */
@@ -101,6 +102,7 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
     const spread = spreadOf(
       values.map((v) => v + more),
       weights,
+      NINE_AMONG_POINTS,
     );
     spreads.set(key, spread);
     return spread;

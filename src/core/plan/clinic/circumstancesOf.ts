@@ -1,12 +1,10 @@
 import { airLately } from '../../site/growth/airLately';
-import { daylightOf } from '../../site/stand/Site';
 import type { ClinicCase } from '../../site/clinic/ClinicCase';
 import { plantAreaOf } from '../../site/stand/footprint';
 import type { LightMap, Rect } from '../../light/field/Grid';
 import type { Place, Circumstances, Change } from '../../judge/clinic/Circumstances';
 import { SIGN_NAMES, type Sign } from '../../judge/clinic/signs';
-import { daylightDose, photoperiodOf } from '../../judge/dose/LightDay';
-import { MOL_SECONDS } from '../../judge/dose/dli';
+import { dayAtPlace, daylightDose, photoperiodOf, receivedOf, type Received } from '../../judge/dose/LightDay';
 import type { TrayLight } from '../../answer/bench/BenchQuestion';
 import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { ageingOf } from '../../site/ownLamps/ageingOf';
@@ -32,6 +30,15 @@ export function ninths({ map }: Pick<TrayLight, 'map'>, area: Rect): Ppfd[] {
   };
   return Array.from({ length: 9 }, (_, i) => at(i));
 }
+
+/** What each of the nine places of a tray gets in a day, lamps and the daylight that falls there together. */
+export const receivedAtNinths = (tray: Pick<BenchTray, 'tray' | 'day'>, light: Pick<TrayLight, 'map'>): Received[] =>
+  ninths(light, plantAreaOf(tray.tray)).map((ppfd, i) =>
+    receivedOf({ weakest: ppfd, mean: ppfd, strongest: ppfd }, dayAtPlace(tray.day, ((i % 3) + 0.5) / 3, (2.5 - Math.floor(i / 3)) / 3)),
+  );
+
+export const dosesOfNinths = (tray: Pick<BenchTray, 'tray' | 'day'>, light: Pick<TrayLight, 'map'>): Dli[] =>
+  receivedAtNinths(tray, light).map((r) => r.mean);
 
 function meanOver({ area, columns, rows, ppfd }: LightMap, { x0, x1, y0, y1 }: Rect): Ppfd {
   const [dx, dy] = [(area.x1 - area.x0) / columns, (area.y1 - area.y0) / rows];
@@ -85,14 +92,14 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
   const { told } = kase;
   const { crop, stage, batch } = tray;
   const nine = light ? ninths(light, plantAreaOf(tray.tray)) : null;
-  const doseAt = (ppfd: Ppfd): Dli => ppfd * tier.hours * MOL_SECONDS + daylightDose(tier.day);
+  const doses = light ? dosesOfNinths(tray, light) : null;
   const worst = kase.places.length > 0 ? kase.places : [0, 1, 2, 3, 4, 5, 6, 7, 8];
   const ppfd = nine ? mean(worst.map((p) => nine[p]!)) : null;
   const others = (wanted: readonly number[]) => {
-    const there = nine && kase.places.length > 0 ? wanted.filter((p) => !kase.places.includes(p)).map((p) => nine[p]!) : [];
-    return there.length > 0 ? doseAt(mean(there)) : null;
+    const there = doses && kase.places.length > 0 ? wanted.filter((p) => !kase.places.includes(p)).map((p) => doses[p]!) : [];
+    return there.length > 0 ? mean(there) : null;
   };
-  const dli = ppfd === null ? null : doseAt(ppfd);
+  const dli = doses ? mean(worst.map((p) => doses[p]!)) : null;
   const faces = tier.lamps.map((l) => l.fitting.face - tray.canopy);
   const since = kase.since ?? kase.opened;
   const lately = batch.log.filter((l) => l.day <= since && l.day > since - LATELY);
@@ -115,7 +122,7 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
     light: {
       dli,
       ppfd,
-      hours: tier.lamps.length > 0 || daylightOf(tier.tier) ? photoperiodOf(tier.day) : null,
+      hours: tier.lamps.length > 0 || tray.day.daylight ? photoperiodOf(tray.day) : null,
       hoursPlanned: null,
       dliMin: stage.dliMin,
       dliTarget: stage.dliTarget,
@@ -129,7 +136,7 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
       isHot: told.isLampHot ?? tier.lamps.some((l) => !l.lamp.coolSurface),
       leafTemperature: null,
       daysInDark: told.daysInDark ?? null,
-      windowShare: dli === null || dli === 0 ? null : Math.min(1, daylightDose(tier.day) / dli),
+      windowShare: dli === null || dli === 0 ? null : Math.min(1, daylightDose(tray.day) / dli),
       isBlackout: false,
     },
     air: {

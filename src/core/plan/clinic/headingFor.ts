@@ -2,16 +2,13 @@ import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { judgeTray } from '../../answer/bench/judgeTray';
 import type { TrayLight } from '../../answer/bench/BenchQuestion';
 import { plantAfter, stateOf, type Plant, type PlantState } from '../../judge/growth/Plant';
-import { receivedOf } from '../../judge/dose/LightDay';
-import { MOL_SECONDS } from '../../judge/dose/dli';
+import type { Received } from '../../judge/dose/LightDay';
 import type { Certainty } from '../../judge/uncertainty/certainty';
 import { hardLimitsOf } from '../../judge/verdict/hardLimits';
 import { heightAt } from '../../things/crop/heightAt';
 import type { Crop, Stage } from '../../things/crop/Crop';
-import { plantAreaOf } from '../../site/stand/footprint';
 import type { Share } from '../../units/quantities';
-import { daylightDose } from '../../judge/dose/LightDay';
-import { ninths } from './circumstancesOf';
+import { receivedAtNinths } from './circumstancesOf';
 
 /** A tray that goes wrong if nothing is changed, and before it shows. */
 export interface Heading {
@@ -41,16 +38,16 @@ export function headingFor(tier: BenchTier, tray: BenchTray, light: TrayLight): 
   if (age === undefined || age < 0 || crop.stages[0]!.fromDay === null) return null;
   const usual = heightAt(crop, age);
   const start: Plant = { age, height: Math.min(tray.plantHeight, usual * 1.29), grown: age, harm: 0, missed: 0 };
-  const found = ninths(light, plantAreaOf(tray.tray)).map((ppfd) => firstTrouble(start, ppfd, tier, crop, batch.plan));
+  const nine = receivedAtNinths(tray, light);
+  const found = nine.map((got) => firstTrouble(start, got, crop, batch.plan));
   const first = found.filter((f) => f !== null).sort((a, b) => a.days - b.days)[0];
   if (!first) return null;
   const places = found.flatMap((f, i) => (f && f.towards === first.towards && f.days <= first.days + 2 ? [i] : []));
   const stage = stageAt(crop, age);
-  const nine = ninths(light, plantAreaOf(tray.tray)).map((p) => p * tier.hours * MOL_SECONDS + daylightDose(tier.day));
   const share =
     first.towards === 'burnt'
-      ? Math.max(...places.map((p) => nine[p]!)) / stage.dliMax
-      : Math.min(...places.map((p) => nine[p]!)) / stage.dliMin;
+      ? Math.max(...places.map((p) => nine[p]!.mean)) / stage.dliMax
+      : Math.min(...places.map((p) => nine[p]!.mean)) / stage.dliMin;
   return {
     trayId: tray.tray.id,
     towards: first.towards,
@@ -61,8 +58,7 @@ export function headingFor(tier: BenchTier, tray: BenchTray, light: TrayLight): 
   };
 }
 
-function firstTrouble(start: Plant, ppfd: number, tier: BenchTier, crop: Crop, plan: BenchTray['batch']['plan']) {
-  const got = receivedOf({ weakest: ppfd, mean: ppfd, strongest: ppfd }, tier.day);
+function firstTrouble(start: Plant, got: Received, crop: Crop, plan: BenchTray['batch']['plan']) {
   let plant = start;
   for (let days = 1; days <= AHEAD_days; days++) {
     const stage = stageAt(crop, plant.age);

@@ -1,7 +1,6 @@
 import type { Treatment } from '../../judge/clinic/Cause';
 import { createRecall } from '../../light/scene/Recall';
 import type { AdviceQuestion } from '../advice/AdviceQuestion';
-import { applyMove } from '../advice/applyMove';
 import { effectOf, engineAnswer, resultsOf, type TrayResult } from '../advice/Effect';
 import { judgeOf, type Tried } from '../advice/judgeOf';
 import type { Move } from '../advice/Move';
@@ -83,7 +82,7 @@ export function mendsByPlan(question: MendQuestion, treatments: readonly Treatme
   };
   /** By the engine; null where it turns out to be of no use, or not allowed. */
   function workedOut(treatment: Treatment, { moves }: Tried): PlanMend | null {
-    const next = moves.reduce(applyMove, site);
+    const next = judge.moved(moves);
     const stand = judge.standIn(next);
     const results = resultsOf(stand, engineAnswer(stand, recall));
     const effect = effectOf(stand, next, results, judge.trayIds);

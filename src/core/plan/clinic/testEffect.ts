@@ -39,7 +39,7 @@ export function testEffect(test: ClinicTest, places: readonly number[], standing
   const area = plantAreaOf(tray.tray);
   const nine = ninths(light, area);
   const worst = places.length > 0 ? places : ALL;
-  const day = daylightDose(tier.day);
+  const day = daylightDose(tray.day);
   const dose = (ppfd: number, hours = tier.hours): Dli => ppfd * hours * MOL_SECONDS + day;
   const now = mean(worst.map((p) => nine[p]!));
   const as = (after: Dli, more: Partial<TestEffect> = {}): TestEffect => ({ before: dose(now), after, nearer: null, hours: null, ...more });

@@ -1,4 +1,4 @@
-import { daylightOf } from '../../site/stand/Site';
+import type { Daylight } from '../../site/stand/Daylight';
 import type { Crop, Stage } from '../../things/crop/Crop';
 import { middleDayOf } from '../../things/crop/heightAt';
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
@@ -14,6 +14,7 @@ import type { Recall } from '../../light/scene/Recall';
 import type { Metres } from '../../units/quantities';
 import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import type { Day } from '../../units/day';
+import { AS_TODAY, type SunsOfDays } from './sunsOfDays';
 import { hardLimitsOf, type HardLimits } from '../../judge/verdict/hardLimits';
 import { BREACH, offTargetOf, wrongIn } from '../../judge/verdict/loss';
 import { saysOf, standingOf } from '../../judge/verdict/standing';
@@ -87,6 +88,7 @@ export class TierCourse {
 
   /**
    * @param answer  the engine's light of the stand now
+   * @param suns    the daylight of the trays over the days; left out: as on the first of them
    * @param recall  shared by the tiers of a stand: rooms of one size have much in common
    * @param memory  what charts before this one worked out
    */
@@ -97,12 +99,13 @@ export class TierCourse {
     days: number,
     recall: Recall,
     memory: ChartMemory,
+    private readonly suns: SunsOfDays = AS_TODAY,
   ) {
     this.states = tier.trays.map((y) => Array.from({ length: days }, (_, i) => stateOf(y, from + i)));
     this.table = lightTableOf(tier, answer, new Map(tier.trays.map(({ tray }, i) => [tray.id, this.rangeOf(i)])), recall, memory);
     const lamps = tier.lamps.map(({ real, fitting }) => ({ lamp: real, ageing: ageingOf(tier.tier, fitting) }));
     this.fades = Array.from({ length: days }, (_, i) => FADE_STEP * Math.round(fadedTo(lamps, i * tier.hours) / FADE_STEP));
-    this.alike = this.states.map((of) => firstAlike(of.map((state, i) => `${keyOf(state)} ${this.fades[i]}`)));
+    this.alike = this.states.map((of) => firstAlike(of.map((state, i) => `${keyOf(state)} ${this.fades[i]} ${suns.stretch(from + i)}`)));
     this.allAlike = firstAlike(this.fades.map((_, i) => this.alike.map((of) => of[i]).join()));
     this.corrections = tier.trays.map(() => 1);
     this.spillShares = tier.trays.map(({ tray }) => answer.tiers[tier.tier.id]?.trays[tray.id]?.spillShare ?? 0);
@@ -135,9 +138,13 @@ export class TierCourse {
     return this.states[tray]![day - this.from]!;
   }
 
-  /** The lamps' hours and the daylight of the tier. */
-  day({ on_min, lit_min, pause }: LitTimes): LightDay {
-    return { on_min, lit_min, pause, daylight: daylightOf(this.tier.tier) };
+  /** The hours of the lamps, and the daylight on a tray on a day. */
+  day(tray: number, { on_min, lit_min, pause }: LitTimes, day: Day): LightDay {
+    return { on_min, lit_min, pause, daylight: this.daylight(tray, day) };
+  }
+
+  daylight(tray: number, day: Day): Daylight | null {
+    return this.suns.on(this.tier.trays[tray]!, day);
   }
 
   canopy(tray: number, risers: number, day: Day): Metres {
@@ -198,7 +205,7 @@ export class TierCourse {
     const heat = this.inHeat(tray, lamps, risers, day);
     return (
       (heat > 0 ? BREACH * (0.2 + IN_HEAT_PER_METRE * heat) : 0) +
-      wrongIn(this.light(tray, lamps, risers, day), stage, limits, this.day(times))
+      wrongIn(this.light(tray, lamps, risers, day), stage, limits, this.day(tray, times, day))
     );
   }
 
@@ -252,7 +259,7 @@ export class TierCourse {
         const { stage, needed } = this.state(i, day);
         if (!needed) return;
         const { mean } = this.undimmed(i, setting.lamps.lift, setting.risers[tray.id]!, day);
-        sum += offTargetOf({ mean: mean * this.strength(i, setting.lamps, day) }, stage, this.day(times));
+        sum += offTargetOf({ mean: mean * this.strength(i, setting.lamps, day) }, stage, this.day(i, times, day));
       });
     }
     return sum / (to - from + 1);
@@ -287,7 +294,7 @@ export class TierCourse {
       const { stage, limits, phase, height, needed } = this.state(i, day);
       const risers = setting.risers[tray.id]!;
       const light = lights?.(i) ?? this.light(i, setting.lamps, risers, day);
-      const received = receivedOf(light, this.day(times));
+      const received = receivedOf(light, this.day(i, times, day));
       const { face } = this.table.over(tray.id, setting.lamps.lift);
       const hot = this.inHeat(i, setting.lamps, risers, day) > 0;
       return {

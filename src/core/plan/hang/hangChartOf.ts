@@ -1,5 +1,4 @@
 import type { LitTimes } from '../../units/LitTimes';
-import { daylightOf } from '../../site/stand/Site';
 import { tables } from '../../things/tables/libraryTables';
 import { lastDayOf } from '../../site/growth/growthOf';
 import { answerBench } from '../../answer/bench/answerBench';
@@ -23,6 +22,7 @@ import type { ChartLimit, HangChart, HangQuestion, HangVisit, TrayDay, Trip } fr
 import type { DimJob, HoursJob, LampJob, RiserJob, VisitJobs } from '../../site/hang/KeptChart';
 import { jobsIn } from '../../site/hang/KeptChart';
 import { NEAR, TierCourse, type LampSetting, type TierSetting } from './TierCourse';
+import { sunsOfDays } from './sunsOfDays';
 import { visitDays } from '../../site/hang/VisitRhythm';
 
 /** As far ahead as a chart looks, days; for plants that stay, less. */
@@ -72,8 +72,9 @@ export function hangChartOf(question: HangQuestion, progress: (done: number) => 
   const until = lastDay(stand, from);
   const lit = stand.tiers.filter((t) => t.lamps.length > 0 && t.trays.length > 0);
   const recall = createRecall(2048);
+  const suns = sunsOfDays(site, kept.id, from, until, tables);
   const courses = lit.map((t, i) => {
-    const course = new TierCourse(t, answer, from, until - from + 1, recall, memory);
+    const course = new TierCourse(t, answer, from, until - from + 1, recall, memory, suns);
     progress((0.6 * (i + 1)) / lit.length);
     return course;
   });
@@ -168,6 +169,7 @@ function changedAs(light: LightSpread, before: LightSpread, after: LightSpread):
     mean: by(light.mean, before.mean, after.mean),
     strongest: by(light.strongest, before.strongest, after.strongest),
     parts: light.parts.map((v, k) => by(v, before.parts[k]!, after.parts[k]!)),
+    ...(light.nine && before.nine && after.nine && { nine: light.nine.map((v, k) => by(v, before.nine![k]!, after.nine![k]!)) }),
   };
 }
 
@@ -332,7 +334,7 @@ function servedOn(t: TimerCourse, stretch: Stretch, [from, to]: readonly [Day, D
       const { stage, age } = course.state(i, at);
       const setting = stretch.tiers.get(course)!;
       const light = course.light(i, setting.lamps, setting.risers[tray.id]!, at);
-      const daylight = daylightOf(course.tier.tier);
+      const daylight = course.daylight(i, at);
       const wish = wishedHours(batch.plan, crop, stage, age, light, daylight);
       // What goes by the dose is weighed by its dose, so that trays of one timer meet where all are served; so is what nobody has planned.
       const byDose = wish === null || batch.plan.kind === 'dose' || (batch.plan.kind === 'day-and-night' && wish.hours < 24);

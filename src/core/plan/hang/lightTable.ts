@@ -11,6 +11,7 @@ import type { Metres } from '../../units/quantities';
 import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { outlineOfFitting, plantAreaOf } from '../../site/stand/footprint';
+import { NINE_AMONG_POINTS } from '../../site/stand/nineSpots';
 import { trayPointsOf } from '../../site/stand/trayPoints';
 import type { ChartMemory } from './ChartMemory';
 
@@ -35,11 +36,11 @@ export interface CanopyRange {
   readonly high: Metres;
 }
 
-/** The logarithms of a spread: weakest, mean, strongest, and its parts; of no light at all a number that is as good as none. */
+/** The logarithms of a spread: weakest, mean, strongest, its parts and its nine spots; of no light at all a number that is as good as none. */
 type Logs = Float64Array;
 const DARK = Math.log(1e-9);
-const logsOf = ({ weakest, mean, strongest, parts }: LightSpread): Logs =>
-  Float64Array.from([weakest, mean, strongest, ...parts], (v) => (v > 1e-9 ? Math.log(v) : DARK));
+const logsOf = ({ weakest, mean, strongest, parts, nine = [] }: LightSpread): Logs =>
+  Float64Array.from([weakest, mean, strongest, ...parts, ...nine], (v) => (v > 1e-9 ? Math.log(v) : DARK));
 
 /** Where no leaf will ever be. */
 const NOT_ASKED: Logs = logsOf(NO_LIGHT);
@@ -135,10 +136,13 @@ export function lightTableOf(
           known.set(z, (own = Float64Array.from(places, ([x, y]) => light.ppfdAt(x, y, z))));
         }
         const values = own.map((v, k) => through * v + spill[k]!);
-        rows.get(tray.id)![i]!.push(logsOf(spreadOf(values, weights)));
+        rows.get(tray.id)![i]!.push(logsOf(spreadOf(values, weights, NINE_AMONG_POINTS)));
       }
     }
   });
+
+  // Where daylight differs over a tray, and what lamps give at each spot is asked.
+  const fromOneSide = new Set(t.trays.filter((y) => y.day.daylight?.course?.nine).map((y) => y.tray.id));
 
   // Of each tray the lamps whose heat reaches it, and how far below their face its leaves have to stay.
   const nearOf = new Map(
@@ -178,7 +182,8 @@ export function lightTableOf(
         const row = (of: readonly Logs[]) => of[j]![k]! * (1 - v) + of[Math.min(DISTANCES - 1, j + 1)]![k]! * v;
         return Math.exp(u > 0 ? row(tray[i]!) * (1 - u) + row(tray[above]!) * u : row(tray[i]!));
       };
-      return { weakest: at(0), mean: at(1), strongest: at(2), parts: Array.from({ length: PARTS }, (_, k) => at(3 + k)) };
+      const spread = { weakest: at(0), mean: at(1), strongest: at(2), parts: Array.from({ length: PARTS }, (_, k) => at(3 + k)) };
+      return fromOneSide.has(trayId) ? { ...spread, nine: NINE_AMONG_POINTS.map((_, k) => at(3 + PARTS + k)) } : spread;
     },
   };
 }

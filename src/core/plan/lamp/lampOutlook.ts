@@ -58,9 +58,9 @@ export interface TrayOutlook {
 export function traysUnder(tier: BenchTier, lamp: BenchLamp, trays: readonly JudgedTray[], today: Day): TrayOutlook[] {
   const burned = hoursBurned(lamp.lamp, ageingOf(tier.tier, lamp.fitting));
   const now = maintenance(lamp.lamp, burned);
-  const byDay = daylightDose(tier.day);
   return trays.map(({ tray, verdict }) => {
     const { weakest } = verdict.received;
+    const byDay = daylightDose(tray.day);
     const byLamps = Math.max(0, weakest - byDay);
     const needs = tray.stage.dliMin;
     const share = byLamps > 0 ? (now * (needs - byDay)) / byLamps : Infinity;

@@ -1,7 +1,7 @@
 import type { BenchAnswer, TrayLight } from '../../answer/bench/BenchQuestion';
 import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { plantAfter, raisedTo, sprout, stateOf, type Plant, type PlantState } from '../../judge/growth/Plant';
-import { receivedOf } from '../../judge/dose/LightDay';
+import { dayAtPlace, receivedOf } from '../../judge/dose/LightDay';
 import { hardLimitsOf } from '../../judge/verdict/hardLimits';
 import { rimOf } from '../../site/stand/canopy';
 import { outlineOfFitting, plantAreaOf } from '../../site/stand/footprint';
@@ -118,7 +118,8 @@ function dayAt(x: Metres, y: Metres, place: Standing | null, plants: readonly Pl
   if (!place) return { dli: 0, strongestPpfd: 0, photoperiod: 0, heat: 0 };
   const { tier, tray, light } = place;
   const ppfd = at(light.map, x, y);
-  const got = receivedOf({ weakest: ppfd, mean: ppfd, strongest: ppfd }, tier.day);
+  const { x0, x1, y0, y1 } = plantAreaOf(tray.tray);
+  const got = receivedOf({ weakest: ppfd, mean: ppfd, strongest: ppfd }, dayAtPlace(tray.day, (x - x0) / (x1 - x0), (y - y0) / (y1 - y0)));
   const height = plants.length > 0 ? plants.reduce((sum, p) => sum + p.height, 0) / plants.length : 0;
   return {
     dli: got.mean,

@@ -1,7 +1,7 @@
 import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
-import { receivedOf, type Received } from '../../judge/dose/LightDay';
+import { receivedOf, turnedDay, type LightDay, type Received } from '../../judge/dose/LightDay';
 import { shareInBand } from '../../judge/verdict/loss';
-import { shareBetween, spreadOf } from '../../judge/dose/LightSpread';
+import { spreadOf } from '../../judge/dose/LightSpread';
 import type { LightMap, Rect } from '../../light/field/Grid';
 import { plantAreaOf } from '../../site/stand/footprint';
 import type { RotationKind } from '../../site/stand/Rotation';
@@ -48,18 +48,28 @@ export function rotatedLight(
       const isTurned = kind !== null && kind !== 'swap' && n % 2 === 1;
       for (let k = 0; k < sum.length; k++) sum[k]! += cells[isTurned ? sum.length - 1 - k : k]! / turns;
     }
-    const light = spreadOf(sum);
-    const received = receivedOf(light, tier.day);
+    const light = spreadOf(sum, undefined, NINE);
+    const day = dayOver(tier, tray, kind);
+    const received = receivedOf(light, day);
     return [
       {
         trayId: tray.tray.id,
         received,
         peak,
-        inBand: shareInBand((low, high) => shareBetween(light, low, high), tray.stage, tier.day),
+        inBand: shareInBand(light, tray.stage, day),
         evenness: light.mean > 0 ? light.weakest / light.mean : 1,
       },
     ];
   });
+}
+
+/** The nine spots in the grid. */
+const NINE = [0, ALONG / 2, ALONG - 1].flatMap((i) => [0, ACROSS / 2, ACROSS - 1].map((j) => i + ALONG * j));
+
+/** The daylight of a round: trays that turn have it from two sides, those that change places that of them all. */
+function dayOver(tier: BenchTier, tray: BenchTray, kind: RotationKind | null): LightDay {
+  if (kind === null) return tray.day;
+  return kind === 'turn' ? turnedDay(tray.day) : tier.day;
 }
 
 /** Where the plants of a tray are within its map: the same strip along its walls wherever it stands. */

@@ -1,5 +1,4 @@
 import type { LitTimes } from '../../units/LitTimes';
-import { daylightOf } from '../../site/stand/Site';
 import type { TierLight } from '../../answer/bench/BenchQuestion';
 import { spreadOfMap } from '../../judge/dose/spreadOfMap';
 import type { BenchStand, BenchTier } from '../../answer/stand/benchStand';
@@ -26,10 +25,10 @@ export function timersOf(stand: BenchStand): StandTimer[] {
 /** The trays that a timer's lamps shine on, with the light that each gets; those whose light is not known yet are left out. */
 export function servedBy(timer: StandTimer, lights: Readonly<Record<string, TierLight>>): Served[] {
   return timer.tiers.flatMap((t) =>
-    t.trays.flatMap(({ tray, stage, limits }) => {
+    t.trays.flatMap(({ tray, stage, limits, day }) => {
       const light = lights[t.tier.id]?.trays[tray.id];
       if (!light || t.lamps.length === 0) return [];
-      return [{ trayId: tray.id, stage, limits, light: spreadOfMap(light.map, [plantAreaOf(tray)]), daylight: daylightOf(t.tier) }];
+      return [{ trayId: tray.id, stage, limits, light: spreadOfMap(light.map, [plantAreaOf(tray)]), daylight: day.daylight }];
     }),
   );
 }

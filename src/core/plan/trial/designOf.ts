@@ -19,8 +19,8 @@ const common = (values: readonly string[]) =>
   values.length === 0 ? null : new Set(values).size === 1 ? values[0]! : [...new Set(values)].sort().join(' + ');
 
 /** The mean dose of a tray, lamps and daylight. */
-export const doseOf = ({ tier, light }: TrialPlace): number | null =>
-  light ? light.stats.mean * tier.hours * MOL_SECONDS + daylightDose(tier.day) : null;
+export const doseOf = ({ tier, tray, light }: TrialPlace): number | null =>
+  light ? light.stats.mean * tier.hours * MOL_SECONDS + daylightDose(tray.day) : null;
 
 /**
  * What the design really is: the lamps, distances, hours and doses that the trays stand under, as the plan knows them, not as they are meant.

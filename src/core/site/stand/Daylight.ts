@@ -1,6 +1,6 @@
 import type { Dli, Ppfd, Share } from '../../units/quantities';
 
-/** Daylight on the plants of a tier: how much in a day, and from when to when. */
+/** Daylight on the plants of a tray or tier: how much in a day, and from when to when. */
 export interface Daylight {
   readonly dli: Dli;
   readonly from_min: number;
@@ -11,14 +11,16 @@ export interface Daylight {
 
 /** The course of a day in equal parts from midnight, PPFD of leaves that face up. */
 export interface DaylightCourse {
-  /** In the mean of a month's clear and overcast days: what adds up. */
+  /** In the mean of a month's clear and overcast days, and over all of the plants: what adds up. */
   readonly mean: readonly Ppfd[];
-  /** Under a clear sky: what leaves must bear. */
+  /** Under a clear sky where it is brightest: what leaves must bear. */
   readonly clear: readonly Ppfd[];
   /** The strongest of `clear`. */
   readonly peak: Ppfd;
   /** How far a day without sun lies below the mean, and one without a cloud above it. */
   readonly off: { readonly low: Share; readonly high: Share };
+  /** At the nine spots of a tray (`nineSpotsOf`) how many times its mean; left out: of several trays, or alike everywhere. */
+  readonly nine?: readonly number[];
 }
 
 /**

@@ -151,16 +151,31 @@ export interface Tier {
   readonly daylight: Daylight | null;
   /** How its trays turn or change places; null: they stay. */
   readonly rotation: Rotation | null;
-  /** What its window gives on the day that is shown; left out: it stands at none. Never kept: it follows from window and date. */
+  /** What its window gives on the day that is shown, the mean over its trays; left out: it stands at none. Never kept: it follows from window and date. */
   readonly sun?: Daylight;
+  /** The same of each tray, where it stood. */
+  readonly suns?: Readonly<Record<string, TraySun>>;
   /** What meters showed under these lamps, the oldest first. */
   readonly readings: readonly Reading[];
   /** What they were found to say of lamps and sides, the oldest first; the last one counts. */
   readonly fits: readonly Fit[];
 }
 
+/** The daylight of a tray, and where in its tier that was worked out. */
+export interface TraySun extends Pick<Tray, 'x' | 'y' | 'turned'> {
+  readonly daylight: Daylight | null;
+}
+
 /** The daylight that counts on a tier: as stated, else what its window gives. */
 export const daylightOf = ({ daylight, sun }: Pick<Tier, 'daylight' | 'sun'>): Daylight | null => daylight ?? sun ?? null;
+
+/** The daylight that counts on a tray of a tier; one that was moved since is taken to have the tier's, until its own is worked out. */
+export function daylightOfTray(tier: Pick<Tier, 'daylight' | 'sun' | 'suns'>, { id, x, y, turned }: TrayPlace): Daylight | null {
+  const own = tier.suns?.[id];
+  const here = own?.x === x && own.y === y && own.turned === turned;
+  return here ? (tier.daylight ?? own.daylight) : daylightOf(tier);
+}
+type TrayPlace = Pick<Tray, 'id' | 'x' | 'y' | 'turned'>;
 
 /** A lamp where it hangs: the middle of its face, and the height of its face above the tier's floor. */
 export interface Fitting {

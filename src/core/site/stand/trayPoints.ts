@@ -5,8 +5,8 @@ import { faceSizeOf } from './footprint';
 import type { Fitting } from './Site';
 
 /** Points along and across a tray: the outer ones half a centimetre inside its rim, so that they count half. */
-const ALONG = 9;
-const ACROSS = 7;
+export const ALONG = 9;
+export const ACROSS = 7;
 const INSET: Metres = 0.005;
 
 /** The points of a tray at which a quick look takes its light, and what each weighs in the mean; all weights together are one. */
@@ -23,12 +23,8 @@ export interface TrayPoints {
  */
 export function trayPointsOf(area: Rect, lamps: readonly { readonly fitting: Fitting; readonly lamp: Lamp }[]): TrayPoints {
   const { x0, x1, y0, y1 } = area;
-  const along = (from: Metres, to: Metres, n: number) => {
-    const inset = Math.min(INSET, (to - from) / 4);
-    return Array.from({ length: n }, (_, i) => from + inset + ((to - from - 2 * inset) * i) / (n - 1));
-  };
-  const ys = along(y0, y1, ACROSS);
-  const grid = along(x0, x1, ALONG).flatMap((x) => ys.map((y) => [x, y] as const));
+  const ys = alongSide(y0, y1, ACROSS);
+  const grid = alongSide(x0, x1, ALONG).flatMap((x) => ys.map((y) => [x, y] as const));
   const within = (v: Metres, from: Metres, to: Metres) => Math.min(to - INSET, Math.max(from + INSET, v));
   const feet = lamps.flatMap(({ fitting, lamp }) => {
     const { length } = faceSizeOf(lamp);
@@ -39,6 +35,12 @@ export function trayPointsOf(area: Rect, lamps: readonly { readonly fitting: Fit
     });
   });
   return { places: [...grid, ...feet], weights: Float64Array.from([...GRID_WEIGHTS, ...feet.map(() => 0)]) };
+}
+
+/** Even places along a side, the outer ones inside the rim. */
+export function alongSide(from: Metres, to: Metres, n: number): Metres[] {
+  const inset = Math.min(INSET, (to - from) / 4);
+  return Array.from({ length: n }, (_, i) => from + inset + ((to - from - 2 * inset) * i) / (n - 1));
 }
 
 const GRID_WEIGHTS: readonly Share[] = Array.from({ length: ALONG * ACROSS }, (_, k) => {

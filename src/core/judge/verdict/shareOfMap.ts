@@ -1,0 +1,22 @@
+import type { LightMap, Rect } from '../../light/field/Grid';
+import { shareWhere, shareWithin } from '../../light/field/statsOver';
+import { betweenNine } from '../../site/stand/nineSpots';
+import type { Stage } from '../../things/crop/Crop';
+import type { Share } from '../../units/quantities';
+import { MOL_SECONDS } from '../dose/dli';
+import { daylightBesideLamps, daylightDose, type LightDay } from '../dose/LightDay';
+import { shareOfEven } from './loss';
+
+/** Of the area of a tray, cell by cell, how much is within the band on a day, lamps and the daylight that falls there together. */
+export function shareInBandOf(map: LightMap, rects: readonly Rect[], stage: Stage, day: LightDay): Share {
+  const nine = day.daylight?.course?.nine;
+  const more = daylightDose(day);
+  const [rect] = rects;
+  if (!nine || more === 0 || rects.length !== 1 || !rect) return shareOfEven(stage, day, (low, high) => shareWithin(map, rects, low, high));
+  const k = (day.lit_min / 60) * MOL_SECONDS;
+  const most = day.lit_min > 0 ? stage.ppfdMax - daylightBesideLamps(day) : Infinity;
+  return shareWhere(map, rects, (ppfd, x, y) => {
+    const dose = ppfd * k + more * betweenNine(nine, (x - rect.x0) / (rect.x1 - rect.x0), (y - rect.y0) / (rect.y1 - rect.y0));
+    return dose >= stage.dliMin && dose <= stage.dliMax && ppfd <= most;
+  });
+}

@@ -1,0 +1,87 @@
+import { BARE_SITE } from '../../site/stand/bare';
+import { addFitting, addTray } from '../../site/stand/change';
+import { addWindow, setPlace, standAtWindow } from '../../site/stand/changeWindows';
+import { daylightOfTray, type Site } from '../../site/stand/Site';
+import { standFrom, TEMPLATES } from '../../site/stand/templates';
+import { USUAL_WINDOW } from '../../site/window/Window';
+import { answerBench } from '../../answer/bench/answerBench';
+import { questionOfStand } from '../../answer/bench/questionOfStand';
+import { asOf } from '../../answer/stand/asOf';
+import { benchStandOf } from '../../answer/stand/benchStand';
+import { containerLibrary } from '../../things/container/containerLibrary';
+import { lampLibrary } from '../../things/lamp/lampLibrary';
+import { tables } from '../../things/tables/libraryTables';
+import { dayFrom } from '../../units/day';
+import { hangChartOf } from './hangChartOf';
+import { AS_TODAY, sunsOfDays } from './sunsOfDays';
+
+const FROM = dayFrom(2027, 2, 1);
+const UNTIL = dayFrom(2027, 4, 30);
+
+/** A tray that stays before a south window, under a lamp. */
+function site(stated: { dli: number; from_min: number; to_min: number } | null = null): Site {
+  let n = 0;
+  const ids = () => `d${n++}`;
+  const { stand, programme } = standFrom(
+    TEMPLATES.find((t) => t.kind === 'bench')!,
+    1,
+    'Shelf',
+    ids,
+  );
+  const tier = stand.tiers[0]!.id;
+  const kept = { ...stand, tiers: stand.tiers.map((t) => ({ ...t, daylight: stated })) };
+  const bare: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [kept], programmes: [programme], timeZone: 'UTC' };
+  return [
+    setPlace({ latitude: (52 * Math.PI) / 180, longitude: 0 }),
+    addWindow({ ...USUAL_WINDOW, id: 'w', name: 'South', facing: Math.PI }),
+    standAtWindow(stand.id, { windowId: 'w', side: 'back', gap: 0.05, along: 0, above: 0 }),
+    addTray(
+      tier,
+      containerLibrary.find((c) => c.id === 'pot-13')!,
+      { cropId: 'basil', stage: 'growing-on' },
+      { x: 0.6, y: 0.4 },
+      ids,
+    ),
+    addFitting(
+      tier,
+      lampLibrary.find((l) => l.id === 'led-bar-12-white-24')!,
+      { x: 0.6, y: 0.3, face: 0.5 },
+      'lamp',
+    ),
+  ].reduce((s, change) => change(s), bare);
+}
+
+test('daylight of a chart goes along with the year, on every day within 3 % of what the window gives then', () => {
+  const now = asOf(site(), FROM, tables);
+  const stand = now.stands[0]!;
+  const tray = benchStandOf(now, stand, tables).tiers[0]!.trays[0]!;
+  const suns = sunsOfDays(now, stand.id, FROM, UNTIL, tables);
+  for (let day = FROM; day <= UNTIL; day += 5) {
+    const tier = asOf(site(), day, tables).stands[0]!.tiers[0]!;
+    expect(suns.on(tray, day)!.dli).toBeWithin(daylightOfTray(tier, tier.trays[0]!)!.dli, { relative: 0.03 });
+  }
+  expect(suns.on(tray, UNTIL)!.dli).toBeGreaterThan(1.5 * suns.on(tray, FROM)!.dli);
+  expect(suns.stretch(FROM)).toBe(suns.stretch(FROM + 1));
+});
+
+test('what is stated, and what stands at no window, stays', () => {
+  const stated = asOf(site({ dli: 3, from_min: 480, to_min: 960 }), FROM, tables);
+  expect(sunsOfDays(stated, stated.stands[0]!.id, FROM, UNTIL, tables)).toBe(AS_TODAY);
+  const away = asOf(standAtWindow(stated.stands[0]!.id, null)(site()), FROM, tables);
+  expect(sunsOfDays(away, away.stands[0]!.id, FROM, UNTIL, tables)).toBe(AS_TODAY);
+});
+
+test('a chart that is begun in winter tells of its last days the light of spring', () => {
+  const now = asOf(site(), FROM, tables);
+  const stand = now.stands[0]!;
+  const answer = answerBench(questionOfStand(benchStandOf(now, stand, tables), null));
+  const chart = hangChartOf({ site: now, standId: stand.id, from: FROM, answer, timerStep_min: 15 });
+  const days = chart.visits.flatMap((v) => [...v.after, ...v.before]);
+  const last = chart.visits.at(-1)!;
+  const sun = asOf(site(), last.last, tables).stands[0]!.tiers[0]!.sun!;
+  expect(chart.until - FROM).toBeGreaterThan(30);
+  expect(days.length).toBeGreaterThan(0);
+  expect(last.before[0]!.mean).toBeGreaterThan(0.98 * sun.dli);
+  // By then plants have longer days, too: from sunrise to sunset, lamps beside it.
+  expect(last.before[0]!.photoperiod).toBeGreaterThanOrEqual((sun.to_min - sun.from_min) / 60 - 0.2);
+});

@@ -1,0 +1,34 @@
+import type { Rect } from '../../light/field/Grid';
+import type { Metres, Share } from '../../units/quantities';
+import { ACROSS, ALONG, alongSide } from './trayPoints';
+
+/**
+ * Nine spots of a tray that keep their places, from left to right and within each from front to back: its corners, the middles of its
+ * sides, and its own middle. There light that comes from one side is told apart from light that comes from above.
+ */
+export const nineSpotsOf = ({ x0, x1, y0, y1 }: Rect): readonly (readonly [Metres, Metres])[] => {
+  const ys = alongSide(y0, y1, 3);
+  return alongSide(x0, x1, 3).flatMap((x) => ys.map((y) => [x, y] as const));
+};
+
+/** The nine spots among the points of a tray (`trayPointsOf`). */
+export const NINE_AMONG_POINTS: readonly number[] = [0, (ALONG - 1) / 2, ALONG - 1].flatMap((i) =>
+  [0, (ACROSS - 1) / 2, ACROSS - 1].map((j) => i * ACROSS + j),
+);
+
+/** What each spot weighs in the mean of a tray: Simpson's rule both ways. */
+export const NINE_WEIGHTS: readonly Share[] = [1, 4, 1].flatMap((a) => [1, 4, 1].map((b) => (a * b) / 36));
+
+/** A value at one place of a tray by straight lines between its nine spots. @param u from its left, @param v from its front, 0 … 1 */
+export function betweenNine(nine: readonly number[], u: Share, v: Share): number {
+  const [i, a] = u < 0.5 ? [0, 2 * Math.max(0, u)] : [1, 2 * Math.min(1, u) - 1];
+  const [j, b] = v < 0.5 ? [0, 2 * Math.max(0, v)] : [1, 2 * Math.min(1, v) - 1];
+  const at = (k: number) => nine[3 * k + j]! * (1 - b) + nine[3 * k + j + 1]! * b;
+  return at(i) * (1 - a) + at(i + 1) * a;
+}
+
+const CELLS = 6;
+
+/** Values in the middle of equal cells all over a tray, from those at its nine spots. */
+export const overTray = (nine: readonly number[]): number[] =>
+  Array.from({ length: CELLS ** 2 }, (_, k) => betweenNine(nine, ((k % CELLS) + 0.5) / CELLS, (Math.floor(k / CELLS) + 0.5) / CELLS));
