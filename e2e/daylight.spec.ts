@@ -75,11 +75,15 @@ test('a pair of readings under a grey sky moves the window; one alone is kept an
     await sheet.getByLabel('outdoors').press('Enter');
     await sheet.getByRole('button', { name: 'Add the reading' }).click();
   };
+  await sheet.getByRole('radio', { name: 'changing' }).click();
   await add('900', '');
-  await expect(sheet.getByRole('listitem').first()).toContainText('without a reading outdoors');
+  await expect(sheet.getByRole('listitem').first()).toContainText('a reading alone says more of the weather');
+  await sheet.getByRole('radio', { name: 'closed grey' }).click();
   // In the dark of any hour a pair can't be told from a sunny one by its brightness alone: so little light passes at any time.
   await add('2', '40');
-  await expect(sheet.getByTestId('correction')).toContainText(/It lets through \d+ % of what was computed, ±\d+ %, by one reading/);
+  await expect(sheet.getByTestId('correction')).toContainText(
+    /let through \d+ % of what was computed.*known to about ±\d+ %, by one reading/,
+  );
   await sheet.getByRole('button', { name: 'Done' }).click();
   await expect.poll(() => meanOf(page, 'Jun')).not.toBe(before);
 });

@@ -17,7 +17,7 @@ import { Segments } from '../parts/Segments';
 import { TypedField } from '../parts/TypedField';
 import { say } from '../shell/toastStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
-import { UNUSABLE_WORDS } from './daylightWords';
+import { correctionWords, COUNTS_A_LITTLE, UNUSABLE_WORDS } from './daylightWords';
 import { LOCALE } from '../parts/locale';
 
 const UNITS = [
@@ -38,7 +38,6 @@ export function SillReadings({ window, at, plant }: { window: Window; at: Before
   const [unit, setUnit] = useState<SillReading['unit']>('lx');
   const [inside, setInside] = useState<number | null>(null);
   const [outside, setOutside] = useState<number | null>(null);
-  const { factor, doubt, of } = correctionOf(window, place);
   const field = (label: string, value: number | null, set: (v: number | null) => void) => (
     <TypedField<number | null>
       label={label}
@@ -59,7 +58,8 @@ export function SillReadings({ window, at, plant }: { window: Window; at: Before
     <div className="space-y-4">
       <p>
         Hold the meter flat where the leaves of {plant} are, then, within a few minutes, flat under the open sky. Under a closed grey sky
-        the ratio of the two is the window’s own, whatever the weather is worth; under a blue or changing one it is not.
+        the ratio of the two is the window’s own, whatever the weather is worth; under a blue or changing one it is not. Readings at two or
+        three depths tell dirty panes from things outside that are taller than drawn.
       </p>
       <div className="flex flex-wrap items-end gap-3">
         <Segments
@@ -103,9 +103,7 @@ export function SillReadings({ window, at, plant }: { window: Window; at: Before
         {isFull && <p className="text-copper">{MOST_SILL_READINGS} readings are the most at one window. Take old ones away first.</p>}
       </div>
       <p data-testid="correction" className="font-semibold">
-        {of === 0
-          ? `As computed from its size and panes: good to about ±${Math.round(doubt * 100)} %.`
-          : `It lets through ${Math.round(factor * 100)} % of what was computed, ±${Math.round(doubt * 100)} %, by ${of === 1 ? 'one reading' : `${of} readings`}.`}
+        {correctionWords(correctionOf(window, place))}
       </p>
       {window.readings.length > 0 && (
         <ul className="divide-y divide-line">
@@ -116,7 +114,9 @@ export function SillReadings({ window, at, plant }: { window: Window; at: Before
                 <span className="min-w-0 flex-1">
                   {when.format(r.taken_ms)}: {r.inside} at the leaves{r.outside === null ? '' : `, ${r.outside} outdoors`}{' '}
                   {r.unit === 'umol' ? 'µmol/m²/s' : r.unit}, {r.sky === 'overcast' ? 'closed grey' : r.sky}
-                  {why && <span className="block text-sm text-soft">{UNUSABLE_WORDS[why]}</span>}
+                  {(why ?? r.outside === null) && (
+                    <span className="block text-sm text-soft">{why ? UNUSABLE_WORDS[why] : COUNTS_A_LITTLE}</span>
+                  )}
                 </span>
                 <button
                   type="button"

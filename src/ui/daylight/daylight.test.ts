@@ -1,7 +1,7 @@
 import { USUAL_WINDOW } from '@/core/site/window/Window';
 import { isLit } from '@/core/sky/window/Aperture';
 import { sillAsBuilt } from '@/core/answer/daylight/sillAsBuilt';
-import { joined, monthRuns, turnEvery } from './daylightWords';
+import { correctionWords, joined, monthRuns, turnEvery } from './daylightWords';
 import { besideFacing, directionThrough, onPane, sunPatch } from './paneFrame';
 
 const RAD = Math.PI / 180;
@@ -49,4 +49,12 @@ test('months in words', () => {
   expect(of(...Array.from({ length: 12 }, (_, i) => i))).toEqual(['all year']);
   expect(joined(['March to May', 'September'])).toBe('March to May and September');
   expect([1.5, 3, 6, 30].map((l) => turnEvery(l) === null)).toEqual([true, false, false, false]);
+});
+
+test('what readings say of a window is told with pane and horizon apart', () => {
+  const said = (degrees: number, of = 3) => correctionWords({ factor: 0.82, raise: degrees * RAD, doubt: 0.12, of });
+  expect(said(0)).toBe('The panes let through 82 % of what was computed. What comes in is known to about ±12 %, by 3 readings.');
+  expect(said(4, 1)).toContain('what stands outside reaches 4° higher than drawn. What comes in is known to about ±12 %, by one reading.');
+  expect(said(-2)).toContain('reaches 2° less high than drawn');
+  expect(correctionWords({ factor: 1, raise: 0, doubt: 0.25, of: 0 })).toContain('As computed');
 });

@@ -1,7 +1,7 @@
 import type { HomePlace } from '@/core/plan/daylight/homePlaces';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import type { MonthSays } from '@/core/answer/daylight/suits';
-import type { Unusable } from '@/core/answer/daylight/correctionOf';
+import type { Correction, Unusable } from '@/core/answer/daylight/correctionOf';
 import type { ClimateKind } from '@/core/sky/outdoors/climates';
 import type { PaneKind } from '@/core/sky/window/Glass';
 import type { DirtKind, AtWindow } from '@/core/site/window/Window';
@@ -46,8 +46,21 @@ export const MONTH_SAYS_WORDS: Readonly<Record<MonthSays, string>> = {
   scorch: 'sun may scorch it',
 };
 
+/** Of a reading that counts without one outdoors. */
+export const COUNTS_A_LITTLE = 'Counts a little: a reading outdoors at the same time would tell more.';
+
+/** What readings were found to say of a window. */
+export function correctionWords({ factor, raise, doubt, of }: Correction): string {
+  const sure = `±${Math.round(doubt * 100)} %`;
+  if (of === 0) return `As computed from its size and panes: good to about ${sure}.`;
+  const degrees = Math.round((Math.abs(raise) * 180) / Math.PI);
+  const outside = degrees === 0 ? '' : `, and what stands outside reaches ${degrees}° ${raise > 0 ? 'higher' : 'less high'} than drawn`;
+  const by = of === 1 ? 'one reading' : `${of} readings`;
+  return `The panes let through ${Math.round(factor * 100)} % of what was computed${outside}. What comes in is known to about ${sure}, by ${by}.`;
+}
+
 export const UNUSABLE_WORDS: Readonly<Record<Unusable, string>> = {
-  alone: 'Not used: without a reading outdoors at the same time it says more of the weather than of the window.',
+  alone: 'Not used: in the sun or under a changing sky, a reading alone says more of the weather than of the window.',
   'not-overcast': 'Not used: only under a closed grey sky is the ratio the window’s own.',
   'too-bright': 'Not used: outdoors was brighter than any closed cloud cover, so the sun was out.',
   dark: 'Not used: it was dark.',

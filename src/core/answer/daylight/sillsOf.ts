@@ -5,19 +5,17 @@ import type { AtWindow, Window } from '../../site/window/Window';
 import { materialOf } from '../../things/material/materialLibrary';
 import type { Place } from '../../sky/outdoors/outdoorsAt';
 import type { Metres } from '../../units/quantities';
-import { correctionOf } from './correctionOf';
+import { correctionOf, withRaise } from './correctionOf';
 import { NEAREST, sillAsBuilt, type BeforeWindow } from './sillAsBuilt';
 
 /** What lets more through than this does not hide the sky. */
 const SEE_THROUGH = 0.5;
 
 /** A free place before a window, with what was measured at it. @param place for the check of its readings; null: unknown */
-export const askedAt = (window: Window, at: BeforeWindow, place: Place | null): SillAsked => ({
-  window,
-  at,
-  lintels: [],
-  open: correctionOf(window, place).factor,
-});
+export function askedAt(window: Window, at: BeforeWindow, place: Place | null): SillAsked {
+  const { factor, raise } = correctionOf(window, place);
+  return { window: withRaise(window, raise), at, lintels: [], open: factor };
+}
 
 /** The same, made ready. */
 export const sillAt = (window: Window, at: BeforeWindow, place: Place | null = null): Sill => sillFrom(askedAt(window, at, place));
@@ -72,10 +70,11 @@ export function askedOfPoint(
   const away = Math.max(NEAREST, at.depth - stand.window.gap);
   // The clear side of a sill is the window itself.
   const side = stand.kind === 'sill' && faces[stand.window.side] === 'clear' ? 1 : materialOf(faces[stand.window.side]).transmittance;
+  const { factor, raise } = correctionOf(window, site.place);
   return {
-    window,
+    window: withRaise(window, raise),
     at,
     lintels: roofed ? [{ away, over: Math.max(0, height - point.z) }] : [],
-    open: side * correctionOf(window, site.place).factor,
+    open: side * factor,
   };
 }

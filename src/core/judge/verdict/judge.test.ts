@@ -9,7 +9,7 @@ import { AS_SET } from '../../site/timer/HoursPlan';
 import { combine, type Doubt } from '../uncertainty/Band';
 import { breachesOf, depthOf, hardLimitsOf, isWorse, limitsOfBatch } from './hardLimits';
 import { judge, type JudgeQuestion } from './judge';
-import { BREACH, lossOf } from './loss';
+import { BREACH, lossOf, shareInBand } from './loss';
 import { saysOf } from './standing';
 
 // A made-up stage with round numbers: 10–20 mol in 10 h is 278–556 µmol, but no more than 500.
@@ -213,7 +213,7 @@ test('loss, word and share agree: nothing is wrong exactly when all of it is in 
           day,
           stage: s,
           limits,
-          share: (a, b) => (spread.weakest >= a && spread.strongest <= b ? 1 : 0),
+          shareInBand: shareInBand(spread, s, day),
         }),
       );
       expect(verdict.says).toBe(saysOf(verdict.received, s, limits));

@@ -63,8 +63,13 @@ export function heightSeen({ depth, bottom, top, reveal, lintels }: Aperture, az
 /** Whether the sun's ray comes in at the place. @param azimuth from the window's facing, −π … π */
 export function isLit(aperture: Aperture, azimuth: Radians, elevation: Radians): boolean {
   if (!(elevation > 0) || Math.abs(azimuth) >= Math.PI / 2) return false;
-  const across = widthSeen(aperture);
-  if (azimuth < across.from || azimuth > across.to) return false;
-  const up = heightSeen(aperture, azimuth);
-  return elevation >= up.from && elevation <= up.to && elevation > horizonAt(aperture.horizon, azimuth);
+  const { depth, left, right, bottom, top, reveal, lintels, horizon } = aperture;
+  const outer = depth + reveal;
+  // Per metre straight out, how far the ray goes aside and up.
+  const aside = Math.tan(azimuth);
+  if (Math.min(depth * aside, outer * aside) < left || Math.max(depth * aside, outer * aside) > right) return false;
+  const up = Math.tan(elevation) / Math.cos(azimuth);
+  if (depth * up < bottom || outer * up > top) return false;
+  for (const { away, over } of lintels) if (away * up > over) return false;
+  return elevation > horizonAt(horizon, azimuth);
 }

@@ -51,7 +51,14 @@ export function sillLight({ sun, clear, overcast }: Moment, sill: Sill): { reado
   // How squarely the sun meets the pane; from behind: below zero.
   const onPane = Math.cos(sun.elevation) * Math.cos(turned);
   return {
-    clear: under(sill, 'uniform', clear, 0.5, onPane, isLit(sill.aperture, turned, sun.elevation) ? Math.sin(sun.elevation) : 0),
+    clear: under(
+      sill,
+      'uniform',
+      clear,
+      0.5,
+      onPane,
+      clear.beam > 0 && onPane > 0 && isLit(sill.aperture, turned, sun.elevation) ? Math.sin(sun.elevation) : 0,
+    ),
     overcast: under(sill, 'overcast', overcast, OVERCAST_UPRIGHT, onPane, 0),
   };
 }
