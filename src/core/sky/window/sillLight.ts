@@ -4,19 +4,33 @@ import { GROUND_ALBEDO, OVERCAST_UPRIGHT, UMOL_PER_J, type Outdoors } from '../o
 import { isLit, type Aperture } from './Aperture';
 import type { Glass } from './Glass';
 import type { ComesBack } from './Inside';
-import { viewOf, type View } from './viewOf';
+import { viewOf, type Seen, type View } from './viewOf';
 
 /** A place behind a window, made ready for many moments. */
 export interface Sill {
   readonly aperture: Aperture;
-  readonly view: View;
   /** Where the window looks, from north through east. */
   readonly facing: Radians;
-  readonly glass: Glass;
-  /** What frame, curtain and dirt leave of the light. */
-  readonly open: Share;
-  readonly room: ComesBack | null;
+  /** The sun's rays behind the pane, photons per joule, by the cosine of the angle at which they meet it. */
+  through(cosine: number): number;
+  /** Of what comes straight through the pane, this share comes back from the room. */
+  readonly back: Share;
+  readonly clear: UnderSky;
+  readonly overcast: UnderSky;
 }
+
+/** What a receiver gets of the light outdoors, photons per joule. */
+interface Gets {
+  /** Of the light of the sky on level ground. */
+  readonly diffuse: number;
+  /** Of all light on level ground, by way of the ground. */
+  readonly global: number;
+  /** Of the sun's rays that light the fronts opposite. */
+  readonly behind: number;
+}
+
+/** Leaves that face up, the pane and the room. */
+type UnderSky = Readonly<Record<'up' | 'facing' | 'away', Gets>>;
 
 /** Photons at a place, µmol m⁻² s⁻¹. */
 export interface SillLight {
@@ -35,14 +49,41 @@ export const THINGS_REFLECTANCE = 0.2;
 
 const DARK: SillLight = { up: 0, beam: 0, facing: 0, away: 0 };
 
-export const sillOf = (aperture: Aperture, facing: Radians, glass: Glass, open: Share, room: ComesBack | null): Sill => ({
-  aperture,
-  view: viewOf(aperture),
-  facing,
-  glass,
-  open,
-  room,
-});
+export function sillOf(aperture: Aperture, facing: Radians, glass: Glass, open: Share, room: ComesBack | null): Sill {
+  const k = UMOL_PER_J * open;
+  const view = viewOf(aperture);
+  const back = room?.ofDownward ?? 0;
+  return {
+    aperture,
+    facing,
+    through: (cosine) => glass.beam(cosine) * k,
+    back,
+    clear: underSky(view, 'uniform', 0.5, glass.diffuse * k, room),
+    overcast: underSky(view, 'overcast', OVERCAST_UPRIGHT, glass.diffuse * k, room),
+  };
+}
+
+/**
+ * What comes in of one kind of sky: all of it is in proportion to the light of the sky, of the ground and of fronts opposite.
+ *
+ * @param upright  of the light of the sky alone an upright face gets this share
+ * @param through  photons behind the pane per joule before it, of light from everywhere
+ */
+function underSky({ up, facing }: View, sky: 'uniform' | 'overcast', upright: Share, through: number, room: ComesBack | null): UnderSky {
+  // Light in the pane that goes down into the room and up to its ceiling; what stands outside is left out of it.
+  const away = {
+    diffuse: through * upright * (room?.ofDownward ?? 0),
+    global: (through * GROUND_ALBEDO * (room?.ofUpward ?? 0)) / 2,
+    behind: 0,
+  };
+  // What fronts opposite send back: they are lit by half a sky, the ground and the sun in our back.
+  const gets = (seen: Seen): Gets => ({
+    diffuse: through * (seen[sky] + seen.things * THINGS_REFLECTANCE * upright) + away.diffuse,
+    global: through * GROUND_ALBEDO * ((seen.things * THINGS_REFLECTANCE) / 2 + seen.ground) + away.global,
+    behind: through * seen.things * THINGS_REFLECTANCE,
+  });
+  return { up: gets(up), facing: gets(facing), away };
+}
 
 /** Light at a place behind a window under a clear and under an overcast sky. */
 export function sillLight({ sun, clear, overcast }: Moment, sill: Sill): { readonly clear: SillLight; readonly overcast: SillLight } {
@@ -50,46 +91,26 @@ export function sillLight({ sun, clear, overcast }: Moment, sill: Sill): { reado
   const turned = ((sun.azimuth - sill.facing + 3 * Math.PI) % (2 * Math.PI)) - Math.PI;
   // How squarely the sun meets the pane; from behind: below zero.
   const onPane = Math.cos(sun.elevation) * Math.cos(turned);
+  const inPane = onPane > 0 && clear.beam > 0 ? clear.beam * sill.through(onPane) : 0;
+  const isInSun = inPane > 0 && isLit(sill.aperture, turned, sun.elevation);
+  const behind = clear.beam * Math.max(0, -onPane);
+  const back = sill.back * inPane * Math.max(0, onPane);
+  const beam = isInSun ? inPane * Math.sin(sun.elevation) : 0;
   return {
-    clear: under(
-      sill,
-      'uniform',
-      clear,
-      0.5,
-      onPane,
-      clear.beam > 0 && onPane > 0 && isLit(sill.aperture, turned, sun.elevation) ? Math.sin(sun.elevation) : 0,
-    ),
-    overcast: under(sill, 'overcast', overcast, OVERCAST_UPRIGHT, onPane, 0),
+    clear: {
+      up: got(sill.clear.up, clear, behind) + back + beam,
+      beam,
+      facing: got(sill.clear.facing, clear, behind) + back + (isInSun ? inPane * onPane : 0),
+      away: got(sill.clear.away, clear, behind) + back,
+    },
+    overcast: {
+      up: got(sill.overcast.up, overcast, 0),
+      beam: 0,
+      facing: got(sill.overcast.facing, overcast, 0),
+      away: got(sill.overcast.away, overcast, 0),
+    },
   };
 }
 
-/**
- * Light under one sky.
- *
- * @param upright  of the light of the sky alone an upright face gets this share
- * @param level    sine of the sun's height where its rays come in at the place, else 0
- */
-function under(sill: Sill, sky: 'uniform' | 'overcast', out: Outdoors, upright: Share, onPane: number, level: number): SillLight {
-  const { view, glass, room } = sill;
-  const k = UMOL_PER_J * sill.open;
-  const through = glass.diffuse * k;
-  const ground = GROUND_ALBEDO * out.global;
-  const sunInPane = onPane > 0 && out.beam > 0 ? out.beam * glass.beam(onPane) * k : 0;
-  // What fronts opposite send back: they are lit by half a sky, the ground and the sun in our back.
-  const things = THINGS_REFLECTANCE * (out.diffuse * upright + ground / 2 + out.beam * Math.max(0, -onPane));
-  // Light in the pane that goes down into the room and up to its ceiling; what stands outside is left out of it.
-  const away = room
-    ? room.ofDownward * (through * out.diffuse * upright + sunInPane * Math.max(0, onPane)) + room.ofUpward * (through * ground) * 0.5
-    : 0;
-  const beam = level > 0 ? sunInPane * level : 0;
-  const { up, facing } = view;
-  return {
-    up: through * (up[sky] * out.diffuse + up.things * things + up.ground * ground) + away + beam,
-    beam,
-    facing:
-      through * (facing[sky] * out.diffuse + facing.things * things + facing.ground * ground) +
-      away +
-      (level > 0 ? sunInPane * Math.max(0, onPane) : 0),
-    away,
-  };
-}
+const got = (gets: Gets, { diffuse, global }: Outdoors, behind: number): number =>
+  gets.diffuse * diffuse + gets.global * global + gets.behind * behind;
