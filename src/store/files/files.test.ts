@@ -17,6 +17,7 @@ import type { Trial } from '../../core/site/trial/Trial';
 import { plainOwnLamp } from '../../core/site/ownLamps/changeOwnLamps';
 import type { OwnLamp } from '../../core/site/lamp/OwnLamp';
 import type { Site } from '../../core/site/stand/Site';
+import { passedBy } from '../../core/site/window/Window';
 import { demoSite } from '../site/demoSite';
 import { keepLamp } from '../site/setUpVerbs';
 import { tables } from '../../core/things/tables/libraryTables';
@@ -179,6 +180,14 @@ test('a file of version 12, written before a chart turned dimmers, is brought up
   const visits = old.stands.flatMap((s) => s.chart?.visits ?? []);
   expect(visits.map((v) => [v.lamps.length, v.dims, v.risers.length, v.hours.length])).toEqual([[1, [], 1, 1]]);
   expect(old.ownLamps.length).toBeGreaterThan(0);
+  expect(read(exportSite(old))).toEqual(old);
+});
+
+test('a file of version 13, written before readings at a window knew its curtain, is brought up to date', () => {
+  const old = read(readFileSync('test/fixtures/site-version-13.json', 'utf8'));
+  const [window] = old.windows;
+  expect(window!.readings.map((r) => [r.passed, r.horizonSince])).toEqual([[passedBy(window!), false], [passedBy(window!), false]]); // prettier-ignore
+  expect(old.programmes[0]!.pause).toEqual({ from_min: 720, to_min: 840 });
   expect(read(exportSite(old))).toEqual(old);
 });
 
@@ -375,7 +384,7 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes(text.replace('"stands": [', '"stands": [[], '))).toEqual(['file/list-in-list stands[0]']);
   expect(codes(text.replace('"tiers": [', '"tiers": [[{}], '))).toEqual(['file/list-in-list stands[0].tiers[0]']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
-  expect(codes(text.replace('"version": 13', '"version": 14'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"version": 14', '"version": 15'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
   expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
 });

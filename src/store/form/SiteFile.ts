@@ -347,7 +347,7 @@ export class SafetyMarkFile {
 /** A site as it is written to disk and to exported files. See migrate.ts for its version. Lengths in metres; units stand in the names. */
 export class SiteFile {
   @Equals('copper-noon/site') format!: 'copper-noon/site';
-  @Equals(13) version!: 13;
+  @Equals(14) version!: 14;
   @Matches(/^[A-Z]{3}$/) currency!: string;
   @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
   @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => StandFile) stands!: StandFile[];

@@ -4,6 +4,7 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsISO8601,
@@ -23,6 +24,7 @@ import {
   DIRT_KINDS,
   MOST_HORIZON_POINTS,
   MOST_SILL_READINGS,
+  passedBy,
   SKIES_SEEN,
   WINDOW_SIDES,
   type AtWindow,
@@ -85,6 +87,8 @@ export class SillReadingFile {
   @IsNumber(finite) @Min(0) @Max(1e7) inside!: number;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(1e7) outside!: number | null;
   @IsIn(['umol', 'lx', 'fc']) unit!: SillReading['unit'];
+  @IsOptional() @IsNumber(finite) @Min(0.01) @Max(1) passed?: number;
+  @IsOptional() @IsBoolean() horizonSince?: boolean;
 }
 
 /** A window as it is written. */
@@ -145,6 +149,8 @@ export const windowOf = (f: WindowFile): Window => ({
     inside: r.inside,
     outside: r.outside ?? null,
     unit: r.unit,
+    passed: r.passed ?? passedBy(f),
+    horizonSince: r.horizonSince ?? false,
   })),
 });
 
@@ -174,6 +180,8 @@ export const writeWindow = (w: Window): WindowFile => ({
     inside: r.inside,
     outside: r.outside,
     unit: r.unit,
+    passed: r.passed,
+    horizonSince: r.horizonSince,
   })),
 });
 

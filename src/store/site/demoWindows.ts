@@ -1,6 +1,6 @@
 import { addSillReading, addWindow, setClimate, setPlace, standAtWindow } from '../../core/site/stand/changeWindows';
 import type { Site } from '../../core/site/stand/Site';
-import { houseOpposite, tidyAngle, USUAL_WINDOW, type Window } from '../../core/site/window/Window';
+import { houseOpposite, passedBy, tidyAngle, USUAL_WINDOW, type Window } from '../../core/site/window/Window';
 import { readyClimate } from '../../core/sky/outdoors/climates';
 import { radiansOf } from '../../core/sky/place/readCoordinate';
 
@@ -53,6 +53,8 @@ export function withDemoWindows(site: Site): Site {
       inside: 1720,
       outside: 9400,
       unit: 'lx',
+      passed: passedBy(MAP_ROOM),
+      horizonSince: false,
     }),
     addSillReading(MAP_ROOM.id, {
       id: 'demo-sill-reading-2',
@@ -64,6 +66,8 @@ export function withDemoWindows(site: Site): Site {
       inside: 8200,
       outside: 41_000,
       unit: 'lx',
+      passed: passedBy(MAP_ROOM),
+      horizonSince: false,
     }),
   ].reduce((now, change) => change(now), site);
 }

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { correctionOf, LUX_PER_UMOL_OUTDOORS, unusable } from '@/core/answer/daylight/correctionOf';
 import type { BeforeWindow } from '@/core/answer/daylight/sillAsBuilt';
 import { addSillReading, dropSillReading } from '@/core/site/stand/changeWindows';
-import { MOST_SILL_READINGS, SKIES_SEEN, type SillReading, type Window } from '@/core/site/window/Window';
+import { MOST_SILL_READINGS, passedBy, SKIES_SEEN, type SillReading, type Window } from '@/core/site/window/Window';
 import { simulatedSky } from '@/core/sky/outdoors/simulatedSky';
 import { readingOfPpfd } from '@/core/units/light';
 import { readNumber } from '@/core/units/readNumber';
@@ -89,7 +89,17 @@ export function SillReadings({ window, at, plant }: { window: Window; at: Before
           kind="main"
           disabled={inside === null || isFull}
           onClick={() => {
-            const reading: SillReading = { id: newId(), taken_ms: Date.now(), sky, ...at, inside: inside ?? 0, outside, unit };
+            const reading: SillReading = {
+              id: newId(),
+              taken_ms: Date.now(),
+              sky,
+              ...at,
+              inside: inside ?? 0,
+              outside,
+              unit,
+              passed: passedBy(window),
+              horizonSince: false,
+            };
             if (changeSite(sites, 'add the reading', addSillReading(window.id, reading))) {
               setInside(null);
               setOutside(null);
@@ -131,7 +141,10 @@ export function SillReadings({ window, at, plant }: { window: Window; at: Before
           })}
         </ul>
       )}
-      <p className="text-sm text-soft">Older readings count for less, half as much after 180 days: leaves outside come and go.</p>
+      <p className="text-sm text-soft">
+        Older readings count for less, half as much after 180 days, and half as much once what stands outside is drawn anew: leaves come and
+        go. A curtain hung since is counted.
+      </p>
     </div>
   );
 }

@@ -1,8 +1,10 @@
+import { BARE_SITE } from '../../site/stand/bare';
+import { changeWindow } from '../../site/stand/changeWindows';
 import { mulberry } from '../../units/mulberry';
 import { ppfdOf, overcastSky, SOLAR_CONSTANT_W_per_m2 } from '../../sky/outdoors/skies';
 import { outdoorsAt } from '../../sky/outdoors/outdoorsAt';
 import { sillLight } from '../../sky/window/sillLight';
-import { USUAL_WINDOW, type SillReading, type Window } from '../../site/window/Window';
+import { passedBy, USUAL_WINDOW, type SillReading, type Window } from '../../site/window/Window';
 import { correctionOf, LUX_PER_UMOL_OUTDOORS, unusable, withRaise } from './correctionOf';
 import { sillAsBuilt, type BeforeWindow } from './sillAsBuilt';
 
@@ -19,7 +21,7 @@ function truly(window: Window, at: BeforeWindow, pane: number, raise: number): n
   const moment = { sun: { elevation: 0.6, azimuth: Math.PI, distance_au: 1 }, clear: { global: 0, diffuse: 0, beam: 0 }, overcast };
   return (pane * sillLight(moment, sillAsBuilt(withRaise(window, raise * DEGREE), at)).overcast.up) / ppfdOf(overcast.global);
 }
-const pairAt = (at: BeforeWindow, ratio: number, id = 'r'): SillReading => ({ id, taken_ms: Date.UTC(2027, 1, 21, 12), sky: 'overcast', ...at, inside: 10_000 * ratio, outside: 10_000, unit: 'lx' }); // prettier-ignore
+const pairAt = (at: BeforeWindow, ratio: number, id = 'r'): SillReading => ({ id, taken_ms: Date.UTC(2027, 1, 21, 12), sky: 'overcast', ...at, inside: 10_000 * ratio, outside: 10_000, unit: 'lx', passed: passedBy(STREET), horizonSince: false }); // prettier-ignore
 /** What is taken to come in once the readings count. */
 function taken(window: Window, at: BeforeWindow): number {
   const { factor, raise } = correctionOf(window);
@@ -96,4 +98,23 @@ test('a reading alone counts a little: under a blue sky out of the sun more than
   // Without a place nothing can be computed of it.
   expect(correctionOf(alone('clear', 0.5)).of).toBe(0);
   expect(unusable(STREET, alone('clear', 0.5).readings[0]!, PLACE)).toBeNull();
+});
+
+test('a curtain that was hung since is not taken for a dirty pane, and another horizon makes what was measured before it count for less', () => {
+  const at = AT(0.3);
+  const open: Window = { ...STREET, readings: Array.from({ length: 6 }, (_, k) => pairAt(at, truly(STREET, at, 0.8, 0), `${k}`)) };
+  const before = correctionOf(open);
+  const curtained = changeWindow('w', () => ({ curtain: 0.4 }))({ ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, windows: [open] })
+    .windows[0]!;
+  expect(correctionOf(curtained).factor).toBeWithin(before.factor, { relative: 1e-9 });
+  expect(curtained.readings).toEqual(open.readings);
+  const redrawn = changeWindow('w', () => ({ horizon: [...open.horizon] }))({
+    ...BARE_SITE,
+    currency: 'EUR',
+    price_per_kWh: 0.3,
+    windows: [open],
+  }).windows[0]!;
+  expect(redrawn.readings.every((r) => r.horizonSince)).toBe(true);
+  expect(correctionOf(redrawn).doubt).toBeGreaterThan(before.doubt);
+  expect(correctionOf(redrawn).factor).toBeGreaterThan(before.factor);
 });

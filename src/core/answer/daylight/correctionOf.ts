@@ -1,7 +1,7 @@
 import { overcastSky, ppfdOf, SOLAR_CONSTANT_W_per_m2 } from '../../sky/outdoors/skies';
 import { outdoorsAt, type Place } from '../../sky/outdoors/outdoorsAt';
 import { sillLight } from '../../sky/window/sillLight';
-import type { SillReading, Window } from '../../site/window/Window';
+import { passedBy, type SillReading, type Window } from '../../site/window/Window';
 import type { Radians, Share } from '../../units/quantities';
 import { ppfdOfReading } from '../../units/light';
 import { sillAsBuilt, type BeforeWindow } from './sillAsBuilt';
@@ -30,6 +30,8 @@ const PAIR = 0.15;
 const ALONE = { clear: 0.35, overcast: 0.7 } as const;
 /** A reading is worth half after so many days: leaves come and go, panes get dirty. Our convention. */
 const HALF_LIFE_ms = 180 * 86_400_000;
+/** And half of that before what stands outside was drawn anew: it may have been the drawing, or the world. Our convention. */
+const BEFORE_HORIZON = 0.5;
 /** Readings that say more or less than this of what was computed are a mistake rather than a window. */
 const MOST = 4;
 /** Half-width of a nine-in-ten band, in standard deviations. */
@@ -70,10 +72,14 @@ interface Evidence {
 const asPpfd = (value: number, { unit }: SillReading) => ppfdOfReading({ value, unit }, LUX_PER_UMOL_OUTDOORS);
 
 /** What a reading says of its window, or why it says nothing. */
-function evidenceOf(window: Window, reading: SillReading, place: Place | null): Evidence | Unusable {
-  const { inside, outside } = reading;
-  const found = outside === null ? alone(window, reading, place) : pair(reading, place);
-  if (typeof found === 'string') return found;
+function evidenceOf(now: Window, reading: SillReading, place: Place | null): Evidence | Unusable {
+  const { inside, outside, passed } = reading;
+  // Behind the curtain and the dirt of its day.
+  const window = { ...now, curtain: 1, dirt: 'clean' } as const;
+  const through = passed / passedBy(window);
+  const bare = outside === null ? alone(window, reading, place) : pair(reading, place);
+  if (typeof bare === 'string') return bare;
+  const found = { ...bare, computed: (w: Window) => through * bare.computed({ ...w, curtain: 1, dirt: 'clean' }) };
   if (!(inside > 0)) return 'dark';
   const said = found.measured / found.computed(window);
   return said > MOST || said < 1 / MOST || Number.isNaN(said) ? 'far-off' : found;
@@ -113,7 +119,7 @@ const known = new WeakMap<Window, { readonly place: Place | null; readonly found
  * from it at what stands outside, so readings at several depths tell a dirty pane from a taller house. Heights are tried one by one,
  * at each the pane has a closed form on a scale of ratios, r = measured over computed for things so high,
  *
- *     ln f = Σ w ln r / (1 / PANE² + Σ w),   w = ½^(age / half-life) / off²
+ *     ln f = Σ w ln r / (1 / PANE² + Σ w),   w = ½^(age / half-life) / off², half of it before another horizon was drawn
  *
  * and all of them are weighed by how well they fit. A pair counts most since the ratio of inside to outside does not change with the
  * brightness of a grey sky; a reading alone hangs on the weather. How often the sun shines, readings of moments do not tell: that
@@ -133,7 +139,7 @@ const USUAL_PLACE: BeforeWindow = { depth: 0.3, along: 0, over: 0.1 };
 function workOut(window: Window, place: Place | null): Correction {
   const used = window.readings.flatMap((reading) => {
     const e = evidenceOf(window, reading, place);
-    return typeof e === 'string' ? [] : [{ ...e, taken_ms: reading.taken_ms }];
+    return typeof e === 'string' ? [] : [{ ...e, taken_ms: reading.taken_ms, kept: reading.horizonSince ? BEFORE_HORIZON : 1 }];
   });
   if (used.length === 0) return { factor: 1, raise: 0, doubt: UNMEASURED, of: 0 };
   const newest = Math.max(...used.map((r) => r.taken_ms));
@@ -141,7 +147,7 @@ function workOut(window: Window, place: Place | null): Correction {
     const there = withRaise(window, raise);
     let [sum, weight, squares] = [0, 1 / PANE ** 2, 0];
     for (const r of used) {
-      const w = 0.5 ** ((newest - r.taken_ms) / HALF_LIFE_ms) / r.off ** 2;
+      const w = (r.kept * 0.5 ** ((newest - r.taken_ms) / HALF_LIFE_ms)) / r.off ** 2;
       const ratio = Math.log(r.measured / Math.max(1e-12, r.computed(there)));
       sum += w * ratio;
       weight += w;

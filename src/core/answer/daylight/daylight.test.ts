@@ -7,7 +7,7 @@ import { addWindow, setPlace, standAtWindow } from '../../site/stand/changeWindo
 import { daylightBy } from '../../site/stand/Daylight';
 import { daylightOf, type Site } from '../../site/stand/Site';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
-import { houseOpposite, USUAL_WINDOW, type SillReading, type Window } from '../../site/window/Window';
+import { houseOpposite, passedBy, USUAL_WINDOW, type SillReading, type Window } from '../../site/window/Window';
 import { containerLibrary } from '../../things/container/containerLibrary';
 import { tables } from '../../things/tables/libraryTables';
 import { minutesAhead } from '../../units/clockChanges';
@@ -188,7 +188,7 @@ test('copies of a stand at windows that are alike have one light, and none that 
 
 test('pairs under a grey sky move the window by what they say, as far as they are sure; others are told why not', () => {
   const reading = (change: Partial<SillReading>): SillReading => ({
-    id: 'r', taken_ms: Date.UTC(2027, 2, 21, 12), sky: 'overcast', ...AT, inside: 0, outside: 10_000, unit: 'lx', ...change,
+    id: 'r', taken_ms: Date.UTC(2027, 2, 21, 12), sky: 'overcast', ...AT, inside: 0, outside: 10_000, unit: 'lx', passed: passedBy(SOUTH), horizonSince: false, ...change,
   }); // prettier-ignore
   const moment = outdoorsAt(Date.UTC(2027, 2, 21, 12), PLACE);
   const share = sillLight(moment, sillAt(SOUTH, AT)).overcast.up / (moment.overcast.global * 2.0565);
@@ -229,6 +229,8 @@ test('a pair that is told not to count does not count in the light either, and a
     inside: 20_000,
     outside: 80_000,
     unit: 'lx',
+    passed: passedBy(SOUTH),
+    horizonSince: false,
   };
   const day = dayFrom(2027, 3, 21);
   const sunOf = (window: Window) => litByWindow(sillSite(window), day, tables).stands[0]!.tiers[0]!.sun!;

@@ -2,7 +2,7 @@ import type { Aperture } from '../../sky/window/Aperture';
 import { glass } from '../../sky/window/Glass';
 import { comesBack } from '../../sky/window/Inside';
 import { sillOf, type Sill } from '../../sky/window/sillLight';
-import { DIRT_LEAVES, type Window } from '../../site/window/Window';
+import { passedBy, type Window } from '../../site/window/Window';
 import type { Metres } from '../../units/quantities';
 
 /** A place before a window: from the glass, across from its middle to the right looking out, over its lower edge. */
@@ -30,7 +30,7 @@ export function sillAsBuilt(window: Window, at: BeforeWindow, lintels: Aperture[
     lintels: roof ? [...lintels, { away: depth + window.reveal + roof.out, over: top + roof.above }] : lintels,
     horizon: window.horizon,
   };
-  const passes = (1 - window.frame) * window.curtain * DIRT_LEAVES[window.dirt];
+  const passes = (1 - window.frame) * passedBy(window);
   const room = window.inside && comesBack(window.inside, window.width * window.height, window.sill + window.height / 2);
   return sillOf(aperture, window.facing, glass(window.panes), passes * open, room);
 }

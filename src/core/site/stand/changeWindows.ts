@@ -17,7 +17,14 @@ export const addWindow =
 
 export const changeWindow =
   (id: string, change: (window: Window) => Partial<Window>): Change =>
-  (site) => ({ ...site, windows: site.windows.map((w) => (w.id === id ? { ...w, ...change(w) } : w)) });
+  (site) => ({ ...site, windows: site.windows.map((w) => (w.id === id ? changed(w, change(w)) : w)) });
+
+/** What was measured before another horizon was measured before it. */
+function changed(window: Window, change: Partial<Window>): Window {
+  const next = { ...window, ...change };
+  if (next.horizon === window.horizon) return next;
+  return { ...next, readings: next.readings.map((r) => (r.horizonSince ? r : { ...r, horizonSince: true })) };
+}
 
 /** Takes a window away; stands that were at it are at none. */
 export const dropWindow =

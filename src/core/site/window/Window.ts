@@ -54,6 +54,10 @@ export interface SillReading {
   /** On open level ground; null: not taken. */
   readonly outside: number | null;
   readonly unit: 'umol' | 'lx' | 'fc';
+  /** What curtain and dirt let through then. */
+  readonly passed: Share;
+  /** What stands outside was drawn anew after it. */
+  readonly horizonSince: boolean;
 }
 
 /** Which side of a stand is turned to its window. */
@@ -73,6 +77,9 @@ export interface AtWindow {
 
 /** What is left by dirt on both sides. Source: BS 8206-2 (2008), annex A, upright glass of homes in town: 0.92; clean and dirty are our estimates. */
 export const DIRT_LEAVES: Record<DirtKind, Share> = { clean: 0.97, usual: 0.92, dirty: 0.8 };
+
+/** What curtain and dirt let through now. */
+export const passedBy = ({ curtain, dirt }: Pick<Window, 'curtain' | 'dirt'>): Share => curtain * DIRT_LEAVES[dirt];
 
 /** A usual window of homes, to begin from. */
 export const USUAL_WINDOW: Omit<Window, 'id' | 'name' | 'facing'> = {
