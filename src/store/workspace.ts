@@ -30,7 +30,7 @@ import { createBenchLightStore, createBenchLookStore, type BenchLightStore, type
 import { followBench } from './bench/followBench';
 import type { ChartWorker } from '../workers/chart/chart.client';
 import { startChartPool } from '../workers/chart/chart.pool';
-import type { SunRecall } from '../core/answer/daylight/litByWindow';
+import { createSunRecall } from '../core/answer/daylight/litByWindow';
 import { countBurned } from '../core/site/ownLamps/hangingOf';
 import { asOf } from '../core/answer/stand/asOf';
 import { tables } from '../core/things/tables/libraryTables';
@@ -247,7 +247,7 @@ export function createWorkspace(language: string): Workspace {
       });
     }
 
-    const suns: SunRecall = new Map();
+    const suns = createSunRecall();
     const settleToday = () =>
       settleTo(sites, (site, before) => {
         const { today } = days.getState();

@@ -75,6 +75,8 @@ export function daylightAt(
   const up = sunUp(sky);
   if (!up || sills.length === 0) return null;
   const doses = new Float64Array(sills.length);
+  const shares = new Float64Array(sills.length);
+  const clearly = new Float64Array(sills.length);
   const share = sunshineOf(sky.climate, monthOf(sky.day), sky.place.latitude);
   const open = openParts(blind);
   const clear: number[] = [];
@@ -87,9 +89,11 @@ export function daylightAt(
       const weight = open[i]! * (weights ? weights[k]! : 1 / sills.length);
       c += light.clear.up * weight;
       o += light.overcast.up * weight;
-      most = Math.max(most, light.clear.up * open[i]!);
+      clearly[k] = light.clear.up * open[i]!;
+      most = Math.max(most, clearly[k]!);
       doses[k]! += (share * light.clear.up + (1 - share) * light.overcast.up) * open[i]! * PART_mol;
     });
+    if (most > 0) clearly.forEach((v, k) => (shares[k] = Math.max(shares[k]!, v / most)));
     const m = share * c + (1 - share) * o;
     clear.push(most);
     mean.push(m);
@@ -108,7 +112,7 @@ export function daylightAt(
       clear,
       peak: Math.max(...clear),
       off: offBy(low / dli, high / dli, doubt),
-      ...(weights && { nine: Array.from(doses, (d) => d / dli) }),
+      ...(weights && { nine: Array.from(doses, (d) => d / dli), nineClear: Array.from(shares) }),
     },
   };
 }

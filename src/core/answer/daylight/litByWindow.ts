@@ -1,4 +1,6 @@
-import type { Daylight, DaylightCourse } from '../../site/stand/Daylight';
+import type { Daylight } from '../../site/stand/Daylight';
+import type { Window } from '../../site/window/Window';
+import type { Sill } from '../../sky/window/sillLight';
 import { plantAreaOf } from '../../site/stand/footprint';
 import { NINE_WEIGHTS, nineSpotsOf } from '../../site/stand/nineSpots';
 import type { Site, Stand, Tier, Tray, TraySun } from '../../site/stand/Site';
@@ -21,64 +23,86 @@ interface Suns {
   readonly suns: Readonly<Record<string, TraySun>>;
 }
 
-/** What was computed for a tier last, and out of what: kept by whoever asks again and again, so that only what changed is computed. */
-export type SunRecall = Map<string, { readonly of: readonly unknown[]; readonly found: Suns }>;
+/** Kept by whoever asks again and again, so that only what changed is computed. */
+export interface SunRecall {
+  /** What was computed for a tier last, and out of what. */
+  readonly tiers: Map<string, { readonly of: readonly unknown[]; readonly found: Suns }>;
+  /** What places see through their windows, on any day. */
+  readonly sills: Map<string, readonly Sill[]>;
+}
+
+/** @param sills  of another recall, where days are asked apart but places are the same */
+export const createSunRecall = (sills: SunRecall['sills'] = new Map()): SunRecall => ({ tiers: new Map(), sills });
+
+const MOST_KEPT = 4000;
 
 /** Gives every tier at a window, and every tray of it, the daylight of a day; a site in which nothing changes is given back itself. */
-export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, recall: SunRecall = new Map()): Site {
+export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, recall: SunRecall = createSunRecall()): Site {
   const { place, windows } = site;
   let sky: SkyOfDay | null = null;
   let changed = false;
   // Copies of a stand, and windows that are alike, have the same light.
   const alike = new Map<string, Daylight | null>();
-  const shared = (key: string, compute: () => Daylight | null): Daylight | null => {
-    const found = alike.get(key);
+
+  /** The daylight of some places of a tier together. @param key of what is around them */
+  function at(
+    points: readonly Point[],
+    key: string,
+    stand: Stand,
+    tier: Tier,
+    window: Window,
+    weights?: readonly Share[],
+  ): Daylight | null {
+    const where = `${key} ${JSON.stringify(points)}`;
+    const found = alike.get(where);
     if (found !== undefined) return found;
-    const made = compute();
-    alike.set(key, made);
+    sky ??= skyOfDay(place!, site.climate, day, minutesAhead(site.timeZone)(day));
+    let sills = recall.sills.get(where);
+    if (!sills) {
+      sills = points.flatMap((p) => askedOfPoint(site, stand, tier, p) ?? []).map(sillFrom);
+      if (recall.sills.size > MOST_KEPT) recall.sills.clear();
+      recall.sills.set(where, sills);
+    }
+    const made = daylightAt(sills, sky, window.blind, correctionOf(window, place).doubt, weights);
+    alike.set(where, made);
     return made;
-  };
+  }
+
+  function sunsOf(stand: Stand, tier: Tier, window: Window): Suns {
+    const around = [stand.kind, tier.enclosure, tier.width, tier.depth, baseOf(stand, tier.id)];
+    const canopies = tier.trays.map((tray) => LEVEL * Math.round(canopyOfTray(site, tray, tables) / LEVEL));
+    const places = tier.trays.flatMap((y, i) => [y.id, y.x, y.y, y.turned, y.insideLength, y.insideWidth, canopies[i]]);
+    const of = [window, place, site.climate, site.timeZone, day, stand.window, ...around, ...places];
+    const known = recall.tiers.get(tier.id);
+    if (known?.of.length === of.length && known.of.every((v, i) => v === of[i])) return known.found;
+    const key = JSON.stringify([{ ...window, id: '', name: '' }, place, { ...stand.window, windowId: '' }, ...around]);
+    const suns = tier.trays.map((tray, i): [string, TraySun] => {
+      const points = nineSpotsOf(plantAreaOf(tray)).map(([x, y]) => ({ x, y, z: canopies[i]! }));
+      return [tray.id, { x: tray.x, y: tray.y, turned: tray.turned, daylight: at(points, key, stand, tier, window, NINE_WEIGHTS) }];
+    });
+    const sun = suns.length > 0 ? daylightOfAll(suns.map(([, { daylight }]) => daylight)) : at([middleOf(tier)], key, stand, tier, window);
+    const found = { sun, suns: Object.fromEntries(suns) };
+    recall.tiers.set(tier.id, { of, found });
+    return found;
+  }
+
   const stands = site.stands.map((stand): Stand => {
     const window = place && windows.length > 0 ? windowOf(site, stand) : undefined;
-    let mine = false;
     const tiers = stand.tiers.map((tier): Tier => {
-      if (!window || !place) {
-        if (tier.sun === undefined) return tier;
-        mine = true;
-        return without(tier);
-      }
-      const around = [window, place, site.climate, site.timeZone, day, stand.window, stand.kind, tier.enclosure, tier.width, tier.depth, baseOf(stand, tier.id)]; // prettier-ignore
-      const canopies = tier.trays.map((tray) => canopyOfTray(site, tray, tables));
-      const of = [...around, ...tier.trays.flatMap(({ id, x, y, turned, insideLength, insideWidth }, i) => [id, x, y, turned, insideLength, insideWidth, canopies[i]])]; // prettier-ignore
-      const known = recall.get(tier.id);
-      const isKnown = known !== undefined && known.of.length === of.length && known.of.every((v, i) => v === of[i]);
-      const key = JSON.stringify([{ ...window, id: '', name: '' }, { ...stand.window, windowId: '' }, ...around.slice(6)]);
-      const at = (points: readonly Point[], weights?: readonly Share[]): Daylight | null =>
-        shared(`${key} ${JSON.stringify(points)}`, () => {
-          sky ??= skyOfDay(place, site.climate, day, minutesAhead(site.timeZone)(day));
-          const sills = points.flatMap((p) => askedOfPoint(site, stand, tier, p) ?? []).map(sillFrom);
-          return daylightAt(sills, sky, window.blind, correctionOf(window, place).doubt, weights);
-        });
-      const compute = (): Suns => {
-        const suns = tier.trays.map((tray, i): [string, TraySun] => {
-          const points = nineSpotsOf(plantAreaOf(tray)).map(([x, y]) => ({ x, y, z: canopies[i]! }));
-          return [tray.id, { x: tray.x, y: tray.y, turned: tray.turned, daylight: at(points, NINE_WEIGHTS) }];
-        });
-        const sun = suns.length > 0 ? daylightOfAll(suns.map(([, { daylight }]) => daylight)) : at([middleOf(tier)]);
-        return { sun, suns: Object.fromEntries(suns) };
-      };
-      const found = isKnown ? known.found : compute();
-      if (!isKnown) recall.set(tier.id, { of, found });
+      const found = window ? sunsOf(stand, tier, window) : NONE;
       if (isSame(tier, found)) return tier;
-      mine = true;
       return found.sun ? { ...tier, sun: found.sun, suns: found.suns } : without(tier);
     });
-    if (!mine) return stand;
+    if (tiers.every((t, i) => t === stand.tiers[i])) return stand;
     changed = true;
     return { ...stand, tiers };
   });
   return changed ? { ...site, stands } : site;
 }
+
+const NONE: Suns = { sun: null, suns: {} };
+/** Leaf tops are taken to be at steps of this, so that growing plants do not ask anew each day; it moves no light by 1 %. */
+const LEVEL: Metres = 0.005;
 
 interface Point {
   readonly x: Metres;
@@ -106,10 +130,4 @@ function without(tier: Tier): Tier {
 const isSame = ({ sun, suns }: Pick<Tier, 'sun' | 'suns'>, found: Suns): boolean =>
   sun === undefined || found.sun === null
     ? sun === undefined && found.sun === null
-    : sun === found.sun || (isAlike(sun, found.sun) && Object.entries(found.suns).every(([id, s]) => isAlike(s.daylight, suns?.[id]?.daylight ?? null) && s.x === suns?.[id]?.x && s.y === suns[id].y && s.turned === suns[id].turned)); // prettier-ignore
-
-function isAlike(a: Daylight | null, b: Daylight | null): boolean {
-  if (!a || !b) return a === b;
-  const all = (of: (d: DaylightCourse) => readonly number[]) => of(a.course!).every((v, i) => v === of(b.course!)[i]);
-  return a.dli === b.dli && a.from_min === b.from_min && a.to_min === b.to_min && all((c) => c.clear) && all((c) => c.mean) && all((c) => c.nine ?? []); // prettier-ignore
-}
+    : sun === found.sun || JSON.stringify([sun, suns]) === JSON.stringify([found.sun, found.suns]);

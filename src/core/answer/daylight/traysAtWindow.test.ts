@@ -17,6 +17,9 @@ import { containerLibrary } from '../../things/container/containerLibrary';
 import { lampLibrary } from '../../things/lamp/lampLibrary';
 import { tables } from '../../things/tables/libraryTables';
 import { minutesAhead } from '../../units/clockChanges';
+import { isLitAt } from '../../units/LitTimes';
+import { sillLight } from '../../sky/window/sillLight';
+import { nineSpotsOf } from '../../site/stand/nineSpots';
 import { dayFrom } from '../../units/day';
 import { answerBench } from '../bench/answerBench';
 import { judgeTray } from '../bench/judgeTray';
@@ -27,7 +30,7 @@ import { habitsOf } from '../../plan/advice/habitsOf';
 import { applyMove } from '../../plan/advice/applyMove';
 import { resultsOf } from '../../plan/advice/Effect';
 import { rotatedLight } from '../../plan/rotation/rotationEffect';
-import { daylightAt, skyOfDay } from './daylightAt';
+import { daylightAt, momentsOf, skyOfDay } from './daylightAt';
 import { canopyOfTray, litByWindow } from './litByWindow';
 import { askedOfPoint, sillFrom } from './sillsOf';
 
@@ -127,6 +130,31 @@ test('lamps and daylight are added up spot by spot: the verdict is that of the t
       const stage = { ...tray.stage, dliMin: sorted[Math.floor(q * sorted.length)]!, dliMax: 1e3, ppfdMax: 1e6 };
       expect(shareInBandOf(map, [area], stage, tray.day)).toBeWithin(1 - q, { absolute: 0.01 });
       expect(shareInBand(spreadOfMap(map, [area]), stage, tray.day)).toBeWithin(1 - q, { absolute: 0.13 });
+    }
+  }
+});
+
+test('where lamps and a clear sky are strongest together, no leaf gets more, and in the shade of the house some leaf nearly that', () => {
+  for (const facing of [0, Math.PI]) {
+    const window = { ...SOUTH, facing };
+    const site = litByWindow({ ...shelf({ lamp: true }), windows: [window] }, DAY, tables);
+    const stand = standIn(site);
+    const tier = stand.tiers[0]!;
+    const answer = answerBench(questionOfStand(stand, null));
+    const moments = momentsOf(DAY, PLACE, 0).filter((_, i) => isLitAt(tier.programme, i * 15 + 7));
+    for (const tray of tier.trays) {
+      const { map, stats } = answer.tiers[tier.tier.id]!.trays[tray.tray.id]!;
+      const light = spreadOfMap(map, [plantAreaOf(tray.tray)]);
+      const { strongestPpfd } = receivedOf(light, tray.day);
+      const z = tray.canopy;
+      let most = 0;
+      nineSpotsOf(plantAreaOf(tray.tray)).forEach(([x, y], i) => {
+        const sill = sillFrom(askedOfPoint(site, stand.stand, tier.tier, { x, y, z })!);
+        for (const moment of moments) most = Math.max(most, light.nine![i]! + sillLight(moment, sill).clear.up);
+      });
+      expect(strongestPpfd).toBeGreaterThanOrEqual(most - 1e-9);
+      const above = stats.strongest.ppfd - Math.max(...light.nine!);
+      if (facing === 0) expect(strongestPpfd).toBeLessThanOrEqual((most + above) * 1.02);
     }
   }
 });

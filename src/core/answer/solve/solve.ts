@@ -1,6 +1,6 @@
 import type { Stage } from '../../things/crop/Crop';
 import type { Daylight } from '../../site/stand/Daylight';
-import { daylightAtSpots, daylightDose, dosesAtNine, peakOf, type LightDay } from '../../judge/dose/LightDay';
+import { daylightAtSpots, daylightDose, dosesAtNine, peakOf, strongestBeside, type LightDay } from '../../judge/dose/LightDay';
 import { shareBetween } from '../../judge/dose/LightSpread';
 import { MOL_SECONDS } from '../../judge/dose/dli';
 import type { Spots } from '../../judge/dose/Spots';
@@ -214,6 +214,13 @@ function hoursFor(at: AtDistance, { stage, daylight }: Asked): Span {
   return { from: Math.max(...need), to: Math.min(...bear) };
 }
 
+/** The strongest spot of lamps and a clear noon, less that noon where it is brightest. */
+function strengthOf(at: AtDistance, { daylight }: Asked): Ppfd {
+  if (!daylight || daylight.dli <= 0) return at.strongest;
+  const peak = peakOf(daylight);
+  return strongestBeside(at, { daylight }, peak) - peak;
+}
+
 interface Span {
   readonly from: Hours;
   readonly to: Hours;
@@ -233,7 +240,7 @@ function dosesAt(at: AtDistance, hours: Hours, { daylight }: Asked): Spots<Dli> 
 function settingsWithin(candidates: readonly AtDistance[], asked: Asked, bounds: Bounds, fixed: Fixed): Suiting[] {
   const found: Suiting[] = [];
   for (const at of candidates) {
-    if (at.distance < bounds.nearest - 1e-9 || at.strongest > bounds.ppfdMax) continue;
+    if (at.distance < bounds.nearest - 1e-9 || strengthOf(at, asked) > bounds.ppfdMax) continue;
     const suits = hoursFor(at, asked);
     let from = Math.max(bounds.hoursMin, suits.from);
     let to = Math.min(bounds.hoursMax, suits.to);
@@ -321,7 +328,7 @@ function limitsOf(candidates: readonly AtDistance[], asked: Asked, stage: Stage,
   const longer = without({ hoursMax: 24 });
   if (longer.length > 0) limits.push({ why: 'hours-beyond-crop', hours: Math.min(...longer.map((s) => s.from)) });
   const stronger = without({ ppfdMax: Infinity });
-  if (stronger.length > 0) limits.push({ why: 'leaf-ceiling', ppfd: Math.min(...stronger.map((s) => s.at.strongest)) });
+  if (stronger.length > 0) limits.push({ why: 'leaf-ceiling', ppfd: Math.min(...stronger.map((s) => strengthOf(s.at, asked))) });
   if (limits.length > 0) return limits;
 
   const allowed = candidates.filter((c) => c.distance >= bounds.nearest - 1e-9);
@@ -337,7 +344,7 @@ function limitsOf(candidates: readonly AtDistance[], asked: Asked, stage: Stage,
     meanShare: Math.max(...most.map((d) => d.mean)) / stage.dliMin,
   };
   const mildest = Math.min(
-    ...usable.map((c) => Math.max(dosesAt(c, shortest, asked).strongest / stage.dliMax, c.strongest / bounds.ppfdMax)),
+    ...usable.map((c) => Math.max(dosesAt(c, shortest, asked).strongest / stage.dliMax, strengthOf(c, asked) / bounds.ppfdMax)),
   );
   if (brightest < stage.dliMin) return [weak];
   if (mildest > 1) return [{ why: 'lamp-too-strong', times: mildest }];
@@ -346,7 +353,7 @@ function limitsOf(candidates: readonly AtDistance[], asked: Asked, stage: Stage,
     0,
     ...usable.map((c) => {
       const hours = Math.min(longest, hoursFor(c, asked).to);
-      return c.strongest > bounds.ppfdMax || hours < shortest ? 0 : dosesAt(c, hours, asked).weakest / stage.dliMin;
+      return strengthOf(c, asked) > bounds.ppfdMax || hours < shortest ? 0 : dosesAt(c, hours, asked).weakest / stage.dliMin;
     }),
   );
   const wide: Limit = { why: 'tray-wider-than-light', share: edge };

@@ -107,9 +107,11 @@ export function dayAtPlace(day: LightDay, u: Share, v: Share): LightDay {
 /** The day of a tray that is turned half round again and again: daylight falls on it from two sides. */
 export function turnedDay(day: LightDay): LightDay {
   const { daylight } = day;
-  const nine = daylight?.course?.nine;
-  if (!nine) return day;
-  return { ...day, daylight: { ...daylight, course: { ...daylight.course!, nine: nine.map((v, i) => (v + nine[8 - i]!) / 2) } } };
+  const { nine, nineClear } = daylight?.course ?? {};
+  if (!nine || !nineClear) return day;
+  const evened = nine.map((v, i) => (v + nine[8 - i]!) / 2);
+  const either = nineClear.map((v, i) => Math.max(v, nineClear[8 - i]!));
+  return { ...day, daylight: { ...daylight!, course: { ...daylight!.course!, nine: evened, nineClear: either } } };
 }
 
 /** The lamps' light by which a tray is judged: at its spots, and where it is known at nine that keep their places. */
@@ -119,25 +121,39 @@ export type LampSpots = Spots<Ppfd> & { readonly nine?: readonly Ppfd[] };
 export function daylightAtSpots({ nine }: LampSpots, day: LightDay): Spots<Dli> {
   const more = daylightDose(day);
   const doses = dosesAtNine(nine, day);
-  if (!doses) return { weakest: more, mean: more, strongest: more };
+  if (!doses || !nine) return { weakest: more, mean: more, strongest: more };
   const k = (day.lit_min / 60) * MOL_SECONDS;
-  return {
-    weakest: Math.min(...doses) - Math.min(...nine!) * k,
-    mean: more,
-    strongest: Math.max(...doses) - Math.max(...nine!) * k,
-  };
+  let [least, most, dimmest, brightest] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (let i = 0; i < nine.length; i++) {
+    least = Math.min(least, doses[i]!);
+    most = Math.max(most, doses[i]!);
+    dimmest = Math.min(dimmest, nine[i]!);
+    brightest = Math.max(brightest, nine[i]!);
+  }
+  return { weakest: least - dimmest * k, mean: more, strongest: most - brightest * k };
+}
+
+/** The strongest spot of lamps and a clear sky together, while that is so bright where it is brightest. */
+export function strongestBeside({ strongest, nine }: LampSpots, { daylight }: Pick<LightDay, 'daylight'>, beside: Ppfd): Ppfd {
+  const shares = daylight?.course?.nineClear;
+  if (!shares || !nine) return strongest + beside;
+  let [most, brightest] = [-Infinity, -Infinity];
+  for (let i = 0; i < nine.length; i++) {
+    most = Math.max(most, nine[i]! + shares[i]! * beside);
+    brightest = Math.max(brightest, nine[i]!);
+  }
+  return most + strongest - brightest;
 }
 
 /**
- * What lamps of these strengths and the daylight of a day come to. How strong it gets is taken where both are strongest: leaves there
- * bear no less.
+ * What lamps of these strengths and the daylight of a day come to.
  *
  * @param more  of daylight at each spot
  */
 export function receivedOf(lamps: LampSpots, day: LightDay, more: Spots<Dli> = daylightAtSpots(lamps, day)): Received {
   const k = (day.lit_min / 60) * MOL_SECONDS;
   const noon = comesIn(day.daylight) ? peakOf(day.daylight) : 0;
-  const lit = day.lit_min > 0 ? lamps.strongest + daylightBesideLamps(day) : 0;
+  const lit = day.lit_min > 0 ? strongestBeside(lamps, day, daylightBesideLamps(day)) : 0;
   return {
     weakest: lamps.weakest * k + more.weakest,
     mean: lamps.mean * k + more.mean,

@@ -1,6 +1,6 @@
 import type { Stage } from '../../things/crop/Crop';
 import type { Ppfd, Share } from '../../units/quantities';
-import { daylightBesideLamps, daylightDose, dosesAtNine, receivedOf, type LightDay } from '../dose/LightDay';
+import { daylightBesideLamps, daylightDose, dosesAtNine, receivedOf, strongestBeside, type LightDay } from '../dose/LightDay';
 import { dosesOf } from '../dose/doses';
 import { shareBetween, type LightSpread } from '../dose/LightSpread';
 import { lampBandOf } from '../dose/lightBand';
@@ -39,10 +39,11 @@ export function offTargetOf({ mean }: Pick<LightSpread, 'mean'>, stage: Stage, d
 /** How much is wrong with the light of a tray on a day; 0 within its band and its limits, wherever within. */
 export function wrongIn(light: LightSpread, stage: Stage, limits: HardLimits, day: LightDay): number {
   const received = receivedOf(light, day);
-  const { parts } = dosesOf(light, day);
+  const doses = dosesOf(light, day);
+  const { parts } = doses;
   let off = 0;
   for (const dose of parts) off += over(stage.dliMin, dose) + over(dose, stage.dliMax);
-  const share = shareInBand(light, stage, day);
+  const share = shareInBand(light, stage, day, doses);
   const ends =
     over(stage.dliMin, received.weakest) + Math.max(over(received.strongest, stage.dliMax), over(received.strongestPpfd, limits.strongest));
   const breach = breachesOf(received, limits).reduce((sum, b) => sum + 0.2 + depthOf(b), 0);
@@ -50,12 +51,15 @@ export function wrongIn(light: LightSpread, stage: Stage, limits: HardLimits, da
   return off / parts.length + OUT_OF_BAND * (1 - share) + ENDS * ends + PER_HOUR_SHORT * short + BREACH * breach;
 }
 
-/** Of the area of a tray, by its spread, how much is within the band on a day, lamps and daylight together. */
-export function shareInBand(light: LightSpread, stage: Stage, day: LightDay): Share {
+/** Of the area of a tray, by its spread, how much is within the band on a day, lamps and daylight together. @param doses of both, where they are known */
+export function shareInBand(light: LightSpread, stage: Stage, day: LightDay, doses = dosesOf(light, day)): Share {
   if (!dosesAtNine(light.nine, day)) return shareOfEven(stage, day, (low, high) => shareBetween(light, low, high));
-  const ofDose = shareBetween(dosesOf(light, day), stage.dliMin, stage.dliMax);
+  const ofDose = shareBetween(doses, stage.dliMin, stage.dliMax);
   // What is too strong is mostly what has too high a dose as well.
-  return day.lit_min > 0 ? Math.min(ofDose, shareBetween(light, 0, stage.ppfdMax - daylightBesideLamps(day))) : ofDose;
+  if (day.lit_min <= 0) return ofDose;
+  // Where lamps and daylight are strongest differs: as much as the strongest spot of both is below the sum of the strongest of each.
+  const beside = strongestBeside(light, day, daylightBesideLamps(day)) - light.strongest;
+  return Math.min(ofDose, shareBetween(light, 0, stage.ppfdMax - beside));
 }
 
 /** The same where daylight is alike everywhere. @param share of the area between two strengths of the lamps */

@@ -7,6 +7,8 @@ import { MOL_SECONDS } from '../dose/dli';
 import { daylightBesideLamps, daylightDose, type LightDay } from '../dose/LightDay';
 import { shareOfEven } from './loss';
 
+const EVERYWHERE: readonly Share[] = Array<Share>(9).fill(1);
+
 /** Of the area of a tray, cell by cell, how much is within the band on a day, lamps and the daylight that falls there together. */
 export function shareInBandOf(map: LightMap, rects: readonly Rect[], stage: Stage, day: LightDay): Share {
   const nine = day.daylight?.course?.nine;
@@ -14,9 +16,12 @@ export function shareInBandOf(map: LightMap, rects: readonly Rect[], stage: Stag
   const [rect] = rects;
   if (!nine || more === 0 || rects.length !== 1 || !rect) return shareOfEven(stage, day, (low, high) => shareWithin(map, rects, low, high));
   const k = (day.lit_min / 60) * MOL_SECONDS;
-  const most = day.lit_min > 0 ? stage.ppfdMax - daylightBesideLamps(day) : Infinity;
+  const beside = day.lit_min > 0 ? daylightBesideLamps(day) : 0;
+  const clear = day.daylight?.course?.nineClear ?? EVERYWHERE;
+  const at = (of: readonly number[], x: number, y: number) =>
+    betweenNine(of, (x - rect.x0) / (rect.x1 - rect.x0), (y - rect.y0) / (rect.y1 - rect.y0));
   return shareWhere(map, rects, (ppfd, x, y) => {
-    const dose = ppfd * k + more * betweenNine(nine, (x - rect.x0) / (rect.x1 - rect.x0), (y - rect.y0) / (rect.y1 - rect.y0));
-    return dose >= stage.dliMin && dose <= stage.dliMax && ppfd <= most;
+    const dose = ppfd * k + more * at(nine, x, y);
+    return dose >= stage.dliMin && dose <= stage.dliMax && (day.lit_min <= 0 || ppfd + beside * at(clear, x, y) <= stage.ppfdMax);
   });
 }

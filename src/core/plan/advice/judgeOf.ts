@@ -3,7 +3,7 @@ import type { LightSpread } from '../../judge/dose/LightSpread';
 import type { Metres, Share } from '../../units/quantities';
 import { benchStandOf, type BenchStand, type BenchTier } from '../../answer/stand/benchStand';
 import { faultsOf, makesWorse } from '../../answer/faults/faults';
-import { litByWindow, type SunRecall } from '../../answer/daylight/litByWindow';
+import { createSunRecall, litByWindow } from '../../answer/daylight/litByWindow';
 import { rememberTiers } from '../../answer/stand/rememberTiers';
 import type { Site } from '../../site/stand/Site';
 import { isWorse } from '../../judge/verdict/hardLimits';
@@ -72,7 +72,7 @@ const STEPS: Readonly<Record<Grain, { readonly lift: Metres; readonly lit_min: n
 
 export function judgeOf({ site, standId, scope, answer, day }: AdviceQuestion): Judge {
   const look = rememberTiers();
-  const suns: SunRecall = new Map();
+  const suns = createSunRecall();
   const standIn = (s: Site): BenchStand =>
     benchStandOf(
       s,

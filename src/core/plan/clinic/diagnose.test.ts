@@ -14,7 +14,7 @@ import { circumstancesOf, ninths, placeOf } from './circumstancesOf';
 import { diagnose, runningTest, testRun } from './diagnose';
 
 const DAY = dayFrom(2027, 3, 1);
-const site = asOf(demoSite('en-GB', DAY), DAY, tables, new Map());
+const site = asOf(demoSite('en-GB', DAY), DAY, tables);
 const stand = benchStandOf(
   site,
   site.stands.find((s) => !s.laidOut)!,

@@ -72,7 +72,7 @@ export function hangChartOf(question: HangQuestion, progress: (done: number) => 
   const until = lastDay(stand, from);
   const lit = stand.tiers.filter((t) => t.lamps.length > 0 && t.trays.length > 0);
   const recall = createRecall(2048);
-  const suns = sunsOfDays(site, kept.id, from, until, tables);
+  const suns = sunsOfDays(site, kept.id, lit, from, until, tables);
   const courses = lit.map((t, i) => {
     const course = new TierCourse(t, answer, from, until - from + 1, recall, memory, suns);
     progress((0.6 * (i + 1)) / lit.length);

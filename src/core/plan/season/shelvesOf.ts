@@ -1,7 +1,7 @@
 import { shelfStands } from '../../site/stand/shelfStands';
 import { asOf } from '../../answer/stand/asOf';
 import { benchStandOf, type BenchTier } from '../../answer/stand/benchStand';
-import type { SunRecall } from '../../answer/daylight/litByWindow';
+import { createSunRecall, type SunRecall } from '../../answer/daylight/litByWindow';
 import { daylightDose } from '../../judge/dose/LightDay';
 import { createRecall, type Recall } from '../../light/scene/Recall';
 import type { Site } from '../../site/stand/Site';
@@ -95,7 +95,7 @@ function daylightByMonth(site: Site, today: Day, until: Day, tables: Tables, rec
   for (let m = 0; m < 24; m++) {
     const middle = dayFrom(year, month + m, 15);
     if (dayFrom(year, month + m, 1) > until) break;
-    const sun = recall.sun.get(m) ?? new Map();
+    const sun = recall.sun.get(m) ?? createSunRecall(recall.sun.values().next().value?.sills);
     recall.sun.set(m, sun);
     for (const stand of shelfStands(asOf(site, middle, tables, sun)))
       for (const tier of stand.tiers) {

@@ -19,8 +19,10 @@ export interface DaylightCourse {
   readonly peak: Ppfd;
   /** How far a day without sun lies below the mean, and one without a cloud above it. */
   readonly off: { readonly low: Share; readonly high: Share };
-  /** At the nine spots of a tray (`nineSpotsOf`) how many times its mean; left out: of several trays, or alike everywhere. */
+  /** At the nine spots of a tray (`nineSpotsOf`) how many times its mean dose; left out: of several trays, or alike everywhere. */
   readonly nine?: readonly number[];
+  /** At the same spots the largest share that any of them ever has of the brightest one under a clear sky: 1 where the sun comes. */
+  readonly nineClear?: readonly Share[];
 }
 
 /**
