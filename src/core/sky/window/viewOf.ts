@@ -80,11 +80,20 @@ function between(cuts: Radians[]): [Radians, Radians][] {
     .filter(([a, b]) => b - a > 1e-12);
 }
 
-/** Where the horizon, straight from `a` to `b`, crosses the upper or lower edge of the opening: each arches, so at most twice. */
+/**
+ * Where the horizon, straight from `a` to `b`, crosses the upper or lower edge of the opening. An edge over the place arches (atan(c cos α)
+ * is concave for c > 0), so over a straight line it lies nowhere in between where it does at both ends; one under it the horizon never meets.
+ */
 function crossings(aperture: Aperture, a: Radians, b: Radians): Radians[] {
   if (aperture.horizon.length === 0) return [];
   return (['from', 'to'] as const).flatMap((edge) => {
     const clear = (azimuth: Radians) => heightSeen(aperture, azimuth)[edge] - horizonAt(aperture.horizon, azimuth);
+    const [atA, atB] = [clear(a), clear(b)];
+    if (atA >= 0 && atB >= 0) return [];
+    if (atA * atB < 0) return [rootOf(clear, a, b)];
+    // Both ends are below: where it is highest, it would have to rise over the lower end of the line.
+    const highest = heightSeen(aperture, Math.min(b, Math.max(a, 0)))[edge];
+    if (highest <= Math.min(horizonAt(aperture.horizon, a), horizonAt(aperture.horizon, b))) return [];
     const summit = summitOf(clear, a, b);
     return [
       [a, summit],
