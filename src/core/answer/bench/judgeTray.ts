@@ -1,7 +1,7 @@
 import { spotsOf } from '../check/perCentimetreOf';
 import { leastKnown } from '../stand/leastKnown';
 import { colourOf } from '../../things/lamp/colourOf';
-import { spreadOfMap } from '../../judge/dose/spreadOfMap';
+import { spreadWith } from '../../judge/dose/spreadOfMap';
 import type { Share } from '../../units/quantities';
 import type { BenchTier, BenchTray } from '../stand/benchStand';
 import { plantAreaOf } from '../../site/stand/footprint';
@@ -33,7 +33,7 @@ export function judgeTray(tier: BenchTier, tray: BenchTray, light: TrayLight): J
   const area = [plantAreaOf(tray.tray)];
   const { day } = tray;
   const verdict = judge({
-    light: { ...spreadOfMap(map, area), ...spotsOf(stats) },
+    light: spreadWith(spotsOf(stats), map, area),
     perCm,
     shareInBand: shareInBandOf(map, area, stage, day),
     stage,

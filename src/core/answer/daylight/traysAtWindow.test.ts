@@ -218,3 +218,13 @@ test('turning a tray at the window evens it, by the habit that is offered and by
     wrongIn(dark, stage, limits, day) - 1e-9,
   );
 });
+
+test('a tray that was moved off the light that is known of it is judged by its mean, not refused', () => {
+  const stand = standIn(litShelf({ lamp: true }));
+  const tier = stand.tiers[0]!;
+  const [tray] = tier.trays;
+  const light = answerBench(questionOfStand(stand, null)).tiers[tier.tier.id]!.trays[tray!.tray.id]!;
+  const away = { ...tray!, tray: { ...tray!.tray, x: 5 } };
+  const { received } = judgeTray(tier, away, light).verdict;
+  expect(received.mean).toBeWithin(judgeTray(tier, tray!, light).verdict.received.mean, { relative: 1e-9 });
+});

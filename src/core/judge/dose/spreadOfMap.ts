@@ -1,8 +1,9 @@
 import type { LightMap, Rect } from '../../light/field/Grid';
-import { cellsWithin } from '../../light/field/statsOver';
+import { cellsWithin, shareWhere } from '../../light/field/statsOver';
+import type { Spots } from './Spots';
 import type { Ppfd } from '../../units/quantities';
 import { nineSpotsOf } from '../../site/stand/nineSpots';
-import { spreadOf, type LightSpread } from './LightSpread';
+import { evenSpread, spreadOf, type LightSpread } from './LightSpread';
 
 /**
  * The spread of a map's cells whose centres lie within any of the rectangles; of a single one with its nine spots.
@@ -17,4 +18,10 @@ export function spreadOfMap(map: LightMap, rects: readonly Rect[]): LightSpread 
   const nine = (rect: Rect) =>
     nineSpotsOf(rect).map(([x, y]) => ppfd[cell(y, area.y0, area.y1, rows) * columns + cell(x, area.x0, area.x1, columns)]!);
   return rects.length === 1 ? { ...spreadOf(values), nine: nine(rects[0]!) } : spreadOf(values);
+}
+
+/** The same with its spots as they were worked out along with the map; of a tray that has been moved off its map since, even. */
+export function spreadWith(spots: Spots<Ppfd>, map: LightMap, rects: readonly Rect[]): LightSpread {
+  const hasCells = shareWhere(map, rects, () => true) > 0;
+  return { ...(hasCells ? spreadOfMap(map, rects) : evenSpread(spots.mean)), ...spots };
 }

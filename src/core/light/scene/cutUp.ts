@@ -10,7 +10,7 @@ const MOST = 24;
  *
  * @param longest  side of a part, m
  *
- * Round openings and measured lamps are cut along their length only; a part of a disc is taken as a rectangle of its area.
+ * A disc is cut into squares, those at its rim as much smaller as they lie outside of it.
  */
 export function cutUp(emitter: Emitter, longest = PART): readonly Emitter[] {
   if (emitter.kind === 'point') return [emitter];
@@ -27,8 +27,11 @@ export function cutUp(emitter: Emitter, longest = PART): readonly Emitter[] {
     return along(emitter.length, n).map((a) => ({ ...emitter, ...at(a, 0), length: emitter.length / n, ppf: emitter.ppf / n }));
   }
   if (emitter.kind === 'disc') {
-    const side = emitter.radius * Math.sqrt(Math.PI);
-    return cutUp({ ...emitter, kind: 'rect', turn: emitter.turn ?? 0, length: side, width: side }, longest);
+    const cells = squaresOf(Math.max(4, Math.min(MOST, 2 * Math.ceil(emitter.radius / longest))));
+    return cells.map(({ a, b, side, share }): Emitter => {
+      const size = side * emitter.radius;
+      return { ...emitter, kind: 'rect', turn: emitter.turn ?? 0, ...at(a * emitter.radius, b * emitter.radius), length: size, width: size, ppf: emitter.ppf * share }; // prettier-ignore
+    });
   }
   if (emitter.kind === 'rect' && emitter.diodes) {
     const { columns, rows } = emitter.diodes;
@@ -46,4 +49,21 @@ export function cutUp(emitter: Emitter, longest = PART): readonly Emitter[] {
       ppf: emitter.ppf / (n * m),
     })),
   );
+}
+
+/** Of a disc of radius 1: squares, n across, each as large as its share of the disc; where it lies partly outside, in the middle of what is inside. */
+function squaresOf(n: number): readonly { readonly a: number; readonly b: number; readonly side: number; readonly share: number }[] {
+  const FINE = 8;
+  const step = 2 / n;
+  const cells = Array.from({ length: n * n }, (_, k) => {
+    const [a0, b0] = [-1 + step * (k % n), -1 + step * Math.floor(k / n)];
+    let [count, a, b] = [0, 0, 0];
+    for (let i = 0; i < FINE * FINE; i++) {
+      const [x, y] = [a0 + (step * ((i % FINE) + 0.5)) / FINE, b0 + (step * (Math.floor(i / FINE) + 0.5)) / FINE];
+      if (x * x + y * y <= 1) [count, a, b] = [count + 1, a + x, b + y];
+    }
+    return { count, a: a / count, b: b / count };
+  }).filter((c) => c.count > 0);
+  const all = cells.reduce((sum, c) => sum + c.count, 0);
+  return cells.map(({ count, a, b }) => ({ a, b, side: (step * Math.sqrt(count)) / FINE, share: count / all }));
 }

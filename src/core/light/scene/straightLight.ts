@@ -5,6 +5,7 @@ import { isInside, type Room } from '../room/Room';
 import { cutUp } from './cutUp';
 import type { Passage } from './passage';
 import type { Scene } from './Scene';
+import { visibleShareOf } from './visibleShare';
 
 /** Whether nothing can stand between an emitter and any place of a box: the light there is smooth. */
 export function isClear(emitter: Emitter, scene: Scene, low: readonly number[], high: readonly number[]): boolean {
@@ -14,19 +15,39 @@ export function isClear(emitter: Emitter, scene: Scene, low: readonly number[], 
   return !!home && isInside(home, low[0]!, low[1]!, low[2]!) && isInside(home, high[0]!, high[1]!, high[2]!);
 }
 
-/** Straight light of one emitter on level receivers, part by part, each as far as it gets through. */
+/** Longest side of a part of a lamp that things may hide, m: near them light differs over a part. */
+const BESIDE_THINGS = 0.045;
+
+/**
+ * Straight light of one emitter on level receivers, as far as it gets through: that of the whole, less what is hidden of it part by part.
+ *
+ * Error: below 1 % of the unshaded light where the thing in the way is a centimetre or more from emitter and receiver
+ * (shadows.test.ts, against emitters of ten thousand points).
+ */
 export function levelLight(emitter: Emitter, scene: Scene, passage: Passage): LightAt {
   if (scene.rooms.length === 0 && scene.things.length === 0) return lightOf(emitter);
-  const parts = cutUp(emitter).map((part) => ({ part, light: lightOf(part) }));
+  const parts = cutUp(emitter, scene.things.length > 0 ? BESIDE_THINGS : undefined).map((part) => ({
+    light: lightOf(part),
+    seen: visibleShareOf(part, passage),
+  }));
+  const shares = new Float64Array(parts.length);
   const clear = lightOf(emitter);
   return (x, y, z) => {
     if (isClear(emitter, scene, [x, y, z], [x, y, z])) return clear(x, y, z);
-    let sum = 0;
-    for (const { part, light } of parts) {
-      const share = passage(part.x, part.y, part.z, x, y, z);
-      if (share > 0) sum += share * light(x, y, z);
+    let isAlike = true;
+    for (let i = 0; i < parts.length; i++) {
+      shares[i] = parts[i]!.seen(x, y, z);
+      isAlike &&= shares[i] === shares[0];
     }
-    return sum;
+    const whole = shares[0] === 0 && isAlike ? 0 : clear(x, y, z);
+    if (isAlike) return shares[0]! * whole;
+    let seen = 0, all = 0; // prettier-ignore
+    for (let i = 0; i < parts.length; i++) {
+      const light = parts[i]!.light(x, y, z);
+      seen += shares[i]! * light;
+      all += light;
+    }
+    return all > 0 ? (whole * seen) / all : 0;
   };
 }
 

@@ -1,6 +1,7 @@
 import type { LitTimes } from '../../units/LitTimes';
 import type { TierLight } from '../../answer/bench/BenchQuestion';
-import { spreadOfMap } from '../../judge/dose/spreadOfMap';
+import { spotsOf } from '../../answer/check/perCentimetreOf';
+import { spreadWith } from '../../judge/dose/spreadOfMap';
 import type { BenchStand, BenchTier } from '../../answer/stand/benchStand';
 import { plantAreaOf } from '../../site/stand/footprint';
 import type { Served } from './solveTimer';
@@ -28,7 +29,9 @@ export function servedBy(timer: StandTimer, lights: Readonly<Record<string, Tier
     t.trays.flatMap(({ tray, stage, limits, day }) => {
       const light = lights[t.tier.id]?.trays[tray.id];
       if (!light || t.lamps.length === 0) return [];
-      return [{ trayId: tray.id, stage, limits, light: spreadOfMap(light.map, [plantAreaOf(tray)]), daylight: day.daylight }];
+      return [
+        { trayId: tray.id, stage, limits, light: spreadWith(spotsOf(light.stats), light.map, [plantAreaOf(tray)]), daylight: day.daylight },
+      ];
     }),
   );
 }
