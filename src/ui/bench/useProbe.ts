@@ -40,7 +40,12 @@ export function useProbe(t: BenchTier, light: TierLight | null, judged: readonly
   });
   let words: string | null = null;
   if (point && value !== null) {
-    const { number, unit } = lightWords(value, t.hours, mapShows, bandOf(under?.tray ?? t.trays[0], (under?.tray ?? t.trays[0] ?? t).day).target);
+    const { number, unit } = lightWords(
+      value,
+      t.hours,
+      mapShows,
+      bandOf(under?.tray ?? t.trays[0], (under?.tray ?? t.trays[0] ?? t).day).target,
+    );
     words = `${number} ${unit} at ${showLength(point.x, lengthUnit)} from the left, ${showLength(point.y, lengthUnit)} from the front${shares?.key === key ? ` · ${shares.words}` : ''}`;
   }
   return { at: point, words, to: setAt };
