@@ -117,6 +117,18 @@ export function daylightAt(
   };
 }
 
+/** Daylight of which a lid or a dome lets a share through. */
+export function dimmedDaylight(daylight: Daylight, through: Share): Daylight {
+  const { dli, course } = daylight;
+  if (through === 1 || !course) return daylight;
+  const by = (v: number) => v * through;
+  return {
+    ...daylight,
+    dli: by(dli),
+    course: { ...course, mean: course.mean.map(by), clear: course.clear.map(by), peak: by(course.peak) },
+  };
+}
+
 /** The daylight of several trays together: their mean, and under a clear sky the brightest of them. */
 export function daylightOfAll(all: readonly (Daylight | null)[]): Daylight | null {
   const lit = all.flatMap((d) => (d?.course ? [{ ...d, course: d.course }] : []));

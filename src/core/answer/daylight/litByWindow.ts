@@ -6,12 +6,13 @@ import { NINE_WEIGHTS, nineSpotsOf } from '../../site/stand/nineSpots';
 import type { Site, Stand, Tier, Tray, TraySun } from '../../site/stand/Site';
 import { plantHeightOf, rimOf } from '../../site/stand/canopy';
 import type { Tables } from '../../things/tables/Tables';
+import { throughCover } from '../../things/container/coverLibrary';
 import { cropOf } from '../../site/crop/cropOf';
 import { minutesAhead } from '../../units/clockChanges';
 import type { Metres, Share } from '../../units/quantities';
 import type { Day } from '../../units/day';
 import { correctionOf } from './correctionOf';
-import { daylightAt, daylightOfAll, skyOfDay, type SkyOfDay } from './daylightAt';
+import { daylightAt, daylightOfAll, dimmedDaylight, skyOfDay, type SkyOfDay } from './daylightAt';
 import { askedOfPoint, baseOf, sillFrom, windowOf } from './sillsOf';
 
 /** Height over the floor of a tier at which light is asked for where no plant stands yet, m. */
@@ -71,14 +72,15 @@ export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, 
   function sunsOf(stand: Stand, tier: Tier, window: Window): Suns {
     const around = [stand.kind, tier.enclosure, tier.width, tier.depth, baseOf(stand, tier.id)];
     const canopies = tier.trays.map((tray) => LEVEL * Math.round(canopyOfTray(site, tray, tables) / LEVEL));
-    const places = tier.trays.flatMap((y, i) => [y.id, y.x, y.y, y.turned, y.insideLength, y.insideWidth, canopies[i]]);
+    const places = tier.trays.flatMap((y, i) => [y.id, y.x, y.y, y.turned, y.insideLength, y.insideWidth, y.coverId, canopies[i]]);
     const of = [window, place, site.climate, site.timeZone, day, stand.window, ...around, ...places];
     const known = recall.tiers.get(tier.id);
     if (known?.of.length === of.length && known.of.every((v, i) => v === of[i])) return known.found;
     const key = JSON.stringify([{ ...window, id: '', name: '' }, place, { ...stand.window, windowId: '' }, ...around]);
     const suns = tier.trays.map((tray, i): [string, TraySun] => {
       const points = nineSpotsOf(plantAreaOf(tray)).map(([x, y]) => ({ x, y, z: canopies[i]! }));
-      return [tray.id, { x: tray.x, y: tray.y, turned: tray.turned, daylight: at(points, key, stand, tier, window, NINE_WEIGHTS) }];
+      const open = at(points, key, stand, tier, window, NINE_WEIGHTS);
+      return [tray.id, { x: tray.x, y: tray.y, turned: tray.turned, daylight: open && dimmedDaylight(open, throughCover(tray)) }];
     });
     const sun = suns.length > 0 ? daylightOfAll(suns.map(([, { daylight }]) => daylight)) : at([middleOf(tier)], key, stand, tier, window);
     const found = { sun, suns: Object.fromEntries(suns) };

@@ -13,6 +13,7 @@ import { shareBetween } from '../../judge/dose/LightSpread';
 import { spreadOfMap } from '../../judge/dose/spreadOfMap';
 import { shareInBand, wrongIn } from '../../judge/verdict/loss';
 import { shareInBandOf } from '../../judge/verdict/shareOfMap';
+import { coverLibrary, throughCover } from '../../things/container/coverLibrary';
 import { containerLibrary } from '../../things/container/containerLibrary';
 import { lampLibrary } from '../../things/lamp/lampLibrary';
 import { tables } from '../../things/tables/libraryTables';
@@ -172,6 +173,22 @@ test('where daylight makes up for a lamp that hangs to one side, it is more even
   const doses = dosesOf(against, lit);
   expect(doses.parts).toEqual([...doses.parts].sort((a, b) => a - b));
   expect(shareBetween(doses, doses.weakest, doses.strongest)).toBe(1);
+});
+
+test('under a lid there is less of it, as of the lamps, and a lid taken off lets it in again', () => {
+  const site = litShelf();
+  const tier = tierOf(site);
+  const [near] = tier.trays;
+  const cover = coverLibrary.find((c) => throughCover({ coverId: c.id }) < 0.95)!;
+  const covered = litByWindow(changeTrays(tier.id, [near!.id], () => ({ coverId: cover.id }))(site), DAY, tables);
+  const under = daylightOfTray(tierOf(covered), tierOf(covered).trays[0]!)!;
+  const open = daylightOfTray(tier, near!)!;
+  const through = throughCover({ coverId: cover.id });
+  expect(under.dli).toBeWithin(open.dli * through, { relative: 1e-9 });
+  expect(under.course!.peak).toBeWithin(open.course!.peak * through, { relative: 1e-9 });
+  expect(under.course!.nine).toEqual(open.course!.nine);
+  const bare = litByWindow(changeTrays(tier.id, [near!.id], () => ({ coverId: null }))(covered), DAY, tables);
+  expect(daylightOfTray(tierOf(bare), tierOf(bare).trays[0]!)!.dli).toBe(open.dli);
 });
 
 test('a tray that is moved takes the daylight of its tier until its own is worked out, and that is then what it gets there', () => {
