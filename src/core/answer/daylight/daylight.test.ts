@@ -14,7 +14,9 @@ import { minutesAhead } from '../../units/clockChanges';
 import { dayFrom } from '../../units/day';
 import { correctionOf, unusable } from './correctionOf';
 import { daylightAt, skyOfDay } from './daylightAt';
+import { isLit } from '../../sky/window/Aperture';
 import { leanOf } from './leanOf';
+import { sillAsBuilt } from './sillAsBuilt';
 import { litByWindow } from './litByWindow';
 import { beforeWindow, sillAt } from './sillsOf';
 import { monthSays, suitsHere } from './suits';
@@ -261,4 +263,33 @@ test('a month is judged by its dose, and by sun only where it brings too much', 
   const months = yearAt(SOUTH).places[0]!.months;
   const ranked = suitsHere([tables.crop('fern')!, tables.crop('tomato')!], months);
   expect(ranked[0]!.inBand).toBeGreaterThanOrEqual(ranked[1]!.inBand);
+});
+
+test('a year has its clear course beside the mean one, and a blind takes its share of every way of looking', () => {
+  const asked = { year: 2027, place: PLACE, climate: CLIMATE, timeZone: 'UTC' };
+  const of = (blind: Window['blind']) => yearOf(asked, [{ sill: sillAt(SOUTH, AT), blind }], 24).places[0]!;
+  const open = of(null);
+  for (const [m, month] of open.months.entries()) {
+    const { ppfd, day, minute } = month.strongest;
+    const at = (day - dayFrom(2027, 1, 1)) * 24 + Math.floor(minute / 60);
+    expect(open.clearCourse[at]).toBeWithin(ppfd, { relative: 1e-6 });
+    expect(open.course[at]).toBeLessThan(open.clearCourse[at]!);
+    // Mean of the month out of both ends by its share of sunshine.
+    const share = sunshineOf(CLIMATE, m, PLACE.latitude);
+    expect(month.mean).toBeWithin(share * month.high + (1 - share) * month.low, { relative: 1e-6 });
+  }
+  // Shut for the second half of every hour that is light: half of everything.
+  const hour = of({ from_min: 12 * 60 + 30, to_min: 13 * 60 });
+  const [all, less] = [open.months[5]!, hour.months[5]!];
+  const noon = yearOf(asked, [{ sill: sillAt(SOUTH, AT), blind: { from_min: 13 * 60, to_min: 12 * 60 } }], 24).places[0]!.months[5]!;
+  for (const what of ['mean', 'facing', 'away'] as const) expect(all[what] - less[what]).toBeWithin(noon[what] / 2, { relative: 1e-6 });
+});
+
+test('a roof over the window hides what is steeper than its edge, and its edge is as far out as reveal and roof together', () => {
+  const roofed = { ...SOUTH, reveal: 0.2, overhang: { out: 0.6, above: 0.1 } };
+  const { aperture } = sillAsBuilt(roofed, { depth: 0.3, along: 0, over: 0.1 });
+  // From the place: 0.3 m to the glass, 0.2 through the wall, 0.6 under the roof; 1.2 − 0.1 of glass and 0.1 over it.
+  const edge = Math.atan2(roofed.height - 0.1 + 0.1, 0.3 + 0.2 + 0.6);
+  expect(isLit(aperture, 0, edge - 1e-6)).toBe(true);
+  expect(isLit(aperture, 0, edge + 1e-6)).toBe(false);
 });

@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { evenly } from '../../../../test/evenly';
 import { cropLibrary } from '../../things/crop/cropLibrary';
-import { dliOf, ppfdFor } from './dli';
-import { lightBandOf } from './lightBand';
+import type { Stage } from '../../things/crop/Crop';
+import { dliOf, MOL_SECONDS, ppfdFor } from './dli';
+import type { LightDay } from './LightDay';
+import { lampBandOf, lightBandOf } from './lightBand';
 
 // Torres & Lopez 2010, Purdue Extension HO-238-W: the definition, worked by hand.
 test.each([
@@ -37,4 +39,22 @@ test('a longer day asks for less strength and never raises the ceiling of a leaf
       expect(long.high).toBeLessThanOrEqual(short.high);
     }
   }
+});
+
+test('beside daylight the lamps’ band ends where the dose is full or where leaves bear no more, whichever is less, and is called by it', () => {
+  const stage = { dliMin: 6, dliTarget: 10, dliMax: 14, ppfdMax: 300, hoursMin: 10, hoursMax: 16 } as Stage;
+  const course = { mean: Array<number>(24).fill(0), clear: Array<number>(24).fill(100), peak: 100, off: { low: 0, high: 0 } };
+  const day = (hours: number): LightDay => ({ on_min: 360, lit_min: hours * 60, pause: null, daylight: { dli: 2, from_min: 360, to_min: 1080, course } }); // prettier-ignore
+  // 12 h: 12 mol are 278 µmol, leaves bear 300 − 100.
+  const long = lampBandOf(stage, day(12));
+  expect(long).toMatchObject({ high: 200, highBy: 'strength' });
+  expect(long.low).toBeWithin(4 / (12 * MOL_SECONDS), { relative: 1e-9 });
+  expect(long.target).toBeWithin(8 / (12 * MOL_SECONDS), { relative: 1e-9 });
+  // 20 h: 12 mol are 167 µmol.
+  const longer = lampBandOf(stage, day(20));
+  expect(longer.highBy).toBe('dose');
+  expect(longer.high).toBeWithin(12 / (20 * MOL_SECONDS), { relative: 1e-9 });
+  // 8 h: 8 mol would be 278 µmol, more than leaves bear beside the sun.
+  expect(lampBandOf(stage, day(8)).target).toBe(200);
+  expect(lampBandOf({ ...stage, dliMax: 1 }, day(8)).high).toBeLessThan(0);
 });
