@@ -245,3 +245,23 @@ test('a tray that was moved off the light that is known of it is judged by its m
   const { received } = judgeTray(tier, away, light).verdict;
   expect(received.mean).toBeWithin(judgeTray(tier, tray!, light).verdict.received.mean, { relative: 1e-9 });
 });
+
+test('two trays that change places at the window share what falls on both places, the one of them that has less gains', () => {
+  const lit = litShelf();
+  const far = lit.stands[0]!.tiers[0]!.trays[1]!;
+  // The tray farther from the glass first: its habit is told.
+  const site = { ...lit, stands: lit.stands.map((s) => ({ ...s, tiers: s.tiers.map((t) => ({ ...t, trays: [...t.trays].reverse() })) })) };
+  const stand = standIn(site);
+  const answer = answerBench(questionOfStand(stand, null));
+  const ids = new Set(stand.tiers[0]!.trays.map((y) => y.tray.id));
+  const habit = habitsOf(stand, answer, ids).find((h) => h.do === 'change-places')!;
+  expect(habit.trayId).toBe(far.id);
+  const doses = tierOf(site).trays.map((y) => {
+    const daylight = daylightOfTray(tierOf(site), y)!;
+    return daylight.course!.nine!.map((times) => times * daylight.dli);
+  });
+  const shared = doses[0]!.map((v, i) => (v + doses[1]![i]!) / 2);
+  expect(habit.weakest.before).toBeWithin(Math.min(...doses[0]!), { relative: 1e-6 });
+  expect(habit.weakest.after).toBeWithin(Math.min(...shared), { relative: 1e-6 });
+  expect(habit.strongest.after).toBeWithin(Math.max(...shared), { relative: 1e-6 });
+});

@@ -248,3 +248,12 @@ test('daylight from one side counts at each spot: what is said of a setting is w
   expect(a!.distances).toEqual(b!.distances);
   expect(a!.hours).toEqual(b!.hours);
 });
+
+test('lamps may burn for less than the shortest day only where it is light for so long anyway', () => {
+  const s = stage({ dliMin: 2, dliTarget: 3, dliMax: 30, ppfdMax: 1e4 });
+  const by = (hours: number) =>
+    solveAsked(point, asked(s, 0.1, { dli: 1, from_min: 720 - 30 * hours, to_min: 720 + 30 * hours }), { what: 'distance', distance: 0.5 });
+  // 400 µmol give 2 mol within an hour and a half.
+  expect(by(4).hours!.from).toBe(12);
+  expect(by(12).hours!.from).toBeLessThan(2);
+});
