@@ -1,6 +1,7 @@
 'use client';
 import { daylightOf } from '@/core/site/stand/Site';
 import { AlarmClock, SunDim } from 'lucide-react';
+import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import type { TierLight } from '@/core/answer/bench/BenchQuestion';
 import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
@@ -204,6 +205,17 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
                     <SunDim size={17} aria-hidden /> Set dimmers and hours
                   </Button>
                 </div>
+              )}
+              {cures.length > 0 && (
+                <p>
+                  A lamp or a tray moved a little often does more than hours.{' '}
+                  <Link
+                    className="inline-flex min-h-9 items-center font-semibold text-verdigris max-md:min-h-11"
+                    href={`/stands/${encodeURIComponent(standId)}/bench`}
+                  >
+                    See what else would help
+                  </Link>
+                </p>
               )}
             </div>
           )}
