@@ -55,13 +55,14 @@ export function readDaylightText(text: string): Result<DaylightQuestion> {
   const falling = horizon.findIndex((p, i) => i > 0 && p.azimuth_deg < horizon[i - 1]!.azimuth_deg);
   if (falling >= 0) return fail({ code: 'window/not-rising', at: `window.horizon[${falling}].azimuth_deg` });
   const window = windowOf(file.window);
+  const place = placeOf(file.place);
   return ok({
     year: file.year,
-    place: placeOf(file.place),
+    place,
     climate: { kind: file.climate.kind, name: file.climate.name, sunshine: file.climate.sunshine },
     timeZone: file.timeZone ?? 'UTC',
     parts: PARTS,
-    sills: file.at.map((a) => askedAt(window, { depth: a.depth_m, along: a.along_m, over: a.over_m }, placeOf(file.place))),
+    sills: file.at.map((a) => askedAt(window, { depth: a.depth_m, along: a.along_m, over: a.over_m }, place)),
     timer: null,
   });
 }

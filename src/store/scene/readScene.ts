@@ -8,7 +8,8 @@ import { spectrumOf } from '../../core/light/spectrum/spectrumLibrary';
 import { cosinePowerOfBeam } from '../../core/light/emitters/cosinePower';
 import type { Emitter } from '../../core/light/emitters/Emitter';
 import { FACES, OPEN, type Face, type FaceName } from '../../core/light/room/Room';
-import { cutUp } from '../../core/light/scene/cutUp';
+import { partsOf } from '../../core/light/scene/straightLight';
+import { RAYS_A_PART } from '../../core/light/scene/visibleShare';
 import type { Scene, Thing } from '../../core/light/scene/Scene';
 import { readIes } from '../../core/light/photometry/readIes';
 import { fail, ok, type Problem, type Result } from '../../core/units/result';
@@ -101,7 +102,7 @@ export function readScene(data: unknown): Result<SceneQuestion> {
   const places = inPictures + 3 * (inTrays + points.length) + falloffs.reduce((n, f) => n + f.count, 0);
   const ways = places * waysToAPlace(scene);
   if (ways > MOST_WAYS)
-    return fail({ code: 'scene/too-much-work', at: 'ask', found: Math.round(ways), expected: `cells × parts of lamps × things in the way: at most ${MOST_WAYS}` }); // prettier-ignore
+    return fail({ code: 'scene/too-much-work', at: 'ask', found: Math.round(ways), expected: `cells × rays to parts of lamps × things in the way: at most ${MOST_WAYS}` }); // prettier-ignore
   return ok({ scene, trays, points, maps, slices, falloffs, trayCell });
 }
 
@@ -110,7 +111,7 @@ function waysToAPlace({ lamps, rooms, things }: Scene): number {
   const blocked = things.length > 0 || rooms.length > 1;
   const toPass = 1 + things.length + rooms.length;
   const waysOf = (e: Emitter) =>
-    blocked ? cutUp(e).length * toPass : e.kind === 'rect' && e.diodes ? e.diodes.columns * e.diodes.rows : 1;
+    blocked ? partsOf(e, { things }).length * RAYS_A_PART * toPass : e.kind === 'rect' && e.diodes ? e.diodes.columns * e.diodes.rows : 1;
   return lamps.reduce((sum, lamp) => sum + lamp.emitters.reduce((n, e) => n + waysOf(e), 0), 0);
 }
 

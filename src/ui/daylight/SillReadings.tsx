@@ -58,8 +58,8 @@ export function SillReadings({ window, at, plant }: { window: Window; at: Before
     <div className="space-y-4">
       <p>
         Hold the meter flat where the leaves of {plant} are, then, within a few minutes, flat under the open sky. Under a closed grey sky
-        the ratio of the two is the window’s own, whatever the weather is worth; under a blue or changing one it is not. Readings at two or
-        three depths tell dirty panes from things outside that are taller than drawn.
+        the ratio of the two depends on the window alone; under a blue or changing sky it does not. Readings at two or three depths tell
+        dirty panes from things outside that are taller than drawn.
       </p>
       <div className="flex flex-wrap items-end gap-3">
         <Segments
@@ -143,7 +143,7 @@ export function SillReadings({ window, at, plant }: { window: Window; at: Before
       )}
       <p className="text-sm text-soft">
         Older readings count for less, half as much after 180 days, and half as much once what stands outside is drawn anew: leaves come and
-        go. A curtain hung since is counted.
+        go. A curtain hung later is taken into account.
       </p>
     </div>
   );

@@ -208,7 +208,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
               )}
               {cures.length > 0 && (
                 <p>
-                  A lamp or a tray moved a little often does more than hours.{' '}
+                  Moving a lamp or a tray a little often does more than changing the hours.{' '}
                   <Link
                     className="inline-flex min-h-9 items-center font-semibold text-verdigris max-md:min-h-11"
                     href={`/stands/${encodeURIComponent(standId)}/bench`}

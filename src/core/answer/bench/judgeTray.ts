@@ -1,7 +1,7 @@
 import { spotsOf } from '../check/perCentimetreOf';
 import { leastKnown } from '../stand/leastKnown';
 import { colourOf } from '../../things/lamp/colourOf';
-import { spreadWith } from '../../judge/dose/spreadOfMap';
+import { nineOfMap } from '../../judge/dose/spreadOfMap';
 import type { Share } from '../../units/quantities';
 import type { BenchTier, BenchTray } from '../stand/benchStand';
 import { plantAreaOf } from '../../site/stand/footprint';
@@ -33,7 +33,7 @@ export function judgeTray(tier: BenchTier, tray: BenchTray, light: TrayLight): J
   const area = [plantAreaOf(tray.tray)];
   const { day } = tray;
   const verdict = judge({
-    light: spreadWith(spotsOf(stats), map, area),
+    light: { ...spotsOf(stats), ...nineOfMap(map, area) },
     perCm,
     shareInBand: shareInBandOf(map, area, stage, day),
     stage,

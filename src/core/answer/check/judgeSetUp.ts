@@ -1,5 +1,5 @@
 import { colourOf } from '../../things/lamp/colourOf';
-import { spreadWith } from '../../judge/dose/spreadOfMap';
+import { nineOfMap } from '../../judge/dose/spreadOfMap';
 import { plantAreaOf } from '../../site/stand/footprint';
 import { leastKnown } from '../stand/leastKnown';
 import type { SetUp } from '../stand/setUp';
@@ -22,7 +22,7 @@ export function judgeSetUp(setUp: SetUp, answer: LightAnswer): { readonly verdic
     ...(reflectedShare > 0 ? [doubtOfSides(setUp.tier.enclosure, reflectedShare, setUp.known.fit?.sides)] : []),
   ];
   const verdict = judge({
-    light: spreadWith(spotsOf(stats), map, areas),
+    light: { ...spotsOf(stats), ...nineOfMap(map, areas) },
     perCm,
     shareInBand: shareInBandOf(map, areas, setUp.stage, setUp.day),
     stage: setUp.stage,

@@ -1,7 +1,6 @@
 import type { Stage } from '../../things/crop/Crop';
 import type { Daylight } from '../../site/stand/Daylight';
-import { daylightAtSpots, daylightDose, dosesAtNine, peakOf, strongestBeside, type LightDay } from '../../judge/dose/LightDay';
-import { shareBetween } from '../../judge/dose/LightSpread';
+import { daylightAtSpots, daylightDose, peakOf, strongestBeside, type LightDay } from '../../judge/dose/LightDay';
 import { MOL_SECONDS } from '../../judge/dose/dli';
 import type { Spots } from '../../judge/dose/Spots';
 import type { Dli, Hours, Metres, Ppfd, Share } from '../../units/quantities';
@@ -202,16 +201,16 @@ function candidatesOf(profile: Profile, fixed: Fixed): AtDistance[] {
 function hoursFor(at: AtDistance, { stage, daylight }: Asked): Span {
   const more = daylightDose({ daylight });
   const sky = at.nine && more > 0 ? daylight?.course?.nine : undefined;
+  const [under, above] = sky ? [Math.min(...at.nine!) - at.weakest, at.strongest - Math.max(...at.nine!)] : [0, 0];
+  const spots = sky
+    ? at.nine!.map((lamps, i) => ({ low: lamps - under, high: lamps + above, sky: more * sky[i]! }))
+    : [{ low: at.weakest, high: at.strongest, sky: more }];
   const hours = (dose: Dli, lamps: Ppfd) => dose / (MOL_SECONDS * Math.max(0, lamps));
-  if (!sky || !at.nine) {
+  return {
     // Where daylight alone is enough, none.
-    return { from: Math.max(0, hours(stage.dliMin - more, at.weakest)), to: hours(Math.max(0, stage.dliMax - more), at.strongest) };
-  }
-  const under = Math.min(...at.nine) - at.weakest;
-  const above = at.strongest - Math.max(...at.nine);
-  const need = at.nine.map((lamps, i) => Math.max(0, stage.dliMin - more * sky[i]!) && hours(stage.dliMin - more * sky[i]!, lamps - under));
-  const bear = at.nine.map((lamps, i) => hours(stage.dliMax - more * sky[i]!, lamps + above));
-  return { from: Math.max(...need), to: Math.min(...bear) };
+    from: Math.max(...spots.map((s) => (s.sky >= stage.dliMin ? 0 : hours(stage.dliMin - s.sky, s.low)))),
+    to: Math.min(...spots.map((s) => hours(stage.dliMax - s.sky, s.high))),
+  };
 }
 
 /** The strongest spot of lamps and a clear noon, less that noon where it is brightest. */
@@ -260,24 +259,15 @@ function settingsWithin(candidates: readonly AtDistance[], asked: Asked, bounds:
   return found;
 }
 
-/** @param stage as the lamps see it */
-function settingAt(at: AtDistance, hours: Hours, asked: Asked, stage: Stage): Setting {
-  const k = hours * MOL_SECONDS;
-  const day = dayWith(hours, asked.daylight);
-  const fromOneSide = dosesAtNine(at.nine, day) !== null;
-  const alike = () => (k > 0 ? shareBetween(at, stage.dliMin / k, Math.min(stage.dliMax / k, stage.ppfdMax)) : 0);
-  return {
-    distance: at.distance,
-    hours,
-    ...dosesAt(at, hours, asked),
-    shareInBand: fromOneSide ? shareInBand(at, asked.stage, day) : alike(),
-  };
+function settingAt(at: AtDistance, hours: Hours, asked: Asked): Setting {
+  const share = shareInBand(at, asked.stage, dayWith(hours, asked.daylight));
+  return { distance: at.distance, hours, ...dosesAt(at, hours, asked), shareInBand: share };
 }
 
 function bestOf({ at, from, to }: Suiting, asked: Asked, stage: Stage, fixed: Fixed): Setting {
   const wish = fixed.what === 'dose' ? fixed.dli : stage.dliTarget;
   const hours = wish / (MOL_SECONDS * at.mean);
-  return settingAt(at, Math.min(to, Math.max(from, from === to ? from : Math.round(hours / PIN) * PIN)), asked, stage);
+  return settingAt(at, Math.min(to, Math.max(from, from === to ? from : Math.round(hours / PIN) * PIN)), asked);
 }
 
 /** Nearest to the crop's best dose; among equals the more even, then the fewer hours. Lower is better. */
@@ -313,10 +303,10 @@ function closest(candidates: readonly AtDistance[], asked: Asked, stage: Stage, 
           : Array.from({ length: Math.floor((bounds.hoursMax - bounds.hoursMin) / PIN + 1e-9) + 1 }, (_, i) => bounds.hoursMin + i * PIN);
     for (const hours of tries) {
       const loss = lossOf(at, asked.stage, asked.limits, dayWith(hours, asked.daylight));
-      if (loss < least - 1e-9) [best, least] = [settingAt(at, hours, asked, stage), loss];
+      if (loss < least - 1e-9) [best, least] = [settingAt(at, hours, asked), loss];
     }
   }
-  return best ?? settingAt(candidates[0]!, Math.min(bounds.hoursMax, stage.hoursMin), asked, stage);
+  return best ?? settingAt(candidates[0]!, Math.min(bounds.hoursMax, stage.hoursMin), asked);
 }
 
 /** Which single limit, let go, would make it possible; and if none would, why the lamp and the tray do not go together. */

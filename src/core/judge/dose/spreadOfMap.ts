@@ -10,14 +10,17 @@ import { evenSpread, spreadOf, type LightSpread } from './LightSpread';
  * @throws RangeError when none does
  */
 export function spreadOfMap(map: LightMap, rects: readonly Rect[]): LightSpread {
-  const { area, columns, rows, ppfd } = map;
   const values: Ppfd[] = [];
   cellsWithin(map, rects, (value) => values.push(value));
+  return { ...spreadOf(values), ...nineOfMap(map, rects) };
+}
+
+/** A map at the nine spots of a tray, by the nearest cell; of several rectangles nothing. */
+export function nineOfMap({ area, columns, rows, ppfd }: LightMap, [rect, ...others]: readonly Rect[]): Pick<LightSpread, 'nine'> {
+  if (!rect || others.length > 0) return {};
   const cell = (at: number, from: number, to: number, count: number) =>
     Math.min(count - 1, Math.max(0, Math.floor(((at - from) / (to - from)) * count)));
-  const nine = (rect: Rect) =>
-    nineSpotsOf(rect).map(([x, y]) => ppfd[cell(y, area.y0, area.y1, rows) * columns + cell(x, area.x0, area.x1, columns)]!);
-  return rects.length === 1 ? { ...spreadOf(values), nine: nine(rects[0]!) } : spreadOf(values);
+  return { nine: nineSpotsOf(rect).map(([x, y]) => ppfd[cell(y, area.y0, area.y1, rows) * columns + cell(x, area.x0, area.x1, columns)]!) };
 }
 
 /** The same with its spots as they were worked out along with the map; of a tray that has been moved off its map since, even. */

@@ -1,8 +1,15 @@
 import type { Stage } from '../../things/crop/Crop';
 import { DAYLIGHT_OFF } from '../../site/stand/Daylight';
 import { lampBandOf, type LightBand } from '../dose/lightBand';
-import type { LightSpread } from '../dose/LightSpread';
-import { daylightAtSpots, daylightBesideLamps, daylightDose, receivedOf, type LightDay, type Received } from '../dose/LightDay';
+import {
+  daylightAtSpots,
+  daylightBesideLamps,
+  daylightDose,
+  receivedOf,
+  type LampSpots,
+  type LightDay,
+  type Received,
+} from '../dose/LightDay';
 import { MOL_SECONDS } from '../dose/dli';
 import type { Dli, Ppfd, Share } from '../../units/quantities';
 import type { Banded, Doubt } from '../uncertainty/Band';
@@ -35,7 +42,7 @@ export interface Verdict extends Spots<Banded> {
 
 /** A tray's light, and what is asked of it. */
 export interface JudgeQuestion {
-  readonly light: LightSpread;
+  readonly light: LampSpots;
   /** How much a centimetre nearer or farther changes each. */
   readonly perCm: Spots<PerCentimetre>;
   /** Of the area of the tray, how much is in band on this day. */

@@ -18,6 +18,10 @@ export function isClear(emitter: Emitter, scene: Scene, low: readonly number[], 
 /** Longest side of a part of a lamp that things may hide, m: near them light differs over a part. */
 const BESIDE_THINGS = 0.045;
 
+/** The parts of a lamp of which each is seen or hidden by itself. */
+export const partsOf = (emitter: Emitter, { things }: Pick<Scene, 'things'>): readonly Emitter[] =>
+  cutUp(emitter, things.length > 0 ? BESIDE_THINGS : undefined);
+
 /**
  * Straight light of one emitter on level receivers, as far as it gets through: that of the whole, less what is hidden of it part by part.
  *
@@ -26,7 +30,7 @@ const BESIDE_THINGS = 0.045;
  */
 export function levelLight(emitter: Emitter, scene: Scene, passage: Passage): LightAt {
   if (scene.rooms.length === 0 && scene.things.length === 0) return lightOf(emitter);
-  const parts = cutUp(emitter, scene.things.length > 0 ? BESIDE_THINGS : undefined).map((part) => ({
+  const parts = partsOf(emitter, scene).map((part) => ({
     light: lightOf(part),
     seen: visibleShareOf(part, passage),
   }));

@@ -6,6 +6,9 @@ import type { Passage } from './passage';
 /** How often a part is cut in four (a tube in two) where the edge of a shadow runs over it: to a thirty-second of its side. */
 const CUTS = 5;
 
+/** Rays to a part on which no edge of a shadow lies: its middle and its corners. */
+export const RAYS_A_PART = 5;
+
 /** Of the face of an emitter, how much is seen from a place, what lets some light through counted with its share. */
 export type VisibleShare = (x: Metres, y: Metres, z: Metres) => Share;
 
