@@ -102,5 +102,6 @@ export interface SceneAnswer {
   readonly falloffs: readonly FalloffAnswer[];
   /** Whether the light between pale faces came to rest; where it did not, numbers are a little too low. */
   readonly converged: boolean;
-  readonly balance: { readonly emitted: Ppf; readonly absorbed: Ppf; readonly left: Ppf };
+  /** `residual`: by what share the sums over patches were off at the worst lamp before they were made whole. */
+  readonly balance: { readonly emitted: Ppf; readonly absorbed: Ppf; readonly left: Ppf; readonly residual: Share };
 }

@@ -13,30 +13,35 @@ export type Passage = (ax: Metres, ay: Metres, az: Metres, bx: Metres, by: Metre
  */
 export function passageOf({ rooms, things }: Pick<Scene, 'rooms' | 'things'>): Passage {
   const screens = rooms.flatMap((room) => screensOf(room, rooms));
+  const [acrossX, acrossY, acrossZ] = ([0, 1, 2] as const).map((axis) => screens.filter((s) => s.axis === axis)) as [
+    Screen[],
+    Screen[],
+    Screen[],
+  ];
   return (ax, ay, az, bx, by, bz) => {
     for (const thing of things) if (isHidden(thing, ax, ay, az, bx, by, bz)) return 0;
-    const a = [ax, ay, az];
-    const d = [bx - ax, by - ay, bz - az];
-    let share = 1;
-    for (const s of screens) {
-      const step = d[s.axis]!;
-      if (step === 0) continue;
-      const t = (s.at - a[s.axis]!) / step;
-      if (!(t > 1e-6 && t < 1 - 1e-6)) continue; // a place on a face is on its near side
-      const p = a[s.i]! + t * d[s.i]!;
-      const q = a[s.j]! + t * d[s.j]!;
-      if (p >= s.i0 && p <= s.i1 && q >= s.j0 && q <= s.j1) share *= s.transmittance;
-      if (share === 0) return 0;
-    }
+    const dx = bx - ax, dy = by - ay, dz = bz - az; // prettier-ignore
+    let share: Share = 1;
+    if (dx !== 0) for (const s of acrossX) share *= through(s, (s.at - ax) / dx, ay, dy, az, dz);
+    if (share === 0) return 0;
+    if (dy !== 0) for (const s of acrossY) share *= through(s, (s.at - ay) / dy, ax, dx, az, dz);
+    if (share === 0) return 0;
+    if (dz !== 0) for (const s of acrossZ) share *= through(s, (s.at - az) / dz, ax, dx, ay, dy);
     return share;
   };
 }
 
+/** What a face lets through of a straight way that crosses its plane at a share t of its length. A place on a face is on its near side. */
+function through(s: Screen, t: number, i: Metres, di: Metres, j: Metres, dj: Metres): Share {
+  if (!(t > 1e-6 && t < 1 - 1e-6)) return 1;
+  const p = i + t * di, q = j + t * dj; // prettier-ignore
+  return p >= s.i0 && p <= s.i1 && q >= s.j0 && q <= s.j1 ? s.transmittance : 1;
+}
+
 interface Screen {
   readonly axis: number;
+  /** Where its plane stands on the axis, and its reach along the other two, the earlier first. */
   readonly at: Metres;
-  readonly i: number;
-  readonly j: number;
   readonly i0: Metres;
   readonly i1: Metres;
   readonly j0: Metres;
@@ -55,7 +60,7 @@ function screensOf(room: Room, rooms: readonly Room[]): Screen[] {
   const high = [room.x + room.width, room.y + room.depth, room.z + room.height];
   const screen = (axis: number, far: boolean, transmittance: Share): Screen => {
     const [i, j] = axis === 2 ? [0, 1] : axis === 0 ? [1, 2] : [0, 2];
-    return { axis, at: (far ? high : low)[axis]!, i, j, i0: low[i]!, i1: high[i]!, j0: low[j]!, j1: high[j]!, transmittance };
+    return { axis, at: (far ? high : low)[axis]!, i0: low[i]!, i1: high[i]!, j0: low[j]!, j1: high[j]!, transmittance };
   };
   const { faces } = room;
   const all = [

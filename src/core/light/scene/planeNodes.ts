@@ -12,7 +12,7 @@ export interface Nodes {
 export function nodesAlong(from: Metres, to: Metres, patches: number): Nodes {
   const step = (to - from) / patches;
   const middles = Array.from({ length: patches }, (_, i) => from + (i + 0.5) * step);
-  return { at: Float64Array.from([from, from + step / 6, ...middles, to - step / 6, to]) };
+  return { at: Float64Array.from([from, from + step / 8, ...middles, to - step / 8, to]) };
 }
 
 /**

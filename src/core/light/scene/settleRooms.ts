@@ -1,11 +1,11 @@
-import { directOnPatches } from '../room/directOnPatches';
+import { directOnPatches, type PatchLight } from '../room/directOnPatches';
 import { gatherWeights } from '../room/gather';
 import { patchesOf, sendersOf, type FacePatches, type Patches } from '../room/patches';
 import type { Emitter } from '../emitters/Emitter';
 import { emitterKey } from '../emitters/emitterKey';
 import { isInside, type Room } from '../room/Room';
 import { fromOtherPatches, settle, type Settled } from '../room/solveRoom';
-import type { Metres } from '../../units/quantities';
+import type { Metres, Ppfd, Share } from '../../units/quantities';
 import { isHidden, roomAbove, type Passage } from './passage';
 import type { Recall } from './Recall';
 import type { Scene } from './Scene';
@@ -18,6 +18,10 @@ export interface Solved {
   readonly patches: Patches;
   readonly settled: Settled;
   readonly direct: Float64Array;
+  /** What the ceiling sends back of the lamps' light, as light moved between its patches (`PatchLight`). */
+  readonly moved: Float64Array;
+  /** By what share the light found on its faces was off, at the worst lamp, before it was made whole. */
+  readonly residual: Share;
 }
 
 /** How often the light that passes through shelves is carried to and fro between the rooms. */
@@ -38,6 +42,8 @@ export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worl
       return shaded(patchesOf(room, finer, factors), room, things);
     });
     const direct = new Float64Array(patches.count);
+    const moved = new Float64Array(patches.count);
+    let residual = 0;
     for (const { ppf, ...rest } of lamps.flatMap((lamp) => lamp.emitters)) {
       // Kept for one photon, so that the same lamp dimmed, aged or counted for other hours is not worked out again.
       const e = { ...rest, ppf: 1 };
@@ -46,9 +52,14 @@ export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worl
         const light = directOnPatches({ ...patches, faces }, room, e, anyLight(e, room, scene, passage), isOfAnotherRoom(e, room, scene));
         return whole(light, patches, room, e, things.length === 0 && faces.length === patches.faces.length);
       });
-      for (let i = 0; i < direct.length; i++) direct[i]! += ppf * own[i]!;
+      residual = Math.max(residual, own.residual);
+      const back = ppf * room.faces.ceiling.reflectance;
+      for (let i = 0; i < direct.length; i++) {
+        direct[i]! += ppf * own.mean[i]!;
+        moved[i]! += back * own.moved[i]!;
+      }
     }
-    return { room, key: `${key} ${room.x} ${room.y} ${room.z}`, patches, direct };
+    return { room, key: `${key} ${room.x} ${room.y} ${room.z}`, patches, direct, moved, residual };
   });
   let solved: Solved[] = wholes.map((w) => ({
     ...w,
@@ -78,12 +89,13 @@ export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worl
  * What a lamp sends out in a room without things in it all lands on its faces: takes out the last error of the sums over patches,
  * where the light on all of them is known.
  */
-function whole(light: Float64Array, { area }: Patches, room: Room, emitter: Emitter, known: boolean): Float64Array {
-  if (!known || !isInside(room, emitter.x, emitter.y, emitter.z)) return light;
-  const lands = light.reduce((sum, v, i) => sum + v * area[i]!, 0);
+function whole(light: PatchLight, { area }: Patches, room: Room, emitter: Emitter, known: boolean): PatchLight & { residual: Share } {
+  if (!known || !isInside(room, emitter.x, emitter.y, emitter.z)) return { ...light, residual: 0 };
+  const lands = light.mean.reduce((sum, v, i) => sum + v * area[i]!, 0);
   const off = emitter.ppf / lands;
   // A lamp that pokes out of the room does send some of its light elsewhere.
-  return Math.abs(off - 1) < 0.03 ? light.map((v) => v * off) : light;
+  if (Math.abs(off - 1) >= 0.03) return { ...light, residual: 0 };
+  return { mean: light.mean.map((v) => v * off), moved: light.moved.map((v) => v * off), residual: Math.abs(off - 1) };
 }
 
 /** Even light that comes through the shelves above and below: what falls there of reflected light, times the shelf's share. */
@@ -111,6 +123,27 @@ function enteringOf(s: Solved, all: readonly Solved[], arriving: ReadonlyMap<Sol
   if (upper) carry(upper, face(upper, 'floor'), face(s, 'ceiling'), upper.room.faces.floor.transmittance);
   if (below) carry(below, face(below, 'ceiling'), face(s, 'floor'), s.room.faces.floor.transmittance);
   return any ? out : null;
+}
+
+/** Patches below the ceiling from and beyond which light moved between its patches is as good as where it is; nearer the patch is cut up. */
+const FAR = [1, 2] as const;
+
+/**
+ * The reflected light on a level receiver at a height.
+ *
+ * @param weights  of `weigh` there
+ */
+export function reflectedBy(s: Solved, weights: Float32Array, z: Metres): Ppfd {
+  const { sent } = s.settled;
+  let sum = 0;
+  for (let k = 0; k < weights.length; k++) sum += weights[k]! * sent[k]!;
+  const c = s.patches.faces.find((f) => f.name === 'ceiling')!;
+  const away = (s.room.z + s.room.height - z) / Math.max(c.di, c.dj);
+  const share = Math.min(1, Math.max(0, (away - FAR[0]) / (FAR[1] - FAR[0])));
+  if (share === 0) return sum;
+  let moved = 0;
+  for (let k = c.first; k < c.first + c.columns * c.rows; k++) moved += weights[k]! * s.moved[k]!;
+  return sum + share * moved;
 }
 
 /** How much each patch counts on a level receiver at a place, things in the way taken into account. */

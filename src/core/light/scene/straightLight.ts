@@ -36,8 +36,9 @@ export function levelLight(emitter: Emitter, scene: Scene, passage: Passage): Li
   }));
   const shares = new Float64Array(parts.length);
   const clear = lightOf(emitter);
+  const home = scene.things.length > 0 ? undefined : scene.rooms.find((r) => isInside(r, emitter.x, emitter.y, emitter.z));
   return (x, y, z) => {
-    if (isClear(emitter, scene, [x, y, z], [x, y, z])) return clear(x, y, z);
+    if (home && isInside(home, x, y, z)) return clear(x, y, z);
     let isAlike = true;
     for (let i = 0; i < parts.length; i++) {
       shares[i] = parts[i]!.seen(x, y, z);
