@@ -74,6 +74,7 @@ export class FaceFile {
   @IsOptional() @IsIn(materialLibrary.map((m) => m.id)) material?: string;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(1) reflectance?: number;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(1) transmittance?: number;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(1) specular?: number;
 }
 
 export class SceneFacesFile {

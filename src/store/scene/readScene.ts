@@ -129,7 +129,7 @@ function bodyOf({ x_m, y_m, z_m, turn_deg, body, diameter_m = 0 }: SceneLampFile
 
 function faceOf(face: FaceFile | undefined, at: string, problems: Problem[]): Face {
   if (!face) return OPEN;
-  const known = face.material === undefined ? { reflectance: 0, transmittance: 0 } : materialOf(face.material);
+  const known = face.material === undefined ? { reflectance: 0, transmittance: 0, specular: undefined } : materialOf(face.material);
   const reflectance = face.reflectance ?? known.reflectance;
   const transmittance = face.transmittance ?? known.transmittance;
   if (reflectance + transmittance > 1 + 1e-9)
@@ -139,7 +139,8 @@ function faceOf(face: FaceFile | undefined, at: string, problems: Problem[]): Fa
       found: reflectance + transmittance,
       expected: 'reflectance and transmittance of 1 at most together',
     });
-  return { reflectance, transmittance };
+  const specular = face.specular ?? known.specular;
+  return { reflectance, transmittance, ...(specular ? { specular } : {}) };
 }
 
 function lampOf(l: SceneLampFile, at: string, problems: Problem[]): QuestionLamp | null {

@@ -240,7 +240,7 @@ export const GLOSSARY: readonly Term[] = [
     'The share of light that a wall sends back. White walls close to the tray bring light to its edges.',
     {
       unit: '%',
-      typical: 'White paint or card 80–90 %, foil 85–90 %, mirror film 95 %, wood 30–50 %, black 5 %.',
+      typical: 'White paint or card 80–90 %, crumpled foil 70 %, mirror film 90 %, wood 30–50 %, black 5 %.',
     },
   ),
   of(

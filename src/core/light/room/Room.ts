@@ -3,11 +3,13 @@ import type { Metres, Share } from '../../units/quantities';
 export const FACES = ['floor', 'ceiling', 'left', 'right', 'front', 'back'] as const;
 export type FaceName = (typeof FACES)[number];
 
-/** What a face does with light: sends a share back evenly, lets a share through straight, and swallows the rest. */
+/** What a face does with light: sends a share back, evenly or partly as a mirror, lets a share through straight, and swallows the rest. */
 export interface Face {
   readonly reflectance: Share;
   /** 1 for an open side, less for wire, 0 for a wall; with the reflectance at most 1. */
   readonly transmittance: Share;
+  /** Of what it sends back, the share that it throws back as a mirror; absent: 0. */
+  readonly specular?: Share;
 }
 
 /** One tier: a box from its left front lower corner; x to the right, y to the back, z up. */

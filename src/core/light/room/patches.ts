@@ -21,6 +21,7 @@ export interface FacePatches {
   readonly normal: readonly [number, number, number];
   readonly reflectance: Share;
   readonly transmittance: Share;
+  readonly specular?: Share;
 }
 
 export interface Patches {

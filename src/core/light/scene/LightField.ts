@@ -7,6 +7,7 @@ import { lightOf } from '../ppfdAtPoint';
 import type { LightMap, LightSlice, Rect } from '../field/Grid';
 import { reflects } from '../room/Room';
 import { balanceOf } from '../room/solveRoom';
+import { mirroredLight } from './mirroredLight';
 import { passageOf } from './passage';
 import { nodesAlong, weightsBetween } from './planeNodes';
 import { NO_RECALL, type Recall } from './Recall';
@@ -51,6 +52,12 @@ export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1
   const solved = rooms.some(reflects) ? settleRooms(scene, passage, recall, worldKey, finer) : [];
 
   let straight: LightAt[] | undefined; // made ready when a single place is asked for the first time
+  const mirrored = new Map<Solved, LightAt | null>();
+  function mirroredIn(s: Solved): LightAt | null {
+    let light = mirrored.get(s);
+    if (light === undefined) mirrored.set(s, (light = mirroredLight(emitters, s.room, scene)));
+    return light;
+  }
   const scratch = new Map<Solved, Float32Array>();
   const roomAt = (x: Metres, y: Metres, z: Metres) => roomOfReceiver(solved, x, y, z);
   function reflectedAt(x: Metres, y: Metres, z: Metres): Ppfd {
@@ -59,7 +66,7 @@ export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1
     const weights = scratch.get(s) ?? new Float32Array(s.patches.count);
     scratch.set(s, weights);
     weigh(s, things, x, y, z, weights);
-    return Math.max(0, reflectedBy(s, weights, z));
+    return Math.max(0, reflectedBy(s, weights, z)) + (mirroredIn(s)?.(x, y, z) ?? 0);
   }
 
   /** Adds the reflected light to a grid of which one side runs along x; the other along y (a map) or z (a slice). */
@@ -88,9 +95,11 @@ export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1
         return all;
       });
       const atNodes = new Float64Array(count);
+      const mirror = mirroredIn(s);
       for (let n = 0; n < count; n++) {
         const z = isMap ? fixed : no.at[Math.floor(n / nx.at.length)]!;
         atNodes[n] = reflectedBy(s, weights.subarray(n * patches.count, (n + 1) * patches.count), z);
+        if (mirror) atNodes[n]! += mirror(nx.at[n % nx.at.length]!, isMap ? no.at[Math.floor(n / nx.at.length)]! : fixed, z);
       }
       const inX = rangeWithin(xs, room.x, room.x + room.width, isTakenOver(room.x + room.width, 'x', room, rooms));
       const inO = rangeWithin(others, o0, o1, isTakenOver(o1, isMap ? 'y' : 'z', room, rooms));
@@ -138,8 +147,9 @@ export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1
         }
         return part;
       });
-      for (let i = 0; i < out.length; i++) out[i]! += Math.max(0, own[i]!);
+      for (let i = 0; i < out.length; i++) out[i]! += own[i]!;
     }
+    for (let i = 0; i < out.length; i++) out[i] = Math.max(0, out[i]!);
     addReflected(out, xs, others, plane);
     return out;
   }
@@ -148,7 +158,8 @@ export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1
     converged: solved.every((s) => s.settled.converged),
     ppfdAt(x, y, z) {
       straight ??= emitters.map((e) => levelLight(e, scene, passage));
-      return straight.reduce((sum, light) => sum + Math.max(0, light(x, y, z)), reflectedAt(x, y, z));
+      // A ring is a disc less its hole: only the sum is light.
+      return Math.max(0, straight.reduce((sum, light) => sum + light(x, y, z), reflectedAt(x, y, z)));
     },
     reflectedAt,
     map(area, z, cell) {

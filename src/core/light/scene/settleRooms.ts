@@ -3,13 +3,15 @@ import { gatherWeights } from '../room/gather';
 import { patchesOf, sendersOf, type FacePatches, type Patches } from '../room/patches';
 import type { Emitter } from '../emitters/Emitter';
 import { emitterKey } from '../emitters/emitterKey';
+import { irradianceOf } from '../emitters/irradianceOf';
+import { mirrorImages, mirrorOf, mirrorsFollowed } from '../room/mirrorImages';
 import { isInside, type Room } from '../room/Room';
 import { fromOtherPatches, settle, type Settled } from '../room/solveRoom';
 import type { Metres, Ppfd, Share } from '../../units/quantities';
 import { isHidden, roomAbove, type Passage } from './passage';
 import type { Recall } from './Recall';
 import type { Scene } from './Scene';
-import { anyLight, isOfAnotherRoom } from './straightLight';
+import { anyLight, asLine, isOfAnotherRoom } from './straightLight';
 
 /** A room of the scene with its light settled. */
 export interface Solved {
@@ -17,7 +19,12 @@ export interface Solved {
   readonly key: string;
   readonly patches: Patches;
   readonly settled: Settled;
+  /** Straight from the lamps, and by way of mirrors, on each patch. */
   readonly direct: Float64Array;
+  /** As much of it as a dull face would send back like what a face does send back evenly. */
+  readonly dull: Float64Array;
+  /** The part of it that came by way of mirrors; null where there are none. */
+  readonly mirrored: Float64Array | null;
   /** What the ceiling sends back of the lamps' light, as light moved between its patches (`PatchLight`). */
   readonly moved: Float64Array;
   /** By what share the light found on its faces was off, at the worst lamp, before it was made whole. */
@@ -42,6 +49,9 @@ export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worl
       return shaded(patchesOf(room, finer, factors), room, things);
     });
     const direct = new Float64Array(patches.count);
+    const mirrors = things.length > 0 ? 0 : mirrorsFollowed(room);
+    const mirrored = mirrors > 0 ? new Float64Array(patches.count) : null;
+    const last = mirrors > 0 ? new Float64Array(patches.count) : null;
     const moved = new Float64Array(patches.count);
     let residual = 0;
     for (const { ppf, ...rest } of lamps.flatMap((lamp) => lamp.emitters)) {
@@ -53,36 +63,67 @@ export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worl
         return whole(light, patches, room, e, things.length === 0 && faces.length === patches.faces.length);
       });
       residual = Math.max(residual, own.residual);
-      const back = ppf * room.faces.ceiling.reflectance;
+      const { ceiling } = room.faces;
+      const back = ppf * (ceiling.reflectance - (mirrors > 0 ? mirrorOf(ceiling) : 0));
       for (let i = 0; i < direct.length; i++) {
         direct[i]! += ppf * own.mean[i]!;
         moved[i]! += back * own.moved[i]!;
       }
+      if (!mirrored || !last) continue;
+      const by = recall.get(`mirrorlight ${worldKey} ${finer} ${room.z} ${emitterKey(e)}`, () => byMirrors(patches, room, e, mirrors));
+      for (let i = 0; i < direct.length; i++) {
+        direct[i]! += ppf * by.all[i]!;
+        mirrored[i]! += ppf * by.all[i]!;
+        last[i]! += ppf * by.last[i]!;
+      }
     }
-    return { room, key: `${key} ${room.x} ${room.y} ${room.z}`, patches, direct, moved, residual };
+    const dull = last ? dullOf(patches, direct, last) : direct;
+    return { room, key: `${key} ${room.x} ${room.y} ${room.z}`, patches, direct, dull, mirrored, moved, residual };
   });
   let solved: Solved[] = wholes.map((w) => ({
     ...w,
-    settled: recall.next<Settled>(`settled ${w.key}`, (last) => settle(w.patches, w.direct, undefined, last)),
+    settled: recall.next<Settled>(`settled ${w.key}`, (last) => settle(w.patches, w.dull, undefined, last)),
   }));
   const coupled = rooms.some((r) => roomAbove(r, rooms));
   for (let round = 0; coupled && round < ROUNDS; round++) {
-    const arriving = new Map(
-      solved.map((s) => [
-        s,
-        fromOtherPatches(
-          s.patches,
-          s.settled,
-          s.patches.faces.filter((f) => f.name === 'floor' || f.name === 'ceiling'),
-        ),
-      ]),
-    );
+    const arriving = new Map(solved.map((s) => [s, arrivingAtShelves(s)]));
     solved = solved.map((s) => {
       const entering = enteringOf(s, solved, arriving);
-      return entering ? { ...s, settled: settle(s.patches, s.direct, entering, s.settled) } : s;
+      return entering ? { ...s, settled: settle(s.patches, s.dull, entering, s.settled) } : s;
     });
   }
   return solved;
+}
+
+/** Light of a lamp that comes to the patches by way of mirrors, for one photon: all of it, and what has met as many as are followed. */
+function byMirrors(patches: Patches, room: Room, emitter: Emitter, mirrors: number): { all: Float64Array; last: Float64Array } {
+  const [all, last] = [new Float64Array(patches.count), new Float64Array(patches.count)];
+  for (const image of isInside(room, emitter.x, emitter.y, emitter.z) ? mirrorImages(emitter, room) : []) {
+    const { mean } = directOnPatches(patches, room, image.emitter, irradianceOf(asLine(image.emitter)));
+    for (let i = 0; i < mean.length; i++) {
+      all[i]! += image.share * mean[i]!;
+      if (image.order === mirrors) last[i]! += image.share * mean[i]!;
+    }
+  }
+  return { all, last };
+}
+
+/** The light on each patch as far as a dull face would send it back: mirrors pass theirs on by images, but for the last. */
+function dullOf({ faces }: Patches, direct: Float64Array, last: Float64Array): Float64Array {
+  const out = new Float64Array(direct);
+  for (const f of faces) {
+    const { specular = 0 } = f;
+    for (let k = f.first; k < f.first + f.columns * f.rows; k++) out[k]! -= specular * (direct[k]! - last[k]!);
+  }
+  return out;
+}
+
+/** Light on floor and ceiling that has met a face of the room before: what goes through a shelf of it is taken as even. */
+function arrivingAtShelves({ patches, settled, mirrored }: Solved): Float64Array {
+  const shelves = patches.faces.filter((f) => f.name === 'floor' || f.name === 'ceiling');
+  const arriving = fromOtherPatches(patches, settled, shelves);
+  if (mirrored) for (const f of shelves) for (let k = f.first; k < f.first + f.columns * f.rows; k++) arriving[k]! += mirrored[k]!;
+  return arriving;
 }
 
 /**

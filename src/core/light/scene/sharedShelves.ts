@@ -15,6 +15,7 @@ export function withSharedShelves(rooms: readonly Room[]): readonly Room[] {
     const ceiling: Face = {
       transmittance: shelf.transmittance,
       reflectance: Math.min(leftOut ? shelf.reflectance : own.reflectance, 1 - shelf.transmittance),
+      ...(!leftOut && own.specular ? { specular: own.specular } : {}),
     };
     return { ...room, faces: { ...room.faces, ceiling } };
   });

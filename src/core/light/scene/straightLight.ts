@@ -57,7 +57,7 @@ export function levelLight(emitter: Emitter, scene: Scene, passage: Passage): Li
 }
 
 /** For the mean over a patch a tube may be a line: its thickness moves light about by less than a patch. */
-const asLine = (e: Emitter): Emitter => (e.kind === 'tube' ? { ...e, diameter: 0 } : e);
+export const asLine = (e: Emitter): Emitter => (e.kind === 'tube' ? { ...e, diameter: 0 } : e);
 
 /** Whether a lamp hangs in another tier, with nothing but shelves and sides between. A lamp over an open box is of none. */
 export const isOfAnotherRoom = ({ x, y, z }: Emitter, room: Room, { rooms, things }: Scene): boolean =>

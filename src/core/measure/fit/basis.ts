@@ -39,7 +39,7 @@ export function shifted(room: Room, sides: FitQuestion['sides'], shift: number):
   const faces = { ...room.faces };
   for (const name of sides) {
     const { reflectance, transmittance } = faces[name];
-    if (reflectance > 0) faces[name] = { transmittance, reflectance: Math.min(1 - transmittance, share(logit(reflectance) + shift)) };
+    if (reflectance > 0) faces[name] = { ...faces[name], reflectance: Math.min(1 - transmittance, share(logit(reflectance) + shift)) };
   }
   return { ...room, faces };
 }

@@ -29,10 +29,10 @@ export function roomFrom({ width, depth, height, faces: materials, covered: shar
   const faces = Object.fromEntries(
     FACES.map((name) => {
       const id = materials[name];
-      const { reflectance, transmittance } = materialOf(id);
+      const { reflectance, transmittance, specular } = materialOf(id);
       // What readings found of the sides; floor and ceiling stay as their material has them.
       const own = name === 'floor' || name === 'ceiling' ? undefined : found[id];
-      return [name, { reflectance: Math.min(1 - transmittance, own ?? reflectance), transmittance }];
+      return [name, { reflectance: Math.min(1 - transmittance, own ?? reflectance), transmittance, ...(specular ? { specular } : {}) }];
     }),
   ) as Record<FaceName, Face>;
   const floor: Face = {

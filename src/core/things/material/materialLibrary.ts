@@ -12,25 +12,34 @@ export interface Material extends Face {
 
 const rea: Source = { cite: 'Rea (ed.) 2000, IESNA Lighting Handbook, 9th ed.', kind: 'bulletin', supports: ['reflectance'] };
 const consensus: Source = { cite: 'grower consensus, editable', kind: 'consensus', supports: ['rest'] };
-const material = (id: string, name: string, reflectance: number, doubt: number, transmittance = 0, sources = [consensus]): Material => ({
+const material = (
+  id: string,
+  name: string,
+  reflectance: number,
+  doubt: number,
+  transmittance = 0,
+  sources = [consensus],
+  specular?: number,
+): Material => ({
   id,
   name,
   reflectance,
   reflectanceDoubt: doubt,
   transmittance,
   sources,
+  ...(specular === undefined ? {} : { specular }),
 });
 
 /**
- * Reflectances for light of 400–700 nm, taken as diffuse. Foil and mirror film throw light back like mirrors; as diffuse
- * faces of the same reflectance they are right in the mean and wrong in the detail near them.
+ * Reflectances for light of 400–700 nm. Foil and mirror film throw part of it back like mirrors; how much, is our estimate: smooth
+ * films and foils do so with nearly all of it, but at home film has creases and foil has been crumpled.
  */
 export const materialLibrary: readonly Material[] = [
   material('open', 'open', 0, 0, 1),
   material('white-paint', 'white paint, matt', 0.82, 0.07, 0, [rea, consensus]),
   material('white-card', 'white card or foam board', 0.87, 0.05),
-  material('foil', 'kitchen foil, crumpled', 0.7, 0.1, 0, [rea, consensus]),
-  material('mirror-film', 'mirror film', 0.9, 0.05),
+  material('foil', 'kitchen foil, crumpled', 0.7, 0.1, 0, [rea, consensus], 0.3),
+  material('mirror-film', 'mirror film', 0.9, 0.05, 0, [consensus], 0.8),
   material('pale-wood', 'pale wood', 0.45, 0.12, 0, [rea, consensus]),
   material('dark-wood', 'dark wood or brick', 0.2, 0.08, 0, [rea, consensus]),
   material('dark', 'dark cloth or black plastic', 0.05, 0.03),
