@@ -159,7 +159,10 @@ export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1
     ppfdAt(x, y, z) {
       straight ??= emitters.map((e) => levelLight(e, scene, passage));
       // A ring is a disc less its hole: only the sum is light.
-      return Math.max(0, straight.reduce((sum, light) => sum + light(x, y, z), reflectedAt(x, y, z)));
+      return Math.max(
+        0,
+        straight.reduce((sum, light) => sum + light(x, y, z), reflectedAt(x, y, z)),
+      );
     },
     reflectedAt,
     map(area, z, cell) {

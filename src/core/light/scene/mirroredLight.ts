@@ -12,5 +12,9 @@ export function mirroredLight(emitters: readonly Emitter[], room: Room, { things
     .filter((e) => isInside(room, e.x, e.y, e.z))
     .flatMap((e) => mirrorImages(e, room))
     .map(({ emitter, share, order }) => ({ share, light: lightOf(order > 1 ? asLine(emitter) : emitter) }));
-  return (x, y, z) => Math.max(0, images.reduce((sum, { share, light }) => sum + share * light(x, y, z), 0));
+  return (x, y, z) =>
+    Math.max(
+      0,
+      images.reduce((sum, { share, light }) => sum + share * light(x, y, z), 0),
+    );
 }
