@@ -55,7 +55,8 @@ function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => Ligh
       const field = whole();
       return coarseOf(from, to, (a, b) => {
         const [x, y, z] = place(a, b);
-        return Math.max(0, field.ppfdAt(x + tier.x, y, z + tier.z) / tier.hours - own.ppfdAt(x, y, z));
+        // Its own lamps' straight light is the same in both.
+        return Math.max(0, field.indirectAt(x + tier.x, y, z + tier.z) / tier.hours - own.indirectAt(x, y, z));
       });
     });
     coarses.set(name, made);

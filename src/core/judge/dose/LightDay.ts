@@ -33,7 +33,9 @@ export const daylightDose = ({ daylight }: Pick<LightDay, 'daylight'>): Dli => (
  * is not the longest night: plants that go by the length of the day measure the night, and light that breaks it makes a long day of
  * it (night breaks: Borthwick, Hendricks and Parker 1952, floral initiation).
  */
-export function photoperiodOf(day: LightDay): Hours {
+export const photoperiodOf = (day: LightDay): Hours => whatever(day).photoperiod;
+
+function workOutPhotoperiod(day: LightDay): Hours {
   const { lit_min, pause, daylight } = day;
   if (pause && blocksOf(day).length > 1) return (MINUTES_PER_DAY - longestDark(day, comesIn(daylight) ? daylight : null)) / 60;
   if (!comesIn(daylight)) return lit_min / 60;
@@ -52,7 +54,23 @@ export function peakOf({ dli, from_min, to_min, course }: Daylight): Ppfd {
 }
 
 /** The strongest daylight while lamps burn: of noon where they burn then, else of the minute of their hours that is nearest to it. */
-export const daylightBesideLamps = (day: LightDay): Ppfd => Math.max(...blocksOf(day).map((block) => daylightBeside(block, day.daylight)));
+export const daylightBesideLamps = (day: LightDay): Ppfd => whatever(day).beside;
+
+/** What a day comes to whatever the lamps give: worked out once for each, since judging a tray asks for the same day a thousand times. */
+interface Whatever {
+  readonly photoperiod: Hours;
+  readonly beside: Ppfd;
+}
+const known = new WeakMap<LightDay, Whatever>();
+
+function whatever(day: LightDay): Whatever {
+  let of = known.get(day);
+  if (!of) {
+    const beside = comesIn(day.daylight) ? Math.max(...blocksOf(day).map((block) => daylightBeside(block, day.daylight))) : 0;
+    known.set(day, (of = { photoperiod: workOutPhotoperiod(day), beside }));
+  }
+  return of;
+}
 
 function daylightBeside({ on_min, lit_min }: Block, daylight: Daylight | null): Ppfd {
   if (!comesIn(daylight) || lit_min <= 0) return 0;
@@ -79,13 +97,19 @@ function strongestWithin(course: readonly Ppfd[], on_min: number, lit_min: numbe
   return best;
 }
 
+/** Whether daylight differs over a tray, spot by spot. */
+export const isFromOneSide = ({ daylight }: Pick<LightDay, 'daylight'>): boolean =>
+  comesIn(daylight) && daylight.course?.nine !== undefined;
+
 /** Doses at the nine spots of a tray, where daylight comes from one side and the lamps are known spot by spot; null: daylight counts alike everywhere. */
 export function dosesAtNine(nine: readonly Ppfd[] | undefined, day: LightDay): Dli[] | null {
   const { daylight } = day;
   const sky = comesIn(daylight) ? daylight.course?.nine : undefined;
   if (!sky || !nine) return null;
   const k = (day.lit_min / 60) * MOL_SECONDS;
-  return nine.map((ppfd, i) => ppfd * k + daylight!.dli * sky[i]!);
+  const doses = new Array<Dli>(nine.length);
+  for (let i = 0; i < nine.length; i++) doses[i] = nine[i]! * k + daylight!.dli * sky[i]!;
+  return doses;
 }
 
 /**
@@ -117,13 +141,16 @@ export function turnedDay(day: LightDay): LightDay {
 /** The lamps' light by which a tray is judged: at its spots, and where it is known at nine that keep their places. */
 export type LampSpots = Spots<Ppfd> & { readonly nine?: readonly Ppfd[] };
 
-/** What daylight adds at the weakest and the strongest spot of both together, and in the mean. */
-export function daylightAtSpots({ nine }: LampSpots, day: LightDay): Spots<Dli> {
+/**
+ * What daylight adds at the weakest and the strongest spot of both together, and in the mean.
+ *
+ * @param doses  at the nine spots, where they are known
+ */
+export function daylightAtSpots({ nine }: LampSpots, day: LightDay, doses = dosesAtNine(nine, day)): Spots<Dli> {
   const more = daylightDose(day);
-  const doses = dosesAtNine(nine, day);
   if (!doses || !nine) return { weakest: more, mean: more, strongest: more };
   const k = (day.lit_min / 60) * MOL_SECONDS;
-  let [least, most, dimmest, brightest] = [Infinity, -Infinity, Infinity, -Infinity];
+  let least = Infinity, most = -Infinity, dimmest = Infinity, brightest = -Infinity; // prettier-ignore
   for (let i = 0; i < nine.length; i++) {
     least = Math.min(least, doses[i]!);
     most = Math.max(most, doses[i]!);
@@ -137,7 +164,7 @@ export function daylightAtSpots({ nine }: LampSpots, day: LightDay): Spots<Dli> 
 export function strongestBeside({ strongest, nine }: LampSpots, { daylight }: Pick<LightDay, 'daylight'>, beside: Ppfd): Ppfd {
   const shares = daylight?.course?.nineClear;
   if (!shares || !nine) return strongest + beside;
-  let [most, brightest] = [-Infinity, -Infinity];
+  let most = -Infinity, brightest = -Infinity; // prettier-ignore
   for (let i = 0; i < nine.length; i++) {
     most = Math.max(most, nine[i]! + shares[i]! * beside);
     brightest = Math.max(brightest, nine[i]!);
@@ -152,12 +179,22 @@ export function strongestBeside({ strongest, nine }: LampSpots, { daylight }: Pi
  */
 export function receivedOf(lamps: LampSpots, day: LightDay, more: Spots<Dli> = daylightAtSpots(lamps, day)): Received {
   const k = (day.lit_min / 60) * MOL_SECONDS;
-  const noon = comesIn(day.daylight) ? peakOf(day.daylight) : 0;
-  const lit = day.lit_min > 0 ? strongestBeside(lamps, day, daylightBesideLamps(day)) : 0;
-  return {
+  const doses = {
     weakest: lamps.weakest * k + more.weakest,
     mean: lamps.mean * k + more.mean,
     strongest: lamps.strongest * k + more.strongest,
+  };
+  return receivedIn(doses, lamps, day);
+}
+
+/** The same where the doses at the spots are known. */
+export function receivedIn({ weakest, mean, strongest }: Spots<Dli>, lamps: LampSpots, day: LightDay): Received {
+  const noon = comesIn(day.daylight) ? peakOf(day.daylight) : 0;
+  const lit = day.lit_min > 0 ? strongestBeside(lamps, day, daylightBesideLamps(day)) : 0;
+  return {
+    weakest,
+    mean,
+    strongest,
     strongestPpfd: Math.max(lit, noon),
     photoperiod: photoperiodOf(day),
   };

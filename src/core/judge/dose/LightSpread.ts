@@ -30,13 +30,16 @@ export const NO_LIGHT: LightSpread = evenSpread(0);
 export const scaled = (light: LightSpread, by: number): LightSpread => mapped(light, (v) => v * by);
 
 /** Every figure of a spread changed in the same way, which must keep their order. */
-export const mapped = ({ weakest, mean, strongest, parts, nine }: LightSpread, change: (value: number) => number): LightSpread => ({
-  weakest: change(weakest),
-  mean: change(mean),
-  strongest: change(strongest),
-  parts: parts.map(change),
-  ...(nine && { nine: nine.map(change) }),
-});
+export const mapped = ({ weakest, mean, strongest, parts, nine }: LightSpread, change: (value: number) => number): LightSpread => {
+  const spread = { weakest: change(weakest), mean: change(mean), strongest: change(strongest), parts: eachOf(parts, change) };
+  return nine ? { ...spread, nine: eachOf(nine, change) } : spread;
+};
+
+function eachOf(values: readonly number[], change: (value: number) => number): number[] {
+  const out = new Array<number>(values.length);
+  for (let i = 0; i < values.length; i++) out[i] = change(values[i]!);
+  return out;
+}
 
 /**
  * Sums up strengths that were taken over a tray.

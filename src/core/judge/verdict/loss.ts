@@ -1,6 +1,6 @@
 import type { Stage } from '../../things/crop/Crop';
 import type { Ppfd, Share } from '../../units/quantities';
-import { daylightBesideLamps, daylightDose, dosesAtNine, receivedOf, strongestBeside, type LightDay } from '../dose/LightDay';
+import { daylightBesideLamps, daylightDose, isFromOneSide, receivedIn, strongestBeside, type LightDay } from '../dose/LightDay';
 import { dosesOf } from '../dose/doses';
 import { shareBetween, type LightSpread } from '../dose/LightSpread';
 import { lampBandOf } from '../dose/lightBand';
@@ -38,22 +38,23 @@ export function offTargetOf({ mean }: Pick<LightSpread, 'mean'>, stage: Stage, d
 
 /** How much is wrong with the light of a tray on a day; 0 within its band and its limits, wherever within. */
 export function wrongIn(light: LightSpread, stage: Stage, limits: HardLimits, day: LightDay): number {
-  const received = receivedOf(light, day);
   const doses = dosesOf(light, day);
+  const received = receivedIn(doses, light, day);
   const { parts } = doses;
   let off = 0;
   for (const dose of parts) off += over(stage.dliMin, dose) + over(dose, stage.dliMax);
   const share = shareInBand(light, stage, day, doses);
   const ends =
     over(stage.dliMin, received.weakest) + Math.max(over(received.strongest, stage.dliMax), over(received.strongestPpfd, limits.strongest));
-  const breach = breachesOf(received, limits).reduce((sum, b) => sum + 0.2 + depthOf(b), 0);
+  let breach = 0;
+  for (const b of breachesOf(received, limits)) breach += 0.2 + depthOf(b);
   const short = Math.max(0, stage.hoursMin - received.photoperiod);
   return off / parts.length + OUT_OF_BAND * (1 - share) + ENDS * ends + PER_HOUR_SHORT * short + BREACH * breach;
 }
 
 /** Of the area of a tray, by its spread, how much is within the band on a day, lamps and daylight together. @param doses of both, where they are known */
 export function shareInBand(light: LightSpread, stage: Stage, day: LightDay, doses = dosesOf(light, day)): Share {
-  if (!dosesAtNine(light.nine, day)) return shareOfEven(stage, day, (low, high) => shareBetween(light, low, high));
+  if (!light.nine || !isFromOneSide(day)) return shareOfEven(stage, day, (low, high) => shareBetween(light, low, high));
   const ofDose = shareBetween(doses, stage.dliMin, stage.dliMax);
   // What is too strong is mostly what has too high a dose as well.
   if (day.lit_min <= 0) return ofDose;

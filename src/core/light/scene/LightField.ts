@@ -15,12 +15,14 @@ import type { Scene } from './Scene';
 import { reflectedBy, settleRooms, weigh, type Solved } from './settleRooms';
 import { isTakenOver, roomOfReceiver, withSharedShelves } from './sharedShelves';
 import { sampleSmoothly } from './sampleSmoothly';
-import { isClear, levelLight } from './straightLight';
+import { elsewhereOf, isClear, levelLight } from './straightLight';
 
 /** The light of a scene, settled, to be asked anywhere. */
 export interface LightField {
   /** PPFD on a level receiver that faces up. */
   ppfdAt(x: Metres, y: Metres, z: Metres): Ppfd;
+  /** Less what comes straight from lamps of the room that the place is in: what is left is reflected, or comes from elsewhere. */
+  indirectAt(x: Metres, y: Metres, z: Metres): Ppfd;
   /** The part of it that comes by way of the faces of a room. */
   reflectedAt(x: Metres, y: Metres, z: Metres): Ppfd;
   /** Over equal cells of a level rectangle, at their centres. @throws RangeError for an empty one, a cell ≤ 0, or over four million cells */
@@ -51,7 +53,9 @@ export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1
   const worldKey = rooms.length > 1 || things.length > 0 ? JSON.stringify([rooms, things]) : JSON.stringify(rooms);
   const solved = rooms.some(reflects) ? settleRooms(scene, passage, recall, worldKey, finer) : [];
 
-  let straight: LightAt[] | undefined; // made ready when a single place is asked for the first time
+  const straight: LightAt[] = []; // each made ready when a place is asked for the first time
+  const straightOf = (i: number): LightAt => (straight[i] ??= levelLight(emitters[i]!, scene, passage));
+  const elsewhere = elsewhereOf(emitters, scene);
   const mirrored = new Map<Solved, LightAt | null>();
   function mirroredIn(s: Solved): LightAt | null {
     let light = mirrored.get(s);
@@ -157,12 +161,15 @@ export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1
   return {
     converged: solved.every((s) => s.settled.converged),
     ppfdAt(x, y, z) {
-      straight ??= emitters.map((e) => levelLight(e, scene, passage));
       // A ring is a disc less its hole: only the sum is light.
-      return Math.max(
-        0,
-        straight.reduce((sum, light) => sum + light(x, y, z), reflectedAt(x, y, z)),
-      );
+      let sum = reflectedAt(x, y, z);
+      for (let i = 0; i < emitters.length; i++) sum += straightOf(i)(x, y, z);
+      return Math.max(0, sum);
+    },
+    indirectAt(x, y, z) {
+      let sum = reflectedAt(x, y, z);
+      for (const i of elsewhere(x, y, z)) sum += straightOf(i)(x, y, z);
+      return Math.max(0, sum);
     },
     reflectedAt,
     map(area, z, cell) {

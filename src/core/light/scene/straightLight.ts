@@ -5,6 +5,7 @@ import { isInside, type Room } from '../room/Room';
 import { cutUp } from './cutUp';
 import type { Passage } from './passage';
 import type { Scene } from './Scene';
+import type { Metres } from '../../units/quantities';
 import { visibleShareOf } from './visibleShare';
 
 /** Whether nothing can stand between an emitter and any place of a box: the light there is smooth. */
@@ -18,9 +19,22 @@ export function isClear(emitter: Emitter, scene: Scene, low: readonly number[], 
 /** Longest side of a part of a lamp that things may hide, m: near them light differs over a part. */
 const BESIDE_THINGS = 0.045;
 
+/** Longest side of a part of a lamp of another room, m. */
+const THROUGH_SHELVES = 0.25;
+
 /** The parts of a lamp of which each is seen or hidden by itself. */
-export const partsOf = (emitter: Emitter, { things }: Pick<Scene, 'things'>): readonly Emitter[] =>
-  cutUp(emitter, things.length > 0 ? BESIDE_THINGS : undefined);
+export const partsOf = (emitter: Emitter, { things }: Pick<Scene, 'things'>, home?: Room): readonly Emitter[] =>
+  cutUp(emitter, things.length > 0 ? BESIDE_THINGS : home ? THROUGH_SHELVES : undefined);
+
+/** The room that an emitter hangs in, where nothing else can stand in its way within it. */
+const homeOf = ({ x, y, z }: Emitter, { rooms, things }: Pick<Scene, 'rooms' | 'things'>): Room | undefined =>
+  things.length > 0 ? undefined : rooms.find((r) => isInside(r, x, y, z));
+
+/** Lamps whose light comes to a place from elsewhere: not from the room that both are in. */
+export function elsewhereOf(emitters: readonly Emitter[], scene: Scene): (x: Metres, y: Metres, z: Metres) => readonly number[] {
+  const homes = emitters.map((e) => homeOf(e, scene));
+  return (x, y, z) => homes.flatMap((home, i) => (home && isInside(home, x, y, z) ? [] : [i]));
+}
 
 /**
  * Straight light of one emitter on level receivers, as far as it gets through: that of the whole, less what is hidden of it part by part.
@@ -30,13 +44,13 @@ export const partsOf = (emitter: Emitter, { things }: Pick<Scene, 'things'>): re
  */
 export function levelLight(emitter: Emitter, scene: Scene, passage: Passage): LightAt {
   if (scene.rooms.length === 0 && scene.things.length === 0) return lightOf(emitter);
-  const parts = partsOf(emitter, scene).map((part) => ({
+  const home = homeOf(emitter, scene);
+  const parts = partsOf(emitter, scene, home).map((part) => ({
     light: lightOf(part),
     seen: visibleShareOf(part, passage),
   }));
   const shares = new Float64Array(parts.length);
   const clear = lightOf(emitter);
-  const home = scene.things.length > 0 ? undefined : scene.rooms.find((r) => isInside(r, emitter.x, emitter.y, emitter.z));
   return (x, y, z) => {
     if (home && isInside(home, x, y, z)) return clear(x, y, z);
     let isAlike = true;
@@ -62,9 +76,6 @@ export const asLine = (e: Emitter): Emitter => (e.kind === 'tube' ? { ...e, diam
 /** Whether a lamp hangs in another tier, with nothing but shelves and sides between. A lamp over an open box is of none. */
 export const isOfAnotherRoom = ({ x, y, z }: Emitter, room: Room, { rooms, things }: Scene): boolean =>
   things.length === 0 && !isInside(room, x, y, z) && rooms.some((other) => other !== room && isInside(other, x, y, z));
-
-/** Longest side of a part of a lamp of another room, m. */
-const THROUGH_SHELVES = 0.25;
 
 /** The same on receivers of any direction on the faces of a room. */
 export function anyLight(emitter: Emitter, room: Room, scene: Scene, passage: Passage): IrradianceAt {

@@ -72,6 +72,7 @@ export class TierCourse {
   private readonly states: readonly (readonly TrayState[])[];
   private readonly spreads = new Map<number, LightSpread>();
   private readonly best = new Map<string, number>();
+  private readonly days = new WeakMap<LitTimes, Map<Daylight | null, LightDay>>();
   /** What is wrong with a tray at every setting of the lamps and on every day, by its hours and risers; NaN where nobody has asked yet. */
   private readonly wrongs = new Map<number, Float64Array>();
   private readonly fades: readonly number[];
@@ -138,9 +139,14 @@ export class TierCourse {
     return this.states[tray]![day - this.from]!;
   }
 
-  /** The hours of the lamps, and the daylight on a tray on a day. */
-  day(tray: number, { on_min, lit_min, pause }: LitTimes, day: Day): LightDay {
-    return { on_min, lit_min, pause, daylight: this.daylight(tray, day) };
+  /** The hours of the lamps, and the daylight on a tray on a day: one and the same for days that are lit alike. */
+  day(tray: number, times: LitTimes, day: Day): LightDay {
+    const daylight = this.daylight(tray, day);
+    let of = this.days.get(times);
+    if (!of) this.days.set(times, (of = new Map()));
+    let known = of.get(daylight);
+    if (!known) of.set(daylight, (known = { on_min: times.on_min, lit_min: times.lit_min, pause: times.pause, daylight }));
+    return known;
   }
 
   daylight(tray: number, day: Day): Daylight | null {
@@ -311,12 +317,14 @@ export class TierCourse {
   }
 }
 
-/** Lamps fade in steps of this: a twentieth of a per cent is less than anybody measures, and days become alike. */
-const FADE_STEP = 0.0005; // our choice
+/** Lamps fade in steps of this: a quarter of a per cent is less than any meter tells, and days become alike. */
+const FADE_STEP = 0.0025; // our choice
+/** Plants that grow by less than this between two days are as high on both: no hand hangs a lamp so finely. */
+const HEIGHT_STEP: Metres = 0.001; // our choice
 
 /** All that is asked of a state, as text. */
 const keyOf = ({ stage, limits, needed, height }: TrayState): string =>
-  [stage.stage, limits.longestDay, limits.strongest, needed, Math.round(height * 1e4)].join();
+  [stage.stage, limits.longestDay, limits.strongest, needed, Math.round(height / HEIGHT_STEP)].join();
 
 /** Of each day the first one with the same key. */
 function firstAlike(keys: readonly string[]): Int32Array {

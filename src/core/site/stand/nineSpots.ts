@@ -29,23 +29,27 @@ export function betweenNine(nine: readonly number[], u: Share, v: Share): number
 
 /** Cells along each side: two for each eighth of a tray. */
 const CELLS = 4;
-/** Of each cell how much each spot counts, nine by nine. */
-const SHARES: Float64Array = Float64Array.from({ length: CELLS ** 2 * 9 }, (_, n) => {
-  const [cell, spot] = [Math.floor(n / 9), n % 9];
-  const alone = Array.from({ length: 9 }, (__, i) => (i === spot ? 1 : 0));
-  return betweenNine(alone, ((cell % CELLS) + 0.5) / CELLS, (Math.floor(cell / CELLS) + 0.5) / CELLS);
-});
+/** Of each cell the four spots around it, and how much each of them counts. */
+const AROUND: readonly { readonly spot: number; readonly share: Share }[] = Array.from({ length: CELLS ** 2 }, (_, cell) =>
+  Array.from({ length: 9 }, (__, spot) => {
+    const alone = Array.from({ length: 9 }, (___, i) => (i === spot ? 1 : 0));
+    return { spot, share: betweenNine(alone, ((cell % CELLS) + 0.5) / CELLS, (Math.floor(cell / CELLS) + 0.5) / CELLS) };
+  }).filter(({ share }) => share > 0),
+).flat();
+const SPOTS = Int32Array.from(AROUND, ({ spot }) => spot);
+const SHARES = Float64Array.from(AROUND, ({ share }) => share);
 
-/** Values in the middle of equal cells all over a tray, from those at its nine spots; the least first. Charts ask a million times. */
-export function overTray(nine: readonly number[]): Float64Array {
-  const cells = new Float64Array(CELLS ** 2);
-  for (let k = 0; k < cells.length; k++) {
+/** So many equal cells all over a tray. */
+export const CELLS_OF_TRAY = CELLS ** 2;
+
+/** Values in the middle of equal cells all over a tray, from those at its nine spots; the least first. @param cells written to: charts ask a million times */
+export function overTray(nine: readonly number[], cells: Float64Array): void {
+  for (let k = 0; k < CELLS_OF_TRAY; k++) {
     let value = 0;
-    for (let spot = 0; spot < 9; spot++) value += nine[spot]! * SHARES[9 * k + spot]!;
+    for (let n = 4 * k; n < 4 * k + 4; n++) value += nine[SPOTS[n]!]! * SHARES[n]!;
     // Put where it belongs among those before it.
     let i = k;
     for (; i > 0 && cells[i - 1]! > value; i--) cells[i] = cells[i - 1]!;
     cells[i] = value;
   }
-  return cells;
 }
