@@ -397,3 +397,20 @@ test('a lamp just above an open box is summed as finely as one within it', () =>
   const [plain, fine] = [1, 2].map((finer) => lightFieldOf(sceneOf(open, above), createRecall(), finer));
   for (const x of [0.1, 0.3, 0.5]) expect(plain!.ppfdAt(x, 0.2, 0.1)).toBeWithin(fine!.ppfdAt(x, 0.2, 0.1), { relative: 0.015 });
 });
+
+test('what comes indirectly is all light but the straight light of the lamps of the same tier', () => {
+  const shelf: Face = { reflectance: 0.1, transmittance: 0.75 };
+  const faces = allFaces((name) => (name === 'floor' ? shelf : name === 'left' ? { reflectance: 0.8, transmittance: 0 } : OPEN));
+  const [low, high] = [box(faces), box(faces, { z: 0.5 })];
+  const above: Emitter = { ...tube, z: 0.9 };
+  const field = lightFieldOf({ lamps: [lampOf(tube), { id: 'above', emitters: [above] }], rooms: [low, high], things: [] });
+  for (const [x, y] of [
+    [0.1, 0.1],
+    [0.5, 0.25],
+    [0.9, 0.4],
+  ] as const) {
+    expect(field.indirectAt(x, y, 0.1)).toBeWithin(field.ppfdAt(x, y, 0.1) - irradianceOf(tube)(x, y, 0.1, 0, 0, 1), { absolute: 1e-9 });
+    expect(field.indirectAt(x, y, 0.1)).toBeGreaterThan(field.reflectedAt(x, y, 0.1));
+    expect(field.indirectAt(x, y, 0.6)).toBeWithin(field.ppfdAt(x, y, 0.6) - irradianceOf(above)(x, y, 0.6, 0, 0, 1), { absolute: 1e-9 });
+  }
+});

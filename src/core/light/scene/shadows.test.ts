@@ -76,3 +76,34 @@ test('what is hidden altogether is dark, and what nothing hides is as bright as 
     expect(at({ ...wall, z0: 0.7, z1: 0.8 })(0.1, 0.1, 0)).toBe(lightOf(emitter)(0.1, 0.1, 0));
   }
 });
+
+test.each(KINDS)(
+  'a %s of the tier above, seen through wire and past a side, is within 1 %% of its own light of what thousands of rays say',
+  (_, emitter) => {
+    const solid = { reflectance: 0, transmittance: 0 };
+    const open = { reflectance: 0, transmittance: 1 };
+    const wire = { reflectance: 0, transmittance: 0.75 };
+    const faces = { floor: wire, ceiling: solid, left: solid, right: open, front: open, back: solid };
+    const left = 'length' in emitter && emitter.length > 0.7 ? -0.6 : -0.35;
+    const tier = { x: left, y: -0.3, width: 0.6 - left, depth: 0.6, faces };
+    const rooms = [
+      { ...tier, z: 0.2, height: 0.4 },
+      { ...tier, z: -0.2, height: 0.4, faces: { ...faces, left: open } },
+    ];
+    const scene: Scene = { lamps: [], rooms, things: [] };
+    const passage = passageOf(scene);
+    const light = levelLight(emitter, scene, passage);
+    const rays = fine(emitter).map((e) => ({ e, light: lightOf(e) }));
+    let partly = 0;
+    for (let i = 0; i < 100; i++) {
+      // In the tier below, and in the open beside both, where the solid side above hides part of the lamp.
+      const [x, y, z] = [-0.9 + 1.8 * ((i * 0.618) % 1), -0.28 + 0.56 * ((i * 0.755) % 1), i % 2 ? -0.15 : 0.25];
+      if (Math.abs(x - left) < 0.012 || Math.abs(x - 0.6) < 0.012) continue;
+      const all = rays.reduce((sum, r) => sum + r.light(x, y, z), 0);
+      const seen = rays.reduce((sum, r) => sum + passage(r.e.x, r.e.y, r.e.z, x, y, z) * r.light(x, y, z), 0);
+      if (seen > 0.02 * all && seen < 0.7 * all) partly++;
+      expect(light(x, y, z)).toBeWithin((lightOf(emitter)(x, y, z) * seen) / all, { absolute: 0.01 * lightOf(emitter)(0, 0, 0.02) });
+    }
+    expect(partly).toBeGreaterThan(2);
+  },
+);
