@@ -1,3 +1,4 @@
+import { winterAhead } from '../core/units/clockChanges';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { LightAnswer, LightQuestion } from '../core/answer/check/LightQuestion';
 import type { Metres } from '../core/units/quantities';
@@ -259,7 +260,7 @@ export function createWorkspace(language: string): Workspace {
     const first = (): Site =>
       practice.runs.getState().run?.start.site ??
       (seed === 'demo' || house.kind === 'demo'
-        ? demoSite(language, days.getState().today)
+        ? demoSite(language, days.getState().today, winterAhead(days.getState().today))
         : addSetUp(PLAIN_RECIPE, newId())(emptySite(language)));
     const opened = () => {
       settleToday();

@@ -25,6 +25,12 @@ export function minutesAhead(timeZone: string | null): (day: Day) => number {
   return (day) => offsetOn(format, day);
 }
 
+/** How far the machine's own clocks are ahead of the world's while they are not put forward for summer, min. */
+export function winterAhead(day: Day): number {
+  const ahead = minutesAhead(null);
+  return Math.min(ahead(day), ahead(day + 182));
+}
+
 /**
  * The days from one to another on which clocks change. Plug timers do not know of it: they have to be set.
  *

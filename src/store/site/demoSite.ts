@@ -129,9 +129,13 @@ export function demoCorners(language: string): Site {
   }, site);
 }
 
-/** The whole demo: its stands on the bench, and its corners; with the dates of its season where the day is known. */
-export function demoSite(language: string, today: Day | null = null): Site {
-  const site = withDemoWindows(withDemoReadings(withDemoBench(demoCorners(language))));
+/**
+ * The whole demo: its stands on the bench, and its corners; with the dates of its season where the day is known.
+ *
+ * @param ahead_min  of the clocks by which it is looked at, over the world's
+ */
+export function demoSite(language: string, today: Day | null = null, ahead_min = 0): Site {
+  const site = withDemoWindows(withDemoReadings(withDemoBench(demoCorners(language))), ahead_min);
   return today === null
     ? site
     : [withDemoSeason, withDemoPlan, withDemoLamps, withDemoClinic, withDemoTrials, withDemoSafety].reduce(

@@ -34,10 +34,18 @@ const LANDING: Window = {
   inside: { width: 2.4, depth: 4, height: 3.2, paleness: 'middling' },
 };
 
-/** Where the reading room is, its windows, and what was measured at one of them. */
-export function withDemoWindows(site: Site): Site {
+/** The sun goes once round in a day. */
+const MINUTES_PER_DEGREE = 4;
+
+/**
+ * Where the reading room is, its windows, and what was measured at one of them.
+ *
+ * @param ahead_min  of the clocks by which the demo is looked at, over the world's: the reading room lies where the sun goes by them
+ */
+export function withDemoWindows(site: Site, ahead_min = 0): Site {
+  const at = (...then: Parameters<typeof Date.UTC>) => Date.UTC(...then) - ahead_min * 60_000;
   return [
-    setPlace({ latitude: radiansOf(54), longitude: radiansOf(0) }),
+    setPlace({ latitude: radiansOf(54), longitude: radiansOf(ahead_min / MINUTES_PER_DEGREE) }),
     setClimate(readyClimate('cloudy-coast')),
     addWindow(MAP_ROOM),
     addWindow(LANDING),
@@ -45,7 +53,7 @@ export function withDemoWindows(site: Site): Site {
     standAtWindow('demo-landing', { windowId: LANDING.id, side: 'left', gap: 0.35, along: 0, above: 0.1 }),
     addSillReading(MAP_ROOM.id, {
       id: 'demo-sill-reading-1',
-      taken_ms: Date.UTC(2026, 9, 18, 11, 20),
+      taken_ms: at(2026, 9, 18, 11, 20),
       sky: 'overcast',
       depth: 0.16,
       along: 0,
@@ -58,7 +66,7 @@ export function withDemoWindows(site: Site): Site {
     }),
     addSillReading(MAP_ROOM.id, {
       id: 'demo-sill-reading-2',
-      taken_ms: Date.UTC(2026, 9, 21, 9, 5),
+      taken_ms: at(2026, 9, 21, 9, 5),
       sky: 'clear',
       depth: 0.16,
       along: 0,

@@ -9,7 +9,7 @@ import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
-import { useVerdict } from '../verdict/useVerdict';
+import { useCalmVerdict } from '../verdict/useVerdict';
 import { percent } from '../verdict/words';
 import { useDimmedSolution } from './useSolution';
 import { failsWords, limitWords, onTheTape, suitsWords, toldLimits, turnFirstWords } from './words';
@@ -21,7 +21,7 @@ export function AnswerPanel({ setUp }: { setUp: SetUp }) {
   const { sites } = useWorkspace();
   const { lengthUnit } = useSettings();
   const [held, setHeld] = useState<Held>('nothing');
-  const judged = useVerdict(setUp);
+  const judged = useCalmVerdict(setUp);
   const [typed, setTyped] = useState<{ strength: number | null; dose: number | null }>({ strength: null, dose: null });
   const strength = typed.strength ?? Math.round(judged?.stats.mean ?? 100);
   const dose = typed.dose ?? setUp.stage.dliTarget;

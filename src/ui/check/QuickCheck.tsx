@@ -1,5 +1,5 @@
 'use client';
-import { useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { activeSetUp } from '@/store/light/followSetUp';
 import { newId } from '@/store/names/newId';
@@ -23,12 +23,26 @@ import { Header } from './Header';
 import { FirstSteps } from './FirstSteps';
 import { QUESTIONS, Sentence, type Question } from './Sentence';
 
+// While a hand drags the lamp, picture, verdict and hours follow at once; what stands around them when there is time.
+const CalmHeader = memo(Header);
+const CalmSteps = memo(FirstSteps);
+const CalmSentence = memo(Sentence);
+const CalmAnswer = memo(AnswerPanel);
+const CalmWhereFrom = memo(WhereFrom);
+const CalmReadings = memo(QuickReadings);
+const CalmCost = memo(CostLine);
+const CalmRules = memo(RulesPanel);
+const CalmCautions = memo(CautionList);
+
 /** One lamp, one tray, one crop: the answer within a minute. */
 export function QuickCheck() {
   const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
   const activeId = useSite((s) => s.activeId);
   const setUp = useMemo(() => activeSetUp({ site, activeId }), [site, activeId]);
+  const calm = useDeferredValue(setUp);
+  const calmSite = useDeferredValue(site);
+  const calmStand = useMemo(() => calm && benchStandIn(calmSite, calm.stand), [calmSite, calm]);
   const printing = usePrinting();
   const [asked, setAsked] = useState<Question | null>(null);
   const actions = useMemo(
@@ -42,7 +56,7 @@ export function QuickCheck() {
   );
   usePageActions(actions);
   if (setUp && printing) return <PrintSheet setUp={setUp} />;
-  if (!setUp) {
+  if (!setUp || !calm) {
     const id = newId();
     return (
       <section className="m-auto max-w-md space-y-4 p-6 text-center">
@@ -56,22 +70,22 @@ export function QuickCheck() {
   }
   return (
     <div className="flex flex-1 flex-col lg:h-dvh lg:flex-none lg:overflow-hidden">
-      <Header setUp={setUp} />
-      <FirstSteps setUp={setUp} onAsk={setAsked} />
-      <Sentence setUp={setUp} open={asked} onOpen={setAsked} />
+      <CalmHeader setUp={calm} />
+      <CalmSteps setUp={calm} onAsk={setAsked} />
+      <CalmSentence setUp={calm} open={asked} onOpen={setAsked} />
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
         <div className="flex min-h-0 min-w-0 flex-col lg:flex-1">
           <Stage setUp={setUp} />
         </div>
         <div className="relative space-y-7 bg-sheet px-5 py-5 lg:w-[400px] lg:shrink-0 lg:overflow-y-auto xl:w-[420px]">
           <VerdictPanel setUp={setUp} />
-          <AnswerPanel key={setUp.stand.id} setUp={setUp} />
-          <WhereFrom setUp={setUp} />
+          <CalmAnswer key={calm.stand.id} setUp={calm} />
+          <CalmWhereFrom setUp={calm} />
           <DayStrip setUp={setUp} />
-          <QuickReadings key={`readings-${setUp.stand.id}`} setUp={setUp} />
-          <CostLine setUp={setUp} />
-          <RulesPanel setUp={setUp} />
-          <CautionList stand={benchStandIn(site, setUp.stand)} />
+          <CalmReadings key={`readings-${calm.stand.id}`} setUp={calm} />
+          <CalmCost setUp={calm} />
+          <CalmRules setUp={calm} />
+          <CalmCautions stand={calmStand!} />
         </div>
       </div>
     </div>

@@ -1,13 +1,17 @@
 'use client';
 import { LocateFixed, MapPin } from 'lucide-react';
+import Link from 'next/link';
 import { useState } from 'react';
 import { CLIMATE_KINDS, readyClimate, usualClimate, type Climate, type ClimateKind } from '@/core/sky/outdoors/climates';
+import { showClock } from '@/core/units/clock';
+import { minutesAhead } from '@/core/units/clockChanges';
 import type { Place } from '@/core/sky/outdoors/outdoorsAt';
 import { sunshineOf } from '@/core/sky/outdoors/climates';
 import { readWeatherCsv } from '@/core/sky/outdoors/readWeatherCsv';
 import { say } from '../shell/toastStore';
 import { readEpw } from '@/core/sky/outdoors/readEpw';
 import { readCoordinate, radiansOf, showCoordinate, type Axis } from '@/core/sky/place/readCoordinate';
+import { isOtherZone, sunsNoon } from '@/core/sky/place/sunsNoon';
 import { townOf } from '@/core/sky/place/townOf';
 import { setClimate, setPlace } from '@/core/site/stand/changeWindows';
 import { changeSite } from '@/store/site/siteStore';
@@ -17,7 +21,7 @@ import { FileButton } from '../parts/FileButton';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { TypedField } from '../parts/TypedField';
-import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { CLIMATE_WORDS, shortMonth } from './daylightWords';
 import { epwWords } from './epwWords';
 
@@ -27,7 +31,9 @@ const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
 export function PlaceFields() {
   const { sites } = useWorkspace();
   const place = useSite((s) => s.site.place);
-  const timeZone = useSite((s) => s.site.timeZone) ?? zoneHere();
+  const siteZone = useSite((s) => s.site.timeZone);
+  const timeZone = siteZone ?? zoneHere();
+  const ahead = minutesAhead(siteZone)(useToday());
   const [problem, setProblem] = useState<string | null>(null);
   const take = (next: Place, what = 'set the place') =>
     changeSite(sites, what, (site) => {
@@ -79,6 +85,16 @@ export function PlaceFields() {
       {problem && (
         <p role="alert" className="text-copper">
           {problem}
+        </p>
+      )}
+      {place && isOtherZone(place.longitude, ahead) && (
+        <p className="border-l-2 border-copper pl-3" data-testid="other-zone">
+          By these clocks the sun is highest at {showClock(sunsNoon(place.longitude, ahead))} there. Check the longitude (W or E), or choose
+          the time zone of the place under{' '}
+          <Link href="/settings" className="font-semibold underline underline-offset-4">
+            Settings
+          </Link>
+          . Without it daylight and lamps do not meet at the right hours.
         </p>
       )}
       <p className="text-sm text-soft">It stays in this browser and in your files. A town nearby is near enough: 100 km change little.</p>

@@ -1,12 +1,12 @@
 'use client';
 import { daylightOf } from '@/core/site/stand/Site';
 import type { SetUp } from '@/core/answer/stand/setUp';
-import { useVerdict } from '../verdict/useVerdict';
+import { useCalmVerdict } from '../verdict/useVerdict';
 import { DoseFigure } from './DoseFigure';
 
 /** The dose of a set-up adding up through its day. */
 export function DoseChart({ setUp }: { setUp: SetUp }) {
-  const judged = useVerdict(setUp);
+  const judged = useCalmVerdict(setUp);
   if (!judged) return null;
   const { stats, verdict } = judged;
   return (

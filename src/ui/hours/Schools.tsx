@@ -14,7 +14,7 @@ import { useSolution } from '../answer/useSolution';
 import { Button } from '../parts/Button';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
-import { useVerdict } from '../verdict/useVerdict';
+import { useCalmVerdict } from '../verdict/useVerdict';
 
 const NAMES: Readonly<Record<School['id'], string>> = {
   steady: 'steady, as now',
@@ -28,7 +28,7 @@ export function Schools({ setUp }: { setUp: SetUp }) {
   const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
   const { currency } = site;
-  const judged = useVerdict(setUp);
+  const judged = useCalmVerdict(setUp);
   const { distance, crop, stage, hours, stand } = setUp;
   const solution = useSolution(
     setUp,

@@ -1,4 +1,5 @@
 'use client';
+import { winterAhead } from '@/core/units/clockChanges';
 import { Eye, FilePlus2, GraduationCap, Sprout } from 'lucide-react';
 import Link from 'next/link';
 import type { Site } from '@/core/site/stand/Site';
@@ -50,7 +51,7 @@ export function BeginAgain() {
         onClick={() =>
           void replace(
             'start from the demo',
-            () => demoSite(navigator.language, today),
+            () => demoSite(navigator.language, today, winterAhead(today)),
             'The demo stands here now. Your data before is in a backup.',
           )
         }

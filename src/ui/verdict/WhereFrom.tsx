@@ -4,12 +4,12 @@ import { combine } from '@/core/judge/uncertainty/Band';
 import { Fold } from '../parts/Fold';
 import { doseNumber } from '../stage/lightWords';
 import { Term } from '../terms/Term';
-import { useVerdict, type Judged } from './useVerdict';
+import { useCalmVerdict, type Judged } from './useVerdict';
 import { basisWords, doubtWords, percent } from './words';
 
 /** How much of the tray is served and how evenly; opened, every number: formula, inputs, source, uncertainty. */
 export function WhereFrom({ setUp }: { setUp: SetUp }) {
-  const judged = useVerdict(setUp);
+  const judged = useCalmVerdict(setUp);
   return judged && <Numbers setUp={setUp} judged={judged} />;
 }
 
