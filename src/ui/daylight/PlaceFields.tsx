@@ -90,11 +90,11 @@ export function PlaceFields() {
       {place && isOtherZone(place.longitude, ahead) && (
         <p className="border-l-2 border-copper pl-3" data-testid="other-zone">
           By these clocks the sun is highest at {showClock(sunsNoon(place.longitude, ahead))} there. Check the longitude (W or E), or choose
-          the time zone of the place under{' '}
-          <Link href="/settings" className="font-semibold underline underline-offset-4">
-            Settings
-          </Link>
-          . Without it daylight and lamps do not meet at the right hours.
+          the{' '}
+          <Link href="/settings#time-zone" className="font-semibold underline underline-offset-4">
+            time zone
+          </Link>{' '}
+          of the place. Without it daylight and lamps do not meet at the right hours.
         </p>
       )}
       <p className="text-sm text-soft">It stays in this browser and in your files. A town nearby is near enough: 100 km change little.</p>
@@ -139,46 +139,50 @@ export function ClimateFields() {
           ))}
         </div>
       )}
-      <FileButton
-        accept=".epw"
-        maxBytes={4_000_000}
-        onText={(_, text) => {
-          const read = readEpw(text);
-          if (!read.ok) return setProblems(read.problems.map(epwWords));
-          setProblems([]);
-          changeSite(sites, 'take the weather file', (site) =>
-            setClimate(read.value.climate)(site.place ? site : setPlace(read.value.place)(site)),
-          );
-        }}
-        onRefused={(_, problem) => setProblems([epwWords(problem)])}
-      >
-        Weather file (EPW)
-      </FileButton>
-      <FileButton
-        accept=".csv,text/csv"
-        maxBytes={4_000_000}
-        onText={(_, text) => {
-          if (!place) return setProblems(['Say first where the window is: hours of light mean something at a place only.']);
-          const read = readWeatherCsv(text, place);
-          if (!read.ok) return setProblems(read.problems.map(epwWords));
-          setProblems([]);
-          const { sunshine, days } = read.value;
-          const known = sunshine.filter((s) => s !== null).length;
-          changeSite(sites, 'take the hours of a station', (site) =>
-            setClimate({
-              kind: 'file',
-              name: `station, ${days} days`,
-              sunshine: sunshine.map((s, m) => s ?? sunshineOf(site.climate, m, place.latitude)),
-            })(site),
-          );
-          say(
-            known === 12 ? `${days} days are read.` : `${days} days are read. ${12 - known} months without enough days keep what they had.`,
-          );
-        }}
-        onRefused={(_, problem) => setProblems([epwWords(problem)])}
-      >
-        Hours of a station (CSV)
-      </FileButton>
+      <div className="flex flex-wrap gap-2">
+        <FileButton
+          accept=".epw"
+          maxBytes={4_000_000}
+          onText={(_, text) => {
+            const read = readEpw(text);
+            if (!read.ok) return setProblems(read.problems.map(epwWords));
+            setProblems([]);
+            changeSite(sites, 'take the weather file', (site) =>
+              setClimate(read.value.climate)(site.place ? site : setPlace(read.value.place)(site)),
+            );
+          }}
+          onRefused={(_, problem) => setProblems([epwWords(problem)])}
+        >
+          Weather file (EPW)
+        </FileButton>
+        <FileButton
+          accept=".csv,text/csv"
+          maxBytes={4_000_000}
+          onText={(_, text) => {
+            if (!place) return setProblems(['Say first where the window is: hours of light mean something at a place only.']);
+            const read = readWeatherCsv(text, place);
+            if (!read.ok) return setProblems(read.problems.map(epwWords));
+            setProblems([]);
+            const { sunshine, days } = read.value;
+            const known = sunshine.filter((s) => s !== null).length;
+            changeSite(sites, 'take the hours of a station', (site) =>
+              setClimate({
+                kind: 'file',
+                name: `station, ${days} days`,
+                sunshine: sunshine.map((s, m) => s ?? sunshineOf(site.climate, m, place.latitude)),
+              })(site),
+            );
+            say(
+              known === 12
+                ? `${days} days are read.`
+                : `${days} days are read. ${12 - known} months without enough days keep what they had.`,
+            );
+          }}
+          onRefused={(_, problem) => setProblems([epwWords(problem)])}
+        >
+          Hours of a station (CSV)
+        </FileButton>
+      </div>
       {problems.length > 0 && (
         <ul role="alert" className="list-disc pl-5 text-copper">
           {problems.slice(0, 6).map((p) => (

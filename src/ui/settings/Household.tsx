@@ -125,6 +125,7 @@ export function TimeZone() {
   const own = Intl.DateTimeFormat().resolvedOptions().timeZone;
   return (
     <SelectField
+      id="time-zone"
       label="time zone"
       value={timeZone ?? ''}
       options={[

@@ -111,7 +111,7 @@ export const GLOSSARY: readonly Term[] = [
     'Light',
     'photoperiod',
     'Photoperiod',
-    'How many hours of a day it is light for the plant, by lamp and by daylight together. Some plants flower, bulb or rest by it, and most need a dark part.',
+    'How long the day is for the plant, by lamp and by daylight together: all hours but the longest dark part, since plants measure the night. Some flower, bulb or rest by it, and most need a dark part.',
     {
       unit: 'h',
       typical: '14–16 h for most seedlings.',

@@ -1,5 +1,5 @@
 import type { Dli, Hours, Ppfd, Share } from '../../units/quantities';
-import { blocksOf, litWithin, longestDark, type Block, type LitTimes } from '../../units/LitTimes';
+import { blocksOf, longestDark, type Block, type LitTimes } from '../../units/LitTimes';
 import { betweenNine } from '../../site/stand/nineSpots';
 import type { Daylight } from '../../site/stand/Daylight';
 import { MINUTES_PER_DAY } from '../../units/clock';
@@ -29,17 +29,16 @@ const comesIn = (daylight: Daylight | null): daylight is Daylight => daylight !=
 export const daylightDose = ({ daylight }: Pick<LightDay, 'daylight'>): Dli => (comesIn(daylight) ? daylight.dli : 0);
 
 /**
- * How long it is light in a day: while lamps burn or daylight comes in, what they share counted once. Where the lamps pause, all that
- * is not the longest night: plants that go by the length of the day measure the night, and light that breaks it makes a long day of
- * it (night breaks: Borthwick, Hendricks and Parker 1952, floral initiation).
+ * How long the day is for plants: all that is not the longest night, by lamp and by daylight. Plants that go by the length of the day
+ * measure the night, and light that breaks it makes a long day of it (night breaks: Borthwick, Hendricks and Parker 1952, floral
+ * initiation); so lamps that burn hours after dusk lengthen the day by the gap as well.
  */
 export const photoperiodOf = (day: LightDay): Hours => whatever(day).photoperiod;
 
 function workOutPhotoperiod(day: LightDay): Hours {
   const { lit_min, pause, daylight } = day;
-  if (pause && blocksOf(day).length > 1) return (MINUTES_PER_DAY - longestDark(day, comesIn(daylight) ? daylight : null)) / 60;
-  if (!comesIn(daylight)) return lit_min / 60;
-  return (lit_min + daylight.to_min - daylight.from_min - litWithin(day, daylight)) / 60;
+  const sky = comesIn(daylight) ? daylight : null;
+  return sky || pause ? (MINUTES_PER_DAY - longestDark(day, sky)) / 60 : lit_min / 60;
 }
 
 /**

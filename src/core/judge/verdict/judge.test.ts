@@ -123,6 +123,9 @@ test('a pause makes two days of one: plants count the longest night, lamps besid
   expect(beside.strongestPpfd).toBeCloseTo(Math.max(peak, 100 + peak * Math.sin(Math.PI / 6)), 6);
   expect(beside.photoperiod).toBe(14);
   // A break of the night: eight hours of light, and a day of fifteen for a plant that must not have more than fourteen.
+  // Two hours after dusk, in the dark between: the night is all that is left.
+  const late = { on_min: 1200, lit_min: 120, pause: null, daylight: { dli: 5, from_min: 480, to_min: 960 } };
+  expect(judge(question(100, 100, 100, 0, { day: late })).received.photoperiod).toBe(14);
   const broken = { on_min: 480, lit_min: 480, pause: { from_min: 900, to_min: 1380 }, daylight: null };
   expect(judge(question(100, 100, 100, 0, { day: broken })).received.photoperiod).toBe(16);
 });
@@ -137,16 +140,19 @@ test('minute by minute: photoperiod and strength are what a clock and a meter wo
       fc.integer({ min: 5, max: 700 }),
       (on, lit, from, long) => {
         const day = { on_min: on, lit_min: lit, pause: null, daylight: { dli: 5, from_min: from, to_min: from + long } };
-        let light = 0, strongest = 0; // prettier-ignore
+        let strongest = 0, dark = 0, night = 0; // prettier-ignore
         const peak = (5 * Math.PI) / (2 * (long / 60) * 0.0036);
-        for (let m = 0; m < 1440; m++) {
+        // Two days on end, so that a night is counted past midnight.
+        for (let n = 0; n < 2880; n++) {
+          const m = n % 1440;
           const lamp = (m - on + 1440) % 1440 < lit ? 200 : 0;
           const sun = m >= from && m <= from + long ? peak * Math.sin((Math.PI * (m - from)) / long) : 0;
-          if (lamp > 0 || (m >= from && m < from + long)) light++;
+          dark = lamp > 0 || (m >= from && m < from + long) ? 0 : dark + 1;
+          night = Math.max(night, dark);
           strongest = Math.max(strongest, lamp + sun);
         }
         const { received } = judge(question(200, 200, 200, 0, { day }));
-        expect(received.photoperiod * 60).toBeWithin(light, { absolute: 1e-6 });
+        expect(received.photoperiod * 60).toBeWithin(1440 - Math.min(1440, night), { absolute: 1e-6 });
         // Within a minute of the end of the lamps' hours.
         expect(received.strongestPpfd).toBeWithin(strongest, { absolute: 1e-6 + peak * Math.sin(Math.min(Math.PI / 2, Math.PI / long)) });
       },
