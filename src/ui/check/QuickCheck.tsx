@@ -40,8 +40,9 @@ export function QuickCheck() {
   const site = useSite((s) => s.site);
   const activeId = useSite((s) => s.activeId);
   const setUp = useMemo(() => activeSetUp({ site, activeId }), [site, activeId]);
-  const calm = useDeferredValue(setUp);
-  const calmSite = useDeferredValue(site);
+  const [laterSetUp, laterSite] = [useDeferredValue(setUp), useDeferredValue(site)];
+  // Another set-up, or none, is shown at once: what was deleted is not there to be asked.
+  const [calm, calmSite] = laterSetUp?.stand.id === setUp?.stand.id ? [laterSetUp, laterSite] : [setUp, site];
   const calmStand = useMemo(() => calm && benchStandIn(calmSite, calm.stand), [calmSite, calm]);
   const printing = usePrinting();
   const [asked, setAsked] = useState<Question | null>(null);

@@ -36,7 +36,7 @@ export function MonthTable({ months, stage, lampHours, month, onMonth }: MonthTa
           </th>
           <th className="w-12 text-right font-normal">mean</th>
           <th className="w-12 text-right font-normal">sun, h</th>
-          <th className="w-14 text-right font-normal">{lampHours ? 'lamp, h' : ''}</th>
+          {lampHours ? <th className="w-14 text-right font-normal">lamp, h</th> : <td className="w-14" />}
         </tr>
       </thead>
       <tbody>
