@@ -1,3 +1,4 @@
+import { mirrorImages } from '../../core/light/room/mirrorImages';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import type { QuestionLamp, SceneQuestion } from '../../core/exchange/scene/SceneQuestion';
@@ -7,7 +8,7 @@ import { materialOf } from '../../core/things/material/materialLibrary';
 import { spectrumOf } from '../../core/light/spectrum/spectrumLibrary';
 import { cosinePowerOfBeam } from '../../core/light/emitters/cosinePower';
 import type { Emitter } from '../../core/light/emitters/Emitter';
-import { FACES, OPEN, type Face, type FaceName } from '../../core/light/room/Room';
+import { isInside, FACES, OPEN, type Face, type FaceName } from '../../core/light/room/Room';
 import { partsOf } from '../../core/light/scene/straightLight';
 import { RAYS_A_PART } from '../../core/light/scene/visibleShare';
 import type { Scene, Thing } from '../../core/light/scene/Scene';
@@ -112,7 +113,10 @@ function waysToAPlace({ lamps, rooms, things }: Scene): number {
   const toPass = 1 + things.length + rooms.length;
   const waysOf = (e: Emitter) =>
     blocked ? partsOf(e, { things }).length * RAYS_A_PART * toPass : e.kind === 'rect' && e.diodes ? e.diodes.columns * e.diodes.rows : 1;
-  return lamps.reduce((sum, lamp) => sum + lamp.emitters.reduce((n, e) => n + waysOf(e), 0), 0);
+  // In a tier with mirrors each lamp counts with its images.
+  const seen = (e: Emitter) =>
+    things.length > 0 ? 1 : 1 + rooms.reduce((n, r) => n + (isInside(r, e.x, e.y, e.z) ? mirrorImages(e, r).length : 0), 0);
+  return lamps.reduce((sum, lamp) => sum + lamp.emitters.reduce((n, e) => n + waysOf(e) * seen(e), 0), 0);
 }
 
 /** How far above the face its housing begins: what shines from the face must not begin inside it. */

@@ -33,7 +33,7 @@ export const daylightDose = ({ daylight }: Pick<LightDay, 'daylight'>): Dli => (
  * measure the night, and light that breaks it makes a long day of it (night breaks: Borthwick, Hendricks and Parker 1952, floral
  * initiation); so lamps that burn hours after dusk lengthen the day by the gap as well.
  */
-export const photoperiodOf = (day: LightDay): Hours => whatever(day).photoperiod;
+export const photoperiodOf = (day: LightDay): Hours => ofDay(day).photoperiod;
 
 function workOutPhotoperiod(day: LightDay): Hours {
   const { lit_min, pause, daylight } = day;
@@ -53,16 +53,16 @@ export function peakOf({ dli, from_min, to_min, course }: Daylight): Ppfd {
 }
 
 /** The strongest daylight while lamps burn: of noon where they burn then, else of the minute of their hours that is nearest to it. */
-export const daylightBesideLamps = (day: LightDay): Ppfd => whatever(day).beside;
+export const daylightBesideLamps = (day: LightDay): Ppfd => ofDay(day).beside;
 
 /** What a day comes to whatever the lamps give: worked out once for each, since judging a tray asks for the same day a thousand times. */
-interface Whatever {
+interface OfDay {
   readonly photoperiod: Hours;
   readonly beside: Ppfd;
 }
-const known = new WeakMap<LightDay, Whatever>();
+const known = new WeakMap<LightDay, OfDay>();
 
-function whatever(day: LightDay): Whatever {
+function ofDay(day: LightDay): OfDay {
   let of = known.get(day);
   if (!of) {
     const beside = comesIn(day.daylight) ? Math.max(...blocksOf(day).map((block) => daylightBeside(block, day.daylight))) : 0;

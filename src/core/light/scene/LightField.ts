@@ -15,7 +15,7 @@ import type { Scene } from './Scene';
 import { reflectedBy, settleRooms, weigh, type Solved } from './settleRooms';
 import { isTakenOver, roomOfReceiver, withSharedShelves } from './sharedShelves';
 import { sampleSmoothly } from './sampleSmoothly';
-import { elsewhereOf, isClear, levelLight } from './straightLight';
+import { isClear, levelLight, sharesRoom } from './straightLight';
 
 /** The light of a scene, settled, to be asked anywhere. */
 export interface LightField {
@@ -55,7 +55,6 @@ export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1
 
   const straight: LightAt[] = []; // each made ready when a place is asked for the first time
   const straightOf = (i: number): LightAt => (straight[i] ??= levelLight(emitters[i]!, scene, passage));
-  const elsewhere = elsewhereOf(emitters, scene);
   const mirrored = new Map<Solved, LightAt | null>();
   function mirroredIn(s: Solved): LightAt | null {
     let light = mirrored.get(s);
@@ -168,7 +167,7 @@ export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1
     },
     indirectAt(x, y, z) {
       let sum = reflectedAt(x, y, z);
-      for (const i of elsewhere(x, y, z)) sum += straightOf(i)(x, y, z);
+      for (let i = 0; i < emitters.length; i++) if (!sharesRoom(emitters[i]!, scene, x, y, z)) sum += straightOf(i)(x, y, z);
       return Math.max(0, sum);
     },
     reflectedAt,

@@ -30,11 +30,9 @@ export const partsOf = (emitter: Emitter, { things }: Pick<Scene, 'things'>, hom
 const homeOf = ({ x, y, z }: Emitter, { rooms, things }: Pick<Scene, 'rooms' | 'things'>): Room | undefined =>
   things.length > 0 ? undefined : rooms.find((r) => isInside(r, x, y, z));
 
-/** Lamps whose light comes to a place from elsewhere: not from the room that both are in. */
-export function elsewhereOf(emitters: readonly Emitter[], scene: Scene): (x: Metres, y: Metres, z: Metres) => readonly number[] {
-  const homes = emitters.map((e) => homeOf(e, scene));
-  return (x, y, z) => homes.flatMap((home, i) => (home && isInside(home, x, y, z) ? [] : [i]));
-}
+/** Whether nothing stands between an emitter and a place, since one room holds both. */
+export const sharesRoom = (e: Emitter, { rooms, things }: Pick<Scene, 'rooms' | 'things'>, x: Metres, y: Metres, z: Metres): boolean =>
+  things.length === 0 && rooms.some((r) => isInside(r, e.x, e.y, e.z) && isInside(r, x, y, z));
 
 /**
  * Straight light of one emitter on level receivers, as far as it gets through: that of the whole, less what is hidden of it part by part.
