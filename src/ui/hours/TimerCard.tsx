@@ -39,6 +39,8 @@ interface TimerCardProps {
   lights: Readonly<Record<string, TierLight>>;
 }
 
+const inRange = (fares: readonly { readonly says: string }[]): number => fares.filter((f) => f.says === 'suits').length;
+
 /** One timer: its day, how each tray on it fares, and the times that would serve all of them best. */
 export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
   const { sites } = useWorkspace();
@@ -62,6 +64,8 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
   const trays = timer.tiers.flatMap((t) => t.trays.map((tray) => ({ ...tray, number: t.number })));
   const trayOf = (id: string) => trays.find((y) => y.tray.id === id)!;
   const same = best.on_min === on_min && best.lit_min === lit_min;
+  // Limits come before doses: hours that keep them may leave trays short that are in range now.
+  const fewer = inRange(best.fares) < inRange(now.fares);
   // The one that fares worst, until another is looked at.
   const worst = now.fares.find((f) => f.says !== 'suits')?.trayId;
   const chosen = served.find((s) => s.trayId === (looked ?? worst)) ?? served[0];
@@ -152,9 +156,10 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
           {served.length > 0 && (
             <div className="space-y-2 rounded-md bg-sunk p-3" data-testid="best-times">
               <p>
-                Best for {served.length === 1 ? 'it' : 'all of them'}: <strong className="font-semibold">{timesWords(best)}</strong>,{' '}
-                {showHours(best.lit_min)}
+                {fewer ? 'To keep within every limit' : `Best for ${served.length === 1 ? 'it' : 'all of them'}`}:{' '}
+                <strong className="font-semibold">{timesWords(best)}</strong>, {showHours(best.lit_min)}
                 {same ? ', as it is set' : `, ${showMoney(best.costPerDay * DAYS_PER_MONTH, currency)} a month`}.
+                {fewer && ' Fewer trays are in range then than now.'}
               </p>
               {best.limits.map((l) => (
                 <p key={l.why} className="text-soft" data-testid="timer-limit">
@@ -172,7 +177,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
               )}
               {!same && (
                 <Button
-                  kind="main"
+                  kind={fewer ? 'plain' : 'main'}
                   className="min-h-11"
                   onClick={() => {
                     change(best.on_min, best.lit_min);
