@@ -5,6 +5,7 @@ import type { Scope } from '../../core/plan/advice/movesFor';
 import { answerBench } from '../../core/answer/bench/answerBench';
 import { judgeTray } from '../../core/answer/bench/judgeTray';
 import { questionOfStand } from '../../core/answer/bench/questionOfStand';
+import type { Received } from '../../core/judge/dose/LightDay';
 import { cautionsFor } from '../../core/answer/caution/cautionsFor';
 import { asOf } from '../../core/answer/stand/asOf';
 import type { TrayDay } from '../../core/plan/hang/HangChart';
@@ -117,7 +118,7 @@ function traysWritten(stand: BenchStand, answer: ReturnType<typeof answerBench>)
             mean: bandWritten(verdict.mean),
             strongest: bandWritten(verdict.strongest),
           },
-          strongestPpfd_umol_per_m2_s: round(verdict.received.strongestPpfd),
+          ...strengthsWritten(verdict.received),
           photoperiod_h: round(verdict.received.photoperiod),
           needed: { dliMin: stage.dliMin, dliTarget: stage.dliTarget, dliMax: stage.dliMax, shortestDay_h: stage.hoursMin },
           limits: { longestDay_h: limits.longestDay, strongestPpfd_umol_per_m2_s: limits.strongest },
@@ -132,10 +133,19 @@ function traysWritten(stand: BenchStand, answer: ReturnType<typeof answerBench>)
   );
 }
 
+type Strengths = Pick<Received, 'strongestPpfd' | 'litPpfd' | 'noonPpfd' | 'clearDli'>;
+
+/** The strongest light at any leaf: whatever comes, what limits on lamps go by, and what a clear sky alone brings. */
+const strengthsWritten = ({ strongestPpfd, litPpfd, noonPpfd, clearDli }: Strengths) => ({
+  strongestPpfd_umol_per_m2_s: round(strongestPpfd),
+  litPpfd_umol_per_m2_s: round(litPpfd),
+  sunAlone: { clearNoonPpfd_umol_per_m2_s: round(noonPpfd), clearDli_mol_per_m2_d: round(clearDli) },
+});
+
 const resultWritten = (r: TrayResult) => ({
   trayId: r.trayId,
   dli_mol_per_m2_d: { weakest: round(r.weakest), mean: round(r.mean), strongest: round(r.strongest) },
-  strongestPpfd_umol_per_m2_s: round(r.strongestPpfd),
+  ...strengthsWritten(r),
   photoperiod_h: round(r.photoperiod),
   shareInBand: round(r.shareInBand),
   says: r.says,
@@ -181,11 +191,11 @@ const fareWritten = ({ weakest, mean, strongest, photoperiod, alone, light, ...f
   lampLightTimes: round(light),
 });
 
-const dayWritten = ({ weakest, mean, strongest, strongestPpfd, photoperiod, height, distance, ...d }: TrayDay) => ({
+const dayWritten = ({ weakest, mean, strongest, strongestPpfd, litPpfd, noonPpfd, clearDli, photoperiod, height, distance, ...d }: TrayDay) => ({
   ...d,
   height_m: round(height),
   distance_m: round(distance),
   dli_mol_per_m2_d: { weakest: round(weakest), mean: round(mean), strongest: round(strongest) },
-  strongestPpfd_umol_per_m2_s: round(strongestPpfd),
+  ...strengthsWritten({ strongestPpfd, litPpfd, noonPpfd, clearDli }),
   photoperiod_h: round(photoperiod),
 });

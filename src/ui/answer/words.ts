@@ -88,5 +88,7 @@ export function limitWords(limit: Limit, { crop, stage, lamp, tier }: SetUp, uni
       return `${showLength(limit.distance, unit)} would give enough light, but the lamp is hot: keep at least ${showLength(clearanceOf(lamp), unit)}.`;
     case 'leaf-ceiling':
       return `${Math.round(limit.ppfd)} µmol/m²/s would be needed, but leaves may bleach above ${stage.ppfdMax} µmol/m²/s.`;
+    case 'sun-too-strong':
+      return `On a clear day the sun alone brings up to ${Math.round(limit.ppfd)} µmol/m²/s here, and ${name} tolerates ${stage.ppfdMax} µmol/m²/s. Shade the glass or move the tray.`;
   }
 }

@@ -16,6 +16,7 @@ const verdict = (change: Partial<Verdict>): Verdict => ({
   hoursTooLong: false,
   hoursTooShort: false,
   breaches: [],
+  received: { noonPpfd: 0 },
   band: { low: 150, high: 300 },
   ...change,
 } as Verdict); // prettier-ignore
@@ -31,6 +32,18 @@ test.each([
 ] as const)('%s is said as “%s”', (says, words) => {
   const { calm, alarm } = headlineOf(verdict({ says }));
   expect(`${calm} ${alarm}`.trim()).toBe(words);
+});
+
+test('the sun of clear days is told apart from the lamp, and as a warning where it does no harm by itself', () => {
+  const sun = { why: 'sun-too-strong', ppfd: 912, most: seedling.ppfdMax } as const;
+  const tooMuch = { says: 'spot-strong', strengthBinds: true, breaches: [sun] } as const;
+  expect(headlineOf(verdict(tooMuch)).alarm).toBe('but the sun is too strong on clear days.');
+  expect(headlineOf(verdict({ ...tooMuch, breaches: [sun, { ...sun, why: 'too-strong' }] })).alarm).toContain('under the lamp');
+  expect(said(tooMuch)).toContain('912 µmol/m²/s here');
+  expect(said(tooMuch)).not.toContain('even with a short photoperiod');
+  const patch = { received: { noonPpfd: seedling.ppfdMax + 80 } } as Partial<Verdict>;
+  expect(said(patch)).toContain(`the sun brings up to ${seedling.ppfdMax + 80} µmol/m²/s for a while`);
+  expect(said({})).not.toContain('sun');
 });
 
 test('too little light is worse when no spot is in range', () => {
@@ -62,6 +75,9 @@ test('nearly all is not all', () => {
 test('a broken limit is told with both numbers', () => {
   const strong = { why: 'too-strong', ppfd: 131.4, most: 100 } as const;
   expect(breachWords(strong, false)).toBe('PPFD up to 131 µmol/m²/s; limit 100');
-  expect(breachWords(strong, true)).toBe('PPFD up to 131 µmol/m²/s on a clear day; limit 100');
+  expect(breachWords(strong, true)).toBe('PPFD up to 131 µmol/m²/s with the usual daylight; limit 100');
+  expect(breachWords({ ...strong, why: 'sun-too-strong' }, true)).toBe(
+    'PPFD up to 131 µmol/m²/s on a clear day, from the sun alone; limit 100',
+  );
   expect(breachWords({ why: 'day-too-long', hours: 18.5, most: 16 }, false)).toBe('Light for 18 h 30; limit 16 h');
 });

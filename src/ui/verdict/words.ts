@@ -11,8 +11,12 @@ export interface Headline {
   readonly alarm: string;
 }
 
+const breachOf = <W extends Breach['why']>({ breaches }: Pick<Verdict, 'breaches'>, why: W) =>
+  breaches.find((b): b is Extract<Breach, { why: W }> => b.why === why);
+
 export function headlineOf(v: Verdict): Headline {
   const edge = 'the edges will stretch.';
+  const sun = breachOf(v, 'sun-too-strong') && !breachOf(v, 'too-strong');
   switch (v.says) {
     case 'dark':
       return { calm: '', alarm: 'No light reaches the leaves.' };
@@ -28,7 +32,7 @@ export function headlineOf(v: Verdict): Headline {
         alarm: v.shareInBand > 0 ? 'Too little light: most of the tray will stretch.' : 'Too little light everywhere. Stems will stretch.',
       };
     case 'spot-strong':
-      return { calm: 'Most of it is right,', alarm: 'but too strong under the lamp.' };
+      return { calm: 'Most of it is right,', alarm: sun ? 'but the sun is too strong on clear days.' : 'but too strong under the lamp.' };
     case 'all-strong':
       return { calm: '', alarm: 'Too strong: expect bleached or burnt tips.' };
     case 'dim-and-strong':
@@ -70,12 +74,15 @@ export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
   const said: string[] = [];
   const dim = v.says === 'dark' || v.says === 'all-dim' || v.says === 'edge-dim' || v.says === 'dim-and-strong';
   const strong = v.says === 'all-strong' || v.says === 'spot-strong' || v.says === 'dim-and-strong';
+  const sun = breachOf(v, 'sun-too-strong');
   if (dim) said.push(`${crop.name} ${STRETCH[crop.stretchProne] ?? STRETCH[3]}. ${REMEDY[crop.leggyRemedy]}`);
   if (strong) {
     said.push(
-      v.strengthBinds
-        ? `Above ${stage.ppfdMax} µmol/m²/s the top leaves may bleach or curl, even with a short photoperiod.`
-        : 'The DLI is higher than this crop can use. Extra light does not help, and leaf tips may burn at the strongest spot.',
+      sun
+        ? `On a clear day the sun alone brings up to ${Math.round(sun.ppfd)} µmol/m²/s here; above ${sun.most} the top leaves may bleach or curl. Shade the glass or move the tray: the lamps cannot mend it.`
+        : v.strengthBinds
+          ? `Above ${stage.ppfdMax} µmol/m²/s the top leaves may bleach or curl, even with a short photoperiod.`
+          : 'The DLI is higher than this crop can use. Extra light does not help, and leaf tips may burn at the strongest spot.',
     );
   }
   if (v.says === 'in-range') {
@@ -88,16 +95,21 @@ export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
           : `Close to the ${target} mol/m²/day that suits it best.`,
     );
   }
-  if (v.hoursTooLong) said.push(longDayWords(crop, v.breaches.find((b) => b.why === 'day-too-long')?.most ?? stage.hoursMax));
+  if (!sun && v.received.noonPpfd > stage.ppfdMax)
+    said.push(
+      `When the sky is clear the sun brings up to ${Math.round(v.received.noonPpfd)} µmol/m²/s for a while; the leaves tolerate ${stage.ppfdMax} all day. A net curtain at that hour protects them.`,
+    );
+  if (v.hoursTooLong) said.push(longDayWords(crop, breachOf(v, 'day-too-long')?.most ?? stage.hoursMax));
   if (v.hoursTooShort) said.push(`The photoperiod is shorter than the usual ${stage.hoursMin} h.`);
   return said;
 }
 
-/** A limit that is broken, beside doses that may all be in range; what only the sun adds comes on clear days. */
-export const breachWords = (b: Breach, byTheSun: boolean): string =>
-  b.why === 'too-strong'
-    ? `PPFD up to ${Math.round(b.ppfd)} µmol/m²/s${byTheSun ? ' on a clear day' : ''}; limit ${b.most}`
-    : `Light for ${showHours(b.hours * 60)}; limit ${showHours(b.most * 60)}`;
+/** A limit that is broken, beside doses that may all be in range. @param withSun  whether the lamps alone would keep to it */
+export function breachWords(b: Breach, withSun: boolean): string {
+  if (b.why === 'day-too-long') return `Light for ${showHours(b.hours * 60)}; limit ${showHours(b.most * 60)}`;
+  const from = b.why === 'sun-too-strong' ? ' on a clear day, from the sun alone' : withSun ? ' with the usual daylight' : '';
+  return `PPFD up to ${Math.round(b.ppfd)} µmol/m²/s${from}; limit ${b.most}`;
+}
 
 function longDayWords(crop: Crop, longest: number): string {
   if (crop.continuousLightInjury === 'high') {

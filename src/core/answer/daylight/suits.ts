@@ -1,4 +1,5 @@
 import type { Crop, Stage } from '../../things/crop/Crop';
+import { bearingOf, scorches } from '../../judge/verdict/scorch';
 import type { Dli } from '../../units/quantities';
 import type { MonthAtPlace } from './yearOf';
 
@@ -37,15 +38,12 @@ export const byRank = (a: PlaceRank, b: PlaceRank): number => b.inBand - a.inBan
 
 /** Of what a plant needs this little is darkness to it: our convention. */
 const DARK = 0.35;
-/** Sun behind glass beyond this of a leaf's strongest PPFD scorches it on days that bring more than its dose: our convention. */
-const SCORCH = 1.5;
 
 /**
- * What a month of daylight means for a stage of a crop: by the month's mean dose, and by dose and strongest light of a clear day. An
- * hour of morning sun within its dose harms no leaf; the same strength on a day that brings too much does.
+ * What a month of daylight means for a stage of a crop: by the month's mean dose, and by dose and strongest light of a clear day.
  */
 export function monthSays({ mean, high, strongest }: MonthLight, stage: Stage): MonthSays {
-  if (strongest.ppfd > SCORCH * stage.ppfdMax && high > stage.dliMax) return 'scorch';
+  if (scorches({ noonPpfd: strongest.ppfd, clearDli: high }, bearingOf(stage))) return 'scorch';
   if (mean > stage.dliMax) return 'strong';
   if (mean >= stage.dliMin) return 'suits';
   return mean < DARK * stage.dliMin ? 'dark' : 'dim';

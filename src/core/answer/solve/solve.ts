@@ -1,10 +1,11 @@
 import type { Stage } from '../../things/crop/Crop';
 import type { Daylight } from '../../site/stand/Daylight';
-import { daylightAtSpots, daylightDose, peakOf, strongestBeside, type LightDay } from '../../judge/dose/LightDay';
+import { clearDayOf, daylightAtSpots, daylightDose, strongestBeside, usualPeakOf, type LightDay } from '../../judge/dose/LightDay';
 import { MOL_SECONDS } from '../../judge/dose/dli';
 import type { Spots } from '../../judge/dose/Spots';
 import type { Dli, Hours, Metres, Ppfd, Share } from '../../units/quantities';
 import type { HardLimits } from '../../judge/verdict/hardLimits';
+import { scorches } from '../../judge/verdict/scorch';
 import { lossOf, shareInBand } from '../../judge/verdict/loss';
 import { atDistance, type AtDistance, type Profile } from './Profile';
 
@@ -29,7 +30,9 @@ export type Limit =
   /** It would suit this near, nearer than the lamp's heat allows. */
   | { readonly why: 'heat'; readonly distance: Metres }
   /** It would suit at this strength, more than the leaves bear. */
-  | { readonly why: 'leaf-ceiling'; readonly ppfd: Ppfd };
+  | { readonly why: 'leaf-ceiling'; readonly ppfd: Ppfd }
+  /** The sun alone is so strong when the sky is clear that it scorches leaves: no lamp mends it. */
+  | { readonly why: 'sun-too-strong'; readonly ppfd: Ppfd };
 
 /** One setting and what it gives. */
 export interface Setting {
@@ -81,7 +84,7 @@ function leftFor({ stage, limits, daylight, clearance }: Asked): { stage: Stage;
     bounds: {
       hoursMin: byDay >= stage.hoursMin ? PIN : stage.hoursMin,
       hoursMax: limits.longestDay,
-      ppfdMax: Math.max(0, limits.strongest - peakOf(daylight)),
+      ppfdMax: Math.max(0, limits.strongest - usualPeakOf(daylight)),
       nearest: clearance,
     },
   };
@@ -103,7 +106,7 @@ const PIN: Hours = 0.25;
  *
  *     max(h_min, DLI_min / (k · weakest))  ≤  h  ≤  min(h_max, DLI_max / (k · strongest)),   k = 0.0036
  *
- * provided the strongest spot stays under the leaf's ceiling; daylight is taken off the doses and the ceiling first, where it comes from
+ * provided the strongest spot stays under the leaf's ceiling beside the usual noon, and a clear day by itself does not scorch; daylight is taken off the doses and the ceiling first, where it comes from
  * one side at nine spots of the tray each by itself. Hours are then put on the timer's quarters.
  *
  * @param profile   from very near (below the heat clearance too, so that heat can be named as the limit) to far
@@ -112,7 +115,7 @@ const PIN: Hours = 0.25;
 export function solve(profile: Profile, asked: Asked, fixed: Fixed): Solution {
   const { stage, bounds } = leftFor(asked);
   const candidates = candidatesOf(profile, fixed);
-  const suiting = settingsWithin(candidates, asked, bounds, fixed);
+  const suiting = scorches(clearDayOf(asked), asked.limits) ? [] : settingsWithin(candidates, asked, bounds, fixed);
   if (suiting.length > 0) {
     const best = suiting
       .map((s) => bestOf(s, asked, stage, fixed))
@@ -213,11 +216,11 @@ function hoursFor(at: AtDistance, { stage, daylight }: Asked): Span {
   };
 }
 
-/** The strongest spot of lamps and a clear noon, less that noon where it is brightest. */
+/** The strongest spot of lamps and a usual noon, less that noon in the mean of the tray. */
 function strengthOf(at: AtDistance, { daylight }: Asked): Ppfd {
   if (!daylight || daylight.dli <= 0) return at.strongest;
-  const peak = peakOf(daylight);
-  return strongestBeside(at, { daylight }, peak) - peak;
+  const peak = usualPeakOf(daylight);
+  return strongestBeside(at, peak, daylight.course?.nine) - peak;
 }
 
 interface Span {
@@ -311,6 +314,8 @@ function closest(candidates: readonly AtDistance[], asked: Asked, stage: Stage, 
 
 /** Which single limit, let go, would make it possible; and if none would, why the lamp and the tray do not go together. */
 function limitsOf(candidates: readonly AtDistance[], asked: Asked, stage: Stage, bounds: Bounds, fixed: Fixed): Limit[] {
+  const clearDay = clearDayOf(asked);
+  if (scorches(clearDay, asked.limits)) return [{ why: 'sun-too-strong', ppfd: clearDay.noonPpfd }];
   const limits: Limit[] = [];
   const without = (change: Partial<Bounds>) => settingsWithin(candidates, asked, { ...bounds, ...change }, fixed);
   const nearer = without({ nearest: 0 });

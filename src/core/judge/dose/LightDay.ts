@@ -1,7 +1,7 @@
 import type { Dli, Hours, Ppfd, Share } from '../../units/quantities';
 import { blocksOf, longestDark, type Block, type LitTimes } from '../../units/LitTimes';
 import { betweenNine } from '../../site/stand/nineSpots';
-import type { Daylight } from '../../site/stand/Daylight';
+import { DAYLIGHT_OFF, type Daylight } from '../../site/stand/Daylight';
 import { MINUTES_PER_DAY } from '../../units/clock';
 import type { Spots } from './Spots';
 import { MOL_SECONDS } from './dli';
@@ -16,8 +16,13 @@ export interface Received {
   readonly weakest: Dli;
   readonly mean: Dli;
   readonly strongest: Dli;
-  /** At the strongest spot, at the time of the day when it is strongest. */
+  /** At the strongest spot, at the time of the day when it is strongest, under a clear sky: no leaf ever gets more. */
   readonly strongestPpfd: Ppfd;
+  /** At the strongest spot while lamps burn, beside daylight as it usually is at that hour; 0 where none burns. Limits on lamps go by it. */
+  readonly litPpfd: Ppfd;
+  /** Of daylight alone, where and when it is strongest under a clear sky, and its dose there on a clear day: whether the sun scorches. */
+  readonly noonPpfd: Ppfd;
+  readonly clearDli: Dli;
   /** How long it is light, by lamp or by day. */
   readonly photoperiod: Hours;
 }
@@ -52,29 +57,49 @@ export function peakOf({ dli, from_min, to_min, course }: Daylight): Ppfd {
   return (dli * Math.PI) / (2 * hours * MOL_SECONDS);
 }
 
-/** The strongest daylight while lamps burn: of noon where they burn then, else of the minute of their hours that is nearest to it. */
-export const daylightBesideLamps = (day: LightDay): Ppfd => ofDay(day).beside;
+/** What daylight alone comes to on a clear day, at the brightest spot of the plants. */
+export function clearDayOf({ daylight }: Pick<LightDay, 'daylight'>): Pick<Received, 'noonPpfd' | 'clearDli'> {
+  if (!comesIn(daylight)) return { noonPpfd: 0, clearDli: 0 };
+  const { nine, off = DAYLIGHT_OFF } = daylight.course ?? {};
+  return { noonPpfd: peakOf(daylight), clearDli: daylight.dli * (1 + off.high) * (nine ? Math.max(...nine) : 1) };
+}
+
+/** Daylight when it is usually strongest, over all of the tray. */
+export const usualPeakOf = (daylight: Daylight): Ppfd => (daylight.course ? Math.max(...daylight.course.mean) : peakOf(daylight));
+
+/**
+ * The strongest daylight while lamps burn as it usually is at that hour, over all of the tray: of noon where they burn then, else of the
+ * minute of their hours that is nearest to it.
+ *
+ * Limits on lamps go by it, not by a clear sky: a clear day lasts a few hours and comes now and then, and what leaves bear all day long is
+ * known to ±40 % only (`ppfdMax` of the crop table), while lamps taken back for it would leave plants short on all other days.
+ */
+export const usualBesideLamps = (day: LightDay): Ppfd => ofDay(day).usual;
 
 /** What a day comes to whatever the lamps give: worked out once for each, since judging a tray asks for the same day a thousand times. */
 interface OfDay {
   readonly photoperiod: Hours;
-  readonly beside: Ppfd;
+  /** Daylight while lamps burn, where and when it is strongest: under a clear sky, and as usual. */
+  readonly clear: Ppfd;
+  readonly usual: Ppfd;
 }
 const known = new WeakMap<LightDay, OfDay>();
 
 function ofDay(day: LightDay): OfDay {
   let of = known.get(day);
   if (!of) {
-    const beside = comesIn(day.daylight) ? Math.max(...blocksOf(day).map((block) => daylightBeside(block, day.daylight))) : 0;
-    known.set(day, (of = { photoperiod: workOutPhotoperiod(day), beside }));
+    const { daylight } = day;
+    const beside = (sky: 'clear' | 'mean') =>
+      comesIn(daylight) ? Math.max(...blocksOf(day).map((block) => daylightBeside(block, daylight, sky))) : 0;
+    known.set(day, (of = { photoperiod: workOutPhotoperiod(day), clear: beside('clear'), usual: beside('mean') }));
   }
   return of;
 }
 
-function daylightBeside({ on_min, lit_min }: Block, daylight: Daylight | null): Ppfd {
-  if (!comesIn(daylight) || lit_min <= 0) return 0;
+function daylightBeside({ on_min, lit_min }: Block, daylight: Daylight, sky: 'clear' | 'mean'): Ppfd {
+  if (lit_min <= 0) return 0;
   const { from_min, to_min, course } = daylight;
-  if (course) return strongestWithin(course.clear, on_min, lit_min);
+  if (course) return strongestWithin(course[sky], on_min, lit_min);
   const noon = (from_min + to_min) / 2;
   let best = 0;
   // The lamps' day may run into the next one: yesterday's, today's, and tomorrow's.
@@ -124,7 +149,7 @@ export function dayAtPlace(day: LightDay, u: Share, v: Share): LightDay {
   const times = betweenNine(nine, u, v);
   // The sun's patch may fall anywhere: what leaves must bear stays as it is.
   const { mean, clear, peak, off } = daylight.course!;
-  return { ...day, daylight: { ...daylight, dli: daylight.dli * times, course: { mean, clear, peak, off } } };
+  return { ...day, daylight: { ...daylight, dli: daylight.dli * times, course: { mean: mean.map((v) => v * times), clear, peak, off } } };
 }
 
 /** The day of a tray that is turned half round again and again: daylight falls on it from two sides. */
@@ -159,9 +184,13 @@ export function daylightAtSpots({ nine }: LampSpots, day: LightDay, doses = dose
   return { weakest: least - dimmest * k, mean: more, strongest: most - brightest * k };
 }
 
-/** The strongest spot of lamps and a clear sky together, while that is so bright where it is brightest. */
-export function strongestBeside({ strongest, nine }: LampSpots, { daylight }: Pick<LightDay, 'daylight'>, beside: Ppfd): Ppfd {
-  const shares = daylight?.course?.nineClear;
+/**
+ * The strongest spot of lamps and of daylight together.
+ *
+ * @param beside  the daylight, where `shares` are 1
+ * @param shares  of it at the nine spots; left out: alike everywhere
+ */
+export function strongestBeside({ strongest, nine }: LampSpots, beside: Ppfd, shares: readonly Share[] | undefined): Ppfd {
   if (!shares || !nine) return strongest + beside;
   let most = -Infinity, brightest = -Infinity; // prettier-ignore
   for (let i = 0; i < nine.length; i++) {
@@ -188,13 +217,19 @@ export function receivedOf(lamps: LampSpots, day: LightDay, more: Spots<Dli> = d
 
 /** The same where the doses at the spots are known. */
 export function receivedIn({ weakest, mean, strongest }: Spots<Dli>, lamps: LampSpots, day: LightDay): Received {
-  const noon = comesIn(day.daylight) ? peakOf(day.daylight) : 0;
-  const lit = day.lit_min > 0 ? strongestBeside(lamps, day, daylightBesideLamps(day)) : 0;
+  const { daylight } = day;
+  const { clear, usual } = ofDay(day);
+  const { noonPpfd, clearDli } = clearDayOf(day);
+  const isLit = day.lit_min > 0;
+  const strongestPpfd = Math.max(isLit ? strongestBeside(lamps, clear, daylight?.course?.nineClear) : 0, noonPpfd);
   return {
     weakest,
     mean,
     strongest,
-    strongestPpfd: Math.max(lit, noon),
+    strongestPpfd,
+    litPpfd: isLit ? Math.min(strongestPpfd, strongestBeside(lamps, usual, daylight?.course?.nine)) : 0,
+    noonPpfd,
+    clearDli,
     photoperiod: photoperiodOf(day),
   };
 }

@@ -43,7 +43,8 @@ test('a longer day asks for less strength and never raises the ceiling of a leaf
 
 test('beside daylight the lamps’ band ends where the dose is full or where leaves bear no more, whichever is less, and is called by it', () => {
   const stage = { dliMin: 6, dliTarget: 10, dliMax: 14, ppfdMax: 300, hoursMin: 10, hoursMax: 16 } as Stage;
-  const course = { mean: Array<number>(24).fill(0), clear: Array<number>(24).fill(100), peak: 100, off: { low: 0, high: 0 } };
+  // As it usually is, 100; a clear sky brings four times as much, which comes and goes and is no limit to lamps.
+  const course = { mean: Array<number>(24).fill(100), clear: Array<number>(24).fill(400), peak: 400, off: { low: 0, high: 0 } };
   const day = (hours: number): LightDay => ({ on_min: 360, lit_min: hours * 60, pause: null, daylight: { dli: 2, from_min: 360, to_min: 1080, course } }); // prettier-ignore
   // 12 h: 12 mol are 278 µmol, leaves bear 300 − 100.
   const long = lampBandOf(stage, day(12));

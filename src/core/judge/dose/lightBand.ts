@@ -1,7 +1,7 @@
 import type { Stage } from '../../things/crop/Crop';
 import type { Hours, Ppfd } from '../../units/quantities';
 import { MOL_SECONDS, ppfdFor } from './dli';
-import { daylightBesideLamps, daylightDose, type LightDay } from './LightDay';
+import { daylightDose, usualBesideLamps, type LightDay } from './LightDay';
 
 /** What a strength of light means to a crop at the given hours: below `low` too dim, above `high` too strong. */
 export interface LightBand {
@@ -36,7 +36,7 @@ export function lampBandOf(stage: Stage, day: LightDay): LightBand {
   if (dose === 0) return lightBandOf(stage, hours);
   const k = hours * MOL_SECONDS;
   const forDose = (wanted: number) => (wanted - dose > 0 ? (k > 0 ? (wanted - dose) / k : Infinity) : 0);
-  const byStrength = stage.ppfdMax - daylightBesideLamps(day);
+  const byStrength = stage.ppfdMax - usualBesideLamps(day);
   const byDose = stage.dliMax < dose ? -1 : forDose(stage.dliMax);
   return {
     low: forDose(stage.dliMin),

@@ -1,7 +1,8 @@
 import type { Crop, Stage } from '../../things/crop/Crop';
 import { heightAt } from '../../things/crop/heightAt';
-import type { Dli, Hours, Metres, Ppfd, Share } from '../../units/quantities';
-import type { HardLimits } from '../verdict/hardLimits';
+import type { Dli, Metres, Share } from '../../units/quantities';
+import type { Received } from '../dose/LightDay';
+import { breachesOf, type HardLimits } from '../verdict/hardLimits';
 import { LEGGY_FROM, stretchOf } from './stretchOf';
 
 /** One plant, and what its days have made of it. */
@@ -18,10 +19,8 @@ export interface Plant {
 }
 
 /** The light of one day at one plant. */
-export interface PlantDay {
+export interface PlantDay extends Pick<Received, 'litPpfd' | 'noonPpfd' | 'clearDli' | 'photoperiod'> {
   readonly dli: Dli;
-  readonly strongestPpfd: Ppfd;
-  readonly photoperiod: Hours;
   /** How far into the heat of a lamp its tip is, as a share of the clearance; 0: clear of it. */
   readonly heat: Share;
 }
@@ -55,7 +54,7 @@ const BEHIND: Share = 0.85;
 export function plantAfter(plant: Plant, day: PlantDay, crop: Crop, stage: Stage, limits: HardLimits): Plant {
   const usual = Math.max(0, heightAt(crop, plant.age + 1) - heightAt(crop, plant.age));
   const over = {
-    strength: Math.max(0, day.strongestPpfd / limits.strongest - 1),
+    strength: Math.max(0, ...breachesOf(day, limits).map((b) => (b.why === 'day-too-long' ? 0 : b.ppfd / b.most - 1))),
     dose: Math.max(0, day.dli / stage.dliMax - 1),
     hours: Math.max(0, day.photoperiod - limits.longestDay),
   };

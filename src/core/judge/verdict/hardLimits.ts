@@ -1,7 +1,8 @@
 import type { Crop, Stage } from '../../things/crop/Crop';
 import type { Received } from '../dose/LightDay';
+import { scorches } from './scorch';
 import type { HoursPlan } from '../../site/timer/HoursPlan';
-import type { Hours, Ppfd } from '../../units/quantities';
+import type { Dli, Hours, Ppfd } from '../../units/quantities';
 import { DAY_AND_NIGHT_DAYS } from '../schools/schools';
 import type { Batch } from '../../site/stand/Site';
 
@@ -12,14 +13,19 @@ import type { Batch } from '../../site/stand/Site';
 export interface HardLimits {
   /** Longest photoperiod, by lamp and daylight together. */
   readonly longestDay: Hours;
-  /** Strongest light at any leaf. */
+  /** Strongest light at any leaf while lamps burn, daylight as it usually is at that hour. */
   readonly strongest: Ppfd;
+  /** Largest dose; by it strong sun is told from sun that scorches. */
+  readonly dliMax: Dli;
 }
 
 /** A limit that is broken, and by how much. */
 export type Breach =
   | { readonly why: 'day-too-long'; readonly hours: Hours; readonly most: Hours }
-  | { readonly why: 'too-strong'; readonly ppfd: Ppfd; readonly most: Ppfd };
+  /** While lamps burn. */
+  | { readonly why: 'too-strong'; readonly ppfd: Ppfd; readonly most: Ppfd }
+  /** Of daylight alone when the sky is clear, on days that bring too much: nothing that lamps do can mend it. */
+  | { readonly why: 'sun-too-strong'; readonly ppfd: Ppfd; readonly most: Ppfd };
 
 /** Whether crops of a kind may be lit day and night for their first days: not where continuous light is known to injure them. */
 export const bearsDayAndNight = ({ continuousLightInjury }: Pick<Crop, 'continuousLightInjury'>): boolean =>
@@ -36,14 +42,14 @@ export const dayAndNightDays = ({ kind, days }: HoursPlan): number =>
  * @param age  days since emergence; null: not known, then the first stage stands for the first days
  */
 export function hardLimitsOf(
-  stage: Pick<Stage, 'stage' | 'hoursMax' | 'ppfdMax'>,
+  stage: Pick<Stage, 'stage' | 'hoursMax' | 'ppfdMax' | 'dliMax'>,
   crop: Pick<Crop, 'continuousLightInjury' | 'stages'>,
   plan: HoursPlan,
   age: number | null,
 ): HardLimits {
   const first = age === null ? stage.stage === crop.stages[0]?.stage : age < dayAndNightDays(plan);
   const dayAndNight = dayAndNightDays(plan) > 0 && first && bearsDayAndNight(crop);
-  return { longestDay: dayAndNight ? 24 : stage.hoursMax, strongest: stage.ppfdMax };
+  return { longestDay: dayAndNight ? 24 : stage.hoursMax, strongest: stage.ppfdMax, dliMax: stage.dliMax };
 }
 
 /** The limits of a batch as it is today; how old one is without a date is not known. */
@@ -58,10 +64,15 @@ const MINUTE: Hours = 1 / 60;
 const ROUNDING = 1e-6;
 
 /** The limits that are broken; none where all is allowed. */
-export function breachesOf({ photoperiod, strongestPpfd }: Pick<Received, 'photoperiod' | 'strongestPpfd'>, limits: HardLimits): Breach[] {
+export function breachesOf(
+  { photoperiod, litPpfd, noonPpfd, clearDli }: Pick<Received, 'photoperiod' | 'litPpfd' | 'noonPpfd' | 'clearDli'>,
+  limits: HardLimits,
+): Breach[] {
   const breaches: Breach[] = [];
+  const most = limits.strongest;
   if (photoperiod > limits.longestDay + MINUTE) breaches.push({ why: 'day-too-long', hours: photoperiod, most: limits.longestDay });
-  if (strongestPpfd > limits.strongest * (1 + ROUNDING)) breaches.push({ why: 'too-strong', ppfd: strongestPpfd, most: limits.strongest });
+  if (litPpfd > most * (1 + ROUNDING)) breaches.push({ why: 'too-strong', ppfd: litPpfd, most });
+  if (scorches({ noonPpfd, clearDli }, limits)) breaches.push({ why: 'sun-too-strong', ppfd: noonPpfd, most });
   return breaches;
 }
 

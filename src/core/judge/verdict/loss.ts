@@ -1,11 +1,13 @@
 import type { Stage } from '../../things/crop/Crop';
 import type { Ppfd, Share } from '../../units/quantities';
-import { daylightBesideLamps, daylightDose, isFromOneSide, receivedIn, strongestBeside, type LightDay } from '../dose/LightDay';
+import { clearDayOf, daylightDose, isFromOneSide, receivedIn, strongestBeside, usualBesideLamps, type LightDay } from '../dose/LightDay';
 import { dosesOf } from '../dose/doses';
 import { shareBetween, type LightSpread } from '../dose/LightSpread';
 import { lampBandOf } from '../dose/lightBand';
 import { MOL_SECONDS } from '../dose/dli';
+import { CELLS_OF_TRAY, overTray } from '../../site/stand/nineSpots';
 import { breachesOf, depthOf, type HardLimits } from './hardLimits';
+import { bearingOf, scorches, scorchingPpfd } from './scorch';
 
 /**
  * Weights of what is wrong with a tray, against a dose that is off by a factor e over all of it: our choice. A place out of band
@@ -45,7 +47,7 @@ export function wrongIn(light: LightSpread, stage: Stage, limits: HardLimits, da
   for (const dose of parts) off += over(stage.dliMin, dose) + over(dose, stage.dliMax);
   const share = shareInBand(light, stage, day, doses);
   const ends =
-    over(stage.dliMin, received.weakest) + Math.max(over(received.strongest, stage.dliMax), over(received.strongestPpfd, limits.strongest));
+    over(stage.dliMin, received.weakest) + Math.max(over(received.strongest, stage.dliMax), over(received.litPpfd, limits.strongest));
   let breach = 0;
   for (const b of breachesOf(received, limits)) breach += 0.2 + depthOf(b);
   const short = Math.max(0, stage.hoursMin - received.photoperiod);
@@ -57,16 +59,29 @@ export function shareInBand(light: LightSpread, stage: Stage, day: LightDay, dos
   if (!light.nine || !isFromOneSide(day)) return shareOfEven(stage, day, (low, high) => shareBetween(light, low, high));
   const ofDose = shareBetween(doses, stage.dliMin, stage.dliMax);
   // What is too strong is mostly what has too high a dose as well.
-  if (day.lit_min <= 0) return ofDose;
+  const least = Math.min(ofDose, unscorched(day, stage));
+  if (day.lit_min <= 0) return least;
   // Where lamps and daylight are strongest differs: as much as the strongest spot of both is below the sum of the strongest of each.
-  const beside = strongestBeside(light, day, daylightBesideLamps(day)) - light.strongest;
-  return Math.min(ofDose, shareBetween(light, 0, stage.ppfdMax - beside));
+  const beside = strongestBeside(light, usualBesideLamps(day), day.daylight?.course?.nine) - light.strongest;
+  return Math.min(least, shareBetween(light, 0, stage.ppfdMax - beside));
 }
+
+/** Of the area of a tray, how much is never scorched by daylight alone. */
+function unscorched(day: LightDay, stage: Stage): Share {
+  const clear = clearDayOf(day);
+  if (!scorches(clear, bearingOf(stage))) return 1;
+  const shares = day.daylight?.course?.nineClear;
+  if (!shares) return 0;
+  overTray(shares, cells);
+  return cells.filter((share) => share * clear.noonPpfd <= scorchingPpfd(bearingOf(stage))).length / cells.length;
+}
+const cells = new Float64Array(CELLS_OF_TRAY);
 
 /** The same where daylight is alike everywhere. @param share of the area between two strengths of the lamps */
 export function shareOfEven(stage: Stage, day: LightDay, share: (low: Ppfd, high: Ppfd) => Share): Share {
   const more = daylightDose(day);
+  if (scorches(clearDayOf(day), bearingOf(stage))) return 0;
   if (day.lit_min <= 0) return more >= stage.dliMin && more <= stage.dliMax ? 1 : 0;
   const { low, high } = lampBandOf(stage, day);
-  return low > high || stage.ppfdMax < daylightBesideLamps(day) ? 0 : share(low, high);
+  return low > high ? 0 : share(low, high);
 }

@@ -4,8 +4,9 @@ import { betweenNine } from '../../site/stand/nineSpots';
 import type { Stage } from '../../things/crop/Crop';
 import type { Share } from '../../units/quantities';
 import { MOL_SECONDS } from '../dose/dli';
-import { daylightBesideLamps, daylightDose, type LightDay } from '../dose/LightDay';
+import { clearDayOf, daylightDose, usualBesideLamps, type LightDay } from '../dose/LightDay';
 import { shareOfEven } from './loss';
+import { bearingOf, scorches, scorchingPpfd } from './scorch';
 
 const EVERYWHERE: readonly Share[] = Array<Share>(9).fill(1);
 
@@ -16,12 +17,16 @@ export function shareInBandOf(map: LightMap, rects: readonly Rect[], stage: Stag
   const [rect] = rects;
   if (!nine || more === 0 || rects.length !== 1 || !rect) return shareOfEven(stage, day, (low, high) => shareWithin(map, rects, low, high));
   const k = (day.lit_min / 60) * MOL_SECONDS;
-  const beside = day.lit_min > 0 ? daylightBesideLamps(day) : 0;
+  const beside = day.lit_min > 0 ? usualBesideLamps(day) : 0;
+  const clearDay = clearDayOf(day);
+  const mildPpfd = scorches(clearDay, bearingOf(stage)) ? scorchingPpfd(bearingOf(stage)) : Infinity;
   const clear = day.daylight?.course?.nineClear ?? EVERYWHERE;
   const at = (of: readonly number[], x: number, y: number) =>
     betweenNine(of, (x - rect.x0) / (rect.x1 - rect.x0), (y - rect.y0) / (rect.y1 - rect.y0));
   return shareWhere(map, rects, (ppfd, x, y) => {
-    const dose = ppfd * k + more * at(nine, x, y);
-    return dose >= stage.dliMin && dose <= stage.dliMax && (day.lit_min <= 0 || ppfd + beside * at(clear, x, y) <= stage.ppfdMax);
+    const times = at(nine, x, y);
+    const dose = ppfd * k + more * times;
+    if (dose < stage.dliMin || dose > stage.dliMax || clearDay.noonPpfd * at(clear, x, y) > mildPpfd) return false;
+    return day.lit_min <= 0 || ppfd + beside * times <= stage.ppfdMax;
   });
 }

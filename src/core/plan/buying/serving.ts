@@ -35,7 +35,7 @@ const doseOf = (ppfd: number, hours: Hours, daylight: Dli): Dli => ppfd * hours 
 const hoursFor = (dose: Dli, a: CarryAt, daylight: Dli, { hoursMin }: Wanted): Hours =>
   up(Math.max(hoursMin, (dose - daylight) / (a.weakest * MOL_SECONDS)));
 
-/** No leaf gets stronger light than the plants tolerate, with the sun at its strongest beside the lamps. */
+/** No leaf gets stronger light than the plants tolerate, with daylight as it usually is at its strongest beside the lamps. */
 const isMild = (a: CarryAt, { daylightPeak }: Lit, { ppfdMax }: Wanted): boolean => a.spot + daylightPeak <= ppfdMax;
 
 /** Whether nothing is too long or too strong for the plants. */

@@ -62,8 +62,7 @@ function firstTrouble(start: Plant, got: Received, crop: Crop, plan: BenchTray['
   let plant = start;
   for (let days = 1; days <= AHEAD_days; days++) {
     const stage = stageAt(crop, plant.age);
-    const day = { dli: got.mean, strongestPpfd: got.strongestPpfd, photoperiod: got.photoperiod, heat: 0 };
-    plant = plantAfter(plant, day, crop, stage, hardLimitsOf(stage, crop, plan, plant.age));
+    plant = plantAfter(plant, { ...got, dli: got.mean, heat: 0 }, crop, stage, hardLimitsOf(stage, crop, plan, plant.age));
     const state = stateOf(plant, crop);
     if (state !== 'sound') return { towards: state, days };
   }

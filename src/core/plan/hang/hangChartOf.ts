@@ -187,8 +187,8 @@ function putRight(courses: readonly TierCourse[], told: readonly HangVisit[], at
         for (const [i, said] of table.entries()) {
           const { strongest } = course.state(i, day).limits;
           const found = trays.find((d) => d.trayId === said.trayId)!;
-          if (said.says === 'rest' || said.strongestPpfd > strongest || found.strongestPpfd <= strongest) continue;
-          const by = (1.002 * found.strongestPpfd) / said.strongestPpfd;
+          if (said.says === 'rest' || said.litPpfd > strongest || found.litPpfd <= strongest) continue;
+          const by = (1.002 * found.litPpfd) / said.litPpfd;
           byTray.set(said.trayId, Math.max(by, byTray.get(said.trayId) ?? 1));
         }
       }
@@ -341,6 +341,7 @@ function servedOn(t: TimerCourse, stretch: Stretch, [from, to]: readonly [Day, D
       const limits = {
         longestDay: Math.min(...needed.map((s) => s.limits.longestDay)),
         strongest: Math.min(...needed.map((s) => s.limits.strongest)),
+        dliMax: Math.min(...needed.map((s) => s.limits.dliMax)),
       };
       return [{ trayId: tray.id, stage, limits, light, daylight, wish: byDose ? null : wish.hours }];
     }),

@@ -1,6 +1,6 @@
 import type { BenchAnswer, TrayLight } from '../../answer/bench/BenchQuestion';
 import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
-import { plantAfter, raisedTo, sprout, stateOf, type Plant, type PlantState } from '../../judge/growth/Plant';
+import { plantAfter, raisedTo, sprout, stateOf, type Plant, type PlantDay, type PlantState } from '../../judge/growth/Plant';
 import { dayAtPlace, receivedOf } from '../../judge/dose/LightDay';
 import { hardLimitsOf } from '../../judge/verdict/hardLimits';
 import { rimOf } from '../../site/stand/canopy';
@@ -114,19 +114,14 @@ function placeOf(stands: readonly BenchStand[], lights: readonly BenchAnswer[], 
 }
 
 /** A tray that was taken off its stand stands in the dark. */
-function dayAt(x: Metres, y: Metres, place: Standing | null, plants: readonly Plant[]) {
-  if (!place) return { dli: 0, strongestPpfd: 0, photoperiod: 0, heat: 0 };
+function dayAt(x: Metres, y: Metres, place: Standing | null, plants: readonly Plant[]): PlantDay {
+  if (!place) return { dli: 0, litPpfd: 0, noonPpfd: 0, clearDli: 0, photoperiod: 0, heat: 0 };
   const { tier, tray, light } = place;
   const ppfd = at(light.map, x, y);
   const { x0, x1, y0, y1 } = plantAreaOf(tray.tray);
   const got = receivedOf({ weakest: ppfd, mean: ppfd, strongest: ppfd }, dayAtPlace(tray.day, (x - x0) / (x1 - x0), (y - y0) / (y1 - y0)));
   const height = plants.length > 0 ? plants.reduce((sum, p) => sum + p.height, 0) / plants.length : 0;
-  return {
-    dli: got.mean,
-    strongestPpfd: got.strongestPpfd,
-    photoperiod: got.photoperiod,
-    heat: heatAt(x, y, rimOf(tray.tray) + height, tier),
-  };
+  return { ...got, dli: got.mean, heat: heatAt(x, y, rimOf(tray.tray) + height, tier) };
 }
 
 /** How far a tip is into the room that a lamp needs, as a share of it; of the worst lamp. */

@@ -2,7 +2,7 @@ import { sceneOfTier } from '../../answer/bench/benchScene';
 import { askedTier } from '../../answer/bench/questionOfStand';
 import type { BenchTier } from '../../answer/stand/benchStand';
 import { MOL_SECONDS } from '../../judge/dose/dli';
-import { daylightDose, peakOf } from '../../judge/dose/LightDay';
+import { daylightDose, usualPeakOf } from '../../judge/dose/LightDay';
 import { lightFieldOf } from '../../light/scene/LightField';
 import { NO_RECALL, type Recall } from '../../light/scene/Recall';
 import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
@@ -33,7 +33,7 @@ export interface TierCarry {
   readonly clear: Metres;
   readonly power: Watts;
   readonly at: readonly CarryAt[];
-  /** Of daylight today: its dose, and its strongest light. */
+  /** Of daylight today: its dose, and how strong it usually is at its strongest. */
   readonly daylight: Dli;
   readonly daylightPeak: Ppfd;
 }
@@ -60,7 +60,7 @@ export function carryOf(t: BenchTier, recall: Recall = NO_RECALL): TierCarry {
     places: rects.length,
     clear: t.tier.enclosure.height,
     daylight: daylightDose(t.day),
-    daylightPeak: t.day.daylight && t.day.daylight.dli > 0 ? peakOf(t.day.daylight) : 0,
+    daylightPeak: t.day.daylight && t.day.daylight.dli > 0 ? usualPeakOf(t.day.daylight) : 0,
   };
   if (t.lamps.length === 0 || rects.length === 0) return { ...base, power: 0, at: [] };
   const field = lightFieldOf(sceneOfTier(askedTier(t)), recall);

@@ -192,7 +192,7 @@ test('what suits on a timer is what the verdict says: 20 000 timers', () => {
 });
 
 test('a tomato beside a lettuce that is planned day and night gets no more than its 18 hours, and both are told what would help', () => {
-  const lettuce = { ...tray('lettuce', 170), limits: { longestDay: 24, strongest: 400 }, wish: 24 };
+  const lettuce = { ...tray('lettuce', 170), limits: { longestDay: 24, strongest: 400, dliMax: 17 }, wish: 24 };
   const answer = solveTimer([tray('tomato', 220), lettuce], rules(), six);
   expect(answer.lit_min / 60).toBeLessThanOrEqual(18);
 });

@@ -202,7 +202,7 @@ function describe(served: readonly Served[], rules: TimerRules, times: LitTimes,
 
 function faresOf(s: Served, times: LitTimes): Fares {
   const { stage } = s;
-  const { weakest, mean, strongest, photoperiod, strongestPpfd } = receivedOf(s.light, dayOf(times, s.daylight));
+  const { weakest, mean, strongest, photoperiod, litPpfd } = receivedOf(s.light, dayOf(times, s.daylight));
   const says = standingAt(s, times);
   const more = s.daylight?.dli ?? 0;
   // Daylight stays as it is: the lamps have to make up for it.
@@ -211,7 +211,7 @@ function faresOf(s: Served, times: LitTimes): Fares {
     says === 'short'
       ? byLamps(stage.dliMin, weakest)
       : says === 'much'
-        ? Math.min(byLamps(stage.dliMax, strongest), s.limits.strongest / strongestPpfd)
+        ? Math.min(1, byLamps(stage.dliMax, strongest), s.limits.strongest / litPpfd)
         : 1;
   return { trayId: s.trayId, weakest, mean, strongest, photoperiod, says, alone: aloneOf(s, times.on_min), light };
 }
