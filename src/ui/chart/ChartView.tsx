@@ -69,8 +69,8 @@ function OfStand({ stand }: { stand: BenchStand }) {
         </div>
         <p className="mt-6 border-t border-line pt-4 text-sm text-soft">
           Heights come from the crop tables (growers’ consensus where they say so) and from what you measure; the light from the lamps as
-          they hang. Days within 5 % of a band count as in it. Lamps get hot and trays are heavy: unplug before you rehang, and hang by what
-          carries the weight. Local code and a licensed electrician come first.
+          they hang. Lamps get hot and trays are heavy: unplug before you rehang, and hang by what carries the weight. Local code and a
+          licensed electrician come first.
         </p>
       </div>
     </div>
