@@ -26,6 +26,7 @@ import type { WayOut } from '../core/plan/season/waysOut';
 import type { Site } from '../core/site/stand/Site';
 import { startAdviceWorker, type AdviceWorker, type Search } from '../workers/advice/advice.client';
 import type { SetUp } from '../core/answer/stand/setUp';
+import { takeLightWorker } from '../workers/light/early';
 import { startLightPool, type Lane } from '../workers/light/light.pool';
 import { createBenchLightStore, createBenchLookStore, type BenchLightStore, type BenchLookStore } from './bench/benchStore';
 import { followBench } from './bench/followBench';
@@ -214,7 +215,18 @@ export function createWorkspace(language: string): Workspace {
   let stopCheck: (() => void) | null = null;
   function followCheck() {
     if (checkers === 0 || !lanes || stopCheck) return;
-    const ends = [followSetUp(sites, lights, lanes.picture), followProfile(sites, profiles, lanes.answers)];
+    const { picture, answers } = lanes;
+    const ends = [followSetUp(sites, lights, picture)];
+    const followAnswers = () => ends.push(followProfile(sites, profiles, answers));
+    // The picture comes first: what is found from it has a worker that starts after it is there.
+    if (lights.getState().status !== 'waiting') followAnswers();
+    else {
+      const seen = lights.subscribe(() => {
+        seen();
+        followAnswers();
+      });
+      ends.push(seen);
+    }
     stopCheck = () => ends.forEach((end) => end());
   }
 
@@ -225,7 +237,7 @@ export function createWorkspace(language: string): Workspace {
     function work() {
       if (lanes) return;
       // Two workers, so that looking for the answer, or for other set-ups, never keeps the picture waiting.
-      const pool = startLightPool(2);
+      const pool = startLightPool(2, takeLightWorker);
       const [picture, answers] = [pool.lane(), pool.lane()];
       lanes = { picture, answers };
       askLight = (question) => answers.answer(question);

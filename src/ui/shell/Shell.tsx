@@ -1,4 +1,5 @@
 'use client';
+import './startEarly'; // first, before all that the page needs itself
 import { setNonce } from 'get-nonce';
 import { useEffect, useState } from 'react';
 import { useStore } from 'zustand';

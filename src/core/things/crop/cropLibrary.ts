@@ -2,6 +2,8 @@ import type { Crop, Germination, LeggyRemedy, StageName } from './Crop';
 import table from './crops.json';
 import type { Basis, Source } from '../../units/Source';
 
+const byName = new Intl.Collator('en');
+
 /** The crops that come with the application, heights in metres, in order of their names. */
 export const cropLibrary: readonly Crop[] = table.crops
   .map((row): Crop => ({
@@ -57,4 +59,4 @@ export const cropLibrary: readonly Crop[] = table.crops
     notes: row.notes ?? '',
     sources: row.sources as readonly Source[],
   }))
-  .sort((a, b) => a.name.localeCompare(b.name, 'en'));
+  .sort((a, b) => byName.compare(a.name, b.name));

@@ -1,0 +1,1 @@
+export { startEarly } from '../../workers/light/early';
