@@ -191,7 +191,19 @@ const fareWritten = ({ weakest, mean, strongest, photoperiod, alone, light, ...f
   lampLightTimes: round(light),
 });
 
-const dayWritten = ({ weakest, mean, strongest, strongestPpfd, litPpfd, noonPpfd, clearDli, photoperiod, height, distance, ...d }: TrayDay) => ({
+const dayWritten = ({
+  weakest,
+  mean,
+  strongest,
+  strongestPpfd,
+  litPpfd,
+  noonPpfd,
+  clearDli,
+  photoperiod,
+  height,
+  distance,
+  ...d
+}: TrayDay) => ({
   ...d,
   height_m: round(height),
   distance_m: round(distance),
