@@ -26,13 +26,15 @@ export function AnswerPanel({ setUp }: { setUp: SetUp }) {
   const strength = typed.strength ?? Math.round(judged?.stats.mean ?? 100);
   const dose = typed.dose ?? setUp.stage.dliTarget;
   const { distance, hours } = setUp;
+  // Only what is held counts, so that nothing is solved anew while the rest is dragged.
+  const value = held === 'distance' ? distance : held === 'hours' ? hours : held === 'strength' ? strength : held === 'dose' ? dose : 0;
   const fixed = useMemo(() => {
-    if (held === 'distance') return { what: held, distance };
-    if (held === 'hours') return { what: held, hours };
-    if (held === 'strength') return { what: held, ppfd: strength };
-    if (held === 'dose') return { what: held, dli: dose };
+    if (held === 'distance') return { what: held, distance: value };
+    if (held === 'hours') return { what: held, hours: value };
+    if (held === 'strength') return { what: held, ppfd: value };
+    if (held === 'dose') return { what: held, dli: value };
     return { what: held };
-  }, [held, distance, hours, strength, dose]);
+  }, [held, value]);
   const solution = useDimmedSolution(setUp, fixed);
   const best = solution && onTheTape(solution, lengthUnit);
   const dimming = solution?.dimming ?? null;
