@@ -214,7 +214,7 @@ test.describe('with the demo', () => {
   test('the rack shows which trays are out of range, and advice is tried and undone with one press', async ({ page }) => {
     await expect(page.getByTestId('tier-1')).toContainText('in range');
     await page.getByTestId('tier-2').click();
-    await page.getByRole('radio', { name: /celery, late/ }).click();
+    await page.getByRole('radio', { name: /Celery, late/ }).click();
     const offer = page
       .getByTestId('offer')
       .filter({ hasText: /White card on the back/i })
@@ -279,7 +279,7 @@ test.describe('with the demo', () => {
     await page.getByLabel('back', { exact: true }).selectOption('white-card');
     await page.getByRole('button', { name: 'Stand', exact: true }).click();
     await page.getByRole('menuitem', { name: 'Compare with another' }).click();
-    const row = page.getByTestId('differences').getByRole('row').filter({ hasText: 'celery, late' });
+    const row = page.getByTestId('differences').getByRole('row').filter({ hasText: 'Celery, late' });
     await expect(row).toContainText('→');
     await expect(page.getByTestId('differences').getByRole('row').filter({ hasText: 'Leek' })).not.toContainText('→');
   });
@@ -289,7 +289,7 @@ test.describe('with the demo', () => {
     const table = page.getByRole('table', { name: 'Trays of Map-room rack' });
     await expect(table.getByRole('row')).toHaveCount(10);
     await expect(table.getByRole('row').filter({ hasText: 'Leek' })).toContainText('in range');
-    await expect(table.getByRole('row').filter({ hasText: 'celery, late' })).toContainText('39 %');
+    await expect(table.getByRole('row').filter({ hasText: 'Celery, late' })).toContainText('39 %');
   });
 
   test('from the side, measured, and on paper', async ({ page }) => {
@@ -308,7 +308,7 @@ test.describe('with the demo', () => {
     await settled(page);
     await page.emulateMedia({ media: 'print' });
     const sheet = page.getByTestId('print-sheet');
-    await expect(sheet).toContainText('celery, late');
+    await expect(sheet).toContainText('Celery, late');
     await expect(sheet).toContainText('in)');
     await expect(sheet).toContainText('licensed electrician');
   });

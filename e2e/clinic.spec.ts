@@ -88,7 +88,7 @@ test('what mends it is done in the plan with one press, and undone; its height s
 
 test('trays that are heading for trouble stand on the first page, with where and when', async ({ page }) => {
   await page.goto('/clinic');
-  await expect(page.getByRole('button', { name: /^celery, late: leggy in about \d+ days, .*right.*% of the least DLI/ })).toBeVisible({
+  await expect(page.getByRole('button', { name: /^Celery, late: leggy in about \d+ days, .*right.*% of the least DLI/ })).toBeVisible({
     timeout: 60_000,
   });
 });

@@ -204,7 +204,7 @@ test('a crop is copied and changed with a reason, chosen for a tray, noted, and 
   await page.goto('/bench');
   await page.getByTestId('tier-2').click();
   await page
-    .getByRole('button', { name: /celery, early/ })
+    .getByRole('button', { name: /Celery, early/ })
     .first()
     .click();
   await page.getByRole('button', { name: /^Crop: / }).click();

@@ -47,8 +47,8 @@ const PLANS: readonly { id: string; name: string; kind: StandKind; strip: number
       },
       {
         trays: [
-          { crop: 'celery', in: 'cell-72', x: 0.36, label: 'celery, early' },
-          { crop: 'celery', in: 'cell-72', x: 0.91, label: 'celery, late' },
+          { crop: 'celery', in: 'cell-72', x: 0.36, label: 'Celery, early' },
+          { crop: 'celery', in: 'cell-72', x: 0.91, label: 'Celery, late' },
         ],
         lamps: [
           { lamp: 't5-09-2refl', x: 0.46, y: 0.12, face: 0.2, by: 'notch' },

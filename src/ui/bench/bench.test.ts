@@ -37,9 +37,9 @@ test.each<[Move, string]>([
   [{ do: 'gap', tierId: second!.tier.id, gap: 0.1 }, 'Hang the lamps on tier 2 10 cm apart'],
   [{ do: 'line', tierId: second!.tier.id, faces: ['left', 'right', 'back'] }, 'White card on the back and both sides on tier 2'],
   [{ do: 'line', tierId: second!.tier.id, faces: ['left'] }, 'White card on the left side on tier 2'],
-  [{ do: 'riser', trayId: tray(second), risers: 2 }, 'Put celery, early on two risers'],
-  [{ do: 'swap-trays', trayId: tray(second), otherId: tray(second, 1) }, 'Swap celery, early and celery, late'],
-  [{ do: 'swap-trays', trayId: tray(first), otherId: tray(second, 1) }, 'Swap Leek (tier 1) and celery, late (tier 2)'],
+  [{ do: 'riser', trayId: tray(second), risers: 2 }, 'Put Celery, early on two risers'],
+  [{ do: 'swap-trays', trayId: tray(second), otherId: tray(second, 1) }, 'Swap Celery, early and Celery, late'],
+  [{ do: 'swap-trays', trayId: tray(first), otherId: tray(second, 1) }, 'Swap Leek (tier 1) and Celery, late (tier 2)'],
   [{ do: 'tray-to-tier', trayId: tray(first), tierId: third!.tier.id, x: 0, y: 0 }, 'Move Leek to tier 3'],
   [{ do: 'turn-tray', trayId: tray(first) }, 'Turn Leek by a quarter'],
   [
@@ -65,7 +65,7 @@ test.each<[Fault, string]>([
   [{ why: 'lamp-beyond-tier', thingId: first!.lamps[0]!.fitting.id, by: 0.12 }, 'sticks out 12 cm'],
   [
     { why: 'trays-overlap', thingId: tray(second), otherId: tray(second, 1), by: 0.02 },
-    'celery, early and celery, late stand in the same place',
+    'Celery, early and Celery, late stand in the same place',
   ],
   [{ why: 'plants-too-tall', thingId: tray(first), by: 0.03 }, 'Leek grows 3 cm into the shelf above'],
   [

@@ -6,6 +6,7 @@ import { headingFor, type Heading } from '@/core/plan/clinic/headingFor';
 import { trayName } from '../bench/benchWords';
 import { daysWords } from '../season/dayWords';
 import { useWorkspace } from '../shell/WorkspaceContext';
+import { CERTAINTY_WORDS } from '../verdict/words';
 
 interface Found {
   readonly stand: BenchStand;
@@ -15,7 +16,6 @@ interface Found {
 }
 
 const TOWARDS: Readonly<Record<Heading['towards'], string>> = { leggy: 'leggy', behind: 'behind', burnt: 'burnt' };
-const CERTAIN = { sure: 'sure', likely: 'likely', open: 'uncertain: measure' } as const;
 const PLACES = ['back left', 'back', 'back right', 'left', 'middle', 'right', 'front left', 'front', 'front right'];
 
 const whereWords = (places: readonly number[]): string =>
@@ -68,7 +68,7 @@ export function Headings({ stands, onOpen }: { stands: readonly BenchStand[]; on
                 <span className="block text-sm text-soft">
                   {stand.tiers.length > 1 ? `${stand.stand.name}, tier ${tier.number}` : stand.stand.name} ·{' '}
                   {Math.round(100 * heading.share)} % of the {heading.towards === 'burnt' ? 'largest' : 'least'} DLI ·{' '}
-                  {CERTAIN[heading.certainty]}
+                  {CERTAINTY_WORDS[heading.certainty]}
                 </span>
               </span>
               <ChevronRight size={18} aria-hidden />

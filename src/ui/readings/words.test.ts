@@ -69,7 +69,7 @@ test('a conversion says each of its steps, in order, and what the plain factor w
     tables.lamp(id),
   )[0]!;
   expect(conversionWords(photons.reading, photons.converted)).not.toMatch(/plain factor|by the colour/);
-  expect(placeWords(notches!, reading, 'cm')).toBe('40 cm from the left, 20 cm from the front (celery, early), 11 cm below the lamp');
+  expect(placeWords(notches!, reading, 'cm')).toBe('40 cm from the left, 20 cm from the front (Celery, early), 11 cm below the lamp');
   expect(placeWords(top!, { ...reading, dy: 0.2 }, 'in')).toMatch(/in from the left/);
 });
 

@@ -99,7 +99,8 @@ function Planned({ season }: { season: SeasonPlan }) {
         />
       </header>
       <div className="grid flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_350px] print:hidden">
-        <div className="flex min-w-0 flex-col">
+        {/* Stays in view beside what is said of it, which is longer. */}
+        <div className="flex min-w-0 flex-col lg:sticky lg:top-0 lg:max-h-dvh lg:self-start lg:overflow-y-auto">
           <div
             ref={ref}
             data-picture="season"

@@ -8,17 +8,14 @@ import { benchStandOf } from '@/core/answer/stand/benchStand';
 import type { Stand } from '@/core/site/stand/Site';
 import { showHours } from '@/core/units/clock';
 import { showMoney } from '@/core/units/money';
-import type { Certainty } from '@/core/judge/uncertainty/certainty';
 import { SAYS_WORDS, trayNames } from '../bench/benchWords';
 import { judgedTrays } from '../bench/useBench';
 import { useLightOfStand } from '../hours/useLightOfStand';
 import { useSite } from '../shell/WorkspaceContext';
 import { doseNumber } from '../stage/lightWords';
 import { colourOfResult } from '../verdict/resultColours';
-import { breachWords, percent } from '../verdict/words';
+import { breachWords, CERTAINTY_WORDS, percent } from '../verdict/words';
 import { Term } from '../terms/Term';
-
-const CERTAIN: Readonly<Record<Certainty, string>> = { sure: 'certain', likely: 'likely', open: 'uncertain' };
 
 /** Every tray of every tier of a stand: in range or not, and how certain that is. */
 export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): void; tools: React.ReactNode }) {
@@ -83,7 +80,7 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
                       {doseNumber(tray.stage.dliMin)}–{doseNumber(tray.stage.dliMax)}
                     </td>
                     <td className="text-right">{percent(v.shareInBand)}</td>
-                    <td className="pl-4 text-soft max-md:col-start-1 max-md:row-start-2 max-md:pl-0">{CERTAIN[v.certainty]}</td>
+                    <td className="pl-4 text-soft max-md:col-start-1 max-md:row-start-2 max-md:pl-0">{CERTAINTY_WORDS[v.certainty]}</td>
                   </tr>
                 );
               });

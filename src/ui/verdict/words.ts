@@ -1,6 +1,7 @@
 import type { Crop, LeggyRemedy, Stage, StageName } from '@/core/things/crop/Crop';
 import type { AgeView } from '@/core/things/lamp/ageing';
 import type { Doubt } from '@/core/judge/uncertainty/Band';
+import type { Certainty } from '@/core/judge/uncertainty/certainty';
 import type { Breach } from '@/core/judge/verdict/hardLimits';
 import type { Verdict } from '@/core/judge/verdict/judge';
 import { showHours } from '@/core/units/clock';
@@ -39,6 +40,9 @@ export function headlineOf(v: Verdict): Headline {
       return { calm: '', alarm: `Too strong in the middle, while ${edge}` };
   }
 }
+
+/** How sure a result is, in one word. */
+export const CERTAINTY_WORDS: Readonly<Record<Certainty, string>> = { sure: 'certain', likely: 'likely', open: 'uncertain' };
 
 /** How sure the headline is, said plainly. @param isMeasured  readings of these lamps count already: the label is no longer what it goes by */
 export function certaintyOf(v: Verdict, isMeasured: boolean): string {
