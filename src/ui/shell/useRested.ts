@@ -4,11 +4,11 @@ import { useEffect, useState } from 'react';
 const BY_THEN = 2500;
 
 /** Whether a page has come to rest after it was opened, so that work for what may come next takes nothing from what is wanted now. */
-export function useRested(): boolean {
+export function useRested(after_ms = BY_THEN): boolean {
   const [isRested, setRested] = useState(false);
   useEffect(() => {
-    const timer = setTimeout(() => setRested(true), BY_THEN);
+    const timer = setTimeout(() => setRested(true), after_ms);
     return () => clearTimeout(timer);
-  }, []);
+  }, [after_ms]);
   return isRested;
 }

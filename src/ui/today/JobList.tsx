@@ -38,12 +38,12 @@ interface JobListProps {
   doneKeys: ReadonlySet<string>;
 }
 
-/** The jobs in the order of the walk: a thumb-sized tick, the reason one press away. */
+/** The jobs, one below the other: a thumb-sized tick, the reason one press away. */
 export function JobList({ jobs, stands, doneKeys }: JobListProps) {
   const { sites } = useWorkspace();
   const today = useToday();
   const open = jobs.filter((j) => !doneKeys.has(j.key));
-  const isLastOfTier = (i: number) => jobs[i]!.tierId !== null && jobs[i + 1]?.tierId !== jobs[i]!.tierId;
+  const isLastOfTier = (i: number) => jobs[i]!.tierId !== null && !jobs.slice(i + 1).some((j) => j.tierId === jobs[i]!.tierId);
   return (
     <ol aria-label="Jobs of today">
       {jobs.map((job, i) => {

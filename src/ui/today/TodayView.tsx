@@ -1,15 +1,16 @@
 'use client';
-import { BookOpen, Printer } from 'lucide-react';
+import { BookOpen, Printer, Route } from 'lucide-react';
 import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { jobsOn } from '@/core/plan/today/jobsOf';
-import type { Job } from '@/core/plan/today/Job';
 import { stateOf } from '@/core/site/today/JobMark';
 import { tables } from '@/core/things/tables/libraryTables';
 import { UndoButtons } from '../parts/UndoButtons';
 import { ScanLabel } from './ScanLabel';
 import { Button } from '../parts/Button';
 import { longDayWords } from '../season/dayWords';
+import { focusHeading } from '../shell/focusHeading';
+import { useRested } from '../shell/useRested';
 import { useSite, useToday } from '../shell/WorkspaceContext';
 import { EmergenceWatch } from './EmergenceWatch';
 import { JobList } from './JobList';
@@ -17,9 +18,13 @@ import { TodayEmpty } from './TodayEmpty';
 import { Trips } from './Trips';
 import { Troubles } from './Troubles';
 import { minutesWords } from './todayWords';
+import { useJobsOfToday } from './useJobsOfToday';
 import { useTodayCharts } from './useTodayCharts';
 import { WalkPicture } from './WalkPicture';
 import { WeekAhead } from './WeekAhead';
+
+/** From then on a person may be about to press something, ms: our choice. */
+const IN_VIEW = 1000;
 
 /** What to do now, in the order of a walk along the stands; and what to keep an eye on. */
 export function TodayView() {
@@ -29,8 +34,8 @@ export function TodayView() {
   const charts = useMemo(() => stands.flatMap((s) => s.chart ?? []), [stands]);
   const all = useMemo(() => jobsOn(site, charts, today, tables), [site, charts, today]);
   const doneKeys = new Set(site.jobMarks.filter((m) => m.day === today && m.state === 'done').map((m) => m.key));
-  const jobs = useJobsOfToday(all.filter((j) => stateOf(site.jobMarks, j.key, today) === null), doneKeys); // prettier-ignore
-  const open = jobs.filter((j) => !doneKeys.has(j.key));
+  const open = all.filter((j) => stateOf(site.jobMarks, j.key, today) === null);
+  const { jobs, isInOrder, putInOrder } = useJobsOfToday(open, doneKeys, useRested(IN_VIEW));
   const minutes = open.reduce((sum, j) => sum + j.minutes, 0);
   const byId = new Map(stands.map((s) => [s.stand.stand.id, s.stand]));
   const hasShelves = site.stands.some((s) => !s.laidOut);
@@ -76,6 +81,19 @@ export function TodayView() {
             Working out {left === 1 ? 'one more stand' : `${left} more stands`} …
           </p>
         )}
+        {!isInOrder && left === 0 && (
+          <p className="flex flex-wrap items-center gap-x-4 gap-y-2 px-4 py-3 text-soft lg:px-0 print:hidden">
+            Jobs that were found later stand at the end.
+            <Button
+              onClick={() => {
+                putInOrder();
+                focusHeading();
+              }}
+            >
+              <Route size={17} aria-hidden /> Sort into walking order
+            </Button>
+          </p>
+        )}
         {failed && (
           <p role="alert" className="px-4 py-3 text-copper lg:px-0">
             A hang chart could not be worked out: what the lamps need may be missing here. Load the page again to try once more.
@@ -90,27 +108,4 @@ export function TodayView() {
       </aside>
     </div>
   );
-}
-
-/** The open jobs, and those of today that are done: they stay in their place, crossed out, until one goes away. */
-function useJobsOfToday(open: readonly Job[], doneKeys: ReadonlySet<string>): readonly Job[] {
-  const [seen, setSeen] = useState<readonly Job[]>([]);
-  const current = new Map(open.map((j) => [j.key, j]));
-  const kept = seen.filter((j) => current.has(j.key) || doneKeys.has(j.key)).map((j) => current.get(j.key) ?? j);
-  const keys = new Set(kept.map((j) => j.key));
-  const fresh = open.filter((j) => !keys.has(j.key));
-  // New ones go where they belong in the walk: before the first kept one that comes after them.
-  const jobs = fresh.length === 0 ? kept : merge(kept, fresh, open);
-  if (jobs.length !== seen.length || jobs.some((j, i) => j.key !== seen[i]!.key)) setSeen(jobs);
-  return jobs;
-}
-
-function merge(kept: readonly Job[], fresh: readonly Job[], open: readonly Job[]): Job[] {
-  const order = new Map(open.map((j, i) => [j.key, i]));
-  const jobs = [...kept];
-  for (const job of fresh) {
-    const at = jobs.findIndex((j) => (order.get(j.key) ?? -1) > order.get(job.key)!);
-    jobs.splice(at < 0 ? jobs.length : at, 0, job);
-  }
-  return jobs;
 }

@@ -76,10 +76,10 @@ export class TierCourse {
   /** What is wrong with a tray at every setting of the lamps and on every day, by its hours and risers; NaN where nobody has asked yet. */
   private readonly wrongs = new Map<number, Float64Array>();
   private readonly fades: readonly number[];
-  /** Of each tray and day the first day on which all is as on it: plants that stay ask the same for weeks. */
+  /** Of each tray and day the day on which all is as on it, and the plants are tallest: plants that stay ask the same for weeks. */
   private readonly alike: readonly Int32Array[];
-  /** The same for all trays of the tier together. */
-  private readonly allAlike: Int32Array;
+  /** Of each day those of all trays of the tier together. */
+  private readonly allAlike: readonly string[];
   /** What the engine says of a tray over what the table says, strongest spot by strongest spot. */
   private readonly corrections: number[];
   /** Of the light of each tray, how much comes from other tiers. */
@@ -106,8 +106,13 @@ export class TierCourse {
     this.table = lightTableOf(tier, answer, new Map(tier.trays.map(({ tray }, i) => [tray.id, this.rangeOf(i)])), recall, memory);
     const lamps = tier.lamps.map(({ real, fitting }) => ({ lamp: real, ageing: ageingOf(tier.tier, fitting) }));
     this.fades = Array.from({ length: days }, (_, i) => FADE_STEP * Math.round(fadedTo(lamps, i * tier.hours) / FADE_STEP));
-    this.alike = this.states.map((of) => firstAlike(of.map((state, i) => `${keyOf(state)} ${this.fades[i]} ${suns.stretch(from + i)}`)));
-    this.allAlike = firstAlike(this.fades.map((_, i) => this.alike.map((of) => of[i]).join()));
+    this.alike = this.states.map((of) =>
+      tallestAlike(
+        of.map((state, i) => `${keyOf(state)} ${this.fades[i]} ${suns.stretch(from + i)}`),
+        of.map((state) => state.height),
+      ),
+    );
+    this.allAlike = this.fades.map((_, i) => this.alike.map((of) => of[i]).join());
     this.corrections = tier.trays.map(() => 1);
     this.spillShares = tier.trays.map(({ tray }) => answer.tiers[tier.tier.id]?.trays[tray.id]?.spillShare ?? 0);
     const { table } = this;
@@ -201,9 +206,11 @@ export class TierCourse {
     const key = ((times.on_min * 1441 + times.lit_min) * 64 + tray) * 64 + risers;
     let known = this.wrongs.get(key);
     if (!known) this.wrongs.set(key, (known = new Float64Array(this.lampSettings.length * days).fill(NaN)));
-    const at = lamps.index * days + this.alike[tray]![day - this.from]!;
+    // Judged as on the tallest of the days that are alike, so that no leaf comes nearer to a lamp than is said.
+    const alike = this.alike[tray]![day - this.from]!;
+    const at = lamps.index * days + alike;
     const before = known[at]!;
-    return Number.isNaN(before) ? (known[at] = this.workOutWrong(tray, lamps, risers, day, times)) : before;
+    return Number.isNaN(before) ? (known[at] = this.workOutWrong(tray, lamps, risers, this.from + alike, times)) : before;
   }
 
   private workOutWrong(tray: number, lamps: LampSetting, risers: number, day: Day, times: LitTimes): number {
@@ -326,11 +333,14 @@ const HEIGHT_STEP: Metres = 0.001; // our choice
 const keyOf = ({ stage, limits, needed, height }: TrayState): string =>
   [stage.stage, limits.longestDay, limits.strongest, needed, Math.round(height / HEIGHT_STEP)].join();
 
-/** Of each day the first one with the same key. */
-function firstAlike(keys: readonly string[]): Int32Array {
-  const first = new Map<string, number>();
-  keys.forEach((key, i) => first.has(key) || first.set(key, i));
-  return Int32Array.from(keys, (key) => first.get(key)!);
+/** Of each day that one with the same key on which plants are tallest. */
+function tallestAlike(keys: readonly string[], heights: readonly number[]): Int32Array {
+  const tallest = new Map<string, number>();
+  keys.forEach((key, i) => {
+    const other = tallest.get(key);
+    if (other === undefined || heights[i]! > heights[other]!) tallest.set(key, i);
+  });
+  return Int32Array.from(keys, (key) => tallest.get(key)!);
 }
 
 /** Risers can be taken out, from the highest down. */
