@@ -92,6 +92,10 @@ export function EmergenceWatch() {
               </text>
             </g>
           ))}
+          <line x1={x(today)} x2={x(today)} y1={14} y2={height} className="stroke-ink" strokeWidth={1.5} />
+          <text x={x(today) - 2} y={11} textAnchor="middle" className="fill-ink font-narrow text-[11px]">
+            today
+          </text>
           {watched.map((w, i) => {
             const base = 14 + (i + 1) * ROW - 8;
             return (
@@ -113,7 +117,9 @@ export function EmergenceWatch() {
                       x={x(w.lampBy) + (x(w.lampBy) - LABEL > 84 ? -5 : 4)}
                       y={base - 21}
                       textAnchor={x(w.lampBy) - LABEL > 84 ? 'end' : 'start'}
-                      className="fill-copper font-narrow text-[11px]"
+                      className="fill-copper stroke-plaster font-narrow text-[11px]"
+                      strokeWidth={4}
+                      paintOrder="stroke"
                     >
                       lamp on by then
                     </text>
@@ -122,10 +128,6 @@ export function EmergenceWatch() {
               </g>
             );
           })}
-          <line x1={x(today)} x2={x(today)} y1={14} y2={height} className="stroke-ink" strokeWidth={1.5} />
-          <text x={x(today) - 2} y={11} textAnchor="middle" className="fill-ink font-narrow text-[11px]">
-            today
-          </text>
         </svg>
       </div>
     </section>

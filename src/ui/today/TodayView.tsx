@@ -20,10 +20,11 @@ import { Troubles } from './Troubles';
 import { minutesWords } from './todayWords';
 import { useJobsOfToday } from './useJobsOfToday';
 import { useTodayCharts } from './useTodayCharts';
+import { useTouched } from './useTouched';
 import { WalkPicture } from './WalkPicture';
 import { WeekAhead } from './WeekAhead';
 
-/** From then on a person may be about to press something, ms: our choice. */
+/** What is kept from last time is there by then, ms: our choice. */
 const IN_VIEW = 1000;
 
 /** What to do now, in the order of a walk along the stands; and what to keep an eye on. */
@@ -35,7 +36,9 @@ export function TodayView() {
   const all = useMemo(() => jobsOn(site, charts, today, tables), [site, charts, today]);
   const doneKeys = new Set(site.jobMarks.filter((m) => m.day === today && m.state === 'done').map((m) => m.key));
   const open = all.filter((j) => stateOf(site.jobMarks, j.key, today) === null);
-  const { jobs, isInOrder, putInOrder } = useJobsOfToday(open, doneKeys, useRested(IN_VIEW));
+  const hasStood = useRested(IN_VIEW);
+  const isTouched = useTouched();
+  const { jobs, isInOrder, putInOrder } = useJobsOfToday(open, doneKeys, hasStood && isTouched);
   const minutes = open.reduce((sum, j) => sum + j.minutes, 0);
   const byId = new Map(stands.map((s) => [s.stand.stand.id, s.stand]));
   const hasShelves = site.stands.some((s) => !s.laidOut);

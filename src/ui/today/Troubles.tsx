@@ -1,7 +1,7 @@
 'use client';
 import clsx from 'clsx';
 import Link from 'next/link';
-import { badness, SAYS_WORDS, trayName } from '../bench/benchWords';
+import { badness, SAYS_WORDS, trayNames } from '../bench/benchWords';
 import { judgedTrays } from '../bench/useBench';
 import { doseNumber } from '../stage/lightWords';
 import { colourOfResult } from '../verdict/resultColours';
@@ -13,11 +13,13 @@ const MOST = 4;
 /** Trays that are out of their band, the worst first, its worst number large. */
 export function Troubles({ stands }: { stands: readonly StandToday[] }) {
   const all = stands.flatMap(({ stand, light }) =>
-    stand.tiers.flatMap((t) =>
-      judgedTrays(t, light.tiers[t.tier.id] ?? null)
+    stand.tiers.flatMap((t) => {
+      const names = trayNames(t.trays);
+      const where = stand.tiers.length > 1 ? `${stand.stand.name}, tier ${t.number}` : stand.stand.name;
+      return judgedTrays(t, light.tiers[t.tier.id] ?? null)
         .filter((j) => j.verdict.says !== 'in-range')
-        .map((j) => ({ ...j, where: stand.tiers.length > 1 ? `${stand.stand.name}, tier ${t.number}` : stand.stand.name })),
-    ),
+        .map((j) => ({ ...j, name: names.get(j.tray.tray.id)!, where }));
+    }),
   );
   if (stands.length === 0) return null;
   const worst = all.sort((a, b) => badness(b.verdict.says) - badness(a.verdict.says) || a.verdict.shareInBand - b.verdict.shareInBand);
@@ -27,7 +29,7 @@ export function Troubles({ stands }: { stands: readonly StandToday[] }) {
         {all.length === 0 ? 'No tray is in trouble' : `In trouble: ${all.length === 1 ? 'one tray' : `${all.length} trays`}`}
       </h2>
       <ul className="divide-y divide-line">
-        {worst.slice(0, MOST).map(({ tray, verdict: v, where }) => {
+        {worst.slice(0, MOST).map(({ tray, name, verdict: v, where }) => {
           const isDim = v.weakest.value < tray.stage.dliMin;
           const worstNumber = isDim ? v.weakest.value : v.strongest.value;
           return (
@@ -40,7 +42,7 @@ export function Troubles({ stands }: { stands: readonly StandToday[] }) {
                   className="font-semibold underline decoration-line underline-offset-3 hover:decoration-ink"
                   href={`/tray/${encodeURIComponent(tray.tray.id)}`}
                 >
-                  {trayName(tray)}
+                  {name}
                 </Link>
                 : {SAYS_WORDS[v.says]}
                 <span className="block text-sm text-soft">

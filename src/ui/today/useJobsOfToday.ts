@@ -13,7 +13,7 @@ export interface JobsOfToday {
  * The jobs of a day in an order that keeps still: what a thumb is about to press does not move away under it.
  *
  * @param open      in the order of the walk
- * @param isInView  whether a person may be at work on them already: what is found from now on comes below them, before that where it belongs
+ * @param isInView  whether a person is at work on them already: what is found from now on comes below them, before that where it belongs
  */
 export function useJobsOfToday(open: readonly Job[], doneKeys: ReadonlySet<string>, isInView: boolean): JobsOfToday {
   // All that was ever seen keeps its place: what comes back by undo comes back there.
