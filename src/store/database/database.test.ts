@@ -96,3 +96,22 @@ test('what was put aside is there whole until it is dropped', async () => {
   await database.dropAside(found!.at);
   expect(await database.asides()).toEqual([]);
 });
+
+test('where there are locks two windows write one after the other, where there are none at once', async () => {
+  const waiting: (() => void)[] = [];
+  const request = jest.fn(async (_name: string, work: () => Promise<unknown>) => {
+    await new Promise<void>((resolve) => waiting.push(resolve));
+    return work();
+  });
+  Object.defineProperty(navigator, 'locks', { value: { request }, configurable: true });
+  const work = jest.fn(() => Promise.resolve(7));
+  const locked = openDatabase().alone(work);
+  await settled();
+  expect(work).not.toHaveBeenCalled();
+  expect(request.mock.calls[0]![0]).toBe('copper-noon');
+  waiting[0]!();
+  expect(await locked).toBe(7);
+  Object.defineProperty(navigator, 'locks', { value: undefined, configurable: true });
+  expect(await openDatabase().alone(work)).toBe(7);
+  expect(request).toHaveBeenCalledTimes(1);
+});

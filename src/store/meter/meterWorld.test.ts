@@ -38,6 +38,10 @@ test('what is no world is refused by its field', () => {
     expect.arrayContaining(['world/max lampFactor', 'world/whitelistValidation surprise']),
   );
   expect(codes({ ...file, scene: { ...file.scene, lamps: [] } })).toEqual(['scene/arrayMinSize scene.lamps']);
+  const [lamp] = (file.scene as { lamps: object[] }).lamps;
+  const many = (n: number) => ({ ...file, scene: { ...file.scene, lamps: Array.from({ length: n }, (_, i) => ({ ...lamp, id: `l${i}` })) } }); // prettier-ignore
+  expect(codes(many(64))).toEqual([]);
+  expect(codes(many(65))).toEqual(['scene/arrayMaxSize scene.lamps']);
   expect(codes('x'.repeat(600_000))).toEqual(['file/too-large ']);
 });
 

@@ -11,8 +11,6 @@ import { MeterWorldFile } from './MeterWorldFile';
 /** The longest world that is read. */
 export const MAX_WORLD_BYTES = 500_000;
 const MAX_DEPTH = 10;
-/** A meter is held into one tier. */
-const MOST_LAMPS = 64;
 
 /** Reads what a simulated meter is to be held into. Every problem is reported at once, each with its place. */
 export function readMeterWorld(text: string): Result<SimulatedWorld> {
@@ -27,8 +25,6 @@ export function readMeterWorld(text: string): Result<SimulatedWorld> {
   const read = readScene((json.value as { scene: unknown }).scene);
   if (!read.ok) return fail(...read.problems.map((p) => ({ ...p, at: p.at ? `scene.${p.at}` : 'scene' })));
   const { scene } = read.value;
-  if (scene.lamps.length > MOST_LAMPS)
-    return fail({ code: 'world/too-many', at: 'scene.lamps', found: scene.lamps.length, expected: String(MOST_LAMPS) });
   return ok({
     kindId: file.kindId,
     seed: file.seed,

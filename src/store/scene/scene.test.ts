@@ -156,3 +156,12 @@ test.each([
   ],
   ['a number that is none', example.replace('"y_m": 0.2', '"y_m": "near"'), 'scene/isNumber lamps[0].y_m'],
 ])('%s is refused, by field', (_, text, expected) => expect(problems(text).join(', ')).toContain(expected));
+
+test('numbers that no computer can hold are refused by the name of their field', () => {
+  for (const huge of ['1e999', '-1e999']) {
+    const text = example.replace(/"x_m": *[-\d.]+/, `"x_m": ${huge}`);
+    expect(text).not.toBe(example);
+    expect(problems(text).length).toBeGreaterThan(0);
+    expect(problems(text).join()).toContain('x_m');
+  }
+});

@@ -94,6 +94,9 @@ test('strength held fast gives the distance, dose held fast gives the hours', ()
   expect(solve(point, stage(), 0.1, { what: 'strength', ppfd: 200 }).best.distance).toBeWithin(0.7071, { relative: 1e-3 });
   const dosed = solve(point, stage(), 0.1, { what: 'dose', dli: 10 });
   expect(dosed.best.mean).toBeWithin(10, { relative: 1e-6 });
+  // 12 to 16 h: 10 mol are 231 to 174 µmol, 0.658 to 0.758 m. Nearer it would be a shorter day, farther a longer one.
+  expect(dosed.distances!.from).toBeGreaterThanOrEqual(0.658 * 0.99);
+  expect(dosed.distances!.to).toBeLessThanOrEqual(0.758 * 1.01);
 });
 
 test.each([

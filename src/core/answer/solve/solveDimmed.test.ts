@@ -65,8 +65,8 @@ test('for any crop, hours or distance: what it says of a setting is what the sol
   );
 });
 
-const times = (by: number): Profile =>
-  profile.map(({ distance, weakest, mean, strongest, centre, parts }) => ({
+const brighter = (of: Profile, by: number): Profile =>
+  of.map(({ distance, weakest, mean, strongest, centre, parts }) => ({
     distance,
     weakest: weakest * by,
     mean: mean * by,
@@ -74,3 +74,34 @@ const times = (by: number): Profile =>
     centre: centre * by,
     parts: parts.map((p) => p * by),
   }));
+const times = (by: number): Profile => brighter(profile, by);
+
+test('where no setting suits, dimmers are turned only to bring clearly more of the tray into range', () => {
+  // A tray twice as long as its lamp: its ends are short however the dimmers stand.
+  const wide = profileOf({
+    emitters: emittersOf(lamp, { x: 0, y: 0, face: 0, turn: 0 }),
+    plantAreas: [{ x0: -1.2, x1: 1.2, y0: -0.3, y1: 0.3 }],
+    nearest: 0.02,
+    farthest: 0.3,
+    around: null,
+  });
+  const held = { what: 'distance', distance: 0.15 } as const;
+  let turned = 0;
+  for (const crop of cropLibrary)
+    for (const now of settings) {
+      const a = asked(crop.id);
+      const plain = solve(wide, a, held);
+      const found = solveDimmed(wide, a, held, dimmings(now));
+      if (plain.distances || found.distances) continue;
+      const best = Math.max(...dimmings(now).map(({ by }) => solve(brighter(wide, by), a, held).best.shareInBand)); // prettier-ignore
+      if (found.dimming) {
+        turned++;
+        expect(found.best.shareInBand).toBeCloseTo(best, 9);
+        expect(found.best.shareInBand).toBeGreaterThan(plain.best.shareInBand);
+      } else {
+        expect(found.best).toEqual(plain.best);
+        expect(best).toBeLessThanOrEqual(plain.best.shareInBand + 0.05 + 1e-9);
+      }
+    }
+  expect(turned).toBeGreaterThan(10);
+});

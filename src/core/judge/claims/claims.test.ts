@@ -106,3 +106,32 @@ test('whatever is pasted, it is read without a hang and every figure is finite',
   expect(allOf(readClaims('5 W '.repeat(5000)), 'drawnWatts').length).toBeLessThan(1001);
   expect(oneOf(readClaims(''), 'dli')).toBeNull();
 });
+
+test.each([
+  [
+    'Two tubes, 24 W each',
+    [
+      ['tubes', 2],
+      ['tubeWatts', 24],
+    ],
+  ],
+  [
+    '4 x 54 W T5 fixture',
+    [
+      ['tubes', 4],
+      ['tubeWatts', 54],
+    ],
+  ],
+  ['100 diodes of 3 W chips, draws 136 W', [['drawnWatts', 136]]],
+  ['Panel, 65 W', [['drawnWatts', 65]]],
+  [
+    '65 W panel that replaces 400 W',
+    [
+      ['drawnWatts', 65],
+      ['claimedWatts', 400],
+    ],
+  ],
+] as const)('powers are told apart: %s', (text, wanted) => {
+  // prettier-ignore
+  for (const figure of wanted) expect(figures(text)).toContainEqual(figure);
+});

@@ -168,7 +168,7 @@ const FORMS: readonly Form[] = [
     { kind: 'diodeWatts', value: number(m[2]!) },
   ]),
   form(String.raw`${COUNT} (?:diodes|leds|chips)\b`, only('diodes')),
-  form(String.raw`${COUNT}[ -]?(?:x )?(?:t\d{1,2} )?(?:tubes?)\b`, only('tubes')),
+  form(String.raw`${COUNT}[ -]?(?:x )?(?:(?:t\d{1,2}|fluorescent|led|cool|warm|white|daylight) ){0,4}tubes?\b`, only('tubes')),
   form(String.raw`${N} ?kwh\b`, () => []),
   form(String.raw`${N} ?(?:c|ct|cents?|¢|p|pence)? ?(?:\/ ?| per | a )kwh\b`, (m) => [
     { kind: 'pricePerKWh', value: number(m[1]!) / (/\d ?(?:c|ct|cents?|¢|p|pence) ?(?:\/| per| a)/i.test(m[0]) ? 100 : 1) },

@@ -231,6 +231,11 @@ test('a sound design has no fault, and each fault is named by itself', () => {
   expect(reviewDesign(changed('B', { lamp: 'A' })).codes).toEqual(['NO_CONTRAST']);
   expect(reviewDesign({ ...DESIGN, unit: 'plant' }).codes).toEqual(['PLANTS_AS_REPLICATES']);
   expect(reviewDesign({ ...DESIGN, deviations: [{ arms: ['A'] }] }).codes).toEqual(['DEVIATION_ONE_ARM']);
+  expect(reviewDesign({ ...DESIGN, deviations: [{ arms: ['A', 'B'] }] }).codes).toEqual([]);
+  // One tray in one arm alone is no comparison of trays any more.
+  const single = [{ crop: 'tomato', cultivar: null, trays: 1, plants: 12 }];
+  expect(reviewDesign(changed('B', { crops: single })).codes).toContain('ONE_CONTAINER');
+  expect(reviewDesign(changed('B', { crops: single })).codes).not.toContain('PLANTS_AS_REPLICATES');
   expect(reviewDesign({ ...DESIGN, outcome: { kind: 'scored', isBlind: false, isFixed: true } }).codes).toEqual(['UNBLINDED_SCORE']);
   expect(reviewDesign(changed('B', { crops: [{ crop: 'leek', cultivar: null, trays: 4, plants: 9 }] })).codes).toEqual([
     'CROP_NOT_IN_EVERY_ARM',

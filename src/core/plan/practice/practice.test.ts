@@ -4,6 +4,7 @@ import { tables } from '../../things/tables/libraryTables';
 import { dayFrom } from '../../units/day';
 import type { ExerciseId } from './Exercise';
 import { EXERCISES, exerciseOf } from './exercises';
+import { passDay } from './passDay';
 import { playThrough } from './playThrough';
 import { heightOf } from './trueStands';
 import type { Session } from './Session';
@@ -119,4 +120,14 @@ test('a clock that runs slow is no trouble for somebody who sets it', () => {
 test('a day in January is played in January', () => {
   expect(exerciseOf('january-sill')!.firstDay!(TODAY)).toBe(dayFrom(2027, 1, 10));
   expect(exerciseOf('january-sill')!.firstDay!(dayFrom(2027, 1, 10))).toBe(dayFrom(2027, 1, 10));
+});
+
+test('what has ended goes on no more', () => {
+  const exercise = exerciseOf('too-far' as ExerciseId) ?? EXERCISES[0]!;
+  const { session } = playThrough(exercise, 1, TODAY, tables, (site) => site);
+  expect(session.ended).toBe(true);
+  const start = exercise.start(1, session.first);
+  const after = passDay(session, exercise, start, [], [], tables);
+  expect(after.session).toBe(session);
+  expect(after.seen).toEqual([]);
 });

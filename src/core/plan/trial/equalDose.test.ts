@@ -8,7 +8,7 @@ import type { Site } from '../../site/stand/Site';
 import type { Trial } from '../../site/trial/Trial';
 import { tables } from '../../things/tables/libraryTables';
 import { applyMove } from '../advice/applyMove';
-import { doseOf, type TrialPlace } from './designOf';
+import { designOf, doseOf, type TrialPlace } from './designOf';
 import { efficiencyOf } from './efficiencyOf';
 import { equalDose } from './equalDose';
 import { leaksOf } from './leaksOf';
@@ -119,4 +119,50 @@ test('grams for each kilowatt-hour are those of power, hours, days and the share
   expect(found.gPerKwh[0]).toBeCloseTo(105 / kWh, 9);
   expect(efficiencyOf(trial({ outcome: { ...trial().outcome, unit: 'mm' } }), places, 20_010)).toBeNull();
   expect(efficiencyOf(trial(), places, 20_000)).toBeNull();
+});
+
+test('a design is told as the trays stand, not as they are meant: what all have in common by name, what differs joined', () => {
+  const site = rack([0.19, 0.32]);
+  const places = placesOf(site);
+  const design = designOf(trial(), places);
+  const [a, b] = design.arms;
+  const doseIn = (ids: readonly string[]) => ids.reduce((sum, id) => sum + doseOf(places.get(id)!)! / ids.length, 0);
+  expect(a).toMatchObject({ lamp: 'led-bar-12-white-24', hours: 16, position: site.stands[0]!.tiers[0]!.id, container: 'flat-half', cover: 'none' }); // prettier-ignore
+  expect(a!.dli).toBeCloseTo(doseIn(['tray-00', 'tray-01']), 9);
+  expect(b!.dli).toBeCloseTo(doseIn(['tray-10', 'tray-11']), 9);
+  const { tier, tray } = places.get('tray-00')!;
+  expect(a!.distance_m).toBeCloseTo(0.19 - tray.canopy, 9);
+  expect(tier.tier.id).not.toBe(places.get('tray-10')!.tier.tier.id);
+  expect(a!.crops).toEqual([{ crop: 'lettuce', cultivar: null, trays: 2, plants: 1 }]);
+  expect(design).toMatchObject({
+    declared: 'lamp',
+    isStopFixed: false,
+    arePlacesRotated: false,
+    outcome: { kind: 'measured', isFixed: true },
+  });
+  // One tray of each arm on the other tier: both have both places in common.
+  const mixed = trial({ trays: trial().trays.map((t, i) => ({ ...t, trayId: ['tray-00', 'tray-10', 'tray-01', 'tray-11'][i]! })) });
+  const both = designOf(mixed, places).arms.map((arm) => arm.position);
+  expect(both[0]).toBe(both[1]);
+  expect(both[0]!.split(' + ')).toEqual([...site.stands[0]!.tiers.map((t) => t.id)].sort());
+});
+
+test('what stands nowhere in the plan leaves a dose unknown, but for the one that was written down', () => {
+  const places = placesOf(rack([0.19, 0.32]));
+  const half = trial({ trays: trial().trays.map((t, i) => (i === 0 ? { ...t, trayId: null } : t)) });
+  expect(designOf(half, places).arms.map((a) => a.dli === null)).toEqual([true, false]);
+  const away = trial({
+    trays: trial().trays.map((t) => ({ ...t, trayId: null })),
+    arms: trial().arms.map((a, i) => ({ ...a, dli: 10 + i })),
+    ends: 20_050,
+    rotate_days: 3,
+    outcome: { name: ' ', unit: 'g', kind: 'scored', isBlind: true },
+    deviations: [{ id: 'd', day: 20_001, arms: ['A'], text: 'fell over' }],
+  });
+  const design = designOf(away, places);
+  expect(design.arms.map((a) => [a.dli, a.hours, a.distance_m, a.position])).toEqual([[10, null, null, null], [11, null, null, null]]); // prettier-ignore
+  expect(design.arms[0]!.crops).toEqual([{ crop: '', cultivar: null, trays: 2, plants: 1 }]);
+  expect(design).toMatchObject({ isStopFixed: true, arePlacesRotated: true, outcome: { kind: 'scored', isFixed: false, isBlind: true }, deviations: [{ arms: ['A'] }] }); // prettier-ignore
+  expect(designOf(trial({ factor: 'feed' }), places).declared).toBe('none');
+  expect(designOf(trial({ factor: 'dose' }), places)).toMatchObject({ declared: 'dose', doseBy: 'distance' });
 });

@@ -206,6 +206,9 @@ test('empty tiers are furnished like one that is not, and those with something o
   const site = siteWith(4);
   const first = tierOf(site).id;
   const lastTray = addTray(tierOf(site, 3).id, cells, { cropId: 'leek', stage: 'seedling' }, { x: 0.6, y: 0.2 }, ids)(site);
+  // A stand or a tier that is not there changes nothing.
+  expect(furnishLike('nowhere', first, ids)(lastTray)).toBe(lastTray);
+  expect(furnishLike(site.stands[0]!.id, 'nowhere', ids)(lastTray)).toBe(lastTray);
   const done = furnishLike(site.stands[0]!.id, first, ids)(lastTray);
   expect(done.stands[0]!.tiers.map((t) => [t.fittings.length, t.trays.length])).toEqual([[1, 1], [1, 1], [1, 1], [0, 1]]); // prettier-ignore
   const all = done.stands[0]!.tiers.flatMap((t) => [...t.fittings, ...t.trays].map((thing) => thing.id));

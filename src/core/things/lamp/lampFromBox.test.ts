@@ -106,6 +106,9 @@ test('every field that cannot be right is named at once, and a figure that is mi
   expect(problems({ believe: 'map' })).toEqual(['box/no-figure map']);
   expect(problems({ shape: 'measured', believe: 'photometry' })).toEqual(['box/no-file photometry']);
   expect(problems({ shape: 'coil', width: 0.2, hole: 0.3 })).toEqual(['box/range hole']);
+  expect(problems({ shape: 'coil', width: 0.2, hole: -0.1 })).toEqual(['box/range hole']);
+  // A hole is a matter of coils alone.
+  expect(problems({ width: 0.2, hole: 0.3 })).toEqual([]);
 });
 
 test('figures of one box that contradict each other are named, with how much', () => {
