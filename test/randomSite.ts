@@ -67,6 +67,7 @@ export function randomSite(seed: number, mostTiers = 2): Site {
     }
     const fittings = site.stands[0]!.tiers.find((t) => t.id === tier.id)!.fittings.map((f) => f.id);
     site = changeFittings(tier.id, fittings, () => ({ hanger: hangerOf(pick(HANGER_KINDS)) }))(site);
+    if (next() < 0.2) site = changeFittings(tier.id, fittings, () => ({ tilt: between(-0.6, 0.6) }))(site);
     if (next() < 0.3) {
       const daylight = { dli: between(0.5, 8), from_min: 60 * Math.floor(between(5, 9)), to_min: 60 * Math.floor(between(15, 21)) };
       site = withTier(tier.id, (t) => ({ ...t, daylight }))(site);

@@ -1,4 +1,4 @@
-import { setPause, setProgramme } from '../../core/site/stand/change';
+import { setPause, setProgramme, withTier } from '../../core/site/stand/change';
 import { offAt } from '../../core/units/LitTimes';
 import { BARE_SITE, BARE_STAND } from '../../core/site/stand/bare';
 import 'reflect-metadata';
@@ -209,6 +209,30 @@ test('a pause goes out and comes in as it was; one that leaves too little of the
   expect(bad({ pause: { from_min: 720, to_min: 1440 } })).toEqual(['site/max programmes[0].pause.to_min']);
 });
 
+test('a file of version 14, written before lamps could be tilted, is brought up to date: all hang level', () => {
+  const old = read(readFileSync('test/fixtures/site-version-14.json', 'utf8'));
+  expect(old.stands.map((s) => s.id)).toEqual(['demo-rack', 'demo-landing']);
+  const tiers = old.stands.flatMap((s) => s.tiers);
+  const lamps = tiers.flatMap((t) => [...t.fittings, ...t.readings.flatMap((r) => r.lit)]);
+  expect(lamps.length).toBeGreaterThan(20);
+  expect(lamps.every((f) => f.tilt === undefined)).toBe(true);
+  expect(read(exportSite(old))).toEqual(old);
+});
+
+test('tilted lamps go out and come in as they are, with the readings that were taken under them', () => {
+  const base = demoSite('en-GB', null);
+  const rack = base.stands.find((s) => s.id === 'demo-rack')!;
+  const tier = rack.tiers.find((t) => t.readings.length > 0)!;
+  const tilted: Site = withTier(tier.id, (t) => ({
+    ...t,
+    fittings: t.fittings.map((f, i) => (i === 0 ? { ...f, tilt: 0.4 } : f)),
+    readings: t.readings.map((r) => ({ ...r, lit: r.lit.map((l) => ({ ...l, tilt: -0.3 })) })),
+  }))(base);
+  expect(read(exportSite(tilted))).toEqual(tilted);
+  const bad = exportSite(tilted).replace('"tilt_rad": 0.4', '"tilt_rad": 1.6');
+  expect(codes(bad)).toEqual([expect.stringMatching(/^site\/max stands\[\d\]\.tiers\[\d\]\.fittings\[0\]\.tilt_rad$/)]);
+});
+
 test('lamps that are things, dimmers, prices of weekends, rhythms of trays and signs of leaves go out and come in as they were', () => {
   const base = demoSite('en-GB', null);
   const fitting = base.stands[0]!.tiers[0]!.fittings[0]!;
@@ -384,7 +408,7 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes(text.replace('"stands": [', '"stands": [[], '))).toEqual(['file/list-in-list stands[0]']);
   expect(codes(text.replace('"tiers": [', '"tiers": [[{}], '))).toEqual(['file/list-in-list stands[0].tiers[0]']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
-  expect(codes(text.replace('"version": 14', '"version": 15'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"version": 15', '"version": 16'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
   expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
 });

@@ -42,6 +42,7 @@ import { MOST_MARKS } from '../../core/site/today/JobMark';
 import { SeasonPlanFile } from './PlannedFile';
 import { MOST_WINDOWS } from '../../core/site/window/Window';
 import { AtWindowFile, ClimateFile, PlaceFile, WindowFile } from './WindowFile';
+import { MOST_TILT } from '../../core/site/stand/poseOf';
 import { HANGER_KINDS, type HangerKind } from '../../core/site/stand/Hanger';
 import { STAND_KINDS, type StandKind } from '../../core/site/stand/Site';
 import { AGE_VIEWS, type AgeView } from '../../core/things/lamp/ageing';
@@ -71,6 +72,7 @@ export class FittingFile {
   @IsNumber(finite) @Min(-10) @Max(30) y_m!: number;
   @IsNumber(finite) @Min(0) @Max(10) face_m!: number;
   @IsNumber(finite) @Min(-7) @Max(7) turn_rad!: number;
+  @IsOptional() @IsNumber(finite) @Min(-MOST_TILT) @Max(MOST_TILT) tilt_rad?: number;
   @IsObject() @ValidateNested() @Type(() => HangerFile) hanger!: HangerFile;
   @IsOptional() @IsNumber(finite) @Min(0.01) @Max(1) dim?: number;
 }
@@ -100,6 +102,7 @@ export class LitLampFile {
   @IsNumber(finite) @Min(-20) @Max(20) fromMiddleY_m!: number;
   @IsNumber(finite) @Min(0) @Max(10) face_m!: number;
   @IsNumber(finite) @Min(-7) @Max(7) turn_rad!: number;
+  @IsOptional() @IsNumber(finite) @Min(-MOST_TILT) @Max(MOST_TILT) tilt_rad?: number;
 }
 
 export class FacesFile {
@@ -347,7 +350,7 @@ export class SafetyMarkFile {
 /** A site as it is written to disk and to exported files. See migrate.ts for its version. Lengths in metres; units stand in the names. */
 export class SiteFile {
   @Equals('copper-noon/site') format!: 'copper-noon/site';
-  @Equals(14) version!: 14;
+  @Equals(15) version!: 15;
   @Matches(/^[A-Z]{3}$/) currency!: string;
   @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
   @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => StandFile) stands!: StandFile[];

@@ -87,6 +87,7 @@ export function siteOf(file: SiteFile): Site {
           y: f.y_m,
           face: f.face_m,
           turn: f.turn_rad,
+          ...(f.tilt_rad ? { tilt: f.tilt_rad } : {}),
           hanger: { kind: f.hanger.kind, step: f.hanger.step_m, load: f.hanger.load_kg ?? null },
           ...(f.dim == null || f.dim === 1 ? {} : { dim: f.dim }),
         })),
@@ -248,6 +249,7 @@ const litOf = (l: LitLampFile): LitLamp => ({
   dy: l.fromMiddleY_m,
   face: l.face_m,
   turn: l.turn_rad,
+  ...(l.tilt_rad ? { tilt: l.tilt_rad } : {}),
 });
 
 const radOf = (deg: number | null | undefined) => (deg === null || deg === undefined ? null : (deg * Math.PI) / 180);

@@ -17,7 +17,7 @@ import type { LampFile, LitLampFile, ReadingFile, SiteFile } from './SiteFile';
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 14,
+    version: 15,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
     stands: site.stands.map((s) => ({
@@ -55,6 +55,7 @@ export function writeSite(site: Site): SiteFile {
           y_m: f.y,
           face_m: f.face,
           turn_rad: f.turn,
+          ...(f.tilt ? { tilt_rad: f.tilt } : {}),
           hanger: { kind: f.hanger.kind, step_m: f.hanger.step, load_kg: f.hanger.load },
           ...(f.dim === undefined || f.dim === 1 ? {} : { dim: f.dim }),
         })),
@@ -204,6 +205,7 @@ const writeLit = (l: LitLamp): LitLampFile => ({
   fromMiddleY_m: l.dy,
   face_m: l.face,
   turn_rad: l.turn,
+  ...(l.tilt ? { tilt_rad: l.tilt } : {}),
 });
 
 const degOf = (rad: number | null) => (rad === null ? null : (rad * 180) / Math.PI);

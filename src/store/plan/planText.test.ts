@@ -35,8 +35,8 @@ test('every promise is kept: offers applied, read back and judged again give wha
           // No limit is broken that was kept.
           const was = limits.get(promised.trayId)!;
           expect(found.photoperiod_h).toBeLessThanOrEqual(Math.max(was.limits.longestDay_h, was.photoperiod_h) + 1 / 59);
-          const most = Math.max(was.limits.strongestPpfd_umol_per_m2_s, was.strongestPpfd_umol_per_m2_s);
-          expect(found.strongestPpfd_umol_per_m2_s).toBeLessThanOrEqual(most * 1.001);
+          const most = Math.max(was.limits.strongestPpfd_umol_per_m2_s, was.litPpfd_umol_per_m2_s);
+          expect(found.litPpfd_umol_per_m2_s).toBeLessThanOrEqual(most * 1.001);
         }
       }
   }

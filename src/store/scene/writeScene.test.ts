@@ -21,7 +21,16 @@ function underOwn(lampId: string): Site {
   return changeFittings(id, fittings.map((f) => f.id), () => ({ lampId: 'own-1' }))({ ...demo, lamps: [lamp] }); // prettier-ignore
 }
 
+/** The same with every lamp tilted to the back, the next one to the front. */
+const tilted = (site: Site, standId: string): Site =>
+  site.stands
+    .find((s) => s.id === standId)!
+    .tiers.reduce((now, t) => changeFittings(t.id, t.fittings.map((f) => f.id), (f) => ({ tilt: t.fittings.indexOf(f) % 2 ? -0.4 : 0.4 }))(now), site); // prettier-ignore
+
 test.each([
+  ['the rack, its lamps tilted', tilted(demo, 'demo-rack'), 'demo-rack'],
+  ['a tilted reflector tube of one’s own', tilted(underOwn('t8-06-2refl'), 'demo-landing'), 'demo-landing'],
+  ['a tilted panel of one’s own', tilted(underOwn('led-board-65'), 'demo-landing'), 'demo-landing'],
   ['the rack, with library lamps', demo, 'demo-rack'],
   ['a shelf under a reflector tube of one’s own', underOwn('t8-06-2refl'), 'demo-landing'],
   ['under a panel of one’s own', underOwn('led-board-65'), 'demo-landing'],

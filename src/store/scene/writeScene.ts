@@ -1,4 +1,5 @@
 import { lampBandOf } from '../../core/judge/dose/lightBand';
+import { poseOf } from '../../core/site/stand/poseOf';
 import { emittersOf } from '../../core/things/lamp/emittersOf';
 import { lampLibrary } from '../../core/things/lamp/lampLibrary';
 import type { Emitter } from '../../core/light/emitters/Emitter';
@@ -62,25 +63,37 @@ export function roomFile({ room, x, z }: BenchTier) {
 export function lampsOf(t: BenchTier, { fitting, lamp, real, calibration }: BenchLamp): Partial<SceneLampFile>[] {
   const doubt = combine(doubtsOf(lamp, colourOf(lamp), calibration, t.tier.ageing));
   const common = { spectrum: lamp.spectrumId, ppfDoubt: doubt };
-  const place = { x_m: fitting.x + t.x, y_m: fitting.y, turn_deg: deg(fitting.turn) };
+  const pose = poseOf(fitting, real);
+  const place = {
+    x_m: fitting.x + t.x,
+    y_m: fitting.y,
+    z_m: pose.face + t.z,
+    turn_deg: deg(fitting.turn),
+    ...(fitting.tilt ? { tilt_deg: deg(fitting.tilt) } : {}),
+  };
   if (lampLibrary.some((l) => l.id === lamp.id))
-    return [
-      { id: fitting.id, kind: 'library', ...place, z_m: fitting.face + t.z, libraryId: lamp.id, ppf_umol_per_s: real.ppf, ...common },
-    ];
-  const emitters = emittersOf(real, fitting);
+    return [{ id: fitting.id, kind: 'library', ...place, libraryId: lamp.id, ppf_umol_per_s: real.ppf, ...common }];
+  const emitters = emittersOf(real, pose);
   const simple = emitters.every((e) => e.kind !== 'photometric' && e.ppf > 0);
   if (!simple) {
     const { name, power, length, width } = lamp;
     const table = lamp.farField?.table ?? farFieldOf(emittersOf(lamp, { x: 0, y: 0, face: 0, turn: 0 }));
     const round = lamp.farField?.round ?? true;
     const ies = writeIes({ name, power, length, width, round, lumens: lamp.ppf * colourOf(lamp).luxPerUmol, table });
-    return [{ id: fitting.id, kind: 'ies', ...place, z_m: fitting.face + t.z, ies, ppf_umol_per_s: real.ppf, ...common }];
+    return [{ id: fitting.id, kind: 'ies', ...place, ies, ppf_umol_per_s: real.ppf, ...common }];
   }
   return emitters.map((e, i) => ({ id: emitters.length > 1 ? `${fitting.id}/${i + 1}` : fitting.id, ...primitiveOf(e, t), ...common }));
 }
 
 function primitiveOf(e: Emitter, t: BenchTier): Partial<SceneLampFile> {
-  const at = { x_m: e.x + t.x, y_m: e.y, z_m: e.z + t.z, turn_deg: deg(e.turn), ppf_umol_per_s: e.ppf };
+  const at = {
+    x_m: e.x + t.x,
+    y_m: e.y,
+    z_m: e.z + t.z,
+    turn_deg: deg(e.turn),
+    ...(e.tilt ? { tilt_deg: deg(e.tilt) } : {}),
+    ppf_umol_per_s: e.ppf,
+  };
   switch (e.kind) {
     case 'point':
       return { kind: 'point', ...at, ...(e.cosinePower === null ? { isotropic: true } : { cosinePower: e.cosinePower }) };

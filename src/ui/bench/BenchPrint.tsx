@@ -17,7 +17,7 @@ import { judgedTrays, useBenchLight } from './useBench';
 function alike(lamps: readonly BenchLamp[]): readonly { readonly lamp: BenchLamp; readonly count: number }[] {
   const groups = new Map<string, { lamp: BenchLamp; count: number }>();
   for (const lamp of lamps) {
-    const key = `${lamp.lamp.id} ${lamp.fitting.face.toFixed(3)} ${lamp.fitting.hanger.kind}`;
+    const key = `${lamp.lamp.id} ${lamp.fitting.face.toFixed(3)} ${lamp.fitting.hanger.kind} ${lamp.fitting.tilt ?? 0}`;
     groups.set(key, { lamp, count: (groups.get(key)?.count ?? 0) + 1 });
   }
   return [...groups.values()];

@@ -7,6 +7,7 @@ import type { BenchLamp, BenchTier } from '@/core/answer/stand/benchStand';
 import { changeFittings, lampsSideBySide, rowOf } from '@/core/site/stand/change';
 import { faceSizeOf } from '@/core/site/stand/footprint';
 import { HANGER_KINDS, hangerOf, snapFace, type HangerKind } from '@/core/site/stand/Hanger';
+import { MOST_TILT } from '@/core/site/stand/poseOf';
 import { newId } from '@/store/names/newId';
 import { kindOfOwnLamp } from '@/core/site/ownLamps/changeOwnLamps';
 import { FULL, nearestSetting } from '@/core/things/lamp/dimming';
@@ -16,13 +17,16 @@ import { Button } from '../parts/Button';
 import { lampItems } from '../parts/lampItems';
 import { LengthField } from '../parts/LengthField';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
+import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { Stepper } from '../parts/Stepper';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
-import { HANGER_WORDS, hangWords, stepWords } from './benchWords';
+import { HANGER_WORDS, hangWords, stepWords, tiltWords } from './benchWords';
 import { ChoiceSheet } from './ChoiceSheet';
 import { ThingTools } from './ThingTools';
 import type { Hands } from './useHands';
+
+const MOST_TILT_deg = Math.round((MOST_TILT * 180) / Math.PI);
 
 interface LampPanelProps {
   tier: BenchTier;
@@ -43,6 +47,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
   const pitch = same.length > 1 ? same[1]!.y - same[0]!.y : faceSizeOf(lamp).width + 0.08;
   const gap = Math.max(0, pitch - faceSizeOf(lamp).width);
   const fixed = fitting.hanger.kind === 'fixed';
+  const looks = tiltWords(fitting);
   const named = useSite((s) => s.site.ownLamps.find((o) => o.id === fitting.own?.id)?.name ?? '');
   return (
     <section aria-label="The chosen lamp" className="space-y-3 border-b border-line pb-4">
@@ -166,6 +171,15 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
               onChange={(step) => change('change the step', (f) => ({ hanger: { ...f.hanger, step } }))}
             />
           )}
+          <NumberField
+            label="tilt"
+            unit="°"
+            value={((fitting.tilt ?? 0) * 180) / Math.PI}
+            min={-MOST_TILT_deg}
+            max={MOST_TILT_deg}
+            inputClassName="w-16"
+            onChange={(deg) => change('tilt the lamp', () => ({ tilt: (deg * Math.PI) / 180 }))}
+          />
           <MaybeNumberField
             label="carries"
             unit="kg"
@@ -176,6 +190,11 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
             onChange={(load) => change('change the maximum load', (f) => ({ hanger: { ...f.hanger, load } }))}
           />
         </div>
+        <p className="pt-2 text-sm text-soft">
+          {looks
+            ? `It looks ${looks}. Heights are measured to the lowest edge of its face. Don’t let it dazzle: nobody should look into it at eye level.`
+            : 'Tilt: 0 hangs level; above 0 it looks to the back (to the left, turned by a quarter), below 0 to the front.'}
+        </p>
       </details>
       <p className="text-sm text-soft">
         {Math.round(lamp.power * 10) / 10} W, {Math.round(lamp.ppf)} µmol/s by its {calibration ? 'box; ' : 'box.'}

@@ -42,8 +42,8 @@ interface Row {
 function rowsOf(t: BenchTier, view: View): Row[] {
   const rows = new Map<string, [BenchLamp, ...BenchLamp[]]>();
   for (const l of t.lamps) {
-    const { lampId, face, turn, x, y } = l.fitting;
-    const key = [lampId, face.toFixed(3), turn.toFixed(2), (view === 'front' ? x : y).toFixed(3)].join();
+    const { lampId, face, turn, tilt = 0, x, y } = l.fitting;
+    const key = [lampId, face.toFixed(3), turn.toFixed(2), tilt.toFixed(2), (view === 'front' ? x : y).toFixed(3)].join();
     const row = rows.get(key);
     if (row) row.push(l);
     else rows.set(key, [l]);

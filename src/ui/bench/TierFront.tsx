@@ -4,6 +4,7 @@ import { footOf, rimOf } from '@/core/site/stand/canopy';
 import { isRoofed } from '@/core/site/stand/Enclosure';
 import { outlineOf, outlineOfFitting, plantAreaOf } from '@/core/site/stand/footprint';
 import { showLength, type LengthUnit } from '@/core/units/length';
+import { riseOf } from '@/core/site/stand/poseOf';
 import { LampFront } from '../stage/LampFront';
 import { TrayFront } from '../stage/TrayFront';
 import { lookOf, THICK } from '../stage/Walls';
@@ -84,12 +85,16 @@ export const TierFront = memo(function TierFront({ tier: t, frame, unit, lampId,
       {lamps.map(({ fitting, lamp }) => {
         const r = outlineOfFitting(fitting, lamp);
         const [from, to] = front ? [r.x0, r.x1] : [r.y0, r.y1];
+        // Only who looks along a lamp sees it tilted: its own back is at the right from the side, at the left from the front.
+        const turned = Math.abs(Math.sin(fitting.turn)) > 0.7;
+        const tilt = front === turned ? (fitting.tilt ?? 0) * (front ? Math.sin(fitting.turn) : -Math.cos(fitting.turn)) : 0;
         return (
           <LampFront
             key={fitting.id}
             lamp={lamp}
             x={u((from + to) / 2)}
-            y={z(fitting.face)}
+            y={z(fitting.face + (tilt === 0 ? 0 : riseOf(fitting, lamp)))}
+            tilt={tilt}
             w={(to - from) * frame.scale}
             top={isRoofed(tier.enclosure) ? z(tier.enclosure.height) : Math.min(z(tier.enclosure.height), z(fitting.face) - 30)}
           />

@@ -6,7 +6,7 @@ import type { Fault } from '@/core/answer/faults/faults';
 import { demoSite } from '@/store/site/demoSite';
 import { stretchesOf } from './bands';
 import { benchFrame, tierAt } from './benchFrame';
-import { faultWords, hangWords, riserWords, stepWords } from './benchWords';
+import { faultWords, hangWords, tiltWords, riserWords, stepWords } from './benchWords';
 import { moveWords, movesWords } from './moveWords';
 
 const site = demoSite('en-GB');
@@ -26,6 +26,7 @@ test.each([
 test('how a lamp hangs is counted from the shelf above', () => {
   expect(hangWords(second!, second!.lamps[0]!.fitting)).toBe('8 notches'); // 20 cm under the shelf above, an inch each
   expect(hangWords(third!, third!.lamps[0]!.fitting)).toBe('cord');
+  expect(hangWords(third!, { ...third!.lamps[0]!.fitting, tilt: 0.5 })).toBe('cord, tilted 29° to the back');
   expect([0, 1, 2, 5].map(riserWords)).toEqual(['', 'one riser', 'two risers', '5 risers']);
 });
 
@@ -104,3 +105,11 @@ test('the drawing is to scale, each tier above the next, and a height of it tell
   expect(twice.scale / frame.scale).toBeWithin(2, { relative: 1e-9 });
   expect(twice.boxOf(first!).width / twice.scale).toBeWithin(0.45, { relative: 1e-9 });
 });
+
+test.each([
+  [0.5, 0, '29° to the back'],
+  [-0.5, 0, '29° to the front'],
+  [0.5, Math.PI / 2, '29° to the left'],
+  [-0.5, Math.PI / 2, '29° to the right'],
+  [0, 0, null],
+])('a lamp tilted by %d, turned by %d, looks %s', (tilt, turn, words) => expect(tiltWords({ tilt, turn })).toBe(words));

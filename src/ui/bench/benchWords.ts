@@ -48,8 +48,22 @@ export function stepWords(hanger: Hanger, steps: number, unit: LengthUnit): stri
   return one ? `${n} ${n === 1 ? one : many} ${way}` : `${showLength(n * hanger.step, unit)} ${way}`;
 }
 
-/** Where a lamp hangs in its own steps: so many links below the shelf above. */
+/** Which way a tilted lamp looks: "30° to the back"; null where it hangs level. */
+export function tiltWords({ tilt = 0, turn }: Pick<Fitting, 'tilt' | 'turn'>): string | null {
+  if (tilt === 0) return null;
+  // Its own back lies to the left of its length: behind a lamp that hangs along the shelf, on the left of one across it.
+  const [back, left] = [Math.cos(turn) * tilt, Math.sin(turn) * tilt];
+  const way = Math.abs(back) >= Math.abs(left) ? (back > 0 ? 'the back' : 'the front') : left > 0 ? 'the left' : 'the right';
+  return `${Math.round((Math.abs(tilt) * 180) / Math.PI)}° to ${way}`;
+}
+
+/** Where a lamp hangs in its own steps, so many links below the shelf above, and how far it is tilted. */
 export function hangWords(tier: BenchTier, fitting: Fitting): string {
+  const tilt = tiltWords(fitting);
+  return tilt ? `${stepsDown(tier, fitting)}, tilted ${tilt}` : stepsDown(tier, fitting);
+}
+
+function stepsDown(tier: BenchTier, fitting: Fitting): string {
   const { hanger, face } = fitting;
   const [one, many] = STEP_WORDS[hanger.kind];
   if (!one || !isRoofed(tier.tier.enclosure)) return HANGER_WORDS[hanger.kind];

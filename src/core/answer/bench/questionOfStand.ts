@@ -1,3 +1,4 @@
+import { poseOf } from '../../site/stand/poseOf';
 import { emittersOf } from '../../things/lamp/emittersOf';
 import { throughCover } from '../../things/container/coverLibrary';
 import type { Metres } from '../../units/quantities';
@@ -19,7 +20,7 @@ export function askedTier(t: BenchTier): AskedTier {
     height: t.tier.enclosure.height,
     room: t.room,
     hours: t.hours,
-    lamps: t.lamps.map(({ fitting, real }) => ({ id: fitting.id, emitters: emittersOf(real, fitting) })),
+    lamps: t.lamps.map(({ fitting, real }) => ({ id: fitting.id, emitters: emittersOf(real, poseOf(fitting, real)) })),
     trays: t.trays.map(({ tray, canopy }) => ({
       id: tray.id,
       outline: outlineOf(tray),

@@ -1,4 +1,4 @@
-import { bodyHeightOf } from '../../things/lamp/bodyHeight';
+import { riseOf, topOfFitting } from '../../site/stand/poseOf';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
 import { apparentPowerOf, apparentPowerOfThing } from '../power/apparentPower';
 import { CONTINUOUS_SHARE } from '../power/loadsOf';
@@ -91,8 +91,9 @@ function lampFaults(t: BenchTier, { fitting, lamp }: BenchLamp): Fault[] {
   const beyond = Math.max(past('left', -r.x0), past('right', r.x1 - tier.width), past('front', -r.y0), past('back', r.y1 - tier.depth));
   if (beyond > HAIR) faults.push({ why: 'lamp-beyond-tier', thingId: fitting.id, by: beyond });
   const { height } = tier.enclosure;
-  if (isRoofed(tier.enclosure) && fitting.face > height - LAMP_HEADROOM + HAIR)
-    faults.push({ why: 'lamp-in-shelf', thingId: fitting.id, by: fitting.face - (height - LAMP_HEADROOM) });
+  const topOfFace = fitting.face + 2 * riseOf(fitting, lamp);
+  if (isRoofed(tier.enclosure) && topOfFace > height - LAMP_HEADROOM + HAIR)
+    faults.push({ why: 'lamp-in-shelf', thingId: fitting.id, by: topOfFace - (height - LAMP_HEADROOM) });
   const least = clearanceOf(lamp);
   for (const { tray, canopy, plantHeight, leaves: o } of t.trays) {
     const [dx, dy] = [gap(r.x0, r.x1, o.x0, o.x1), gap(r.y0, r.y1, o.y0, o.y1)];
@@ -102,7 +103,7 @@ function lampFaults(t: BenchTier, { fitting, lamp }: BenchLamp): Fault[] {
       continue;
     }
     // The hot body warms to every side: what counts is the shortest way from it to a leaf.
-    const dz = gap(fitting.face, fitting.face + bodyHeightOf(lamp), canopy - plantHeight, canopy);
+    const dz = gap(fitting.face, topOfFitting(fitting, lamp), canopy - plantHeight, canopy);
     const distance = Math.hypot(Math.max(0, dx), Math.max(0, dy), Math.max(0, dz));
     if (distance < least - 1e-6) faults.push({ why: 'leaves-in-heat', thingId: fitting.id, trayId: tray.id, distance, least });
   }
@@ -119,7 +120,7 @@ function collisions({ fitting, lamp }: BenchLamp, others: readonly BenchLamp[]):
   const r = outlineOfFitting(fitting, lamp);
   return others.flatMap((other): Fault[] => {
     const o = outlineOfFitting(other.fitting, other.lamp);
-    const dz = gap(fitting.face, fitting.face + bodyHeightOf(lamp), other.fitting.face, other.fitting.face + bodyHeightOf(other.lamp));
+    const dz = gap(fitting.face, topOfFitting(fitting, lamp), other.fitting.face, topOfFitting(other.fitting, other.lamp));
     const by = -Math.max(gap(r.x0, r.x1, o.x0, o.x1), gap(r.y0, r.y1, o.y0, o.y1), dz);
     return by > HAIR ? [{ why: 'lamps-collide', thingId: fitting.id, otherId: other.fitting.id, by }] : [];
   });

@@ -5,6 +5,7 @@ import type { Crop, Stage } from '../../things/crop/Crop';
 import type { LightDay } from '../../judge/dose/LightDay';
 import { limitsOfBatch, type HardLimits } from '../../judge/verdict/hardLimits';
 import type { Lamp } from '../../things/lamp/Lamp';
+import { poseOf } from '../../site/stand/poseOf';
 import { emittersOf } from '../../things/lamp/emittersOf';
 import type { Scene } from '../../light/scene/Scene';
 import type { Room } from '../../light/room/Room';
@@ -97,7 +98,7 @@ export const measuredLamp = ({ lamps }: SetUp): Lamp => lamps[0]!.real;
 export function sceneOfSetUp(setUp: SetUp, face?: Metres): Scene {
   const lamps = setUp.lamps.map(({ fitting: f, real }) => ({
     id: f.id,
-    emitters: emittersOf(real, face === undefined ? f : { ...f, face }),
+    emitters: emittersOf(real, poseOf(face === undefined ? f : { ...f, face }, real)),
   }));
   return { lamps, rooms: setUp.room ? [setUp.room] : [], things: [] };
 }

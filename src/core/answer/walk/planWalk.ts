@@ -1,5 +1,6 @@
 import { basisOf, lightAt } from '../../measure/fit/basis';
 import { doubtOfShift, fitLampOf, sidesOf } from '../../measure/fit/fitTier';
+import { poseOf } from '../../site/stand/poseOf';
 import { emittersOf } from '../../things/lamp/emittersOf';
 import type { Lamp } from '../../things/lamp/Lamp';
 import type { Metres } from '../../units/quantities';
@@ -49,7 +50,9 @@ export function planWalk(t: BenchTier, count: number): WalkPoint[] {
   const sides = t.room ? sidesOf(t.tier.enclosure) : [];
   const lamps = kinds.map((lamp) => fitLampOf(lamp, t.tier.ageing));
   const sidesDoubt = sides.length > 0 ? doubtOfShift(t.tier.enclosure.faces, sides) : 1;
-  const scene = { emitters: kinds.map((k) => t.lamps.filter((l) => l.lamp.id === k.id).flatMap((l) => emittersOf(l.real, l.fitting))) };
+  const scene = {
+    emitters: kinds.map((k) => t.lamps.filter((l) => l.lamp.id === k.id).flatMap((l) => emittersOf(l.real, poseOf(l.fitting, l.lamp)))),
+  };
   const places = candidates.map(({ x, y, z }) => ({ scene: 0, x, y, z }));
   const question = { lamps, scenes: [scene], room: t.room, sides, sidesDoubt, hand: HAND_SD, readings: [] };
   const basis = basisOf(question, places);

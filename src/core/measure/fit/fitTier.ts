@@ -1,3 +1,4 @@
+import { poseOf } from '../../site/stand/poseOf';
 import { emittersOf } from '../../things/lamp/emittersOf';
 import type { Lamp } from '../../things/lamp/Lamp';
 import { colourOf } from '../../things/lamp/colourOf';
@@ -97,7 +98,7 @@ function questionOf(tier: Tier, used: readonly Compared[], lampOf: LampOf, other
         emitters: lamps.map((lamp) =>
           lit
             .filter((l) => l.lampId === lamp.id)
-            .flatMap(({ dx, dy, face, turn }) => emittersOf(lamp, { x: around.width / 2 + dx, y: around.depth / 2 + dy, face, turn })),
+            .flatMap((l) => emittersOf(lamp, { ...poseOf(l, lamp), x: around.width / 2 + l.dx, y: around.depth / 2 + l.dy })),
         ),
       };
     }),

@@ -6,6 +6,7 @@ import { createRecall } from '../../light/scene/Recall';
 import { slantAt } from '../../light/scene/slantAt';
 import type { Scene } from '../../light/scene/Scene';
 import type { Ppfd, Share } from '../../units/quantities';
+import { poseOf } from '../../site/stand/poseOf';
 import { roomFrom } from '../../site/stand/roomOf';
 import type { Around, LitLamp, Reading } from '../../site/reading/Reading';
 
@@ -71,7 +72,7 @@ function fieldOf(
   room: Room | null,
   key: string,
 ): { field: LightField; scene: Scene } {
-  const poses = lit.map(({ dx, dy, face, turn }) => ({ x: width / 2 + dx, y: depth / 2 + dy, face, turn }));
+  const poses = lit.map((l) => ({ ...poseOf(l, lamp), x: width / 2 + l.dx, y: depth / 2 + l.dy }));
   return recall.get(`field ${key} ${lamp.id} ${lamp.ppf} ${lamp.beamFwhm} ${JSON.stringify(poses)}`, () => {
     const scene = {
       lamps: [{ id: lamp.id, emitters: poses.flatMap((pose) => emittersOf(lamp, pose)) }],

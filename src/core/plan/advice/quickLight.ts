@@ -2,6 +2,7 @@ import { answerBench } from '../../answer/bench/answerBench';
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
 import { askedTier } from '../../answer/bench/questionOfStand';
 import { spreadOf, type LightSpread } from '../../judge/dose/LightSpread';
+import { poseOf } from '../../site/stand/poseOf';
 import { emittersOf } from '../../things/lamp/emittersOf';
 import { throughCover } from '../../things/container/coverLibrary';
 import { lightOf } from '../../light/ppfdAtPoint';
@@ -25,8 +26,8 @@ export type LightOfTray = (tier: BenchTier, tray: BenchTray) => LightSpread;
 export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
   const ofLamp = new Map<string, Float64Array>();
   const spreads = new Map<string, LightSpread>();
-  const poseOf = ({ fitting, real }: BenchLamp) =>
-    `${real.id} ${real.ppf} ${fitting.x.toFixed(4)} ${fitting.y.toFixed(4)} ${fitting.face.toFixed(4)} ${fitting.turn.toFixed(4)}`;
+  const hungOf = ({ fitting, real }: BenchLamp) =>
+    `${real.id} ${real.ppf} ${fitting.x.toFixed(4)} ${fitting.y.toFixed(4)} ${fitting.face.toFixed(4)} ${fitting.turn.toFixed(4)} ${(fitting.tilt ?? 0).toFixed(4)}`;
   const placeOf = ({ tray, canopy }: BenchTray) => {
     const { x0, x1, y0, y1 } = plantAreaOf(tray);
     return `${x0.toFixed(4)} ${x1.toFixed(4)} ${y0.toFixed(4)} ${y1.toFixed(4)} ${canopy.toFixed(4)} ${tray.coverId}`;
@@ -35,14 +36,14 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
   /** Straight light at the points of a tray; the same tray under the same lamps is worked out once. */
   function straightAt(tier: BenchTier, tray: BenchTray): { readonly values: Float64Array; readonly weights: Float64Array } {
     const { places, weights } = trayPointsOf(plantAreaOf(tray.tray), tier.lamps);
-    const all = tier.lamps.map(poseOf).join('|');
+    const all = tier.lamps.map(hungOf).join('|');
     const values = new Float64Array(places.length);
     for (const lamp of tier.lamps) {
       // The points depend on all lamps: under each there is one.
-      const key = `${placeOf(tray)} ${poseOf(lamp)} ${all}`;
+      const key = `${placeOf(tray)} ${hungOf(lamp)} ${all}`;
       let own = ofLamp.get(key);
       if (!own) {
-        const lights = emittersOf(lamp.real, lamp.fitting).map(lightOf);
+        const lights = emittersOf(lamp.real, poseOf(lamp.fitting, lamp.real)).map(lightOf);
         const through = throughCover(tray.tray);
         own = Float64Array.from(places, ([x, y]) => through * lights.reduce((sum, light) => sum + light(x, y, tray.canopy), 0));
         ofLamp.set(key, own);
@@ -93,7 +94,7 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
   }
 
   return (tier, tray) => {
-    const key = `${tier.tier.id} ${tray.tray.id} ${facesOf(tier)} ${placeOf(tray)} ${tier.lamps.map(poseOf).join('|')}`;
+    const key = `${tier.tier.id} ${tray.tray.id} ${facesOf(tier)} ${placeOf(tray)} ${tier.lamps.map(hungOf).join('|')}`;
     const known = spreads.get(key);
     if (known) return known;
     const { values, weights } = straightAt(tier, tray);

@@ -6,7 +6,7 @@ import { hardLimitsOf } from '../../judge/verdict/hardLimits';
 import { rimOf } from '../../site/stand/canopy';
 import { outlineOfFitting, plantAreaOf } from '../../site/stand/footprint';
 import { cropOf } from '../../site/crop/cropOf';
-import { bodyHeightOf } from '../../things/lamp/bodyHeight';
+import { topOfFitting } from '../../site/stand/poseOf';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
 import type { Crop, Stage } from '../../things/crop/Crop';
 import type { Tables } from '../../things/tables/Tables';
@@ -130,7 +130,7 @@ function heatAt(x: Metres, y: Metres, z: Metres, { lamps, hours }: BenchTier): S
   return lamps.reduce((worst, { fitting, lamp }) => {
     const r = outlineOfFitting(fitting, lamp);
     const out = (v: Metres, from: Metres, to: Metres) => Math.max(0, from - v, v - to);
-    const far = Math.hypot(out(x, r.x0, r.x1), out(y, r.y0, r.y1), out(z, fitting.face, fitting.face + bodyHeightOf(lamp)));
+    const far = Math.hypot(out(x, r.x0, r.x1), out(y, r.y0, r.y1), out(z, fitting.face, topOfFitting(fitting, lamp)));
     return Math.max(worst, 1 - far / clearanceOf(lamp));
   }, 0);
 }

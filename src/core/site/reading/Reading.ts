@@ -10,6 +10,7 @@ export interface LitLamp {
   readonly dy: Metres;
   readonly face: Metres;
   readonly turn: Radians;
+  readonly tilt?: Radians;
 }
 
 /** The tier as it was when a reading was taken: its size, what its faces were made of, how much of its floor trays covered. */
@@ -70,6 +71,14 @@ export const litOf = (tier: {
     readonly y: Metres;
     readonly face: Metres;
     readonly turn: Radians;
+    readonly tilt?: Radians;
   }[];
 }): LitLamp[] =>
-  tier.fittings.map(({ lampId, x, y, face, turn }) => ({ lampId, dx: x - tier.width / 2, dy: y - tier.depth / 2, face, turn }));
+  tier.fittings.map(({ lampId, x, y, face, turn, tilt }) => ({
+    lampId,
+    dx: x - tier.width / 2,
+    dy: y - tier.depth / 2,
+    face,
+    turn,
+    ...(tilt && { tilt }),
+  }));

@@ -177,7 +177,7 @@ export function daylightOfTray(tier: Pick<Tier, 'daylight' | 'sun' | 'suns'>, { 
 }
 type TrayPlace = Pick<Tray, 'id' | 'x' | 'y' | 'turned'>;
 
-/** A lamp where it hangs: the middle of its face, and the height of its face above the tier's floor. */
+/** A lamp where it hangs: the middle of its face, and the height of its face above the tier's floor; of a tilted one that of its lowest edge. */
 export interface Fitting {
   readonly id: string;
   readonly lampId: string;
@@ -185,6 +185,8 @@ export interface Fitting {
   readonly y: Metres;
   readonly face: Metres;
   readonly turn: Radians;
+  /** Turned about its own length, so that it looks towards its own back (to the left of its length); left out: hung level. */
+  readonly tilt?: Radians;
   readonly hanger: Hanger;
   /** Setting of its dimmer; left out: full. Counts only while the lamp that hangs here can be dimmed. */
   readonly dim?: Share;
