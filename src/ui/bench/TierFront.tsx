@@ -96,7 +96,11 @@ export const TierFront = memo(function TierFront({ tier: t, frame, unit, lampId,
             y={z(fitting.face + (tilt === 0 ? 0 : riseOf(fitting, lamp)))}
             tilt={tilt}
             w={(to - from) * frame.scale}
-            top={isRoofed(tier.enclosure) ? z(tier.enclosure.height) : Math.min(z(tier.enclosure.height), z(fitting.face) - 30)}
+            top={
+              isRoofed(tier.enclosure)
+                ? z(tier.enclosure.height)
+                : Math.min(z(tier.enclosure.height), z(fitting.face + 2 * riseOf(fitting, lamp)) - 30)
+            }
           />
         );
       })}

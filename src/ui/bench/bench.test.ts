@@ -101,6 +101,18 @@ test('the drawing is to scale, each tier above the next, and a height of it tell
   expect(frame.boxOf(rack.tiers[4]!).top + frame.boxOf(rack.tiers[4]!).height).toBeLessThanOrEqual(650);
   expect(tierAt(rack, frame, lower.top + 5).number).toBe(2);
   expect(tierAt(rack, frame, -50).number).toBe(1);
+  // What hangs over an open shelf is in the picture, from the side as well.
+  const open = {
+    ...rack,
+    tiers: rack.tiers.map((t, i) => (i > 0 ? t : { ...t, lamps: t.lamps.map((l) => ({ ...l, fitting: { ...l.fitting, face: 1.2 } })) })),
+  };
+  for (const view of ['front', 'side'] as const) {
+    const room = { width: 800, height: 650 };
+    const over = benchFrame(open, view, room, 1, false);
+    expect(over.z(open.tiers[0]!, 1.2)).toBeGreaterThan(20);
+    expect(over.boxOf(open.tiers[4]!).top + over.boxOf(open.tiers[4]!).height).toBeLessThanOrEqual(650);
+    expect(over.scale).toBeLessThan(benchFrame(rack, view, room, 1, false).scale);
+  }
   const twice = benchFrame(rack, 'side', { width: 800, height: 650 }, 2, false);
   expect(twice.scale / frame.scale).toBeWithin(2, { relative: 1e-9 });
   expect(twice.boxOf(first!).width / twice.scale).toBeWithin(0.45, { relative: 1e-9 });

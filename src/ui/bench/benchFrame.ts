@@ -1,3 +1,4 @@
+import { topOfFitting } from '@/core/site/stand/poseOf';
 import type { Metres } from '@/core/units/quantities';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import type { Box } from '../stage/stageFrame';
@@ -26,6 +27,16 @@ const SIDES = { wide: { left: 108, right: 124 }, narrow: { left: 34, right: 88 }
 const HEAD = 26;
 const FOOT = 30;
 
+/** Height of all that is to be seen: lamps over an open shelf and tall plants may reach beyond the stand. */
+const reachOf = (stand: BenchStand): Metres =>
+  Math.max(
+    stand.height,
+    ...stand.tiers.flatMap((t) => [
+      ...t.lamps.map(({ fitting, lamp }) => t.z + topOfFitting(fitting, lamp)),
+      ...t.trays.map((y) => t.z + y.canopy),
+    ]),
+  );
+
 /** @param zoom  1: the whole stand fits the room */
 export function benchFrame(
   stand: BenchStand,
@@ -35,13 +46,14 @@ export function benchFrame(
   narrow: boolean,
 ): BenchFrame {
   const { left: l, right: r } = SIDES[narrow ? 'narrow' : 'wide'];
+  const reach = reachOf(stand);
   const span = view === 'front' ? stand.width : stand.depth;
-  const fit = Math.min((room.width - l - r) / span, (room.height - HEAD - FOOT) / stand.height, 900);
+  const fit = Math.min((room.width - l - r) / span, (room.height - HEAD - FOOT) / reach, 900);
   const scale = Math.max(30, fit * zoom);
   const width = Math.max(room.width, span * scale + l + r);
-  const height = Math.max(room.height, stand.height * scale + HEAD + FOOT);
+  const height = Math.max(room.height, reach * scale + HEAD + FOOT);
   const left = l + (width - l - r - span * scale) / 2;
-  const floor = height - FOOT - (height - HEAD - FOOT - stand.height * scale) / 2;
+  const floor = height - FOOT - (height - HEAD - FOOT - reach * scale) / 2;
   const u = (tier: Pick<BenchTier, 'x'>, along: Metres) => left + ((view === 'front' ? tier.x : 0) + along) * scale;
   const z = (tier: Pick<BenchTier, 'z'>, h: Metres) => floor - (tier.z + h) * scale;
   return {
