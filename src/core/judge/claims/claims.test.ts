@@ -135,3 +135,15 @@ test.each([
   // prettier-ignore
   for (const figure of wanted) expect(figures(text)).toContainEqual(figure);
 });
+
+// 45 W for 18 h a day at 0.12 a kWh: 0.0972 a day, 2.96 a month, 35.5 a year.
+test.each([
+  ['$0.10 a day', true],
+  ['$0.30 a day', false],
+  ['$2.96 a month', true],
+  ['$5 a month', false],
+  ['$35 a year', true],
+  ['$50 a year', false],
+])('what power costs follows from watts, hours and price: %s', (cost, isRight) => {
+  expect(codes(`45 W, 18 h a day at 12 c per kWh: ${cost}`).includes('cost-mismatch')).toBe(!isRight);
+});

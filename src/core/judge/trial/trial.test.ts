@@ -241,3 +241,17 @@ test('a sound design has no fault, and each fault is named by itself', () => {
     'CROP_NOT_IN_EVERY_ARM',
   ]);
 });
+
+test('the smallest p is one in all ways to deal the trays, or two where a mirror of the arms is as far apart', () => {
+  const least = (layout: Parameters<typeof leastPOf>[0]) => leastPOf(layout).permPMin;
+  // Two arms of three: 20 ways, of which two are as extreme.
+  expect(least({ kind: 'unblocked', trays: [3, 3] })).toBeCloseTo(2 / 20, 12);
+  // Two and four: 15 ways, each by itself.
+  expect(least({ kind: 'unblocked', trays: [2, 4] })).toBeCloseTo(1 / 15, 12);
+  // Blocks of one each: 2 ways a block; all the other way round is as extreme.
+  expect(least({ kind: 'blocked', blocks: [[1, 1], [1, 1], [1, 1]] })).toBeCloseTo(2 / 8, 12); // prettier-ignore
+  // One block that is not alike breaks the mirror.
+  expect(least({ kind: 'blocked', blocks: [[1, 1], [1, 2], [1, 1]] })).toBeCloseTo(1 / (2 * 3 * 2), 12); // prettier-ignore
+  // A block with an empty arm tells nothing.
+  expect(least({ kind: 'blocked', blocks: [[1, 1], [1, 1], [0, 2]] })).toBeCloseTo(2 / 4, 12); // prettier-ignore
+});

@@ -111,3 +111,17 @@ test('words are right as often as they say, and bands hold nine in ten at every 
   expect(sure).toBeGreaterThan(100);
   expect(sureKept / sure).toBeGreaterThanOrEqual(0.985);
 });
+
+test('the numbers of the worlds are those of a normal distribution, tails and all, for every reason for doubt', () => {
+  // Printed table of the normal distribution.
+  const table = [[0.005, -2.5758], [0.02, -2.0537], [0.05, -1.6449], [0.25, -0.6745], [0.5, 0], [0.75, 0.6745], [0.95, 1.6449], [0.98, 2.0537], [0.995, 2.5758]] as const; // prettier-ignore
+  for (let way = 0; way < 12; way++) {
+    const z = Array.from({ length: WORLDS }, (_, world) => normalIn(world, way)).sort((a, b) => a - b);
+    for (const [p, quantile] of table) {
+      // Four hundred of them: half a rank is a tenth in the tails, hardly anything in the middle.
+      expect(z[Math.min(WORLDS - 1, Math.floor(p * WORLDS))]).toBeWithin(quantile, { absolute: Math.abs(p - 0.5) > 0.47 ? 0.1 : 0.03 });
+    }
+    expect(z[0]).toBeLessThan(-2.5);
+    expect(z[WORLDS - 1]).toBeGreaterThan(2.5);
+  }
+});
