@@ -12,6 +12,7 @@ import { ChoiceSheet } from '../bench/ChoiceSheet';
 import { Button } from '../parts/Button';
 import { cropItems } from '../parts/cropItems';
 import { SelectField } from '../parts/SelectField';
+import { useDraft } from '../parts/useDraft';
 import { tierName, traysWords } from '../season/seasonWords';
 import { Term } from '../terms/Term';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
@@ -34,10 +35,10 @@ export function Capacity() {
   const { capacity } = useWorkspace();
   const { lengthUnit } = useSettings();
   const site = useSite((s) => s.site);
-  const [cropIds, setCropIds] = useState<readonly string[]>(() =>
+  const [cropIds, setCropIds] = useDraft<readonly string[]>('capacity: crops', () =>
     [...new Set([...site.batches.map((b) => b.cropId), ...(site.season?.batches.map((b) => b.cropId) ?? [])])].slice(0, 6),
   );
-  const [stageName, setStageName] = useState<StageName>('seedling');
+  const [stageName, setStageName] = useDraft<StageName>('capacity: stage', () => 'seedling');
   const pressed = useRef<HTMLButtonElement | null>(null);
   const [looked, setLooked] = useState<{ tierId: string; cropId: string } | null>(null);
   const crops = useMemo(

@@ -20,6 +20,7 @@ import { Button } from '../parts/Button';
 import { lampItems } from '../parts/lampItems';
 import { NumberField } from '../parts/NumberField';
 import { SearchList } from '../parts/SearchList';
+import { useDraft } from '../parts/useDraft';
 import { SelectField } from '../parts/SelectField';
 import { Slider } from '../parts/Slider';
 import { datedWords } from '../season/dayWords';
@@ -43,22 +44,22 @@ export function CompareLamps() {
   const site = useSite((s) => s.site);
   const tiers = shelfStands(site).flatMap((s) => s.tiers);
   const hung = [...new Set(tiers.flatMap((t) => t.fittings.map((f) => f.lampId)))];
-  const [tierId, setTierId] = useState(tiers[0]?.id ?? '');
-  const [cropId, setCropId] = useState(site.season?.batches[0]?.cropId ?? site.batches[0]?.cropId ?? 'lettuce');
+  const [tierId, setTierId] = useDraft('compare: tier', () => tiers[0]?.id ?? '');
+  const [cropId, setCropId] = useDraft('compare: crop', () => site.season?.batches[0]?.cropId ?? site.batches[0]?.cropId ?? 'lettuce');
   const crop = cropOf(site, cropId, tables) ?? cropLibrary[0]!;
-  const [stageName, setStageName] = useState<string>('seedling');
+  const [stageName, setStageName] = useDraft<string>('compare: stage', () => 'seedling');
   const stage = crop.stages.find((s) => s.stage === stageName) ?? crop.stages[0]!;
   const wanted = (useSearchParams().get('lamps') ?? '').split(',').filter((id) => site.lamps.some((l) => l.id === id) || tables.lamp(id));
-  const [lampIds, setLampIds] = useState<readonly string[]>(() =>
+  const [lampIds, setLampIds] = useDraft<readonly string[]>(`compare: lamps ${wanted.join()}`, () =>
     [...new Set(wanted.length > 0 ? wanted : [...hung.slice(0, 2), 'led-bar-12-white-24', 'led-shop-12-twin-50'].slice(0, 3))].slice(
       0,
       MOST,
     ),
   );
   const [isAdding, setIsAdding] = useState(false);
-  const [years, setYears] = useState(5);
-  const [days, setDays] = useState(120);
-  const [dearer, setDearer] = useState(3);
+  const [years, setYears] = useDraft('compare: years', () => 5);
+  const [days, setDays] = useDraft('compare: days', () => 120);
+  const [dearer, setDearer] = useDraft('compare: dearer', () => 3);
   /** What if power cost this, or the day were no longer than that; null: as it is. */
   const [triedPrice, setTriedPrice] = useState<number | null>(null);
   const [triedHours, setTriedHours] = useState<number | null>(null);
