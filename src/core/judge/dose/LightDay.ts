@@ -27,6 +27,9 @@ export interface Received {
   readonly photoperiod: Hours;
 }
 
+/** What daylight alone comes to on a clear day. */
+export type ClearDay = Pick<Received, 'noonPpfd' | 'clearDli'>;
+
 /** Daylight that counts: none stated and none at all are the same. */
 const comesIn = (daylight: Daylight | null): daylight is Daylight => daylight !== null && daylight.dli > 0;
 
@@ -57,12 +60,19 @@ export function peakOf({ dli, from_min, to_min, course }: Daylight): Ppfd {
   return (dli * Math.PI) / (2 * hours * MOL_SECONDS);
 }
 
-/** What daylight alone comes to on a clear day, at the brightest spot of the plants. */
-export function clearDayOf({ daylight }: Pick<LightDay, 'daylight'>): Pick<Received, 'noonPpfd' | 'clearDli'> {
-  if (!comesIn(daylight)) return { noonPpfd: 0, clearDli: 0 };
-  const { nine, off = DAYLIGHT_OFF } = daylight.course ?? {};
-  return { noonPpfd: peakOf(daylight), clearDli: daylight.dli * (1 + off.high) * (nine ? Math.max(...nine) : 1) };
+/** What daylight alone comes to on a clear day, at the brightest spot of the plants; worked out once for each. */
+export function clearDayOf({ daylight }: Pick<LightDay, 'daylight'>): ClearDay {
+  if (!comesIn(daylight)) return NO_SUN;
+  let known = clearDays.get(daylight);
+  if (!known) {
+    const { nine, off = DAYLIGHT_OFF } = daylight.course ?? {};
+    known = { noonPpfd: peakOf(daylight), clearDli: daylight.dli * (1 + off.high) * (nine ? Math.max(...nine) : 1) };
+    clearDays.set(daylight, known);
+  }
+  return known;
 }
+const clearDays = new WeakMap<Daylight, ClearDay>();
+const NO_SUN: ClearDay = { noonPpfd: 0, clearDli: 0 };
 
 /** Daylight when it is usually strongest, over all of the tray. */
 export const usualPeakOf = (daylight: Daylight): Ppfd => (daylight.course ? Math.max(...daylight.course.mean) : peakOf(daylight));

@@ -1,6 +1,6 @@
 import type { Dli, Ppfd } from '../../units/quantities';
 import type { Stage } from '../../things/crop/Crop';
-import type { Received } from '../dose/LightDay';
+import type { ClearDay } from '../dose/LightDay';
 
 /**
  * Sun behind glass beyond this many times a leaf's strongest PPFD scorches it on days that bring more than its dose: our convention; the
@@ -16,9 +16,6 @@ export interface Bearing {
 
 /** What a stage bears. */
 export const bearingOf = ({ ppfdMax, dliMax }: Pick<Stage, 'ppfdMax' | 'dliMax'>): Bearing => ({ strongest: ppfdMax, dliMax });
-
-/** What daylight alone comes to on a clear day. */
-export type ClearDay = Pick<Received, 'noonPpfd' | 'clearDli'>;
 
 /** Daylight beyond which leaves are scorched on days that bring too much as well. */
 export const scorchingPpfd = ({ strongest }: Pick<Bearing, 'strongest'>): Ppfd => SCORCH * strongest;
