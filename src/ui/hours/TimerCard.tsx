@@ -157,7 +157,8 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
             <div className="space-y-2 rounded-md bg-sunk p-3" data-testid="best-times">
               <p>
                 {fewer ? 'To keep within every limit' : `Best for ${served.length === 1 ? 'it' : 'all of them'}`}:{' '}
-                <strong className="font-semibold">{timesWords(best)}</strong>, {showHours(best.lit_min)}
+                <strong className="font-semibold">{timesWords(best)}</strong>
+                {best.lit_min > 0 && `, ${showHours(best.lit_min)}`}
                 {same ? ', as it is set' : `, ${showMoney(best.costPerDay * DAYS_PER_MONTH, currency)} a month`}.
                 {fewer && ' Fewer trays are in range then than now.'}
               </p>
@@ -184,7 +185,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
                     say(`${name}: ${timesWords(best)}.`, { label: 'Undo', run: () => undo(sites) });
                   }}
                 >
-                  <AlarmClock size={17} aria-hidden /> Set {timesWords(best)}
+                  <AlarmClock size={17} aria-hidden /> {best.lit_min > 0 ? `Set ${timesWords(best)}` : 'Leave the lamps off'}
                 </Button>
               )}
               {dimmed && (

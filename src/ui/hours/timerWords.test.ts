@@ -40,7 +40,7 @@ test('tiers on one timer are one timer, named by their numbers, with the watts o
 test('times past midnight, never and always, and with a pause', () => {
   const at = (on_min: number, lit_min: number, pause: Span | null = null) => timesWords({ on_min, lit_min, pause });
   expect(at(360, 600, { from_min: 720, to_min: 900 })).toBe('06:00 to 12:00 and 15:00 to 19:00');
-  expect([at(1320, 240), at(0, 0), at(300, 1440)]).toEqual(['22:00 to 02:00', 'never on', 'day and night']);
+  expect([at(1320, 240), at(0, 0), at(300, 1440)]).toEqual(['22:00 to 02:00', 'off all day', 'day and night']);
 });
 
 test('a cure is a timer of its own where that would do, else more or less light; an uneven tray needs another lamp', () => {

@@ -17,7 +17,7 @@ export function timerName({ tiers }: StandTimer, alone: boolean): string {
 }
 
 export function timesWords(times: LitTimes): string {
-  if (times.lit_min === 0) return 'never on';
+  if (times.lit_min === 0) return 'off all day';
   if (times.lit_min >= MINUTES_PER_DAY) return 'day and night';
   return blocksOf(times)
     .map((b) => `${showClock(b.on_min)} to ${showClock(b.on_min + b.lit_min)}`)

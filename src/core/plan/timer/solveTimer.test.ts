@@ -249,3 +249,28 @@ test('daylight adds up to its whole by the evening, half of it by the middle of 
 test('without a tray the timer stays as it is, in its steps', () => {
   expect(solveTimer([], rules(), six)).toMatchObject({ on_min: 360, lit_min: 960, fares: [] });
 });
+
+test('lamps stay off where daylight is enough, and are no way to keep a limit on strength that all hours break', () => {
+  const sun = (usual: number) => ({
+    dli: usual * 14 * 0.0036,
+    from_min: 300,
+    to_min: 1140,
+    course: {
+      mean: Array.from({ length: 24 }, (_, h) => (h >= 5 && h < 19 ? usual : 0)),
+      clear: Array.from({ length: 24 }, (_, h) => (h >= 5 && h < 19 ? 1.2 * usual : 0)),
+      peak: 1.2 * usual,
+      off: { low: 0.2, high: 0.2 },
+    },
+  });
+  const best = (usual: number, lamps: number) => {
+    const daylight = usual > 0 ? sun(usual) : null;
+    return solveTimer([{ ...tray('lettuce', lamps), daylight }], rules(), six).lit_min;
+  };
+  const stage = tray('lettuce', 100).stage;
+  // Right by the sun alone: the crop's best dose in fourteen hours.
+  expect(best(stage.dliTarget / (14 * 0.0036), 100)).toBe(0);
+  // Half of it: lamps make up for the rest.
+  expect(best(stage.dliTarget / 2 / (14 * 0.0036), 100)).toBeGreaterThan(60);
+  // Stronger than leaves bear at whatever hour, without any sun: the least of hours, but not the dark.
+  expect(best(0, 2 * stage.ppfdMax)).toBeGreaterThan(0);
+});

@@ -151,10 +151,16 @@ export function timesToTry(served: readonly Served[], rules: TimerRules, now: Li
   );
 }
 
-/** Limits first, then what is lost. */
+/**
+ * Limits first, then what is lost. Lamps that are off break no limit on their strength, but are no way to keep it where all hours break
+ * it: plants would be left in the dark. Where hours keep it, off is one of the choices: daylight may be enough.
+ */
 function bestOf(tried: readonly Tried[]): Tried {
-  const allowed = leastDeep(leastDeep(tried, (t) => t.long), (t) => (t.lit_min > 0 ? t.strong : Infinity)); // prettier-ignore
-  return (allowed.length > 0 ? allowed : tried).reduce((a, b) => (b.loss < a.loss - 1e-9 ? b : a));
+  const short = leastDeep(tried, (t) => t.long);
+  const lit = leastDeep(short.filter((t) => t.lit_min > 0), (t) => t.strong); // prettier-ignore
+  const isKept = lit.every((t) => t.strong <= 1e-9);
+  const allowed = isKept ? [...lit, ...short.filter((t) => t.lit_min === 0)] : lit;
+  return allowed.reduce((a, b) => (b.loss < a.loss - 1e-9 ? b : a));
 }
 
 interface Tried extends LitTimes {
