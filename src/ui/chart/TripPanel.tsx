@@ -18,7 +18,7 @@ export function TripPanel({ stand, trip, title, open = false }: { stand: BenchSt
     const grown = d.back.height - d.leave.height;
     const says = [
       ...(d.emerges !== null
-        ? [`comes up about ${dayWords(d.emerges)}, while nobody is there: take its cover off before leaving if it can bear it`]
+        ? [`comes up about ${dayWords(d.emerges)}, while nobody is there: take its cover off before leaving if the seedlings tolerate it`]
         : []),
       ...(grown > 0.004
         ? [`${showLength(grown, lengthUnit)} taller, ${showLength(Math.max(0, d.back.distance), lengthUnit)} from the lamp`]

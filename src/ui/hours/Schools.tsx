@@ -106,6 +106,6 @@ function nightWords({ crop }: SetUp, { standing, source }: School): string {
   if (standing === 'refused')
     return `Day and night is refused: unbroken light ${crop.continuousLightInjury === 'high' ? 'injures' : 'may injure'} ${name} (${source}).`;
   if (standing === 'warned')
-    return `Day and night, if at all, only for ${days}: whether ${name} bears unbroken light ${source ? `is doubtful (${source})` : 'is not known'}.`;
-  return `Day and night only for ${days}: ${name} bears it${source ? ` (${source})` : ''}, and it gains little over 18 h.`;
+    return `Day and night, if at all, only for ${days}: whether ${name} tolerates continuous light ${source ? `is doubtful (${source})` : 'is not known'}.`;
+  return `Day and night only for ${days}: ${name} tolerates it${source ? ` (${source})` : ''}, and it gains little over 18 h.`;
 }

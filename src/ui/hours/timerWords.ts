@@ -41,11 +41,11 @@ export function limitWords(limit: Limit, trayOf: (id: string) => BenchTray): str
     case 'quiet':
       return `The quiet hours leave no more than ${hours(limit.longest)}.`;
     case 'longest-day':
-      return `${trayName(trayOf(limit.trayId))} bears no more than ${hours(limit.hours)}.`;
+      return `${trayName(trayOf(limit.trayId))} tolerates at most ${hours(limit.hours)}.`;
     case 'shortest-day':
       return `${trayName(trayOf(limit.trayId))} wants ${hours(limit.hours)} at least.`;
     case 'crops-disagree':
-      return `${trayName(trayOf(limit.longId))} wants ${hours(limit.atLeast)} at least, ${trayName(trayOf(limit.shortId))} bears ${hours(limit.atMost)} at most: they need timers of their own.`;
+      return `${trayName(trayOf(limit.longId))} needs at least ${hours(limit.atLeast)}, ${trayName(trayOf(limit.shortId))} tolerates at most ${hours(limit.atMost)}: they need timers of their own.`;
     case 'no-common-hours':
       return `No hours suit all of them: ${listed(limit.trayIds.map((id) => trayName(trayOf(id))))} would be in range on ${limit.trayIds.length === 1 ? 'a timer of its own' : 'timers of their own'} or on another tier.`;
   }

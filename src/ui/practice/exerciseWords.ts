@@ -69,7 +69,7 @@ export const EXERCISE_WORDS: Readonly<Record<ExerciseId, ExerciseWords>> = {
     title: 'Two crops, one timer',
     story: 'Leek and tomatillo share a shelf and a timer, eighteen hours a day. The leek must not have such long days.',
     task: 'Nine in ten seedlings of both must be sound.',
-    lesson: 'The longest day that one bears and the dose that the other needs meet at shorter hours and a nearer lamp.',
+    lesson: 'The longest day that one tolerates and the dose that the other needs meet at shorter hours and a nearer lamp.',
   },
   away: {
     title: 'A week away at emergence',

@@ -124,7 +124,7 @@ export function AddBatch({ season, open, onOpenChange, onAdded, trigger }: AddBa
                   )}
                   {dates.betterSownOutdoors && (
                     <p className="text-soft">
-                      It can be sown outdoors as well: it is indoors for a short time only, and bears cold nights.
+                      It can be sown outdoors as well: it is indoors for a short time only, and tolerates cold nights.
                     </p>
                   )}
                 </>

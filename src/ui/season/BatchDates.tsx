@@ -45,7 +45,7 @@ export function DatesSaid({ course, season, dates }: { course: BatchCourse; seas
       )}
       {dates?.betterSownOutdoors && (
         <li>
-          {crop.name} can be sown outdoors as well: it is indoors for at most {daysWords(dates.rules.age.oldest)} and bears nights of{' '}
+          {crop.name} can be sown outdoors as well: it is indoors for at most {daysWords(dates.rules.age.oldest)} and tolerates nights of{' '}
           {crop.sowing!.nightLeast} °C, so seed sown where it is to stand catches up (growers’ consensus).
         </li>
       )}

@@ -55,9 +55,9 @@ const WISH_LIMITS: Readonly<Record<NonNullable<Wish['limit']>, string>> = {
 export const wishLimitWords = (limit: NonNullable<Wish['limit']>): string => WISH_LIMITS[limit];
 
 const DOSE_LIMITS: Readonly<Record<DoseLimit, string>> = {
-  'longest-day': 'More hours than it bears would be needed: this is the nearest.',
+  'longest-day': 'More hours than it tolerates would be needed: this is the nearest.',
   'shortest-day': 'Fewer hours than it needs would do: this is the nearest.',
-  'too-strong': 'That is stronger than it bears at once: this is the nearest.',
+  'too-strong': 'That is stronger than its leaves tolerate: this is the nearest.',
   dark: 'Without light there is no dose.',
 };
 export const doseLimitWords = (limit: DoseLimit): string => DOSE_LIMITS[limit];
