@@ -5,7 +5,7 @@ import { carry, changeFittings, changeTrays, type Change } from '@/core/site/sta
 import { LAMP_HEADROOM } from '@/core/site/stand/Enclosure';
 import { footOf } from '@/core/site/stand/canopy';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
-import { riseOf } from '@/core/site/stand/poseOf';
+import { topOfFaceOf } from '@/core/site/stand/poseOf';
 import { snapFace } from '@/core/site/stand/Hanger';
 import type { Metres } from '@/core/units/quantities';
 import { showLength, type LengthUnit } from '@/core/units/length';
@@ -197,7 +197,7 @@ export function ThingHandles({
           const width = Math.max(30, (to - from) * frame.scale + 8);
           const middle = (frame.u(t, from) + frame.u(t, to)) / 2;
           const face = frame.z(t, fitting.face);
-          const top = frame.z(t, fitting.face + 2 * riseOf(fitting, lamp)) - 18;
+          const top = frame.z(t, topOfFaceOf(fitting, lamp)) - 18;
           const distance =
             t.trays.length > 0
               ? `${showLength(fitting.face - Math.max(...t.trays.map((y) => y.canopy)), lengthUnit)} above the leaves, `

@@ -4,7 +4,7 @@ import { footOf, rimOf } from '@/core/site/stand/canopy';
 import { isRoofed } from '@/core/site/stand/Enclosure';
 import { outlineOf, outlineOfFitting, plantAreaOf } from '@/core/site/stand/footprint';
 import { showLength, type LengthUnit } from '@/core/units/length';
-import { riseOf } from '@/core/site/stand/poseOf';
+import { riseOf, topOfFaceOf } from '@/core/site/stand/poseOf';
 import { LampFront } from '../stage/LampFront';
 import { TrayFront } from '../stage/TrayFront';
 import { lookOf, THICK } from '../stage/Walls';
@@ -97,9 +97,7 @@ export const TierFront = memo(function TierFront({ tier: t, frame, unit, lampId,
             tilt={tilt}
             w={(to - from) * frame.scale}
             top={
-              isRoofed(tier.enclosure)
-                ? z(tier.enclosure.height)
-                : Math.min(z(tier.enclosure.height), z(fitting.face + 2 * riseOf(fitting, lamp)) - 30)
+              isRoofed(tier.enclosure) ? z(tier.enclosure.height) : Math.min(z(tier.enclosure.height), z(topOfFaceOf(fitting, lamp)) - 30)
             }
           />
         );

@@ -6,9 +6,10 @@ import { lightFieldOf } from '../../light/scene/LightField';
 import { createRecall } from '../../light/scene/Recall';
 import { BARE_SITE, BARE_STAND } from '../../site/stand/bare';
 import { addFitting, addTray, changeFittings } from '../../site/stand/change';
-import { MOST_TILT, poseOf, riseOf, topOfFitting } from '../../site/stand/poseOf';
+import { bodyOutlineOf, MOST_TILT, poseOf, riseOf, topOfFitting } from '../../site/stand/poseOf';
 import type { Site } from '../../site/stand/Site';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
+import { bodyHeightOf } from '../../things/lamp/bodyHeight';
 import { emittersOf } from '../../things/lamp/emittersOf';
 import { lampLibrary } from '../../things/lamp/lampLibrary';
 import { tables } from '../../things/tables/libraryTables';
@@ -126,4 +127,17 @@ test('a tilted lamp may stick into the shelf above, and its lowest edge is what 
   const canopy = Math.max(...tierOf(shelf(0)).trays.map((y) => y.canopy));
   const fault = faultsOf(stand(shelf(0.9, { lamp: panel, face: canopy + 0.005 }))).find((f) => f.why === 'leaves-in-heat');
   expect(fault?.distance).toBeCloseTo(0.005, 6);
+});
+
+test('the neck of a tilted bulb swings out to the side from which it looks away: there leaves must keep their distance too', () => {
+  const bulb = lampLibrary.find((l) => l.shape === 'bulb-reflector')!;
+  const fitting = { ...shelf(0.9).stands[0]!.tiers[0]!.fittings[0]!, tilt: 0.9 };
+  const [level, tilted] = [bodyOutlineOf({ ...fitting, tilt: 0 }, bulb), bodyOutlineOf(fitting, bulb)];
+  const out = bodyHeightOf(bulb) * Math.sin(0.9);
+  // It looks to the back: its body comes forward, by its height times the sine.
+  expect([tilted.y0 - level.y0, tilted.y1 - level.y1, tilted.x0 - level.x0]).toEqual([expect.closeTo(-out, 9), 0, 0]);
+  // Turned by a quarter it looks to the left, and its body goes to the right.
+  const across = bodyOutlineOf({ ...fitting, turn: Math.PI / 2 }, bulb);
+  expect(across.x1 - bodyOutlineOf({ ...fitting, tilt: 0, turn: Math.PI / 2 }, bulb).x1).toBeCloseTo(out, 9);
+  expect(bodyOutlineOf({ ...fitting, tilt: -0.9 }, bulb).y1 - level.y1).toBeCloseTo(out, 9);
 });

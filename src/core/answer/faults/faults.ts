@@ -1,11 +1,11 @@
-import { riseOf, topOfFitting } from '../../site/stand/poseOf';
+import { bodyOutlineOf, topOfFaceOf, topOfFitting } from '../../site/stand/poseOf';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
 import { apparentPowerOf, apparentPowerOfThing } from '../power/apparentPower';
 import { CONTINUOUS_SHARE } from '../power/loadsOf';
 import type { Kilograms, Metres, VoltAmperes } from '../../units/quantities';
 import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import type { BenchLamp, BenchStand, BenchTier, BenchTray } from '../stand/benchStand';
-import { outlineOf, outlineOfFitting } from '../../site/stand/footprint';
+import { outlineOf } from '../../site/stand/footprint';
 
 /** A mistake in how a stand is set up, named while it is made. `thingId` is the lamp, tray or tier it is about. */
 export type Fault =
@@ -83,7 +83,7 @@ export function faultsOf(stand: BenchStand): Fault[] {
 
 function lampFaults(t: BenchTier, { fitting, lamp }: BenchLamp): Fault[] {
   const faults: Fault[] = [];
-  const r = outlineOfFitting(fitting, lamp);
+  const r = bodyOutlineOf(fitting, lamp);
   const { tier } = t;
   const walled = (name: 'left' | 'right' | 'front' | 'back') => tier.enclosure.faces[name] !== 'open';
   // Over an open edge a lamp may hang out a little; through a side it cannot go.
@@ -91,7 +91,7 @@ function lampFaults(t: BenchTier, { fitting, lamp }: BenchLamp): Fault[] {
   const beyond = Math.max(past('left', -r.x0), past('right', r.x1 - tier.width), past('front', -r.y0), past('back', r.y1 - tier.depth));
   if (beyond > HAIR) faults.push({ why: 'lamp-beyond-tier', thingId: fitting.id, by: beyond });
   const { height } = tier.enclosure;
-  const topOfFace = fitting.face + 2 * riseOf(fitting, lamp);
+  const topOfFace = topOfFaceOf(fitting, lamp);
   if (isRoofed(tier.enclosure) && topOfFace > height - LAMP_HEADROOM + HAIR)
     faults.push({ why: 'lamp-in-shelf', thingId: fitting.id, by: topOfFace - (height - LAMP_HEADROOM) });
   const least = clearanceOf(lamp);
@@ -117,9 +117,9 @@ const gap = (a0: Metres, a1: Metres, b0: Metres, b1: Metres): Metres => Math.max
 
 /** Lamps that are in each other's place. */
 function collisions({ fitting, lamp }: BenchLamp, others: readonly BenchLamp[]): Fault[] {
-  const r = outlineOfFitting(fitting, lamp);
+  const r = bodyOutlineOf(fitting, lamp);
   return others.flatMap((other): Fault[] => {
-    const o = outlineOfFitting(other.fitting, other.lamp);
+    const o = bodyOutlineOf(other.fitting, other.lamp);
     const dz = gap(fitting.face, topOfFitting(fitting, lamp), other.fitting.face, topOfFitting(other.fitting, other.lamp));
     const by = -Math.max(gap(r.x0, r.x1, o.x0, o.x1), gap(r.y0, r.y1, o.y0, o.y1), dz);
     return by > HAIR ? [{ why: 'lamps-collide', thingId: fitting.id, otherId: other.fitting.id, by }] : [];

@@ -10,7 +10,8 @@ import { clearanceOf } from '../../things/lamp/clearanceOf';
 import type { Metres } from '../../units/quantities';
 import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
-import { outlineOfFitting, plantAreaOf } from '../../site/stand/footprint';
+import { bodyOutlineOf, topOfFaceOf } from '../../site/stand/poseOf';
+import { plantAreaOf } from '../../site/stand/footprint';
 import { NINE_AMONG_POINTS } from '../../site/stand/nineSpots';
 import { trayPointsOf } from '../../site/stand/trayPoints';
 import type { ChartMemory } from './ChartMemory';
@@ -77,7 +78,8 @@ export function lightTableOf(
   const faces = t.lamps.map((l) => l.fitting.face);
   const step = Math.max(0, ...movable.map((l) => l.fitting.hanger.step));
   const roof = isRoofed(t.tier.enclosure) ? t.tier.enclosure.height - LAMP_HEADROOM : Math.max(OPEN_HEIGHT, ...faces);
-  const highest = movable.length > 0 ? Math.max(0, Math.min(REACH, roof - Math.max(...movable.map((l) => l.fitting.face)))) : 0;
+  const highest =
+    movable.length > 0 ? Math.max(0, Math.min(REACH, roof - Math.max(...movable.map((l) => topOfFaceOf(l.fitting, l.lamp))))) : 0;
   const lowest = movable.length > 0 ? -Math.max(0, Math.min(REACH, Math.min(...movable.map((l) => l.fitting.face)) - 0.05)) : 0;
   const faceOf = (l: (typeof t.lamps)[number], lift: Metres) => l.fitting.face + (l.fitting.hanger.kind === 'fixed' ? 0 : lift);
   const faceAt = (lift: Metres) => Math.min(...t.lamps.map((l) => faceOf(l, lift)));
@@ -148,7 +150,7 @@ export function lightTableOf(
   const nearOf = new Map(
     t.trays.map(({ tray, leaves: o }) => {
       const near = t.lamps.flatMap((lamp) => {
-        const r = outlineOfFitting(lamp.fitting, lamp.lamp);
+        const r = bodyOutlineOf(lamp.fitting, lamp.lamp);
         const aside = Math.hypot(Math.max(0, o.x0 - r.x1, r.x0 - o.x1), Math.max(0, o.y0 - r.y1, r.y0 - o.y1));
         const least = clearanceOf(lamp.lamp);
         return aside < least ? [{ lamp, below: Math.sqrt(least ** 2 - aside ** 2) }] : [];

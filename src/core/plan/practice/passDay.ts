@@ -4,9 +4,9 @@ import { plantAfter, raisedTo, sprout, stateOf, type Plant, type PlantDay, type 
 import { dayAtPlace, receivedOf } from '../../judge/dose/LightDay';
 import { hardLimitsOf } from '../../judge/verdict/hardLimits';
 import { rimOf } from '../../site/stand/canopy';
-import { outlineOfFitting, plantAreaOf } from '../../site/stand/footprint';
+import { plantAreaOf } from '../../site/stand/footprint';
 import { cropOf } from '../../site/crop/cropOf';
-import { topOfFitting } from '../../site/stand/poseOf';
+import { bodyOutlineOf, topOfFitting } from '../../site/stand/poseOf';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
 import type { Crop, Stage } from '../../things/crop/Crop';
 import type { Tables } from '../../things/tables/Tables';
@@ -128,7 +128,7 @@ function dayAt(x: Metres, y: Metres, place: Standing | null, plants: readonly Pl
 function heatAt(x: Metres, y: Metres, z: Metres, { lamps, hours }: BenchTier): Share {
   if (hours === 0) return 0;
   return lamps.reduce((worst, { fitting, lamp }) => {
-    const r = outlineOfFitting(fitting, lamp);
+    const r = bodyOutlineOf(fitting, lamp);
     const out = (v: Metres, from: Metres, to: Metres) => Math.max(0, from - v, v - to);
     const far = Math.hypot(out(x, r.x0, r.x1), out(y, r.y0, r.y1), out(z, fitting.face, topOfFitting(fitting, lamp)));
     return Math.max(worst, 1 - far / clearanceOf(lamp));

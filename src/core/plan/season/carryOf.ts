@@ -6,6 +6,7 @@ import { daylightDose, usualPeakOf } from '../../judge/dose/LightDay';
 import { lightFieldOf } from '../../light/scene/LightField';
 import { NO_RECALL, type Recall } from '../../light/scene/Recall';
 import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
+import { topOfFaceOf } from '../../site/stand/poseOf';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
 import type { Dli, Hours, Metres, Ppfd, Watts } from '../../units/quantities';
 import type { PlacingTier, TierLevel } from '../placing/Placing';
@@ -53,7 +54,9 @@ export function carryOf(t: BenchTier, recall: Recall = NO_RECALL): TierCarry {
   const isFixed = t.lamps.some((l) => l.fitting.hanger.kind === 'fixed');
   const roof = isRoofed(t.tier.enclosure) ? t.tier.enclosure.height - LAMP_HEADROOM : Math.max(OPEN_HEIGHT, ...faces);
   const lowestFace = Math.min(...faces);
-  const highest = isFixed ? lowestFace : Math.max(lowestFace, roof - Math.max(0, ...faces.map((f) => f - lowestFace)));
+  const highest = isFixed
+    ? lowestFace
+    : Math.max(lowestFace, roof - Math.max(0, ...t.lamps.map((l) => topOfFaceOf(l.fitting, l.lamp) - lowestFace)));
   const nearest = Math.max(...t.lamps.map((l) => clearanceOf(l.lamp)));
   const base = {
     tierId: t.tier.id,
