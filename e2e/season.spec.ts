@@ -177,7 +177,7 @@ test('any one of strength, hours and dose follows from the other two, and what c
   await expect(page.getByTestId('solved')).toHaveText('14 h a day');
   await fill('dose', '30');
   await expect(page.getByTestId('solved')).toHaveText('16 h a day');
-  await expect(page.getByTestId('solved-limit')).toContainText('More hours than it bears');
+  await expect(page.getByTestId('solved-limit')).toContainText('More hours than it tolerates');
   await page.getByRole('radio', { name: 'dose', exact: true }).click();
   await fill('strength', '200');
   await fill('hours', '10');
