@@ -221,7 +221,7 @@ test('a crop is copied and changed with a reason, chosen for a tray, noted, and 
   await expect(page.getByText('This crop is in use').first()).toBeVisible();
 });
 
-test('a mat on the timed side is pointed out and moved; the plug takes the programme and loses its clock', async ({ page }) => {
+test('a mat on the timed side is pointed out and moved; the plug takes the schedule and loses its clock', async ({ page }) => {
   await page.goto('/hours/outlets');
   await expect(page.getByRole('list', { name: 'What is wrong' })).toContainText('Heat mat, tier 5 goes off with the lamps');
   await page.getByRole('button', { name: 'Move to an always-on outlet' }).click();

@@ -6,7 +6,7 @@ import { lampLibrary } from '../src/core/things/lamp/lampLibrary';
 import { tables } from '../src/core/things/tables/libraryTables';
 import { PLAN_KINDS } from '../src/core/site/timer/HoursPlan';
 import { BARE_SITE } from '../src/core/site/stand/bare';
-import { addFitting, addTray, changeFittings, placeOn, plugInto, setProgramme, withTier } from '../src/core/site/stand/change';
+import { addFitting, addTray, changeFittings, placeOn, plugInto, setTimes, withTier } from '../src/core/site/stand/change';
 import { HANGER_KINDS, hangerOf } from '../src/core/site/stand/Hanger';
 import type { Site } from '../src/core/site/stand/Site';
 import { standFrom, TEMPLATES } from '../src/core/site/stand/templates';
@@ -25,18 +25,18 @@ export function randomSite(seed: number, mostTiers = 2): Site {
   const ids = () => `r${seed}-${n++}`;
   const template = pick(TEMPLATES);
   const tiers = Math.max(template.tiers.least, Math.min(template.tiers.most, 1 + Math.floor(next() * mostTiers)));
-  const { stand, programme } = standFrom(template, tiers, 'Stand', ids);
+  const { stand, timer } = standFrom(template, tiers, 'Stand', ids);
   let site: Site = {
     ...BARE_SITE,
     currency: 'EUR',
     price_per_kWh: between(0.1, 0.6),
     stands: [stand],
-    programmes: [programme],
+    timers: [timer],
     quiet: next() < 0.3 ? { from_min: 22 * 60, to_min: 6 * 60 } : null,
     cheap: next() < 0.2 ? { from_min: 30, to_min: 330, price_per_kWh: 0.08 } : null,
     spares: next() < 0.4 ? [{ lampId: pick(lampLibrary).id, count: 1 + Math.floor(next() * 2) }] : [],
   };
-  site = setProgramme(programme.id, Math.floor(next() * 96) * 15, Math.floor(between(6, 24) * 4) * 15)(site);
+  site = setTimes(timer.id, Math.floor(next() * 96) * 15, Math.floor(between(6, 24) * 4) * 15)(site);
   for (const tier of stand.tiers) {
     if (tiers > 1 && next() < 0.4) site = plugInto(tier.id, ids())(site);
     for (let i = Math.floor(between(1, 3.5)); i > 0; i--) {

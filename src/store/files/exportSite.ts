@@ -11,7 +11,7 @@ function only(site: Site, standIds: readonly string[]): Site {
   const tiers = stands.flatMap((s) => s.tiers);
   const uses = {
     batches: new Set(tiers.flatMap((t) => t.trays.map((y) => y.batchId))),
-    programmes: new Set(tiers.map((t) => t.programmeId)),
+    timers: new Set(tiers.map((t) => t.timerId)),
     lamps: new Set(
       tiers.flatMap((t) => [
         ...t.fittings.map((f) => f.lampId),
@@ -28,12 +28,12 @@ function only(site: Site, standIds: readonly string[]): Site {
     ...site,
     stands: stands.map((s) => ({
       ...s,
-      plugged: s.plugged.map((p) => (p.programmeId === null || uses.programmes.has(p.programmeId) ? p : { ...p, programmeId: null })),
+      plugged: s.plugged.map((p) => (p.timerId === null || uses.timers.has(p.timerId) ? p : { ...p, timerId: null })),
     })),
     batches,
     crops: site.crops.filter((c) => grown.has(c.id)),
     cropNotes: site.cropNotes.filter((n) => grown.has(n.cropId)),
-    programmes: site.programmes.filter((p) => uses.programmes.has(p.id)),
+    timers: site.timers.filter((p) => uses.timers.has(p.id)),
     lamps: site.lamps.filter((l) => uses.lamps.has(l.id) || ownLamps.some((own) => own.lampId === l.id || own.channels.includes(l.id))),
     ownLamps,
   };

@@ -1,4 +1,4 @@
-import { setPause, setProgramme, withTier } from '../../core/site/stand/change';
+import { setPause, setTimes, withTier } from '../../core/site/stand/change';
 import { offAt } from '../../core/units/LitTimes';
 import { BARE_SITE, BARE_STAND } from '../../core/site/stand/bare';
 import 'reflect-metadata';
@@ -46,7 +46,7 @@ const read = (text: string) => {
 
 test('one set-up takes along what it uses and nothing else', () => {
   const one = read(exportSite(site, ['demo-leek']));
-  expect([one.stands.length, one.batches.length, one.programmes.length, one.lamps.length]).toEqual([1, 1, 1, 1]);
+  expect([one.stands.length, one.batches.length, one.timers.length, one.lamps.length]).toEqual([1, 1, 1, 1]);
 });
 
 test('opened beside what is there, nothing is overwritten and every name is new', () => {
@@ -187,26 +187,26 @@ test('a file of version 13, written before readings at a window knew its curtain
   const old = read(readFileSync('test/fixtures/site-version-13.json', 'utf8'));
   const [window] = old.windows;
   expect(window!.readings.map((r) => [r.passed, r.horizonSince])).toEqual([[passedBy(window!), false], [passedBy(window!), false]]); // prettier-ignore
-  expect(old.programmes[0]!.pause).toEqual({ from_min: 720, to_min: 840 });
+  expect(old.timers[0]!.pause).toEqual({ from_min: 720, to_min: 840 });
   expect(read(exportSite(old))).toEqual(old);
 });
 
 test('a pause goes out and comes in as it was; one that leaves too little of the day, or none at all, is refused by name', () => {
   const base = demoSite('en-GB', null);
-  const { id } = base.programmes[0]!;
+  const { id } = base.timers[0]!;
   const paused = setPause(id, { from_min: 720, to_min: 900 })(base);
-  const { on_min, lit_min } = base.programmes[0]!;
-  expect(paused.programmes[0]).toMatchObject({ on_min, lit_min: lit_min - 180, pause: { from_min: 720, to_min: 900 } });
+  const { on_min, lit_min } = base.timers[0]!;
+  expect(paused.timers[0]).toMatchObject({ on_min, lit_min: lit_min - 180, pause: { from_min: 720, to_min: 900 } });
   expect(read(exportSite(paused))).toEqual(paused);
   // Off for the day as before, and without it again as long.
-  expect(offAt(paused.programmes[0]!)).toBe(offAt(base.programmes[0]!));
+  expect(offAt(paused.timers[0]!)).toBe(offAt(base.timers[0]!));
   expect(setPause(id, null)(paused)).toEqual(base);
-  expect(setProgramme(id, on_min, 1440)(paused).programmes[0]!.lit_min).toBe(1260);
+  expect(setTimes(id, on_min, 1440)(paused).timers[0]!.lit_min).toBe(1260);
   const bad = (change: object) =>
-    codes(JSON.stringify({ ...JSON.parse(exportSite(paused)), programmes: JSON.parse(exportSite(paused)).programmes.map((p: object, i: number) => (i === 0 ? { ...p, ...change } : p)) })); // prettier-ignore
-  expect(bad({ lit_min: 1300 })).toEqual(['site/pause-too-long programmes[0].pause']);
-  expect(bad({ pause: { from_min: 720, to_min: 720 } })).toEqual(['site/pause-too-long programmes[0].pause']);
-  expect(bad({ pause: { from_min: 720, to_min: 1440 } })).toEqual(['site/max programmes[0].pause.to_min']);
+    codes(JSON.stringify({ ...JSON.parse(exportSite(paused)), timers: JSON.parse(exportSite(paused)).timers.map((p: object, i: number) => (i === 0 ? { ...p, ...change } : p)) })); // prettier-ignore
+  expect(bad({ lit_min: 1300 })).toEqual(['site/pause-too-long timers[0].pause']);
+  expect(bad({ pause: { from_min: 720, to_min: 720 } })).toEqual(['site/pause-too-long timers[0].pause']);
+  expect(bad({ pause: { from_min: 720, to_min: 1440 } })).toEqual(['site/max timers[0].pause.to_min']);
 });
 
 test('a file of version 14, written before lamps could be tilted, is brought up to date: all hang level', () => {

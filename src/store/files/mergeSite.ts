@@ -47,7 +47,7 @@ export function mergeSite(site: Site, other: Site): Site {
       id: rename(stand.id),
       name: freeName(stands, stand.name),
       window: stand.window && { ...stand.window, windowId: windowIds.get(stand.window.windowId) ?? stand.window.windowId },
-      plugged: stand.plugged.map((p) => ({ ...p, id: rename(p.id), programmeId: p.programmeId && rename(p.programmeId) })),
+      plugged: stand.plugged.map((p) => ({ ...p, id: rename(p.id), timerId: p.timerId && rename(p.timerId) })),
       chart: stand.chart && {
         ...stand.chart,
         visits: stand.chart.visits.map((v) => ({
@@ -55,13 +55,13 @@ export function mergeSite(site: Site, other: Site): Site {
           lamps: v.lamps.map((j) => ({ ...j, tierId: rename(j.tierId), fittingId: rename(j.fittingId) })),
           dims: v.dims.map((j) => ({ ...j, tierId: rename(j.tierId), fittingId: rename(j.fittingId) })),
           risers: v.risers.map((j) => ({ ...j, tierId: rename(j.tierId), trayId: rename(j.trayId) })),
-          hours: v.hours.map((j) => ({ ...j, programmeId: rename(j.programmeId) })),
+          hours: v.hours.map((j) => ({ ...j, timerId: rename(j.timerId) })),
         })),
       },
       tiers: stand.tiers.map((t) => ({
         ...t,
         id: rename(t.id),
-        programmeId: rename(t.programmeId),
+        timerId: rename(t.timerId),
         fittings: t.fittings.map((f) => ({ ...f, id: rename(f.id), lampId: lampId(f.lampId) })),
         trays: t.trays.map((y) => ({ ...y, id: rename(y.id), batchId: rename(y.batchId) })),
         readings: t.readings.map((r) => ({
@@ -113,6 +113,6 @@ export function mergeSite(site: Site, other: Site): Site {
     crops,
     cropNotes: [...site.cropNotes, ...other.cropNotes.map((n) => ({ ...n, id: rename(n.id), cropId: cropId(n.cropId) }))],
     batches: [...site.batches, ...other.batches.map((b) => ({ ...b, id: rename(b.id), cropId: cropId(b.cropId) }))],
-    programmes: [...site.programmes, ...other.programmes.map((p) => ({ ...p, id: rename(p.id) }))],
+    timers: [...site.timers, ...other.timers.map((p) => ({ ...p, id: rename(p.id) }))],
   };
 }

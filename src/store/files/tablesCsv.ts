@@ -23,7 +23,7 @@ export function tablesCsv(site: Site): Readonly<Record<string, string>> {
   return {
     'tiers.csv': csv(
       ['stand', 'kind', 'tier', 'width_m', 'depth_m', 'height_m', 'floor', 'ceiling', 'left', 'right', 'front', 'back', 'timer'],
-      tiers.map(({ stand, tier, number }) => ({ stand: stand.name, kind: stand.kind, tier: number, width_m: tidy(tier.width), depth_m: tidy(tier.depth), height_m: tidy(tier.enclosure.height), ...tier.enclosure.faces, timer: tier.programmeId })), // prettier-ignore
+      tiers.map(({ stand, tier, number }) => ({ stand: stand.name, kind: stand.kind, tier: number, width_m: tidy(tier.width), depth_m: tidy(tier.depth), height_m: tidy(tier.enclosure.height), ...tier.enclosure.faces, timer: tier.timerId })), // prettier-ignore
     ),
     'lamps-hung.csv': csv(
       ['stand', 'tier', 'lamp', 'lamp_id', 'x_m', 'y_m', 'face_m', 'turn_deg', 'tilt_deg', 'hangs_by'],
@@ -39,7 +39,7 @@ export function tablesCsv(site: Site): Readonly<Record<string, string>> {
     ),
     'timers.csv': csv(
       ['timer', 'on_min', 'lit_min', 'pause_from_min', 'pause_to_min', 'rating_W'],
-      site.programmes.map((p) => ({
+      site.timers.map((p) => ({
         timer: p.id,
         on_min: p.on_min,
         lit_min: p.lit_min,

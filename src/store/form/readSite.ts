@@ -60,7 +60,7 @@ export function siteOf(file: SiteFile): Site {
       shelf: s.shelf_m,
       strip: s.strip_W ?? null,
       steadyOutlets: s.steadyOutlets ?? null,
-      plugged: s.plugged.map((p) => ({ id: p.id, kind: p.kind, name: p.name, power: p.power_W, programmeId: p.programmeId ?? null })),
+      plugged: s.plugged.map((p) => ({ id: p.id, kind: p.kind, name: p.name, power: p.power_W, timerId: p.programmeId ?? null })),
       chart: s.chart ? chartOf(s.chart) : null,
       calendar: s.calendar ? { sequence: s.calendar.sequence, days: s.calendar.days.map(dayOf) } : null,
       window: s.window ? atWindowOf(s.window) : null,
@@ -77,7 +77,7 @@ export function siteOf(file: SiteFile): Site {
         notch: t.notch_m ?? null,
         load: t.load_kg ?? null,
         ageing: { used_h: t.ageing.used_h ?? null, dirt: t.ageing.dirt, view: t.ageing.view },
-        programmeId: t.programmeId,
+        timerId: t.programmeId,
         daylight: t.daylight ? { dli: t.daylight.dli_mol, from_min: t.daylight.from_min, to_min: t.daylight.to_min } : null,
         rotation: t.rotation ? { kind: t.rotation.kind, every: t.rotation.every, from: dayOf(t.rotation.from) } : null,
         fittings: t.fittings.map((f) => ({
@@ -136,7 +136,7 @@ export function siteOf(file: SiteFile): Site {
       log: logOf(b.log),
       plan: { kind: b.plan.kind, hours: b.plan.hours ?? null, days: b.plan.days ?? null },
     })),
-    programmes: file.programmes.map(({ id, on_min, lit_min, pause, rating_W, outlets }) => ({
+    timers: file.programmes.map(({ id, on_min, lit_min, pause, rating_W, outlets }) => ({
       id,
       on_min,
       lit_min,
@@ -239,7 +239,7 @@ const chartOf = (file: KeptChartFile): KeptChart => ({
     lamps: v.lamps.map(({ tierId, fittingId, steps, face_m }) => ({ tierId, fittingId, steps, face: face_m })),
     dims: v.dims.map(({ tierId, fittingId, from, to }) => ({ tierId, fittingId, from, to })),
     risers: v.risers.map(({ tierId, trayId, from, to }) => ({ tierId, trayId, from, to })),
-    hours: v.hours.map(({ programmeId, on_min, lit_min }) => ({ programmeId, on_min, lit_min })),
+    hours: v.hours.map(({ programmeId, on_min, lit_min }) => ({ timerId: programmeId, on_min, lit_min })),
   })),
 });
 
@@ -319,7 +319,7 @@ function brokenLinks(file: SiteFile): Problem[] {
   const lampIds = new Set(file.lamps.map((l) => l.id));
   const ownCrops = new Map(file.crops.map((c) => [c.id, c]));
   const batchIds = new Set(file.batches.map((b) => b.id));
-  const programmeIds = new Set(file.programmes.map((p) => p.id));
+  const timerIds = new Set(file.programmes.map((p) => p.id));
   const missing = (there: boolean, at: string, found: string) => {
     if (!there) problems.push({ code: 'site/missing', at, found });
   };
@@ -384,12 +384,12 @@ function brokenLinks(file: SiteFile): Problem[] {
       problems.push({ code: 'site/empty', at: `stands[${s}].tiers[0]` });
     stand.plugged.forEach((p, i) => {
       once(p.id, `stands[${s}].plugged[${i}].id`);
-      if (p.programmeId != null) missing(programmeIds.has(p.programmeId), `stands[${s}].plugged[${i}].programmeId`, p.programmeId);
+      if (p.programmeId != null) missing(timerIds.has(p.programmeId), `stands[${s}].plugged[${i}].programmeId`, p.programmeId);
     });
     stand.tiers.forEach((tier, t) => {
       const at = `stands[${s}].tiers[${t}]`;
       once(tier.id, `${at}.id`);
-      missing(programmeIds.has(tier.programmeId), `${at}.programmeId`, tier.programmeId);
+      missing(timerIds.has(tier.programmeId), `${at}.programmeId`, tier.programmeId);
       if (tier.daylight && tier.daylight.to_min <= tier.daylight.from_min)
         problems.push({ code: 'site/not-rising', at: `${at}.daylight.to_min` });
       tier.fittings.forEach((f, i) => {

@@ -34,7 +34,7 @@ test.each<[string, string, Change]>([
   ['21 tiers', 'stands[0].tiers', (s) => Array.from({ length: 16 }).reduce<Site>((x) => addTier(rack.id, ids())(x), s)],
   ['51 lamps', 'stands[0].tiers[0].fittings', (s) => Array.from({ length: 51 }).reduce<Site>((x, _, i) => addFitting(rack.tiers[0]!.id, bar, { x: 0.6, y: 0.2, face: 0.3 + i / 1e4 }, ids())(x), s)], // prettier-ignore
   ['a number that is none', 'stands[0].shelf_m', changeStand(rack.id, { shelf: NaN })],
-  ['a timer that is not there', 'stands[0].tiers[0].programmeId', (s) => ({ ...s, stands: s.stands.map((x) => (x.id === rack.id ? { ...x, tiers: x.tiers.map((t) => ({ ...t, programmeId: 'gone' })) } : x)) })], // prettier-ignore
+  ['a timer that is not there', 'stands[0].tiers[0].programmeId', (s) => ({ ...s, stands: s.stands.map((x) => (x.id === rack.id ? { ...x, tiers: x.tiers.map((t) => ({ ...t, timerId: 'gone' })) } : x)) })], // prettier-ignore
 ])('%s is found, and not made', (_, at, change) => {
   const after = change(demo);
   expect(readsBack(after)).toBe(false);

@@ -26,11 +26,11 @@ export function unsoundIn(before: Site, after: Site): Problem[] {
     return found > most ? [{ code: 'site/arrayMaxSize', at, found, expected: String(most) }] : [];
   });
   if (counts.length > 0) return counts;
-  const old = new Set<unknown>([...before.stands, ...before.batches, ...before.programmes, ...before.lamps]);
+  const old = new Set<unknown>([...before.stands, ...before.batches, ...before.timers, ...before.lamps]);
   const stands = after.stands.filter((s) => !old.has(s));
   const tiers = stands.flatMap((s) => s.tiers);
   const batchIds = new Set(tiers.flatMap((t) => t.trays.map((y) => y.batchId)));
-  const programmeIds = new Set([...tiers.map((t) => t.programmeId), ...stands.flatMap((s) => s.plugged.map((p) => p.programmeId))]);
+  const timerIds = new Set([...tiers.map((t) => t.timerId), ...stands.flatMap((s) => s.plugged.map((p) => p.timerId))]);
   const lampIds = new Set([
     ...tiers.flatMap((t) => t.fittings.map((f) => f.lampId)),
     ...after.spares.map((s) => s.lampId),
@@ -41,7 +41,7 @@ export function unsoundIn(before: Site, after: Site): Problem[] {
     stands,
     // A crop that changed may leave a batch without its stage.
     batches: after.batches.filter((b) => batchIds.has(b.id) || !old.has(b) || after.crops !== before.crops),
-    programmes: after.programmes.filter((p) => programmeIds.has(p.id) || !old.has(p)),
+    timers: after.timers.filter((p) => timerIds.has(p.id) || !old.has(p)),
     lamps: after.lamps.filter((l) => lampIds.has(l.id) || !old.has(l)),
   };
   const read = readSite(writeSite(part));

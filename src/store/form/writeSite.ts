@@ -28,7 +28,7 @@ export function writeSite(site: Site): SiteFile {
       shelf_m: s.shelf,
       strip_W: s.strip,
       steadyOutlets: s.steadyOutlets,
-      plugged: s.plugged.map(({ power, ...p }) => ({ ...p, power_W: power })),
+      plugged: s.plugged.map(({ power, timerId, ...p }) => ({ ...p, power_W: power, programmeId: timerId })),
       chart: s.chart && writeChart(s.chart),
       calendar: s.calendar && { sequence: s.calendar.sequence, days: s.calendar.days.map(isoOf) },
       window: s.window && writeAtWindow(s.window),
@@ -45,7 +45,7 @@ export function writeSite(site: Site): SiteFile {
         notch_m: t.notch,
         load_kg: t.load,
         ageing: { used_h: t.ageing.used_h, dirt: t.ageing.dirt, view: t.ageing.view },
-        programmeId: t.programmeId,
+        programmeId: t.timerId,
         daylight: t.daylight && { dli_mol: t.daylight.dli, from_min: t.daylight.from_min, to_min: t.daylight.to_min },
         rotation: t.rotation && { ...t.rotation, from: isoOf(t.rotation.from) },
         fittings: t.fittings.map((f) => ({
@@ -102,7 +102,7 @@ export function writeSite(site: Site): SiteFile {
       log: writeLog(b.log),
       plan: { ...b.plan },
     })),
-    programmes: site.programmes.map(({ rating, ...p }) => ({ ...p, rating_W: rating })),
+    programmes: site.timers.map(({ rating, ...p }) => ({ ...p, rating_W: rating })),
     lamps: site.lamps.map(writeLamp),
     quiet: site.quiet && { ...site.quiet },
     cheap: site.cheap && { ...site.cheap },
@@ -195,7 +195,7 @@ const writeChart = (chart: KeptChart): KeptChartFile => ({
     lamps: v.lamps.map(({ face, ...job }) => ({ ...job, face_m: face })),
     dims: v.dims.map((job) => ({ ...job })),
     risers: v.risers.map((job) => ({ ...job })),
-    hours: v.hours.map((job) => ({ ...job })),
+    hours: v.hours.map(({ timerId, ...job }) => ({ programmeId: timerId, ...job })),
   })),
 });
 

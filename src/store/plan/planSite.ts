@@ -1,5 +1,6 @@
 import { advise, type Offer } from '../../core/plan/advice/advise';
 import { applyMove } from '../../core/plan/advice/applyMove';
+import type { Move } from '../../core/plan/advice/Move';
 import type { TrayResult } from '../../core/plan/advice/Effect';
 import type { Scope } from '../../core/plan/advice/movesFor';
 import { answerBench } from '../../core/answer/bench/answerBench';
@@ -78,14 +79,14 @@ async function planStand(site: Site, standId: string, asked: PlanAsked) {
         last: isoOf(v.last),
         lamps: v.lamps.map(({ face, ...job }) => ({ ...job, face_m: round(face) })),
         risers: v.risers,
-        hours: v.hours,
+        hours: v.hours.map(ofTimer),
         after: v.after.map(dayWritten),
         before: v.before.map(dayWritten),
       })),
       limits: chart.limits.map((l) => ({ ...l, from: isoOf(l.from), to: isoOf(l.to) })),
     },
     faults: faultsOf(stand),
-    outletFaults: loadsOf(stand).faults,
+    outletFaults: loadsOf(stand).faults.map((f) => ('timerId' in f ? ofTimer(f) : f)),
     cautions: cautionsFor(stand, site.stated, cautionLibrary).map((c) => ({ id: c.id, severity: c.severity, title: c.title })),
   };
 }
@@ -152,9 +153,14 @@ const resultWritten = (r: TrayResult) => ({
   loss: round(r.loss),
 });
 
+/** As in the site file, where a timer is a `programme`. */
+const ofTimer = <T extends { readonly timerId: string | null }>({ timerId, ...rest }: T) => ({ programmeId: timerId, ...rest });
+
+const moveWritten = (move: Move) => (move.do === 'hours' ? ofTimer(move) : move);
+
 const offerWritten = (o: Offer, site: Site) => ({
   id: o.id,
-  moves: o.moves,
+  moves: o.moves.map(moveWritten),
   effort_min: o.effort_min,
   toBuy: o.toBuy,
   promised: { loss: round(o.after.loss), costPerMonth: round(o.after.costPerMonth), trays: o.after.results.map(resultWritten) },

@@ -50,7 +50,7 @@ test('the best hours of a timer, once set, give each tray what was said, and no 
     const best = new Map(stand!.timers.map((t) => [t.programmeId, t.best]));
     const set = {
       ...site,
-      programmes: site.programmes.map((p) => ({ ...p, on_min: best.get(p.id)!.on_min, lit_min: best.get(p.id)!.lit_min })),
+      timers: site.timers.map((p) => ({ ...p, on_min: best.get(p.id)!.on_min, lit_min: best.get(p.id)!.lit_min })),
     };
     const after = (await planOf(exportSite(set), '--only', 'trays')).stands[0]!;
     for (const timer of stand!.timers)

@@ -4,7 +4,7 @@ import { MAX_PLUG_BYTES, obey, readPlugClock, readPlugOrder, writePlug } from '.
 
 const codes = (result: ReturnType<typeof readPlugOrder>) => (result.ok ? [] : result.problems.map((p) => `${p.code} ${p.at}`));
 
-test('a plug on the desk takes a programme, is told the time, and says how it is', async () => {
+test('a plug on the desk takes a schedule, is told the time, and says how it is', async () => {
   let now = 0;
   const desk = createPlugDesk(() => 'a', () => now); // prettier-ignore
   const clock = readPlugClock('{ "day": "2027-02-10", "minute": 600 }');

@@ -1,6 +1,6 @@
 import type { StageName } from '../../core/things/crop/Crop';
 import { tables } from '../../core/things/tables/libraryTables';
-import { addFitting, addTray, changeFittings, changeTrays, plugInto, setProgramme, withTier } from '../../core/site/stand/change';
+import { addFitting, addTray, changeFittings, changeTrays, plugInto, setTimes, withTier } from '../../core/site/stand/change';
 import { hangerOf, type HangerKind } from '../../core/site/stand/Hanger';
 import type { Site, StandKind } from '../../core/site/stand/Site';
 import { standFrom, TEMPLATES } from '../../core/site/stand/templates';
@@ -157,9 +157,9 @@ export function withDemoBench(site: Site): Site {
     let n = 0;
     const ids = () => `${plan.id}-${n++}`;
     const template = TEMPLATES.find((t) => t.kind === plan.kind)!;
-    const { stand, programme } = standFrom(template, plan.tiers.length, plan.name, ids);
+    const { stand, timer } = standFrom(template, plan.tiers.length, plan.name, ids);
     const bare = { ...stand, id: plan.id, strip: plan.strip };
-    const start: Site = { ...grown, stands: [...grown.stands, bare], programmes: [...grown.programmes, programme] };
+    const start: Site = { ...grown, stands: [...grown.stands, bare], timers: [...grown.timers, timer] };
     return plan.tiers.reduce(
       (now, tier, i) => withTierPlan(now, bare.tiers[i]!.id, tier, i > 0 ? bare.tiers[i - 1]!.id : null, ids),
       start,
@@ -203,7 +203,7 @@ function withTierPlan(site: Site, tierId: string, plan: TierPlan, aboveId: strin
       ...t,
       enclosure: { ...t.enclosure, faces: { ...t.enclosure.faces, left: 'white-card', right: 'white-card', back: 'white-card' } },
     }))(now);
-  const timer = plan.shared && aboveId ? tierOf(now, aboveId).programmeId : ids();
+  const timer = plan.shared && aboveId ? tierOf(now, aboveId).timerId : ids();
   now = plugInto(tierId, timer)(now);
-  return setProgramme(timer, plan.on_min, plan.lit_min)(now);
+  return setTimes(timer, plan.on_min, plan.lit_min)(now);
 }

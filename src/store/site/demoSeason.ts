@@ -62,7 +62,7 @@ export function withDemoSeason(site: Site, today: Day): Site {
     };
   });
   const rack = site.stands.find((s) => s.id === 'demo-rack')!;
-  const timers = rack.tiers.map((t) => t.programmeId);
+  const timers = rack.tiers.map((t) => t.timerId);
   return grownTo(
     {
       ...site,
@@ -73,14 +73,14 @@ export function withDemoSeason(site: Site, today: Day): Site {
               ...s,
               steadyOutlets: 2,
               plugged: [
-                { id: 'demo-fan', kind: 'fan', name: 'Clip fan', power: 6, programmeId: null },
+                { id: 'demo-fan', kind: 'fan', name: 'Clip fan', power: 6, timerId: null },
                 // On the wrong side of the strip, and meant to be found there.
-                { id: 'demo-mat', kind: 'mat', name: 'Heat mat, tier 5', power: 18, programmeId: timers[4]! },
+                { id: 'demo-mat', kind: 'mat', name: 'Heat mat, tier 5', power: 18, timerId: timers[4]! },
               ],
             }
           : s,
       ),
-      programmes: site.programmes.map((p) => (timers.includes(p.id) ? { ...p, rating: 1800, outlets: 4 } : p)),
+      timers: site.timers.map((p) => (timers.includes(p.id) ? { ...p, rating: 1800, outlets: 4 } : p)),
       visits: { ...site.visits, away: [{ from: today + 17, to: today + 23 }] },
     },
     today,

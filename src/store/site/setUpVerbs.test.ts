@@ -76,7 +76,7 @@ test('rows of lamps and blocks of trays are read back as they were set, and all 
 test('a distance or a day beyond what there is, is brought back', () => {
   expect(setUp(setDistance('s', 9)(start)).distance).toBeWithin(2, { relative: 1e-9 });
   expect(setUp(setDistance('s', -1)(start)).distance).toBeWithin(0.005, { relative: 1e-9 });
-  expect(setUp(setHours('s', -30, 2000)(start)).programme).toMatchObject({ on_min: 1410, lit_min: 1440 });
+  expect(setUp(setHours('s', -30, 2000)(start)).timer).toMatchObject({ on_min: 1410, lit_min: 1440 });
 });
 
 test('a copy lives its own life, under a name of its own', () => {
@@ -98,7 +98,7 @@ test('a copy lives its own life, under a name of its own', () => {
 
 test('deleting takes batches and hours along and leaves the others', () => {
   const gone = deleteStand('s')(copyStand('s', 'c')(start));
-  expect([gone.stands.length, gone.batches.length, gone.programmes.length]).toEqual([1, 1, 1]);
+  expect([gone.stands.length, gone.batches.length, gone.timers.length]).toEqual([1, 1, 1]);
   expect(setUp(gone, 'c').crop.id).toBe('tomato');
 });
 

@@ -9,10 +9,10 @@ import { layOut, lampRowOf, trayBlockOf, type TrayBlock } from '../../core/site/
 import { IN_THE_OPEN, isRoofed, LAMP_HEADROOM, type Enclosure } from '../../core/site/stand/Enclosure';
 import type { LampRow } from '../../core/site/stand/LampRow';
 import { setUpOf } from '../../core/answer/stand/setUp';
-import type { Batch, Programme, Site, Stand, Tier, Tray } from '../../core/site/stand/Site';
+import type { Batch, Timer, Site, Stand, Tier, Tray } from '../../core/site/stand/Site';
 import type { Container } from '../../core/things/container/Container';
 import { ON_THE_FLOOR, SHELF, sizesOf } from '../../core/site/stand/plain';
-import { setProgramme } from '../../core/site/stand/change';
+import { setTimes } from '../../core/site/stand/change';
 import { freeName } from '../names/freeName';
 import { newId } from '../names/newId';
 import { tables } from '../../core/things/tables/libraryTables';
@@ -96,8 +96,8 @@ export const setPlantHeight = (id: string, height: Metres | null) => (site: Site
 
 /** On and off times in whole minutes; the lamp may burn past midnight. */
 export const setHours = (id: string, on_min: number, lit_min: number) => (site: Site) => {
-  const programmeId = site.stands.find((s) => s.id === id)?.tiers[0]?.programmeId;
-  return programmeId === undefined ? site : setProgramme(programmeId, on_min, lit_min)(site);
+  const timerId = site.stands.find((s) => s.id === id)?.tiers[0]?.timerId;
+  return timerId === undefined ? site : setTimes(timerId, on_min, lit_min)(site);
 };
 
 export const setTariff = (currency: string, price_per_kWh: number) => (site: Site) => ({ ...site, currency, price_per_kWh });
@@ -112,12 +112,12 @@ export const deleteStand = (id: string) => (site: Site) => {
   const stands = site.stands.filter((s) => s.id !== id);
   const tiers = stands.flatMap((s) => s.tiers);
   const batchIds = new Set(tiers.flatMap((t) => t.trays.map((tray) => tray.batchId)));
-  const programmeIds = new Set(tiers.map((t) => t.programmeId));
+  const timerIds = new Set(tiers.map((t) => t.timerId));
   return {
     ...site,
     stands,
     batches: site.batches.filter((b) => batchIds.has(b.id) || b.log.length > 0),
-    programmes: site.programmes.filter((p) => programmeIds.has(p.id)),
+    timers: site.timers.filter((p) => timerIds.has(p.id)),
   };
 };
 
@@ -130,14 +130,14 @@ export const setAgeing = (id: string, ageing: Ageing) => (site: Site) => ({
 /** Sets distance, hours and, where they are to be turned, the dimmers together: what an answer is applied with. */
 export const applyAnswer = (id: string, distance: Metres, hours: number, dim: Share | null) => (site: Site) => {
   const stand = site.stands.find((s) => s.id === id);
-  const programme = site.programmes.find((p) => p.id === stand?.tiers[0]?.programmeId);
-  if (!programme) return site;
+  const timer = site.timers.find((p) => p.id === stand?.tiers[0]?.timerId);
+  if (!timer) return site;
   // A longer or shorter day keeps its middle, so that nobody is woken by the change.
   const lit = Math.round(hours * 60);
-  const on = programme.on_min + Math.round((programme.lit_min - lit) / 2 / 15) * 15;
+  const on = timer.on_min + Math.round((timer.lit_min - lit) / 2 / 15) * 15;
   return setHours(
     id,
-    lit === programme.lit_min ? programme.on_min : on,
+    lit === timer.lit_min ? timer.on_min : on,
     lit,
   )(setDistance(id, distance)(dim === null ? site : turnDimmers(new Map([[stand!.tiers[0]!.id, dim]]))(site)));
 };
@@ -156,7 +156,7 @@ export const copyStand = (id: string, newStandId: string) => (site: Site) => {
   const stand = site.stands.find((s) => s.id === id);
   if (!stand) return site;
   const batchIds = new Map<string, string>();
-  const programmeIds = new Map<string, string>();
+  const timerIds = new Map<string, string>();
   const renamed = (ids: Map<string, string>, old: string) => ids.get(old) ?? ids.set(old, newId()).get(old)!;
   const copy: Stand = {
     ...stand,
@@ -164,11 +164,11 @@ export const copyStand = (id: string, newStandId: string) => (site: Site) => {
     name: freeName(site.stands, stand.name),
     // A chart names lamps and trays; the copy gets one of its own.
     chart: null,
-    plugged: stand.plugged.map((p) => ({ ...p, id: newId(), programmeId: p.programmeId && renamed(programmeIds, p.programmeId) })),
+    plugged: stand.plugged.map((p) => ({ ...p, id: newId(), timerId: p.timerId && renamed(timerIds, p.timerId) })),
     tiers: stand.tiers.map((tier) => ({
       ...tier,
       id: newId(),
-      programmeId: renamed(programmeIds, tier.programmeId),
+      timerId: renamed(timerIds, tier.timerId),
       fittings: tier.fittings.map((f) => ({ ...f, id: newId() })),
       trays: tier.trays.map((t) => ({ ...t, id: newId(), batchId: renamed(batchIds, t.batchId) })),
       ...copyReadings(tier),
@@ -178,9 +178,9 @@ export const copyStand = (id: string, newStandId: string) => (site: Site) => {
     ...site,
     stands: [...site.stands, copy],
     batches: [...site.batches, ...site.batches.filter((b) => batchIds.has(b.id)).map((b) => ({ ...b, id: batchIds.get(b.id)! }))],
-    programmes: [
-      ...site.programmes,
-      ...site.programmes.filter((p) => programmeIds.has(p.id)).map((p) => ({ ...p, id: programmeIds.get(p.id)! })),
+    timers: [
+      ...site.timers,
+      ...site.timers.filter((p) => timerIds.has(p.id)).map((p) => ({ ...p, id: timerIds.get(p.id)! })),
     ],
   };
 };
@@ -216,7 +216,7 @@ export const PLAIN_RECIPE: Recipe = {
 export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
   const container = tables.container(recipe.containerId)!;
   const batch: Batch = { id: newId(), cropId: recipe.cropId, stage: recipe.stage, height: null, ...UNDATED };
-  const programme: Programme = { id: newId(), on_min: recipe.on_min, lit_min: recipe.lit_min, ...BARE_TIMER };
+  const timer: Timer = { id: newId(), on_min: recipe.on_min, lit_min: recipe.lit_min, ...BARE_TIMER };
   const tray: Tray = { id: newId(), x: 0, y: 0, turned: false, ...ON_THE_FLOOR, batchId: batch.id, ...sizesOf(container) };
   const bare = {
     id: newId(),
@@ -228,7 +228,7 @@ export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
     ageing: recipe.ageing ?? AS_NEW,
     fittings: [],
     trays: [tray],
-    programmeId: programme.id,
+    timerId: timer.id,
     daylight: null,
     rotation: null,
     readings: [],
@@ -251,7 +251,7 @@ export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
       { id: standId, name: freeName(site.stands, recipe.name), kind: 'shelf', laidOut: true, tiers: [tier], shelf: SHELF, ...BARE_STAND },
     ],
     batches: [...site.batches, batch],
-    programmes: [...site.programmes, programme],
+    timers: [...site.timers, timer],
   };
   return setDistance(standId, recipe.distance)(grown);
 };

@@ -70,9 +70,9 @@ export function BenchPrint({ stand }: { stand: BenchStand }) {
                   <td className="whitespace-nowrap">{l && both(l.lamp.fitting.face - canopy)}</td>
                   {i === 0 && (
                     <td rowSpan={rows} className="whitespace-nowrap">
-                      {showHours(t.programme.lit_min)}
+                      {showHours(t.timer.lit_min)}
                       <br />
-                      {timesWords(t.programme)}
+                      {timesWords(t.timer)}
                     </td>
                   )}
                   <td>

@@ -43,11 +43,11 @@ export function NewStand({ trigger }: { trigger: React.ReactNode }) {
   };
   const begin = () => {
     const name = freeName(sites.getState().site.stands, template.name);
-    const { stand, programme } = standFrom(template, tiers, name, newId);
+    const { stand, timer } = standFrom(template, tiers, name, newId);
     changeSite(sites, 'begin a stand', (site) => ({
       ...site,
       stands: [...site.stands, stand],
-      programmes: [...site.programmes, programme],
+      timers: [...site.timers, timer],
     }));
     setOpen(false);
     router.push(standPath(stand.id));

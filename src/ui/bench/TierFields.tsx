@@ -3,7 +3,7 @@ import { mostLit, offAt } from '@/core/units/LitTimes';
 import { timesWords } from '../hours/timerWords';
 import { materialLibrary } from '@/core/things/material/materialLibrary';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
-import { changeStand, plugInto, removeTier, setProgramme, sizeTier, withTier } from '@/core/site/stand/change';
+import { changeStand, plugInto, removeTier, setTimes, sizeTier, withTier } from '@/core/site/stand/change';
 import type { FaceName } from '@/core/light/room/Room';
 import { readClock, showClock } from '@/core/units/clock';
 import { newId } from '@/store/names/newId';
@@ -21,10 +21,10 @@ const MATERIALS = materialLibrary.map((m) => ({ value: m.id, label: m.name }));
 
 /** The hours of a tier's lamps, and which timer they hang on. */
 export function TierHours({ stand, tier: t, hands }: { stand: BenchStand; tier: BenchTier; hands: Hands }) {
-  const { id, on_min, lit_min, pause } = t.programme;
-  const set = (on: number, lit: number) => hands.change('change the hours', setProgramme(id, on, lit));
-  const timers = [...new Map(stand.tiers.map((other) => [other.programme.id, other])).values()];
-  const sharers = stand.tiers.filter((other) => other.programme.id === id);
+  const { id, on_min, lit_min, pause } = t.timer;
+  const set = (on: number, lit: number) => hands.change('change the hours', setTimes(id, on, lit));
+  const timers = [...new Map(stand.tiers.map((other) => [other.timer.id, other])).values()];
+  const sharers = stand.tiers.filter((other) => other.timer.id === id);
   return (
     <section aria-labelledby="tier-hours" className="space-y-2">
       <h2 id="tier-hours" className="text-lg font-semibold">
@@ -48,16 +48,16 @@ export function TierHours({ stand, tier: t, hands }: { stand: BenchStand; tier: 
           inputClassName="w-16"
           onChange={(h) => set(on_min, h * 60)}
         />
-        <span className="pb-1.5 text-soft">{pause ? timesWords(t.programme) : `off ${showClock(offAt(t.programme))}`}</span>
+        <span className="pb-1.5 text-soft">{pause ? timesWords(t.timer) : `off ${showClock(offAt(t.timer))}`}</span>
         {stand.tiers.length > 1 && (
           <SelectField
             label="timer"
             value={id}
             options={[
               ...timers.map((other) => ({
-                value: other.programme.id,
+                value: other.timer.id,
                 label: `of tier ${stand.tiers
-                  .filter((s) => s.programme.id === other.programme.id)
+                  .filter((s) => s.timer.id === other.timer.id)
                   .map((s) => s.number)
                   .join(', ')}`,
               })),

@@ -32,7 +32,7 @@ test('how a lamp hangs is counted from the shelf above', () => {
 
 test.each<[Move, string]>([
   [{ do: 'hang', tierId: first!.tier.id, lift: -0.06 }, 'Lower the lamps on tier 1: 3 links down'],
-  [{ do: 'hours', programmeId: second!.programme.id, on_min: 360, lit_min: 900 }, '15 h a day instead of 16 h on tier 2, on at 06:00'],
+  [{ do: 'hours', timerId: second!.timer.id, on_min: 360, lit_min: 900 }, '15 h a day instead of 16 h on tier 2, on at 06:00'],
   [{ do: 'shift', tierId: second!.tier.id, dx: 0.07, dy: 0 }, 'Slide the lamps on tier 2 7 cm to the right'],
   [{ do: 'shift', tierId: second!.tier.id, dx: 0, dy: -0.03 }, 'Slide the lamps on tier 2 3 cm to the front'],
   [{ do: 'gap', tierId: second!.tier.id, gap: 0.1 }, 'Hang the lamps on tier 2 10 cm apart'],

@@ -31,9 +31,9 @@ export function moveWords(move: Move, stand: BenchStand, own: readonly Lamp[], u
       return `${move.lift > 0 ? 'Raise' : 'Lower'} the ${lamps(move.tierId)}${where(move.tierId)}: ${tier ? liftWords(tier, move.lift, unit) : ''}`;
     }
     case 'hours': {
-      const on = stand.tiers.filter((t) => t.programme.id === move.programmeId);
+      const on = stand.tiers.filter((t) => t.timer.id === move.timerId);
       const tiers = stand.tiers.length > 1 ? ` on tier ${on.map((t) => t.number).join(', ')}` : '';
-      return `${showHours(move.lit_min)} a day instead of ${showHours(on[0]?.programme.lit_min ?? 0)}${tiers}, on at ${showClock(move.on_min)}`;
+      return `${showHours(move.lit_min)} a day instead of ${showHours(on[0]?.timer.lit_min ?? 0)}${tiers}, on at ${showClock(move.on_min)}`;
     }
     case 'shift':
       return move.dx !== 0

@@ -18,7 +18,7 @@ export function CardsPrint({ stand, chart }: { stand: BenchStand; chart: HangCha
         <h1 className="border-b border-black pb-1 text-lg font-semibold">Timers of {stand.stand.name}</h1>
         {timers.map((t) => {
           const later = chart.visits.flatMap((v) =>
-            v.hours.filter((h) => h.programmeId === t.id).map((h) => ({ ...h, pause: t.pause, day: v.day })),
+            v.hours.filter((h) => h.timerId === t.id).map((h) => ({ ...h, pause: t.pause, day: v.day })),
           );
           return <TimerPins key={t.id} name={timerName(t, timers.length === 1)} times={t} later={later} />;
         })}

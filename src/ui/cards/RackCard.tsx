@@ -38,7 +38,7 @@ export function RackCard({ stand, chart }: { stand: BenchStand; chart: HangChart
                     ? `${t.lamps.length} × ${first.lamp.name}, face ${showLength(first.fitting.face, lengthUnit)} above the shelf (${hangWords(t, first.fitting)})`
                     : 'none'}
                 </td>
-                <td className={cell}>{timesWords(t.programme)}</td>
+                <td className={cell}>{timesWords(t.timer)}</td>
                 <td className={cell}>{t.trays.map(trayName).join(', ')}</td>
               </tr>
             );

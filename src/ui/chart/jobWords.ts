@@ -34,11 +34,11 @@ export function jobsOf(visit: VisitJobs, stand: BenchStand, unit: LengthUnit): J
   });
   const timers = timersOf(stand);
   const hours = visit.hours.flatMap((j): JobWords[] => {
-    const timer = timers.find((t) => t.id === j.programmeId);
+    const timer = timers.find((t) => t.id === j.timerId);
     if (!timer) return [];
     return [
       {
-        key: `h${j.programmeId}`,
+        key: `h${j.timerId}`,
         tier: null,
         words: `${timerName(timer, timers.length === 1)}: ${timesWords({ ...j, pause: timer.pause })}, ${showHours(j.lit_min)}`,
       },

@@ -38,7 +38,7 @@ const visit: VisitJobs = {
     { tierId: two!.tier.id, fittingId: two!.lamps[0]!.fitting.id, from: 0.5, to: 1 },
   ],
   risers: [{ tierId: one!.tier.id, trayId: one!.trays[0]!.tray.id, from: 2, to: 0 }],
-  hours: [{ programmeId: stand.tiers[4]!.programme.id, on_min: 330, lit_min: 870 }],
+  hours: [{ timerId: stand.tiers[4]!.timer.id, on_min: 330, lit_min: 870 }],
 };
 
 test('what is to be done is said in the steps that there are, tier by tier, the timers last', () => {
@@ -128,7 +128,7 @@ test('what is plugged in wrongly is said with its reason', () => {
   expect(loads.faults.map((f) => faultWords(f, stand, loads))).toEqual([
     'Heat mat, tier 5 goes off with the lamps, just when the nights are cold. A mat belongs on an outlet that is always live, with a thermostat.',
   ]);
-  expect(faultWords({ why: 'overloaded', programmeId: null, load: 900, allowed: 800 }, stand, loads)).toContain('four fifths');
-  expect(faultWords({ why: 'too-few-outlets', programmeId: null, plugs: 3, outlets: 2 }, stand, loads)).toContain('2 outlets for 3 plugs');
+  expect(faultWords({ why: 'overloaded', timerId: null, load: 900, allowed: 800 }, stand, loads)).toContain('four fifths');
+  expect(faultWords({ why: 'too-few-outlets', timerId: null, plugs: 3, outlets: 2 }, stand, loads)).toContain('2 outlets for 3 plugs');
   expect(groupName(stand, null)).toBe('Always live');
 });

@@ -16,7 +16,7 @@ export function CostLine({ setUp }: { setUp: SetUp }) {
   const { currency } = site;
   const tier = benchStandIn(site, setUp.stand).tiers.find((t) => t.tier.id === setUp.tier.id)!;
   const power = drawOf(tier);
-  const run = runOf(site, power, setUp.programme);
+  const run = runOf(site, power, setUp.timer);
   return (
     <section aria-labelledby="cost" className="space-y-1">
       <h2 id="cost" className="text-lg font-semibold">

@@ -352,7 +352,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
         {stated && (
           <p className="rounded-md bg-copper-wash px-3 py-2">
             {stated.dli} mol/m²/day were stated by hand for this tier; they count in verdicts and hours instead of what is computed here.{' '}
-            <Button className="mt-1" onClick={() => changeSite(sites, 'use the window’s light', setDaylight(tray.tier.programme.id, null))}>
+            <Button className="mt-1" onClick={() => changeSite(sites, 'use the window’s light', setDaylight(tray.tier.timer.id, null))}>
               Use computed daylight
             </Button>
           </p>

@@ -17,9 +17,9 @@ export function DayStrip({ setUp }: { setUp: SetUp }) {
   const { timerStep_min } = useSettings();
   const quiet = useSite((s) => s.site.quiet);
   const cheap = useSite((s) => s.site.cheap);
-  const { programme, stage, stand } = setUp;
-  const { on_min, lit_min, pause } = programme;
-  const off_min = offAt(programme);
+  const { timer, stage, stand } = setUp;
+  const { on_min, lit_min, pause } = timer;
+  const off_min = offAt(timer);
   const change = (on: number, lit: number) => changeSite(sites, 'change the hours', setHours(stand.id, on, lit));
   const outside = setUp.hours < stage.hoursMin || setUp.hours > stage.hoursMax;
   return (
@@ -32,11 +32,11 @@ export function DayStrip({ setUp }: { setUp: SetUp }) {
           usual for it: {stage.hoursMin}–{stage.hoursMax} h
         </p>
       </div>
-      <HoursStrip times={programme} onChange={change} step_min={timerStep_min} quiet={quiet} cheap={cheap} />
+      <HoursStrip times={timer} onChange={change} step_min={timerStep_min} quiet={quiet} cheap={cheap} />
       <div className="flex gap-4">
         <ClockField label="lamp on" value={on_min} onChange={(on) => change(on, litBetween(on, off_min, pause, lit_min))} />
         <ClockField label="lamp off" value={off_min} onChange={(off) => change(on_min, litBetween(on_min, off, pause, lit_min))} />
-        <p className="self-end pb-1.5 text-soft">dark for {showHours(longestDark(programme, null))}</p>
+        <p className="self-end pb-1.5 text-soft">dark for {showHours(longestDark(timer, null))}</p>
       </div>
       <Fold title="Other ways to set the hours" says="dose through the day, cost">
         <DoseChart setUp={setUp} />

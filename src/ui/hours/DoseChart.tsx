@@ -14,7 +14,7 @@ export function DoseChart({ setUp }: { setUp: SetUp }) {
       weakest={stats.weakest.ppfd}
       mean={stats.mean}
       strongest={stats.strongest.ppfd}
-      times={setUp.programme}
+      times={setUp.timer}
       low={setUp.stage.dliMin}
       daylight={daylightOf(setUp.tier)}
       high={verdict.highDose}

@@ -65,7 +65,7 @@ export function Schools({ setUp }: { setUp: SetUp }) {
               <td className="py-1.5 pr-2">{range(s, (h) => showHours(h * 60))}</td>
               <td className="py-1.5 pr-2">{range(s, (h) => doseNumber(dliOf(mean, h)))}</td>
               <td className="py-1.5 pr-2">
-                {range(s, (h) => showMoney(DAYS_PER_MONTH * costADay(site, power, { ...setUp.programme, lit_min: h * 60 }), currency))}
+                {range(s, (h) => showMoney(DAYS_PER_MONTH * costADay(site, power, { ...setUp.timer, lit_min: h * 60 }), currency))}
               </td>
               <td className="text-right">
                 {s.standing === 'refused' ? (

@@ -6,7 +6,7 @@ import { useMemo, useState } from 'react';
 import type { TierLight } from '@/core/answer/bench/BenchQuestion';
 import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
 import { photoperiodOf } from '@/core/judge/dose/LightDay';
-import { setProgramme } from '@/core/site/stand/change';
+import { setTimes } from '@/core/site/stand/change';
 import { powerOf, servedBy, type StandTimer } from '@/core/plan/timer/servedBy';
 import { fareOn, solveTimer, type TimerRules } from '@/core/plan/timer/solveTimer';
 import { MINUTES_PER_DAY, showHours } from '@/core/units/clock';
@@ -52,7 +52,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
   const day_min = Math.round(photoperiodOf({ on_min, lit_min, pause, daylight }) * 60);
   const [looked, setLooked] = useState<string | null>(null);
   const change = (on: number, lit: number) =>
-    changeSite(sites, 'change the hours', setProgramme(timer.id, (on + MINUTES_PER_DAY) % MINUTES_PER_DAY, lit));
+    changeSite(sites, 'change the hours', setTimes(timer.id, (on + MINUTES_PER_DAY) % MINUTES_PER_DAY, lit));
   const served = useMemo(() => servedBy(timer, lights), [timer, lights]);
   const rules = useMemo<TimerRules>(
     () => ({ step_min: timerStep_min, quiet, cheap, bands, price_per_kWh, power: powerOf(timer) }),
@@ -202,7 +202,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
                       const settings = new Map(dimmed.tiers.map((d) => [d.tier.tier.id, d.dimming.to]));
                       const words = turnTiersWords(dimmed.tiers, alone);
                       changeSite(sites, 'dim the lamps and set the hours', (s) =>
-                        turnDimmers(settings)(setProgramme(timer.id, on, lit)(s)),
+                        turnDimmers(settings)(setTimes(timer.id, on, lit)(s)),
                       );
                       say(`${name}: ${words}, ${timesWords(dimmed.answer)}.`, { label: 'Undo', run: () => undo(sites) });
                       focusHeadingIfLost();

@@ -52,12 +52,12 @@ export function OutletList({ stand, group, groups }: { stand: BenchStand; group:
                 <select
                   aria-label={`Where ${p.name} is plugged in`}
                   className="min-h-9 w-46 rounded-md border border-line bg-sheet px-1 font-semibold max-md:min-h-11"
-                  value={group.programmeId ?? ''}
+                  value={group.timerId ?? ''}
                   onChange={(e) => changeSite(sites, 'plug it in elsewhere', movePlugged(id, p.id, e.target.value || null))}
                 >
                   {groups.map((g) => (
-                    <option key={g.programmeId ?? ''} value={g.programmeId ?? ''}>
-                      {groupName(stand, g.programmeId)}
+                    <option key={g.timerId ?? ''} value={g.timerId ?? ''}>
+                      {groupName(stand, g.timerId)}
                     </option>
                   ))}
                 </select>

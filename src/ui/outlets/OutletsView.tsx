@@ -62,7 +62,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
               </ul>
             )}
             {loads.groups.map((g) => (
-              <Group key={g.programmeId ?? 'steady'} stand={stand} group={g} groups={loads.groups} />
+              <Group key={g.timerId ?? 'steady'} stand={stand} group={g} groups={loads.groups} />
             ))}
             {surges && <p className="border-t border-line pt-4">{surges}</p>}
             <section aria-label="Power strip" className="flex flex-wrap items-end gap-x-5 gap-y-2 border-t border-line pt-4">
@@ -105,8 +105,8 @@ function OfStand({ stand }: { stand: BenchStand }) {
 
 function Group({ stand, group, groups }: { stand: BenchStand; group: OutletGroup; groups: readonly OutletGroup[] }) {
   const { sites } = useWorkspace();
-  const { programmeId, plugs, power, load, rating, outlets } = group;
-  const name = groupName(stand, programmeId);
+  const { timerId, plugs, power, load, rating, outlets } = group;
+  const name = groupName(stand, timerId);
   const allowed = rating === null ? null : CONTINUOUS_SHARE * rating;
   return (
     <section aria-label={name} className="space-y-2 border-t border-line pt-4" data-testid="outlets">
@@ -119,7 +119,7 @@ function Group({ stand, group, groups }: { stand: BenchStand; group: OutletGroup
             {outlets !== null && ` in ${outlets} outlets`}
           </p>
         </div>
-        {programmeId !== null && (
+        {timerId !== null && (
           <MaybeNumberField
             label="timer carries"
             value={rating}
@@ -127,13 +127,13 @@ function Group({ stand, group, groups }: { stand: BenchStand; group: OutletGroup
             max={100_000}
             unit="VA (W)"
             inputClassName="w-22"
-            onChange={(w) => changeSite(sites, 'rate the timer', setTimer(programmeId, { rating: w }))}
+            onChange={(w) => changeSite(sites, 'rate the timer', setTimer(timerId, { rating: w }))}
           />
         )}
         <MaybeNumberField
           label="outlets"
           value={outlets}
-          min={programmeId === null ? 0 : 1}
+          min={timerId === null ? 0 : 1}
           max={50}
           inputClassName="w-16"
           onChange={(n) => {
@@ -141,7 +141,7 @@ function Group({ stand, group, groups }: { stand: BenchStand; group: OutletGroup
             changeSite(
               sites,
               'count the outlets',
-              programmeId === null ? setStrip(stand.stand.id, { steadyOutlets: whole }) : setTimer(programmeId, { outlets: whole }),
+              timerId === null ? setStrip(stand.stand.id, { steadyOutlets: whole }) : setTimer(timerId, { outlets: whole }),
             );
           }}
         />
@@ -186,7 +186,7 @@ function AddThing({ stand }: { stand: BenchStand }) {
         <Button
           onClick={() => {
             const name = KIND_WORDS[kind].charAt(0).toUpperCase() + KIND_WORDS[kind].slice(1);
-            changeSite(sites, 'plug something in', addPlugged(stand.stand.id, { id: newId(), kind, name, power, programmeId: null }));
+            changeSite(sites, 'plug something in', addPlugged(stand.stand.id, { id: newId(), kind, name, power, timerId: null }));
           }}
         >
           <Plus size={17} aria-hidden /> Plug in

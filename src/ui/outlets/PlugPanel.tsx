@@ -23,7 +23,7 @@ const LOOK_MS = 1000;
 const SPEEDS = ['1', '60', '3600'] as const;
 const SPEED_WORDS = { '1': 'real time', '60': 'a minute a second', '3600': 'an hour a second' } as const;
 
-/** A timer plug to practise with: it takes the programme of a timer as a real one would, runs fast, and loses its clock. */
+/** A timer plug to practise with: it takes the schedule of a timer as a real one would, runs fast, and loses its clock. */
 export function PlugPanel({ stand }: { stand: BenchStand }) {
   const { chart } = useChart();
   const today = useToday();
@@ -57,7 +57,7 @@ export function PlugPanel({ stand }: { stand: BenchStand }) {
 
   const { pause } = timer;
   const later = (chart?.standId === stand.stand.id ? chart.visits : []).flatMap((v) =>
-    v.hours.filter((h) => h.programmeId === timer.id).map((h) => ({ from: v.day, on_min: h.on_min, lit_min: h.lit_min, pause })),
+    v.hours.filter((h) => h.timerId === timer.id).map((h) => ({ from: v.day, on_min: h.on_min, lit_min: h.lit_min, pause })),
   );
   const tell = (order: PlugOrderFile) =>
     plug?.tell(order).then(setState, (e: unknown) => setFailed(e instanceof Error ? e.message : String(e)));
@@ -133,11 +133,11 @@ export function PlugPanel({ stand }: { stand: BenchStand }) {
               />
             )}
             <Button kind="main" onClick={() => void program()}>
-              Give it {later.length > 0 ? 'the whole programme' : 'these hours'}
+              Give it {later.length > 0 ? 'the whole schedule' : 'these hours'}
             </Button>
           </div>
           {state.schedule.length > 0 && (
-            <ul className="text-sm" aria-label="Its programme">
+            <ul className="text-sm" aria-label="Its schedule">
               {state.schedule.map((e) => (
                 <li key={e.from} className={clsx(e.from === state.entry?.from && 'font-semibold')}>
                   from {dayWords(e.from)}: {timesWords(e)}

@@ -22,7 +22,7 @@ test('a surge is told of the timers that switch it, and where none does nothing 
   expect(
     surgeWords(
       stand,
-      groups.filter((g) => g.programmeId === null),
+      groups.filter((g) => g.timerId === null),
     ),
   ).toBeNull();
 });

@@ -31,7 +31,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
   const judged = useVerdict(setUp);
   const solution = useDimmedSolution(setUp, NOTHING);
   const suits = useSuitingDistances(setUp);
-  const { tier, crop, stage, lamp, programme, distance } = setUp;
+  const { tier, crop, stage, lamp, timer, distance } = setUp;
   const ready = light.status === 'ready' && light.of.stand.id === setUp.stand.id ? light : null;
   const frame = useMemo(() => stageFrame({ width: WIDTH, height: 430 }, tier, ready?.top ?? 0.5, 20), [tier, ready?.top]);
   if (!judged || !ready) return <p>The light is still being worked out. Print again in a moment.</p>;
@@ -75,7 +75,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
             <td>{both(distance)}</td>
             <td>hours</td>
             <td>
-              {showHours(programme.lit_min)}, {timesWords(programme)}
+              {showHours(timer.lit_min)}, {timesWords(timer)}
             </td>
           </tr>
           <tr>

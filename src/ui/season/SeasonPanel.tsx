@@ -203,8 +203,8 @@ const MOST_OTHERWISE = 4;
 
 /** Batches over which a lamp burns every day. */
 function litBatches(site: Site): Set<string> {
-  const burning = new Set(site.programmes.filter((p) => p.lit_min > 0).map((p) => p.id));
-  const tiers = site.stands.flatMap((s) => s.tiers).filter((t) => t.fittings.length > 0 && burning.has(t.programmeId));
+  const burning = new Set(site.timers.filter((p) => p.lit_min > 0).map((p) => p.id));
+  const tiers = site.stands.flatMap((s) => s.tiers).filter((t) => t.fittings.length > 0 && burning.has(t.timerId));
   return new Set(tiers.flatMap((t) => t.trays.map((y) => y.batchId)));
 }
 

@@ -133,7 +133,7 @@ function Shown({ site }: { site: Site }) {
                       </span>
                     </th>
                     <td className="pr-3">
-                      {showHours(t.programme.lit_min)}, {timesWords(t.programme)}
+                      {showHours(t.timer.lit_min)}, {timesWords(t.timer)}
                     </td>
                     <td className="pr-3 tabular-nums">
                       {judged ? `${doseNumber(judged.verdict.received.weakest)} to ${doseNumber(judged.verdict.received.strongest)}` : '…'}

@@ -88,7 +88,7 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
             {bench.tiers.every((t) => t.trays.length === 0) && (
               <tr>
                 <td colSpan={7} className="px-2 text-soft">
-                  No tray on it yet, {bench.tiers.map((t) => showHours(t.programme.lit_min))[0]}.
+                  No tray on it yet, {bench.tiers.map((t) => showHours(t.timer.lit_min))[0]}.
                 </td>
               </tr>
             )}

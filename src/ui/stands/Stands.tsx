@@ -110,7 +110,7 @@ export function Stands() {
                 <span className="block text-lg font-semibold">{stand.name}</span>
                 <span className="block text-soft">
                   {setUp.crop.name}, {stageWords(setUp.stage)} · {setUp.tier.fittings.length} × {setUp.lamp.name} ·{' '}
-                  {showLength(setUp.distance, lengthUnit)} · {showHours(setUp.programme.lit_min)}
+                  {showLength(setUp.distance, lengthUnit)} · {showHours(setUp.timer.lit_min)}
                 </span>
               </button>
               <QuickWord setUp={setUp} />

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
-import { doseFrom, hoursFor, strengthFor } from '@/core/plan/programme/solveDose';
-import type { TrayStrength } from '@/core/plan/programme/wishedHours';
+import { doseFrom, hoursFor, strengthFor } from '@/core/plan/hours/solveDose';
+import type { TrayStrength } from '@/core/plan/hours/wishedHours';
 import type { BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';

@@ -1,7 +1,7 @@
-import type { PlanRisk } from '@/core/plan/programme/comparePlans';
+import type { PlanRisk } from '@/core/plan/hours/comparePlans';
 import type { HoursPlan } from '@/core/site/timer/HoursPlan';
-import type { DoseLimit } from '@/core/plan/programme/solveDose';
-import { daysOfPlan, type Wish } from '@/core/plan/programme/wishedHours';
+import type { DoseLimit } from '@/core/plan/hours/solveDose';
+import { daysOfPlan, type Wish } from '@/core/plan/hours/wishedHours';
 import { showHours } from '@/core/units/clock';
 import { daysWords } from '../season/dayWords';
 

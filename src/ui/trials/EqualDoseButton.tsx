@@ -32,8 +32,8 @@ export function EqualDoseButton({ trial }: { trial: Trial }) {
       const found = await equalDoseOf(trial);
       if (!found.ok) return setState(WHY[found.why]);
       const { site } = sites.getState();
-      const about = new Set(found.moves.flatMap((m) => ('tierId' in m ? [m.tierId] : 'programmeId' in m ? [m.programmeId] : [])));
-      const stand = site.stands.find((s) => s.tiers.some((t) => about.has(t.id) || about.has(t.programmeId)));
+      const about = new Set(found.moves.flatMap((m) => ('tierId' in m ? [m.tierId] : 'timerId' in m ? [m.timerId] : [])));
+      const stand = site.stands.find((s) => s.tiers.some((t) => about.has(t.id) || about.has(t.timerId)));
       const words = stand ? movesWords(found.moves, benchStandIn(site, stand), site.lamps, lengthUnit) : 'Nothing to change';
       const doses = Object.entries(found.after)
         .map(([arm, dose]) => `${arm} ${doseNumber(dose)}`)

@@ -22,7 +22,7 @@ test.each(placingCases.map((c) => [c.id, c] as const))('%s is bounded by its pro
   expect(shares).toEqual([...shares].sort((a, b) => a - b));
 });
 
-test('what is settled keeps its room in the programme as well', () => {
+test('what is settled keeps its room in the program as well', () => {
   const need = { trays: 2, doseMin: 5, doseMax: 10, height_cm: 5 };
   const tier = { places: 3, clear_cm: 30, levels: [0, 8].map((dose) => ({ dose, wh_per_day: dose })) };
   const resident = { trays: 2, doseMin: 0, doseMax: 20, height_cm: 0 };

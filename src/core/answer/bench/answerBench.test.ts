@@ -25,13 +25,13 @@ const cells = containerLibrary.find((c) => c.id === 'cell-72')!;
 /** A rack with a tray and lamps on every tier; the faces of the tiers may be changed. */
 function rack(tiers: number, floor = 'wire', lamps = [bar, shop]): Site {
   const template = TEMPLATES.find((t) => t.kind === 'rack')!;
-  const { stand, programme } = standFrom({ ...template, faces: { ...template.faces, floor, ceiling: floor } }, tiers, 'Rack', ids);
+  const { stand, timer } = standFrom({ ...template, faces: { ...template.faces, floor, ceiling: floor } }, tiers, 'Rack', ids);
   let site: Site = {
     ...BARE_SITE,
     currency: 'EUR',
     price_per_kWh: 0.3,
     stands: [stand],
-    programmes: [programme],
+    timers: [timer],
   };
   for (const [i, tier] of stand.tiers.entries()) {
     site = addTray(tier.id, cells, { cropId: 'celery', stage: 'seedling' }, { x: 0.35, y: 0.2 }, ids)(site);
@@ -99,16 +99,16 @@ test('a stand of one tier has the light that the quick check shows', () => {
 test('light of a tier with other hours counts by its dose', () => {
   const site = rack(2);
   const [upper, lower] = site.stands[0]!.tiers;
-  const programmes = [{ id: 'long', on_min: 0, lit_min: 1200, ...BARE_TIMER }, { id: 'short', on_min: 0, lit_min: 600, ...BARE_TIMER }]; // prettier-ignore
+  const timers = [{ id: 'long', on_min: 0, lit_min: 1200, ...BARE_TIMER }, { id: 'short', on_min: 0, lit_min: 600, ...BARE_TIMER }]; // prettier-ignore
   const timed = (up: string) => ({
     ...site,
-    programmes,
+    timers,
     stands: [
       {
         ...site.stands[0]!,
         tiers: [
-          { ...upper!, programmeId: up },
-          { ...lower!, programmeId: 'short' },
+          { ...upper!, timerId: up },
+          { ...lower!, timerId: 'short' },
         ],
       },
     ],

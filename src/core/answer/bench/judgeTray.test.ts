@@ -3,7 +3,7 @@ import { containerLibrary } from '../../things/container/containerLibrary';
 import { lampLibrary } from '../../things/lamp/lampLibrary';
 import { tables } from '../../things/tables/libraryTables';
 import { benchStandOf } from '../stand/benchStand';
-import { addFitting, addTray, setProgramme } from '../../site/stand/change';
+import { addFitting, addTray, setTimes } from '../../site/stand/change';
 import type { Site } from '../../site/stand/Site';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
 import { combine } from '../../judge/uncertainty/Band';
@@ -18,14 +18,14 @@ const half = containerLibrary.find((c) => c.id === 'flat-half')!;
 
 /** A bench with two trays of different crops, a lamp over each. */
 function siteWith(crops: readonly [string, string], lamps: readonly [string, string]): Site {
-  const { stand, programme } = standFrom(
+  const { stand, timer } = standFrom(
     TEMPLATES.find((t) => t.kind === 'other')!,
     1,
     'Bench',
     ids,
   );
   const tierId = stand.tiers[0]!.id;
-  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme] };
+  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], timers: [timer] };
   for (const [i, cropId] of crops.entries()) {
     site = addTray(tierId, half, { cropId, stage: 'seedling' }, { x: 0.25 + 0.5 * i, y: 0.25 }, ids)(site);
     site = addFitting(tierId, lamp(lamps[i]!), { x: 0.25 + 0.5 * i, y: 0.25, face: 0.3 }, ids())(site);
@@ -52,7 +52,7 @@ test('each tray is judged by its own crop, under the same light', () => {
 
 test('with the lamps off all day it is dark', () => {
   const site = siteWith(['celery', 'celery'], ['led-a-17-clamp', 'led-a-17-clamp']);
-  const off = setProgramme(site.programmes[0]!.id, 360, 0)(site);
+  const off = setTimes(site.timers[0]!.id, 360, 0)(site);
   expect(judged(off).map((j) => j.verdict.says)).toEqual(['dark', 'dark']);
 });
 

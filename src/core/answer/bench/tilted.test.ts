@@ -28,7 +28,7 @@ const DEPTH = 0.45;
 function shelf(tilt: number, { lamp = bar, turn = 0, face = 0.24 } = {}): Site {
   let n = 0;
   const ids = () => `t${n++}`;
-  const { stand, programme } = standFrom(TEMPLATES.find((t) => t.kind === 'rack')!, 1, 'Rack', ids); // prettier-ignore
+  const { stand, timer } = standFrom(TEMPLATES.find((t) => t.kind === 'rack')!, 1, 'Rack', ids); // prettier-ignore
   const [tier] = stand.tiers;
   const pot = tables.container('pot-9')!;
   const grow = { cropId: 'lettuce', stage: 'seedling' } as const;
@@ -44,7 +44,7 @@ function shelf(tilt: number, { lamp = bar, turn = 0, face = 0.24 } = {}): Site {
     currency: 'EUR',
     price_per_kWh: 0.3,
     stands: [{ ...stand, ...BARE_STAND }],
-    programmes: [programme],
+    timers: [timer],
   } as Site);
 }
 const tierOf = (site: Site): BenchTier => benchStandOf(site, site.stands[0]!, tables).tiers[0]!;

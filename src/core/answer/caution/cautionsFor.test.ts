@@ -19,8 +19,8 @@ const ids = () => `k${n++}`;
 const pots = containerLibrary.find((c) => c.id === 'pot-9')!;
 
 function siteWith(lampIds: readonly string[], cropId = 'celery', kind = 'rack'): Site {
-  const { stand, programme } = standFrom(TEMPLATES.find((t) => t.kind === kind)!, 1, 'Stand', ids); // prettier-ignore
-  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme] };
+  const { stand, timer } = standFrom(TEMPLATES.find((t) => t.kind === kind)!, 1, 'Stand', ids); // prettier-ignore
+  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], timers: [timer] };
   const { id } = stand.tiers[0]!;
   const crop = cropLibrary.find((c) => c.id === cropId)!;
   site = addTray(id, pots, { cropId, stage: crop.stages[0]!.stage }, { x: 0.2, y: 0.15 }, ids)(site);
@@ -47,8 +47,8 @@ test('every caution of the table can be shown: what its triggers ask for is know
   for (const kind of HANGER_KINDS)
     see(changeFittings(tierId(shop), shop.stands[0]!.tiers[0]!.fittings.map((f) => f.id), () => ({ hanger: hangerOf(kind) }))(shop)); // prettier-ignore
   see(changeStand(shop.stands[0]!.id, { strip: 20 })(shop));
-  see(setTimer(shop.programmes[0]!.id, { rating: 20 })(shop));
-  see(addPlugged(shop.stands[0]!.id, { id: 'mat', kind: 'mat', name: 'Mat', power: 20, programmeId: null })(shop));
+  see(setTimer(shop.timers[0]!.id, { rating: 20 })(shop));
+  see(addPlugged(shop.stands[0]!.id, { id: 'mat', kind: 'mat', name: 'Mat', power: 20, timerId: null })(shop));
   see(changeTrays(tierId(shop), shop.stands[0]!.tiers[0]!.trays.map((y) => y.id), () => ({ coverId: coverLibrary[0]!.id }))(shop)); // prettier-ignore
   const closed = {
     floor: 'white-paint',

@@ -46,15 +46,15 @@ function factsOfStand({ stand, tiers }: BenchStand, stated: readonly Stated[], l
   };
 }
 
-function factsOfTier({ tier, hours, programme, trays }: BenchTier, loads: Loads): CautionFacts {
+function factsOfTier({ tier, hours, timer, trays }: BenchTier, loads: Loads): CautionFacts {
   const { faces } = tier.enclosure;
-  const group = loads.groups.find((g) => g.programmeId === programme.id);
+  const group = loads.groups.find((g) => g.timerId === timer.id);
   // Wire lets air through; everything else keeps it in.
   const closed = Object.values(faces).filter((id) => id !== 'open' && id !== 'wire').length > CLOSED_FACES;
   const covered = trays.some((y) => y.tray.coverId !== null);
   return {
     'circuit.loadW': group?.load ?? 0,
-    'circuit.ratingW': programme.rating,
+    'circuit.ratingW': timer.rating,
     'setup.hoursOn': hours,
     'setup.enclosed': closed,
     'setup.humidityHigh': closed || covered,

@@ -38,7 +38,7 @@ test('what was seen to stays so while lamps follow the plants, and is asked agai
   const { id: tierId, fittings } = first.tiers[0]!;
   const raised = changeFittings(tierId, [fittings[0]!.id], (f) => ({ ...f, face: f.face - 0.02 }))(seen);
   expect(gate(raised).filter((l) => l.state === 'changed-since')).toEqual([]);
-  const heavier = addPlugged(first.id, { id: 'heater', kind: 'other', name: 'heater', power: 1500, programmeId: null })(seen);
+  const heavier = addPlugged(first.id, { id: 'heater', kind: 'other', name: 'heater', power: 1500, timerId: null })(seen);
   expect(gate(heavier).every((l) => l.state !== 'seen-to')).toBe(true);
   const lamp = tables.lamp('t5-09-2refl')!;
   expect(gate(addFitting(tierId, lamp, { x: 0.3, y: 0.1, face: 0.35 }, 'one-more')(seen)).every((l) => l.state !== 'seen-to')).toBe(true);

@@ -23,11 +23,11 @@ export function safetyWord({ stand, tiers }: BenchStand, stated: readonly Stated
     stand.kind,
     stand.strip,
     stand.steadyOutlets,
-    stand.plugged.map((p) => [p.kind, p.power, p.programmeId === null]),
+    stand.plugged.map((p) => [p.kind, p.power, p.timerId === null]),
     [...stated].sort(),
     tiers.map((t) => [
       t.tier.load,
-      t.programme.rating,
+      t.timer.rating,
       Object.values(t.tier.enclosure.faces),
       t.lamps.map(({ lamp, fitting: { hanger, own } }) => [lamp.id, hanger.kind, hanger.load, ...saidOf(own)]),
     ]),

@@ -33,7 +33,7 @@ const yearAt = (window: Window, year = 2027, place = PLACE, timeZone = 'UTC') =>
 function sillSite(window: Window): Site {
   let n = 0;
   const ids = () => `s${n++}`;
-  const { stand, programme } = standFrom(
+  const { stand, timer } = standFrom(
     TEMPLATES.find((t) => t.kind === 'sill')!,
     1,
     'Sill',
@@ -44,7 +44,7 @@ function sillSite(window: Window): Site {
     currency: 'EUR',
     price_per_kWh: 0.3,
     stands: [stand],
-    programmes: [programme],
+    timers: [timer],
     timeZone: 'Europe/Berlin',
   };
   const pot = containerLibrary.find((c) => c.id === 'pot-13')!;

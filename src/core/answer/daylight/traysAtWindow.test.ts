@@ -43,11 +43,11 @@ const DAY = dayFrom(2027, 3, 21);
 function shelf({ lamp = false } = {}): Site {
   let n = 0;
   const ids = () => `t${n++}`;
-  const { stand, programme } = standFrom({ ...TEMPLATES.find((t) => t.kind === 'bench')!, width: 1, depth: 0.8 }, 1, 'Shelf', ids);
+  const { stand, timer } = standFrom({ ...TEMPLATES.find((t) => t.kind === 'bench')!, width: 1, depth: 0.8 }, 1, 'Shelf', ids);
   const tier = stand.tiers[0]!.id;
   const flat = containerLibrary.find((c) => c.id === 'cell-72')!;
   const seedlings = { cropId: 'lettuce', stage: 'seedling' } as const;
-  const site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme], timeZone: 'UTC', climate: readyClimate('cloudy-coast') }; // prettier-ignore
+  const site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], timers: [timer], timeZone: 'UTC', climate: readyClimate('cloudy-coast') }; // prettier-ignore
   const all = [
     setPlace(PLACE),
     addWindow(SOUTH),
@@ -142,7 +142,7 @@ test('where lamps and a clear sky are strongest together, no leaf gets more, and
     const stand = standIn(site);
     const tier = stand.tiers[0]!;
     const answer = answerBench(questionOfStand(stand, null));
-    const moments = momentsOf(DAY, PLACE, 0).filter((_, i) => isLitAt(tier.programme, i * 15 + 7));
+    const moments = momentsOf(DAY, PLACE, 0).filter((_, i) => isLitAt(tier.timer, i * 15 + 7));
     for (const tray of tier.trays) {
       const { map, stats } = answer.tiers[tier.tier.id]!.trays[tray.tray.id]!;
       const light = spreadOfMap(map, [plantAreaOf(tray.tray)]);

@@ -17,13 +17,13 @@ const bulb = lamp('led-a-17-clamp');
 
 /** Two tiers on one timer: two linked bars on one, two bulbs on the other. */
 function rack(): Site {
-  const { stand, programme } = standFrom(
+  const { stand, timer } = standFrom(
     TEMPLATES.find((t) => t.kind === 'rack')!,
     2,
     'Rack',
     ids,
   );
-  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme] };
+  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], timers: [timer] };
   const [upper, lower] = stand.tiers;
   for (const y of [0.1, 0.3]) {
     site = addFitting(upper!.id, linkable, { x: 0.6, y, face: 0.3 }, ids())(site);
@@ -33,20 +33,20 @@ function rack(): Site {
 }
 const loads = (site: Site) => loadsOf(benchStandOf(site, site.stands[0]!, tables));
 const standId = (site: Site) => site.stands[0]!.id;
-const timerId = (site: Site) => site.programmes[0]!.id;
-const thing = (kind: Plugged['kind'], power: number, programmeId: string | null): Plugged => ({
+const timerId = (site: Site) => site.timers[0]!.id;
+const thing = (kind: Plugged['kind'], power: number, timerId: string | null): Plugged => ({
   id: ids(),
   kind,
   name: kind,
   power,
-  programmeId,
+  timerId,
 });
 
 test('linked lamps share a lead, others have their own; the watts are those of the lamps', () => {
   const [timed, steady] = loads(rack()).groups;
   expect(timed!.plugs.map((p) => [p.tier, p.power])).toEqual([[1, 2 * linkable.power], [2, bulb.power], [2, bulb.power]]); // prettier-ignore
   expect(timed!.power).toBeWithin(2 * linkable.power + 2 * bulb.power, { absolute: 1e-9 });
-  expect(steady!).toMatchObject({ programmeId: null, plugs: [], power: 0 });
+  expect(steady!).toMatchObject({ timerId: null, plugs: [], power: 0 });
 });
 
 test('a mat or a pump on the timed side is pointed out, a fan is not, and moved over all is well', () => {
@@ -82,8 +82,8 @@ test('more plugs than outlets are counted, timer by timer', () => {
   const split = plugInto(own.stands[0]!.tiers[1]!.id, 'second')(setTimer(timerId(own), { outlets: 2 })(own));
   expect(loads(split).groups.map((g) => g.plugs.length)).toEqual([1, 2, 0]);
   expect(loads(split).faults).toEqual([]);
-  expect(loads(setStrip(standId(own), { steadyOutlets: 0 })(addPlugged(standId(own), thing('fan', 5, null))(own))).faults).toMatchObject([{ why: 'too-few-outlets', programmeId: null, plugs: 1, outlets: 0 }]); // prettier-ignore
-  expect(site.programmes).toBeDefined();
+  expect(loads(setStrip(standId(own), { steadyOutlets: 0 })(addPlugged(standId(own), thing('fan', 5, null))(own))).faults).toMatchObject([{ why: 'too-few-outlets', timerId: null, plugs: 1, outlets: 0 }]); // prettier-ignore
+  expect(site.timers).toBeDefined();
 });
 
 test('things keep their names, and a stand no more than its file holds', () => {

@@ -26,7 +26,7 @@ export interface Plug {
 
 /** The outlets of one timer, or (null) those that are always live. */
 export interface OutletGroup {
-  readonly programmeId: string | null;
+  readonly timerId: string | null;
   readonly plugs: readonly Plug[];
   readonly power: Watts;
   readonly load: VoltAmperes;
@@ -37,11 +37,11 @@ export interface OutletGroup {
 
 /** A mistake in what is plugged where. */
 export type OutletFault =
-  | { readonly why: 'overloaded'; readonly programmeId: string | null; readonly load: VoltAmperes; readonly allowed: VoltAmperes }
+  | { readonly why: 'overloaded'; readonly timerId: string | null; readonly load: VoltAmperes; readonly allowed: VoltAmperes }
   | { readonly why: 'strip-overloaded'; readonly load: VoltAmperes; readonly allowed: VoltAmperes }
-  | { readonly why: 'too-few-outlets'; readonly programmeId: string | null; readonly plugs: number; readonly outlets: number }
+  | { readonly why: 'too-few-outlets'; readonly timerId: string | null; readonly plugs: number; readonly outlets: number }
   /** Roots go cold, or a reservoir stands still, whenever the lamps are off. */
-  | { readonly why: 'mat-timed' | 'pump-timed'; readonly thingId: string; readonly programmeId: string };
+  | { readonly why: 'mat-timed' | 'pump-timed'; readonly thingId: string; readonly timerId: string };
 
 export interface Loads {
   readonly groups: readonly OutletGroup[];
@@ -54,10 +54,10 @@ export interface Loads {
 /** Adds up what is plugged where on a stand, and finds what is wrong with it. Lamps that can be linked share a lead, tier by tier. */
 export function loadsOf(stand: BenchStand): Loads {
   const { plugged, strip, steadyOutlets } = stand.stand;
-  const ids = [...new Set(stand.tiers.map((t) => t.programme.id))];
-  const things = (programmeId: string | null): Plug[] =>
+  const ids = [...new Set(stand.tiers.map((t) => t.timer.id))];
+  const things = (timerId: string | null): Plug[] =>
     plugged
-      .filter((p) => p.programmeId === programmeId)
+      .filter((p) => p.timerId === timerId)
       .map((p) => ({
         id: p.id,
         kind: p.kind,
@@ -67,10 +67,10 @@ export function loadsOf(stand: BenchStand): Loads {
         surges: p.kind === 'pump',
         tier: null,
       }));
-  const groups = ids.map((programmeId): OutletGroup => {
-    const tiers = stand.tiers.filter((t) => t.programme.id === programmeId);
-    const { rating, outlets } = tiers[0]!.programme;
-    return groupOf(programmeId, [...tiers.flatMap(lampPlugs), ...things(programmeId)], rating, outlets);
+  const groups = ids.map((timerId): OutletGroup => {
+    const tiers = stand.tiers.filter((t) => t.timer.id === timerId);
+    const { rating, outlets } = tiers[0]!.timer;
+    return groupOf(timerId, [...tiers.flatMap(lampPlugs), ...things(timerId)], rating, outlets);
   });
   const steady = groupOf(null, things(null), null, steadyOutlets);
   const all = [...groups, steady];
@@ -81,8 +81,8 @@ export function loadsOf(stand: BenchStand): Loads {
 
 const sumOf = (plugs: readonly Plug[], of: (p: Plug) => number): number => plugs.reduce((sum, p) => sum + of(p), 0);
 
-function groupOf(programmeId: string | null, plugs: readonly Plug[], rating: Watts | null, outlets: number | null): OutletGroup {
-  return { programmeId, plugs, rating, outlets, power: sumOf(plugs, (p) => p.power), load: sumOf(plugs, (p) => p.load) };
+function groupOf(timerId: string | null, plugs: readonly Plug[], rating: Watts | null, outlets: number | null): OutletGroup {
+  return { timerId, plugs, rating, outlets, power: sumOf(plugs, (p) => p.power), load: sumOf(plugs, (p) => p.load) };
 }
 
 function lampPlugs({ lamps, number }: BenchStand['tiers'][number]): Plug[] {
@@ -98,15 +98,15 @@ function lampPlugs({ lamps, number }: BenchStand['tiers'][number]): Plug[] {
   return [...rows.values()];
 }
 
-function faultsOfGroup({ programmeId, plugs, load, rating, outlets }: OutletGroup): OutletFault[] {
+function faultsOfGroup({ timerId, plugs, load, rating, outlets }: OutletGroup): OutletFault[] {
   const allowed = rating === null ? Infinity : CONTINUOUS_SHARE * rating;
   return [
-    ...(load > allowed ? [{ why: 'overloaded', programmeId, load, allowed } as const] : []),
-    ...(outlets !== null && plugs.length > outlets ? [{ why: 'too-few-outlets', programmeId, plugs: plugs.length, outlets } as const] : []),
-    ...(programmeId === null
+    ...(load > allowed ? [{ why: 'overloaded', timerId, load, allowed } as const] : []),
+    ...(outlets !== null && plugs.length > outlets ? [{ why: 'too-few-outlets', timerId, plugs: plugs.length, outlets } as const] : []),
+    ...(timerId === null
       ? []
       : plugs.flatMap((p) =>
-          p.kind === 'mat' || p.kind === 'pump' ? [{ why: `${p.kind}-timed`, thingId: p.id, programmeId } as const] : [],
+          p.kind === 'mat' || p.kind === 'pump' ? [{ why: `${p.kind}-timed`, thingId: p.id, timerId } as const] : [],
         )),
   ];
 }

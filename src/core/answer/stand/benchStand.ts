@@ -15,7 +15,7 @@ import type { LightDay } from '../../judge/dose/LightDay';
 import { limitsOfBatch, type HardLimits } from '../../judge/verdict/hardLimits';
 import { cropOf } from '../../site/crop/cropOf';
 import type { Tables } from '../../things/tables/Tables';
-import type { Batch, Fitting, Programme, Site, Stand, Tier, Tray } from '../../site/stand/Site';
+import type { Batch, Fitting, Timer, Site, Stand, Tier, Tray } from '../../site/stand/Site';
 
 /** A lamp of a tier with all that is known of it; `real` gives and draws what it does as it is set now. */
 export interface BenchLamp extends KnownLamp {
@@ -53,7 +53,7 @@ export interface BenchTier {
   readonly room: Room | null;
   /** What its readings say. */
   readonly known: Known;
-  readonly programme: Programme;
+  readonly timer: Timer;
   readonly hours: Hours;
   /** Its lamps' hours, and its daylight in the mean of its trays. */
   readonly day: LightDay;
@@ -98,10 +98,10 @@ export type TierPlace = Pick<BenchTier, 'number' | 'x' | 'z'>;
 export type Look = (site: Site, tier: Tier, tables: Tables, place: TierPlace) => BenchTier;
 
 export const lookUpTier: Look = (site, tier, tables, place) => {
-  const programme = need(site.programmes.find((p) => p.id === tier.programmeId), 'programme', tier.programmeId); // prettier-ignore
+  const timer = need(site.timers.find((p) => p.id === tier.timerId), 'timer', tier.timerId); // prettier-ignore
   const known = knownOf(tier, lampsOf(site, tables));
   const lamps = lampsIn(site, tier, tables, known);
-  const { on_min, lit_min, pause } = programme;
+  const { on_min, lit_min, pause } = timer;
   const trays = tier.trays.map((tray): BenchTray => {
     const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
     const crop = need(cropOf(site, batch.cropId, tables), 'crop', batch.cropId);
@@ -122,7 +122,7 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
     };
   });
   const day = { on_min, lit_min, pause, daylight: daylightOf(tier) };
-  return { tier, known, room: known.room, programme, hours: programme.lit_min / 60, day, lamps, trays, ...place };
+  return { tier, known, room: known.room, timer, hours: timer.lit_min / 60, day, lamps, trays, ...place };
 };
 
 /** The lamps of a tier, each as it really is: by its kind, the readings, its own hours, and as far as it is dimmed. */

@@ -12,7 +12,7 @@ export function rememberTiers(): Look {
     if (last) {
       const { found } = last;
       const sameBatches = found.trays.every((y) => site.batches.find((b) => b.id === y.batch.id) === y.batch);
-      const sameHours = site.programmes.find((p) => p.id === found.programme.id) === found.programme;
+      const sameHours = site.timers.find((p) => p.id === found.timer.id) === found.timer;
       const samePlace = found.number === place.number && found.x === place.x && found.z === place.z;
       if (sameBatches && sameHours && samePlace && last.lamps === site.lamps && last.crops === site.crops) return found;
     }

@@ -14,14 +14,14 @@ import { knownOf, type Known } from './knownOf';
 import type { Hours, Metres } from '../../units/quantities';
 import type { Calibration } from '../../measure/reading/calibrate';
 import { canopyOf, plantHeightOf } from '../../site/stand/canopy';
-import type { Batch, Programme, Site, Stand, Tier } from '../../site/stand/Site';
+import type { Batch, Timer, Site, Stand, Tier } from '../../site/stand/Site';
 
 /** One stand of a single tier with everything looked up: what the quick check draws and judges. */
 export interface SetUp {
   readonly stand: Stand;
   readonly tier: Tier;
   readonly batch: Batch;
-  readonly programme: Programme;
+  readonly timer: Timer;
   readonly crop: Crop;
   readonly stage: Stage;
   /** What may not be done to its plants. */
@@ -54,7 +54,7 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
   const fitting = need(tier.fittings[0], 'fitting', tier.id);
   const tray = need(tier.trays[0], 'tray', tier.id);
   const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
-  const programme = need(site.programmes.find((p) => p.id === tier.programmeId), 'programme', tier.programmeId); // prettier-ignore
+  const timer = need(site.timers.find((p) => p.id === tier.timerId), 'timer', tier.timerId); // prettier-ignore
   const crop = need(cropOf(site, batch.cropId, tables), 'crop', batch.cropId);
   const stage = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
   const lamp = need(site.lamps.find((l) => l.id === fitting.lampId) ?? tables.lamp(fitting.lampId), 'lamp', fitting.lampId);
@@ -66,19 +66,19 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
     stand,
     tier,
     batch,
-    programme,
+    timer,
     crop,
     stage,
     limits: limitsOfBatch(batch, crop, stage),
     day: {
-      on_min: programme.on_min,
-      lit_min: programme.lit_min,
-      pause: programme.pause,
+      on_min: timer.on_min,
+      lit_min: timer.lit_min,
+      pause: timer.pause,
       daylight: daylightOfTrays(tier),
     },
     lamp,
     lamps,
-    hours: programme.lit_min / 60,
+    hours: timer.lit_min / 60,
     plantHeight,
     canopy,
     distance: fitting.face - canopy,

@@ -57,7 +57,7 @@ export function chartRows(chart: HangChart, stand: BenchStand): ChartRow[] {
         }),
       ]),
       ...v.hours.map((j): ChartRow => {
-        const tiers = stand.tiers.filter((t) => t.programme.id === j.programmeId).map((t) => t.number);
+        const tiers = stand.tiers.filter((t) => t.timer.id === j.timerId).map((t) => t.number);
         return { ...at, ...EMPTY, what: 'timer', thing: `tiers ${tiers.join(' ')}`, on_min: j.on_min, lit_min: j.lit_min };
       }),
     ];

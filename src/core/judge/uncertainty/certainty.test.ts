@@ -37,7 +37,7 @@ const ids = () => `c${n++}`;
 /** A tray under a lamp at some height; the lamp gives so many times its label, and hangs so much nearer than is said. */
 function siteOf(lampId: string, cropId: string, face: number, hours: number, truth = { times: 1, nearer: 0 }): Site {
   n = 0;
-  const { stand, programme } = standFrom(TEMPLATES.find((t) => t.kind === 'other')!, 1, 'Bench', ids); // prettier-ignore
+  const { stand, timer } = standFrom(TEMPLATES.find((t) => t.kind === 'other')!, 1, 'Bench', ids); // prettier-ignore
   const lamp = lampLibrary.find((l) => l.id === lampId)!;
   const real = { ...lamp, id: 'real', ppf: lamp.ppf * truth.times };
   const tierId = stand.tiers[0]!.id;
@@ -47,7 +47,7 @@ function siteOf(lampId: string, cropId: string, face: number, hours: number, tru
     price_per_kWh: 0.3,
     stands: [stand],
     lamps: [real],
-    programmes: [{ ...programme, lit_min: hours * 60 }],
+    timers: [{ ...timer, lit_min: hours * 60 }],
   };
   site = addTray(
     tierId,

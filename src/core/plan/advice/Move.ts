@@ -7,7 +7,7 @@ export type Move =
   | { readonly do: 'hang'; readonly tierId: string; readonly lift: Metres }
   /** All lamps of a tier at a setting of their dimmers, each at the nearest that it has. */
   | { readonly do: 'dim'; readonly tierId: string; readonly to: Share }
-  | { readonly do: 'hours'; readonly programmeId: string; readonly on_min: number; readonly lit_min: number }
+  | { readonly do: 'hours'; readonly timerId: string; readonly on_min: number; readonly lit_min: number }
   /** All lamps of a tier sideways or to the back. */
   | { readonly do: 'shift'; readonly tierId: string; readonly dx: Metres; readonly dy: Metres }
   /** The gap between the lamps of a tier, which stay where their middle is. */
@@ -44,7 +44,7 @@ export const EFFORT_min: Readonly<Record<Move['do'], number>> = {
 export const LINING = 'white-card';
 
 /** What a move is about: the tier of its lamps, its tray or its timer. */
-export const aboutOf = (m: Move): string => ('trayId' in m ? m.trayId : 'programmeId' in m ? m.programmeId : m.tierId);
+export const aboutOf = (m: Move): string => ('trayId' in m ? m.trayId : 'timerId' in m ? m.timerId : m.tierId);
 
 /** Names a move: the same for the same move, whatever it is called on the screen. */
 export const idOf = (m: Move): string =>

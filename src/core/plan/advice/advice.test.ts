@@ -5,7 +5,7 @@ import { containerLibrary } from '../../things/container/containerLibrary';
 import { lampLibrary } from '../../things/lamp/lampLibrary';
 import { tables } from '../../things/tables/libraryTables';
 import { benchStandOf } from '../../answer/stand/benchStand';
-import { addFitting, addTray, changeFittings, changeTrays, plugInto, setProgramme } from '../../site/stand/change';
+import { addFitting, addTray, changeFittings, changeTrays, plugInto, setTimes } from '../../site/stand/change';
 import { faultsOf, makesWorse } from '../../answer/faults/faults';
 import { hangerOf } from '../../site/stand/Hanger';
 import type { Site } from '../../site/stand/Site';
@@ -35,8 +35,8 @@ const TIER = 0;
 function siteWith({ lampId = 'led-bar-12-white-24', x = 0.6, face = 0.2, white = false, spares = [] as Site['spares'] } = {}): Site {
   const template = TEMPLATES.find((t) => t.kind === 'rack')!;
   const faces = white ? { ...template.faces, left: 'white-card', right: 'white-card', back: 'white-card' } : template.faces;
-  const { stand, programme } = standFrom({ ...template, faces }, 2, 'Rack', ids);
-  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme], spares };
+  const { stand, timer } = standFrom({ ...template, faces }, 2, 'Rack', ids);
+  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], timers: [timer], spares };
   const { id } = stand.tiers[TIER]!;
   for (const at of [0.32, 0.88]) site = addTray(id, cells, celery, { x: at, y: 0.225 }, ids)(site);
   for (const y of [0.14, 0.31]) site = addFitting(id, lamp(lampId), { x, y, face }, ids())(site);
@@ -92,7 +92,7 @@ test('offers and best settings are the same whatever the currency', async () => 
     const tierId = site.stands[0]!.tiers[TIER]!.id;
     const { best } = settingsFor({ site, standId: site.stands[0]!.id, tierId, answer: answerOf(site) });
     const { offers } = await advise(question(site));
-    const shapeOf = (m: Move) => JSON.stringify({ ...m, tierId: 0, trayId: 0, programmeId: 0 });
+    const shapeOf = (m: Move) => JSON.stringify({ ...m, tierId: 0, trayId: 0, timerId: 0 });
     return [best!.hours, best!.lift, ...offers.map((o) => o.moves.map(shapeOf).join())];
   };
   const pounds = await of(0.25);
@@ -102,7 +102,7 @@ test('offers and best settings are the same whatever the currency', async () => 
 
 test('hours stay within what the crops bear and out of the quiet', async () => {
   const site: Site = { ...siteWith({ face: 0.3 }), quiet: { from_min: 21 * 60, to_min: 7 * 60 } };
-  const hours = hoursOf(site.programmes[0]!, standOf(site), site);
+  const hours = hoursOf(site.timers[0]!, standOf(site), site);
   expect(hours.length).toBeGreaterThan(3);
   for (const { on_min, lit_min } of hours) {
     expect(lit_min / 60).toBeGreaterThanOrEqual(12);
@@ -269,14 +269,14 @@ test('on the frontier no setting is beaten, and off it every one is', () => {
 
 test('an onion is not moved to a timer of twenty hours, however good the light there is', async () => {
   const template = TEMPLATES.find((t) => t.kind === 'rack')!;
-  const { stand, programme } = standFrom(template, 2, 'Rack', ids);
-  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme] };
+  const { stand, timer } = standFrom(template, 2, 'Rack', ids);
+  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], timers: [timer] };
   const [upper, lower] = stand.tiers;
   site = addTray(upper!.id, cells, { cropId: 'bulb-onion', stage: 'seedling' }, { x: 0.3, y: 0.22 }, ids)(site);
   site = addTray(lower!.id, cells, { cropId: 'lettuce', stage: 'seedling' }, { x: 0.3, y: 0.22 }, ids)(site);
   site = addFitting(upper!.id, lamp('led-bar-06-white-10'), { x: 0.6, y: 0.22, face: 0.33 }, ids())(site);
   for (const y of [0.14, 0.31]) site = addFitting(lower!.id, lamp('led-bar-12-white-24'), { x: 0.6, y, face: 0.25 }, ids())(site);
-  site = setProgramme('long', 0, 1200)(plugInto(lower!.id, 'long')(setProgramme(programme.id, 360, 840)(site)));
+  site = setTimes('long', 0, 1200)(plugInto(lower!.id, 'long')(setTimes(timer.id, 360, 840)(site)));
   const onion = site.stands[0]!.tiers[0]!.trays[0]!.id;
   const { offers } = await advise(question(site, { of: 'tray', id: onion }));
   for (const o of offers) expect(o.after.results.find((r) => r.trayId === onion)!.photoperiod).toBeLessThanOrEqual(14);

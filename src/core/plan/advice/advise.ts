@@ -191,8 +191,8 @@ function brightest(judge: Judge, site: Site, recall: Recall): Effect {
   let moves: readonly Move[] = [];
   const allowed = (more: Move) => judge.tryOut([...moves, more]) !== null;
   for (const tier of judge.now.tiers) {
-    const longest = hoursOf(tier.programme, judge.now, site).findLast((h) => h.lit_min > tier.programme.lit_min && allowed(h));
-    if (longest && moves.every((m) => m.do !== 'hours' || m.programmeId !== longest.programmeId)) moves = [...moves, longest];
+    const longest = hoursOf(tier.timer, judge.now, site).findLast((h) => h.lit_min > tier.timer.lit_min && allowed(h));
+    if (longest && moves.every((m) => m.do !== 'hours' || m.timerId !== longest.timerId)) moves = [...moves, longest];
     const lowest = liftsOf(tier)
       .filter((lift) => lift < 0)
       .map((lift): Move => ({ do: 'hang', tierId: tier.tier.id, lift }))

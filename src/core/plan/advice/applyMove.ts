@@ -4,7 +4,7 @@ import type { Metres, Share } from '../../units/quantities';
 import { hangOwnLamp, takeOut } from '../../site/ownLamps/changeOwnLamps';
 import { asHung, sparesOf } from '../../site/ownLamps/hangingOf';
 import { lampOf } from '../../answer/stand/benchStand';
-import { addFitting, carry, changeFittings, changeTrays, setProgramme, withTier, type Change } from '../../site/stand/change';
+import { addFitting, carry, changeFittings, changeTrays, setTimes, withTier, type Change } from '../../site/stand/change';
 import { faceSizeOf } from '../../site/stand/footprint';
 import type { Fitting, Site, Tier } from '../../site/stand/Site';
 import { LINING, type Move } from './Move';
@@ -49,7 +49,7 @@ export function applyMove(site: Site, move: Move): Site {
         site,
       );
     case 'hours':
-      return setProgramme(move.programmeId, move.on_min, move.lit_min)(site);
+      return setTimes(move.timerId, move.on_min, move.lit_min)(site);
     case 'shift':
       return changeFittings(move.tierId, allOf(site, move.tierId), (f) => ({ x: f.x + move.dx, y: f.y + move.dy }))(site);
     case 'gap':

@@ -25,7 +25,7 @@ function everything(site: Site) {
   const { question, tier, stand } = questionOf(site);
   const judge = judgeOf(question);
   const hangs = liftsOf(tier, 0.03).map((lift): Move => ({ do: 'hang', tierId: tier.tier.id, lift }));
-  const hours = hoursOf(tier.programme, stand, site).filter((h) => h.lit_min % 60 === 0);
+  const hours = hoursOf(tier.timer, stand, site).filter((h) => h.lit_min % 60 === 0);
   let best = judge.start.score;
   for (const move of [null, ...movesFor(site, stand, question.scope)])
     for (const hang of [null, ...hangs])

@@ -160,7 +160,7 @@ export function judgeOf({ site, standId, scope, answer, day }: AdviceQuestion): 
     for (const tier of tiersToTune(moves, stand)) {
       const lifts = liftsOf(tier, STEPS[grain].lift).filter((l) => near === null || Math.abs(l - near) < 2 * STEPS.coarse.lift);
       const hangs = lifts.map((lift): Move => ({ do: 'hang', tierId: tier.tier.id, lift })).filter((m) => canMove(from, m));
-      const hours = hoursOf(tier.programme, stand, from).filter((h) => h.lit_min % STEPS[grain].lit_min === 0);
+      const hours = hoursOf(tier.timer, stand, from).filter((h) => h.lit_min % STEPS[grain].lit_min === 0);
       for (const hang of [null, ...hangs]) {
         const hung = hang ? [...so.filter((m) => m.do === 'hours' || kindOf(m) !== kindOf(hang)), hang] : so;
         const sound = hung.length > MOST_MOVES ? null : soundAfter(hung);
@@ -193,7 +193,7 @@ export function judgeOf({ site, standId, scope, answer, day }: AdviceQuestion): 
     brightestFor: (trayId) => brightest.get(trayId)?.moves ?? null,
     settings(tierId) {
       const tier = now.tiers.find((t) => t.tier.id === tierId)!;
-      const hours = hoursOf(tier.programme, now, site);
+      const hours = hoursOf(tier.timer, now, site);
       const hangs = liftsOf(tier).map((lift): Move => ({ do: 'hang', tierId, lift })).filter((m) => canMove(site, m)); // prettier-ignore
       const set = [null, ...dimsOf(tier)].map((dim) => (dim ? [dim] : [])).filter((m) => m.every((d) => canMove(site, d)));
       const placed = [null, ...hangs].flatMap((hang) => set.map((dims): Move[] => (hang ? [hang, ...dims] : dims)));
@@ -227,12 +227,12 @@ export function judgeOf({ site, standId, scope, answer, day }: AdviceQuestion): 
 }
 
 /** A stand with other hours on one of its timers; nothing else of it changes. */
-function atHours(stand: BenchStand, { programmeId, on_min, lit_min }: Extract<Move, { do: 'hours' }>): BenchStand {
+function atHours(stand: BenchStand, { timerId, on_min, lit_min }: Extract<Move, { do: 'hours' }>): BenchStand {
   const tiers = stand.tiers.map((t) =>
-    t.programme.id === programmeId
+    t.timer.id === timerId
       ? {
           ...t,
-          programme: { ...t.programme, on_min, lit_min },
+          timer: { ...t.timer, on_min, lit_min },
           hours: lit_min / 60,
           day: { ...t.day, on_min, lit_min },
           trays: t.trays.map((y) => ({ ...y, day: { ...y.day, on_min, lit_min } })),

@@ -9,7 +9,7 @@ import type { Metres } from '../../units/quantities';
 import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { placeOn } from '../../site/stand/change';
 import { faceSizeOf } from '../../site/stand/footprint';
-import type { Programme, Site } from '../../site/stand/Site';
+import type { Timer, Site } from '../../site/stand/Site';
 import { MINUTES_PER_DAY } from '../../units/clock';
 import { canMove } from './applyMove';
 import { LINING, type Move } from './Move';
@@ -59,23 +59,23 @@ export function liftsOf(t: Pick<BenchTier, 'tier'>, least: Metres = 0.01): Metre
 }
 
 /** Days, in quarters of an hour, between the shortest that any crop on the timer needs and the longest that all of them may have, outside the household's quiet. */
-export function hoursOf(programme: Programme, stand: BenchStand, site: Pick<Site, 'quiet'>): Extract<Move, { do: 'hours' }>[] {
-  const trays = stand.tiers.filter((t) => t.programme.id === programme.id).flatMap((t) => t.trays);
+export function hoursOf(timer: Timer, stand: BenchStand, site: Pick<Site, 'quiet'>): Extract<Move, { do: 'hours' }>[] {
+  const trays = stand.tiers.filter((t) => t.timer.id === timer.id).flatMap((t) => t.trays);
   if (trays.length === 0) return [];
-  const free = mostLit(programme.pause) - (site.quiet ? wrap(site.quiet.to_min - site.quiet.from_min) : 0);
+  const free = mostLit(timer.pause) - (site.quiet ? wrap(site.quiet.to_min - site.quiet.from_min) : 0);
   const most = Math.min(Math.min(...trays.map((y) => y.limits.longestDay)) * 60, free);
   const least = Math.min(most, Math.min(...trays.map((y) => y.stage.hoursMin)) * 60);
   const moves: Extract<Move, { do: 'hours' }>[] = [];
   for (let lit = Math.ceil(least / QUARTER) * QUARTER; lit <= most + 1e-9; lit += QUARTER)
-    if (lit !== programme.lit_min)
-      moves.push({ do: 'hours', programmeId: programme.id, on_min: onFor(programme, lit, site.quiet), lit_min: lit });
+    if (lit !== timer.lit_min)
+      moves.push({ do: 'hours', timerId: timer.id, on_min: onFor(timer, lit, site.quiet), lit_min: lit });
   return moves;
 }
 
 const wrap = (m: number) => ((m % MINUTES_PER_DAY) + MINUTES_PER_DAY) % MINUTES_PER_DAY;
 
 /** The middle of the day stays where it is, unless that would burn into the quiet hours. */
-function onFor(p: Programme, lit: number, quiet: Site['quiet']): number {
+function onFor(p: Timer, lit: number, quiet: Site['quiet']): number {
   const on = wrap(p.on_min + Math.round((p.lit_min - lit) / 2 / QUARTER) * QUARTER);
   if (!quiet) return on;
   // Minutes from the end of the quiet to its next beginning are free.

@@ -66,7 +66,7 @@ export function settingsFor({ site, standId, tierId, answer }: SettingsQuestion)
   function settingOf(moves: readonly Move[], stand: BenchStand, effect: Effect): TierSetting {
     const own = effect.results.filter((r) => judge.trayIds.has(r.trayId));
     const hang = moves.find((m) => m.do === 'hang');
-    const { on_min, lit_min } = stand.tiers.find((t) => t.tier.id === tierId)!.programme;
+    const { on_min, lit_min } = stand.tiers.find((t) => t.tier.id === tierId)!.timer;
     return {
       moves,
       lift: hang?.do === 'hang' ? hang.lift : 0,

@@ -17,7 +17,7 @@ const batch = site.batches.find((b) => b.id === celery.trays[0]!.batchId)!;
 test('a batch has had its part of its tier’s power on every day since it came up, counted by hand', () => {
   const sums = sumsOf(site, batch, TODAY, tables, () => 10)!;
   const watts = celery.fittings.reduce((sum, f) => sum + lampOf(site, f.lampId, tables).power, 0);
-  const { lit_min } = site.programmes.find((p) => p.id === celery.programmeId)!;
+  const { lit_min } = site.timers.find((p) => p.id === celery.timerId)!;
   const { emergence } = growthOf(batch, cropOf(site, batch.cropId, tables)!, TODAY)!;
   expect(sums.days).toBe(TODAY - emergence);
   // The two trays are of one size: half of it each.

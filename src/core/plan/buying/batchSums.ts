@@ -52,8 +52,8 @@ export function sumsOf(site: Site, batch: Batch, today: Day, tables: Tables, dli
   let kWhADay = 0, costADay = 0, area_m2 = 0; // prettier-ignore
   let molADay: number | null = 0;
   for (const { tier, tray } of places) {
-    const { lamps, programme } = lookUpTier(site, { ...tier, trays: [] }, tables, { number: 1, x: 0, z: 0 });
-    const run = runOf(site, drawOf({ lamps }), programme);
+    const { lamps, timer } = lookUpTier(site, { ...tier, trays: [] }, tables, { number: 1, x: 0, z: 0 });
+    const run = runOf(site, drawOf({ lamps }), timer);
     const share = shareOfTier(tier, tray);
     kWhADay += share * run.kWh;
     costADay += share * run.cost;

@@ -12,10 +12,10 @@ test('the bill of a day is what a count minute by minute gives', () => {
   for (const line of billOf(site, tables)) {
     const tier = site.stands.flatMap((s) => s.tiers).find((t) => t.id === line.tierId);
     const plugged = site.stands.flatMap((s) => s.plugged).find((p) => p.name === line.name);
-    const programme = site.programmes.find((p) => p.id === (tier ? tier.programmeId : plugged?.programmeId));
+    const timer = site.timers.find((p) => p.id === (tier ? tier.timerId : plugged?.timerId));
     let cost = 0;
     for (let minute = 0; minute < 1440; minute++) {
-      const isLit = !programme || (minute - programme.on_min + 1440) % 1440 < programme.lit_min;
+      const isLit = !timer || (minute - timer.on_min + 1440) % 1440 < timer.lit_min;
       const isCheap = minute >= 30 && minute < 330;
       if (isLit) cost += ((line.power / 1000) * (isCheap ? 0.1 : 0.3)) / 60;
     }

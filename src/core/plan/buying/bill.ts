@@ -23,8 +23,8 @@ export interface BillLine {
 }
 
 /** What a run every day draws and costs a day. */
-export function runOf(tariff: Tariff, power: Watts, programme: LitTimes | null) {
-  const times = programme ?? { on_min: 0, lit_min: 1440, pause: null };
+export function runOf(tariff: Tariff, power: Watts, timer: LitTimes | null) {
+  const times = timer ?? { on_min: 0, lit_min: 1440, pause: null };
   return { hours: times.lit_min / 60, kWh: (power * times.lit_min) / 60_000, cost: costADay(tariff, power, times) };
 }
 
@@ -41,7 +41,7 @@ export function billOf(site: Site, tables: Tables): BillLine[] {
 
 /** The part of the bill that one stand makes. */
 export function billOfStand(site: Site, stand: Stand, tables: Tables): BillLine[] {
-  const runs = (power: Watts, programmeId: string | null) => runOf(site, power, site.programmes.find((p) => p.id === programmeId) ?? null);
+  const runs = (power: Watts, timerId: string | null) => runOf(site, power, site.timers.find((p) => p.id === timerId) ?? null);
   return [
     ...stand.tiers.flatMap((tier) => {
       const { lamps } = lookUpTier(site, { ...tier, trays: [] }, tables, { number: 1, x: 0, z: 0 });
@@ -56,7 +56,7 @@ export function billOfStand(site: Site, stand: Stand, tables: Tables): BillLine[
           count: mine.length,
           power,
           trays: tier.trays.length,
-          ...runs(power, tier.programmeId),
+          ...runs(power, tier.timerId),
         };
       });
     }),
@@ -68,14 +68,14 @@ export function billOfStand(site: Site, stand: Stand, tables: Tables): BillLine[
       count: 1,
       power: p.power,
       trays: 0,
-      ...runs(p.power, p.programmeId),
+      ...runs(p.power, p.timerId),
     })),
   ];
 }
 
 /** What the lamps of some tiers cost a month at the household's prices, as their timers stand. */
-export const lampsAMonth = (tariff: Tariff, tiers: readonly Pick<BenchTier, 'lamps' | 'programme'>[]): number =>
-  DAYS_PER_MONTH * tiers.reduce((sum, t) => sum + costADay(tariff, drawOf(t), t.programme), 0);
+export const lampsAMonth = (tariff: Tariff, tiers: readonly Pick<BenchTier, 'lamps' | 'timer'>[]): number =>
+  DAYS_PER_MONTH * tiers.reduce((sum, t) => sum + costADay(tariff, drawOf(t), t.timer), 0);
 
 export const totalOf = (lines: readonly BillLine[]) =>
   lines.reduce((sum, l) => ({ power: sum.power + l.power, kWh: sum.kWh + l.kWh, cost: sum.cost + l.cost }), { power: 0, kWh: 0, cost: 0 });

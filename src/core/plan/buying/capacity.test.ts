@@ -65,14 +65,14 @@ let n = 0;
 const ids = () => `k${n++}`;
 /** A rack of two tiers, the upper one with two shop lights, the lower one dark, and lamps in the cupboard. */
 function rack(spares: Site['spares'] = []): Site {
-  const { stand, programme } = standFrom(
+  const { stand, timer } = standFrom(
     TEMPLATES.find((t) => t.kind === 'rack')!,
     2,
     'Rack',
     ids,
   );
   const lamp = tables.lamp('led-shop-12-twin-42')!;
-  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme], spares };
+  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], timers: [timer], spares };
   for (const y of [0.12, 0.33]) site = addFitting(stand.tiers[0]!.id, lamp, { x: 0.6, y, face: 0.3, turn: 0 }, ids())(site);
   return site;
 }

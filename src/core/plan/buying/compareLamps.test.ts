@@ -7,13 +7,13 @@ import { owning } from '../../judge/cost/owning';
 import { breaksEvenIn, compareLamps, spentByYear } from './compareLamps';
 
 let n = 0;
-const { stand, programme } = standFrom(
+const { stand, timer } = standFrom(
   TEMPLATES.find((t) => t.kind === 'rack')!,
   1,
   'Rack',
   () => `c${n++}`,
 );
-const site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme] };
+const site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], timers: [timer] };
 const tierId = stand.tiers[0]!.id;
 const stage = tables.crop('lettuce')!.stages.find((s) => s.stage === 'seedling')!;
 const compare = (lampIds: readonly string[], of = stage) => compareLamps({ site, tierId, lampIds, stage: of }, tables);

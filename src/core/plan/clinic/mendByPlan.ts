@@ -64,8 +64,8 @@ export function mendsByPlan(question: MendQuestion, treatments: readonly Treatme
         .filter((lift) => (up ? lift > 1e-6 : lift < -1e-6))
         .map((lift) => ({ do: 'hang', tierId: tier.tier.id, lift }));
     const hours = (more: boolean): Move[] =>
-      hoursOf(tier.programme, judge.now, site).filter((m) =>
-        more ? m.lit_min > tier.programme.lit_min : m.lit_min < tier.programme.lit_min,
+      hoursOf(tier.timer, judge.now, site).filter((m) =>
+        more ? m.lit_min > tier.timer.lit_min : m.lit_min < tier.timer.lit_min,
       );
     switch (treatment) {
       case 'lower-lamp':

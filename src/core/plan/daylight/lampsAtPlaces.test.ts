@@ -6,7 +6,7 @@ import { MOL_SECONDS } from '../../judge/dose/dli';
 import { createRecall } from '../../light/scene/Recall';
 import { IN_THE_OPEN } from '../../site/stand/Enclosure';
 import { BARE_SITE } from '../../site/stand/bare';
-import { addFitting, addTray, changeFittings, setPause, setProgramme } from '../../site/stand/change';
+import { addFitting, addTray, changeFittings, setPause, setTimes } from '../../site/stand/change';
 import type { Site } from '../../site/stand/Site';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
 import { tables } from '../../things/tables/libraryTables';
@@ -22,15 +22,15 @@ const stage = violet.stages.at(-1)!;
 function rack(face = 0.33): Site {
   let next = 0;
   const ids = () => `p${next++}`;
-  const { stand, programme } = standFrom(
+  const { stand, timer } = standFrom(
     TEMPLATES.find((t) => t.kind === 'rack')!,
     3,
     'Rack',
     ids,
   );
-  const bare: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme] };
+  const bare: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], timers: [timer] };
   const lit = stand.tiers.slice(0, 2).reduce((s, t) => addFitting(t.id, lamp, { x: 0.6, y: 0.22, face }, ids())(s), bare);
-  return setProgramme(programme.id, 360, 600)(lit);
+  return setTimes(timer.id, 360, 600)(lit);
 }
 const asked = (site: Site) => ({ site, cropId: violet.id, stage: stage.stage });
 
@@ -60,7 +60,7 @@ test('leaves as high as the lamp, near its heat, or under too long a day: no mon
   expect(lampsAtPlaces(asked(alone), tables).map((l) => [l.dose, l.isTooTall])).toEqual([[0, true]]);
   const canopy = 0.33 - 0.2;
   expect([at(lowered(canopy)).isTooTall || at(lowered(canopy)).isTooNear, at(rack()).isTooNear]).toEqual([true, false]);
-  const long = setProgramme(rack().programmes[0]!.id, 0, 1440)(rack());
+  const long = setTimes(rack().timers[0]!.id, 0, 1440)(rack());
   expect(at(long).isTooLong).toBe(true);
   for (const site of [lowered(0.05), long]) expect(rankAt(null, at(site), stage)).toMatchObject({ inBand: 0, bad: 12 });
 });
@@ -77,7 +77,7 @@ const month = (mean: number, ppfd: number, minute: number): MonthAtPlace => ({
 const months = [...Array<MonthAtPlace>(6).fill(month(1, 300, 540)), ...Array<MonthAtPlace>(6).fill(month(3, 300, 540))];
 
 test('sun and lamps add up; the strongest of both only where lamps burn along with the sun', () => {
-  const site = setPause(rack().programmes[0]!.id, { from_min: 480, to_min: 660 })(rack());
+  const site = setPause(rack().timers[0]!.id, { from_min: 480, to_min: 660 })(rack());
   const [lit, paused] = [lampsAtPlaces(asked(rack()), tables)[0]!, lampsAtPlaces(asked(site), tables)[0]!];
   expect(monthsWith(months, null)).toBe(months);
   const both = monthsWith(months, lit);

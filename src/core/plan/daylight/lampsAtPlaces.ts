@@ -66,7 +66,7 @@ export function lampsAtPlaces({ site, cropId, stage }: PlantAsked, tables: Table
       const light = answer.tiers[t.tier.id]?.trays[y.tray.id];
       // Leaves above every lamp get nothing of it: that is told as having no room.
       if (!light || (t.lamps.length === 0 && light.stats.mean <= 0)) return [];
-      const { on_min, lit_min, pause } = t.programme;
+      const { on_min, lit_min, pause } = t.timer;
       return [
         {
           tierId: t.tier.id,

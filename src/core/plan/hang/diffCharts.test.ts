@@ -14,7 +14,7 @@ const visit = (day: number, more: Partial<VisitJobs> = {}): VisitJobs => ({
 const up = (fittingId: string, steps: number) => ({ tierId: 't', fittingId, steps, face: 0.3 });
 const dim = (to: number) => ({ tierId: 't', fittingId: 'a', from: 1, to });
 const riser = (from: number, to: number) => ({ tierId: 't', trayId: 'y', from, to });
-const hours = (on_min: number, lit_min: number) => ({ programmeId: 'p', on_min, lit_min });
+const hours = (on_min: number, lit_min: number) => ({ timerId: 'p', on_min, lit_min });
 
 test('charts that say the same differ nowhere, in whatever order their jobs are written', () => {
   const jobs = { lamps: [up('a', 1), up('b', 2)], dims: [dim(0.5)], risers: [riser(2, 1)], hours: [hours(360, 840)] };

@@ -24,7 +24,7 @@ function signOf({ lamps, dims, risers, hours }: VisitJobs): string {
     ...lamps.map((j) => `lamp ${j.fittingId} ${j.steps}`),
     ...dims.map((j) => `dim ${j.fittingId} ${j.to}`),
     ...risers.map((j) => `riser ${j.trayId} ${j.from} ${j.to}`),
-    ...hours.map((j) => `hours ${j.programmeId} ${j.on_min} ${j.lit_min}`),
+    ...hours.map((j) => `hours ${j.timerId} ${j.on_min} ${j.lit_min}`),
   ]
     .sort()
     .join('|');

@@ -33,8 +33,8 @@ export function doVisit(site: Site, { lamps, dims, risers, hours }: VisitJobs): 
           }
         : s,
     ),
-    programmes: site.programmes.map((p) => {
-      const job = hours.find((h) => h.programmeId === p.id);
+    timers: site.timers.map((p) => {
+      const job = hours.find((h) => h.timerId === p.id);
       return job ? { ...p, on_min: job.on_min, lit_min: job.lit_min } : p;
     }),
   };
@@ -43,8 +43,8 @@ export function doVisit(site: Site, { lamps, dims, risers, hours }: VisitJobs): 
 /** Lamps after so many days more of the hours that their timers have now. */
 function aged(site: Site, days: number): Site {
   if (days === 0) return site;
-  const hoursOf = new Map(site.programmes.map((p) => [p.id, p.lit_min / 60]));
-  const older = (t: Tier): Tier => ({ ...t, ageing: { ...t.ageing, later_h: days * (hoursOf.get(t.programmeId) ?? 0) } });
+  const hoursOf = new Map(site.timers.map((p) => [p.id, p.lit_min / 60]));
+  const older = (t: Tier): Tier => ({ ...t, ageing: { ...t.ageing, later_h: days * (hoursOf.get(t.timerId) ?? 0) } });
   return { ...site, stands: site.stands.map((s) => ({ ...s, tiers: s.tiers.map(older) })) };
 }
 

@@ -10,7 +10,7 @@ import { tables } from '../../things/tables/libraryTables';
 import type { HoursPlan } from '../../site/timer/HoursPlan';
 import { BARE_SITE } from '../../site/stand/bare';
 import { benchStandOf } from '../../answer/stand/benchStand';
-import { addFitting, addTray, changeFittings, changeTrays, plugInto, setProgramme } from '../../site/stand/change';
+import { addFitting, addTray, changeFittings, changeTrays, plugInto, setTimes } from '../../site/stand/change';
 import { hangerOf, type HangerKind } from '../../site/stand/Hanger';
 import type { Site } from '../../site/stand/Site';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
@@ -53,7 +53,7 @@ function rack({
   risers = 0,
   visits = {},
 }: Wanted): Site {
-  const { stand, programme } = standFrom(
+  const { stand, timer } = standFrom(
     TEMPLATES.find((t) => t.kind === 'rack')!,
     tiers,
     'Rack',
@@ -64,7 +64,7 @@ function rack({
     currency: 'EUR',
     price_per_kWh: 0.3,
     stands: [stand],
-    programmes: [programme],
+    timers: [timer],
     visits: { ...BARE_SITE.visits, ...visits },
   };
   for (const { id } of stand.tiers) {
@@ -152,12 +152,12 @@ test('one sort under lamps that suit it stays in its band on every day, lamps on
 test('fewer visits cannot be: a search through all settings needs as many', () => {
   const asked = rack({ crops: ['leek'], age: 4, by: 'notch', visits: { rhythm: 'daily' } });
   // As long a day as leeks may have, so that the hours stay.
-  const site = setProgramme(asked.programmes[0]!.id, 360, 840)(asked);
+  const site = setTimes(asked.timers[0]!.id, 360, 840)(asked);
   const stand = standIn(site);
   const answer = answerBench(questionOfStand(stand, null));
   const chart = chartOf(site);
   const course = new TierCourse(stand.tiers[0]!, answer, FROM, chart.until - FROM + 1, createRecall(), createChartMemory());
-  const hours = stand.tiers[0]!.programme;
+  const hours = stand.tiers[0]!.timer;
   const days = visitDays(site.visits, FROM, chart.until);
   const settings = course.settings(course.now, FROM, FROM, hours);
   // Breadth first over the days of visits: how many settings, one after the other, it takes to reach the end.
@@ -202,7 +202,7 @@ test('away a week at emergence: the lamp is on before they come up, and the list
   // Celery: 12 to 22 days, and its seed wants light.
   const away = { from: FROM + 3, to: FROM + 9 };
   const site = rack({ crops: ['celery', 'leek'], age: -1, plan: plan('dose'), visits: { rhythm: 'weekly', away: [away] } });
-  const chart = chartOf(setProgramme(site.programmes[0]!.id, 480, 0)(site));
+  const chart = chartOf(setTimes(site.timers[0]!.id, 480, 0)(site));
   // The timer was off: before the trip it is set.
   const set = chart.visits.filter((v) => v.day < away.from).flatMap((v) => v.hours);
   expect(set.length).toBeGreaterThan(0);
@@ -283,7 +283,7 @@ test('what is done on a visit is what its jobs say, and what has gone meanwhile 
     lamps: [{ tierId: tier!.id, fittingId: a!.id, steps: 3, face: 0.28 }, { tierId: tier!.id, fittingId: 'gone', steps: 3, face: 0.3 }], // prettier-ignore
     dims: [{ tierId: tier!.id, fittingId: a!.id, from: 1, to: 0.4 }, { tierId: 'gone', fittingId: 'gone', from: 1, to: 0.4 }], // prettier-ignore
     risers: [{ tierId: tier!.id, trayId: tier!.trays[0]!.id, from: 1, to: 0 }],
-    hours: [{ programmeId: site.programmes[0]!.id, on_min: 300, lit_min: 720 }],
+    hours: [{ timerId: site.timers[0]!.id, on_min: 300, lit_min: 720 }],
   };
   const done = doVisit(site, jobs);
   const [t] = done.stands[0]!.tiers;
@@ -292,7 +292,7 @@ test('what is done on a visit is what its jobs say, and what has gone meanwhile 
   const back = doVisit(done, { ...jobs, dims: [{ tierId: tier!.id, fittingId: a!.id, from: 0.4, to: 1 }] });
   expect(back.stands[0]!.tiers[0]!.fittings[0]).not.toHaveProperty('dim');
   expect(t!.trays[0]!.risers).toBe(0);
-  expect(done.programmes[0]).toMatchObject({ on_min: 300, lit_min: 720 });
+  expect(done.timers[0]).toMatchObject({ on_min: 300, lit_min: 720 });
   expect(diffCharts([jobs], [{ ...jobs, lamps: [...jobs.lamps].reverse() }], FROM)).toEqual([]);
 });
 
@@ -302,7 +302,7 @@ test('one timer for five tiers: their hours are set together, on days on which s
   const rounds = new Set(visitDays(site.visits, FROM, chart.until));
   expect(chart.visits.every((v) => rounds.has(v.day))).toBe(true);
   const hours = chart.visits.flatMap((v) => v.hours);
-  expect(new Set(hours.map((h) => h.programmeId)).size).toBe(1);
+  expect(new Set(hours.map((h) => h.timerId)).size).toBe(1);
   // Leek: from 14 hours, an hour less each week; worth setting when more than an hour off.
   expect(hours.map((h) => h.lit_min)).toEqual([...hours.map((h) => h.lit_min)].sort((x, y) => y - x));
 });
@@ -311,5 +311,5 @@ test('a tier of its own timer is set by itself', () => {
   const site = rack({ crops: ['leek'], age: 3, tiers: 2, plan: plan('steady', 12) });
   const own = plugInto(site.stands[0]!.tiers[1]!.id, 'second')(site);
   const hours = chartOf(own).visits[0]!.hours;
-  expect(hours.map((h) => [h.programmeId === 'second', h.lit_min]).sort()).toEqual([[false, 720], [true, 720]]); // prettier-ignore
+  expect(hours.map((h) => [h.timerId === 'second', h.lit_min]).sort()).toEqual([[false, 720], [true, 720]]); // prettier-ignore
 });

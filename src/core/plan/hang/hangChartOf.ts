@@ -8,7 +8,7 @@ import { receivedOf } from '../../judge/dose/LightDay';
 import type { LightSpread } from '../../judge/dose/LightSpread';
 import { spreadOfMap } from '../../judge/dose/spreadOfMap';
 import { createRecall, type Recall } from '../../light/scene/Recall';
-import { wishedHours } from '../programme/wishedHours';
+import { wishedHours } from '../hours/wishedHours';
 import { benchStandOf, type BenchStand } from '../../answer/stand/benchStand';
 import { plantAreaOf } from '../../site/stand/footprint';
 import { powerOf, timersOf, type StandTimer } from '../timer/servedBy';
@@ -78,7 +78,7 @@ export function hangChartOf(question: HangQuestion, progress: (done: number) => 
     progress((0.6 * (i + 1)) / lit.length);
     return course;
   });
-  const timers = timersOf(stand).map((timer): TimerCourse => ({ timer, tiers: courses.filter((c) => c.tier.programme.id === timer.id) }));
+  const timers = timersOf(stand).map((timer): TimerCourse => ({ timer, tiers: courses.filter((c) => c.tier.timer.id === timer.id) }));
   const days = visitDays(site.visits, from, until);
   const known = new Map<string, BenchAnswer>();
   for (let round = 0; ; round++) {
@@ -245,7 +245,7 @@ function lastDay(stand: BenchStand, from: Day): Day {
   return Math.min(from + LONGEST - 1, Math.max(open, from, ...known));
 }
 
-const timesOf = (stretch: Stretch, course: TierCourse): LitTimes => stretch.timers.get(course.tier.programme.id)!;
+const timesOf = (stretch: Stretch, course: TierCourse): LitTimes => stretch.timers.get(course.tier.timer.id)!;
 
 /** How everything is to be set on a visit, with the visits that come after it; hours by the light of `lit`. */
 function nextStretch(
@@ -428,9 +428,9 @@ function jobsBetween(before: Stretch, after: Stretch): Omit<VisitJobs, 'day'> {
       if (a !== b) risers.push({ tierId, trayId: tray.id, from: a, to: b });
     }
   }
-  const hours = [...after.timers].flatMap(([programmeId, to]): HoursJob[] => {
-    const was = before.timers.get(programmeId)!;
-    return was.on_min === to.on_min && was.lit_min === to.lit_min ? [] : [{ programmeId, on_min: to.on_min, lit_min: to.lit_min }];
+  const hours = [...after.timers].flatMap(([timerId, to]): HoursJob[] => {
+    const was = before.timers.get(timerId)!;
+    return was.on_min === to.on_min && was.lit_min === to.lit_min ? [] : [{ timerId, on_min: to.on_min, lit_min: to.lit_min }];
   });
   return { lamps, dims, risers, hours };
 }

@@ -23,7 +23,7 @@ const UNTIL = dayFrom(2027, 4, 30);
 function site(stated: { dli: number; from_min: number; to_min: number } | null = null): Site {
   let n = 0;
   const ids = () => `d${n++}`;
-  const { stand, programme } = standFrom(
+  const { stand, timer } = standFrom(
     TEMPLATES.find((t) => t.kind === 'bench')!,
     1,
     'Shelf',
@@ -31,7 +31,7 @@ function site(stated: { dli: number; from_min: number; to_min: number } | null =
   );
   const tier = stand.tiers[0]!.id;
   const kept = { ...stand, tiers: stand.tiers.map((t) => ({ ...t, daylight: stated })) };
-  const bare: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [kept], programmes: [programme], timeZone: 'UTC' };
+  const bare: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [kept], timers: [timer], timeZone: 'UTC' };
   return [
     setPlace({ latitude: (52 * Math.PI) / 180, longitude: 0 }),
     addWindow({ ...USUAL_WINDOW, id: 'w', name: 'South', facing: Math.PI }),

@@ -1,7 +1,7 @@
 import { placesOf } from './placeExactly';
 import { isForbidden, OFF, suits, type PlacingAsked } from './Placing';
 
-/** The placing of one week as a linear programme with whole numbers: as many trays in their band as can be. */
+/** The placing of one week as a linear program with whole numbers: as many trays in their band as can be. */
 export interface WeekProgram {
   /** In the LP format that solvers read; null where nothing stands on the shelves. */
   readonly text: string | null;
@@ -10,7 +10,7 @@ export interface WeekProgram {
 }
 
 /**
- * Writes a week as a programme: a tier burns at one level, which suits some of the batches; of those it takes as many trays as it has places.
+ * Writes a week as a linear program: a tier burns at one level, which suits some of the batches; of those it takes as many trays as it has places.
  * Levels that suit the same batches, or fewer, are left out, so that it stays small.
  */
 export function weekProgram(asked: PlacingAsked, t: number): WeekProgram {
@@ -53,7 +53,7 @@ export function weekProgram(asked: PlacingAsked, t: number): WeekProgram {
   return { text, variables };
 }
 
-/** A placing of a week as its programme was solved; what it leaves open stays as it was, where it fits. */
+/** A placing of a week as its program was solved; what it leaves open stays as it was, where it fits. */
 export function takeWeek(
   asked: PlacingAsked,
   t: number,

@@ -32,7 +32,7 @@ export interface PlugState {
  */
 export interface PlugDriver {
   state(): Promise<PlugState>;
-  /** Takes a programme, as dated entries; what was there before is gone. */
+  /** Takes a schedule, as dated entries; what was there before is gone. */
   setSchedule(schedule: readonly PlugEntry[]): Promise<void>;
   /** Sets its clock to the time of the household. */
   setClock(day: Day, minute: number): Promise<void>;

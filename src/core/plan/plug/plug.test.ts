@@ -25,7 +25,7 @@ test('it switches when its schedule says, also past midnight', async () => {
   expect(await live()).toBe(false);
 });
 
-test('a dated programme changes its hours on its days', async () => {
+test('a dated schedule changes its hours on its days', async () => {
   const { plug, pass, live } = plugAt(at(12));
   await plug.setSchedule([{ from: DAY + 2, on_min: at(6), lit_min: at(4), pause: null }, { from: DAY, on_min: at(6), lit_min: at(10), pause: null }]); // prettier-ignore
   expect(await live()).toBe(true);
@@ -66,7 +66,7 @@ test('time can be let run faster, and no slower than the world', async () => {
   await expect(plug.setSpeed(0)).rejects.toThrow('1 … 10000');
 });
 
-test('over a day a plug is live for as many minutes as its programme says', () => {
+test('over a day a plug is live for as many minutes as its schedule says', () => {
   fc.assert(
     fc.property(fc.integer({ min: 0, max: 1439 }), fc.integer({ min: 0, max: 1440 }), fc.boolean(), (on_min, long, pauses) => {
       const pause = pauses ? { from_min: at(22), to_min: at(2) } : null;

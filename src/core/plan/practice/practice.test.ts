@@ -1,4 +1,4 @@
-import { changeTrays, setProgramme, withTier } from '../../site/stand/change';
+import { changeTrays, setTimes, withTier } from '../../site/stand/change';
 import type { Site } from '../../site/stand/Site';
 import { tables } from '../../things/tables/libraryTables';
 import { dayFrom } from '../../units/day';
@@ -42,7 +42,7 @@ const acting =
       })),
       ...Object.entries(trays).map(([id, at]) => changeTrays(tier.id, [id], () => ({ x: at }))),
       ...Object.entries(risers).map(([id, n]) => changeTrays(tier.id, [id], () => ({ risers: n }))),
-      ...(hours === undefined ? [] : [setProgramme(tier.programmeId, on_min, hours * 60)]),
+      ...(hours === undefined ? [] : [setTimes(tier.timerId, on_min, hours * 60)]),
     ];
     return steps.reduce((now, step) => step(now), site);
   };

@@ -1,5 +1,5 @@
 import { BARE_SITE, BARE_STAND, UNDATED } from '../../site/stand/bare';
-import { addFitting, addTray, changeBatch, changeFittings, changeTrays, setProgramme, withTier } from '../../site/stand/change';
+import { addFitting, addTray, changeBatch, changeFittings, changeTrays, setTimes, withTier } from '../../site/stand/change';
 import { hangerOf, type HangerKind } from '../../site/stand/Hanger';
 import type { Site, StandKind } from '../../site/stand/Site';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
@@ -47,7 +47,7 @@ export function practiceSite(tier: PracticeTier, today: Day, own: { lamps?: read
   let made = 0;
   const ids = () => `practice-${made++}`;
   const template = TEMPLATES.find((t) => t.kind === tier.kind)!;
-  const { stand, programme } = standFrom(template, 1, tier.name, ids);
+  const { stand, timer } = standFrom(template, 1, tier.name, ids);
   const { id: tierId, depth, enclosure } = stand.tiers[0]!;
   const lampOf = (id: string) => own.lamps?.find((l) => l.id === id) ?? tables.lamp(id)!;
   const empty: Site = {
@@ -56,7 +56,7 @@ export function practiceSite(tier: PracticeTier, today: Day, own: { lamps?: read
     price_per_kWh: PRICE,
     timeZone: 'Etc/UTC',
     stands: [{ ...stand, ...BARE_STAND }],
-    programmes: [programme],
+    timers: [timer],
     lamps: own.lamps ?? [],
     spares: own.spares ?? [],
   };
@@ -83,7 +83,7 @@ export function practiceSite(tier: PracticeTier, today: Day, own: { lamps?: read
         }),
       ];
     }),
-    setProgramme(programme.id, tier.on_min, tier.lit_min),
+    setTimes(timer.id, tier.on_min, tier.lit_min),
   ];
   return steps.reduce((site, step) => step(site), empty);
 }

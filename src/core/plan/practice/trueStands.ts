@@ -46,7 +46,7 @@ export function trueStands(site: Site, start: Start, session: Session, tables: T
     timeZone: start.site.timeZone,
     crops: start.site.crops,
     lamps: trueLamps(start, tables),
-    programmes: site.programmes.map((p) => ({
+    timers: site.timers.map((p) => ({
       ...p,
       on_min: late(p.on_min),
       pause: p.pause && { from_min: late(p.pause.from_min), to_min: late(p.pause.to_min) },

@@ -35,13 +35,13 @@ let n = 0;
 const ids = () => `s${n++}`;
 /** A rack of so many tiers with two strong shop lights each. */
 function rack(tiers: number, lamp = 'led-shop-12-twin-50'): Site {
-  const { stand, programme } = standFrom(
+  const { stand, timer } = standFrom(
     TEMPLATES.find((t) => t.kind === 'rack')!,
     tiers,
     'Rack',
     ids,
   );
-  const bare: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme] };
+  const bare: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], timers: [timer] };
   return stand.tiers.reduce(
     (site, tier) => [0.13, 0.32].reduce((s, y) => addFitting(tier.id, tables.lamp(lamp)!, { x: 0.6, y, face: 0.34 }, ids())(s), site),
     bare,
@@ -332,7 +332,7 @@ describe('taken to the stands', () => {
   test('the places of a week bring trays, lamps and timers along', () => {
     const weak = rack(1, 'led-bar-06-white-10');
     const strong = rack(1);
-    const site: Site = { ...strong, stands: [...weak.stands, ...strong.stands], programmes: [...weak.programmes, ...strong.programmes], season: { ...season, batches: [planned('a', 'leek', { sown: TODAY - 40, out: TODAY + 40 })] } }; // prettier-ignore
+    const site: Site = { ...strong, stands: [...weak.stands, ...strong.stands], timers: [...weak.timers, ...strong.timers], season: { ...season, batches: [planned('a', 'leek', { sown: TODAY - 40, out: TODAY + 40 })] } }; // prettier-ignore
     const [from, to] = site.stands.map((s) => s.tiers[0]!);
     const [course] = coursesOf(site, site.season!, tables);
     const sown = sowOnStand(site, course!, from!.id, TODAY - 40, ids, tables).site;
@@ -344,7 +344,7 @@ describe('taken to the stands', () => {
     expect([taken.trays, taken.stuck]).toEqual([1, 0]);
     expect(taken.lamps).toBeGreaterThan(0);
     expect(taken.site.stands[1]!.tiers[0]!.trays).toHaveLength(1);
-    const lit = taken.site.programmes.find((p) => p.id === to!.programmeId)!.lit_min / 60;
+    const lit = taken.site.timers.find((p) => p.id === to!.timerId)!.lit_min / 60;
     expect(lit).toBe(seen.placing.setting[to!.id]![week]!.hours);
   });
 });

@@ -1,5 +1,5 @@
 import { benchStandOf } from '../../answer/stand/benchStand';
-import { addTray, carry, changeFittings, placeOn, setProgramme, withTier } from '../../site/stand/change';
+import { addTray, carry, changeFittings, placeOn, setTimes, withTier } from '../../site/stand/change';
 import { changePlanned } from '../../site/stand/changeSeason';
 import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { snapFace } from '../../site/stand/Hanger';
@@ -58,7 +58,7 @@ export function takeToStands(site: Site, look: SeasonLook, week: number, tables:
     if (set === undefined || tier.fittings.length === 0) continue;
     // A timer that also lights what should stay dark, or what its lamps can't be hung over, is left alone.
     if (!set) {
-      if (tier.trays.length > 0) left.add(tier.programmeId);
+      if (tier.trays.length > 0) left.add(tier.timerId);
       continue;
     }
     const stand = now.stands.find((s) => s.tiers.some((t) => t.id === tier.id))!;
@@ -71,10 +71,10 @@ export function takeToStands(site: Site, look: SeasonLook, week: number, tables:
     const roof = isRoofed(tier.enclosure) ? tier.enclosure.height - LAMP_HEADROOM : Infinity;
     const top = face + coarsest + Math.max(...tier.fittings.map((f) => f.face)) - lowest;
     if (isFixed ? face > lowest + 1e-9 : top > roof) {
-      left.add(tier.programmeId);
+      left.add(tier.timerId);
       continue;
     }
-    hours.set(tier.programmeId, Math.min(hours.get(tier.programmeId) ?? Infinity, set.hours * 60));
+    hours.set(tier.timerId, Math.min(hours.get(tier.timerId) ?? Infinity, set.hours * 60));
     for (const f of tier.fittings) {
       if (f.hanger.kind === 'fixed') continue;
       // Lamps of a tier move together; between two steps the higher one, which no leaf comes too near to.
@@ -86,9 +86,9 @@ export function takeToStands(site: Site, look: SeasonLook, week: number, tables:
     }
   }
   for (const [id, lit] of hours) {
-    const timer = now.programmes.find((p) => p.id === id);
+    const timer = now.timers.find((p) => p.id === id);
     if (!timer || left.has(id) || timer.lit_min === lit) continue;
-    now = setProgramme(id, timer.on_min, lit)(now);
+    now = setTimes(id, timer.on_min, lit)(now);
     timers++;
   }
   return { site: now, trays, lamps, timers, stuck };

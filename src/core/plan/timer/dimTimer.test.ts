@@ -26,8 +26,8 @@ function rack(crops: readonly [string, string], dimmers: readonly [boolean, bool
   let next = 0;
   const ids = () => `d${next++}`;
   const template = TEMPLATES.find((t) => t.kind === 'rack')!;
-  const { stand, programme } = standFrom(template, 2, 'Rack', ids);
-  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme] };
+  const { stand, timer } = standFrom(template, 2, 'Rack', ids);
+  let site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], timers: [timer] };
   stand.tiers.forEach(({ id }, i) => {
     for (const x of [0.32, 0.88])
       site = addTray(id, cells, { cropId: crops[i]!, stage: tables.crop(crops[i]!)!.stages[0]!.stage }, { x, y: 0.225 }, ids)(site);

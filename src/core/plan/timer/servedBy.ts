@@ -16,7 +16,7 @@ export interface StandTimer extends LitTimes {
 export function timersOf(stand: BenchStand): StandTimer[] {
   const timers = new Map<string, StandTimer>();
   for (const tier of stand.tiers) {
-    const { id, on_min, lit_min, pause } = tier.programme;
+    const { id, on_min, lit_min, pause } = tier.timer;
     const known = timers.get(id);
     timers.set(id, { id, on_min, lit_min, pause, tiers: [...(known?.tiers ?? []), tier] });
   }

@@ -87,13 +87,13 @@ test('a tray’s own rhythm of drying is learnt from at least three waterings', 
 
 test('jobs of a visit are done tier by tier, timers by themselves', () => {
   const tier = rack.tiers[0]!;
-  const timer = tier.programmeId;
+  const timer = tier.timerId;
   const visit = {
     day: TODAY,
     lamps: tier.fittings.map((f) => ({ tierId: tier.id, fittingId: f.id, steps: 2, face: f.face + 0.04 })),
     dims: [],
     risers: [],
-    hours: [{ programmeId: timer, on_min: 300, lit_min: 900 }],
+    hours: [{ timerId: timer, on_min: 300, lit_min: 900 }],
     last: TODAY + 3,
     after: [],
     before: [],
@@ -113,8 +113,8 @@ test('jobs of a visit are done tier by tier, timers by themselves', () => {
   const hung = doJob(lamps!, TODAY, ids)(demo);
   const after = hung.stands.find((s) => s.id === rack.id)!.tiers[0]!;
   after.fittings.forEach((f, i) => expect(f.face).toBeCloseTo(tier.fittings[i]!.face + 0.04, 9));
-  expect(hung.programmes.find((p) => p.id === timer)!.lit_min).toBe(demo.programmes.find((p) => p.id === timer)!.lit_min);
-  expect(doJob(timers!, TODAY, ids)(hung).programmes.find((p) => p.id === timer)!.lit_min).toBe(900);
+  expect(hung.timers.find((p) => p.id === timer)!.lit_min).toBe(demo.timers.find((p) => p.id === timer)!.lit_min);
+  expect(doJob(timers!, TODAY, ids)(hung).timers.find((p) => p.id === timer)!.lit_min).toBe(900);
   // A visit of tomorrow is no job of today.
   expect(jobs(demo, TODAY - 1, [chart]).filter((j) => j.what.kind === 'hang')).toEqual([]);
 });
@@ -202,7 +202,7 @@ test('of two crops on a mat the one that is up comes off it, and the mat stays f
   const sown = (isSecondUp: boolean): Site => ({
     ...demo,
     stands: demo.stands.map((s) =>
-      s.id === rack.id ? { ...s, plugged: [...s.plugged, { id: 'mat', kind: 'mat', name: 'the mat', power: 18, programmeId: null }] } : s,
+      s.id === rack.id ? { ...s, plugged: [...s.plugged, { id: 'mat', kind: 'mat', name: 'the mat', power: 18, timerId: null }] } : s,
     ),
     batches: demo.batches.map((b) => {
       if (b.id !== up.id && b.id !== waits.id)

@@ -1,7 +1,7 @@
 import { answerBench } from '../../answer/bench/answerBench';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { benchStandOf } from '../../answer/stand/benchStand';
-import { addFitting, addTray, setProgramme, withTier } from '../../site/stand/change';
+import { addFitting, addTray, setTimes, withTier } from '../../site/stand/change';
 import { BARE_SITE, BARE_STAND } from '../../site/stand/bare';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
 import type { Site } from '../../site/stand/Site';
@@ -17,15 +17,15 @@ import { leaksOf } from './leaksOf';
 function rack(faces: readonly [number, number], timers: 1 | 2 = 2): Site {
   let n = 0;
   const ids = () => `id-${n++}`;
-  const { stand, programme } = standFrom(
+  const { stand, timer } = standFrom(
     TEMPLATES.find((t) => t.kind === 'rack')!,
     2,
     'Rack',
     ids,
   );
-  const other = { ...programme, id: 'second' };
-  const tiers = stand.tiers.map((t, i) => ({ ...t, programmeId: i === 1 && timers === 2 ? other.id : programme.id }));
-  const site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [{ ...stand, ...BARE_STAND, tiers }], programmes: [programme, ...(timers === 2 ? [other] : [])] }; // prettier-ignore
+  const other = { ...timer, id: 'second' };
+  const tiers = stand.tiers.map((t, i) => ({ ...t, timerId: i === 1 && timers === 2 ? other.id : timer.id }));
+  const site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [{ ...stand, ...BARE_STAND, tiers }], timers: [timer, ...(timers === 2 ? [other] : [])] }; // prettier-ignore
   const flat = tables.container('flat-half')!;
   const steps = tiers.flatMap((t, i) => [
     addFitting(t.id, tables.lamp('led-bar-12-white-24')!, { x: 0.6, y: 0.225, face: faces[i]! }, `lamp-${i}`),
@@ -34,7 +34,7 @@ function rack(faces: readonly [number, number], timers: 1 | 2 = 2): Site {
       return addTray(t.id, flat, { cropId: 'lettuce', stage: 'seedling' }, { x, y: 0.225 }, () => names.shift()!);
     }),
   ]);
-  return [...steps, setProgramme(programme.id, 360, 960), ...(timers === 2 ? [setProgramme(other.id, 360, 960)] : [])].reduce(
+  return [...steps, setTimes(timer.id, 360, 960), ...(timers === 2 ? [setTimes(other.id, 360, 960)] : [])].reduce(
     (s, step) => step(s),
     site,
   );

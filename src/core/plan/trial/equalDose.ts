@@ -60,12 +60,12 @@ export function equalDose(site: Site, trial: Trial, tables: Tables): EqualDose {
       }
       const left = dose();
       if (left <= target * (1 + EQUAL)) continue;
-      if (shared((a) => tiersOf(a).map((t) => t.programme.id))) return { ok: false, why: 'one-timer' };
-      for (const programmeId of new Set(tiersOf(arm).map((t) => t.programme.id))) {
-        const p = now.programmes.find((x) => x.id === programmeId)!;
+      if (shared((a) => tiersOf(a).map((t) => t.timer.id))) return { ok: false, why: 'one-timer' };
+      for (const timerId of new Set(tiersOf(arm).map((t) => t.timer.id))) {
+        const p = now.timers.find((x) => x.id === timerId)!;
         const lit = Math.max(STEP_min, Math.round((p.lit_min * target) / left / STEP_min) * STEP_min);
         if (lit < p.lit_min)
-          make([{ do: 'hours', programmeId, on_min: (p.on_min + Math.round((p.lit_min - lit) / 2)) % 1440, lit_min: lit }]);
+          make([{ do: 'hours', timerId, on_min: (p.on_min + Math.round((p.lit_min - lit) / 2)) % 1440, lit_min: lit }]);
       }
     }
   const after = dosesOf(trial, look(now));

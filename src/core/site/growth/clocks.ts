@@ -24,7 +24,7 @@ export const dayNumbers = (clocks: Clocks, day: Day): Record<ClockName, number |
     number | null
   >;
 
-/** The hours of a programme on a day of its clock; null before it begins. */
+/** The hours of a schedule on a day of the plug’s clock; null before it begins. */
 export function hoursOnDay(program: readonly { readonly fromDay: number; readonly hours: number }[], number: number | null): number | null {
   return number === null ? null : (program.findLast((s) => number >= s.fromDay)?.hours ?? null);
 }

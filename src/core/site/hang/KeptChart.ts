@@ -37,7 +37,7 @@ export interface RiserJob {
 }
 
 export interface HoursJob {
-  readonly programmeId: string;
+  readonly timerId: string;
   readonly on_min: number;
   readonly lit_min: number;
 }

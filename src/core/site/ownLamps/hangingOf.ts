@@ -13,18 +13,18 @@ export interface Hanging {
 }
 
 /** Where each lamp of one's own hangs; those that lie in the cupboard or are retired are left out. A fitting is one lamp only. */
-export function hangingsOf(site: Pick<Site, 'stands' | 'programmes' | 'ownLamps'>): ReadonlyMap<string, Hanging> {
+export function hangingsOf(site: Pick<Site, 'stands' | 'timers' | 'ownLamps'>): ReadonlyMap<string, Hanging> {
   const wanted = new Map<string, OwnLamp>();
   for (const own of site.ownLamps)
     if (own.fittingId !== null && own.retired === null && !wanted.has(own.fittingId)) wanted.set(own.fittingId, own);
   const found = new Map<string, Hanging>();
   if (wanted.size === 0) return found;
-  const hours = new Map(site.programmes.map((p) => [p.id, p.lit_min / 60]));
+  const hours = new Map(site.timers.map((p) => [p.id, p.lit_min / 60]));
   for (const stand of site.stands)
     for (const tier of stand.tiers)
       for (const fitting of tier.fittings) {
         const own = wanted.get(fitting.id);
-        if (own?.lampId === fitting.lampId) found.set(own.id, { stand, tier, fitting, hours: hours.get(tier.programmeId) ?? 0 });
+        if (own?.lampId === fitting.lampId) found.set(own.id, { stand, tier, fitting, hours: hours.get(tier.timerId) ?? 0 });
       }
   return found;
 }
@@ -42,7 +42,7 @@ export const burnedBy = ({ counted }: Pick<OwnLamp, 'counted'>, hoursADay: Hours
  */
 export function countBurned(before: Site, after: Site, day: Day): Site {
   if (after.ownLamps.length === 0 || before.ownLamps.length === 0) return after;
-  if (before.stands === after.stands && before.programmes === after.programmes && before.ownLamps === after.ownLamps) return after;
+  if (before.stands === after.stands && before.timers === after.timers && before.ownLamps === after.ownLamps) return after;
   const [was, is] = [hangingsOf(before), hangingsOf(after)];
   const known = new Map(before.ownLamps.map((own) => [own.id, own]));
   let changed = false;
@@ -66,7 +66,7 @@ export function sparesOf(site: Site): { readonly lampId: string; readonly count:
 }
 
 /** Lamps of one's own that hang nowhere and are not retired. */
-export function lyingOf(site: Pick<Site, 'stands' | 'programmes' | 'ownLamps'>): OwnLamp[] {
+export function lyingOf(site: Pick<Site, 'stands' | 'timers' | 'ownLamps'>): OwnLamp[] {
   if (site.ownLamps.length === 0) return [];
   const hung = hangingsOf(site);
   return site.ownLamps.filter((own) => own.retired === null && !hung.has(own.id));

@@ -1,6 +1,6 @@
 import { demoSite } from '../../../store/site/demoSite';
 import { dayFrom, type Day } from '../../units/day';
-import { setProgramme } from '../stand/change';
+import { setTimes } from '../stand/change';
 import { shelfStands } from '../stand/shelfStands';
 import type { Site } from '../stand/Site';
 import {
@@ -30,18 +30,18 @@ const burned = (s: Site, day: Day) => {
 test('hours are those of a count day by day, however often timer and place change', () => {
   let seed = 7;
   const chance = () => (seed = (seed * 16807) % 2147483647) / 2147483647;
-  const programme = a.programmeId;
+  const timer = a.timerId;
   let now = site;
   let hours = 1000;
   let isHung = true;
-  let lit = base.programmes.find((p) => p.id === programme)!.lit_min;
+  let lit = base.timers.find((p) => p.id === timer)!.lit_min;
   for (let day: Day = TODAY; day < TODAY + 400; day++) {
     expect(burned(now, day)).toBeWithin(hours, { absolute: 1e-6 });
     // In the morning of some days something is changed.
     let next = now;
     if (chance() < 0.1) {
       lit = 15 * Math.floor(chance() * 96);
-      next = setProgramme(programme, 360, lit)(next);
+      next = setTimes(timer, 360, lit)(next);
     }
     if (chance() < 0.05) {
       isHung = !isHung;
@@ -56,7 +56,7 @@ test('hours that were typed stand as typed, and unknown ones stay unknown', () =
   const typed = changeOwnLamp('mine', { counted: { hours: 5, on: TODAY + 30 }, fittingId: null })(site);
   expect(countBurned(site, typed, TODAY + 30).ownLamps[0]!.counted).toEqual({ hours: 5, on: TODAY + 30 });
   const unknown = changeOwnLamp('mine', { counted: null })(site);
-  expect(countBurned(unknown, setProgramme(a.programmeId, 0, 60)(unknown), TODAY + 9).ownLamps[0]!.counted).toBeNull();
+  expect(countBurned(unknown, setTimes(a.timerId, 0, 60)(unknown), TODAY + 9).ownLamps[0]!.counted).toBeNull();
   expect(countBurned(site, { ...site, price_per_kWh: 1 }, TODAY + 9).ownLamps).toBe(site.ownLamps);
 });
 

@@ -33,7 +33,7 @@ export interface Site {
   readonly price_per_kWh: number;
   readonly stands: readonly Stand[];
   readonly batches: readonly Batch[];
-  readonly programmes: readonly Programme[];
+  readonly timers: readonly Timer[];
   /** Lamps typed from their box; those of the library are known by their id. */
   readonly lamps: readonly Lamp[];
   /** When the household wants no light, minutes of the day; null: whenever. */
@@ -130,7 +130,7 @@ export interface Plugged {
   readonly kind: (typeof PLUGGED_KINDS)[number];
   readonly name: string;
   readonly power: Watts;
-  readonly programmeId: string | null;
+  readonly timerId: string | null;
 }
 
 /** One level of a stand. x runs along its width from the left, y along its depth from the front, z up from its floor. */
@@ -146,7 +146,7 @@ export interface Tier {
   readonly ageing: Ageing;
   readonly fittings: readonly Fitting[];
   readonly trays: readonly Tray[];
-  readonly programmeId: string;
+  readonly timerId: string;
   /** What comes in by day, as stated: it counts rather than what a window gives; null: not stated. */
   readonly daylight: Daylight | null;
   /** How its trays turn or change places; null: they stay. */
@@ -238,7 +238,7 @@ export interface Batch {
 }
 
 /** A timer and the lamp's day. */
-export interface Programme extends LitTimes {
+export interface Timer extends LitTimes {
   readonly id: string;
   /** What the timer may carry, as it says; null: not stated. */
   readonly rating: Watts | null;

@@ -1,13 +1,13 @@
 import { readyClimate } from '../../sky/outdoors/climates';
 import { USUAL_RHYTHM } from '../hang/VisitRhythm';
 import { AS_SET } from '../timer/HoursPlan';
-import type { Batch, Programme, Site, Stand } from './Site';
+import type { Batch, Timer, Site, Stand } from './Site';
 
 /** What a thing has before anybody says anything of it. */
 
 export const UNDATED = { sown: null, leaves: null, log: [], plan: AS_SET } as const satisfies Partial<Batch>;
 
-export const BARE_TIMER = { pause: null, rating: null, outlets: null } as const satisfies Partial<Programme>;
+export const BARE_TIMER = { pause: null, rating: null, outlets: null } as const satisfies Partial<Timer>;
 
 export const BARE_STAND = {
   strip: null,
@@ -21,7 +21,7 @@ export const BARE_STAND = {
 export const BARE_SITE: Omit<Site, 'currency' | 'price_per_kWh'> = {
   stands: [],
   batches: [],
-  programmes: [],
+  timers: [],
   lamps: [],
   quiet: null,
   cheap: null,

@@ -92,21 +92,21 @@ export const removeThings =
       ),
     });
 
-/** Lets go of batches and programmes that no tier uses; a batch of which something is written down stays for the journal. */
+/** Lets go of batches and timers that no tier uses; a batch of which something is written down stays for the journal. */
 function withoutUnused(site: Site): Site {
   const tiers = site.stands.flatMap((s) => s.tiers);
   const batches = new Set(tiers.flatMap((t) => t.trays.map((y) => y.batchId)));
-  const programmes = new Set(tiers.map((t) => t.programmeId));
+  const timers = new Set(tiers.map((t) => t.timerId));
   return {
     ...site,
     // What hung on a timer that is gone has no timer any more.
     stands: site.stands.map((s) =>
-      s.plugged.some((p) => p.programmeId !== null && !programmes.has(p.programmeId))
-        ? { ...s, plugged: s.plugged.map((p) => (programmes.has(p.programmeId ?? '') ? p : { ...p, programmeId: null })) }
+      s.plugged.some((p) => p.timerId !== null && !timers.has(p.timerId))
+        ? { ...s, plugged: s.plugged.map((p) => (timers.has(p.timerId ?? '') ? p : { ...p, timerId: null })) }
         : s,
     ),
     batches: site.batches.filter((b) => batches.has(b.id) || b.log.length > 0),
-    programmes: site.programmes.filter((p) => programmes.has(p.id)),
+    timers: site.timers.filter((p) => timers.has(p.id)),
   };
 }
 
@@ -286,11 +286,11 @@ export const sizeTier = (tierId: string, size: Partial<{ width: Metres; depth: M
   });
 
 /** On and length of a timer's day, in whole minutes; the lamps may burn past midnight. */
-export const setProgramme =
-  (programmeId: string, on_min: number, lit_min: number): Change =>
+export const setTimes =
+  (timerId: string, on_min: number, lit_min: number): Change =>
   (site) => ({
     ...site,
-    programmes: site.programmes.map((p) => (p.id === programmeId ? { ...p, ...timesWithin(on_min, lit_min, p.pause) } : p)),
+    timers: site.timers.map((p) => (p.id === timerId ? { ...p, ...timesWithin(on_min, lit_min, p.pause) } : p)),
   });
 
 /** Times in whole minutes, within what a pause leaves of the day. */
@@ -301,25 +301,25 @@ function timesWithin(on_min: number, lit_min: number, pause: Span | null): LitTi
 
 /** A stretch of the day in which a timer's lamps stay off, or null: none. They go on and off for the day as before. */
 export const setPause =
-  (programmeId: string, pause: Span | null): Change =>
+  (timerId: string, pause: Span | null): Change =>
   (site) => ({
     ...site,
-    programmes: site.programmes.map((p) =>
-      p.id === programmeId ? { ...p, ...timesWithin(p.on_min, litBetween(p.on_min, offAt(p), pause, p.lit_min), pause) } : p,
+    timers: site.timers.map((p) =>
+      p.id === timerId ? { ...p, ...timesWithin(p.on_min, litBetween(p.on_min, offAt(p), pause, p.lit_min), pause) } : p,
     ),
   });
 
 /** Plugs a tier into a timer: one that there is, or a new one that begins with the hours it has now. */
 export const plugInto =
-  (tierId: string, programmeId: string): Change =>
+  (tierId: string, timerId: string): Change =>
   (site) => {
     const now = site.stands.flatMap((s) => s.tiers).find((t) => t.id === tierId);
-    const hours = site.programmes.find((p) => p.id === now?.programmeId);
+    const hours = site.timers.find((p) => p.id === now?.timerId);
     if (!hours) return site;
-    const programmes = site.programmes.some((p) => p.id === programmeId)
-      ? site.programmes
-      : [...site.programmes, { ...hours, id: programmeId }];
-    return withoutUnused(withTier(tierId, (t) => ({ ...t, programmeId }))({ ...site, programmes }));
+    const timers = site.timers.some((p) => p.id === timerId)
+      ? site.timers
+      : [...site.timers, { ...hours, id: timerId }];
+    return withoutUnused(withTier(tierId, (t) => ({ ...t, timerId }))({ ...site, timers }));
   };
 
 /** Changes the batch of a tray: what grows, how far along it is, how tall. */

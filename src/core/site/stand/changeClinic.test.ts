@@ -9,7 +9,7 @@ const site = {
   currency: 'EUR',
   price_per_kWh: 0.3,
   stands: [],
-  programmes: [],
+  timers: [],
   clinic: [kase, { ...kase, id: 'other' }],
 } as unknown as Site;
 const run = (cause: string, outcome: TestRun['outcome'] = null): TestRun => ({ test: 'shade-half', cause, next: 'x', began: 20_000, look: 20_005, outcome }) as TestRun; // prettier-ignore

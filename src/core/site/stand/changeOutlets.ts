@@ -1,5 +1,5 @@
 import type { Daylight } from './Daylight';
-import type { Plugged, Programme, Site, Stand } from './Site';
+import type { Plugged, Timer, Site, Stand } from './Site';
 
 type Change = (site: Site) => Site;
 
@@ -15,8 +15,8 @@ export const addPlugged = (standId: string, thing: Plugged): Change =>
   withPlugged(standId, (all) => (all.length < MOST_PLUGGED ? [...all, thing] : all));
 
 /** Puts it on a timer, or (null) on an outlet that is always live. */
-export const movePlugged = (standId: string, id: string, programmeId: string | null): Change =>
-  withPlugged(standId, (all) => all.map((p) => (p.id === id ? { ...p, programmeId } : p)));
+export const movePlugged = (standId: string, id: string, timerId: string | null): Change =>
+  withPlugged(standId, (all) => all.map((p) => (p.id === id ? { ...p, timerId } : p)));
 
 export const namePlugged = (standId: string, id: string, name: string): Change =>
   withPlugged(standId, (all) => all.map((p) => (p.id === id ? { ...p, name } : p)));
@@ -25,17 +25,17 @@ export const unplug = (standId: string, id: string): Change => withPlugged(stand
 
 /** What a timer carries, and how many outlets follow it. */
 export const setTimer =
-  (programmeId: string, change: Partial<Pick<Programme, 'rating' | 'outlets'>>): Change =>
-  (site) => ({ ...site, programmes: site.programmes.map((p) => (p.id === programmeId ? { ...p, ...change } : p)) });
+  (timerId: string, change: Partial<Pick<Timer, 'rating' | 'outlets'>>): Change =>
+  (site) => ({ ...site, timers: site.timers.map((p) => (p.id === timerId ? { ...p, ...change } : p)) });
 
 /** What comes in by day on the tiers of a timer; null: nothing. */
 export const setDaylight =
-  (programmeId: string, daylight: Daylight | null): Change =>
+  (timerId: string, daylight: Daylight | null): Change =>
   (site) => ({
     ...site,
     stands: site.stands.map((s) =>
-      s.tiers.some((t) => t.programmeId === programmeId)
-        ? { ...s, tiers: s.tiers.map((t) => (t.programmeId === programmeId ? { ...t, daylight } : t)) }
+      s.tiers.some((t) => t.timerId === timerId)
+        ? { ...s, tiers: s.tiers.map((t) => (t.timerId === timerId ? { ...t, daylight } : t)) }
         : s,
     ),
   });

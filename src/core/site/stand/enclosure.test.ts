@@ -34,7 +34,7 @@ const bare: Tier = {
   ageing: AS_NEW,
   fittings: [],
   trays: [tray],
-  programmeId: 'p',
+  timerId: 'p',
   notch: null,
   daylight: null,
   rotation: null,

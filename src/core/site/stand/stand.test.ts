@@ -40,13 +40,13 @@ const cells = containerLibrary.find((c) => c.id === 'cell-72')!;
 const celery = { cropId: 'celery', stage: 'seedling' } as const;
 
 function siteWith(tiers = 2): Site {
-  const { stand, programme } = standFrom(
+  const { stand, timer } = standFrom(
     TEMPLATES.find((t) => t.kind === 'rack')!,
     tiers,
     'Rack',
     ids,
   );
-  const site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme] };
+  const site: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], timers: [timer] };
   const tierId = stand.tiers[0]!.id;
   const planted = addTray(tierId, cells, celery, { x: 0.3, y: 0.22 }, ids)(site);
   return addFitting(tierId, bar, { x: 0.6, y: 0.22, face: 0.33 }, ids())(planted);

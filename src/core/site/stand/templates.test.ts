@@ -11,8 +11,8 @@ let next = 0;
 const ids = () => `t${next++}`;
 
 function siteOf(template: (typeof TEMPLATES)[number], tiers: number): Site {
-  const { stand, programme } = standFrom(template, tiers, template.name, ids);
-  return { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], programmes: [programme] };
+  const { stand, timer } = standFrom(template, tiers, template.name, ids);
+  return { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], timers: [timer] };
 }
 
 test.each(TEMPLATES.map((t) => [t.name, t] as const))('%s: as many tiers as it may have, sound and of known stuff', (_, template) => {
@@ -46,7 +46,7 @@ test('a tier is looked up again when its hours, its plants or its place change, 
   const place = { number: 1, x: 0, z: 0.4 };
   const first = look(site, tier, tables, place);
   expect(look({ ...site, currency: 'USD' }, tier, tables, place)).toBe(first);
-  const later = { ...site, programmes: site.programmes.map((p) => ({ ...p, lit_min: 600 })) };
+  const later = { ...site, timers: site.timers.map((p) => ({ ...p, lit_min: 600 })) };
   expect(look(later, tier, tables, place).hours).toBe(10);
   expect(look(later, tier, tables, { ...place, z: 0.5 }).z).toBe(0.5);
 });

@@ -3,7 +3,7 @@ import { AS_NEW } from '../../things/lamp/ageing';
 import type { FaceName } from '../../light/room/Room';
 import type { Metres } from '../../units/quantities';
 import { SHELF } from './plain';
-import type { Programme, Stand, StandKind, Tier } from './Site';
+import type { Timer, Stand, StandKind, Tier } from './Site';
 
 /** A usual stand to begin from; every figure can be changed afterwards. */
 export interface Template {
@@ -110,7 +110,7 @@ export const TEMPLATES: readonly Template[] = [
 ];
 
 /** An empty tier of a template. */
-function tierFrom(template: Template, id: string, programmeId: string): Tier {
+function tierFrom(template: Template, id: string, timerId: string): Tier {
   const { width, depth, height, faces, notch, load } = template;
   return {
     id,
@@ -122,7 +122,7 @@ function tierFrom(template: Template, id: string, programmeId: string): Tier {
     ageing: AS_NEW,
     fittings: [],
     trays: [],
-    programmeId,
+    timerId,
     daylight: null,
     rotation: null,
     readings: [],
@@ -131,16 +131,16 @@ function tierFrom(template: Template, id: string, programmeId: string): Tier {
 }
 
 /** An empty stand of a template, all tiers on one timer. */
-export function standFrom(template: Template, tiers: number, name: string, ids: () => string): { stand: Stand; programme: Programme } {
-  const programme: Programme = { id: ids(), on_min: 6 * 60, lit_min: 16 * 60, ...BARE_TIMER };
+export function standFrom(template: Template, tiers: number, name: string, ids: () => string): { stand: Stand; timer: Timer } {
+  const timer: Timer = { id: ids(), on_min: 6 * 60, lit_min: 16 * 60, ...BARE_TIMER };
   const stand: Stand = {
     id: ids(),
     name,
     kind: template.kind,
     laidOut: false,
-    tiers: Array.from({ length: tiers }, () => tierFrom(template, ids(), programme.id)),
+    tiers: Array.from({ length: tiers }, () => tierFrom(template, ids(), timer.id)),
     shelf: SHELF,
     ...BARE_STAND,
   };
-  return { stand, programme };
+  return { stand, timer };
 }
