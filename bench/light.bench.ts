@@ -23,7 +23,7 @@ import { emittersOf } from '../src/core/things/lamp/emittersOf';
 import type { Emitter, TubeEmitter } from '../src/core/light/emitters/Emitter';
 import { FACES, type Face, type FaceName, type Room } from '../src/core/light/room/Room';
 import { lightFieldOf } from '../src/core/light/scene/LightField';
-import { createRecall, type Recall } from '../src/core/light/scene/Recall';
+import { createCache, type Cache } from '../src/core/light/scene/Cache';
 
 const area = { x0: 0, x1: 1.2, y0: 0, y1: 0.6 };
 const tubes: TubeEmitter[] = [0.12, 0.24, 0.36, 0.48].map((y) => ({ kind: 'tube', x: 0.6, y, z: 0.3, ppf: 28, length: 1.15, turn: 0 }));
@@ -58,7 +58,7 @@ function plainLoop(): number {
   return sum;
 }
 
-const inTheOpen = (emitters: readonly Emitter[]) => lightFieldOf({ lamps: [{ id: 'lamps', emitters }], rooms: [], things: [] });
+const inTheOpen = (emitters: readonly Emitter[]) => lightFieldOf({ lamps: [{ id: 'lamps', emitters }], rooms: [], obstructions: [] });
 
 const print = (line: string) => process.stdout.write(`${line}\n`);
 
@@ -79,7 +79,7 @@ const print = (line: string) => process.stdout.write(`${line}\n`);
       25,
       () =>
         void answerLight({
-          scene: { lamps: [{ id: 'lamps', emitters }], rooms: [], things: [] },
+          scene: { lamps: [{ id: 'lamps', emitters }], rooms: [], obstructions: [] },
           width: 1.2,
           depth: 0.6,
           canopy: 0.1,
@@ -107,18 +107,18 @@ const print = (line: string) => process.stdout.write(`${line}\n`);
       id: `${level}-${i}`,
       emitters: [{ ...t, diameter: 0.026, z: 0.5 * level + (i === 0 ? 0.3 + moved : 0.3) }],
     }));
-  const one = (level: number, moved: number, recall: Recall) =>
-    lightFieldOf({ rooms: [tier(level)], lamps: lampsOf(level, moved), things: [] }, recall).map(area, 0.5 * level + 0.08, 0.01);
+  const one = (level: number, moved: number, cache: Cache) =>
+    lightFieldOf({ rooms: [tier(level)], lamps: lampsOf(level, moved), obstructions: [] }, cache).map(area, 0.5 * level + 0.08, 0.01);
   let frame = 0;
-  const first = median(15, () => void one(0, 0, createRecall()));
-  const recall = createRecall();
-  const later = median(40, () => void one(0, (++frame % 97) / 1000, recall));
-  const recalls = [0, 1, 2, 3, 4].map(() => createRecall());
-  const five = median(20, () => recalls.forEach((r, level) => void one(level, (++frame % 97) / 1000, r)));
+  const first = median(15, () => void one(0, 0, createCache()));
+  const cache = createCache();
+  const later = median(40, () => void one(0, (++frame % 97) / 1000, cache));
+  const caches = [0, 1, 2, 3, 4].map(() => createCache());
+  const five = median(20, () => caches.forEach((r, level) => void one(level, (++frame % 97) / 1000, r)));
   const upright = { x0: 0, x1: 1.2, z0: 0, z1: 0.45, y: 0.3 };
   /** Only the slice is timed: in a frame its field has been settled for the map. */
   const sliceOf = (rooms: readonly Room[]) => {
-    const fields = Array.from({ length: 60 }, (_, k) => lightFieldOf({ rooms, lamps: lampsOf(0, k / 1000), things: [] }, recall));
+    const fields = Array.from({ length: 60 }, (_, k) => lightFieldOf({ rooms, lamps: lampsOf(0, k / 1000), obstructions: [] }, cache));
     return median(40, () => void fields[++frame % 60]!.slice(upright, 0.01));
   };
   const [slice, bare] = [sliceOf([tier(0)]), sliceOf([])];
@@ -129,7 +129,10 @@ const print = (line: string) => process.stdout.write(`${line}\n`);
   print(`slice 1.2 × 0.45 m, 1 cm, a lamp moved: ${slice.toFixed(1)} ms with reflections, ${bare.toFixed(1)} ms in the open (goal 5)`);
   const whole = (lamps: number, cell: number, finer: number) => {
     const many = Array.from({ length: lamps / 4 }, (_, k) => lampsOf(0, k / 100)).flat();
-    return median(9, () => void lightFieldOf({ rooms: [tier(0)], lamps: many, things: [] }, createRecall(), finer).map(area, 0.08, cell));
+    return median(
+      9,
+      () => void lightFieldOf({ rooms: [tier(0)], lamps: many, obstructions: [] }, createCache(), finer).map(area, 0.08, cell),
+    );
   };
   const plain = whole(4, 0.01, 1);
   print(`how the first solve grows (${plain.toFixed(1)} ms):`);
@@ -193,14 +196,14 @@ const print = (line: string) => process.stdout.write(`${line}\n`);
   const stand = (s: Site) => benchStandOf(s, s.stands[0]!, tables);
   const tier = site.stands[0]!.tiers[1]!;
   const hung = (face: number) => stand(changeFittings(tier.id, tier.fittings.map((f) => f.id), () => ({ face }))(site)); // prettier-ignore
-  const recall = createRecall(2048);
-  answerBench(questionOfStand(stand(site), 'front'), recall);
+  const cache = createCache(2048);
+  answerBench(questionOfStand(stand(site), 'front'), cache);
   let n = 0;
   const face = () => 0.16 + 0.001 * (n++ % 60);
-  const move = median(20, () => void answerBench(questionOfStand(hung(face()), 'front', tier.id), recall));
-  const whole = median(8, () => void answerBench(questionOfStand(hung(face()), 'front'), recall));
+  const move = median(20, () => void answerBench(questionOfStand(hung(face()), 'front', tier.id), cache));
+  const whole = median(8, () => void answerBench(questionOfStand(hung(face()), 'front'), cache));
   print(`bench, five tiers: ${move.toFixed(1)} ms for a move of a hand on one of them, ${whole.toFixed(0)} ms for all when it lets go`);
-  const answer = answerBench(questionOfStand(stand(site), null), recall);
+  const answer = answerBench(questionOfStand(stand(site), null), cache);
   // One after the other: they share a thread here.
   void (async () => {
     for (const scope of [{ of: 'tier', id: tier.id }, { of: 'stand' }] as const) {

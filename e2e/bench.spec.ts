@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 
 /** The bench, as a person works at it: build a stand, move things, read the light, take advice. */
 
-const stage = (page: Page) => page.getByRole('region', { name: /^The stage/ });
+const stage = (page: Page) => page.getByRole('region', { name: /^The drawing/ });
 const lampOn = (page: Page, tier: number) =>
   stage(page)
     .getByRole('button', { name: new RegExp(`^Lamp: .*tier ${tier},`) })
@@ -215,7 +215,7 @@ test.describe('with the demo', () => {
     await page.goto('/stands/demo-landing/bench');
     const verdict = page.getByTestId('verdict').first();
     await expect(verdict).toBeVisible();
-    const lamp = page.locator('[data-stage]').getByRole('button', { name: /^Lamp: LED shop light/ });
+    const lamp = page.locator('[data-drawing]').getByRole('button', { name: /^Lamp: LED shop light/ });
     // It hangs over an open shelf, and is in the picture from both sides.
     for (const view of ['side', 'front']) {
       await page.getByRole('radio', { name: view }).click();
@@ -324,7 +324,7 @@ test.describe('with the demo', () => {
 
   test('from the side, measured, and on paper', async ({ page }) => {
     await page.getByRole('radio', { name: 'side', exact: true }).click();
-    await expect(page.getByRole('region', { name: 'The stage: Map-room rack from the side' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'The drawing: Map-room rack from the side' })).toBeVisible();
     await page.getByRole('button', { name: 'Ruler' }).click();
     const tape = page.getByRole('application', { name: /^Ruler/ });
     const box = (await tape.boundingBox())!;

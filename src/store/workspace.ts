@@ -13,7 +13,7 @@ import type { EqualDose } from '../core/plan/trial/equalDose';
 import type { TrialResult } from '../core/plan/trial/resultOf';
 import type { Trial } from '../core/site/trial/Trial';
 import type { LampsAtPlace, PlantAsked } from '../core/plan/daylight/lampsAtPlaces';
-import type { Capacity, CapacityAsked, MoreAsked, MoreLight } from '../core/plan/buying/capacity';
+import type { TierCapacity, CapacityAsked, MoreAsked, LightWays } from '../core/plan/buying/capacity';
 import type { CompareAsked, LampFit } from '../core/plan/buying/compareLamps';
 import type { AdviceQuestion } from '../core/plan/advice/AdviceQuestion';
 import type { NoFit, TierFit } from '../core/measure/fit/fitTier';
@@ -24,7 +24,7 @@ import type { SeasonAnswer, SeasonImproved } from '../workers/season/season.api'
 import { startSeasonWorker, type SeasonWorker } from '../workers/season/season.client';
 import type { WayOut } from '../core/plan/season/waysOut';
 import type { Site } from '../core/site/stand/Site';
-import { startAdviceWorker, type AdviceWorker, type Search } from '../workers/advice/advice.client';
+import { startAdviceWorker, type AdviceWorker, type AdviceSearch } from '../workers/advice/advice.client';
 import type { SetUp } from '../core/answer/stand/setUp';
 import { takeLightWorker } from '../workers/light/early';
 import { startLightPool, type Lane } from '../workers/light/light.pool';
@@ -32,7 +32,7 @@ import { createBenchLightStore, createBenchLookStore, type BenchLightStore, type
 import { followBench } from './bench/followBench';
 import type { ChartWorker } from '../workers/chart/chart.client';
 import { startChartPool } from '../workers/chart/chart.pool';
-import { createSunRecall } from '../core/answer/daylight/litByWindow';
+import { createSunCache } from '../core/answer/daylight/litByWindow';
 import { countBurned } from '../core/site/ownLamps/hangingOf';
 import { asOf } from '../core/answer/stand/asOf';
 import { tables } from '../core/things/tables/libraryTables';
@@ -93,7 +93,7 @@ export interface Workspace {
   /** What every tray of a stand gets; with pictures where they are asked for. */
   lightOfStand(stand: BenchStand, view?: 'front'): Promise<BenchAnswer>;
   /** Looks for what would help; the search can be called off. Throws before the workspace is open. */
-  advise(question: AdviceQuestion, onJudged: (judged: number) => void): Search;
+  advise(question: AdviceQuestion, onJudged: (judged: number) => void): AdviceSearch;
   /** What the readings of a tier say of its lamps and sides. */
   fitTier(of: TierOfSite, progress: (done: number) => void): Promise<TierFit | NoFit>;
   /** The points that tell most about a tier. */
@@ -111,9 +111,9 @@ export interface Workspace {
   /** Lamps made equal in light over a tier. */
   compareLamps(question: CompareAsked): Promise<LampFit[]>;
   /** What the lamps that the person owns can serve. */
-  capacity(question: CapacityAsked): Promise<Capacity[]>;
+  capacity(question: CapacityAsked): Promise<TierCapacity[]>;
   /** What more light on a tier would take. */
-  moreLight(question: MoreAsked): Promise<MoreLight>;
+  moreLight(question: MoreAsked): Promise<LightWays>;
   /** What the lamps of all stands give to a plant. */
   lampsAtPlaces(question: PlantAsked): Promise<LampsAtPlace[]>;
   /** What each lamp of a tier gives to one place of it. */
@@ -260,7 +260,7 @@ export function createWorkspace(language: string): Workspace {
       });
     }
 
-    const suns = createSunRecall();
+    const suns = createSunCache();
     const settleToday = () =>
       settleTo(sites, (site, before) => {
         const { today } = days.getState();

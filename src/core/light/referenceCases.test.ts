@@ -74,7 +74,7 @@ const grids = cases.filter((c) => c.quantity === 'ppfd_at_cell_centres' || c.qua
 test.each(grids.map((c) => [c.id, c] as const))('%s', (_, c) => {
   const g = c.grid!;
   const lamps = c.scene!.luminaires.map((l, i) => ({ id: String(i), emitters: [emitterOf(l)] }));
-  const map = lightFieldOf({ lamps, rooms: [], things: [] }).map(g, g.z, (g.x1 - g.x0) / g.nx);
+  const map = lightFieldOf({ lamps, rooms: [], obstructions: [] }).map(g, g.z, (g.x1 - g.x0) / g.nx);
   const expected = c.expected as number[];
   if (c.quantity === 'plane_stats') {
     const s = statsOver(map, [g]);
@@ -120,7 +120,7 @@ const boxes = box.cases as unknown as Case[];
 test.each(boxes.map((c) => [c.id, c] as const))('%s', (_, c) => {
   const room = roomOf(c.scene!.box!);
   const lamps = c.scene!.luminaires.map((l, i) => ({ id: String(i), emitters: [emitterOf(l)] }));
-  const field = lightFieldOf({ rooms: [room], lamps, things: [] });
+  const field = lightFieldOf({ rooms: [room], lamps, obstructions: [] });
   const expected = c.expected as number[];
   const g = c.grid;
   const cells = g

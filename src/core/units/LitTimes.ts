@@ -11,7 +11,7 @@ export interface LitTimes {
 }
 
 /** A stretch in which lamps burn without a break. */
-export interface Block {
+export interface LitBlock {
   readonly on_min: number;
   readonly lit_min: number;
 }
@@ -22,7 +22,7 @@ const wrap = (m: number) => ((m % MINUTES_PER_DAY) + MINUTES_PER_DAY) % MINUTES_
 export const mostLit = (pause: Span | null): number => MINUTES_PER_DAY - (pause ? lengthOf(pause) : 0);
 
 /** One block, or the two that a pause makes of it. What would begin within the pause begins at its end. */
-export function blocksOf({ on_min, lit_min, pause }: LitTimes): readonly Block[] {
+export function blocksOf({ on_min, lit_min, pause }: LitTimes): readonly LitBlock[] {
   if (!pause || lit_min <= 0) return [{ on_min, lit_min }];
   const start = wrap(on_min - pause.from_min) < lengthOf(pause) ? wrap(pause.to_min) : on_min;
   const before = start === wrap(pause.to_min) ? mostLit(pause) : wrap(pause.from_min - start);

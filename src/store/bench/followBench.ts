@@ -3,13 +3,13 @@ import { questionOfStand } from '../../core/answer/bench/questionOfStand';
 import type { BenchStand } from '../../core/answer/stand/benchStand';
 import type { SiteState, SiteStore } from '../site/siteStore';
 import type { ChartStore } from './chartStore';
-import { siteShown } from './siteShown';
+import { sitePreview } from './sitePreview';
 import { benchStandIn } from './benchStandIn';
 import type { BenchLightStore, BenchLookStore } from './benchStore';
 
 /** The stand that the bench shows, or null when there is none. */
 export function standOnBench({ site }: Pick<SiteState, 'site'>, standId: string | null): BenchStand | null {
-  const stand = site.stands.find((s) => s.id === standId) ?? site.stands.find((s) => !s.laidOut) ?? site.stands[0];
+  const stand = site.stands.find((s) => s.id === standId) ?? site.stands.find((s) => !s.autoArranged) ?? site.stands[0];
   return stand ? benchStandIn(site, stand) : null;
 }
 
@@ -36,7 +36,7 @@ export function followBench(
     do {
       changed = false;
       const { view, handOn, standId, day } = looks.getState();
-      const of = standOnBench({ site: siteShown(sites.getState().site, charts.getState().chart, day) }, standId);
+      const of = standOnBench({ site: sitePreview(sites.getState().site, charts.getState().chart, day) }, standId);
       if (!of) {
         last = null;
         lights.setState({ status: 'waiting' }, true);

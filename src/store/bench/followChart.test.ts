@@ -1,7 +1,7 @@
 import { dayFrom } from '../../core/units/day';
 import type { HangChart } from '../../core/plan/hang/HangChart';
 import { createBenchLookStore } from './benchStore';
-import { siteShown } from './siteShown';
+import { sitePreview } from './sitePreview';
 import type { DayState } from '../day/dayStore';
 import { createSettingsStore } from '../settings/settingsStore';
 import { demoSite } from '../site/demoSite';
@@ -105,9 +105,9 @@ test('what fails is said, and asked again with the next change', async () => {
 
 test('a later day is shown with its plants grown, the same object for the same day, and today is the site itself', () => {
   const site = demoSite('en-GB', TODAY);
-  expect(siteShown(site, null, null)).toBe(site);
-  const shown = siteShown(site, null, TODAY + 10);
-  expect(siteShown(site, null, TODAY + 10)).toBe(shown);
+  expect(sitePreview(site, null, null)).toBe(site);
+  const shown = sitePreview(site, null, TODAY + 10);
+  expect(sitePreview(site, null, TODAY + 10)).toBe(shown);
   const leek = (s: typeof site) => s.batches.find((b) => b.cropId === 'leek' && b.sown !== null)!;
   // Leek on its 20th and 30th day, by its table: 8 cm on the 14th, 13 cm on the 28th, 17 cm on the 42nd.
   expect(leek(site).height!).toBeWithin(0.08 + (6 / 14) * 0.05, { absolute: 1e-9 });

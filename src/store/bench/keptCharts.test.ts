@@ -8,7 +8,7 @@ import { tables } from '../../core/things/tables/libraryTables';
 import { readSite } from '../form/readSite';
 import { writeSite } from '../form/writeSite';
 import { demoSite } from '../site/demoSite';
-import { keyOf, openKeptCharts } from './keptCharts';
+import { chartKeyOf, openKeptCharts } from './keptCharts';
 
 const from = dayFrom(2027, 2, 20);
 const site = demoSite('en-GB', from);
@@ -37,7 +37,7 @@ test('a chart is found again for the same question only', async () => {
 });
 
 test('what happens to other stands, or in the clinic, changes nothing of it', () => {
-  const key = keyOf(question, 'b');
-  expect(keyOf({ ...question, site: logIt(batchOf(sill), note)(site) }, 'b')).toBe(key);
-  expect(keyOf({ ...question, site: { ...site, clinic: [], trials: [] } }, 'b')).toBe(key);
+  const key = chartKeyOf(question, 'b');
+  expect(chartKeyOf({ ...question, site: logIt(batchOf(sill), note)(site) }, 'b')).toBe(key);
+  expect(chartKeyOf({ ...question, site: { ...site, clinic: [], trials: [] } }, 'b')).toBe(key);
 });

@@ -17,7 +17,7 @@ interface Kept {
 }
 
 /** All that a chart follows from: the stand with its plants, lamps and timers, the household, the day, and the program itself. */
-export function keyOf({ site, standId, from, timerStep_min }: ChartAsked, build: string): number {
+export function chartKeyOf({ site, standId, from, timerStep_min }: ChartAsked, build: string): number {
   const stands = site.stands.filter((s) => s.id === standId);
   const here = new Set(stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => y.batchId))));
   const batches = site.batches.filter((b) => here.has(b.id));
@@ -31,11 +31,11 @@ export function openKeptCharts(build = process.env.COPPER_NOON_BUILD ?? ''): Kep
   return {
     async find(question) {
       const kept = await store.getItem<Kept>(question.standId).catch(() => null);
-      return kept?.key === keyOf(question, build) ? kept.chart : null;
+      return kept?.key === chartKeyOf(question, build) ? kept.chart : null;
     },
     async keep(question, chart) {
       // What cannot be kept is worked out again the next time.
-      await store.setItem(question.standId, { key: keyOf(question, build), chart } satisfies Kept).catch(() => undefined);
+      await store.setItem(question.standId, { key: chartKeyOf(question, build), chart } satisfies Kept).catch(() => undefined);
     },
   };
 }

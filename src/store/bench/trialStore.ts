@@ -1,7 +1,7 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 
 /** Advice that is being tried: what was done, and how to go back to before it. */
-export interface Trial {
+export interface AdviceTrial {
   readonly words: string;
   /** How many steps could be undone right after it; more: something was done since. */
   readonly steps: number;
@@ -9,7 +9,7 @@ export interface Trial {
 
 /** What a person thinks of advice; for as long as the page is open. */
 export interface TrialState {
-  readonly trial: Trial | null;
+  readonly trial: AdviceTrial | null;
   /** Offers that were waved away, by the words of their moves. */
   readonly dismissed: readonly string[];
 }

@@ -8,7 +8,7 @@ import { isoOf } from '../../core/units/day';
 import { fail, ok, type Problem, type Result } from '../../core/units/result';
 import { problemsOf } from '../form/problemsOf';
 import { listInList, readJson } from '../form/readJson';
-import { placeOf, windowOf } from '../form/WindowFile';
+import { placeOfFile, windowOfFile } from '../form/WindowFile';
 import { DaylightFile } from './DaylightFile';
 
 /** The longest question that is read. */
@@ -54,8 +54,8 @@ export function readDaylightText(text: string): Result<DaylightQuestion> {
   const { horizon } = file.window;
   const falling = horizon.findIndex((p, i) => i > 0 && p.azimuth_deg < horizon[i - 1]!.azimuth_deg);
   if (falling >= 0) return fail({ code: 'window/not-rising', at: `window.horizon[${falling}].azimuth_deg` });
-  const window = windowOf(file.window);
-  const place = placeOf(file.place);
+  const window = windowOfFile(file.window);
+  const place = placeOfFile(file.place);
   return ok({
     year: file.year,
     place,

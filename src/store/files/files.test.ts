@@ -98,7 +98,7 @@ test('a file of version 2, written before tiers had sides, is brought up to date
 
 test('a file of version 3, written before there was a bench, is brought up to date', () => {
   const old = read(readFileSync('test/fixtures/site-version-3.json', 'utf8'));
-  expect(old.stands.map((s) => [s.laidOut, s.kind, s.strip])).toEqual(Array(2).fill([true, 'shelf', null]));
+  expect(old.stands.map((s) => [s.autoArranged, s.kind, s.strip])).toEqual(Array(2).fill([true, 'shelf', null]));
   expect(old.stands[0]!.tiers[0]!).toMatchObject({ notch: null, load: null });
   expect(old.stands[0]!.tiers[0]!.fittings[0]!.hanger).toEqual(CORD);
   expect(old.stands[0]!.tiers[0]!.trays[0]!).toMatchObject(ON_THE_FLOOR);
@@ -203,10 +203,10 @@ test('a pause goes out and comes in as it was; one that leaves too little of the
   expect(setPause(id, null)(paused)).toEqual(base);
   expect(setTimes(id, on_min, 1440)(paused).timers[0]!.lit_min).toBe(1260);
   const bad = (change: object) =>
-    codes(JSON.stringify({ ...JSON.parse(exportSite(paused)), timers: JSON.parse(exportSite(paused)).timers.map((p: object, i: number) => (i === 0 ? { ...p, ...change } : p)) })); // prettier-ignore
-  expect(bad({ lit_min: 1300 })).toEqual(['site/pause-too-long timers[0].pause']);
-  expect(bad({ pause: { from_min: 720, to_min: 720 } })).toEqual(['site/pause-too-long timers[0].pause']);
-  expect(bad({ pause: { from_min: 720, to_min: 1440 } })).toEqual(['site/max timers[0].pause.to_min']);
+    codes(JSON.stringify({ ...JSON.parse(exportSite(paused)), programmes: JSON.parse(exportSite(paused)).programmes.map((p: object, i: number) => (i === 0 ? { ...p, ...change } : p)) })); // prettier-ignore
+  expect(bad({ lit_min: 1300 })).toEqual(['site/pause-too-long programmes[0].pause']);
+  expect(bad({ pause: { from_min: 720, to_min: 720 } })).toEqual(['site/pause-too-long programmes[0].pause']);
+  expect(bad({ pause: { from_min: 720, to_min: 1440 } })).toEqual(['site/max programmes[0].pause.to_min']);
 });
 
 test('a file of version 14, written before lamps could be tilted, is brought up to date: all hang level', () => {

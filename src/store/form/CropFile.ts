@@ -52,7 +52,7 @@ export class GerminationFile {
   @IsBoolean() heatMat!: boolean;
 }
 
-export class AirFile {
+export class CropAirFile {
   @IsNumber(finite) @Min(-10) @Max(50) day_C!: number;
   @IsNumber(finite) @Min(-10) @Max(50) night_C!: number;
 }
@@ -72,7 +72,7 @@ export class CropFile {
   @IsString() @MaxLength(2000) dayLengthNote!: string;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => HeightFile) heightByDay!: HeightFile[];
   @IsOptional() @IsObject() @ValidateNested() @Type(() => GerminationFile) germination!: GerminationFile | null;
-  @IsOptional() @IsObject() @ValidateNested() @Type(() => AirFile) afterEmergence!: AirFile | null;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => CropAirFile) afterEmergence!: CropAirFile | null;
   @IsInt() @Min(1) @Max(5) stretchProne!: number;
   @IsIn(LEGGY_REMEDIES) leggyRemedy!: LeggyRemedy;
   @IsBoolean() airMovementBenefit!: boolean;

@@ -24,7 +24,7 @@ import { PLUGGED_KINDS } from '../../core/site/stand/Site';
 import { IsDay } from './IsDay';
 
 /** As long as a note may be. */
-export const MOST_LETTERS = 1000;
+export const MOST_NOTE_LETTERS = 1000;
 
 const finite = { allowNaN: false, allowInfinity: false };
 
@@ -89,7 +89,7 @@ export class LoggedBeforeFile {
   @IsDay() day!: string;
   @IsOptional() @IsIn(LOGGED_KINDS) what?: LoggedKind;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(5) height_m!: number | null;
-  @IsOptional() @IsString() @MaxLength(MOST_LETTERS) text?: string;
+  @IsOptional() @IsString() @MaxLength(MOST_NOTE_LETTERS) text?: string;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(1_000_000) weight_g?: number;
 }
 
@@ -113,7 +113,7 @@ export class LoggedFile {
   @IsIn(LOGGED_KINDS) what!: LoggedKind;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(5) height_m!: number | null;
   @IsOptional() @IsIn(STAGE_NAMES) stage!: (typeof STAGE_NAMES)[number] | null;
-  @IsOptional() @IsString() @MaxLength(MOST_LETTERS) text?: string;
+  @IsOptional() @IsString() @MaxLength(MOST_NOTE_LETTERS) text?: string;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(1_000_000) weight_g?: number;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(5) height_sd_m?: number;
   @IsOptional() @IsString() @MaxLength(80) photoId?: string;

@@ -51,7 +51,7 @@ import { materialLibrary } from '../../core/things/material/materialLibrary';
 import { meterLibrary } from '../../core/things/meter/meterLibrary';
 import { MOST_READINGS } from '../../core/site/reading/Reading';
 import { MATCHED_BY, type MatchedBy } from '../../core/site/reading/OwnMeter';
-import { MOST_LETTERS } from '../names/freeName';
+import { MOST_NAME_LETTERS } from '../names/freeName';
 
 const MATERIALS = materialLibrary.map((m) => m.id);
 const METERS = meterLibrary.map((m) => m.id);
@@ -195,7 +195,7 @@ export class MeterFile {
 }
 
 /** What comes in by day. */
-export class DaylightFile {
+export class TierDaylightFile {
   @IsNumber(finite) @Min(0) @Max(80) dli_mol!: number;
   @IsInt() @Min(0) @Max(1439) from_min!: number;
   @IsInt() @Min(1) @Max(1440) to_min!: number;
@@ -217,7 +217,7 @@ export class TierFile {
   @IsOptional() @IsNumber(finite) @Min(0) @Max(5000) load_kg!: number | null;
   @IsObject() @ValidateNested() @Type(() => AgeingFile) ageing!: AgeingFile;
   @IsString() @MaxLength(80) programmeId!: string;
-  @IsOptional() @IsObject() @ValidateNested() @Type(() => DaylightFile) daylight!: DaylightFile | null;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => TierDaylightFile) daylight!: TierDaylightFile | null;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => RotationFile) rotation!: RotationFile | null;
   @IsArray() @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => FittingFile) fittings!: FittingFile[];
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TrayFile) trays!: TrayFile[];
@@ -227,7 +227,7 @@ export class TierFile {
 
 export class StandFile {
   @IsString() @MaxLength(80) id!: string;
-  @IsString() @MaxLength(MOST_LETTERS) name!: string;
+  @IsString() @MaxLength(MOST_NAME_LETTERS) name!: string;
   @IsIn(STAND_KINDS) kind!: StandKind;
   @IsBoolean() laidOut!: boolean;
   @IsNumber(finite) @Min(0) @Max(0.2) shelf_m!: number;

@@ -123,7 +123,7 @@ export class AtWindowFile {
 /** Degrees as they were: turned into radians and back, a number must not creep. */
 const degrees = (rad: number) => Number((rad / RAD).toFixed(9));
 
-export const windowOf = (f: WindowFile): Window => ({
+export const windowOfFile = (f: WindowFile): Window => ({
   id: f.id,
   name: f.name,
   facing: f.facing_deg * RAD,
@@ -190,7 +190,7 @@ export const writePlace = (place: { latitude: number; longitude: number }): Plac
   longitude_deg: degrees(place.longitude),
 });
 
-export const placeOf = (f: PlaceFile) => ({ latitude: f.latitude_deg * RAD, longitude: f.longitude_deg * RAD });
+export const placeOfFile = (f: PlaceFile) => ({ latitude: f.latitude_deg * RAD, longitude: f.longitude_deg * RAD });
 
 export const atWindowOf = (f: AtWindowFile): AtWindow => ({
   windowId: f.windowId,

@@ -67,7 +67,7 @@ test.each<[string, (f: any) => void]>([
 ])('%s is sound', (_, change) => expect(problems(change)).toEqual([]));
 
 test('what is laid out by numbers has lamps and trays', () => {
-  const s = site.stands.findIndex((x) => x.laidOut);
+  const s = site.stands.findIndex((x) => x.autoArranged);
   for (const part of ['fittings', 'trays'])
     expect(problems((f) => (f.stands[s].tiers[0][part] = []))).toContain(`site/empty stands[${s}].tiers[0]`);
 });

@@ -3,7 +3,7 @@ import type { KeptChartFile, LoggedBeforeFile, LoggedFile } from './SeasonFile';
 import type { Logged, LoggedBefore } from '../../core/site/stand/Logged';
 import type { KeptChart } from '../../core/site/hang/KeptChart';
 import { dayOf, type Day } from '../../core/units/day';
-import { atWindowOf, placeOf, windowOf } from './WindowFile';
+import { atWindowOf, placeOfFile, windowOfFile } from './WindowFile';
 import { caseOf } from './ClinicFile';
 import { ownLampOf } from './OwnLampFile';
 import { trialOf, trialProblems } from './TrialFile';
@@ -56,7 +56,7 @@ export function siteOf(file: SiteFile): Site {
       id: s.id,
       name: s.name,
       kind: s.kind,
-      laidOut: s.laidOut,
+      autoArranged: s.laidOut,
       shelf: s.shelf_m,
       strip: s.strip_W ?? null,
       steadyOutlets: s.steadyOutlets ?? null,
@@ -154,9 +154,9 @@ export function siteOf(file: SiteFile): Site {
     },
     timeZone: file.timeZone ?? null,
     stated: [...file.stated],
-    place: file.place ? placeOf(file.place) : null,
+    place: file.place ? placeOfFile(file.place) : null,
     climate: { kind: file.climate.kind, name: file.climate.name, sunshine: [...file.climate.sunshine] },
-    windows: file.windows.map(windowOf),
+    windows: file.windows.map(windowOfFile),
     clinic: file.clinic.map(caseOf),
     trials: file.trials.map(trialOf),
     safety: file.safety.map((m) => ({ standId: m.standId, cautionId: m.cautionId, day: dayOf(m.day), of: m.of })),
@@ -169,7 +169,7 @@ export function siteOf(file: SiteFile): Site {
       name: m.name,
       kindId: m.kindId,
       factor: m.factor,
-      doubt: m.doubt ?? null,
+      uncertainty: m.doubt ?? null,
       matchedBy: m.matchedBy,
       checked_ms: m.checked === null || m.checked === undefined ? null : Date.parse(m.checked),
     })),

@@ -22,7 +22,7 @@ const MOST = new Map(
  */
 export function unsoundIn(before: Site, after: Site): Problem[] {
   const counts = [...MOST].flatMap(([at, most]): Problem[] => {
-    const found = (after[at as keyof Site] as readonly unknown[]).length;
+    const found = (after[at === 'programmes' ? 'timers' : (at as keyof Site)] as readonly unknown[]).length;
     return found > most ? [{ code: 'site/arrayMaxSize', at, found, expected: String(most) }] : [];
   });
   if (counts.length > 0) return counts;

@@ -32,7 +32,7 @@ export const keyText = (key: Uint8Array): string =>
     .replace(/=+$/, '');
 
 /** @returns null for a text that is no key */
-export function keyOf(text: string): Uint8Array | null {
+export function bundleKeyOf(text: string): Uint8Array | null {
   if (!/^[A-Za-z0-9_-]{43}$/.test(text)) return null;
   return Uint8Array.from(atob(text.replace(/-/g, '+').replace(/_/g, '/')), (c) => c.charCodeAt(0));
 }

@@ -11,7 +11,7 @@ import { exportSite } from '../files/exportSite';
 import { renameStand } from '../site/setUpVerbs';
 import { demoSite } from '../site/demoSite';
 import { bringTogether } from './bringTogether';
-import { keyOf, keyText, newKey, openBundle, sealBundle, type HandoverNote } from './bundle';
+import { bundleKeyOf, keyText, newKey, openBundle, sealBundle, type HandoverNote } from './bundle';
 import { createHandoverDesk } from './handoverDesk';
 import { openSharedStates } from './sharedStates';
 
@@ -24,7 +24,7 @@ const codeOf = (r: ReturnType<typeof openBundle>) => (r.ok ? null : r.problems[0
 test('what is sealed opens with its key alone, and two seals of the same are not the same', () => {
   const key = newKey();
   const sealed = sealBundle(note, archive, key);
-  const opened = openBundle(sealed, keyOf(keyText(key))!);
+  const opened = openBundle(sealed, bundleKeyOf(keyText(key))!);
   expect(opened).toEqual({ ok: true, value: { note, archive } });
   expect(sealBundle(note, archive, key)).not.toEqual(sealed);
   expect(codeOf(openBundle(sealed, newKey()))).toBe('handover/damaged');
@@ -48,7 +48,12 @@ test('a bundle with any one bit changed, cut short or made longer is refused', (
 test('only a whole key is a key', () => {
   const text = keyText(newKey());
   expect(text).toHaveLength(43);
-  expect([keyOf(text.slice(1)), keyOf(`${text}A`), keyOf(`${text.slice(0, 42)}+`), keyOf('')]).toEqual([null, null, null, null]);
+  expect([bundleKeyOf(text.slice(1)), bundleKeyOf(`${text}A`), bundleKeyOf(`${text.slice(0, 42)}+`), bundleKeyOf('')]).toEqual([
+    null,
+    null,
+    null,
+    null,
+  ]);
 });
 
 test('the desk hands out once, within ten minutes, and holds only so many', () => {

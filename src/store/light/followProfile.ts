@@ -3,7 +3,7 @@ import { plantAreaOf } from '../../core/site/stand/footprint';
 import { sceneOfSetUp, type SetUp } from '../../core/answer/stand/setUp';
 import type { LightWorker } from '../../workers/light/light.client';
 import type { SiteStore } from '../site/siteStore';
-import { farthestOf, NEAREST } from '../site/setUpVerbs';
+import { farthestOf, NEAREST_FACE } from '../site/setUpVerbs';
 import { activeSetUp } from './followSetUp';
 import type { ProfileStore } from './profileStore';
 
@@ -12,7 +12,7 @@ export function profileQuestionOf(setUp: SetUp): ProfileQuestion {
   return {
     emitters: sceneOfSetUp(setUp, 0).lamps.flatMap((lamp) => lamp.emitters),
     plantAreas: setUp.tier.trays.map(plantAreaOf),
-    nearest: NEAREST,
+    nearest: NEAREST_FACE,
     farthest: farthestOf(setUp.tier.enclosure, setUp.canopy),
     around: setUp.room && { room: setUp.room, face: setUp.canopy },
   };

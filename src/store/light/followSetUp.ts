@@ -9,7 +9,7 @@ import type { LightStore } from './lightStore';
 
 /** The set-up that the check shows: one that is laid out by numbers; null when there is none, or it lives on the bench. */
 export function activeSetUp({ site, activeId }: Pick<SiteState, 'site' | 'activeId'>): SetUp | null {
-  const stands = site.stands.filter((s) => s.laidOut);
+  const stands = site.stands.filter((s) => s.autoArranged);
   const stand = stands.find((s) => s.id === activeId) ?? stands[0];
   return stand ? setUpOf(site, stand, tables) : null;
 }

@@ -1,6 +1,6 @@
 import type { BenchStand, BenchTier } from '../../core/answer/stand/benchStand';
 import { roomOf } from '../../core/site/stand/roomOf';
-import { lampsOf, roomFile } from '../scene/writeScene';
+import { sceneLampsOf, roomFile } from '../scene/writeScene';
 import type { SensorFilter } from '../../core/things/meter/sensorResponse';
 import type { MeterWorldFile } from './MeterWorldFile';
 
@@ -38,7 +38,7 @@ export function practiceWorld(stand: BenchStand, tier: BenchTier, kindId: string
     scene: {
       format: 'copper-noon/scene',
       version: 1,
-      lamps: own.lamps.flatMap((l) => lampsOf(own, l)),
+      lamps: own.lamps.flatMap((l) => sceneLampsOf(own, l)),
       ...(room ? { tiers: [room] } : {}),
     },
     lampFactor: truth.lamps,

@@ -1,6 +1,5 @@
 import { advise, type Offer } from '../../core/plan/advice/advise';
 import { applyMove } from '../../core/plan/advice/applyMove';
-import type { Move } from '../../core/plan/advice/Move';
 import type { TrayResult } from '../../core/plan/advice/Effect';
 import type { Scope } from '../../core/plan/advice/movesFor';
 import { answerBench } from '../../core/answer/bench/answerBench';
@@ -18,7 +17,7 @@ import { benchStandOf, type BenchStand } from '../../core/answer/stand/benchStan
 import { faultsOf } from '../../core/answer/faults/faults';
 import type { Site } from '../../core/site/stand/Site';
 import { powerOf, servedBy, timersOf } from '../../core/plan/timer/servedBy';
-import { fareOn, solveTimer, type Fares } from '../../core/plan/timer/solveTimer';
+import { resultsOn, solveTimer, type TimerResult } from '../../core/plan/timer/solveTimer';
 import { isoOf, type Day } from '../../core/units/day';
 import type { Banded } from '../../core/judge/uncertainty/Band';
 import { writeSite } from '../form/writeSite';
@@ -86,7 +85,7 @@ async function planStand(site: Site, standId: string, asked: PlanAsked) {
       limits: chart.limits.map((l) => ({ ...l, from: isoOf(l.from), to: isoOf(l.to) })),
     },
     faults: faultsOf(stand),
-    outletFaults: loadsOf(stand).faults.map((f) => ('timerId' in f ? ofTimer(f) : f)),
+    outletFaults: loadsOf(stand).faults.map(ofTimer),
     cautions: cautionsFor(stand, site.stated, cautionLibrary).map((c) => ({ id: c.id, severity: c.severity, title: c.title })),
   };
 }
@@ -154,13 +153,12 @@ const resultWritten = (r: TrayResult) => ({
 });
 
 /** As in the site file, where a timer is a `programme`. */
-const ofTimer = <T extends { readonly timerId: string | null }>({ timerId, ...rest }: T) => ({ programmeId: timerId, ...rest });
-
-const moveWritten = (move: Move) => (move.do === 'hours' ? ofTimer(move) : move);
+const ofTimer = (said: object) =>
+  Object.fromEntries(Object.entries(said).map(([name, value]) => [name === 'timerId' ? 'programmeId' : name, value as unknown]));
 
 const offerWritten = (o: Offer, site: Site) => ({
   id: o.id,
-  moves: o.moves.map(moveWritten),
+  moves: o.moves.map(ofTimer),
   effort_min: o.effort_min,
   toBuy: o.toBuy,
   promised: { loss: round(o.after.loss), costPerMonth: round(o.after.costPerMonth), trays: o.after.results.map(resultWritten) },
@@ -183,13 +181,13 @@ function timersWritten(stand: BenchStand, site: Site, answer: ReturnType<typeof 
     return {
       programmeId: timer.id,
       tierIds: timer.tiers.map((t) => t.tier.id),
-      now: { on_min, lit_min, pause, trays: fareOn(served, rules, timer).fares.map(fareWritten) },
-      best: { on_min: best.on_min, lit_min: best.lit_min, limits: best.limits, trays: best.fares.map(fareWritten) },
+      now: { on_min, lit_min, pause, trays: resultsOn(served, rules, timer).results.map(fareWritten) },
+      best: { on_min: best.on_min, lit_min: best.lit_min, limits: best.limits, trays: best.results.map(fareWritten) },
     };
   });
 }
 
-const fareWritten = ({ weakest, mean, strongest, photoperiod, alone, light, ...f }: Fares) => ({
+const fareWritten = ({ weakest, mean, strongest, photoperiod, alone, light, ...f }: TimerResult) => ({
   ...f,
   dli_mol_per_m2_d: { weakest: round(weakest), mean: round(mean), strongest: round(strongest) },
   photoperiod_h: round(photoperiod),

@@ -5,7 +5,7 @@ import { adoptSite, type SiteStore } from '../site/siteStore';
 import type { Copy, Database } from '../database/database';
 import { keep } from './keep';
 import { mergeInto, type Clash } from './merge';
-import { createPager, readStored, standingOf, type StoredSite } from './pages';
+import { createPager, readStored, pagesNamed, type StoredSite } from './pages';
 import { unsoundIn } from '../form/unsoundIn';
 import type { Site } from '../../core/site/stand/Site';
 
@@ -54,7 +54,7 @@ export function createSiteKeeper(database: Database, sites: SiteStore, elsewhere
     known = copy.copy;
     const stored = await read(copy.value);
     if (!stored.ok) return { status: 'unreadable', problems: stored.problems, whole: stored.whole };
-    [base, baseActive, standing] = [stored.site, stored.activeId, standingOf(pagesOf(copy))];
+    [base, baseActive, standing] = [stored.site, stored.activeId, pagesNamed(pagesOf(copy))];
     return { status: 'read', site: stored.site, activeId: stored.activeId };
   }
 
@@ -67,7 +67,7 @@ export function createSiteKeeper(database: Database, sites: SiteStore, elsewhere
     takeOver(stored.site);
     known = copy.copy;
     const { pages, journal = {} } = pagesOf(copy);
-    standing = standingOf({ pages, journal });
+    standing = pagesNamed({ pages, journal });
     // Lists that are the same here and there stand on the pages of there.
     const written = new Map(stored.site.stands.flatMap((s) => s.tiers.map((t) => [t.id, t.readings])));
     for (const { id, readings } of sites.getState().site.stands.flatMap((s) => s.tiers))
@@ -107,7 +107,7 @@ export function createSiteKeeper(database: Database, sites: SiteStore, elsewhere
       for (const { id, list } of fresh) pager.know(list, id);
       const copy = Math.max(begun, known) + 1;
       await database.set('site', { copy, value: { scheme: 2, activeId, ...document } satisfies StoredSite });
-      const named = standingOf(document);
+      const named = pagesNamed(document);
       const unused = [...standing].filter((id) => !named.has(id));
       [known, base, baseActive, standing] = [copy, site, activeId, named];
       database.tell('site');

@@ -126,7 +126,7 @@ export function startKeeping(database: Database, snapshots: Snapshots, kinds: Ki
   }
 
   function show(next: Site, activeId: string) {
-    const active = next.stands.find((s) => s.id === activeId) ?? next.stands.find((s) => s.laidOut) ?? next.stands[0];
+    const active = next.stands.find((s) => s.id === activeId) ?? next.stands.find((s) => s.autoArranged) ?? next.stands[0];
     sites.setState({ site: next, activeId: active?.id ?? '', past: [], future: [], inGesture: false });
     steps.opened();
     opening.setState({ status: 'open', notKept: null }, true);

@@ -2,7 +2,7 @@ import { logIt } from '../../core/site/growth/changeGrowth';
 import { dayFrom } from '../../core/units/day';
 import { exportSite } from '../files/exportSite';
 import { demoSite } from '../site/demoSite';
-import { createPager, readStored, standingOf, type StoredSite } from './pages';
+import { createPager, readStored, pagesNamed, type StoredSite } from './pages';
 import { sealOf } from './seal';
 
 const site = demoSite('en-GB', dayFrom(2027, 2, 20));
@@ -29,10 +29,10 @@ test('a site comes back from its pages as it was, and knows which of them stand'
   expect(back.ok && back.activeId).toBe(site.stands[1]!.id);
   // Only what changed is written again.
   if (!back.ok) throw new Error('unread');
-  expect(pager.cut(back.site, standingOf(value)).fresh).toEqual([]);
+  expect(pager.cut(back.site, pagesNamed(value)).fresh).toEqual([]);
   const tier = back.site.stands.flatMap((s) => s.tiers).find((t) => t.readings.length > 0)!;
   const changed = { ...back.site, stands: back.site.stands.map((s) => ({ ...s, tiers: s.tiers.map((t) => (t === tier ? { ...t, readings: t.readings.slice(1) } : t)) })) }; // prettier-ignore
-  const again = pager.cut(changed, standingOf(value));
+  const again = pager.cut(changed, pagesNamed(value));
   expect(again.fresh.map((f) => f.id)).toEqual([again.document.pages[tier.id]]);
   expect(JSON.stringify(again.document)).not.toContain('fromMiddleX_m":0.1,"taken');
 });
@@ -44,7 +44,7 @@ test('one entry more of one batch writes the page of that batch alone, and the d
   if (!back.ok) throw new Error('unread');
   const batch = back.site.batches.find((b) => b.log.length > 1)!;
   const entry = { id: 'new', day: dayFrom(2027, 2, 20), what: 'note', height: null, stage: null, text: 'a word of the journal' } as const;
-  const again = pager.cut(logIt(batch.id, entry)(back.site), standingOf(value));
+  const again = pager.cut(logIt(batch.id, entry)(back.site), pagesNamed(value));
   expect(again.fresh.map((f) => f.id)).toEqual([again.document.journal![batch.id]]);
   expect(again.fresh[0]!.page.text).toContain('a word of the journal');
   expect(again.document.site.text).not.toContain('a word of the journal');
@@ -110,7 +110,7 @@ test('a page counts as written only when it is: one that failed is in the next c
   const second = pager.cut(site, new Set());
   expect(second.fresh.map((f) => f.page)).toEqual(first.fresh.map((f) => f.page));
   for (const { id, list } of second.fresh) pager.know(list, id);
-  const standing = standingOf(second.document);
+  const standing = pagesNamed(second.document);
   expect(pager.cut(site, standing)).toEqual({ document: second.document, fresh: [] });
   // Another window may have put its own pages in their place: then these are gone.
   expect(pager.cut(site, new Set()).fresh).toHaveLength(standing.size);

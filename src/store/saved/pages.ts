@@ -119,7 +119,7 @@ export function createPager(newId: () => string): Pager {
 }
 
 /** The pages that a document names. */
-export const standingOf = ({ pages, journal = {} }: Pick<StoredSite, 'pages' | 'journal'>): ReadonlySet<string> =>
+export const pagesNamed = ({ pages, journal = {} }: Pick<StoredSite, 'pages' | 'journal'>): ReadonlySet<string> =>
   new Set([...Object.values(pages), ...Object.values(journal)]);
 
 /** What was stored, read; or why not, with all of it as one file. */

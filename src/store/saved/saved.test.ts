@@ -120,12 +120,12 @@ test('what refers to nothing, and what is there twice, is named', () => {
   const file = plain();
   file.stands[0].tiers[0].fittings[0].lampId = 'lost';
   file.stands[0].tiers[0].trays[0].batchId = 'lost';
-  file.timers[1].id = file.timers[0].id;
+  file.programmes[1].id = file.programmes[0].id;
   expect(problemsOf(file)).toEqual(
     expect.arrayContaining([
       'site/missing stands[0].tiers[0].fittings[0].lampId',
       'site/missing stands[0].tiers[0].trays[0].batchId',
-      'site/id-twice timers[1].id',
+      'site/id-twice programmes[1].id',
     ]),
   );
 });
@@ -160,14 +160,14 @@ test('crops that contradict themselves, trips that end before they begin and plu
   file.crops[0].stages[1].hoursMax = 1;
   file.crops[1].heightByDay = [{ day: 5, height_m: 0.1 }, { day: 5, height_m: 0.2 }]; // prettier-ignore
   file.visits.away = [{ from: '2027-03-09', to: '2027-03-01' }];
-  file.stands[0].plugged[0].timerId = 'none';
+  file.stands[0].plugged[0].programmeId = 'none';
   file.cropNotes[0].cropId = 'moonflower';
   expect(problemsOf(file)).toEqual(
     expect.arrayContaining([
       'site/not-rising crops[0].stages[1].hoursMax',
       'site/not-rising crops[1].heightByDay[1].day',
       'site/not-rising visits.away[0].to',
-      'site/missing stands[0].plugged[0].timerId',
+      'site/missing stands[0].plugged[0].programmeId',
       'site/missing cropNotes[0].cropId',
     ]),
   );

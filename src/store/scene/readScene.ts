@@ -11,10 +11,10 @@ import type { Emitter } from '../../core/light/emitters/Emitter';
 import { isInside, FACES, OPEN, type Face, type FaceName } from '../../core/light/room/Room';
 import { partsOf } from '../../core/light/scene/straightLight';
 import { RAYS_A_PART } from '../../core/light/scene/visibleShare';
-import type { Scene, Thing } from '../../core/light/scene/Scene';
+import type { Scene, Obstruction } from '../../core/light/scene/Scene';
 import { readIes } from '../../core/light/photometry/readIes';
 import { fail, ok, type Problem, type Result } from '../../core/units/result';
-import { doubtsOfLamp } from '../../core/measure/fit/doubtsOfLamp';
+import { uncertaintiesOfLamp } from '../../core/measure/fit/uncertaintiesOfLamp';
 import { combine } from '../../core/judge/uncertainty/Band';
 import { AS_NEW } from '../../core/things/lamp/ageing';
 import { withoutNulls } from '../form/readJson';
@@ -63,12 +63,12 @@ export function readScene(data: unknown): Result<SceneQuestion> {
       Face
     >,
   }));
-  const things = (file.things ?? []).map((t, i) => {
+  const obstructions = (file.things ?? []).map((t, i) => {
     if (!(t.z1_m > t.z0_m))
       problems.push({ code: 'scene/empty', at: `things[${i}].z1_m`, found: t.z1_m, expected: `more than z0_m (${t.z0_m})` });
     return { ...area(t, `things[${i}]`), z0: t.z0_m, z1: t.z1_m };
   });
-  things.push(...file.lamps.flatMap(bodyOf));
+  obstructions.push(...file.lamps.flatMap(bodyOf));
   const trays = (file.trays ?? []).map((t, i) => ({
     id: t.id,
     area: area(t, `trays[${i}]`),
@@ -98,7 +98,7 @@ export function readScene(data: unknown): Result<SceneQuestion> {
   if (cells > MOST_CELLS)
     problems.push({ code: 'scene/too-many-cells', at: 'ask', found: Math.round(cells), expected: `at most ${MOST_CELLS}` });
   if (problems.length > 0) return fail(...problems);
-  const scene = { lamps: lamps as QuestionLamp[], rooms, things };
+  const scene = { lamps: lamps as QuestionLamp[], rooms, obstructions };
   const points = (ask.points ?? []).map((p) => ({ x: p.x_m, y: p.y_m, z: p.z_m }));
   const places = inPictures + 3 * (inTrays + points.length) + falloffs.reduce((n, f) => n + f.count, 0);
   const ways = places * waysToAPlace(scene);
@@ -108,14 +108,18 @@ export function readScene(data: unknown): Result<SceneQuestion> {
 }
 
 /** How many ways the light of a scene takes to one place, each as costly as it has things to pass. */
-function waysToAPlace({ lamps, rooms, things }: Scene): number {
-  const blocked = things.length > 0 || rooms.length > 1;
-  const toPass = 1 + things.length + rooms.length;
+function waysToAPlace({ lamps, rooms, obstructions }: Scene): number {
+  const blocked = obstructions.length > 0 || rooms.length > 1;
+  const toPass = 1 + obstructions.length + rooms.length;
   const waysOf = (e: Emitter) =>
-    blocked ? partsOf(e, { things }).length * RAYS_A_PART * toPass : e.kind === 'rect' && e.diodes ? e.diodes.columns * e.diodes.rows : 1;
+    blocked
+      ? partsOf(e, { obstructions }).length * RAYS_A_PART * toPass
+      : e.kind === 'rect' && e.diodes
+        ? e.diodes.columns * e.diodes.rows
+        : 1;
   // In a tier with mirrors each lamp counts with its images.
   const seen = (e: Emitter) =>
-    things.length > 0 ? 1 : 1 + rooms.reduce((n, r) => n + (isInside(r, e.x, e.y, e.z) ? mirrorImages(e, r).length : 0), 0);
+    obstructions.length > 0 ? 1 : 1 + rooms.reduce((n, r) => n + (isInside(r, e.x, e.y, e.z) ? mirrorImages(e, r).length : 0), 0);
   return lamps.reduce((sum, lamp) => sum + lamp.emitters.reduce((n, e) => n + waysOf(e) * seen(e), 0), 0);
 }
 
@@ -123,7 +127,7 @@ function waysToAPlace({ lamps, rooms, things }: Scene): number {
 const ABOVE_FACE = 0.002;
 
 /** The housing of a lamp as a thing in the way: upright, a turned one as the box around it. */
-function bodyOf({ x_m, y_m, z_m, turn_deg, body, diameter_m = 0 }: SceneLampFile): Thing[] {
+function bodyOf({ x_m, y_m, z_m, turn_deg, body, diameter_m = 0 }: SceneLampFile): Obstruction[] {
   if (!body) return [];
   const [c, s] = [Math.abs(Math.cos(rad(turn_deg))), Math.abs(Math.sin(rad(turn_deg)))];
   const [w, d] = [body.length_m * c + body.width_m * s, body.length_m * s + body.width_m * c];
@@ -157,7 +161,7 @@ function lampOf(l: SceneLampFile, at: string, problems: Problem[]): QuestionLamp
   const power = l.cosinePower ?? (l.beam_deg === undefined ? 1 : cosinePowerOfBeam(rad(l.beam_deg)));
   let emitters: readonly Emitter[] = [];
   let spectrumId = l.spectrum ?? 'led-4000';
-  let doubt = { low: 0, high: 0 };
+  let uncertainty = { low: 0, high: 0 };
   switch (l.kind) {
     case 'library': {
       const lamp = lampLibrary.find((k) => k.id === l.libraryId);
@@ -167,7 +171,7 @@ function lampOf(l: SceneLampFile, at: string, problems: Problem[]): QuestionLamp
       }
       emitters = emittersOf({ ...lamp, ppf: l.ppf_umol_per_s ?? lamp.ppf }, { ...place, face: l.z_m });
       spectrumId = l.spectrum ?? lamp.spectrumId;
-      doubt = combine(doubtsOfLamp(lamp, spectrumOf(lamp.spectrumId), AS_NEW));
+      uncertainty = combine(uncertaintiesOfLamp(lamp, spectrumOf(lamp.spectrumId), AS_NEW));
       break;
     }
     case 'point':
@@ -217,7 +221,7 @@ function lampOf(l: SceneLampFile, at: string, problems: Problem[]): QuestionLamp
     id: l.id,
     emitters,
     spectrumId,
-    ppfDoubt: l.ppfDoubt ? { low: l.ppfDoubt.low, high: l.ppfDoubt.high } : doubt,
+    ppfDoubt: l.ppfDoubt ? { low: l.ppfDoubt.low, high: l.ppfDoubt.high } : uncertainty,
     heightDoubt: l.heightDoubt_m ?? 0,
   };
 }

@@ -10,7 +10,7 @@ import { colourOf } from '../../core/things/lamp/colourOf';
 import type { BenchLamp, BenchStand, BenchTier } from '../../core/answer/stand/benchStand';
 import { plantAreaOf } from '../../core/site/stand/footprint';
 import { combine } from '../../core/judge/uncertainty/Band';
-import { doubtsOf } from '../../core/measure/fit/doubtsOfLamp';
+import { uncertaintiesOf } from '../../core/measure/fit/uncertaintiesOfLamp';
 import type { SceneLampFile } from './SceneFile';
 
 const deg = (rad = 0) => (rad * 180) / Math.PI;
@@ -23,7 +23,7 @@ export function writeScene(stand: BenchStand): string {
   const scene = {
     format: 'copper-noon/scene',
     version: 1,
-    lamps: stand.tiers.flatMap((t) => t.lamps.flatMap((l) => lampsOf(t, l))),
+    lamps: stand.tiers.flatMap((t) => t.lamps.flatMap((l) => sceneLampsOf(t, l))),
     tiers: stand.tiers.flatMap((t) => roomFile(t) ?? []),
     trays: stand.tiers.flatMap((t) =>
       t.trays.map((y) => {
@@ -60,9 +60,9 @@ export function roomFile({ room, x, z }: BenchTier) {
 }
 
 /** A lamp of the library by its name; one of the person's own by what it is built of. */
-export function lampsOf(t: BenchTier, { fitting, lamp, real, calibration }: BenchLamp): Partial<SceneLampFile>[] {
-  const doubt = combine(doubtsOf(lamp, colourOf(lamp), calibration, t.tier.ageing));
-  const common = { spectrum: lamp.spectrumId, ppfDoubt: doubt };
+export function sceneLampsOf(t: BenchTier, { fitting, lamp, real, calibration }: BenchLamp): Partial<SceneLampFile>[] {
+  const uncertainty = combine(uncertaintiesOf(lamp, colourOf(lamp), calibration, t.tier.ageing));
+  const common = { spectrum: lamp.spectrumId, ppfDoubt: uncertainty };
   const pose = poseOf(fitting, real);
   const place = {
     x_m: fitting.x + t.x,

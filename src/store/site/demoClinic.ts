@@ -5,7 +5,7 @@ import type { Day } from '../../core/units/day';
 
 /** Plants of the demo that look wrong: one case is being tested, one has only been opened. */
 export function withDemoClinic(site: Site, today: Day): Site {
-  const trays = site.stands.filter((s) => !s.laidOut).flatMap((s) => s.tiers.flatMap((t) => t.trays));
+  const trays = site.stands.filter((s) => !s.autoArranged).flatMap((s) => s.tiers.flatMap((t) => t.trays));
   const find = (cropId: string) => {
     const tray = trays.findLast((y) => site.batches.some((b) => b.id === y.batchId && b.cropId === cropId));
     return tray ? { batchId: tray.batchId, trayId: tray.id } : null;

@@ -48,7 +48,7 @@ export function withDemoPlan(site: Site, today: Day): Site {
     lastFrost: { kind: 'day', month, day },
     firstFrost: { month: autumnMonth, day: autumnDay },
   };
-  const trays = site.stands.filter((s) => !s.laidOut).flatMap((s) => s.tiers.flatMap((t) => t.trays));
+  const trays = site.stands.filter((s) => !s.autoArranged).flatMap((s) => s.tiers.flatMap((t) => t.trays));
   const standing = trays.map((y) => site.batches.find((b) => b.id === y.batchId)!);
   const batches = PLANS.map(({ id, crop: cropId, sown, out, of, ...rest }): PlannedBatch => {
     const crop = tables.crop(cropId)!;

@@ -13,7 +13,7 @@ const METER: OwnMeter = {
   name: 'Yellow lux meter',
   kindId: 'lux-basic',
   factor: 1.06,
-  doubt: 0.09,
+  uncertainty: 0.09,
   matchedBy: 'known-meter',
   checked_ms: Date.UTC(2026, 1, 20, 12, 15),
 };

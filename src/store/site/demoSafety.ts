@@ -13,7 +13,7 @@ const STILL_OPEN = { 'demo-rack': 3 } as Readonly<Record<string, number>>;
 /** Cautions that the reading room has seen to, all but a few of its rack. */
 export function withDemoSafety(site: Site, today: Day): Site {
   return site.stands
-    .filter((s) => !s.laidOut)
+    .filter((s) => !s.autoArranged)
     .reduce((now, kept) => {
       // Cautions don't go by readings, and working those out would keep the first page waiting.
       const known = knowOwnLamps(now, today);

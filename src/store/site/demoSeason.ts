@@ -45,7 +45,9 @@ function logOf({ id, cropId }: Batch, emerged: Day, today: Day): Logged[] {
 
 /** Gives the batches of the demo's stands their dates: as far along as they are drawn, on whatever day the demo is opened. */
 export function withDemoSeason(site: Site, today: Day): Site {
-  const onStands = new Set(site.stands.filter((s) => !s.laidOut).flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => y.batchId))));
+  const onStands = new Set(
+    site.stands.filter((s) => !s.autoArranged).flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => y.batchId))),
+  );
   const batches = site.batches.map((batch): Batch => {
     const crop = tables.crop(batch.cropId)!;
     const stage = crop.stages.find((s) => s.stage === batch.stage);

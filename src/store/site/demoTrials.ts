@@ -5,7 +5,7 @@ import type { Day } from '../../core/units/day';
 
 /** Trials of the demo: one that runs with faults in its design, one that has ended. */
 export function withDemoTrials(site: Site, today: Day): Site {
-  const trays = site.stands.filter((s) => !s.laidOut).flatMap((s) => s.tiers.flatMap((t) => t.trays));
+  const trays = site.stands.filter((s) => !s.autoArranged).flatMap((s) => s.tiers.flatMap((t) => t.trays));
   const celery = trays.filter((y) => site.batches.some((b) => b.id === y.batchId && b.cropId === 'celery'));
   const row = (code: string, arm: 'A' | 'B', values: readonly number[], block = '', trayId: string | null = null): TrialTrayRow => ({
     code,

@@ -18,12 +18,12 @@ import { newId } from '../names/newId';
 import { tables } from '../../core/things/tables/libraryTables';
 
 /** The lamp may hang from almost touching the leaves to two metres above them. */
-export const NEAREST: Metres = 0.005;
+export const NEAREST_FACE: Metres = 0.005;
 export const FARTHEST: Metres = 2;
 
 /** Under a shelf or lid the lamp cannot hang above it. */
 export const farthestOf = (enclosure: Enclosure, canopy: Metres): Metres =>
-  isRoofed(enclosure) ? Math.max(2 * NEAREST, Math.min(FARTHEST, enclosure.height - LAMP_HEADROOM - canopy)) : FARTHEST;
+  isRoofed(enclosure) ? Math.max(2 * NEAREST_FACE, Math.min(FARTHEST, enclosure.height - LAMP_HEADROOM - canopy)) : FARTHEST;
 
 /** What one set-up is made of; everything else follows. */
 interface Parts {
@@ -55,7 +55,7 @@ function withParts(site: Site, standId: string, change: (now: Parts) => Partial<
   const laid = layOut({ ...now.tier, enclosure: next.enclosure }, next.lamp, next.row, next.tray, next.block, 0, newId);
   const half: Stand = { ...stand, tiers: [laid] };
   const { canopy } = setUpOf({ ...site, batches }, half, tables);
-  const distance = Math.min(farthestOf(next.enclosure, canopy), Math.max(NEAREST, next.distance));
+  const distance = Math.min(farthestOf(next.enclosure, canopy), Math.max(NEAREST_FACE, next.distance));
   const tier = { ...laid, fittings: laid.fittings.map((f) => ({ ...f, face: canopy + distance })) };
   return { ...site, batches, stands: site.stands.map((s) => (s.id === standId ? { ...s, tiers: [tier] } : s)) };
 }
@@ -178,10 +178,7 @@ export const copyStand = (id: string, newStandId: string) => (site: Site) => {
     ...site,
     stands: [...site.stands, copy],
     batches: [...site.batches, ...site.batches.filter((b) => batchIds.has(b.id)).map((b) => ({ ...b, id: batchIds.get(b.id)! }))],
-    timers: [
-      ...site.timers,
-      ...site.timers.filter((p) => timerIds.has(p.id)).map((p) => ({ ...p, id: timerIds.get(p.id)! })),
-    ],
+    timers: [...site.timers, ...site.timers.filter((p) => timerIds.has(p.id)).map((p) => ({ ...p, id: timerIds.get(p.id)! }))],
   };
 };
 
@@ -248,7 +245,15 @@ export const addSetUp = (recipe: Recipe, standId: string) => (site: Site) => {
     ...site,
     stands: [
       ...site.stands,
-      { id: standId, name: freeName(site.stands, recipe.name), kind: 'shelf', laidOut: true, tiers: [tier], shelf: SHELF, ...BARE_STAND },
+      {
+        id: standId,
+        name: freeName(site.stands, recipe.name),
+        kind: 'shelf',
+        autoArranged: true,
+        tiers: [tier],
+        shelf: SHELF,
+        ...BARE_STAND,
+      },
     ],
     batches: [...site.batches, batch],
     timers: [...site.timers, timer],

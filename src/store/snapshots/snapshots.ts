@@ -6,13 +6,13 @@ import { readSiteText } from '../files/readSiteText';
 import { NAME } from '../house/house';
 import { newId } from '../names/newId';
 import { pack, unpack } from './pack';
-import { toDrop, type Weighed } from './thin';
+import { toDrop, type SnapshotWeight } from './thin';
 
 /** Why a snapshot was taken. */
 export type SnapshotWhy = 'hourly' | 'before' | 'apart';
 
 /** What a snapshot holds, for a list of them. */
-export interface SnapshotLine extends Weighed {
+export interface SnapshotLine extends SnapshotWeight {
   readonly why: SnapshotWhy;
   readonly stands: readonly string[];
   readonly trays: number;

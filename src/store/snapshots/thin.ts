@@ -1,5 +1,5 @@
 /** When a snapshot was taken, and the room that it takes. */
-export interface Weighed {
+export interface SnapshotWeight {
   readonly id: string;
   readonly taken_ms: number;
   readonly bytes: number;
@@ -21,7 +21,7 @@ const ALWAYS = 2;
  *
  * @param budget  bytes altogether; the two newest stay in any case
  */
-export function toDrop(snapshots: readonly Weighed[], now_ms: number, budget: number): string[] {
+export function toDrop(snapshots: readonly SnapshotWeight[], now_ms: number, budget: number): string[] {
   const newestFirst = [...snapshots].sort((a, b) => b.taken_ms - a.taken_ms);
   const taken = new Set<string>();
   let bytes = 0;

@@ -2,14 +2,14 @@
 import { useMemo } from 'react';
 import { lampBandOf } from '@/core/judge/dose/lightBand';
 import { clearanceOf } from '@/core/things/lamp/clearanceOf';
-import { solve, suitingDistances, type Asked, type Fixed, type Solution } from '@/core/answer/solve/solve';
+import { solve, suitingDistances, type SolveTask, type Fixed, type Solution } from '@/core/answer/solve/solve';
 import { solveDimmed, type DimmedSolution } from '@/core/answer/solve/solveDimmed';
 import { dimmingsOf, type Dimming } from '@/core/site/ownLamps/dimmings';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { useProfile } from '../shell/WorkspaceContext';
 
 /** What is asked of a set-up: the same for as long as nothing of it changes, wherever its lamp is dragged meanwhile. */
-function useAsked({ stage, limits: { longestDay, strongest, dliMax }, day: { daylight }, lamp }: SetUp): Asked {
+function useAsked({ stage, limits: { longestDay, strongest, dliMax }, day: { daylight }, lamp }: SetUp): SolveTask {
   const clearance = clearanceOf(lamp);
   return useMemo(
     () => ({ stage, limits: { longestDay, strongest, dliMax }, daylight, clearance }),

@@ -4,7 +4,7 @@ import type { Limit, Setting, Solution } from '@/core/answer/solve/solve';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { showHours } from '@/core/units/clock';
 import { showLength, showLengthNumber, type LengthUnit } from '@/core/units/length';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { percent } from '../verdict/words';
 
 /** The best setting on a mark of the tape, still within the distances that suit; doses change with it by less than they are shown. */

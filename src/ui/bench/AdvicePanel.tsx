@@ -15,7 +15,7 @@ import { Button } from '../parts/Button';
 import { Segments } from '../parts/Segments';
 import { focusOn, usePageActions } from '../shell/pageActions';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { percent } from '../verdict/words';
 import { trayName } from './benchWords';
 import { movesWords } from './moveWords';
@@ -100,7 +100,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
   const offers = current?.offers.filter((o) => !dismissed.includes(o.id)) ?? [];
   const tryIt = (offer: Offer) => {
     changeSite(sites, words(offer), (s) =>
-      offer.moves.reduce(applyMove, { ...s, stands: s.stands.map((x) => (x.id === stand.stand.id ? { ...x, laidOut: false } : x)) }),
+      offer.moves.reduce(applyMove, { ...s, stands: s.stands.map((x) => (x.id === stand.stand.id ? { ...x, autoArranged: false } : x)) }),
     );
     trialStore.setState({ trial: { words: words(offer), steps: sites.getState().past.length } });
     // What was pressed goes with the next search; the answer to the trial comes next.

@@ -12,7 +12,7 @@ import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { BenchHeader } from './BenchHeader';
 import { usePrinting } from '../print/usePrinting';
 import { BenchPrint } from './BenchPrint';
-import { BenchStage } from './BenchStage';
+import { BenchDrawing } from './BenchDrawing';
 import { LampPanel } from './LampPanel';
 import { ManyPanel } from './ManyPanel';
 import { NewStand } from './NewStand';
@@ -21,7 +21,7 @@ import { SeasonSlider } from './SeasonSlider';
 import { TierPanel } from './TierPanel';
 import { TrayPanel } from './TrayPanel';
 import { useBenchLook, useStand } from './useBench';
-import { useHands, type Hands } from './useHands';
+import { useEditCommands, type EditCommands } from './useEditCommands';
 
 /** The stand drawn to scale, moved by hand, judged as it moves. */
 export function Bench() {
@@ -40,7 +40,7 @@ export function Bench() {
 }
 
 function OnTheBench({ stand }: { stand: BenchStand }) {
-  const hands = useHands(stand);
+  const commands = useEditCommands(stand);
   const printing = usePrinting();
   const { benchLooks } = useWorkspace();
   const { chosen, tierId, season } = useBenchLook();
@@ -57,19 +57,19 @@ function OnTheBench({ stand }: { stand: BenchStand }) {
       const roof = isRoofed(t.enclosure) ? t.enclosure.height - LAMP_HEADROOM : Infinity;
       const face = on.lamps[0]?.fitting.face ?? Math.min(roof, Math.max(canopy + clearanceOf(lamp), canopy + 0.15));
       const id = newId();
-      hands.change(
+      commands.change(
         'hang a lamp',
         addFitting(t.id, lamp, { x: at?.x ?? t.width / 2, y: at?.y ?? freeDepth(on), face: Math.round(face * 100) / 100 }, id),
       );
-      hands.choose([id], t.id);
+      commands.choose([id], t.id);
     } else {
       const container = tables.container(thing.id)!;
       const last = on.trays[on.trays.length - 1] ?? stand.tiers.flatMap((other) => other.trays)[0];
       const crop = last ? { cropId: last.crop.id, stage: last.stage.stage } : ({ cropId: 'tomato', stage: 'seedling' } as const);
       let id = '';
       const ids = () => (id = newId());
-      hands.change('put a tray', addTray(t.id, container, crop, at ?? freePlace(t, container.length, container.width), ids));
-      hands.choose([id], t.id);
+      commands.change('put a tray', addTray(t.id, container, crop, at ?? freePlace(t, container.length, container.width), ids));
+      commands.choose([id], t.id);
     }
   }
 
@@ -96,7 +96,7 @@ function OnTheBench({ stand }: { stand: BenchStand }) {
   if (printing) return <BenchPrint stand={stand} />;
   return (
     <div className="flex min-h-0 flex-1 flex-col lg:overflow-hidden print:block">
-      <BenchHeader stand={stand} hands={hands} />
+      <BenchHeader stand={stand} commands={commands} />
       {season && <SeasonSlider stand={stand} />}
       <DndContext
         sensors={sensors}
@@ -106,7 +106,7 @@ function OnTheBench({ stand }: { stand: BenchStand }) {
       >
         <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
           <div className="flex min-h-0 min-w-0 flex-col lg:flex-1">
-            <BenchStage stand={stand} hands={hands} />
+            <BenchDrawing stand={stand} commands={commands} />
             <Palette
               key={stand.stand.id}
               openAtFirst={stand.tiers.some((t) => t.lamps.length === 0 || t.trays.length === 0)}
@@ -114,8 +114,8 @@ function OnTheBench({ stand }: { stand: BenchStand }) {
             />
           </div>
           <div className="relative space-y-5 bg-sheet px-5 py-4 lg:w-[400px] lg:shrink-0 lg:overflow-y-auto print:hidden">
-            <ChosenPanel stand={stand} chosen={chosen} hands={hands} />
-            <TierPanel stand={stand} tier={tier} hands={hands} />
+            <ChosenPanel stand={stand} chosen={chosen} commands={commands} />
+            <TierPanel stand={stand} tier={tier} commands={commands} />
           </div>
         </div>
         <DragOverlay dropAnimation={null}>
@@ -126,7 +126,7 @@ function OnTheBench({ stand }: { stand: BenchStand }) {
   );
 }
 
-function ChosenPanel({ stand, chosen, hands }: { stand: BenchStand; chosen: readonly string[]; hands: Hands }) {
+function ChosenPanel({ stand, chosen, commands }: { stand: BenchStand; chosen: readonly string[]; commands: EditCommands }) {
   const tiers = stand.tiers.filter((t) => [...t.tier.fittings, ...t.tier.trays].some((thing) => chosen.includes(thing.id)));
   const lamps = tiers.flatMap((t) => t.lamps).filter((l) => chosen.includes(l.fitting.id));
   const trays = tiers.flatMap((t) => t.trays).filter((y) => chosen.includes(y.tray.id));
@@ -134,9 +134,9 @@ function ChosenPanel({ stand, chosen, hands }: { stand: BenchStand; chosen: read
   const [lamp] = lamps;
   if (!tier) return null;
   const sameKind = tiers.length === 1 && lamp && lamps.every((l) => l.lamp.id === lamp.lamp.id && l.fitting.face === lamp.fitting.face);
-  if (sameKind && trays.length === 0) return <LampPanel key={lamp.fitting.id} tier={tier} lamp={lamp} ids={chosen} hands={hands} />;
-  if (chosen.length > 1) return <ManyPanel tiers={tiers} ids={chosen} hands={hands} />;
-  return trays[0] ? <TrayPanel key={trays[0].tray.id} tier={tier} tray={trays[0]} hands={hands} /> : null;
+  if (sameKind && trays.length === 0) return <LampPanel key={lamp.fitting.id} tier={tier} lamp={lamp} ids={chosen} commands={commands} />;
+  if (chosen.length > 1) return <ManyPanel tiers={tiers} ids={chosen} commands={commands} />;
+  return trays[0] ? <TrayPanel key={trays[0].tray.id} tier={tier} tray={trays[0]} commands={commands} /> : null;
 }
 
 const snapMiddle = (x: number, width: number) => (Math.abs(x - width / 2) < 0.2 * width ? width / 2 : Math.round(x * 100) / 100);

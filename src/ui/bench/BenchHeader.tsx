@@ -12,10 +12,10 @@ import { StandMenu } from './StandMenu';
 import { NewStand } from './NewStand';
 import { useBenchLight, useBenchLook } from './useBench';
 import { judgedTrays } from './useBench';
-import type { Hands } from './useHands';
+import type { EditCommands } from './useEditCommands';
 
 /** The stand's name and how its trays fare, the way to others, and the way back. */
-export function BenchHeader({ stand, hands }: { stand: BenchStand; hands: Hands }) {
+export function BenchHeader({ stand, commands }: { stand: BenchStand; commands: EditCommands }) {
   const { sites, benchLooks } = useWorkspace();
   const light = useBenchLight();
   const { season } = useBenchLook();
@@ -52,7 +52,7 @@ export function BenchHeader({ stand, hands }: { stand: BenchStand; hands: Hands 
       >
         <CalendarRange size={17} aria-hidden /> <span className="max-sm:sr-only">Season</span>
       </Button>
-      <Button onClick={() => hands.change('add a tier', addTier(id, newId()))} aria-label="Add a tier on top" title="Add a tier on top">
+      <Button onClick={() => commands.change('add a tier', addTier(id, newId()))} aria-label="Add a tier on top" title="Add a tier on top">
         <Layers size={17} aria-hidden /> <span className="max-sm:sr-only">Add tier</span>
       </Button>
       <NewStand

@@ -7,7 +7,7 @@ import { faultsOf } from '@/core/answer/faults/faults';
 import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { percent, stageWords } from '../verdict/words';
 import { faultWords, hangWords, riserWords, SAYS_WORDS, trayName } from './benchWords';
 import { StandPicture } from './StandPicture';

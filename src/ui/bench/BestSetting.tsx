@@ -1,7 +1,7 @@
 'use client';
 import type { ChartOptions } from 'chart.js';
 import { useEffect, useId, useMemo, useState } from 'react';
-import { Scatter } from '../parts/LateChart';
+import { ScatterChart } from '../parts/LateChart';
 import { applyMove } from '@/core/plan/advice/applyMove';
 import { frontierOf, type Against, type SettingsFor, type TierSetting } from '@/core/plan/advice/settingsFor';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
@@ -17,21 +17,21 @@ import { useColours } from '../theme/useColours';
 import { percent } from '../verdict/words';
 import { liftWords } from './moveWords';
 import { useBenchLight } from './useBench';
-import type { Hands } from './useHands';
+import type { EditCommands } from './useEditCommands';
 
 /** Height and hours of a tier with several crops: the best, and what the others would give, one of them to be chosen. */
-export function BestSetting({ stand, tier, hands }: { stand: BenchStand; tier: BenchTier; hands: Hands }) {
+export function BestSetting({ stand, tier, commands }: { stand: BenchStand; tier: BenchTier; commands: EditCommands }) {
   const [open, setOpen] = useState(false);
   if (tier.lamps.length === 0 || tier.trays.length === 0) return null;
   return (
     <details onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary className="min-h-9 text-lg font-semibold max-md:min-h-11">Best distance and hours</summary>
-      {open && <Settings stand={stand} tier={tier} hands={hands} />}
+      {open && <Settings stand={stand} tier={tier} commands={commands} />}
     </details>
   );
 }
 
-function Settings({ stand, tier, hands }: { stand: BenchStand; tier: BenchTier; hands: Hands }) {
+function Settings({ stand, tier, commands }: { stand: BenchStand; tier: BenchTier; commands: EditCommands }) {
   const { settingsFor } = useWorkspace();
   const site = useSite((s) => s.site);
   const light = useBenchLight();
@@ -54,10 +54,20 @@ function Settings({ stand, tier, hands }: { stand: BenchStand; tier: BenchTier; 
   if (failed) return <p className="text-copper">The settings could not be computed: {failed}.</p>;
   if (!found || found.of.tier.id !== tier.tier.id) return <p className="text-soft">Calculating heights and hours…</p>;
   if (!found.settings.best) return <p className="text-soft">The lamps are fixed and no other photoperiod is suitable for these crops.</p>;
-  return <Frontier key={tier.tier.id} settings={found.settings} best={found.settings.best} tier={tier} hands={hands} />;
+  return <Frontier key={tier.tier.id} settings={found.settings} best={found.settings.best} tier={tier} commands={commands} />;
 }
 
-function Frontier({ settings, best, tier, hands }: { settings: SettingsFor; best: TierSetting; tier: BenchTier; hands: Hands }) {
+function Frontier({
+  settings,
+  best,
+  tier,
+  commands,
+}: {
+  settings: SettingsFor;
+  best: TierSetting;
+  tier: BenchTier;
+  commands: EditCommands;
+}) {
   const { sites } = useWorkspace();
   const currency = useSite((s) => s.site.currency);
   const { theme, lengthUnit } = useSettings();
@@ -124,7 +134,7 @@ function Frontier({ settings, best, tier, hands }: { settings: SettingsFor; best
     `, ${showHours(chosen.hours * 60)} from ${showClock(chosen.on_min)}`;
   const set = () => {
     changeSite(sites, 'set height and hours', (site) => chosen.moves.reduce(applyMove, site));
-    hands.choose([], tier.tier.id);
+    commands.choose([], tier.tier.id);
     setPicked(null);
   };
   return (
@@ -139,7 +149,7 @@ function Frontier({ settings, best, tier, hands }: { settings: SettingsFor; best
         onChange={(v: Against) => setAgainst(v)}
       />
       <div className="h-48">
-        <Scatter data={data} options={options} role="img" aria-label="Share of leaf area in range for each height and day" />
+        <ScatterChart data={data} options={options} role="img" aria-label="Share of leaf area in range for each height and day" />
       </div>
       {line.length > 1 && (
         <>

@@ -9,8 +9,8 @@ import { tables } from '@/core/things/tables/libraryTables';
 import { benchStandOf, type BenchStand } from '@/core/answer/stand/benchStand';
 import { showMoney } from '@/core/units/money';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
-import { useSize } from '../stage/useSize';
+import { doseNumber } from '../drawing/lightWords';
+import { useSize } from '../drawing/useSize';
 import { SAYS_WORDS, trayName } from './benchWords';
 import { colourOfResult } from '../verdict/resultColours';
 import { StandPicture } from './StandPicture';
@@ -21,7 +21,7 @@ export function Compare() {
   const { benchLooks } = useWorkspace();
   const site = useSite((s) => s.site);
   const look = useBenchLook();
-  const here = site.stands.find((s) => s.id === look.standId) ?? site.stands.find((s) => !s.laidOut) ?? site.stands[0];
+  const here = site.stands.find((s) => s.id === look.standId) ?? site.stands.find((s) => !s.autoArranged) ?? site.stands[0];
   const other = site.stands.find((s) => s.id === look.otherId && s !== here) ?? site.stands.find((s) => s !== here);
   const [left, right] = [other, here];
   if (!left || !right)
@@ -71,7 +71,7 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
     both.forEach((stand, i) => {
       lightOfStand(stand, 'front').then(
         (answer) => !gone && setAnswers((now) => now.map((a, k) => (k === i ? answer : a))),
-        () => undefined, // the stage of each says it when the light cannot be computed
+        () => undefined, // the drawing of each says it when the light cannot be computed
       );
     });
     return () => {

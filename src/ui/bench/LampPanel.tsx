@@ -24,7 +24,7 @@ import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { HANGER_WORDS, hangWords, stepWords, tiltWords } from './benchWords';
 import { ChoiceSheet } from './ChoiceSheet';
 import { ThingTools } from './ThingTools';
-import type { Hands } from './useHands';
+import type { EditCommands } from './useEditCommands';
 
 const MOST_TILT_deg = Math.round((MOST_TILT * 180) / Math.PI);
 
@@ -33,15 +33,15 @@ interface LampPanelProps {
   lamp: BenchLamp;
   /** All that are changed together: it, and those of its kind in line with it. */
   ids: readonly string[];
-  hands: Hands;
+  commands: EditCommands;
 }
 
 /** A lamp, or a row of them: how far from the leaves, where, how it hangs, and how many of them. */
-export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, hands }: LampPanelProps) {
+export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, commands }: LampPanelProps) {
   const own = useSite((s) => s.site.lamps);
   const { lengthUnit } = useSettings();
   const items = useMemo(() => lampItems(own), [own]);
-  const change = (what: string, by: Parameters<typeof changeFittings>[2]) => hands.change(what, changeFittings(t.tier.id, ids, by));
+  const change = (what: string, by: Parameters<typeof changeFittings>[2]) => commands.change(what, changeFittings(t.tier.id, ids, by));
   const canopy = t.trays.length > 0 ? Math.max(...t.trays.map((y) => y.canopy)) : 0;
   const same = rowOf(t.tier, fitting);
   const pitch = same.length > 1 ? same[1]!.y - same[0]!.y : faceSizeOf(lamp).width + 0.08;
@@ -64,7 +64,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
             onChoose={(id) => change('change the lamp', () => ({ lampId: id }))}
           />
         </div>
-        <ThingTools hands={hands} />
+        <ThingTools commands={commands} />
       </div>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <LengthField
@@ -80,7 +80,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
             className="px-2!"
             disabled={fixed}
             aria-label={`Lower: ${stepWords(fitting.hanger, -1, lengthUnit)}`}
-            onClick={() => hands.lift(-1)}
+            onClick={() => commands.lift(-1)}
           >
             <ArrowDown size={17} aria-hidden /> {stepWords(fitting.hanger, -1, lengthUnit).replace(' down', '')}
           </Button>
@@ -88,7 +88,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
             className="px-2!"
             disabled={fixed}
             aria-label={`Raise: ${stepWords(fitting.hanger, 1, lengthUnit)}`}
-            onClick={() => hands.lift(1)}
+            onClick={() => commands.lift(1)}
           >
             <ArrowUp size={17} aria-hidden /> {stepWords(fitting.hanger, 1, lengthUnit).replace(' up', '')}
           </Button>
@@ -119,7 +119,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
           value={same.length}
           min={1}
           max={8}
-          onChange={(n) => hands.change('hang lamps side by side', lampsSideBySide(t.tier.id, fitting.id, lamp, n, gap, newId))}
+          onChange={(n) => commands.change('hang lamps side by side', lampsSideBySide(t.tier.id, fitting.id, lamp, n, gap, newId))}
         />
         {same.length > 1 && (
           <LengthField
@@ -128,7 +128,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
             min={0}
             max={2}
             inputClassName="w-20"
-            onChange={(g) => hands.change('space the lamps', lampsSideBySide(t.tier.id, fitting.id, lamp, same.length, g, newId))}
+            onChange={(g) => commands.change('space the lamps', lampsSideBySide(t.tier.id, fitting.id, lamp, same.length, g, newId))}
           />
         )}
       </div>
@@ -140,7 +140,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
             value: id,
             label: own.find((l) => l.id === id)?.name ?? tables.lamp(id)?.name ?? id,
           }))}
-          onChange={(id) => hands.change('switch the colour', kindOfOwnLamp(fitting.own!.id, id))}
+          onChange={(id) => commands.change('switch the colour', kindOfOwnLamp(fitting.own!.id, id))}
         />
       )}
       {fitting.own?.dimmer && (

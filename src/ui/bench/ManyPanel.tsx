@@ -11,21 +11,21 @@ import {
 import type { BenchTier } from '@/core/answer/stand/benchStand';
 import { align, distribute, type Axis, type Change } from '@/core/site/stand/change';
 import { Button } from '../parts/Button';
-import type { Hands } from './useHands';
+import type { EditCommands } from './useEditCommands';
 
 /** Several things at once: bring them into line, spread them, turn, copy, take away. */
-export function ManyPanel({ tiers, ids, hands }: { tiers: readonly BenchTier[]; ids: readonly string[]; hands: Hands }) {
+export function ManyPanel({ tiers, ids, commands }: { tiers: readonly BenchTier[]; ids: readonly string[]; commands: EditCommands }) {
   const each =
     (by: (tierId: string) => Change): Change =>
     (site) =>
       tiers.reduce((s, t) => by(t.tier.id)(s), site);
   const line = (axis: Axis) =>
-    hands.change(
+    commands.change(
       'Align',
       each((tierId) => align(tierId, ids, axis)),
     );
   const spread = (axis: Axis) =>
-    hands.change(
+    commands.change(
       'spread evenly',
       each((tierId) => distribute(tierId, ids, axis)),
     );
@@ -45,13 +45,13 @@ export function ManyPanel({ tiers, ids, hands }: { tiers: readonly BenchTier[]; 
         <Button onClick={() => line('y')}>
           <AlignCenterHorizontal size={17} aria-hidden /> In one row
         </Button>
-        <Button onClick={hands.turn}>
+        <Button onClick={commands.turn}>
           <RotateCw size={17} aria-hidden /> Turn
         </Button>
-        <Button onClick={hands.duplicate}>
+        <Button onClick={commands.duplicate}>
           <Copy size={17} aria-hidden /> Duplicate
         </Button>
-        <Button onClick={hands.remove}>
+        <Button onClick={commands.remove}>
           <Trash2 size={17} aria-hidden /> Delete
         </Button>
       </div>

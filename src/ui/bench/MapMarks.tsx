@@ -31,7 +31,7 @@ export function MapNumber({
 }
 
 /** The strongest spot as a sun, the weakest as a hollow ring. */
-export function Spot({ x, y, width, words, sun = false }: { x: number; y: number; width: number; words: string; sun?: boolean }) {
+export function SpotMark({ x, y, width, words, sun = false }: { x: number; y: number; width: number; words: string; sun?: boolean }) {
   const left = x > width - 48;
   return (
     <g>

@@ -1,5 +1,5 @@
 import type { BenchStand } from '@/core/answer/stand/benchStand';
-import { lookOf } from '../stage/Walls';
+import { wallLookOf } from '../drawing/Walls';
 import type { BenchFrame } from './benchFrame';
 
 /** The stand itself: posts of a rack, boards, the sill, drawn around its tiers. */
@@ -13,8 +13,8 @@ export function StandFrame({ stand, frame }: { stand: BenchStand; frame: BenchFr
     <g>
       {stand.tiers.map((t) => {
         const { left, width } = frame.boxOf(t);
-        const floor = lookOf(t.tier.enclosure.faces.floor);
-        const ceiling = t === highest ? lookOf(t.tier.enclosure.faces.ceiling) : null;
+        const floor = wallLookOf(t.tier.enclosure.faces.floor);
+        const ceiling = t === highest ? wallLookOf(t.tier.enclosure.faces.ceiling) : null;
         return (
           <g key={t.tier.id}>
             <rect

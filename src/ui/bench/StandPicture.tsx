@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import type { LengthUnit } from '@/core/units/length';
-import { LightCanvas } from '../stage/LightCanvas';
+import { LightCanvas } from '../drawing/LightCanvas';
 import { stretchesOf } from './bands';
 import { benchFrame } from './benchFrame';
 import { StandFrame } from './StandFrame';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import type { BenchFrame } from './benchFrame';
 
-/** A measuring tape over the stage: from where it is pressed to where it is let go; Escape puts it away. */
+/** A measuring tape over the drawing: from where it is pressed to where it is let go; Escape puts it away. */
 export function Tape({ frame, unit, onDone }: { frame: BenchFrame; unit: LengthUnit; onDone(): void }) {
   const [ends, setEnds] = useState<{ x0: number; y0: number; x1: number; y1: number } | null>(null);
   const at = (e: React.PointerEvent) => {

@@ -15,7 +15,7 @@ import { tierAt, type BenchFrame, type View } from './benchFrame';
 import { hangWords, riserWords, stepWords, trayName } from './benchWords';
 import { useBenchLook } from './useBench';
 import { useDrag } from './useDrag';
-import { takeUp, type Hands } from './useHands';
+import { takeUp, type EditCommands } from './useEditCommands';
 
 /** What a hand has taken up: where everything was. */
 interface Held {
@@ -74,12 +74,12 @@ function movedWords(held: Held, target: BenchTier, shift: Metres, down: Metres, 
 export function ThingHandles({
   stand,
   frame,
-  hands,
+  commands,
   stopId,
 }: {
   stand: BenchStand;
   frame: BenchFrame;
-  hands: Hands;
+  commands: EditCommands;
   /** The tier whose things Tab goes through. */
   stopId: string;
 }) {
@@ -93,11 +93,11 @@ export function ThingHandles({
       const id = e.currentTarget.dataset.thing!;
       const tier = stand.tiers.find((t) => [...t.tier.fittings, ...t.tier.trays].some((thing) => thing.id === id))!;
       if (e.shiftKey) {
-        hands.toggle(id);
+        commands.toggle(id);
         return null;
       }
       const ids = chosen.includes(id) ? chosen : (rowWith(tier, id, frame.view) ?? [id]);
-      if (!chosen.includes(id)) hands.choose(ids, tier.tier.id);
+      if (!chosen.includes(id)) commands.choose(ids, tier.tier.id);
       else benchLooks.setState({ tierId: tier.tier.id });
       const things = stand.tiers.flatMap((t) => [...t.tier.fittings, ...t.tier.trays]).filter((thing) => ids.includes(thing.id));
       const first = things.find((thing) => thing.id === id)!;
@@ -147,7 +147,7 @@ export function ThingHandles({
         tierId: target.tier.id,
         moved: movedWords(held, target, shift, dy / frame.scale, frame.view, lengthUnit),
       });
-      hands.change('move on the bench', change);
+      commands.change('move on the bench', change);
     },
   );
 
@@ -163,7 +163,7 @@ export function ThingHandles({
     onKeyDown: (e: React.KeyboardEvent) =>
       takeUp(e, chosen.includes(id), () => {
         const tier = stand.tiers.find((t) => t.tier.fittings.some((f) => f.id === id));
-        hands.choose((tier && rowWith(tier, id, frame.view)) ?? [id]);
+        commands.choose((tier && rowWith(tier, id, frame.view)) ?? [id]);
       }),
   });
 

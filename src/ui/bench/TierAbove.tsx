@@ -8,17 +8,17 @@ import { changeFittings, changeTrays } from '@/core/site/stand/change';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
 import type { Metres } from '@/core/units/quantities';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
-import { contoursOf, roundSteps } from '../stage/contours';
-import { LightCanvas } from '../stage/LightCanvas';
-import { lightWords, perPpfd } from '../stage/lightWords';
-import { useSize } from '../stage/useSize';
+import { contoursOf, roundSteps } from '../drawing/contours';
+import { LightCanvas } from '../drawing/LightCanvas';
+import { lightWords, perPpfd } from '../drawing/lightWords';
+import { useSize } from '../drawing/useSize';
 import { bandOf } from './bands';
 import { trayName } from './benchWords';
-import { MapNumber, Spot } from './MapMarks';
+import { MapNumber, SpotMark } from './MapMarks';
 import { TierOutlines } from './TierOutlines';
 import { useBenchLook } from './useBench';
 import { useDrag } from './useDrag';
-import { pressed, takeUp, type Hands } from './useHands';
+import { pressed, takeUp, type EditCommands } from './useEditCommands';
 import { useProbe } from './useProbe';
 
 interface TierAboveProps {
@@ -28,11 +28,11 @@ interface TierAboveProps {
   judged: readonly JudgedTray[];
   /** The tray whose weakest and strongest spots are marked. */
   focus: JudgedTray | null;
-  hands: Hands;
+  commands: EditCommands;
 }
 
 /** The chosen tier from above: each tray in the bands of its own crop, lines of equal light, and what can be moved about. */
-export function TierAbove({ stand, tier: t, light, judged, focus, hands }: TierAboveProps) {
+export function TierAbove({ stand, tier: t, light, judged, focus, commands }: TierAboveProps) {
   const { mapShows } = useSettings();
   const { benchLooks } = useWorkspace();
   const { chosen } = useBenchLook();
@@ -80,10 +80,10 @@ export function TierAbove({ stand, tier: t, light, judged, focus, hands }: TierA
     (e) => {
       const id = e.currentTarget.dataset.thing!;
       if (e.shiftKey) {
-        hands.toggle(id);
+        commands.toggle(id);
         return null;
       }
-      hands.choose([id], tier.id);
+      commands.choose([id], tier.id);
       const thing = [...tier.fittings, ...tier.trays].find((g) => g.id === id)!;
       return { id, x: thing.x, y: thing.y };
     },
@@ -91,7 +91,7 @@ export function TierAbove({ stand, tier: t, light, judged, focus, hands }: TierA
       const near = (wished: number, span: number) => (Math.abs(wished - span / 2) < 0.012 ? span / 2 : Math.round(wished * 100) / 100);
       const put = () => ({ x: near(held.x + dx / scale, tier.width), y: near(held.y - dy / sy, tier.depth) });
       benchLooks.setState({ handOn: tier.id });
-      hands.change('move on the bench', (site) => changeTrays(tier.id, [held.id], put)(changeFittings(tier.id, [held.id], put)(site)));
+      commands.change('move on the bench', (site) => changeTrays(tier.id, [held.id], put)(changeFittings(tier.id, [held.id], put)(site)));
     },
   );
   const probe = useProbe(t, light, judged);
@@ -108,7 +108,7 @@ export function TierAbove({ stand, tier: t, light, judged, focus, hands }: TierA
       aria-label={`${label}, from above; arrow keys move it`}
       aria-pressed={chosen.includes(id)}
       {...drag}
-      onKeyDown={(e) => takeUp(e, chosen.includes(id), () => hands.choose([id], tier.id))}
+      onKeyDown={(e) => takeUp(e, chosen.includes(id), () => commands.choose([id], tier.id))}
       className={clsx('absolute cursor-grab touch-none rounded-[3px]', chosen.includes(id) && 'outline-2 outline-ember')}
       style={{
         left: px(r.x0),
@@ -140,7 +140,7 @@ export function TierAbove({ stand, tier: t, light, judged, focus, hands }: TierA
           if (own && step) {
             probe.to({ x: (probe.at?.x ?? tier.width / 2) + step[0]!, y: (probe.at?.y ?? tier.depth / 2) + step[1]! });
             e.preventDefault();
-          } else if (pressed(e, hands, true)) e.preventDefault();
+          } else if (pressed(e, commands, true)) e.preventDefault();
         }}
       >
         {light?.map && (
@@ -197,14 +197,14 @@ export function TierAbove({ stand, tier: t, light, judged, focus, hands }: TierA
             ))}
           {focus && (
             <>
-              <Spot
+              <SpotMark
                 x={px(focus.light.stats.strongest.x)}
                 y={py(focus.light.stats.strongest.y)}
                 width={width}
                 sun
                 words={number(focus.light.stats.strongest.ppfd)}
               />
-              <Spot
+              <SpotMark
                 x={px(focus.light.stats.weakest.x)}
                 y={py(focus.light.stats.weakest.y)}
                 width={width}

@@ -14,15 +14,15 @@ import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { TypedField } from '../parts/TypedField';
-import type { Hands } from './useHands';
+import type { EditCommands } from './useEditCommands';
 
 const ORDER: readonly FaceName[] = ['back', 'left', 'right', 'front', 'ceiling', 'floor'];
 const MATERIALS = materialLibrary.map((m) => ({ value: m.id, label: m.name }));
 
 /** The hours of a tier's lamps, and which timer they hang on. */
-export function TierHours({ stand, tier: t, hands }: { stand: BenchStand; tier: BenchTier; hands: Hands }) {
+export function TierHours({ stand, tier: t, commands }: { stand: BenchStand; tier: BenchTier; commands: EditCommands }) {
   const { id, on_min, lit_min, pause } = t.timer;
-  const set = (on: number, lit: number) => hands.change('change the hours', setTimes(id, on, lit));
+  const set = (on: number, lit: number) => commands.change('change the hours', setTimes(id, on, lit));
   const timers = [...new Map(stand.tiers.map((other) => [other.timer.id, other])).values()];
   const sharers = stand.tiers.filter((other) => other.timer.id === id);
   return (
@@ -63,7 +63,7 @@ export function TierHours({ stand, tier: t, hands }: { stand: BenchStand; tier: 
               })),
               ...(sharers.length > 1 ? [{ value: 'new', label: 'a separate timer' }] : []),
             ]}
-            onChange={(timer) => hands.change('change the timer', plugInto(t.tier.id, timer === 'new' ? newId() : timer))}
+            onChange={(timer) => commands.change('change the timer', plugInto(t.tier.id, timer === 'new' ? newId() : timer))}
           />
         )}
       </div>
@@ -72,8 +72,8 @@ export function TierHours({ stand, tier: t, hands }: { stand: BenchStand; tier: 
 }
 
 /** The shelf above, or the sides, up or down by the notches that there are. */
-function Notches({ tier: { tier }, notch, hands }: { tier: BenchTier; notch: number; hands: Hands }) {
-  const by = (n: number) => hands.change('move the shelf', sizeTier(tier.id, { height: tier.enclosure.height + n * notch }));
+function Notches({ tier: { tier }, notch, commands }: { tier: BenchTier; notch: number; commands: EditCommands }) {
+  const by = (n: number) => commands.change('move the shelf', sizeTier(tier.id, { height: tier.enclosure.height + n * notch }));
   return (
     <div className="flex gap-1" role="group" aria-label="Shelf above">
       <Button className="px-2!" disabled={tier.enclosure.height - notch < 0.05} onClick={() => by(-1)}>
@@ -87,9 +87,9 @@ function Notches({ tier: { tier }, notch, hands }: { tier: BenchTier; notch: num
 }
 
 /** What a tier is made of and how large it is; the stand's own figures below. */
-export function TierFields({ stand, tier: t, hands }: { stand: BenchStand; tier: BenchTier; hands: Hands }) {
+export function TierFields({ stand, tier: t, commands }: { stand: BenchStand; tier: BenchTier; commands: EditCommands }) {
   const { tier } = t;
-  const change = (what: string, by: Parameters<typeof withTier>[1]) => hands.change(what, withTier(tier.id, by));
+  const change = (what: string, by: Parameters<typeof withTier>[1]) => commands.change(what, withTier(tier.id, by));
   return (
     <details>
       <summary className="min-h-9 text-lg font-semibold max-md:min-h-11">Size and sides of tier {t.number}</summary>
@@ -101,7 +101,7 @@ export function TierFields({ stand, tier: t, hands }: { stand: BenchStand; tier:
             min={0.1}
             max={6}
             inputClassName="w-20"
-            onChange={(width) => hands.change('change the tier size', sizeTier(tier.id, { width }))}
+            onChange={(width) => commands.change('change the tier size', sizeTier(tier.id, { width }))}
           />
           <LengthField
             label="depth"
@@ -109,7 +109,7 @@ export function TierFields({ stand, tier: t, hands }: { stand: BenchStand; tier:
             min={0.05}
             max={3}
             inputClassName="w-20"
-            onChange={(depth) => hands.change('change the tier size', sizeTier(tier.id, { depth }))}
+            onChange={(depth) => commands.change('change the tier size', sizeTier(tier.id, { depth }))}
           />
           <LengthField
             label="clear height"
@@ -117,9 +117,9 @@ export function TierFields({ stand, tier: t, hands }: { stand: BenchStand; tier:
             min={0.05}
             max={3}
             inputClassName="w-20"
-            onChange={(height) => hands.change('change the tier size', sizeTier(tier.id, { height }))}
+            onChange={(height) => commands.change('change the tier size', sizeTier(tier.id, { height }))}
           />
-          {tier.notch !== null && <Notches tier={t} notch={tier.notch} hands={hands} />}
+          {tier.notch !== null && <Notches tier={t} notch={tier.notch} commands={commands} />}
           <LengthField
             label="Notch spacing of the posts"
             value={tier.notch}
@@ -144,7 +144,7 @@ export function TierFields({ stand, tier: t, hands }: { stand: BenchStand; tier:
             min={1}
             max={20000}
             inputClassName="w-20"
-            onChange={(strip) => hands.change('state the strip', changeStand(stand.stand.id, { strip }))}
+            onChange={(strip) => commands.change('state the strip', changeStand(stand.stand.id, { strip }))}
           />
         </div>
         <div className="grid grid-cols-2 gap-x-4 gap-y-2">
@@ -164,7 +164,7 @@ export function TierFields({ stand, tier: t, hands }: { stand: BenchStand; tier:
           ))}
         </div>
         {stand.tiers.length > 1 && (
-          <Button onClick={() => hands.change(`take tier ${t.number} away`, removeTier(stand.stand.id, tier.id))}>
+          <Button onClick={() => commands.change(`take tier ${t.number} away`, removeTier(stand.stand.id, tier.id))}>
             Take tier {t.number} away
           </Button>
         )}

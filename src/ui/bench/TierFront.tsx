@@ -5,9 +5,9 @@ import { isRoofed } from '@/core/site/stand/Enclosure';
 import { outlineOf, outlineOfFitting, plantAreaOf } from '@/core/site/stand/footprint';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { riseOf, topOfFaceOf } from '@/core/site/stand/poseOf';
-import { LampFront } from '../stage/LampFront';
-import { TrayFront } from '../stage/TrayFront';
-import { lookOf, THICK } from '../stage/Walls';
+import { LampFront } from '../drawing/LampFront';
+import { TrayFront } from '../drawing/TrayFront';
+import { wallLookOf, THICK } from '../drawing/Walls';
 import type { BenchFrame } from './benchFrame';
 import { hangWords, trayName } from './benchWords';
 
@@ -36,7 +36,7 @@ export const TierFront = memo(function TierFront({ tier: t, frame, unit, lampId,
   return (
     <g>
       {walls.map((name, i) => {
-        const look = lookOf(tier.enclosure.faces[name]);
+        const look = wallLookOf(tier.enclosure.faces[name]);
         const at = i === 0 ? box.left - THICK / 2 : box.left + box.width + THICK / 2;
         return (
           look && (

@@ -25,10 +25,10 @@ import { TierAbove } from './TierAbove';
 import { ReadingsLine } from './ReadingsLine';
 import { TierFields, TierHours } from './TierFields';
 import { useBenchLook, useJudged, useTierLight } from './useBench';
-import type { Hands } from './useHands';
+import type { EditCommands } from './useEditCommands';
 
 /** The chosen tier: how its trays fare, seen from above, what is wrong, what would help. */
-export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: BenchTier; hands: Hands }) {
+export function TierPanel({ stand, tier: t, commands }: { stand: BenchStand; tier: BenchTier; commands: EditCommands }) {
   const { lengthUnit } = useSettings();
   const { chosen, day } = useBenchLook();
   const light = useTierLight(t);
@@ -84,11 +84,11 @@ export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: 
           }))}
           onChange={(id) => {
             setLooked(id);
-            hands.choose([], t.tier.id);
+            commands.choose([], t.tier.id);
           }}
         />
       )}
-      <TierAbove stand={stand} tier={t} light={light} judged={judged} focus={focus ?? null} hands={hands} />
+      <TierAbove stand={stand} tier={t} light={light} judged={judged} focus={focus ?? null} commands={commands} />
       <div className="flex flex-wrap items-center justify-between gap-2">
         <MapShowsChoice />
         <PictureButtons of="map" name={`${stand.stand.name} tier ${t.number}`} words="the map" />
@@ -138,16 +138,16 @@ export function TierPanel({ stand, tier: t, hands }: { stand: BenchStand; tier: 
       {day === null && (
         <>
           <AdvicePanel stand={stand} tier={t} trayId={focus?.tray.tray.id ?? null} />
-          <BestSetting stand={stand} tier={t} hands={hands} />
+          <BestSetting stand={stand} tier={t} commands={commands} />
         </>
       )}
       {t.lamps.length > 0 && t.trays.length > 0 && empty > 0 && (
-        <Button onClick={() => hands.change('furnish the other tiers', furnishLike(stand.stand.id, t.tier.id, newId))}>
+        <Button onClick={() => commands.change('furnish the other tiers', furnishLike(stand.stand.id, t.tier.id, newId))}>
           <CopyPlus size={17} aria-hidden /> {empty === 1 ? 'Copy this tier to the empty tier' : `All ${empty} empty tiers like this one`}
         </Button>
       )}
-      <TierHours stand={stand} tier={t} hands={hands} />
-      <TierFields stand={stand} tier={t} hands={hands} />
+      <TierHours stand={stand} tier={t} commands={commands} />
+      <TierFields stand={stand} tier={t} commands={commands} />
       {t.lamps.length > 0 && <CautionList stand={stand} />}
     </section>
   );

@@ -25,7 +25,7 @@ import { percent, stageWords } from '../verdict/words';
 import { trayName } from './benchWords';
 import { ChoiceSheet } from './ChoiceSheet';
 import { ThingTools } from './ThingTools';
-import type { Hands } from './useHands';
+import type { EditCommands } from './useEditCommands';
 
 /** What may be over a tray until its seedlings are up, with what it takes of the light. */
 const COVERS = [
@@ -34,11 +34,11 @@ const COVERS = [
 ];
 
 /** One tray: what grows in it, how far along and how tall, where and on what it stands. */
-export function TrayPanel({ tier: t, tray: y, hands }: { tier: BenchTier; tray: BenchTray; hands: Hands }) {
+export function TrayPanel({ tier: t, tray: y, commands }: { tier: BenchTier; tray: BenchTray; commands: EditCommands }) {
   const { lengthUnit } = useSettings();
   const { tray, batch, crop, stage } = y;
   const items = useMemo(() => containerItems(lengthUnit), [lengthUnit]);
-  const change = (what: string, by: Parameters<typeof changeTrays>[2]) => hands.change(what, changeTrays(t.tier.id, [tray.id], by));
+  const change = (what: string, by: Parameters<typeof changeTrays>[2]) => commands.change(what, changeTrays(t.tier.id, [tray.id], by));
   const expected = plantHeightOf({ ...batch, height: null }, crop, stage);
   const today = useToday();
   const own = useSite((s) => s.site.crops);
@@ -58,17 +58,17 @@ export function TrayPanel({ tier: t, tray: y, hands }: { tier: BenchTier; tray: 
             onChoose={(id) => {
               const next = cropOf({ crops: own }, id, tables)!;
               const kept = next.stages.find((s) => s.stage === batch.stage) ?? next.stages[0]!;
-              hands.change('choose the crop', changeBatch(batch.id, { cropId: id, stage: kept.stage, height: null }));
+              commands.change('choose the crop', changeBatch(batch.id, { cropId: id, stage: kept.stage, height: null }));
             }}
           />
         </div>
-        <ThingTools hands={hands} />
+        <ThingTools commands={commands} />
       </div>
       <Segments
         label="Stage"
         value={stage.stage}
         options={crop.stages.map((s) => ({ value: s.stage, label: stageWords(s) }))}
-        onChange={(s) => hands.change('choose the stage', stageBatch(batch.id, s, loggedNow(today)))}
+        onChange={(s) => commands.change('choose the stage', stageBatch(batch.id, s, loggedNow(today)))}
       />
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <LengthField
@@ -77,7 +77,7 @@ export function TrayPanel({ tier: t, tray: y, hands }: { tier: BenchTier; tray: 
           min={0}
           max={3}
           inputClassName="w-20"
-          onChange={(height) => hands.change('measure the plants', measureBatch(batch.id, height, loggedNow(today)))}
+          onChange={(height) => commands.change('measure the plants', measureBatch(batch.id, height, loggedNow(today)))}
         />
         <LengthField
           label="from the left"

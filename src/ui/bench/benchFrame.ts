@@ -1,11 +1,11 @@
 import { topOfFitting } from '@/core/site/stand/poseOf';
 import type { Metres } from '@/core/units/quantities';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
-import type { Box } from '../stage/stageFrame';
+import type { FrameBox } from '../drawing/drawingFrame';
 
 export type View = 'front' | 'side';
 
-/** Where the stand lies on the stage: metres become pixels here, and nowhere else. */
+/** Where the stand lies on the drawing: metres become pixels here, and nowhere else. */
 export interface BenchFrame {
   readonly view: View;
   readonly scale: number;
@@ -19,7 +19,7 @@ export interface BenchFrame {
   u(tier: Pick<BenchTier, 'x'>, along: Metres): number;
   /** Above a tier's floor. */
   z(tier: Pick<BenchTier, 'z'>, height: Metres): number;
-  boxOf(tier: BenchTier): Box;
+  boxOf(tier: BenchTier): FrameBox;
 }
 
 /** Room beside the stand, px: the word on each tier at the left, the distance at the right. */
@@ -72,7 +72,7 @@ export function benchFrame(
   };
 }
 
-/** The tier at a height of the stage: the one whose floor to ceiling holds it, else the nearest. */
+/** The tier at a height of the drawing: the one whose floor to ceiling holds it, else the nearest. */
 export function tierAt(stand: BenchStand, frame: BenchFrame, y: number): BenchTier {
   const height = (frame.floor - y) / frame.scale;
   const away = (t: BenchTier) => Math.max(t.z - height, height - t.z - t.tier.enclosure.height, 0);

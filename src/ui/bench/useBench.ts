@@ -4,7 +4,7 @@ import { useStore } from 'zustand';
 import { judgeTray, type JudgedTray } from '@/core/answer/bench/judgeTray';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import type { TierLight } from '@/core/answer/bench/BenchQuestion';
-import { siteShown } from '@/store/bench/siteShown';
+import { sitePreview } from '@/store/bench/sitePreview';
 import { standOnBench } from '@/store/bench/followBench';
 import type { BenchLight, BenchLook } from '@/store/bench/benchStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
@@ -17,7 +17,7 @@ export function useStand(): BenchStand | null {
   const site = useSite((s) => s.site);
   const { standId, day } = useBenchLook();
   const chart = useStore(useWorkspace().charts, (s) => s.chart);
-  return useMemo(() => standOnBench({ site: siteShown(site, chart, day) }, standId), [site, standId, chart, day]);
+  return useMemo(() => standOnBench({ site: sitePreview(site, chart, day) }, standId), [site, standId, chart, day]);
 }
 
 /** The light of one tier; null until there is any. */

@@ -7,8 +7,8 @@ import type { BenchTier } from '@/core/answer/stand/benchStand';
 import { outlineOf } from '@/core/site/stand/footprint';
 import { showLength } from '@/core/units/length';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
-import { lightWords } from '../stage/lightWords';
-import { valueAt } from '../stage/valueAt';
+import { lightWords } from '../drawing/lightWords';
+import { valueAt } from '../drawing/valueAt';
 import { bandOf } from './bands';
 
 /** Reads any point of a tier, and a moment later which lamps its light comes from. */
@@ -31,7 +31,7 @@ export function useProbe(t: BenchTier, light: TierLight | null, judged: readonly
       busy.current = true;
       sharesAt(t, point.x, point.y, z)
         .then((parts) => setShares({ key, words: shareWords(t, parts, value) }))
-        .catch(() => undefined) // the stage says when the light cannot be computed
+        .catch(() => undefined) // the drawing says when the light cannot be computed
         .finally(() => {
           busy.current = false;
         });

@@ -6,7 +6,7 @@ import { trayName } from '../bench/benchWords';
 import { Button } from '../parts/Button';
 import { spanWords } from '../season/dayWords';
 import { STANDING_COLOURS } from '../verdict/resultColours';
-import { limitWords, sayWords, trayOf } from './jobWords';
+import { chartLimitWords, sayWords, trayOf } from './jobWords';
 
 /** So many are shown before somebody asks for all. */
 const AT_FIRST = 6;
@@ -35,7 +35,7 @@ export function ChartLimits({ stand, chart }: { stand: BenchStand; chart: HangCh
           <li key={`${l.trayId}${l.says}${l.from}`} data-testid="chart-limit">
             <strong className="font-semibold">{name}</strong>
             {count > 1 && ` (${count} trays)`}, {spanWords(l.from, l.to)}:{' '}
-            <span className={STANDING_COLOURS[l.says]}>{sayWords(l.says)}</span>. {limitWords(l)}
+            <span className={STANDING_COLOURS[l.says]}>{sayWords(l.says)}</span>. {chartLimitWords(l)}
           </li>
         ))}
       </ul>

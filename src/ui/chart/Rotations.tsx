@@ -2,7 +2,7 @@
 import { ChevronDown } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
-import { groupsOf, isUnsafe, movedOn, roundOf } from '@/core/plan/rotation/rotateTier';
+import { exchangeableIn, isUnsafe, movedOn, roundOf } from '@/core/plan/rotation/rotateTier';
 import { rotatedLight, type RotatedTray } from '@/core/plan/rotation/rotationEffect';
 import { withTier } from '@/core/site/stand/change';
 import { ROTATION_KINDS, type Rotation, type RotationKind } from '@/core/site/stand/Rotation';
@@ -15,7 +15,7 @@ import { SelectField } from '../parts/SelectField';
 import { daysWords } from '../season/dayWords';
 import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 
 const KIND_WORDS: Readonly<Record<RotationKind | 'stay', string>> = {
   stay: 'as they stand',
@@ -102,7 +102,7 @@ function Choice({ tier, standId }: { tier: BenchTier; standId: string }) {
   const { sites } = useWorkspace();
   const today = useToday();
   const lights = useLights(standId, tier);
-  const canSwap = groupsOf(tier.tier).some((g) => g.length > 1);
+  const canSwap = exchangeableIn(tier.tier).some((g) => g.length > 1);
   const kinds = (['stay', ...ROTATION_KINDS] as const).filter((k) => canSwap || k === 'stay' || k === 'turn');
   const isHot = useMemo(() => {
     const places = Math.min(MOST_PLACES, roundOf(tier.tier, 'swap'));

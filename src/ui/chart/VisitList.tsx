@@ -11,7 +11,7 @@ import { Button } from '../parts/Button';
 import { awayWords, dayWords } from '../season/dayWords';
 import { say } from '../shell/toastStore';
 import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { STANDING_COLOURS } from '../verdict/resultColours';
 import { clockChangeWords, jobsOf, sayWords, trayOf } from './jobWords';
 import { Term } from '../terms/Term';

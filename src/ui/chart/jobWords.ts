@@ -100,7 +100,7 @@ const SAYS: Readonly<Record<TrayDay['says'], string>> = {
 export const sayWords = (says: TrayDay['says']): string => SAYS[says];
 
 /** What stands in the way of a tray, and what would help. */
-export function limitWords({ says, bound }: Pick<ChartLimit, 'says' | 'bound'>): string {
+export function chartLimitWords({ says, bound }: Pick<ChartLimit, 'says' | 'bound'>): string {
   if (says === 'long') return 'Its light lasts longer than it bears: a timer of its own, or less daylight in the evening, would help.';
   switch (bound) {
     case 'rhythm':

@@ -10,11 +10,11 @@ import { dayFrom } from '@/core/units/day';
 import { chartCsv, chartJson } from '@/store/files/writeChart';
 import { demoSite } from '@/store/site/demoSite';
 import { pinIn } from '../cards/TimerPins';
-import { faultWords, groupName } from '../outlets/outletWords';
+import { outletFaultWords, groupName } from '../outlets/outletWords';
 import { awayWords, briefDayWords, dayWords, daysWords, longDayWords, spanWords } from '../season/dayWords';
 import { ageWords } from './ageWords';
 import { eventsOf } from './ChartOut';
-import { jobsOf, limitWords, sayWords } from './jobWords';
+import { jobsOf, chartLimitWords, sayWords } from './jobWords';
 
 const TODAY = dayFrom(2027, 2, 10);
 const site = demoSite('en-GB', TODAY);
@@ -92,8 +92,8 @@ test('every way in which a tray can be off has a word, and every limit says what
   const says = ['suits', 'short', 'much', 'uneven', 'hot', 'rest'] as const;
   expect(new Set(says.map(sayWords)).size).toBe(says.length);
   for (const bound of ['heat', 'ceiling', 'fixed', 'rhythm', 'shared', null] as const)
-    for (const s of ['short', 'much', 'uneven', 'hot'] as const) expect(limitWords({ says: s, bound })).toMatch(/^[A-Z].*\.$/);
-  expect(limitWords({ says: 'hot', bound: 'ceiling' })).toContain('too tall for this tier');
+    for (const s of ['short', 'much', 'uneven', 'hot'] as const) expect(chartLimitWords({ says: s, bound })).toMatch(/^[A-Z].*\.$/);
+  expect(chartLimitWords({ says: 'hot', bound: 'ceiling' })).toContain('too tall for this tier');
 });
 
 test('days by their names, and how far off they are', () => {
@@ -125,10 +125,12 @@ test('the pins that are pushed in are as many as the hours ask for, also past mi
 
 test('what is plugged in wrongly is said with its reason', () => {
   const loads = loadsOf(stand);
-  expect(loads.faults.map((f) => faultWords(f, stand, loads))).toEqual([
+  expect(loads.faults.map((f) => outletFaultWords(f, stand, loads))).toEqual([
     'Heat mat, tier 5 goes off with the lamps, just when the nights are cold. A mat belongs on an outlet that is always live, with a thermostat.',
   ]);
-  expect(faultWords({ why: 'overloaded', timerId: null, load: 900, allowed: 800 }, stand, loads)).toContain('four fifths');
-  expect(faultWords({ why: 'too-few-outlets', timerId: null, plugs: 3, outlets: 2 }, stand, loads)).toContain('2 outlets for 3 plugs');
+  expect(outletFaultWords({ why: 'overloaded', timerId: null, load: 900, allowed: 800 }, stand, loads)).toContain('four fifths');
+  expect(outletFaultWords({ why: 'too-few-outlets', timerId: null, plugs: 3, outlets: 2 }, stand, loads)).toContain(
+    '2 outlets for 3 plugs',
+  );
   expect(groupName(stand, null)).toBe('Always live');
 });

@@ -10,7 +10,7 @@ import { DoneSheet } from '../parts/Sheet';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { percent } from '../verdict/words';
 import type { ChoiceSheetProps } from './CropSheet';
-import { FACE_WORDS, placeOf, PLACES } from './surroundings';
+import { FACE_WORDS, surroundingsOf, SURROUNDINGS } from './surroundings';
 
 const ORDER: readonly FaceName[] = ['back', 'left', 'right', 'front', 'ceiling', 'floor'];
 
@@ -33,9 +33,9 @@ export function PlaceSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPr
       <div className="space-y-5">
         <Segments
           label="A usual place"
-          value={placeOf(enclosure)?.id ?? ''}
-          options={PLACES.map((p) => ({ value: p.id, label: p.name }))}
-          onChange={(id) => change({ faces: PLACES.find((p) => p.id === id)!.faces })}
+          value={surroundingsOf(enclosure)?.id ?? ''}
+          options={SURROUNDINGS.map((p) => ({ value: p.id, label: p.name }))}
+          onChange={(id) => change({ faces: SURROUNDINGS.find((p) => p.id === id)!.faces })}
         />
         <fieldset>
           <legend className="pb-1 font-semibold">Or choose each wall</legend>
@@ -90,8 +90,8 @@ export function PlaceSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPr
 }
 
 function reflectWords(id: string): string {
-  const { reflectance, reflectanceDoubt, transmittance } = materialOf(id);
+  const { reflectance, reflectanceUncertainty, transmittance } = materialOf(id);
   if (id === 'open') return 'Reflectance 0 %';
-  const back = `sends back ${percent(reflectance)} ±${Math.round(100 * reflectanceDoubt)}`;
+  const back = `sends back ${percent(reflectance)} ±${Math.round(100 * reflectanceUncertainty)}`;
   return transmittance > 0 ? `${back}, lets ${percent(transmittance)} through` : back;
 }

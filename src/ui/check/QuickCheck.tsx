@@ -16,7 +16,7 @@ import { QuickReadings } from '../readings/QuickReadings';
 import { RulesPanel } from '../rules/RulesPanel';
 import { focusOn, usePageActions } from '../shell/pageActions';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
-import { Stage } from '../stage/Stage';
+import { CheckDrawing } from '../drawing/CheckDrawing';
 import { VerdictPanel } from '../verdict/VerdictPanel';
 import { WhereFrom } from '../verdict/WhereFrom';
 import { Header } from './Header';
@@ -76,7 +76,7 @@ export function QuickCheck() {
       <CalmSentence setUp={calm} open={asked} onOpen={setAsked} />
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
         <div className="flex min-h-0 min-w-0 flex-col lg:flex-1">
-          <Stage setUp={setUp} />
+          <CheckDrawing setUp={setUp} />
         </div>
         <div className="relative space-y-7 bg-sheet px-5 py-5 lg:w-[400px] lg:shrink-0 lg:overflow-y-auto xl:w-[420px]">
           <VerdictPanel setUp={setUp} />

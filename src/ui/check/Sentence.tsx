@@ -10,7 +10,7 @@ import { CropSheet } from './CropSheet';
 import { FULL } from '@/core/things/lamp/dimming';
 import { LampSheet } from '../lamp/LampSheet';
 import { PlaceSheet } from './PlaceSheet';
-import { placeWords } from './surroundings';
+import { surroundingsWords } from './surroundings';
 import { TraySheet } from './TraySheet';
 
 /** The question as one sentence: what grows, in what, under what. Each part opens its choices. */
@@ -50,7 +50,7 @@ export function Sentence({ setUp, open, onOpen }: { setUp: SetUp; open: Question
         />
       </Part>
       <Part lead="">
-        <PlaceSheet {...sheet('place')} trigger={<Choice label="Place">{placeWords(tier.enclosure)}</Choice>} />
+        <PlaceSheet {...sheet('place')} trigger={<Choice label="Place">{surroundingsWords(tier.enclosure)}</Choice>} />
       </Part>
     </div>
   );

@@ -19,7 +19,7 @@ export function SetUpMenu({ activeId }: { activeId: string }) {
   const { sites, benchLooks } = useWorkspace();
   const router = useRouter();
   const all = useSite((s) => s.site.stands);
-  const stands = all.filter((s) => s.laidOut);
+  const stands = all.filter((s) => s.autoArranged);
   const light = useLight();
   const active = stands.find((s) => s.id === activeId);
   function remove() {

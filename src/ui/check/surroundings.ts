@@ -14,7 +14,7 @@ const faces = (floor: string, ceiling: string, left: string, right: string, fron
 });
 
 /** Places that people have, as a press each; every face can be changed afterwards. */
-export const PLACES: readonly { readonly id: string; readonly name: string; readonly words: string; readonly faces: Faces }[] = [
+export const SURROUNDINGS: readonly { readonly id: string; readonly name: string; readonly words: string; readonly faces: Faces }[] = [
   { id: 'open', name: 'in the open', words: 'in the open', faces: faces('open', 'open', 'open', 'open', 'open', 'open') },
   { id: 'wire', name: 'wire rack', words: 'on an open wire rack', faces: faces('wire', 'wire', 'open', 'open', 'open', 'open') },
   {
@@ -41,11 +41,11 @@ export const PLACES: readonly { readonly id: string; readonly name: string; read
 
 const same = (a: Faces, b: Faces) => FACES.every((name) => a[name] === b[name]);
 
-export const placeOf = (enclosure: Enclosure) => PLACES.find((p) => same(p.faces, enclosure.faces)) ?? null;
+export const surroundingsOf = (enclosure: Enclosure) => SURROUNDINGS.find((p) => same(p.faces, enclosure.faces)) ?? null;
 
 /** Where it stands, for the sentence. */
-export function placeWords(enclosure: Enclosure): string {
-  const place = placeOf(enclosure);
+export function surroundingsWords(enclosure: Enclosure): string {
+  const place = surroundingsOf(enclosure);
   if (place) return place.words;
   const closed = FACES.filter((name) => name !== 'floor' && enclosure.faces[name] !== 'open');
   const kinds = new Set(closed.map((name) => enclosure.faces[name]));

@@ -4,8 +4,8 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { runningTest, testRun, type Diagnosis } from '@/core/plan/clinic/diagnose';
 import { testEffect } from '@/core/plan/clinic/testEffect';
-import type { Standing } from '@/core/plan/clinic/circumstancesOf';
-import type { Weighed } from '@/core/judge/clinic/weighCauses';
+import type { TrayToday } from '@/core/plan/clinic/circumstancesOf';
+import type { WeighedCauses } from '@/core/judge/clinic/weighCauses';
 import { beginTest, changeCase, endTest, toggleDenied } from '@/core/site/stand/changeClinic';
 import type { ClinicCase } from '@/core/site/clinic/ClinicCase';
 import { changeSite, undo } from '@/store/site/siteStore';
@@ -27,14 +27,14 @@ const WORTH_SAYING = 1.4;
 interface CausesPanelProps {
   kase: ClinicCase;
   diagnosis: Diagnosis;
-  standing: Standing;
+  standing: TrayToday;
   isLit: boolean;
 }
 
 /** What it is, how sure that is and why; what to try, and what mends it. */
 export function CausesPanel({ kase, diagnosis, standing, isLit }: CausesPanelProps) {
   const { weighed, certainty, questions } = diagnosis;
-  const [first] = weighed as [Weighed];
+  const [first] = weighed as [WeighedCauses];
   const [chosen, setChosen] = useState<string | null>(null);
   const mends = useMends(diagnosis.treatments, standing, certainty !== 'nothing-seen');
   const shown = weighed.slice(0, SHOWN);
@@ -144,7 +144,7 @@ function Known({ diagnosis }: { diagnosis: Diagnosis }) {
   );
 }
 
-function Grounds({ kase, weighed }: { kase: ClinicCase; weighed: Weighed }) {
+function Grounds({ kase, weighed }: { kase: ClinicCase; weighed: WeighedCauses }) {
   const { sites } = useWorkspace();
   const weight = (factor: number) => Math.abs(Math.log(factor));
   const grounds = weighed.grounds
@@ -199,7 +199,7 @@ function Grounds({ kase, weighed }: { kase: ClinicCase; weighed: Weighed }) {
   );
 }
 
-function TestOf({ kase, diagnosis, standing }: { kase: ClinicCase; diagnosis: Diagnosis; standing: Standing }) {
+function TestOf({ kase, diagnosis, standing }: { kase: ClinicCase; diagnosis: Diagnosis; standing: TrayToday }) {
   const effect = useMemo(() => testEffect(diagnosis.test, kase.places, standing), [diagnosis.test, kase.places, standing]);
   const { sites } = useWorkspace();
   const today = useToday();

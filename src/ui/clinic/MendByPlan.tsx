@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import type { Treatment } from '@/core/judge/clinic/Cause';
-import type { Standing } from '@/core/plan/clinic/circumstancesOf';
+import type { TrayToday } from '@/core/plan/clinic/circumstancesOf';
 import type { PlanMend } from '@/core/plan/clinic/mendByPlan';
 import { sownAgain } from '@/core/plan/clinic/sownAgain';
 import type { TestEffect } from '@/core/plan/clinic/testEffect';
@@ -15,13 +15,13 @@ import { dayWords, daysWords } from '../season/dayWords';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { Term } from '../terms/Term';
 
 const QUIET_ms = 700;
 
 /** What the plan can do of what mends it, worked out beside the page; empty until it is. */
-export function useMends(treatments: readonly Treatment[], { stand, tray, light }: Standing, isWanted: boolean): readonly PlanMend[] {
+export function useMends(treatments: readonly Treatment[], { stand, tray, light }: TrayToday, isWanted: boolean): readonly PlanMend[] {
   const { mendsOf, lightOfStand, sites } = useWorkspace();
   const [found, setFound] = useState<{ readonly of: string; readonly stand: unknown; readonly mends: readonly PlanMend[] } | null>(null);
   const key = treatments.join(' ');
@@ -49,7 +49,7 @@ export function useMends(treatments: readonly Treatment[], { stand, tray, light 
 }
 
 /** A treatment that is a change of the plan: what it is here, what the tray would get, and the press that does it. */
-export function MendByPlan({ mend, standing }: { mend: PlanMend | null; standing: Standing }) {
+export function MendByPlan({ mend, standing }: { mend: PlanMend | null; standing: TrayToday }) {
   const { sites } = useWorkspace();
   const { lengthUnit } = useSettings();
   const lamps = useSite((s) => s.site.lamps);
@@ -58,7 +58,7 @@ export function MendByPlan({ mend, standing }: { mend: PlanMend | null; standing
   const standId = standing.stand.stand.id;
   const apply = () => {
     const made = changeSite(sites, words, (s) =>
-      applyMove({ ...s, stands: s.stands.map((x) => (x.id === standId ? { ...x, laidOut: false } : x)) }, mend.move),
+      applyMove({ ...s, stands: s.stands.map((x) => (x.id === standId ? { ...x, autoArranged: false } : x)) }, mend.move),
     );
     if (made) say(`${words}: done in the plan.`, { label: 'Undo', run: () => undo(sites) });
     focusHeadingIfLost();
@@ -94,7 +94,7 @@ export function EffectWords({ effect: { before, after, nearer, hours }, stage }:
 }
 
 /** What sowing again does to its dates; that it is too late is said. */
-export function RestartWords({ standing: { tray } }: { standing: Standing }) {
+export function RestartWords({ standing: { tray } }: { standing: TrayToday }) {
   const today = useToday();
   const season = useSite((s) => s.site.season);
   const { batch, crop } = tray;

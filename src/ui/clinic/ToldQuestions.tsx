@@ -1,6 +1,6 @@
 'use client';
 import { X } from 'lucide-react';
-import type { Asked } from '@/core/plan/clinic/diagnose';
+import type { NextQuestion } from '@/core/plan/clinic/diagnose';
 import { tell } from '@/core/site/stand/changeClinic';
 import type { ClinicCase, Told } from '@/core/site/clinic/ClinicCase';
 import { changeSite } from '@/store/site/siteStore';
@@ -12,7 +12,7 @@ import { useWorkspace } from '../shell/WorkspaceContext';
 import { TOLD_FIELDS } from './factWords';
 
 /** At most three questions, whose answers would tell most; and what was answered, to be taken back. */
-export function ToldQuestions({ kase, questions }: { kase: ClinicCase; questions: readonly Asked[] }) {
+export function ToldQuestions({ kase, questions }: { kase: ClinicCase; questions: readonly NextQuestion[] }) {
   const { sites } = useWorkspace();
   const say = (told: Partial<Record<keyof Told, unknown>>) => {
     changeSite(sites, 'answer', tell(kase.id, told as Partial<Told>));
@@ -20,7 +20,7 @@ export function ToldQuestions({ kase, questions }: { kase: ClinicCase; questions
     focusHeadingIfLost();
   };
   const said = (Object.keys(TOLD_FIELDS) as (keyof typeof TOLD_FIELDS)[]).filter((f) => kase.told[f] !== undefined);
-  const asked = questions.filter((q): q is Asked & { field: keyof typeof TOLD_FIELDS } => q.field !== 'happened');
+  const asked = questions.filter((q): q is NextQuestion & { field: keyof typeof TOLD_FIELDS } => q.field !== 'happened');
   if (asked.length + said.length === 0) return null;
   return (
     <section aria-labelledby="questions" className="space-y-3 rounded-md bg-verdigris-wash px-3 py-3">

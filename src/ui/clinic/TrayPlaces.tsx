@@ -1,14 +1,14 @@
 'use client';
 import clsx from 'clsx';
 import { Check } from 'lucide-react';
-import { dosesOfNinths, type Standing } from '@/core/plan/clinic/circumstancesOf';
+import { dosesOfNinths, type TrayToday } from '@/core/plan/clinic/circumstancesOf';
 import { plantAreaOf } from '@/core/site/stand/footprint';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 
 const NAMES = ['back left', 'back', 'back right', 'left', 'middle', 'right', 'front left', 'front', 'front right'];
 
 interface TrayPlacesProps {
-  standing: Standing;
+  standing: TrayToday;
   failed: boolean;
   places: readonly number[];
   onToggle(place: number): void;

@@ -1,13 +1,13 @@
 'use client';
 import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
-import { Scatter } from '../parts/LateChart';
+import { ScatterChart } from '../parts/LateChart';
 import type { Learned } from '@/core/plan/trial/learnedOf';
 import { fitDose } from '@/core/judge/trial/doseCurve';
 import type { Stage } from '@/core/things/crop/Crop';
 import { chartAxis } from '../parts/chartAxis';
 import { useSettings } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { useColours } from '../theme/useColours';
 
 const STEPS = 24;
@@ -55,7 +55,7 @@ export function LearnedFigure({ learned, stage }: { learned: Learned; stage: Sta
   const words = points.map((p) => `${doseNumber(p.dli)} mol/m²/day: ${p.y.toFixed(1)}${unit ? ` ${unit}` : ''}`).join('; ');
   return (
     <div className="h-56 max-w-2xl">
-      <Scatter data={data} options={options} role="img" aria-label={`Dose and result: ${words}. The table’s band as upright lines.`} />
+      <ScatterChart data={data} options={options} role="img" aria-label={`Dose and result: ${words}. The table’s band as upright lines.`} />
     </div>
   );
 }

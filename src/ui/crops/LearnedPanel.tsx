@@ -14,7 +14,7 @@ import { judgedTrays } from '../bench/useBench';
 import { Button } from '../parts/Button';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { stageWords } from '../verdict/words';
 import { LearnedFigure } from './LearnedFigure';
 

@@ -6,7 +6,7 @@ import { Asides } from './Asides';
 import { Backups } from './Backups';
 import { HandOver } from './HandOver';
 import { PhotosKept } from './PhotosKept';
-import { Room } from './Room';
+import { StorageRoom } from './StorageRoom';
 import { holdsWords } from './words';
 
 /** Everything a person keeps: how much it is, as a file, and as it was before. */
@@ -42,7 +42,7 @@ export function DataView() {
       </section>
       <HandOver />
       <PhotosKept />
-      <Room />
+      <StorageRoom />
       <Backups />
       <Asides />
     </div>

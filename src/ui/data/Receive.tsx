@@ -6,7 +6,7 @@ import type { Problem } from '@/core/units/result';
 import { readArchive } from '@/store/files/archive';
 import { mergeSite } from '@/store/files/mergeSite';
 import { bringTogether, type Together } from '@/store/handover/bringTogether';
-import { keyOf, openBundle } from '@/store/handover/bundle';
+import { bundleKeyOf, openBundle } from '@/store/handover/bundle';
 import { putAt } from '@/store/saved/merge';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { problemWords } from '../files/problemWords';
@@ -55,7 +55,7 @@ export function Receive() {
     // The key shall not stay in the history.
     window.history.replaceState(window.history.state, '', window.location.pathname);
     async function fetchIt(): Promise<State> {
-      const secret = keyOf(key ?? '');
+      const secret = bundleKeyOf(key ?? '');
       if (!id || !secret) return { is: 'refused', problem: null };
       const answer = await fetch(`/api/handover/${encodeURIComponent(id)}`);
       if (!answer.ok) return { is: 'refused', problem: { code: 'handover/gone', at: 'id' } };

@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { correctionOf } from '@/core/answer/daylight/correctionOf';
-import { hoursByMonth, settingsOf, type TopUp } from '@/core/plan/daylight/topUp';
+import { hoursByMonth, timerSettingsOf, type TopUp } from '@/core/plan/daylight/topUp';
 import { timersOf } from '@/core/plan/timer/servedBy';
 import { addWindow, changeWindow, standAtWindow } from '@/core/site/stand/changeWindows';
 import { setDaylight } from '@/core/site/stand/changeOutlets';
@@ -29,7 +29,7 @@ import { DoneSheet } from '../parts/Sheet';
 import { dayWords } from '../season/dayWords';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { stageWords } from '../verdict/words';
-import { Answer } from './Answer';
+import { YearAnswer } from './YearAnswer';
 import { MONTHS } from './daylightWords';
 import { MonthTable, roundHalf } from './MonthTable';
 import { PanePicture } from './PanePicture';
@@ -38,7 +38,7 @@ import { PlacesFor } from './PlacesFor';
 import { planDepth, SillPlan } from './SillPlan';
 import { SillReadings } from './SillReadings';
 import { SuitsList } from './SuitsList';
-import { PARTS, useDaylightYear, useTraysAtWindow, type TrayAtWindow } from './useDaylight';
+import { SCREEN_PARTS, useDaylightYear, useTraysAtWindow, type TrayAtWindow } from './useDaylight';
 import { AtWindowFields, WindowFields } from './WindowFields';
 import { YearCarpet } from './YearCarpet';
 import { Term } from '../terms/Term';
@@ -187,8 +187,11 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
   const timer = timersOf(stand).find((t) => t.tiers.some((x) => x.tier.id === tray.tier.tier.id));
   const isLit = tray.tier.lamps.length > 0;
   const topUps = isLit ? (answer?.topUps ?? []) : [];
-  const settings = settingsOf(topUps);
-  const at96 = answer && atPlace ? (day - answer.year.from) * PARTS + Math.min(PARTS - 1, Math.floor(minute / (1440 / PARTS))) : 0;
+  const settings = timerSettingsOf(topUps);
+  const at96 =
+    answer && atPlace
+      ? (day - answer.year.from) * SCREEN_PARTS + Math.min(SCREEN_PARTS - 1, Math.floor(minute / (1440 / SCREEN_PARTS)))
+      : 0;
   const strength = atPlace ? Math.round((sky === 'clear' ? atPlace.clearCourse : atPlace.course)[at96]!) : null;
   const stated = tray.tier.tier.daylight;
 
@@ -359,7 +362,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
         )}
         {atPlace && (
           <>
-            <Answer months={atPlace.months} tray={tray} topUps={topUps} lit={isLit} curtained={window.curtain < 1} />
+            <YearAnswer months={atPlace.months} tray={tray} topUps={topUps} lit={isLit} curtained={window.curtain < 1} />
             <MonthTable
               months={atPlace.months}
               stage={tray.stage}
@@ -369,7 +372,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
             />
             <p className="text-sm text-soft">
               Bars run from a grey to a clear day, the mark is the month’s mean; sun in hours of direct rays on a clear day. The window’s
-              own share is good to about ±{Math.round(correctionOf(window, place).doubt * 100)} %.
+              own share is good to about ±{Math.round(correctionOf(window, place).uncertainty * 100)} %.
             </p>
           </>
         )}
@@ -408,7 +411,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
 
 /** How long it is light from then on, by lamp and sun together: what plants that count hours go by. */
 function photoperiodWords(topUps: readonly TopUp[], day: number, trayId: string): string {
-  const fare = topUps.find((t) => t.from === day)?.fares.find((f) => f.trayId === trayId);
+  const fare = topUps.find((t) => t.from === day)?.results.find((f) => f.trayId === trayId);
   return fare ? `, light for ${roundHalf(fare.photoperiod)} h` : '';
 }
 

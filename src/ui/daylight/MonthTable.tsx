@@ -3,7 +3,7 @@ import clsx from 'clsx';
 import type { MonthAtPlace } from '@/core/answer/daylight/yearOf';
 import { monthSays } from '@/core/answer/daylight/suits';
 import type { Stage } from '@/core/things/crop/Crop';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { MONTH_SAYS_WORDS, shortMonth } from './daylightWords';
 
 interface MonthTableProps {

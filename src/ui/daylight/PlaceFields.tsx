@@ -10,7 +10,7 @@ import { sunshineOf } from '@/core/sky/outdoors/climates';
 import { readWeatherCsv } from '@/core/sky/outdoors/readWeatherCsv';
 import { say } from '../shell/toastStore';
 import { readEpw } from '@/core/sky/outdoors/readEpw';
-import { readCoordinate, radiansOf, showCoordinate, type Axis } from '@/core/sky/place/readCoordinate';
+import { readCoordinate, radiansOf, showCoordinate, type CoordinateAxis } from '@/core/sky/place/readCoordinate';
 import { isOtherZone, sunsNoon } from '@/core/sky/place/sunsNoon';
 import { townOf } from '@/core/sky/place/townOf';
 import { setClimate, setPlace } from '@/core/site/stand/changeWindows';
@@ -42,7 +42,7 @@ export function PlaceFields() {
       return first ? setClimate(readyClimate(usualClimate(next.latitude)))(placed) : placed;
     });
   const town = townOf(timeZone);
-  const field = (axis: Axis) => (
+  const field = (axis: CoordinateAxis) => (
     <TypedField
       label={axis}
       shown={place ? showCoordinate(place[axis], axis) : ''}

@@ -22,7 +22,7 @@ import { stageWords } from '../verdict/words';
 import { placeName } from './daylightWords';
 import { MonthCells, MonthCellsKey, monthsWords } from './MonthCells';
 import { MonthRing } from './MonthRing';
-import { lightWords, whyNotWords } from './placeWords';
+import { placeLightWords, whyNotWords } from './placeWords';
 import { useYearOfPlaces } from './useYearOfPlaces';
 
 interface Ranked extends PlaceRank {
@@ -165,7 +165,7 @@ export function PlacesAtHome() {
                     ) : (
                       <span className="font-semibold">{placeName(r.place, lengthUnit)}</span>
                     )}
-                    <span className="block text-sm text-soft">{lightWords(r, r.lamps, r.hasSun)}</span>
+                    <span className="block text-sm text-soft">{placeLightWords(r, r.lamps, r.hasSun)}</span>
                     {r.lamps && whyNotWords(r.lamps) && <span className="block text-sm text-copper">{whyNotWords(r.lamps)}</span>}
                   </span>
                   <span className="text-right text-sm">

@@ -6,7 +6,7 @@ import { homePlaces } from '@/core/plan/daylight/homePlaces';
 import type { Stage } from '@/core/things/crop/Crop';
 import { tables } from '@/core/things/tables/libraryTables';
 import { Button } from '../parts/Button';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { placeName } from './daylightWords';
 import { MonthCells, MonthCellsKey, monthsWords } from './MonthCells';

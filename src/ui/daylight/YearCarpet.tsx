@@ -6,7 +6,7 @@ import type { Year, YearAtPlace } from '@/core/answer/daylight/yearOf';
 import type { TopUp } from '@/core/plan/daylight/topUp';
 import type { Stage } from '@/core/things/crop/Crop';
 import type { Day } from '@/core/units/day';
-import { coloursOf, colourOfLight } from '../stage/lightColours';
+import { coloursOf, colourOfLight } from '../drawing/lightColours';
 import { shortMonth } from './daylightWords';
 
 interface YearCarpetProps {

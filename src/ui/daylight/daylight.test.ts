@@ -1,5 +1,5 @@
 import { USUAL_WINDOW } from '@/core/site/window/Window';
-import { isLit } from '@/core/sky/window/Aperture';
+import { sunComesIn } from '@/core/sky/window/Aperture';
 import { sillAsBuilt } from '@/core/answer/daylight/sillAsBuilt';
 import { correctionWords, joined, monthRuns, turnEvery } from './daylightWords';
 import { besideFacing, directionThrough, onPane, sunPatch } from './paneFrame';
@@ -27,7 +27,7 @@ test('a place lies in the patch of sun exactly when its ray comes in', () => {
     const sun = { azimuth, elevation, distance_au: 1 };
     const place = { depth: 0.05 + ((i * 7) % 20) / 10, along: ((i * 11) % 21) / 10 - 1, over: 0.15 };
     const inside = isInside(sunPatch(window, sun, place.over).map((p) => [p.across, p.depth] as const), [place.along, place.depth]); // prettier-ignore
-    expect(inside).toBe(isLit(sillAsBuilt(window, place).aperture, besideFacing(sun, window.facing), elevation));
+    expect(inside).toBe(sunComesIn(sillAsBuilt(window, place).aperture, besideFacing(sun, window.facing), elevation));
   }
 });
 
@@ -52,9 +52,9 @@ test('months in words', () => {
 });
 
 test('what readings say of a window is told with pane and horizon apart', () => {
-  const said = (degrees: number, of = 3) => correctionWords({ factor: 0.82, raise: degrees * RAD, doubt: 0.12, of });
+  const said = (degrees: number, of = 3) => correctionWords({ factor: 0.82, raise: degrees * RAD, uncertainty: 0.12, of });
   expect(said(0)).toBe('The panes let through 82 % of what was computed. What comes in is known to about ±12 %, by 3 readings.');
   expect(said(4, 1)).toContain('what stands outside reaches 4° higher than drawn. What comes in is known to about ±12 %, by one reading.');
   expect(said(-2)).toContain('reaches 2° less high than drawn');
-  expect(correctionWords({ factor: 1, raise: 0, doubt: 0.25, of: 0 })).toContain('As computed');
+  expect(correctionWords({ factor: 1, raise: 0, uncertainty: 0.25, of: 0 })).toContain('As computed');
 });

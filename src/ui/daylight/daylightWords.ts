@@ -50,8 +50,8 @@ export const MONTH_SAYS_WORDS: Readonly<Record<MonthSays, string>> = {
 export const COUNTS_A_LITTLE = 'Counts a little: a reading outdoors at the same time would tell more.';
 
 /** What readings were found to say of a window. */
-export function correctionWords({ factor, raise, doubt, of }: Correction): string {
-  const sure = `±${Math.round(doubt * 100)} %`;
+export function correctionWords({ factor, raise, uncertainty, of }: Correction): string {
+  const sure = `±${Math.round(uncertainty * 100)} %`;
   if (of === 0) return `As computed from its size and panes: good to about ${sure}.`;
   const degrees = Math.round((Math.abs(raise) * 180) / Math.PI);
   const outside = degrees === 0 ? '' : `, and what stands outside reaches ${degrees}° ${raise > 0 ? 'higher' : 'less high'} than drawn`;

@@ -3,14 +3,14 @@ import { photoperiodOf } from '@/core/judge/dose/LightDay';
 import type { LampsAtPlace } from '@/core/plan/daylight/lampsAtPlaces';
 import type { Dli } from '@/core/units/quantities';
 import { showHours } from '@/core/units/clock';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { percent } from '../verdict/words';
 
 /** Light from other tiers that is worth telling. */
 const WORTH_TELLING = 0.05;
 
 /** Where the light of a place comes from, and how much it is. */
-export function lightWords({ least, most }: Pick<PlaceRank, 'least' | 'most'>, lamps: LampsAtPlace | null, hasSun: boolean): string {
+export function placeLightWords({ least, most }: Pick<PlaceRank, 'least' | 'most'>, lamps: LampsAtPlace | null, hasSun: boolean): string {
   if (lamps?.isTooTall) return hasSun ? sunWords(least, most) : '';
   if (!lamps && !hasSun) return 'No light is known to come here.';
   const spill =

@@ -17,7 +17,7 @@ export interface TrayAtWindow extends BenchTray {
 }
 
 /** Parts of a day of the year on the screen: quarters of an hour. */
-export const PARTS = 96;
+export const SCREEN_PARTS = 96;
 
 /** The trays of a stand before its window, the highest tier first. */
 export function useTraysAtWindow(stand: BenchStand): { window: Window | undefined; trays: readonly TrayAtWindow[] } {
@@ -47,7 +47,7 @@ function useQuestion(
   return useMemo(() => {
     if (!place || trays.length === 0) return null;
     const timer = timersOf(stand).find((t) => t.tiers.some((x) => x.trays.some((y) => y.tray.id === trays[chosen]?.tray.id)));
-    const asked = { year: yearOfDay(today), place, climate, timeZone, parts: PARTS, sills: trays.map((t) => t.asked) };
+    const asked = { year: yearOfDay(today), place, climate, timeZone, parts: SCREEN_PARTS, sills: trays.map((t) => t.asked) };
     const served = timer && light ? servedBy(timer, light.tiers) : [];
     if (!timer || served.length === 0) return { ...asked, timer: null };
     return {

@@ -9,7 +9,7 @@ import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';
 import { useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { standPath } from '../stands/places';
 import { ClockField } from './ClockField';
 

@@ -13,7 +13,7 @@ import { applyAnswer } from '@/store/site/setUpVerbs';
 import { useSolution } from '../answer/useSolution';
 import { Button } from '../parts/Button';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { useCalmVerdict } from '../verdict/useVerdict';
 
 const NAMES: Readonly<Record<School['id'], string>> = {

@@ -8,7 +8,7 @@ import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
 import { photoperiodOf } from '@/core/judge/dose/LightDay';
 import { setTimes } from '@/core/site/stand/change';
 import { powerOf, servedBy, type StandTimer } from '@/core/plan/timer/servedBy';
-import { fareOn, solveTimer, type TimerRules } from '@/core/plan/timer/solveTimer';
+import { resultsOn, solveTimer, type TimerRules } from '@/core/plan/timer/solveTimer';
 import { MINUTES_PER_DAY, showHours } from '@/core/units/clock';
 import { litBetween, offAt } from '@/core/units/LitTimes';
 import { showMoney } from '@/core/units/money';
@@ -19,7 +19,7 @@ import { Button } from '../parts/Button';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { STANDING_COLOURS } from '../verdict/resultColours';
 import { stageWords } from '../verdict/words';
 import { ClockField } from './ClockField';
@@ -28,7 +28,7 @@ import { DoseFigure } from './DoseFigure';
 import { HoursStrip } from './HoursStrip';
 import { PauseFields } from './PauseFields';
 import { useDimmedTimer } from './useDimmedTimer';
-import { cureWords, inRangeWords, limitWords, saysWords, timerName, timesWords, turnTiersWords } from './timerWords';
+import { cureWords, inRangeWords, timerLimitWords, saysWords, timerName, timesWords, turnTiersWords } from './timerWords';
 import { Term } from '../terms/Term';
 
 interface TimerCardProps {
@@ -39,7 +39,7 @@ interface TimerCardProps {
   lights: Readonly<Record<string, TierLight>>;
 }
 
-const inRange = (fares: readonly { readonly says: string }[]): number => fares.filter((f) => f.says === 'suits').length;
+const inRange = (results: readonly { readonly says: string }[]): number => results.filter((f) => f.says === 'suits').length;
 
 /** One timer: its day, how each tray on it fares, and the times that would serve all of them best. */
 export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
@@ -58,19 +58,19 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
     () => ({ step_min: timerStep_min, quiet, cheap, bands, price_per_kWh, power: powerOf(timer) }),
     [timerStep_min, quiet, cheap, bands, price_per_kWh, timer],
   );
-  const now = useMemo(() => fareOn(served, rules, timer), [served, rules, timer]);
+  const now = useMemo(() => resultsOn(served, rules, timer), [served, rules, timer]);
   const best = useMemo(() => solveTimer(served, rules, timer), [served, rules, timer]);
   const dimmed = useDimmedTimer(timer, lights, rules);
   const trays = timer.tiers.flatMap((t) => t.trays.map((tray) => ({ ...tray, number: t.number })));
   const trayOf = (id: string) => trays.find((y) => y.tray.id === id)!;
   const same = best.on_min === on_min && best.lit_min === lit_min;
   // Limits come before doses: hours that keep them may leave trays short that are in range now.
-  const fewer = inRange(best.fares) < inRange(now.fares);
+  const fewer = inRange(best.results) < inRange(now.results);
   // The one that fares worst, until another is looked at.
-  const worst = now.fares.find((f) => f.says !== 'suits')?.trayId;
+  const worst = now.results.find((f) => f.says !== 'suits')?.trayId;
   const chosen = served.find((s) => s.trayId === (looked ?? worst)) ?? served[0];
   const name = timerName(timer, alone);
-  const cures = best.fares.flatMap((f) => {
+  const cures = best.results.flatMap((f) => {
     const words = cureWords(f, served.length > 1);
     return words ? [{ id: f.trayId, words }] : [];
   });
@@ -122,7 +122,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
                 </tr>
               </thead>
               <tbody>
-                {now.fares.map((f) => {
+                {now.results.map((f) => {
                   const y = trayOf(f.trayId);
                   return (
                     <tr key={f.trayId} className="border-t border-line">
@@ -164,14 +164,14 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
               </p>
               {best.limits.map((l) => (
                 <p key={l.why} className="text-soft" data-testid="timer-limit">
-                  {limitWords(l, trayOf)}
+                  {timerLimitWords(l, trayOf)}
                 </p>
               ))}
               {cures.length > 0 && (
                 <ul className="list-disc pl-5">
                   {cures.map(({ id, words }) => (
                     <li key={id}>
-                      {trayName(trayOf(id))} still gets {saysWords(best.fares.find((f) => f.trayId === id)!.says)}. {words}
+                      {trayName(trayOf(id))} still gets {saysWords(best.results.find((f) => f.trayId === id)!.says)}. {words}
                     </li>
                   ))}
                 </ul>
@@ -192,7 +192,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
                 <div className="space-y-2 border-t border-line pt-2" data-testid="dimmed-times">
                   <p>
                     With dimmers: {turnTiersWords(dimmed.tiers, alone)}, {timesWords(dimmed.answer)} ({showHours(dimmed.answer.lit_min)}),{' '}
-                    {showMoney(dimmed.answer.costPerDay * DAYS_PER_MONTH, currency)} a month. {inRangeWords(dimmed.answer.fares)}
+                    {showMoney(dimmed.answer.costPerDay * DAYS_PER_MONTH, currency)} a month. {inRangeWords(dimmed.answer.results)}
                   </p>
                   <Button
                     kind={same ? 'main' : 'plain'}
@@ -201,9 +201,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
                       const { on_min: on, lit_min: lit } = dimmed.answer;
                       const settings = new Map(dimmed.tiers.map((d) => [d.tier.tier.id, d.dimming.to]));
                       const words = turnTiersWords(dimmed.tiers, alone);
-                      changeSite(sites, 'dim the lamps and set the hours', (s) =>
-                        turnDimmers(settings)(setTimes(timer.id, on, lit)(s)),
-                      );
+                      changeSite(sites, 'dim the lamps and set the hours', (s) => turnDimmers(settings)(setTimes(timer.id, on, lit)(s)));
                       say(`${name}: ${words}, ${timesWords(dimmed.answer)}.`, { label: 'Undo', run: () => undo(sites) });
                       focusHeadingIfLost();
                     }}

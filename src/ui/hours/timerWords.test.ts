@@ -1,10 +1,10 @@
 import { tables } from '@/core/things/tables/libraryTables';
 import { benchStandOf } from '@/core/answer/stand/benchStand';
 import { powerOf, timersOf } from '@/core/plan/timer/servedBy';
-import type { Fares } from '@/core/plan/timer/solveTimer';
+import type { TimerResult } from '@/core/plan/timer/solveTimer';
 import { demoSite } from '@/store/site/demoSite';
 import type { Span } from '@/core/units/Span';
-import { cureWords, inRangeWords, limitWords, timerName, timesWords, turnTiersWords } from './timerWords';
+import { cureWords, inRangeWords, timerLimitWords, timerName, timesWords, turnTiersWords } from './timerWords';
 
 const site = demoSite('en-GB');
 const rack = benchStandOf(
@@ -13,7 +13,7 @@ const rack = benchStandOf(
   tables,
 );
 const timers = timersOf(rack);
-const fares = (change: Partial<Fares>): Fares => ({
+const results = (change: Partial<TimerResult>): TimerResult => ({
   trayId: 't',
   weakest: 5,
   mean: 6,
@@ -44,12 +44,12 @@ test('times past midnight, never and always, and with a pause', () => {
 });
 
 test('a cure is a timer of its own where that would do, else more or less light; an uneven tray needs another lamp', () => {
-  expect(cureWords(fares({ says: 'suits' }), true)).toBeNull();
-  expect(cureWords(fares({ alone: 16 }), true)).toBe('On a timer of its own 16 h would do; on this one, 30 % more light would do.');
-  expect(cureWords(fares({ alone: 16 }), false)).toBe('With these hours 30 % more light would do: nearer or stronger lamps.');
-  expect(cureWords(fares({ says: 'much', light: 0.75 }), true)).toBe('With these hours 25 % less light would do: raise the lamps.');
-  expect(cureWords(fares({ light: 8.2 }), true)).toMatch(/8 times the light would do/);
-  expect(cureWords(fares({ says: 'uneven' }), true)).toMatch(/too uneven for any hours/);
+  expect(cureWords(results({ says: 'suits' }), true)).toBeNull();
+  expect(cureWords(results({ alone: 16 }), true)).toBe('On a timer of its own 16 h would do; on this one, 30 % more light would do.');
+  expect(cureWords(results({ alone: 16 }), false)).toBe('With these hours 30 % more light would do: nearer or stronger lamps.');
+  expect(cureWords(results({ says: 'much', light: 0.75 }), true)).toBe('With these hours 25 % less light would do: raise the lamps.');
+  expect(cureWords(results({ light: 8.2 }), true)).toMatch(/8 times the light would do/);
+  expect(cureWords(results({ says: 'uneven' }), true)).toMatch(/too uneven for any hours/);
 });
 
 test('how many trays are in range', () => {
@@ -72,12 +72,12 @@ test('dimmers are told by their tiers, or by the lamps where there is but one', 
 test('limits name the crop and its hours', () => {
   const trayOf = (id: string) => rack.tiers.flatMap((t) => t.trays).find((y) => y.tray.id === id)!;
   const [leek, pea] = rack.tiers[0]!.trays;
-  expect(limitWords({ why: 'longest-day', trayId: leek!.tray.id, hours: 14 }, trayOf)).toBe('Leek tolerates at most 14 h.');
-  expect(limitWords({ why: 'quiet', longest: 12.5 }, trayOf)).toMatch(/leave no more than 12/);
+  expect(timerLimitWords({ why: 'longest-day', trayId: leek!.tray.id, hours: 14 }, trayOf)).toBe('Leek tolerates at most 14 h.');
+  expect(timerLimitWords({ why: 'quiet', longest: 12.5 }, trayOf)).toMatch(/leave no more than 12/);
   const apart = { why: 'crops-disagree', longId: pea!.tray.id, atLeast: 16, shortId: leek!.tray.id, atMost: 12 } as const;
-  expect(limitWords(apart, trayOf)).toBe('Sweet pea needs at least 16 h, Leek tolerates at most 12 h: they need timers of their own.');
-  expect(limitWords({ why: 'no-common-hours', trayIds: [leek!.tray.id, pea!.tray.id] }, trayOf)).toBe(
+  expect(timerLimitWords(apart, trayOf)).toBe('Sweet pea needs at least 16 h, Leek tolerates at most 12 h: they need timers of their own.');
+  expect(timerLimitWords({ why: 'no-common-hours', trayIds: [leek!.tray.id, pea!.tray.id] }, trayOf)).toBe(
     'No hours suit all of them: Leek and Sweet pea would be in range on timers of their own or on another tier.',
   );
-  expect(cureWords(fares({ says: 'long' }), true)).toMatch(/more darkness/);
+  expect(cureWords(results({ says: 'long' }), true)).toMatch(/more darkness/);
 });

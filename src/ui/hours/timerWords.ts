@@ -1,6 +1,6 @@
 import type { DimmedTimer } from '@/core/plan/timer/dimTimer';
 import type { BenchTray } from '@/core/answer/stand/benchStand';
-import type { Fares, Limit } from '@/core/plan/timer/solveTimer';
+import type { TimerResult, TimerLimit } from '@/core/plan/timer/solveTimer';
 import type { StandTimer } from '@/core/plan/timer/servedBy';
 import { MINUTES_PER_DAY, showClock, showHours } from '@/core/units/clock';
 import { blocksOf, type LitTimes } from '@/core/units/LitTimes';
@@ -24,19 +24,19 @@ export function timesWords(times: LitTimes): string {
     .join(' and ');
 }
 
-const SAYS: Readonly<Record<Fares['says'], string>> = {
+const SAYS: Readonly<Record<TimerResult['says'], string>> = {
   suits: 'in range',
   short: 'too little',
   much: 'too much',
   uneven: 'uneven',
   long: 'too long a day',
 };
-export const saysWords = (says: Fares['says']): string => SAYS[says];
+export const saysWords = (says: TimerResult['says']): string => SAYS[says];
 
 const listed = (names: readonly string[]) => [...new Set(names)].join(', ').replace(/, ([^,]+)$/, ' and $1');
 
 /** What kept a timer from better times. */
-export function limitWords(limit: Limit, trayOf: (id: string) => BenchTray): string {
+export function timerLimitWords(limit: TimerLimit, trayOf: (id: string) => BenchTray): string {
   switch (limit.why) {
     case 'quiet':
       return `The quiet hours leave no more than ${hours(limit.longest)}.`;
@@ -52,10 +52,10 @@ export function limitWords(limit: Limit, trayOf: (id: string) => BenchTray): str
 }
 
 /** How many of the trays of a timer are in range. */
-export function inRangeWords(fares: readonly Pick<Fares, 'says'>[]): string {
-  const n = fares.filter((f) => f.says === 'suits').length;
-  if (fares.length === 1) return n === 1 ? 'The tray is then in range.' : '';
-  return n === fares.length ? 'All trays are then in range.' : `${n} of ${fares.length} trays are then in range.`;
+export function inRangeWords(results: readonly Pick<TimerResult, 'says'>[]): string {
+  const n = results.filter((f) => f.says === 'suits').length;
+  if (results.length === 1) return n === 1 ? 'The tray is then in range.' : '';
+  return n === results.length ? 'All trays are then in range.' : `${n} of ${results.length} trays are then in range.`;
 }
 
 /** Which dimmers are turned to what, as what one would do: "dim tier 4 to 60 %". */
@@ -68,7 +68,7 @@ export const turnTiersWords = (tiers: DimmedTimer['tiers'], alone: boolean): str
   );
 
 /** What would cure a tray that these times short-change; null when nothing is wrong with it. */
-export function cureWords({ says, alone, light }: Fares, others: boolean): string | null {
+export function cureWords({ says, alone, light }: TimerResult, others: boolean): string | null {
   if (says === 'suits') return null;
   if (says === 'long') return 'Fewer hours, or a tier on another timer: it needs more darkness.';
   if (says === 'uneven') return 'Its light is too uneven for any hours: move or add a lamp.';

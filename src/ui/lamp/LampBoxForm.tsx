@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import type { Lamp } from '@/core/things/lamp/Lamp';
-import { colourOfBox, lampFromBox, type Box, type Technology } from '@/core/things/lamp/lampFromBox';
+import { colourOfBox, lampFromBox, type LampBox, type Technology } from '@/core/things/lamp/lampFromBox';
 import type { Problem } from '@/core/units/result';
 import { newId } from '@/store/names/newId';
 import { Button } from '../parts/Button';
@@ -31,8 +31,8 @@ interface LampBoxFormProps {
   lamp: Lamp;
   own: boolean;
   /** What was typed so far; it outlives the form, so that closing the sheet loses nothing. */
-  draft: Box | null;
-  onDraft(box: Box): void;
+  draft: LampBox | null;
+  onDraft(box: LampBox): void;
   /** Takes it; `isChange`: instead of the one that the form began with. */
   onKeep(lamp: Lamp, isChange: boolean): void;
   words?: { readonly keep: string; readonly another: string | null };
@@ -49,7 +49,7 @@ export function LampBoxForm({ lamp, own, draft, onDraft, onKeep, words = USUAL_W
   const form = useRef<HTMLDivElement>(null);
   const box = draft ?? startingBox(lamp, own);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const change = (part: Partial<Box>) => {
+  const change = (part: Partial<LampBox>) => {
     onDraft({ ...box, ...part });
     setProblems([]);
   };

@@ -6,7 +6,7 @@ import {
   EFFICACY_BEST,
   efficacyLimitOf,
   type Belief,
-  type Box,
+  type LampBox,
   type BoxFigures,
 } from '@/core/things/lamp/lampFromBox';
 import type { Lamp } from '@/core/things/lamp/Lamp';
@@ -31,10 +31,10 @@ const BELIEF_WORDS: Readonly<Record<Belief, string>> = {
 };
 
 interface LampFigureFieldsProps {
-  box: Box;
+  box: LampBox;
   /** The lamp that the box makes as it stands. */
   trial: Result<Lamp>;
-  change(part: Partial<Box>): void;
+  change(part: Partial<LampBox>): void;
   problem(at: string): Problem | undefined;
 }
 

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import type { Box } from '@/core/things/lamp/lampFromBox';
+import type { LampBox } from '@/core/things/lamp/lampFromBox';
 import { readIes } from '@/core/light/photometry/readIes';
 import { readLdt } from '@/core/light/photometry/readLdt';
 import type { Problem } from '@/core/units/result';
@@ -12,7 +12,7 @@ import { lampProblemWords } from './lampProblemWords';
 const FILE_BYTES = 2_000_000;
 
 /** What a maker's files say of a lamp: beam shape, and its colour. A file that can't be used changes nothing. */
-export function LampFiles({ box, change }: { box: Box; change(part: Partial<Box>): void }) {
+export function LampFiles({ box, change }: { box: LampBox; change(part: Partial<LampBox>): void }) {
   const [refused, setRefused] = useState<{ name: string; problems: readonly Problem[] } | null>(null);
   function openPhotometry(name: string, text: string) {
     const file = /\.ldt$/i.test(name) ? readLdt(text) : readIes(text);

@@ -1,4 +1,4 @@
-import type { Box } from '@/core/things/lamp/lampFromBox';
+import type { LampBox } from '@/core/things/lamp/lampFromBox';
 import type { LampShape } from '@/core/things/lamp/Lamp';
 import type { Problem } from '@/core/units/result';
 import { Group } from '../parts/Group';
@@ -26,8 +26,8 @@ export function LampShapeFields({
   change,
   problem,
 }: {
-  box: Box;
-  change(part: Partial<Box>): void;
+  box: LampBox;
+  change(part: Partial<LampBox>): void;
   problem(at: string): Problem | undefined;
 }) {
   const round = ROUND.includes(box.shape);

@@ -3,7 +3,7 @@ import { Tabs } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { lampLibrary } from '@/core/things/lamp/lampLibrary';
 import type { Lamp } from '@/core/things/lamp/Lamp';
-import type { Box } from '@/core/things/lamp/lampFromBox';
+import type { LampBox } from '@/core/things/lamp/lampFromBox';
 import { lampRowOf } from '@/core/site/stand/layOut';
 import { changeSite } from '@/store/site/siteStore';
 import { chooseLamp, keepLamp, setLampRow } from '@/store/site/setUpVerbs';
@@ -31,7 +31,7 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
   const { stand, tier, lamp } = setUp;
   const isOwn = own.some((l) => l.id === lamp.id);
   const [tab, setTab] = useState<string | null>(null);
-  const [draft, setDraft] = useState<{ lampId: string; box: Box } | null>(null);
+  const [draft, setDraft] = useState<{ lampId: string; box: LampBox } | null>(null);
   const row = lampRowOf(tier, lamp);
   const items = useMemo(() => lampItems(own), [own]);
   const showTab = tab ?? (isOwn ? 'box' : 'list');

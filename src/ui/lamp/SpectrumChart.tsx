@@ -1,7 +1,7 @@
 'use client';
 import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
-import { Scatter } from '../parts/LateChart';
+import { ScatterChart } from '../parts/LateChart';
 import type { SpectrumFigures } from '@/core/light/spectrum/figures';
 import { powerAt, type Spectrum } from '@/core/light/spectrum/Spectrum';
 import { useSettings } from '../shell/WorkspaceContext';
@@ -60,7 +60,7 @@ export function SpectrumChart({ spectrum, figures }: { spectrum: Spectrum; figur
   return (
     <figure className="space-y-2">
       <div className="h-40">
-        <Scatter data={data} options={options} role="img" aria-label="Spectrum: relative power by wavelength" />
+        <ScatterChart data={data} options={options} role="img" aria-label="Spectrum: relative power by wavelength" />
       </div>
       <div className="flex h-6 overflow-hidden rounded text-xs font-semibold" style={{ color: '#fff' }} role="presentation">
         {shares.map((s) => (

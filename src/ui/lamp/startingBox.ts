@@ -1,4 +1,4 @@
-import type { Box, BoxFigures, Technology } from '@/core/things/lamp/lampFromBox';
+import type { LampBox, BoxFigures, Technology } from '@/core/things/lamp/lampFromBox';
 import type { Lamp, LampShape } from '@/core/things/lamp/Lamp';
 import { colourOf } from '@/core/things/lamp/colourOf';
 import { lampLibrary } from '@/core/things/lamp/lampLibrary';
@@ -18,7 +18,7 @@ export const BEAM_BY_SHAPE: Readonly<Record<LampShape, number | null>> = {
 export const ROUND: readonly LampShape[] = ['bulb-bare', 'bulb-reflector', 'round-panel', 'coil'];
 
 /** The usual size of lamps of a shape: the middle one of the lamp tables. */
-export function usualSizeOf(shape: LampShape): Pick<Box, 'length' | 'width' | 'hole'> {
+export function usualSizeOf(shape: LampShape): Pick<LampBox, 'length' | 'width' | 'hole'> {
   const of = lampLibrary.filter((l) => l.shape === shape);
   const middle = (size: (l: Lamp) => number, fallback: number) => of.map(size).sort((a, b) => a - b)[Math.floor(of.length / 2)] ?? fallback;
   const width = middle((l) => l.width, 0.1);
@@ -38,7 +38,7 @@ const SHORT_SHAPE: Readonly<Record<LampShape, string>> = {
 };
 
 /** A name from the figures, for who types none: `LED bar 1.2 m, 36 W`. */
-export function nameFromFigures({ technology, shape, length, power, emitters }: Box, unit: LengthUnit): string {
+export function nameFromFigures({ technology, shape, length, power, emitters }: LampBox, unit: LengthUnit): string {
   const kind = technology.startsWith('led')
     ? 'LED'
     : technology.startsWith('fluorescent')
@@ -64,7 +64,7 @@ function technologyOf({ spectrumId }: Lamp): Technology {
 }
 
 /** The form as it opens: the person's own lamp as it was kept, or the one that hangs as a beginning for a new one. */
-export function startingBox(lamp: Lamp, own: boolean): Box {
+export function startingBox(lamp: Lamp, own: boolean): LampBox {
   const { fluxBasis: basis } = lamp;
   const believe =
     own && (basis === 'ppf' || basis === 'efficacy' || basis === 'unknown' || basis === 'photometry')

@@ -4,14 +4,14 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { auditClaims } from '@/core/judge/claims/auditClaims';
 import { CLAIM_KINDS, oneOf, type Claim, type ClaimKind, type Claims } from '@/core/judge/claims/Claim';
-import { MOST_LETTERS, readClaims } from '@/core/judge/claims/readClaims';
+import { MOST_CLAIM_LETTERS, readClaims } from '@/core/judge/claims/readClaims';
 import { useStore } from 'zustand';
 import { drafts, setDraft } from '@/store/drafts';
 import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { OnMyTier } from './OnMyTier';
-import { faultWords, KIND_WORDS, verdictWords } from './boxWords';
+import { claimFaultWords, CLAIM_WORDS, verdictWords } from './boxWords';
 
 const PLACE = 'box check';
 const EXAMPLE = '“1000 W” LED panel, power consumption 65 W, 900 µmol/m²/s, covers 4 x 4 ft, 50,000 hours, only $6 a year';
@@ -39,7 +39,7 @@ export function BoxCheck() {
           What it says
           <textarea
             className="mt-1 block min-h-28 w-full rounded-md border border-line bg-sheet p-3 text-base text-ink"
-            maxLength={MOST_LETTERS}
+            maxLength={MOST_CLAIM_LETTERS}
             value={text}
             onChange={(e) => setDraft(PLACE, e.target.value)}
           />
@@ -53,7 +53,7 @@ export function BoxCheck() {
           </h2>
           <ul className="divide-y divide-line border-y border-line empty:hidden">
             {faults.map((fault) => {
-              const { title, why } = faultWords(fault);
+              const { title, why } = claimFaultWords(fault);
               return (
                 <li key={fault.code} className="py-2.5" data-testid="box-fault">
                   <p className={fault.code.startsWith('missing') ? 'font-semibold' : 'font-semibold text-copper'}>{title}</p>
@@ -104,7 +104,7 @@ function Figures({ figures, isCorrected, onChange, onReset }: FiguresProps) {
       )}
       <ul className="divide-y divide-line border-y border-line empty:hidden">
         {figures.map((figure, i) => {
-          const words = KIND_WORDS[figure.kind];
+          const words = CLAIM_WORDS[figure.kind];
           return (
             <li
               key={i}
@@ -117,7 +117,7 @@ function Figures({ figures, isCorrected, onChange, onReset }: FiguresProps) {
                   label={`What ${figure.words || `figure ${i + 1}`} is`}
                   hideLabel
                   value={figure.kind}
-                  options={CLAIM_KINDS.map((k) => ({ value: k, label: KIND_WORDS[k].label }))}
+                  options={CLAIM_KINDS.map((k) => ({ value: k, label: CLAIM_WORDS[k].label }))}
                   onChange={(k) => set(i, { ...figure, kind: k as ClaimKind, value: rescaled(figure, k as ClaimKind) })}
                 />
               </span>
@@ -156,5 +156,5 @@ function Figures({ figures, isCorrected, onChange, onReset }: FiguresProps) {
 
 /** The number that a person sees stays, whatever it is now called. */
 function rescaled(figure: Claim, kind: ClaimKind): number {
-  return (figure.value * KIND_WORDS[figure.kind].scale) / KIND_WORDS[kind].scale;
+  return (figure.value * CLAIM_WORDS[figure.kind].scale) / CLAIM_WORDS[kind].scale;
 }

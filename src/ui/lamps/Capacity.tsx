@@ -2,7 +2,7 @@
 import { X } from 'lucide-react';
 import Link from 'next/link';
 import { Fragment, useEffect, useMemo, useRef, useState } from 'react';
-import type { Capacity as Row, CapacityAsked, MoreAsked } from '@/core/plan/buying/capacity';
+import type { TierCapacity, CapacityAsked, MoreAsked } from '@/core/plan/buying/capacity';
 import { lampOf } from '@/core/answer/stand/benchStand';
 import { cropOf } from '@/core/site/crop/cropOf';
 import { shelfStands } from '@/core/site/stand/shelfStands';
@@ -46,7 +46,7 @@ export function Capacity() {
     [site, cropIds, stageName],
   );
   const asked = useMemo<CapacityAsked>(() => ({ site, crops: crops.map(({ crop, stage }) => ({ cropId: crop.id, wanted: stage })) }), [site, crops]); // prettier-ignore
-  const [state, setState] = useState<{ of: CapacityAsked; rows: readonly Row[] } | 'failed' | null>(null);
+  const [state, setState] = useState<{ of: CapacityAsked; rows: readonly TierCapacity[] } | 'failed' | null>(null);
   useEffect(() => {
     let stopped = false;
     capacity(asked).then(

@@ -3,7 +3,7 @@ import { Copy, Pencil } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Lamp } from '@/core/things/lamp/Lamp';
-import type { Box } from '@/core/things/lamp/lampFromBox';
+import type { LampBox } from '@/core/things/lamp/lampFromBox';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { LampBoxForm } from '../lamp/LampBoxForm';
 import { startingBox } from '../lamp/startingBox';
@@ -18,7 +18,7 @@ export function CopyLamp({ lamp, isOwn }: { lamp: Lamp; isOwn: boolean }) {
   const { sites } = useWorkspace();
   const router = useRouter();
   const [open, setOpen] = useState(false);
-  const [draft, setDraft] = useState<Box | null>(null);
+  const [draft, setDraft] = useState<LampBox | null>(null);
   return (
     <Sheet
       title={isOwn ? 'Change this lamp' : 'A lamp of your own, like this one'}

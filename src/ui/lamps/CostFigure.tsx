@@ -1,7 +1,7 @@
 'use client';
 import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
-import { Scatter } from '../parts/LateChart';
+import { ScatterChart } from '../parts/LateChart';
 import { useSettings } from '../shell/WorkspaceContext';
 import { chartAxis } from '../parts/chartAxis';
 import { useColours } from '../theme/useColours';
@@ -55,7 +55,7 @@ export function CostFigure({
   );
   return (
     <div className="h-64">
-      <Scatter data={data} options={options} role="img" aria-label={label} />
+      <ScatterChart data={data} options={options} role="img" aria-label={label} />
     </div>
   );
 }

@@ -13,7 +13,7 @@ import { useLightOfStand } from '../hours/useLightOfStand';
 import { datedWords, dayWords } from '../season/dayWords';
 import { useSite, useToday } from '../shell/WorkspaceContext';
 import { standPath } from '../stands/places';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import type { KnownOwnLamp } from './knownOwnLamps';
 import { OutputBar } from './OutputBar';
 import { LOCALE, numberWords, wholeWords } from '../parts/locale';

@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
-import type { MoreAsked, MoreLight as More } from '@/core/plan/buying/capacity';
+import type { MoreAsked, LightWays } from '@/core/plan/buying/capacity';
 import { daysSaved } from '@/core/plan/buying/growthByLight';
 import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
 import { lampOf } from '@/core/answer/stand/benchStand';
@@ -12,7 +12,7 @@ import { showLength } from '@/core/units/length';
 import { showMoney } from '@/core/units/money';
 import { NumberField } from '../parts/NumberField';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { costWords, howWords, longerOrMore, noWayWords, NOW_WORDS } from './capacityWords';
 
 interface MoreLightProps {
@@ -28,7 +28,7 @@ export function MoreLight({ asked, crop, stage, places }: MoreLightProps) {
   const { moreLight } = useWorkspace();
   const { lengthUnit } = useSettings();
   const site = useSite((s) => s.site);
-  const [state, setState] = useState<{ of: MoreAsked; more: More | 'failed' } | null>(null);
+  const [state, setState] = useState<{ of: MoreAsked; more: LightWays | 'failed' } | null>(null);
   const [worth, setWorth] = useState<number | null>(null);
   useEffect(() => {
     let stopped = false;

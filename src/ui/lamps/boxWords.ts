@@ -10,7 +10,7 @@ export interface KindWords {
 }
 const kind = (label: string, unit: string, scale = 1): KindWords => ({ label, unit, scale });
 
-export const KIND_WORDS: Readonly<Record<ClaimKind, KindWords>> = {
+export const CLAIM_WORDS: Readonly<Record<ClaimKind, KindWords>> = {
   claimedWatts: kind('Claimed or “equivalent” power', 'W'),
   drawnWatts: kind('Power drawn from the socket', 'W'),
   wattsPerArea: kind('Power per area', 'W/m²'),
@@ -166,7 +166,7 @@ const SAID: Readonly<Record<ClaimFaultCode, (fault: ClaimFault) => Said>> = {
 };
 
 /** A fault in plain words. */
-export function faultWords(fault: ClaimFault): Said {
+export function claimFaultWords(fault: ClaimFault): Said {
   return SAID[fault.code](fault);
 }
 

@@ -1,4 +1,4 @@
-import type { MoreLight } from '@/core/plan/buying/capacity';
+import type { LightWays } from '@/core/plan/buying/capacity';
 import { costWords, longerOrMore, noWayWords, servingWords } from './capacityWords';
 
 const lit = { distance: 0.12, hours: 13.5, dose: 9.2, wh_per_day: 800 };
@@ -18,7 +18,7 @@ test('what a way costs is told against now, more, less or the same', () => {
 });
 
 test('more lamps or longer hours: told only where a lamp has room, and honestly where it gains nothing', () => {
-  const more: MoreLight = {
+  const more: LightWays = {
     now: { ...lit, reach: 'target' },
     ways: [],
     shorter: { ...lit, hours: 10, wh_per_day: 860 },

@@ -1,8 +1,8 @@
-import type { MoreLight, MoreWay } from '@/core/plan/buying/capacity';
+import type { LightWays, MoreWay } from '@/core/plan/buying/capacity';
 import type { Serving } from '@/core/plan/buying/serving';
 import { showHours } from '@/core/units/clock';
 import { showLength, type LengthUnit } from '@/core/units/length';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 
 /** What a crop gets under lamps, in a word and a line of detail. */
 export function servingWords(s: Serving, needs: number, unit: LengthUnit): { readonly word: string; readonly detail: string } {
@@ -54,11 +54,11 @@ export const NOW_WORDS: Readonly<Record<Serving['reach'], string>> = {
 };
 
 /** Why there is no way to more light. */
-export const noWayWords = ({ hasRoom }: MoreLight): string =>
+export const noWayWords = ({ hasRoom }: LightWays): string =>
   `These plants tolerate none: their day is as long as it may be, and nearer would be too strong.${hasRoom ? '' : ' There is no place for one more lamp: no room, or the others are fixed.'}`;
 
 /** More lamps or longer hours, in a sentence. */
-export function longerOrMore({ now, shorter }: MoreLight, money: (kWh: number) => string, days: number): string | null {
+export function longerOrMore({ now, shorter }: LightWays, money: (kWh: number) => string, days: number): string | null {
   if (!shorter) return null;
   if (shorter.hours > now.hours - 0.01)
     return 'With one lamp more the day gets no shorter: the plants need as many hours, and get more light than that in them.';

@@ -18,7 +18,7 @@ import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { OutletList } from './OutletList';
-import { faultWords, groupName, KIND_WORDS, surgeWords, voltAmperes, watts } from './outletWords';
+import { outletFaultWords, groupName, PLUGGED_WORDS, surgeWords, voltAmperes, watts } from './outletWords';
 import { PlugPanel } from './PlugPanel';
 import { Term } from '../terms/Term';
 
@@ -50,7 +50,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
                       className="flex flex-wrap items-center gap-x-3 gap-y-1 rounded-md bg-copper-wash px-3 py-2 text-copper"
                     >
                       <TriangleAlert size={18} aria-hidden className="shrink-0" />
-                      <span className="min-w-56 flex-1 max-md:min-w-60">{faultWords(f, stand, loads)}</span>
+                      <span className="min-w-56 flex-1 max-md:min-w-60">{outletFaultWords(f, stand, loads)}</span>
                       {(f.why === 'mat-timed' || f.why === 'pump-timed') && (
                         <Button onClick={() => changeSite(sites, 'plug it in elsewhere', movePlugged(id, f.thingId, null))}>
                           Move to an always-on outlet
@@ -179,13 +179,13 @@ function AddThing({ stand }: { stand: BenchStand }) {
         <SelectField
           label="what"
           value={kind}
-          options={PLUGGED_KINDS.map((k) => ({ value: k, label: KIND_WORDS[k] }))}
+          options={PLUGGED_KINDS.map((k) => ({ value: k, label: PLUGGED_WORDS[k] }))}
           onChange={(k) => setKind(k as Plugged['kind'])}
         />
         <NumberField label="draws" unit="W" value={power} min={0} max={20_000} inputClassName="w-20" onChange={setPower} />
         <Button
           onClick={() => {
-            const name = KIND_WORDS[kind].charAt(0).toUpperCase() + KIND_WORDS[kind].slice(1);
+            const name = PLUGGED_WORDS[kind].charAt(0).toUpperCase() + PLUGGED_WORDS[kind].slice(1);
             changeSite(sites, 'plug something in', addPlugged(stand.stand.id, { id: newId(), kind, name, power, timerId: null }));
           }}
         >

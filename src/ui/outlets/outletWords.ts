@@ -4,7 +4,12 @@ import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { timersOf } from '@/core/plan/timer/servedBy';
 import { timerName } from '../hours/timerWords';
 
-export const KIND_WORDS: Readonly<Record<Plugged['kind'], string>> = { fan: 'fan', mat: 'heat mat', pump: 'pump', other: 'something else' };
+export const PLUGGED_WORDS: Readonly<Record<Plugged['kind'], string>> = {
+  fan: 'fan',
+  mat: 'heat mat',
+  pump: 'pump',
+  other: 'something else',
+};
 
 export const watts = (w: number): string => `${Math.round(w)} W`;
 /** Volts times amperes: what wires have to carry. */
@@ -24,13 +29,12 @@ export const plugWords = (p: Plug): string => (p.tier === null ? p.name : `Tier 
 export function surgeWords(stand: BenchStand, groups: readonly Pick<OutletGroup, 'timerId' | 'plugs'>[]): string | null {
   const surging = groups.filter((g) => g.timerId !== null && g.plugs.some((p) => p.surges));
   if (surging.length === 0) return null;
-  const names =
-    surging.length === groups.filter((g) => g.timerId !== null).length ? null : surging.map((g) => groupName(stand, g.timerId));
+  const names = surging.length === groups.filter((g) => g.timerId !== null).length ? null : surging.map((g) => groupName(stand, g.timerId));
   return `${names ? names.join(', ') : 'The timers here'}: ballasts, drivers and motors surge to many times their load for an instant as they are switched on, which can weld a small timer’s contact shut. Take one whose label gives a figure for such loads, and check now and then that the lamps really go off.`;
 }
 
 /** What is wrong with what is plugged where, and why it matters. */
-export function faultWords(fault: OutletFault, stand: BenchStand, { groups }: Loads): string {
+export function outletFaultWords(fault: OutletFault, stand: BenchStand, { groups }: Loads): string {
   const name = (id: string | null) => groupName(stand, id);
   const thing = (id: string) => groups.flatMap((g: OutletGroup) => g.plugs).find((p) => p.id === id)?.name ?? 'It';
   switch (fault.why) {

@@ -1,7 +1,7 @@
 'use client';
 import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
-import { Scatter } from './LateChart';
+import { ScatterChart } from './LateChart';
 import type { Metres, Ppfd } from '@/core/units/quantities';
 import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
@@ -72,7 +72,7 @@ export function FallOffFigure({ curve, anchor, readings, words, label, axis, cla
   return (
     <figure>
       <div className={className}>
-        <Scatter data={data} options={options} role="img" aria-label={label} />
+        <ScatterChart data={data} options={options} role="img" aria-label={label} />
       </div>
       <figcaption className="flex flex-wrap gap-x-4 text-sm text-soft">
         <LineKey colour={colours.ink} word={words.curve} />

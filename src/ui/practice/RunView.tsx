@@ -15,7 +15,7 @@ import { standPath, STAND_PARTS } from '../stands/places';
 import { batchName } from '../today/todayWords';
 import { EXERCISE_WORDS, goalWords, seenWords } from './exerciseWords';
 import { PlantRow } from './PlantRow';
-import { ResultPanel } from './ResultPanel';
+import { OutcomePanel } from './OutcomePanel';
 import { useRun } from './useRun';
 
 /** The exercise under way: what it is about, how the plants stand, and in the end how it came out. */
@@ -67,7 +67,7 @@ function Exercise({ run }: { run: Run }) {
           </>
         )}
       </header>
-      {session.ended && <ResultPanel run={run} />}
+      {session.ended && <OutcomePanel run={run} />}
       {!session.ended && stand && (
         <nav aria-label="The practice stand" className="flex flex-wrap gap-2">
           {parts.map(({ part, label }) => (

@@ -13,13 +13,13 @@ import { useDimmedSolution, useSuitingDistances } from '../answer/useSolution';
 import { failsWords, limitWords, onTheTape, suitsWords, toldLimits, turnFirstWords } from '../answer/words';
 import { unitWords } from '../readings/words';
 import { useLight, useSite } from '../shell/WorkspaceContext';
-import { AboveView } from '../stage/AboveView';
-import { FrontView } from '../stage/FrontView';
-import { doseNumber } from '../stage/lightWords';
-import { stageFrame } from '../stage/stageFrame';
+import { AboveView } from '../drawing/AboveView';
+import { FrontView } from '../drawing/FrontView';
+import { doseNumber } from '../drawing/lightWords';
+import { drawingFrame } from '../drawing/drawingFrame';
 import { useVerdict } from '../verdict/useVerdict';
 import { AGE_WORDS, headlineOf, percent, stageWords } from '../verdict/words';
-import { placeWords } from '../check/surroundings';
+import { surroundingsWords } from '../check/surroundings';
 
 const NOTHING = { what: 'nothing' } as const;
 const WIDTH = 660;
@@ -33,7 +33,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
   const suits = useSuitingDistances(setUp);
   const { tier, crop, stage, lamp, timer, distance } = setUp;
   const ready = light.status === 'ready' && light.of.stand.id === setUp.stand.id ? light : null;
-  const frame = useMemo(() => stageFrame({ width: WIDTH, height: 430 }, tier, ready?.top ?? 0.5, 20), [tier, ready?.top]);
+  const frame = useMemo(() => drawingFrame({ width: WIDTH, height: 430 }, tier, ready?.top ?? 0.5, 20), [tier, ready?.top]);
   if (!judged || !ready) return <p>The light is still being worked out. Print again in a moment.</p>;
   const { verdict, stats } = judged;
   const headline = headlineOf(verdict);
@@ -98,7 +98,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
           </tr>
           <tr>
             <td>around it</td>
-            <td>{placeWords(tier.enclosure)}</td>
+            <td>{surroundingsWords(tier.enclosure)}</td>
             <td>the lamp’s day</td>
             <td>{AGE_WORDS[tier.ageing.view]}</td>
           </tr>

@@ -6,7 +6,7 @@ import { colourOf } from '@/core/things/lamp/colourOf';
 import { materialOf } from '@/core/things/material/materialLibrary';
 import { distanceOf } from '@/core/site/reading/Reading';
 import { combine } from '@/core/judge/uncertainty/Band';
-import { DOUBT_OF_BEAM, doubtsOf } from '@/core/measure/fit/doubtsOfLamp';
+import { BEAM_UNCERTAINTY, uncertaintiesOf } from '@/core/measure/fit/uncertaintiesOfLamp';
 import { useSettings } from '../shell/WorkspaceContext';
 import { percent } from '../verdict/words';
 import type { TierReadings } from './useTierReadings';
@@ -40,10 +40,10 @@ export function FitFindings({ of, fit, answer }: { of: TierReadings; fit: Fit; a
           {fit.lamps.map((l) => {
             const lamp = of.lampOf(l.lampId);
             if (!lamp) return null;
-            const before = combine(doubtsOf(lamp, colourOf(lamp), null, t.tier.ageing));
+            const before = combine(uncertaintiesOf(lamp, colourOf(lamp), null, t.tier.ageing));
             const left = NINE_IN_TEN * l.error;
             const own = Math.hypot(fit.meter, left);
-            const after = combine([{ low: own, high: own }, DOUBT_OF_BEAM]);
+            const after = combine([{ low: own, high: own }, BEAM_UNCERTAINTY]);
             const old = [...t.tier.fits]
               .reverse()
               .find((f) => fit.made_ms - f.made_ms > A_YEAR_MS)

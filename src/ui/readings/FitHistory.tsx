@@ -1,7 +1,7 @@
 'use client';
 import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
-import { Scatter } from '../parts/LateChart';
+import { ScatterChart } from '../parts/LateChart';
 import type { Compared } from '@/core/measure/reading/calibrate';
 import { chartAxis } from '../parts/chartAxis';
 import { DotKey } from '../parts/FallOffFigure';
@@ -92,7 +92,7 @@ export function FitHistory({ of }: { of: TierReadings }) {
     <figure className="space-y-1" data-testid="fit-history">
       <h3 className="font-semibold">Over time</h3>
       <div className="h-44">
-        <Scatter
+        <ScatterChart
           data={data}
           options={options}
           role="img"

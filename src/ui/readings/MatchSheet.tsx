@@ -19,7 +19,7 @@ import { kindWords, unitWords } from './words';
 
 interface MatchSheetProps {
   meter: OwnMeter;
-  onMatched(change: Pick<OwnMeter, 'factor' | 'doubt' | 'matchedBy' | 'checked_ms'>): void;
+  onMatched(change: Pick<OwnMeter, 'factor' | 'uncertainty' | 'matchedBy' | 'checked_ms'>): void;
 }
 
 const LIGHTS = [
@@ -55,7 +55,7 @@ export function MatchSheet({ meter, onMatched }: MatchSheetProps) {
       if (!read.ok) return { problem: 'What it shows, such as 78 000 lx or 78klx.' };
       const standard = noonSun(height, unit);
       return matched(
-        matchMeter([{ own: inUnit(read.value, unit, spectrumOf('daylight').luxPerUmol), known: standard.value }], standard.doubt),
+        matchMeter([{ own: inUnit(read.value, unit, spectrumOf('daylight').luxPerUmol), known: standard.value }], standard.uncertainty),
       );
     }
     const luxPerUmol = spectrumOf(light).luxPerUmol;
@@ -71,7 +71,7 @@ export function MatchSheet({ meter, onMatched }: MatchSheetProps) {
       });
     }
     if (pairs.length === 0) return null;
-    return matched(matchMeter(pairs, known?.doubt ?? meterErrorOf(knownKind)));
+    return matched(matchMeter(pairs, known?.uncertainty ?? meterErrorOf(knownKind)));
   })();
 
   return (
@@ -91,7 +91,7 @@ export function MatchSheet({ meter, onMatched }: MatchSheetProps) {
           disabled={!result || 'problem' in result}
           onClick={() => {
             if (!result || 'problem' in result) return;
-            onMatched({ factor: result.factor, doubt: result.doubt, matchedBy: by, checked_ms: takenNow().now_ms });
+            onMatched({ factor: result.factor, uncertainty: result.uncertainty, matchedBy: by, checked_ms: takenNow().now_ms });
             setOpen(false);
           }}
         >
@@ -201,7 +201,7 @@ export function MatchSheet({ meter, onMatched }: MatchSheetProps) {
         )}
         {result && !('problem' in result) && (
           <p data-testid="match-result">
-            Times <strong className="font-semibold">{result.factor.toPrecision(3)}</strong>, left in doubt ±{percent(result.doubt)}
+            Times <strong className="font-semibold">{result.factor.toPrecision(3)}</strong>, left in doubt ±{percent(result.uncertainty)}
             {result.worst > 0.1 && `; the pairs differ by up to ${percent(result.worst)}`}.
           </p>
         )}

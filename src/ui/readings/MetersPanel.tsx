@@ -34,7 +34,7 @@ export function MetersPanel() {
       name: `Meter ${meters.length + 1}`,
       kindId: 'lux-basic',
       factor: 1,
-      doubt: null,
+      uncertainty: null,
       matchedBy: 'nothing',
       checked_ms: null,
     };
@@ -87,7 +87,7 @@ function MeterItem({ meter }: { meter: OwnMeter }) {
           label="kind"
           value={meter.kindId}
           options={meterLibrary.map((k) => ({ value: k.id, label: kindWords(k.id) }))}
-          onChange={(kindId) => change('change a meter', { kindId, factor: 1, doubt: null, matchedBy: 'nothing', checked_ms: null })}
+          onChange={(kindId) => change('change a meter', { kindId, factor: 1, uncertainty: null, matchedBy: 'nothing', checked_ms: null })}
         />
         <NumberField
           label="times"
@@ -115,7 +115,7 @@ function MeterItem({ meter }: { meter: OwnMeter }) {
         {MATCHED[meter.matchedBy]}
         {meter.checked_ms !== null &&
           `, ${new Date(meter.checked_ms).toLocaleDateString(LOCALE, { day: 'numeric', month: 'long', year: 'numeric' })}`}
-        ; good to ±{percent(meter.doubt ?? meterErrorOf(kind))}; ranges to {kind.ranges.map((r) => numberWords(r)).join(', ')}{' '}
+        ; good to ±{percent(meter.uncertainty ?? meterErrorOf(kind))}; ranges to {kind.ranges.map((r) => numberWords(r)).join(', ')}{' '}
         {unitWords(unitOfMeter(kind))}.
         {due && <strong className="font-semibold text-copper"> Calibrated more than two years ago. Calibrate it again.</strong>}
       </p>

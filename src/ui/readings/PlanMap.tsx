@@ -6,8 +6,8 @@ import type { WalkPoint } from '@/core/answer/walk/planWalk';
 import { bandOf } from '../bench/bands';
 import { MapNumber } from '../bench/MapMarks';
 import { TierOutlines } from '../bench/TierOutlines';
-import { LightCanvas } from '../stage/LightCanvas';
-import { useSize } from '../stage/useSize';
+import { LightCanvas } from '../drawing/LightCanvas';
+import { useSize } from '../drawing/useSize';
 import type { TierReadings } from './useTierReadings';
 
 /** A reading on the map: its place, and what is written beside it. */

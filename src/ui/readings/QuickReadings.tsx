@@ -20,7 +20,7 @@ import { Fold } from '../parts/Fold';
 import { LengthField } from '../parts/LengthField';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
-import { doubtWords, percent } from '../verdict/words';
+import { uncertaintyWords, percent } from '../verdict/words';
 import { MeterChoice } from './MeterChoice';
 import { placeStore } from './placeStore';
 import { ReadingRow } from './ReadingRow';
@@ -87,7 +87,7 @@ export function QuickReadings({ setUp }: { setUp: SetUp }) {
         Lux and foot-candles are converted by this lamp’s own colour: {spectrum.luxPerUmol} lx for each µmol/m²/s ({spectrum.luxPerUmolLow}–
         {spectrum.luxPerUmolHigh}), {spectrum.name}.
         {calibration &&
-          ` Left in doubt: ${calibration.doubts.map((d) => `${doubtWords(d)} ±${percent(Math.max(d.low, d.high))}`).join(', ')}.`}
+          ` Left in doubt: ${calibration.uncertainties.map((d) => `${uncertaintyWords(d)} ±${percent(Math.max(d.low, d.high))}`).join(', ')}.`}
       </p>
     </Fold>
   );
@@ -205,7 +205,7 @@ function NewReading({ setUp, onTake }: { setUp: SetUp; onTake(reading: Reading):
         </Button>
       </div>
       <p className="text-sm text-soft">
-        {expected} Or press on the map from above to say where. A meter like this is good to ±{percent(meter.doubt)}.
+        {expected} Or press on the map from above to say where. A meter like this is good to ±{percent(meter.uncertainty)}.
       </p>
       {problem && (
         <p id="reading-problem" role="alert" className="text-sm text-copper">

@@ -3,7 +3,7 @@ import { Calculator, Eye, EyeOff, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { Compared } from '@/core/measure/reading/calibrate';
 import type { Reading } from '@/core/site/reading/Reading';
-import type { Suspicion } from '@/core/measure/reading/Slip';
+import type { Suspicion } from '@/core/measure/reading/ErrorHypothesis';
 import type { LightUnit } from '@/core/units/light';
 import { Button } from '../parts/Button';
 import { percent } from '../verdict/words';

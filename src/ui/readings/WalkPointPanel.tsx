@@ -65,7 +65,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
     [meter.kind.id, meter.factor, place, of.realLampOf, of.found],
   );
   const before = t.tier.readings.find((r) => r.id === walk.taken[walk.at]) ?? null;
-  const doubts = useMemo(
+  const uncertainties = useMemo(
     () => (before?.leftOut ? suspicionsOf(before, t.tier.readings, of.lampOf, of.others) : []),
     [before, t.tier.readings, of.lampOf, of.others],
   );
@@ -257,7 +257,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
           </Button>
         </div>
       </form>
-      {before?.leftOut && doubts.length > 0 && (
+      {before?.leftOut && uncertainties.length > 0 && (
         <div
           className="scroll-mb-20 rounded-md bg-copper-wash p-3"
           data-testid="doubted"
@@ -267,7 +267,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
           <p className="font-semibold">
             {showReading(before.value)} {unitWords(before.unit)}?
           </p>
-          <Doubted reading={before} suspicions={doubts} onKeep={keep} />
+          <Doubted reading={before} suspicions={uncertainties} onKeep={keep} />
           <p className="pt-2 text-sm text-soft">Or measure again. The reading is kept but not used until you decide.</p>
         </div>
       )}

@@ -17,7 +17,7 @@ export interface MeterInHand {
   /** What a reading remembers of it. */
   readonly hand: { readonly kindId: string; readonly meterId: string | null; readonly factor: number };
   /** Half-width of a nine-in-ten band. */
-  readonly doubt: number;
+  readonly uncertainty: number;
   readonly unit: LightUnit;
   /** It is simulated by the application. */
   readonly practice: boolean;
@@ -43,7 +43,7 @@ export function useMeter(): MeterInHand {
     own,
     factor: own?.factor ?? 1,
     hand: { kindId: kind.id, meterId: own?.id ?? null, factor: own?.factor ?? 1 },
-    doubt: own?.doubt ?? meterErrorOf(kind),
+    uncertainty: own?.uncertainty ?? meterErrorOf(kind),
     unit: unitOfMeter(kind),
     practice,
   };

@@ -3,7 +3,7 @@ import { meterOf } from '@/core/things/meter/meterLibrary';
 import type { Metres } from '@/core/units/quantities';
 import type { Converted } from '@/core/measure/reading/convert';
 import { distanceOf, type Reading } from '@/core/site/reading/Reading';
-import type { Suspicion, Why } from '@/core/measure/reading/Slip';
+import type { Suspicion, Why } from '@/core/measure/reading/ErrorHypothesis';
 import type { BenchTier } from '@/core/answer/stand/benchStand';
 import { outlineOf } from '@/core/site/stand/footprint';
 import { showLength, type LengthUnit } from '@/core/units/length';

@@ -9,7 +9,7 @@ import { measuredLamp, type SetUp } from '@/core/answer/stand/setUp';
 import { showLength } from '@/core/units/length';
 import { Fold } from '../parts/Fold';
 import { useProfile, useSettings } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { FallOffChart } from './FallOffChart';
 import { wholeWords } from '../parts/locale';
 

@@ -50,7 +50,7 @@ export function BatchPanel({ course, season, look, onClose }: BatchPanelProps) {
       changePlanned(batch.id, () => change),
     );
   const dates = datesFor(crop, season, batch.goal === 'ready' ? batch.out : null, today);
-  const tiers = site.stands.filter((s) => !s.laidOut).flatMap((s) => s.tiers);
+  const tiers = site.stands.filter((s) => !s.autoArranged).flatMap((s) => s.tiers);
 
   return (
     <div className="space-y-5">

@@ -1,6 +1,6 @@
 'use client';
 import type { BatchCourse } from '@/core/plan/season/batchCourse';
-import { restartOf, BURIED_DAYS } from '@/core/plan/season/otherwise';
+import { restartOf, BURIED_DAYS } from '@/core/plan/season/offPlan';
 import { plannedFor } from '@/core/plan/season/plannedFor';
 import { addPlanned, changePlanned } from '@/core/site/stand/changeSeason';
 import type { PlannedBatch, SeasonPlan } from '@/core/site/season/SeasonPlan';

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import type { BatchCourse } from '@/core/plan/season/batchCourse';
-import { otherwiseOf } from '@/core/plan/season/otherwise';
+import { offPlanOf } from '@/core/plan/season/offPlan';
 import { datesFrom } from '@/core/plan/season/seasonDates';
 import { mondayOf, type SeasonLook, type SeasonWeek } from '@/core/plan/season/seasonLook';
 import { takeToStands } from '@/core/plan/season/toStands';
@@ -213,7 +213,7 @@ function GoesOtherwise({ season, courses, onChoose }: { season: SeasonPlan; cour
   const site = useSite((s) => s.site);
   const today = useToday();
   const [showsAll, setShowsAll] = useState(false);
-  const all = otherwiseOf(courses, season, today, site.visits.away, litBatches(site));
+  const all = offPlanOf(courses, season, today, site.visits.away, litBatches(site));
   if (all.length === 0) return null;
   return (
     <section aria-labelledby="otherwise" className="space-y-1">

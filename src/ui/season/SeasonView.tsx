@@ -7,7 +7,7 @@ import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
 import { Button } from '../parts/Button';
 import { textScale } from '../parts/textScale';
 import { UndoButtons } from '../parts/UndoButtons';
-import { useSize } from '../stage/useSize';
+import { useSize } from '../drawing/useSize';
 import { focusHeading } from '../shell/focusHeading';
 import { useSite, useToday } from '../shell/WorkspaceContext';
 import { AddBatch } from './AddBatch';

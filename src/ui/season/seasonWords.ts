@@ -1,5 +1,5 @@
 import type { BatchCourse, BatchPhase } from '@/core/plan/season/batchCourse';
-import type { Otherwise } from '@/core/plan/season/otherwise';
+import type { OffPlan } from '@/core/plan/season/offPlan';
 import type { SeasonDate } from '@/core/plan/season/seasonDates';
 import type { WayOut } from '@/core/plan/season/waysOut';
 import type { PlannedBatch, SeasonPlan } from '@/core/site/season/SeasonPlan';
@@ -88,7 +88,7 @@ export function wayWords(
 /** What goes otherwise with a batch, and what puts it right. */
 export function otherwiseWords(
   site: Site,
-  { kind, change, later }: Otherwise,
+  { kind, change, later }: OffPlan,
   batch: PlannedBatch,
 ): { readonly says: string; readonly does: string | null } {
   const name = nameOf(site, batch);

@@ -25,7 +25,7 @@ export function useReminder(): void {
 
 /** What finds the jobs comes when it is wanted, not with every page. */
 async function tellJobs(site: Site, today: Day): Promise<void> {
-  const [{ jobsOn }, { stateOf }, { tables }] = await Promise.all([
+  const [{ jobsOn }, { jobStateOf: stateOf }, { tables }] = await Promise.all([
     import('@/core/plan/today/jobsOf'),
     import('@/core/site/today/JobMark'),
     import('@/core/things/tables/libraryTables'),

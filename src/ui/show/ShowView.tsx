@@ -22,8 +22,8 @@ import { PictureButtons } from '../parts/PictureButtons';
 import { say } from '../shell/toastStore';
 import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { standPath } from '../stands/places';
-import { doseNumber } from '../stage/lightWords';
-import { useSize } from '../stage/useSize';
+import { doseNumber } from '../drawing/lightWords';
+import { useSize } from '../drawing/useSize';
 import { stageWords } from '../verdict/words';
 
 const onHash = (changed: () => void) => {

@@ -5,7 +5,7 @@ import { judgeSetUp } from '@/core/answer/check/judgeSetUp';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import type { Verdict } from '@/core/judge/verdict/judge';
 import { useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { colourOfResult } from '../verdict/resultColours';
 import { headlineOf } from '../verdict/words';
 

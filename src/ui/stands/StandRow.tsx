@@ -12,7 +12,7 @@ import { SAYS_WORDS, trayNames } from '../bench/benchWords';
 import { judgedTrays } from '../bench/useBench';
 import { useLightOfStand } from '../hours/useLightOfStand';
 import { useSite } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { colourOfResult } from '../verdict/resultColours';
 import { breachWords, CERTAINTY_WORDS, percent } from '../verdict/words';
 import { Term } from '../terms/Term';

@@ -50,7 +50,7 @@ export function Stands() {
           }
         />
       </div>
-      {(site.windows.length > 0 || site.stands.some((s) => !s.laidOut)) && (
+      {(site.windows.length > 0 || site.stands.some((s) => !s.autoArranged)) && (
         <p className="mb-3">
           <Link
             href="/stands/places"
@@ -84,7 +84,7 @@ export function Stands() {
                 aria-label={`Delete ${stand.name}`}
                 title="Delete"
                 onClick={() => {
-                  const rest = site.stands.filter((s) => s.laidOut && s.id !== stand.id);
+                  const rest = site.stands.filter((s) => s.autoArranged && s.id !== stand.id);
                   const active = sites.getState().activeId;
                   changeSite(sites, `delete ${stand.name}`, deleteStand(stand.id), active === stand.id ? (rest[0]?.id ?? '') : active);
                   say(`${stand.name} is deleted.`, { label: 'Undo', run: () => undo(sites) });
@@ -94,7 +94,7 @@ export function Stands() {
               </Button>
             </span>
           );
-          if (!stand.laidOut)
+          if (!stand.autoArranged)
             return <StandRow key={stand.id} stand={stand} tools={tools} onOpen={() => router.push(standPath(stand.id))} />;
           const setUp = setUpOf(site, stand, tables);
           return (

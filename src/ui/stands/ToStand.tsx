@@ -12,7 +12,7 @@ export function ToStand({ part }: { part: StandPart }) {
   const router = useRouter();
   const stands = useSite((s) => s.site.stands);
   const { standId } = useBenchLook();
-  const stand = stands.find((s) => s.id === standId) ?? stands.find((s) => !s.laidOut) ?? stands[0];
+  const stand = stands.find((s) => s.id === standId) ?? stands.find((s) => !s.autoArranged) ?? stands[0];
   useEffect(() => {
     if (stand) router.replace(standPath(stand.id, part));
   }, [router, stand, part]);

@@ -1,9 +1,9 @@
 'use client';
 import { useState } from 'react';
-import { DISAGREEMENTS, GLOSSARY, type Term } from './glossary';
+import { DISAGREEMENTS, GLOSSARY, type GlossaryTerm } from './glossary';
 import { Live } from './LivePictures';
 
-const GROUPS: readonly Term['group'][] = ['Light', 'Lamps', 'Meters', 'Plants', 'Racks'];
+const GROUPS: readonly GlossaryTerm['group'][] = ['Light', 'Lamps', 'Meters', 'Plants', 'Racks'];
 
 /** All words of the field with what they mean, some with a picture that answers; and where growers disagree. */
 export function WordsView() {

@@ -41,7 +41,7 @@ export type TermId = (typeof TERM_IDS)[number];
 /** Where a picture that moves shows a term. */
 export type LivePicture = 'distance' | 'bucket' | 'beam' | 'colours';
 
-export interface Term {
+export interface GlossaryTerm {
   readonly id: TermId;
   readonly name: string;
   /** What the letters stand for. */
@@ -56,9 +56,9 @@ export interface Term {
   readonly group: 'Light' | 'Lamps' | 'Meters' | 'Plants' | 'Racks';
 }
 
-const of = (group: Term['group'], id: TermId, name: string, plain: string, more: Partial<Omit<Term, 'id' | 'name' | 'plain' | 'group'>> = {}): Term => ({ id, name, plain, group, ...more }); // prettier-ignore
+const of = (group: GlossaryTerm['group'], id: TermId, name: string, plain: string, more: Partial<Omit<GlossaryTerm, 'id' | 'name' | 'plain' | 'group'>> = {}): GlossaryTerm => ({ id, name, plain, group, ...more }); // prettier-ignore
 
-export const GLOSSARY: readonly Term[] = [
+export const GLOSSARY: readonly GlossaryTerm[] = [
   of(
     'Light',
     'ppfd',
@@ -300,7 +300,7 @@ export const GLOSSARY: readonly Term[] = [
   ),
 ];
 
-export const termOf = (id: TermId): Term => GLOSSARY.find((t) => t.id === id)!;
+export const termOf = (id: TermId): GlossaryTerm => GLOSSARY.find((t) => t.id === id)!;
 
 /** Where growers disagree: the question, the schools, and what is known. */
 export const DISAGREEMENTS: readonly {

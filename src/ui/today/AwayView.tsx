@@ -72,7 +72,7 @@ export function AwayView() {
 
 /** What must be safe while nobody looks. */
 function Safe({ site }: { site: Site }) {
-  const kept = site.stands.filter((s) => !s.laidOut && s.tiers.some((t) => t.fittings.length > 0));
+  const kept = site.stands.filter((s) => !s.autoArranged && s.tiers.some((t) => t.fittings.length > 0));
   const rows = kept.flatMap((s) => {
     const stand = benchStandIn(site, s);
     const open = safetyGate(stand, site.stated, site.safety, cautionLibrary).filter((l) => l.state !== 'seen-to');

@@ -4,7 +4,7 @@ import { cropOf } from '@/core/site/crop/cropOf';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { Day } from '@/core/units/day';
 import { briefDayWords } from '../season/dayWords';
-import { useSize } from '../stage/useSize';
+import { useSize } from '../drawing/useSize';
 import { useSite, useToday } from '../shell/WorkspaceContext';
 import { nameOf } from '../season/seasonWords';
 import { batchName } from './todayWords';

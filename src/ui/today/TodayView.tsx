@@ -3,7 +3,7 @@ import { BookOpen, Printer, Route } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { jobsOn } from '@/core/plan/today/jobsOf';
-import { stateOf } from '@/core/site/today/JobMark';
+import { jobStateOf } from '@/core/site/today/JobMark';
 import { tables } from '@/core/things/tables/libraryTables';
 import { UndoButtons } from '../parts/UndoButtons';
 import { ScanLabel } from './ScanLabel';
@@ -35,13 +35,13 @@ export function TodayView() {
   const charts = useMemo(() => stands.flatMap((s) => s.chart ?? []), [stands]);
   const all = useMemo(() => jobsOn(site, charts, today, tables), [site, charts, today]);
   const doneKeys = new Set(site.jobMarks.filter((m) => m.day === today && m.state === 'done').map((m) => m.key));
-  const open = all.filter((j) => stateOf(site.jobMarks, j.key, today) === null);
+  const open = all.filter((j) => jobStateOf(site.jobMarks, j.key, today) === null);
   const hasStood = useRested(IN_VIEW);
   const isTouched = useTouched();
   const { jobs, isInOrder, putInOrder } = useJobsOfToday(open, doneKeys, hasStood && isTouched);
   const minutes = open.reduce((sum, j) => sum + j.minutes, 0);
   const byId = new Map(stands.map((s) => [s.stand.stand.id, s.stand]));
-  const hasShelves = site.stands.some((s) => !s.laidOut);
+  const hasShelves = site.stands.some((s) => !s.autoArranged);
   if (!hasShelves && !site.season) return <TodayEmpty />;
   return (
     <div className="mx-auto grid w-full max-w-6xl grid-cols-1 lg:grid-cols-[minmax(0,1fr)_360px] lg:gap-8 lg:px-6 lg:py-5">

@@ -3,7 +3,7 @@ import clsx from 'clsx';
 import Link from 'next/link';
 import { badness, SAYS_WORDS, trayNames } from '../bench/benchWords';
 import { judgedTrays } from '../bench/useBench';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { colourOfResult } from '../verdict/resultColours';
 import type { StandToday } from './useTodayCharts';
 import { Term } from '../terms/Term';

@@ -1,7 +1,7 @@
 'use client';
 import type { Job } from '@/core/plan/today/Job';
 import type { Site } from '@/core/site/stand/Site';
-import { useSize } from '../stage/useSize';
+import { useSize } from '../drawing/useSize';
 
 const HEIGHT = 190;
 const GROUND = HEIGHT - 34;
@@ -10,7 +10,7 @@ const MOST = { tiers: 7, stands: 6 } as const;
 /** The stands side by side with the stops of the walk on them, in the order of the jobs. */
 export function WalkPicture({ site, jobs, doneKeys }: { site: Site; jobs: readonly Job[]; doneKeys: ReadonlySet<string> }) {
   const { ref, width } = useSize<HTMLDivElement>();
-  const stands = site.stands.filter((s) => !s.laidOut).slice(0, MOST.stands);
+  const stands = site.stands.filter((s) => !s.autoArranged).slice(0, MOST.stands);
   if (stands.length === 0) return null;
   const room = width / stands.length;
   const places = new Map<string, { x: number; y: number; w: number }>();

@@ -2,7 +2,7 @@ import type { Crop } from '@/core/things/crop/Crop';
 import type { Logged, LoggedKind } from '@/core/site/stand/Logged';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { showTemperature, type TemperatureUnit } from '@/core/units/temperature';
-import { PLACE_WORDS, SIGN_WORDS } from '../tray/leafSignWords';
+import { PLACE_WORDS, LEAF_SIGN_WORDS } from '../tray/leafSignWords';
 import { stageWords } from '../verdict/words';
 
 /** What each kind of entry is called. */
@@ -52,7 +52,7 @@ export function entryWords(l: Logged, crop: Crop | undefined, unit: LengthUnit, 
     }
     case 'trouble':
       return l.sign
-        ? `${SIGN_WORDS[l.sign].toLowerCase()}${l.place === undefined ? '' : `, ${PLACE_WORDS[l.place]}`}${text}`
+        ? `${LEAF_SIGN_WORDS[l.sign].toLowerCase()}${l.place === undefined ? '' : `, ${PLACE_WORDS[l.place]}`}${text}`
         : `${ENTRY_KINDS.trouble}${text}`;
     case 'emerged':
       return `up${text}`;

@@ -29,7 +29,7 @@ export function useTodayCharts(): { stands: readonly StandToday[]; left: number;
   const today = useToday();
   const [done, setDone] = useState(0);
   const [failed, setFailed] = useState(false);
-  const benches = useMemo(() => site.stands.filter((s) => !s.laidOut).map((s) => benchStandIn(site, s)), [site]);
+  const benches = useMemo(() => site.stands.filter((s) => !s.autoArranged).map((s) => benchStandIn(site, s)), [site]);
   const of = useMemo(
     () => [site.visits, site.quiet, site.cheap, site.bands, site.price_per_kWh, today, timerStep_min],
     [site.visits, site.quiet, site.cheap, site.bands, site.price_per_kWh, today, timerStep_min],

@@ -5,7 +5,7 @@ import type { TrayStrength } from '@/core/plan/hours/wishedHours';
 import type { BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { doseLimitWords, hoursWords } from './planWords';
 
 type Wanted = 'hours' | 'strength' | 'dose';

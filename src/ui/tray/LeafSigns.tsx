@@ -6,7 +6,7 @@ import { LEAF_SIGNS, type LeafSign } from '@/core/site/stand/Logged';
 import type { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { loggedNow } from '../season/loggedNow';
-import { PLACE_WORDS, SIGN_WORDS } from './leafSignWords';
+import { PLACE_WORDS, LEAF_SIGN_WORDS } from './leafSignWords';
 
 interface LeafSignsProps {
   batchId: string;
@@ -20,7 +20,7 @@ export function LeafSigns({ batchId, on, write }: LeafSignsProps) {
   const put = (sign: LeafSign) => {
     const where = place === null ? '' : `, ${PLACE_WORDS[place]}`;
     write(
-      `${SIGN_WORDS[sign]}${where}`,
+      `${LEAF_SIGN_WORDS[sign]}${where}`,
       logIt(batchId, { ...loggedNow(on), what: 'trouble', height: null, stage: null, sign, ...(place === null ? {} : { place }) }),
     );
   };
@@ -46,7 +46,7 @@ export function LeafSigns({ batchId, on, write }: LeafSignsProps) {
         <div className="grid min-w-40 flex-1 content-start gap-2">
           {LEAF_SIGNS.map((sign) => (
             <Button key={sign} className="min-h-11!" onClick={() => put(sign)}>
-              {SIGN_WORDS[sign]}
+              {LEAF_SIGN_WORDS[sign]}
             </Button>
           ))}
         </div>

@@ -16,7 +16,7 @@ import { NumberField } from '../parts/NumberField';
 import { daysWords } from '../season/dayWords';
 import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { percent, stageWords } from '../verdict/words';
 import { hoursWords, planWords, riskWords, wishLimitWords } from './planWords';
 

@@ -9,7 +9,7 @@ import { ageWords } from '../chart/ageWords';
 import { useLightOfStand } from '../hours/useLightOfStand';
 import { UndoButtons } from '../parts/UndoButtons';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { BatchLog } from './BatchLog';
 import { BatchDates } from './BatchDates';
 import { DoseSolver } from './DoseSolver';

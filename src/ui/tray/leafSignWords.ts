@@ -1,6 +1,6 @@
 import type { LeafSign } from '@/core/site/stand/Logged';
 
-export const SIGN_WORDS: Readonly<Record<LeafSign, string>> = {
+export const LEAF_SIGN_WORDS: Readonly<Record<LeafSign, string>> = {
   leaning: 'Leaning',
   stretched: 'Stretched',
   pale: 'Pale',

@@ -11,7 +11,7 @@ import { Button } from '../parts/Button';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 
 const WHY: Readonly<Record<Extract<EqualDose, { ok: false }>['why'], string>> = {
   'not-drawn': 'Not all trays stand on your stands, so their light is not known. Choose a tray for each code.',
@@ -39,7 +39,7 @@ export function EqualDoseButton({ trial }: { trial: Trial }) {
         .map(([arm, dose]) => `${arm} ${doseNumber(dose)}`)
         .join(', ');
       const made = changeSite(sites, 'set equal doses', (s) =>
-        found.moves.reduce(applyMove, { ...s, stands: s.stands.map((x) => (x.id === stand?.id ? { ...x, laidOut: false } : x)) }),
+        found.moves.reduce(applyMove, { ...s, stands: s.stands.map((x) => (x.id === stand?.id ? { ...x, autoArranged: false } : x)) }),
       );
       setState('idle');
       if (made) say(`${words}. Doses now: ${doses} mol/m²/day.`, { label: 'Undo', run: () => undo(sites) });

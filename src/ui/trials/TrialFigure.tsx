@@ -1,7 +1,7 @@
 'use client';
 import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
-import { Scatter } from '../parts/LateChart';
+import { ScatterChart } from '../parts/LateChart';
 import type { TrialResult } from '@/core/plan/trial/resultOf';
 import { chartAxis } from '../parts/chartAxis';
 import { useSettings } from '../shell/WorkspaceContext';
@@ -72,7 +72,7 @@ export function TrialFigure({ result, unit }: { result: TrialResult; unit: strin
   return (
     <figure>
       <div className="h-72">
-        <Scatter data={data} options={options} role="img" aria-label={`Means of the trays in ${unit}. ${label}`} />
+        <ScatterChart data={data} options={options} role="img" aria-label={`Means of the trays in ${unit}. ${label}`} />
       </div>
       <figcaption className="text-sm text-soft">Large dots: trays. Small dots: plants. Line: mean of the arm’s trays.</figcaption>
     </figure>

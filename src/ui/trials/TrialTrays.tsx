@@ -12,7 +12,7 @@ import { SelectField } from '../parts/SelectField';
 import { TextField } from '../parts/TextField';
 import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { batchName } from '../today/todayWords';
 import { ValuesField } from './ValuesField';
 

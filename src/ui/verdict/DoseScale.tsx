@@ -1,7 +1,7 @@
 import type { Stage } from '@/core/things/crop/Crop';
 import type { Banded } from '@/core/judge/uncertainty/Band';
 import type { Verdict } from '@/core/judge/verdict/judge';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 
 /** The three doses on one scale, each with its band of uncertainty, against what the crop asks. */
 export function DoseScale({ verdict, stage, highDose }: { verdict: Verdict; stage: Stage; highDose: number }) {

@@ -2,10 +2,10 @@
 import { measuredLamp, type SetUp } from '@/core/answer/stand/setUp';
 import { combine } from '@/core/judge/uncertainty/Band';
 import { Fold } from '../parts/Fold';
-import { doseNumber } from '../stage/lightWords';
+import { doseNumber } from '../drawing/lightWords';
 import { Term } from '../terms/Term';
 import { useCalmVerdict, type Judged } from './useVerdict';
-import { basisWords, doubtWords, percent } from './words';
+import { basisWords, uncertaintyWords, percent } from './words';
 
 /** How much of the tray is served and how evenly; opened, every number: formula, inputs, source, uncertainty. */
 export function WhereFrom({ setUp }: { setUp: SetUp }) {
@@ -13,9 +13,9 @@ export function WhereFrom({ setUp }: { setUp: SetUp }) {
   return judged && <Numbers setUp={setUp} judged={judged} />;
 }
 
-function Numbers({ setUp, judged: { verdict, stats, doubts, reflectedShare } }: { setUp: SetUp; judged: Judged }) {
+function Numbers({ setUp, judged: { verdict, stats, uncertainties, reflectedShare } }: { setUp: SetUp; judged: Judged }) {
   const { hours, stage, crop, tier } = setUp;
-  const all = combine(doubts);
+  const all = combine(uncertainties);
   return (
     <Fold title="Where these numbers come from" says={`${percent(verdict.shareInBand)} in range`}>
       <p>
@@ -41,10 +41,10 @@ function Numbers({ setUp, judged: { verdict, stats, doubts, reflectedShare } }: 
         <table className="w-full">
           <caption className="pb-1 text-left text-soft">Uncertainty (90 % of cases are within these limits)</caption>
           <tbody>
-            {doubts.map((d) => (
+            {uncertainties.map((d) => (
               <tr key={d.why} className="align-top">
                 <td className="pr-2 pb-1">
-                  {doubtWords(d)}
+                  {uncertaintyWords(d)}
                   <span className="block text-soft">{d.source}</span>
                 </td>
                 <td className="pb-1 text-right whitespace-nowrap">

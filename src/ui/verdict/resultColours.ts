@@ -12,7 +12,7 @@ export const STANDING_COLOURS: Readonly<Record<Standing | 'rest' | 'hot', string
 };
 
 /** The same on the dark stage. */
-const ON_THE_STAGE: Readonly<Record<Standing, string>> = {
+const ON_THE_DRAWING: Readonly<Record<Standing, string>> = {
   suits: 'text-patina',
   short: 'text-haze',
   much: 'text-ember',
@@ -21,4 +21,4 @@ const ON_THE_STAGE: Readonly<Record<Standing, string>> = {
 };
 
 export const colourOfResult = (says: Says): string => STANDING_COLOURS[standingOf(says)];
-export const colourOnStage = (says: Says): string => ON_THE_STAGE[standingOf(says)];
+export const colourOnDrawing = (says: Says): string => ON_THE_DRAWING[standingOf(says)];

@@ -2,7 +2,7 @@
 import { useDeferredValue, useMemo } from 'react';
 import { judgeSetUp } from '@/core/answer/check/judgeSetUp';
 import type { SetUp } from '@/core/answer/stand/setUp';
-import type { Doubt } from '@/core/judge/uncertainty/Band';
+import type { Uncertainty } from '@/core/judge/uncertainty/Band';
 import type { Verdict } from '@/core/judge/verdict/judge';
 import type { LightState } from '@/store/light/lightStore';
 import type { AreaStats } from '@/core/light/field/statsOver';
@@ -11,7 +11,7 @@ import { useLight } from '../shell/WorkspaceContext';
 export interface Judged {
   readonly verdict: Verdict;
   readonly stats: AreaStats;
-  readonly doubts: readonly Doubt[];
+  readonly uncertainties: readonly Uncertainty[];
   /** Of the light on the plants, how much comes by way of the sides. */
   readonly reflectedShare: number;
   /** Something newer is being worked out. */

@@ -1,6 +1,6 @@
 import type { Crop, LeggyRemedy, Stage, StageName } from '@/core/things/crop/Crop';
 import type { AgeView } from '@/core/things/lamp/ageing';
-import type { Doubt } from '@/core/judge/uncertainty/Band';
+import type { Uncertainty } from '@/core/judge/uncertainty/Band';
 import type { Certainty } from '@/core/judge/uncertainty/certainty';
 import type { Breach } from '@/core/judge/verdict/hardLimits';
 import type { Verdict } from '@/core/judge/verdict/judge';
@@ -139,7 +139,7 @@ export const AGE_WORDS: Readonly<Record<AgeView, string>> = {
   end: 'with the lamp at the end of its life',
 };
 
-const DOUBT_WORDS: Readonly<Record<Doubt['why'], string>> = {
+const UNCERTAINTY_WORDS: Readonly<Record<Uncertainty['why'], string>> = {
   'box-label': 'lamp label',
   'lumens-to-photons': 'lumens-to-PPF conversion',
   age: 'the lamp’s age',
@@ -152,7 +152,7 @@ const DOUBT_WORDS: Readonly<Record<Doubt['why'], string>> = {
   'few-readings': 'few readings',
 };
 
-export const doubtWords = (doubt: Doubt): string => DOUBT_WORDS[doubt.why];
+export const uncertaintyWords = (uncertainty: Uncertainty): string => UNCERTAINTY_WORDS[uncertainty.why];
 
 /** In whole percents; what is not all of it is never called 100 %. */
 export const percent = (share: number): string => {

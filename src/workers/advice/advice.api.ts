@@ -6,7 +6,7 @@ import type { EqualDose } from '../../core/plan/trial/equalDose';
 import type { TrialResult } from '../../core/plan/trial/resultOf';
 import type { Site } from '../../core/site/stand/Site';
 import type { Trial } from '../../core/site/trial/Trial';
-import type { Capacity, CapacityAsked, MoreAsked, MoreLight } from '../../core/plan/buying/capacity';
+import type { TierCapacity, CapacityAsked, MoreAsked, LightWays } from '../../core/plan/buying/capacity';
 import type { LampsAtPlace, PlantAsked } from '../../core/plan/daylight/lampsAtPlaces';
 import type { CompareAsked, LampFit } from '../../core/plan/buying/compareLamps';
 import type { SettingsFor, SettingsQuestion } from '../../core/plan/advice/settingsFor';
@@ -16,8 +16,8 @@ export interface AdviceApi {
   advise(question: AdviceQuestion, progress: Progress): Promise<Advice>;
   settings(question: SettingsQuestion): SettingsFor;
   compareLamps(question: CompareAsked): LampFit[];
-  capacity(question: CapacityAsked): Capacity[];
-  moreLight(question: MoreAsked): MoreLight;
+  capacity(question: CapacityAsked): TierCapacity[];
+  moreLight(question: MoreAsked): LightWays;
   lampsAtPlaces(question: PlantAsked): LampsAtPlace[];
   equalDose(site: Site, trial: Trial): EqualDose;
   /** What a trial shows, with its exact or drawn tests. */

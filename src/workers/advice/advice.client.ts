@@ -7,7 +7,7 @@ import type { EqualDose } from '../../core/plan/trial/equalDose';
 import type { TrialResult } from '../../core/plan/trial/resultOf';
 import type { Site } from '../../core/site/stand/Site';
 import type { Trial } from '../../core/site/trial/Trial';
-import type { Capacity, CapacityAsked, MoreAsked, MoreLight } from '../../core/plan/buying/capacity';
+import type { TierCapacity, CapacityAsked, MoreAsked, LightWays } from '../../core/plan/buying/capacity';
 import type { LampsAtPlace, PlantAsked } from '../../core/plan/daylight/lampsAtPlaces';
 import type { CompareAsked, LampFit } from '../../core/plan/buying/compareLamps';
 import type { SettingsFor, SettingsQuestion } from '../../core/plan/advice/settingsFor';
@@ -16,18 +16,18 @@ import { revive, watch } from '../watch';
 import type { AdviceApi } from './advice.api';
 
 /** A search under way. */
-export interface Search {
+export interface AdviceSearch {
   readonly result: Promise<Advice>;
   /** Calls it off; the result then rejects. */
   stop(): void;
 }
 
 export interface AdviceWorker {
-  advise(question: AdviceQuestion, onJudged: (judged: number) => void): Search;
+  advise(question: AdviceQuestion, onJudged: (judged: number) => void): AdviceSearch;
   settings(question: SettingsQuestion): Promise<SettingsFor>;
   compareLamps(question: CompareAsked): Promise<LampFit[]>;
-  capacity(question: CapacityAsked): Promise<Capacity[]>;
-  moreLight(question: MoreAsked): Promise<MoreLight>;
+  capacity(question: CapacityAsked): Promise<TierCapacity[]>;
+  moreLight(question: MoreAsked): Promise<LightWays>;
   lampsAtPlaces(question: PlantAsked): Promise<LampsAtPlace[]>;
   equalDose(site: Site, trial: Trial): Promise<EqualDose>;
   trialResult(trial: Trial): Promise<TrialResult>;
@@ -41,7 +41,7 @@ export function startAdviceWorker(): AdviceWorker {
   return {
     advise(question, onJudged) {
       let isWanted = true;
-      let search: Search | null = null;
+      let search: AdviceSearch | null = null;
       return {
         result: ask((w) => {
           search = w.advise(question, onJudged);

@@ -10,7 +10,7 @@ const question = {
   scene: {
     lamps: [{ id: 'bulb', emitters: [{ kind: 'point' as const, x: 0.5, y: 0.5, z: 0.5, ppf: 100, cosinePower: null }] }],
     rooms: [],
-    things: [],
+    obstructions: [],
   },
   width: 1,
   depth: 1,

@@ -1,6 +1,6 @@
 import { askSeason, lookAtSeason, lookOf } from '../../core/plan/season/seasonLook';
 import { sparesOf } from '../../core/site/ownLamps/hangingOf';
-import { shelvesOf, shelvesRecall } from '../../core/plan/season/shelvesOf';
+import { shelvesOf, shelvesCache } from '../../core/plan/season/shelvesOf';
 import { shelfStands } from '../../core/site/stand/shelfStands';
 import { waysOut, type LampTried } from '../../core/plan/season/waysOut';
 import type { Shelves } from '../../core/plan/season/shelvesOf';
@@ -19,10 +19,10 @@ import type { SeasonApi } from './season.api';
 const MOST_TIERS = 6;
 
 export function createSeasonApi(load: () => Promise<Highs>): SeasonApi {
-  const recall = shelvesRecall();
+  const cache = shelvesCache();
   const shelves = (site: Site, today: Day) => {
     const ends = site.season!.batches.map((b) => b.out);
-    return shelvesOf(site, today, Math.max(today, ...ends) + 60, tables, recall);
+    return shelvesOf(site, today, Math.max(today, ...ends) + 60, tables, cache);
   };
   return {
     look(site, today) {
@@ -47,7 +47,7 @@ export function createSeasonApi(load: () => Promise<Highs>): SeasonApi {
       const known = shelves(site, today);
       const look = lookAtSeason(site, site.season, known, today, tables);
       if (look.over === 0) return [];
-      return waysOut(site, site.season, known, look, today, tables, lampsTried(site, today, known, recall), (done) => {
+      return waysOut(site, site.season, known, look, today, tables, lampsTried(site, today, known, cache), (done) => {
         progress(done);
         return true;
       });
@@ -56,7 +56,7 @@ export function createSeasonApi(load: () => Promise<Highs>): SeasonApi {
 }
 
 /** One lamp more on each tier with room for it: a spare one where there is one, else another of those that hang there. */
-function lampsTried(site: Site, today: Day, known: Shelves, recall: ReturnType<typeof shelvesRecall>): LampTried[] {
+function lampsTried(site: Site, today: Day, known: Shelves, cache: ReturnType<typeof shelvesCache>): LampTried[] {
   const tiers = shelfStands(site).flatMap((s) => s.tiers);
   return tiers.slice(0, MOST_TIERS * 4).flatMap((tier): LampTried[] => {
     const now = known.carries.find((c) => c.tierId === tier.id);
@@ -70,7 +70,7 @@ function lampsTried(site: Site, today: Day, known: Shelves, recall: ReturnType<t
       const lamp = lampOf(site, lampId, tables);
       if (lamp.length > tier.width + 0.02) return [];
       const withLamp = hangOneMore(tier.id, lamp, `tried-${tier.id}`)(site);
-      const carry = shelvesOf({ ...withLamp, windows: [] }, today, today, tables, recall).carries.find((c) => c.tierId === tier.id);
+      const carry = shelvesOf({ ...withLamp, windows: [] }, today, today, tables, cache).carries.find((c) => c.tierId === tier.id);
       return carry ? [{ tierId: tier.id, lampId, isSpare, carry: { ...carry, daylight: now.daylight } }] : [];
     });
   });

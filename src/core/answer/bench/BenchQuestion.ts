@@ -3,7 +3,7 @@ import type { AreaStats } from '../../light/field/statsOver';
 import type { Room } from '../../light/room/Room';
 import type { SceneLamp } from '../../light/scene/Scene';
 import type { Hours, Metres, Share } from '../../units/quantities';
-import type { PerCentimetre } from '../../judge/uncertainty/doubtOfDistance';
+import type { PerCentimetre } from '../../judge/uncertainty/uncertaintyOfDistance';
 import type { Spots } from '../../judge/dose/Spots';
 
 /** A tray to be judged: where its plants stand, and the height of their tops. */

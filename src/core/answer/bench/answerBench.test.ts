@@ -5,7 +5,7 @@ import { lampLibrary } from '../../things/lamp/lampLibrary';
 import { containerLibrary } from '../../things/container/containerLibrary';
 import { tables } from '../../things/tables/libraryTables';
 import { lightFieldOf } from '../../light/scene/LightField';
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import { turnScene } from '../../light/scene/turnScene';
 import { answerLight } from '../check/answerLight';
 import { benchStandOf } from '../stand/benchStand';
@@ -82,7 +82,7 @@ test('a stand of one tier has the light that the quick check shows', () => {
   const answer = answerBench(question).tiers[t!.tier.id]!;
   const asked = askedTier(t!);
   const check = answerLight({
-    scene: { lamps: asked.lamps, rooms: [asked.room!], things: [] },
+    scene: { lamps: asked.lamps, rooms: [asked.room!], obstructions: [] },
     width: asked.width,
     depth: asked.depth,
     canopy: tray.canopy,
@@ -124,12 +124,12 @@ test('light of a tier with other hours counts by its dose', () => {
 });
 
 test('while a hand moves a lamp, its tier alone is answered, with the light of the others as it was', () => {
-  const recall = createRecall(1024);
+  const cache = createCache(1024);
   const site = rack(3);
   const stand = standOf(site);
-  const full = answerBench(questionOfStand(stand, 'front'), recall);
+  const full = answerBench(questionOfStand(stand, 'front'), cache);
   const id = stand.tiers[2]!.tier.id;
-  const quick = answerBench(questionOfStand(stand, 'front', id), recall);
+  const quick = answerBench(questionOfStand(stand, 'front', id), cache);
   expect(Object.keys(quick.tiers)).toEqual([id]);
   const tray = stand.tiers[2]!.trays[0]!.tray.id;
   expect(quick.tiers[id]!.trays[tray]!.stats).toEqual(full.tiers[id]!.trays[tray]!.stats);

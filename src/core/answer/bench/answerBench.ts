@@ -2,7 +2,7 @@ import type { LightMap, LightSlice, Rect } from '../../light/field/Grid';
 import { statsOver } from '../../light/field/statsOver';
 import { lightOf } from '../../light/ppfdAtPoint';
 import { lightFieldOf, type LightField } from '../../light/scene/LightField';
-import { NO_RECALL, type Recall } from '../../light/scene/Recall';
+import { NO_CACHE, type Cache } from '../../light/scene/Cache';
 import { turnScene } from '../../light/scene/turnScene';
 import { ninthsOf, perCentimetreOf, straightMean } from '../check/perCentimetreOf';
 import type { Metres, Share } from '../../units/quantities';
@@ -18,26 +18,26 @@ import { addCoarse, coarseAt, coarseOf, type Coarse } from './spillOver';
  *
  * Error: under 1 % of the light of the other tiers (answerBench.test.ts).
  *
- * @param recall  what the last question left behind, for the next frame of a drag
+ * @param cache  what the last question left behind, for the next frame of a drag
  */
-export function answerBench(question: BenchQuestion, recall: Recall = NO_RECALL): BenchAnswer {
+export function answerBench(question: BenchQuestion, cache: Cache = NO_CACHE): BenchAnswer {
   const { tiers, only } = question;
   // Weighed by its hours alone, one field serves all tiers: over the hours of a tier it is what burns while its own lamps do.
   let whole: LightField | null = null;
-  const wholeOf = (): LightField => (whole ??= lightFieldOf(sceneOfTiers(tiers, 1), recall));
+  const wholeOf = (): LightField => (whole ??= lightFieldOf(sceneOfTiers(tiers, 1), cache));
   const answered: Record<string, TierLight> = {};
   for (const tier of tiers) {
     if (only !== null && tier.id !== only) continue;
     const others = question.spill && tiers.some((t) => t !== tier && t.lamps.length > 0 && t.hours > 0) && tier.hours > 0;
-    answered[tier.id] = answerTier(question, tier, others ? wholeOf : null, recall);
+    answered[tier.id] = answerTier(question, tier, others ? wholeOf : null, cache);
   }
   return { tiers: answered };
 }
 
-function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => LightField) | null, recall: Recall): TierLight {
+function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => LightField) | null, cache: Cache): TierLight {
   const { view, cell, sliceCell, only } = question;
   const scene = sceneOfTier(tier);
-  const own = lightFieldOf(scene, recall);
+  const own = lightFieldOf(scene, cache);
 
   const coarses = new Map<string, Coarse>();
   /** Light from the other tiers over a rectangle; as it was while a hand moves something here. */
@@ -50,7 +50,7 @@ function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => Ligh
     if (!whole) return null;
     const known = coarses.get(name);
     if (known) return known;
-    const made = recall.next<Coarse>(`spill ${tier.id} ${name}`, (last) => {
+    const made = cache.next<Coarse>(`spill ${tier.id} ${name}`, (last) => {
       if (only !== null && last) return last;
       const field = whole();
       return coarseOf(from, to, (a, b) => {
@@ -65,7 +65,7 @@ function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => Ligh
 
   function slice(): LightSlice {
     const side = view === 'side';
-    const field = side ? lightFieldOf(turnScene(scene), recall) : own;
+    const field = side ? lightFieldOf(turnScene(scene), cache) : own;
     const wide = side ? tier.depth : tier.width;
     const at = side ? -tier.width / 2 : tier.depth / 2;
     const drawn = field.slice({ x0: 0, x1: wide, z0: 0, z1: tier.height, y: at }, sliceCell);

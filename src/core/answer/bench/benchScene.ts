@@ -8,7 +8,7 @@ const moved = (e: Emitter, x: number, z: number): Emitter => ({ ...e, x: e.x + x
 export const sceneOfTier = (tier: Pick<AskedTier, 'lamps' | 'room'>): Scene => ({
   lamps: tier.lamps,
   rooms: tier.room ? [tier.room] : [],
-  things: [],
+  obstructions: [],
 });
 
 /**
@@ -26,6 +26,6 @@ export function sceneOfTiers(tiers: readonly AskedTier[], hours: number | null):
       }),
     ),
     rooms: tiers.flatMap(({ room, x, z }) => (room ? [{ ...room, x: room.x + x, z: room.z + z }] : [])),
-    things: [],
+    obstructions: [],
   };
 }

@@ -62,7 +62,7 @@ test('lamps of one kind are off together, lamps of two kinds apart: a mixture is
     const site = siteWith(['celery', 'celery'], lamps);
     const middle = { ...site, stands: site.stands.map((s) => ({ ...s, tiers: s.tiers.map((t) => ({ ...t, fittings: t.fittings.map((f, i) => ({ ...f, x: 0.5, y: 0.2 + 0.1 * i })) })) })) }; // prettier-ignore
     const [first] = judged(middle);
-    const ofLamps = first!.doubts.filter((d) => d.why !== 'distance' && d.why !== 'sides');
+    const ofLamps = first!.uncertainties.filter((d) => d.why !== 'distance' && d.why !== 'sides');
     return combine(ofLamps).low;
   };
   const same = widths(['led-a-17-clamp', 'led-a-17-clamp']);

@@ -1,5 +1,5 @@
 import { lightFieldOf } from '../../light/scene/LightField';
-import { NO_RECALL, type Recall } from '../../light/scene/Recall';
+import { NO_CACHE, type Cache } from '../../light/scene/Cache';
 import type { Metres, Ppfd } from '../../units/quantities';
 import type { AskedTier } from './BenchQuestion';
 import { sceneOfTier } from './benchScene';
@@ -10,10 +10,10 @@ export function pointShares(
   x: Metres,
   y: Metres,
   z: Metres,
-  recall: Recall = NO_RECALL,
+  cache: Cache = NO_CACHE,
 ): readonly { readonly id: string; readonly ppfd: Ppfd }[] {
   return tier.lamps.map((lamp) => ({
     id: lamp.id,
-    ppfd: lightFieldOf(sceneOfTier({ lamps: [lamp], room: tier.room }), recall).ppfdAt(x, y, z),
+    ppfd: lightFieldOf(sceneOfTier({ lamps: [lamp], room: tier.room }), cache).ppfdAt(x, y, z),
   }));
 }

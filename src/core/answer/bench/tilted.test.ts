@@ -3,7 +3,7 @@ import { evenly } from '../../../../test/evenly';
 import { lightThere } from '../../measure/reading/lightThere';
 import { placeNow } from '../../measure/reading/takeReading';
 import { lightFieldOf } from '../../light/scene/LightField';
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import { BARE_SITE, BARE_STAND } from '../../site/stand/bare';
 import { addFitting, addTray, changeFittings } from '../../site/stand/change';
 import { bodyOutlineOf, MOST_TILT, poseOf, riseOf, topOfFitting } from '../../site/stand/poseOf';
@@ -48,7 +48,7 @@ function shelf(tilt: number, { lamp = bar, turn = 0, face = 0.24 } = {}): Site {
   } as Site);
 }
 const tierOf = (site: Site): BenchTier => benchStandOf(site, site.stands[0]!, tables).tiers[0]!;
-const fieldOf = (site: Site) => lightFieldOf(sceneOfTier(askedTier(tierOf(site))), createRecall());
+const fieldOf = (site: Site) => lightFieldOf(sceneOfTier(askedTier(tierOf(site))), createCache());
 const meansOf = (site: Site) => {
   const stand = benchStandOf(site, site.stands[0]!, tables);
   const { trays } = answerBench(questionOfStand(stand, null)).tiers[stand.tiers[0]!.tier.id]!;
@@ -88,7 +88,7 @@ test('turned by a quarter, what looked to the back looks to the left', () => {
 test('all of the light comes down that came down level, as long as nothing looks up: over a wide plane below, within a per cent', () => {
   const flux = (tilt: number) => {
     const emitters = emittersOf(bar, poseOf({ x: 0, y: 0, face: 0.3, turn: 0, tilt }, bar));
-    const field = lightFieldOf({ lamps: [{ id: 'a', emitters }], rooms: [], things: [] }, createRecall());
+    const field = lightFieldOf({ lamps: [{ id: 'a', emitters }], rooms: [], obstructions: [] }, createCache());
     let sum = 0;
     const step = 0.1;
     for (let x = -9.95; x < 10; x += step) for (let y = -9.95; y < 10; y += step) sum += field.ppfdAt(x, y, 0) * step * step;

@@ -12,7 +12,7 @@ import { safetyGate, safetyWord } from './safetyGate';
 
 const DAY = dayFrom(2027, 3, 1);
 const site = demoSite('en-GB', null);
-const first = site.stands.find((s) => !s.laidOut)!;
+const first = site.stands.find((s) => !s.autoArranged)!;
 const standOf = (s: Site) =>
   benchStandOf(
     s,

@@ -2,7 +2,7 @@ import type { LightMap, LightSlice, Rect } from '../../light/field/Grid';
 import type { AreaStats } from '../../light/field/statsOver';
 import type { Scene } from '../../light/scene/Scene';
 import type { Metres, Share } from '../../units/quantities';
-import type { PerCentimetre } from '../../judge/uncertainty/doubtOfDistance';
+import type { PerCentimetre } from '../../judge/uncertainty/uncertaintyOfDistance';
 import type { Spots } from '../../judge/dose/Spots';
 
 /** What the picture of one tier needs to know of its light; plain data, so that it can be asked of a worker. */

@@ -2,18 +2,18 @@ import type { Rect } from '../../light/field/Grid';
 import { statsOver } from '../../light/field/statsOver';
 import { lightOf } from '../../light/ppfdAtPoint';
 import { lightFieldOf, type LightField } from '../../light/scene/LightField';
-import { NO_RECALL, type Recall } from '../../light/scene/Recall';
+import { NO_CACHE, type Cache } from '../../light/scene/Cache';
 import type { LightAnswer, LightQuestion } from './LightQuestion';
 import { ninthsOf, perCentimetreOf } from './perCentimetreOf';
 
 /**
  * Computes the light of one tier: map at the canopy, slice from the front, statistics over the plants.
  *
- * @param recall  what the last question left behind, for the next frame of a drag
+ * @param cache  what the last question left behind, for the next frame of a drag
  */
-export function answerLight(question: LightQuestion, recall: Recall = NO_RECALL): LightAnswer {
+export function answerLight(question: LightQuestion, cache: Cache = NO_CACHE): LightAnswer {
   const { scene, width, depth, canopy, sliceTop, sliceMargin, plantAreas, cell, sliceCell } = question;
-  const field = lightFieldOf(scene, recall);
+  const field = lightFieldOf(scene, cache);
   const map = field.map({ x0: 0, x1: width, y0: 0, y1: depth }, canopy, cell);
   const stats = statsOver(map, plantAreas);
   return {

@@ -2,7 +2,7 @@ import type { Rect } from '../../light/field/Grid';
 import type { AreaStats } from '../../light/field/statsOver';
 import type { LightAt } from '../../light/emitters/Emitter';
 import type { Metres, Ppfd } from '../../units/quantities';
-import { perCentimetre, type PerCentimetre } from '../../judge/uncertainty/doubtOfDistance';
+import { perCentimetre, type PerCentimetre } from '../../judge/uncertainty/uncertaintyOfDistance';
 import type { Spots } from '../../judge/dose/Spots';
 
 /** The middles of three by three parts of an area. */

@@ -69,7 +69,7 @@ test('nine bands in ten hold what comes in, over windows as they may be', () => 
     const window = { ...STREET, readings };
     const off = Math.log(taken(window, AT(0.3)) / truly(STREET, AT(0.3), pane, raise));
     of++;
-    if (Math.abs(off) <= correctionOf(window).doubt) held++;
+    if (Math.abs(off) <= correctionOf(window).uncertainty) held++;
   }
   expect(held / of).toBeWithin(0.9, { absolute: 0.06 });
 });
@@ -92,7 +92,7 @@ test('a reading alone counts a little: under a blue sky out of the sun more than
   expect(come(alone('clear', 1))).toBeWithin(1, { absolute: 0.03 });
   expect(come(alone('clear', 0.5))).toBeLessThan(come(alone('overcast', 0.5)) - 0.05);
   expect(come(alone('overcast', 0.5))).toBeLessThan(0.97);
-  expect(correctionOf(alone('clear', 0.5), PLACE).doubt).toBeLessThan(correctionOf(alone('overcast', 0.5), PLACE).doubt);
+  expect(correctionOf(alone('clear', 0.5), PLACE).uncertainty).toBeLessThan(correctionOf(alone('overcast', 0.5), PLACE).uncertainty);
   const night = { ...alone('overcast', 1).readings[0]!, taken_ms: Date.UTC(2027, 5, 21, 0) };
   expect(unusable(STREET, night, PLACE)).toBe('dark');
   // Without a place nothing can be computed of it.
@@ -115,6 +115,6 @@ test('a curtain that was hung since is not taken for a dirty pane, and another h
     windows: [open],
   }).windows[0]!;
   expect(redrawn.readings.every((r) => r.horizonSince)).toBe(true);
-  expect(correctionOf(redrawn).doubt).toBeGreaterThan(before.doubt);
+  expect(correctionOf(redrawn).uncertainty).toBeGreaterThan(before.uncertainty);
   expect(correctionOf(redrawn).factor).toBeGreaterThan(before.factor);
 });

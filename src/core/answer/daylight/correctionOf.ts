@@ -13,7 +13,7 @@ export interface Correction {
   /** What stands outside reaches so much higher than drawn; below 0: less high. */
   readonly raise: Radians;
   /** Half-width of a nine-in-ten band of what comes in. */
-  readonly doubt: Share;
+  readonly uncertainty: Share;
   /** How many readings were used. */
   readonly of: number;
 }
@@ -141,7 +141,7 @@ function workOut(window: Window, place: Place | null): Correction {
     const e = evidenceOf(window, reading, place);
     return typeof e === 'string' ? [] : [{ ...e, taken_ms: reading.taken_ms, kept: reading.horizonSince ? BEFORE_HORIZON : 1 }];
   });
-  if (used.length === 0) return { factor: 1, raise: 0, doubt: UNMEASURED, of: 0 };
+  if (used.length === 0) return { factor: 1, raise: 0, uncertainty: UNMEASURED, of: 0 };
   const newest = Math.max(...used.map((r) => r.taken_ms));
   const tried = RAISES.map((raise) => {
     const there = withRaise(window, raise);
@@ -162,6 +162,6 @@ function workOut(window: Window, place: Place | null): Correction {
   const all = chances.reduce((a, b) => a + b, 0);
   const mean = (of: (t: (typeof tried)[number]) => number) => tried.reduce((sum, t, i) => sum + (of(t) * chances[i]!) / all, 0);
   const through = mean((t) => t.ln + t.share);
-  const doubt = Math.sqrt(mean((t) => t.variance) + NINE_IN_TEN ** 2 * mean((t) => (t.ln + t.share - through) ** 2));
-  return { factor: Math.exp(mean((t) => t.ln)), raise: mean((t) => t.raise), doubt, of: used.length };
+  const uncertainty = Math.sqrt(mean((t) => t.variance) + NINE_IN_TEN ** 2 * mean((t) => (t.ln + t.share - through) ** 2));
+  return { factor: Math.exp(mean((t) => t.ln)), raise: mean((t) => t.raise), uncertainty, of: used.length };
 }

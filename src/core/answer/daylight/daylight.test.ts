@@ -14,7 +14,7 @@ import { minutesAhead } from '../../units/clockChanges';
 import { dayFrom } from '../../units/day';
 import { correctionOf, unusable } from './correctionOf';
 import { daylightAt, skyOfDay } from './daylightAt';
-import { isLit } from '../../sky/window/Aperture';
+import { sunComesIn } from '../../sky/window/Aperture';
 import { leanOf } from './leanOf';
 import { sillAsBuilt } from './sillAsBuilt';
 import { litByWindow } from './litByWindow';
@@ -201,7 +201,7 @@ test('pairs under a grey sky move the window by what they say, as far as they ar
   const through = (window: Window) => sillLight(moment, sillAt(window, AT, PLACE)).overcast.up / sillLight(moment, sillAt(SOUTH, AT)).overcast.up; // prettier-ignore
   expect(through(half(1))).toBeWithin(Math.exp(Math.log(0.5) / (1 + 0.15 ** 2 / 0.2 ** 2)), { relative: 0.03 });
   expect(through(half(12))).toBeWithin(0.5, { relative: 0.04 });
-  expect([none.doubt > one.doubt, one.doubt > many.doubt]).toEqual([true, true]);
+  expect([none.uncertainty > one.uncertainty, one.uncertainty > many.uncertainty]).toEqual([true, true]);
   // An old pair counts for less.
   const mixed = {
     ...SOUTH,
@@ -290,6 +290,6 @@ test('a roof over the window hides what is steeper than its edge, and its edge i
   const { aperture } = sillAsBuilt(roofed, { depth: 0.3, along: 0, over: 0.1 });
   // From the place: 0.3 m to the glass, 0.2 through the wall, 0.6 under the roof; 1.2 − 0.1 of glass and 0.1 over it.
   const edge = Math.atan2(roofed.height - 0.1 + 0.1, 0.3 + 0.2 + 0.6);
-  expect(isLit(aperture, 0, edge - 1e-6)).toBe(true);
-  expect(isLit(aperture, 0, edge + 1e-6)).toBe(false);
+  expect(sunComesIn(aperture, 0, edge - 1e-6)).toBe(true);
+  expect(sunComesIn(aperture, 0, edge + 1e-6)).toBe(false);
 });

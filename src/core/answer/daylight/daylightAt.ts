@@ -8,18 +8,18 @@ import type { Share } from '../../units/quantities';
 import { overlapOf, type Span } from '../../units/Span';
 
 /** Parts of a day for which daylight is computed. */
-export const PARTS = 96;
-const PART_min = 1440 / PARTS;
+export const DAY_PARTS = 96;
+const PART_min = 1440 / DAY_PARTS;
 const DAY_ms = 86_400_000;
 /** From one part to the sum of its photons, mol per µmol s⁻¹. */
 export const PART_mol = (PART_min * 60) / 1e6;
 
 /** The moments of a day by the clocks of a place, the middle of each part. */
-export const momentsOf = (day: Day, place: Place, ahead_min: number, parts = PARTS): Moment[] =>
+export const momentsOf = (day: Day, place: Place, ahead_min: number, parts = DAY_PARTS): Moment[] =>
   outdoorsOver(day * DAY_ms - ahead_min * 60_000, parts, place);
 
 /** What is left of each part of a day that a blind shuts; 1 where there is none. */
-export const openParts = (blind: Span | null, parts = PARTS): number[] =>
+export const openParts = (blind: Span | null, parts = DAY_PARTS): number[] =>
   Array.from({ length: parts }, (_, i) => {
     if (!blind) return 1;
     const span = 1440 / parts;
@@ -69,7 +69,7 @@ export function daylightAt(
   sills: readonly Sill[],
   sky: SkyOfDay,
   blind: Span | null,
-  doubt: Share = 0,
+  uncertainty: Share = 0,
   weights?: readonly Share[],
 ): Daylight | null {
   const up = sunUp(sky);
@@ -111,7 +111,7 @@ export function daylightAt(
       mean,
       clear,
       peak: Math.max(...clear),
-      off: offBy(low / dli, high / dli, doubt),
+      off: offBy(low / dli, high / dli, uncertainty),
       ...(weights && { nine: Array.from(doses, (d) => d / dli), nineClear: Array.from(shares) }),
     },
   };
@@ -150,7 +150,7 @@ export function daylightOfAll(all: readonly (Daylight | null)[]): Daylight | nul
 }
 
 /** How far a day may lie below and above the mean: by its sky, and by what is not known of the window. */
-const offBy = (low: Share, high: number, doubt: Share) => ({
-  low: Math.min(1, Math.hypot(Math.max(0, 1 - low), doubt)),
-  high: Math.hypot(Math.max(0, high - 1), doubt),
+const offBy = (low: Share, high: number, uncertainty: Share) => ({
+  low: Math.min(1, Math.hypot(Math.max(0, 1 - low), uncertainty)),
+  high: Math.hypot(Math.max(0, high - 1), uncertainty),
 });

@@ -25,20 +25,20 @@ interface Suns {
 }
 
 /** Kept by whoever asks again and again, so that only what changed is computed. */
-export interface SunRecall {
+export interface SunCache {
   /** What was computed for a tier last, and out of what. */
   readonly tiers: Map<string, { readonly of: readonly unknown[]; readonly found: Suns }>;
   /** What places see through their windows, on any day. */
   readonly sills: Map<string, readonly Sill[]>;
 }
 
-/** @param sills  of another recall, where days are asked apart but places are the same */
-export const createSunRecall = (sills: SunRecall['sills'] = new Map()): SunRecall => ({ tiers: new Map(), sills });
+/** @param sills  of another cache, where days are asked apart but places are the same */
+export const createSunCache = (sills: SunCache['sills'] = new Map()): SunCache => ({ tiers: new Map(), sills });
 
 const MOST_KEPT = 4000;
 
 /** Gives every tier at a window, and every tray of it, the daylight of a day; a site in which nothing changes is given back itself. */
-export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, recall: SunRecall = createSunRecall()): Site {
+export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, cache: SunCache = createSunCache()): Site {
   const { place, windows } = site;
   let sky: SkyOfDay | null = null;
   let changed = false;
@@ -58,13 +58,13 @@ export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, 
     const found = alike.get(where);
     if (found !== undefined) return found;
     sky ??= skyOfDay(place!, site.climate, day, minutesAhead(site.timeZone)(day));
-    let sills = recall.sills.get(where);
+    let sills = cache.sills.get(where);
     if (!sills) {
       sills = points.flatMap((p) => askedOfPoint(site, stand, tier, p) ?? []).map(sillFrom);
-      if (recall.sills.size > MOST_KEPT) recall.sills.clear();
-      recall.sills.set(where, sills);
+      if (cache.sills.size > MOST_KEPT) cache.sills.clear();
+      cache.sills.set(where, sills);
     }
-    const made = daylightAt(sills, sky, window.blind, correctionOf(window, place).doubt, weights);
+    const made = daylightAt(sills, sky, window.blind, correctionOf(window, place).uncertainty, weights);
     alike.set(where, made);
     return made;
   }
@@ -74,7 +74,7 @@ export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, 
     const canopies = tier.trays.map((tray) => LEVEL * Math.round(canopyOfTray(site, tray, tables) / LEVEL));
     const places = tier.trays.flatMap((y, i) => [y.id, y.x, y.y, y.turned, y.insideLength, y.insideWidth, y.coverId, canopies[i]]);
     const of = [window, place, site.climate, site.timeZone, day, stand.window, ...around, ...places];
-    const known = recall.tiers.get(tier.id);
+    const known = cache.tiers.get(tier.id);
     if (known?.of.length === of.length && known.of.every((v, i) => v === of[i])) return known.found;
     const key = JSON.stringify([{ ...window, id: '', name: '' }, place, { ...stand.window, windowId: '' }, ...around]);
     const suns = tier.trays.map((tray, i): [string, TraySun] => {
@@ -84,7 +84,7 @@ export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, 
     });
     const sun = suns.length > 0 ? daylightOfAll(suns.map(([, { daylight }]) => daylight)) : at([middleOf(tier)], key, stand, tier, window);
     const found = { sun, suns: Object.fromEntries(suns) };
-    recall.tiers.set(tier.id, { of, found });
+    cache.tiers.set(tier.id, { of, found });
     return found;
   }
 

@@ -13,11 +13,11 @@ export interface BeforeWindow {
 }
 
 /** Nearer to the glass no leaf is taken to be: a window is no point. */
-export const NEAREST: Metres = 0.02;
+export const NEAREST_PANE: Metres = 0.02;
 
 /** A place before a window, made ready, without what was measured there. @param lintels edges between it and the window, as in `Aperture` */
 export function sillAsBuilt(window: Window, at: BeforeWindow, lintels: Aperture['lintels'] = [], open = 1): Sill {
-  const depth = Math.max(NEAREST, at.depth);
+  const depth = Math.max(NEAREST_PANE, at.depth);
   const top = window.height - at.over;
   const roof = window.overhang;
   const aperture: Aperture = {

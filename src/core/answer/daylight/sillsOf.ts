@@ -6,7 +6,7 @@ import { materialOf } from '../../things/material/materialLibrary';
 import type { Place } from '../../sky/outdoors/outdoorsAt';
 import type { Metres } from '../../units/quantities';
 import { correctionOf, withRaise } from './correctionOf';
-import { NEAREST, sillAsBuilt, type BeforeWindow } from './sillAsBuilt';
+import { NEAREST_PANE, sillAsBuilt, type BeforeWindow } from './sillAsBuilt';
 
 /** What lets more through than this does not hide the sky. */
 const SEE_THROUGH = 0.5;
@@ -67,7 +67,7 @@ export function askedOfPoint(
   const { faces, height } = tier.enclosure;
   const at = beforeWindow(stand.window, tier, baseOf(stand, tier.id), point);
   const roofed = materialOf(faces.ceiling).transmittance < SEE_THROUGH;
-  const away = Math.max(NEAREST, at.depth - stand.window.gap);
+  const away = Math.max(NEAREST_PANE, at.depth - stand.window.gap);
   // The clear side of a sill is the window itself.
   const side = stand.kind === 'sill' && faces[stand.window.side] === 'clear' ? 1 : materialOf(faces[stand.window.side]).transmittance;
   const { factor, raise } = correctionOf(window, site.place);

@@ -54,7 +54,7 @@ export function makesWorse(before: readonly Fault[], after: readonly Fault[]): b
 const WET_MIX_KG_PER_LITRE = 0.85;
 
 /** Things that touch are not over the edge. */
-const HAIR: Metres = 0.002;
+const TOLERANCE: Metres = 0.002;
 
 /** So far a lamp may hang out over an open edge before it counts as a mistake. */
 const OVERHANG: Metres = 0.05;
@@ -89,10 +89,10 @@ function lampFaults(t: BenchTier, { fitting, lamp }: BenchLamp): Fault[] {
   // Over an open edge a lamp may hang out a little; through a side it cannot go.
   const past = (name: 'left' | 'right' | 'front' | 'back', by: Metres) => (walled(name) || by > OVERHANG ? by : 0);
   const beyond = Math.max(past('left', -r.x0), past('right', r.x1 - tier.width), past('front', -r.y0), past('back', r.y1 - tier.depth));
-  if (beyond > HAIR) faults.push({ why: 'lamp-beyond-tier', thingId: fitting.id, by: beyond });
+  if (beyond > TOLERANCE) faults.push({ why: 'lamp-beyond-tier', thingId: fitting.id, by: beyond });
   const { height } = tier.enclosure;
   const topOfFace = topOfFaceOf(fitting, lamp);
-  if (isRoofed(tier.enclosure) && topOfFace > height - LAMP_HEADROOM + HAIR)
+  if (isRoofed(tier.enclosure) && topOfFace > height - LAMP_HEADROOM + TOLERANCE)
     faults.push({ why: 'lamp-in-shelf', thingId: fitting.id, by: topOfFace - (height - LAMP_HEADROOM) });
   const least = clearanceOf(lamp);
   for (const { tray, canopy, plantHeight, leaves: o } of t.trays) {
@@ -122,7 +122,7 @@ function collisions({ fitting, lamp }: BenchLamp, others: readonly BenchLamp[]):
     const o = bodyOutlineOf(other.fitting, other.lamp);
     const dz = gap(fitting.face, topOfFitting(fitting, lamp), other.fitting.face, topOfFitting(other.fitting, other.lamp));
     const by = -Math.max(gap(r.x0, r.x1, o.x0, o.x1), gap(r.y0, r.y1, o.y0, o.y1), dz);
-    return by > HAIR ? [{ why: 'lamps-collide', thingId: fitting.id, otherId: other.fitting.id, by }] : [];
+    return by > TOLERANCE ? [{ why: 'lamps-collide', thingId: fitting.id, otherId: other.fitting.id, by }] : [];
   });
 }
 
@@ -130,13 +130,13 @@ function trayFaults({ tier }: BenchTier, { tray, canopy }: BenchTray, others: re
   const faults: Fault[] = [];
   const r = outlineOf(tray);
   const over = Math.max(-r.x0, r.x1 - tier.width, -r.y0, r.y1 - tier.depth);
-  if (over > HAIR) faults.push({ why: 'tray-over-edge', thingId: tray.id, by: over });
+  if (over > TOLERANCE) faults.push({ why: 'tray-over-edge', thingId: tray.id, by: over });
   if (isRoofed(tier.enclosure) && canopy > tier.enclosure.height)
     faults.push({ why: 'plants-too-tall', thingId: tray.id, by: canopy - tier.enclosure.height });
   for (const other of others) {
     const o = outlineOf(other.tray);
     const shared = Math.min(Math.min(r.x1, o.x1) - Math.max(r.x0, o.x0), Math.min(r.y1, o.y1) - Math.max(r.y0, o.y0));
-    if (shared > HAIR) faults.push({ why: 'trays-overlap', thingId: tray.id, otherId: other.tray.id, by: shared });
+    if (shared > TOLERANCE) faults.push({ why: 'trays-overlap', thingId: tray.id, otherId: other.tray.id, by: shared });
   }
   return faults;
 }

@@ -105,9 +105,7 @@ function faultsOfGroup({ timerId, plugs, load, rating, outlets }: OutletGroup): 
     ...(outlets !== null && plugs.length > outlets ? [{ why: 'too-few-outlets', timerId, plugs: plugs.length, outlets } as const] : []),
     ...(timerId === null
       ? []
-      : plugs.flatMap((p) =>
-          p.kind === 'mat' || p.kind === 'pump' ? [{ why: `${p.kind}-timed`, thingId: p.id, timerId } as const] : [],
-        )),
+      : plugs.flatMap((p) => (p.kind === 'mat' || p.kind === 'pump' ? [{ why: `${p.kind}-timed`, thingId: p.id, timerId } as const] : []))),
   ];
 }
 

@@ -1,6 +1,6 @@
 import type { Emitter } from '../../light/emitters/Emitter';
 import { lightFieldOf } from '../../light/scene/LightField';
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import type { Room } from '../../light/room/Room';
 import type { Rect } from '../../light/field/Grid';
 import { lightOf } from '../../light/ppfdAtPoint';
@@ -75,11 +75,11 @@ function gainsOf(
   farthest: Metres,
   { room, face: canopy }: NonNullable<ProfileQuestion['around']>,
 ): (t: number, place: number) => number {
-  const recall = createRecall();
+  const cache = createCache();
   const rows = Array.from({ length: WITH_SIDES + 1 }, (_, i) => {
     const distance = nearest * (farthest / nearest) ** (i / WITH_SIDES);
     const hung = emitters.map((e) => ({ ...e, z: e.z + canopy + distance }));
-    const field = lightFieldOf({ lamps: [{ id: 'lamps', emitters: hung }], rooms: [room], things: [] }, recall);
+    const field = lightFieldOf({ lamps: [{ id: 'lamps', emitters: hung }], rooms: [room], obstructions: [] }, cache);
     return places.map(([x, y]) => {
       const bare = straight(x, y, distance);
       return bare > 0 ? field.ppfdAt(x, y, canopy) / bare : 1;

@@ -66,7 +66,7 @@ interface Bounds {
 }
 
 /** What is asked: the crop's stage and what may not be done to it, the daylight, and how near the leaves may come to the lamp. */
-export interface Asked {
+export interface SolveTask {
   readonly stage: Stage;
   readonly limits: HardLimits;
   readonly daylight: Daylight | null;
@@ -74,7 +74,7 @@ export interface Asked {
 }
 
 /** A stage as the lamps see it, that burn along with the daylight. */
-function leftFor({ stage, limits, daylight, clearance }: Asked): { stage: Stage; bounds: Bounds } {
+function leftFor({ stage, limits, daylight, clearance }: SolveTask): { stage: Stage; bounds: Bounds } {
   if (!daylight || daylight.dli <= 0)
     return { stage, bounds: { hoursMin: stage.hoursMin, hoursMax: limits.longestDay, ppfdMax: limits.strongest, nearest: clearance } };
   const less = (dose: Dli) => Math.max(0, dose - daylight.dli);
@@ -112,7 +112,7 @@ const PIN: Hours = 0.25;
  * @param profile   from very near (below the heat clearance too, so that heat can be named as the limit) to far
  * Checked against brute force over distances and hours in solve.test.ts.
  */
-export function solve(profile: Profile, asked: Asked, fixed: Fixed): Solution {
+export function solve(profile: Profile, asked: SolveTask, fixed: Fixed): Solution {
   const { stage, bounds } = leftFor(asked);
   const candidates = candidatesOf(profile, fixed);
   const suiting = scorches(clearDayOf(asked), asked.limits) ? [] : settingsWithin(candidates, asked, bounds, fixed);
@@ -135,7 +135,7 @@ export function solve(profile: Profile, asked: Asked, fixed: Fixed): Solution {
 }
 
 /** Distances at which the lamps may hang, given the hours that the person has chosen; null where these are too long for the crop. */
-export function suitingDistances(profile: Profile, asked: Asked, hours: Hours): { from: Metres; to: Metres } | null {
+export function suitingDistances(profile: Profile, asked: SolveTask, hours: Hours): { from: Metres; to: Metres } | null {
   // Fewer hours than usual are not wrong in themselves.
   const stage = { ...asked.stage, hoursMin: Math.min(asked.stage.hoursMin, hours) };
   return solve(profile, { ...asked, stage }, { what: 'hours', hours }).distances;
@@ -201,7 +201,7 @@ function candidatesOf(profile: Profile, fixed: Fixed): AtDistance[] {
  * Hours from which the weakest spot has enough, and up to which the strongest has not too much; where daylight comes from one side
  * each of the nine spots by itself, as far under and over as the weakest and the strongest of all spots are.
  */
-function hoursFor(at: AtDistance, { stage, daylight }: Asked): Span {
+function hoursFor(at: AtDistance, { stage, daylight }: SolveTask): Span {
   const more = daylightDose({ daylight });
   const sky = at.nine && more > 0 ? daylight?.course?.nine : undefined;
   const [under, above] = sky ? [Math.min(...at.nine!) - at.weakest, at.strongest - Math.max(...at.nine!)] : [0, 0];
@@ -217,7 +217,7 @@ function hoursFor(at: AtDistance, { stage, daylight }: Asked): Span {
 }
 
 /** The strongest spot of lamps and a usual noon, less that noon in the mean of the tray. */
-function strengthOf(at: AtDistance, { daylight }: Asked): Ppfd {
+function strengthOf(at: AtDistance, { daylight }: SolveTask): Ppfd {
   if (!daylight || daylight.dli <= 0) return at.strongest;
   const peak = usualPeakOf(daylight);
   return strongestBeside(at, peak, daylight.course?.nine) - peak;
@@ -229,7 +229,7 @@ interface Span {
 }
 
 /** Doses of the lamps at a setting, and of daylight what a spot gets more or less of it than the mean. */
-function dosesAt(at: AtDistance, hours: Hours, { daylight }: Asked): Spots<Dli> {
+function dosesAt(at: AtDistance, hours: Hours, { daylight }: SolveTask): Spots<Dli> {
   const k = hours * MOL_SECONDS;
   const more = daylightAtSpots(at, dayWith(hours, daylight));
   return {
@@ -239,7 +239,7 @@ function dosesAt(at: AtDistance, hours: Hours, { daylight }: Asked): Spots<Dli> 
   };
 }
 
-function settingsWithin(candidates: readonly AtDistance[], asked: Asked, bounds: Bounds, fixed: Fixed): Suiting[] {
+function settingsWithin(candidates: readonly AtDistance[], asked: SolveTask, bounds: Bounds, fixed: Fixed): Suiting[] {
   const found: Suiting[] = [];
   for (const at of candidates) {
     if (at.distance < bounds.nearest - 1e-9 || strengthOf(at, asked) > bounds.ppfdMax) continue;
@@ -262,12 +262,12 @@ function settingsWithin(candidates: readonly AtDistance[], asked: Asked, bounds:
   return found;
 }
 
-function settingAt(at: AtDistance, hours: Hours, asked: Asked): Setting {
+function settingAt(at: AtDistance, hours: Hours, asked: SolveTask): Setting {
   const share = shareInBand(at, asked.stage, dayWith(hours, asked.daylight));
   return { distance: at.distance, hours, ...dosesAt(at, hours, asked), shareInBand: share };
 }
 
-function bestOf({ at, from, to }: Suiting, asked: Asked, stage: Stage, fixed: Fixed): Setting {
+function bestOf({ at, from, to }: Suiting, asked: SolveTask, stage: Stage, fixed: Fixed): Setting {
   const wish = fixed.what === 'dose' ? fixed.dli : stage.dliTarget;
   const hours = wish / (MOL_SECONDS * at.mean);
   return settingAt(at, Math.min(to, Math.max(from, from === to ? from : Math.round(hours / PIN) * PIN)), asked);
@@ -294,7 +294,7 @@ function runAround(suiting: readonly Suiting[], candidates: readonly AtDistance[
 }
 
 /** What comes nearest when nothing suits: by the loss that advice goes by too, of leaf area out of range and how far it is out. */
-function closest(candidates: readonly AtDistance[], asked: Asked, stage: Stage, bounds: Bounds, fixed: Fixed): Setting {
+function closest(candidates: readonly AtDistance[], asked: SolveTask, stage: Stage, bounds: Bounds, fixed: Fixed): Setting {
   let best: Setting | null = null;
   let least = Infinity;
   for (const at of candidates) {
@@ -313,7 +313,7 @@ function closest(candidates: readonly AtDistance[], asked: Asked, stage: Stage, 
 }
 
 /** Which single limit, let go, would make it possible; and if none would, why the lamp and the tray do not go together. */
-function limitsOf(candidates: readonly AtDistance[], asked: Asked, stage: Stage, bounds: Bounds, fixed: Fixed): Limit[] {
+function limitsOf(candidates: readonly AtDistance[], asked: SolveTask, stage: Stage, bounds: Bounds, fixed: Fixed): Limit[] {
   const clearDay = clearDayOf(asked);
   if (scorches(clearDay, asked.limits)) return [{ why: 'sun-too-strong', ppfd: clearDay.noonPpfd }];
   const limits: Limit[] = [];

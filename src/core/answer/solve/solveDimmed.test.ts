@@ -6,7 +6,7 @@ import { cropLibrary } from '../../things/crop/cropLibrary';
 import { lampLibrary } from '../../things/lamp/lampLibrary';
 import type { Dimming } from '../../site/ownLamps/dimmings';
 import { profileOf, type Profile } from './Profile';
-import { solve, type Asked } from './solve';
+import { solve, type SolveTask } from './solve';
 import { solveDimmed } from './solveDimmed';
 
 const lamp = lampLibrary.find((l) => l.id === 'led-shop-12-twin-42')!;
@@ -17,7 +17,7 @@ const profile: Profile = profileOf({
   farthest: 0.3,
   around: null,
 });
-const asked = (cropId: string, stage = 0): Asked => {
+const asked = (cropId: string, stage = 0): SolveTask => {
   const crop = cropLibrary.find((c) => c.id === cropId)!;
   const s = crop.stages[stage % crop.stages.length]!;
   return { stage: s, limits: limitsOfStage(s), daylight: null, clearance: 0.03 };

@@ -1,7 +1,7 @@
 import { scaled } from '../../judge/dose/LightSpread';
 import type { Dimming } from '../../site/ownLamps/dimmings';
 import type { Profile } from './Profile';
-import { solve, type Asked, type Fixed, type Solution } from './solve';
+import { solve, type SolveTask, type Fixed, type Solution } from './solve';
 
 /** A solution together with the setting of the dimmers; null: as they are set now. */
 export interface DimmedSolution extends Solution {
@@ -25,7 +25,7 @@ const brighter = (profile: Profile, by: number): Profile =>
  *
  * @param dimmings  the settings that all lamps have together, that of now among them; none: they have no dimmers
  */
-export function solveDimmed(profile: Profile, asked: Asked, fixed: Fixed, dimmings: readonly Dimming[]): DimmedSolution {
+export function solveDimmed(profile: Profile, asked: SolveTask, fixed: Fixed, dimmings: readonly Dimming[]): DimmedSolution {
   const now: DimmedSolution = { ...solve(profile, asked, fixed), dimming: null };
   if (now.distances) return now;
   const turned = dimmings

@@ -4,7 +4,7 @@ import type { Lamp } from '../../things/lamp/Lamp';
 import type { Room } from '../../light/room/Room';
 import { calibrate, compare, HAND, tellsOf, counts, type Calibration, type Compared } from '../../measure/reading/calibrate';
 import type { LampOf } from '../../measure/reading/lightThere';
-import type { Doubt } from '../../judge/uncertainty/Band';
+import type { Uncertainty } from '../../judge/uncertainty/Band';
 import { roomOf } from '../../site/stand/roomOf';
 import type { Hours } from '../../units/quantities';
 import type { Tier } from '../../site/stand/Site';
@@ -64,7 +64,7 @@ export function knownOf(tier: Tier, lampOf: LampOf): Known {
 function calibrationOf(fit: Fit, own: Fit['lamps'][number], compared: readonly Compared[]): Calibration {
   const used = compared.filter((c) => fit.readingIds.includes(c.reading.id) && counts(c) && tellsOf(c, own.lampId));
   const left = 1.645 * own.error;
-  const doubts: Doubt[] = [
+  const uncertainties: Uncertainty[] = [
     { why: 'meter', low: fit.meter, high: fit.meter, source: 'the meters of its readings and the conversion by colour' },
     {
       why: 'few-readings',
@@ -73,7 +73,7 @@ function calibrationOf(fit: Fit, own: Fit['lamps'][number], compared: readonly C
       source: `a fit to ${fit.readingIds.length} readings that scatter by ±${Math.round(100 * 1.645 * fit.scatter)} %, each by hand ±${Math.round(100 * HAND)} %`,
     },
   ];
-  return { scale: own.scale, used, doubts, fitted: true };
+  return { scale: own.scale, used, uncertainties, fitted: true };
 }
 
 /** Where lamps are looked up as they really are: for what a meter should show now. */

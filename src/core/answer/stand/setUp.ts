@@ -100,7 +100,7 @@ export function sceneOfSetUp(setUp: SetUp, face?: Metres): Scene {
     id: f.id,
     emitters: emittersOf(real, poseOf(face === undefined ? f : { ...f, face }, real)),
   }));
-  return { lamps, rooms: setUp.room ? [setUp.room] : [], things: [] };
+  return { lamps, rooms: setUp.room ? [setUp.room] : [], obstructions: [] };
 }
 
 function need<T>(thing: T | undefined, what: string, id: string): T {

@@ -1,5 +1,5 @@
 import { basisOf, lightAt } from '../../measure/fit/basis';
-import { doubtOfShift, fitLampOf, sidesOf } from '../../measure/fit/fitTier';
+import { uncertaintyOfShift, fitLampOf, sidesOf } from '../../measure/fit/fitTier';
 import { poseOf } from '../../site/stand/poseOf';
 import { emittersOf } from '../../things/lamp/emittersOf';
 import type { Lamp } from '../../things/lamp/Lamp';
@@ -49,12 +49,12 @@ export function planWalk(t: BenchTier, count: number): WalkPoint[] {
   const candidates = candidatesOf(t);
   const sides = t.room ? sidesOf(t.tier.enclosure) : [];
   const lamps = kinds.map((lamp) => fitLampOf(lamp, t.tier.ageing));
-  const sidesDoubt = sides.length > 0 ? doubtOfShift(t.tier.enclosure.faces, sides) : 1;
+  const sidesUncertainty = sides.length > 0 ? uncertaintyOfShift(t.tier.enclosure.faces, sides) : 1;
   const scene = {
     emitters: kinds.map((k) => t.lamps.filter((l) => l.lamp.id === k.id).flatMap((l) => emittersOf(l.real, poseOf(l.fitting, l.lamp)))),
   };
   const places = candidates.map(({ x, y, z }) => ({ scene: 0, x, y, z }));
-  const question = { lamps, scenes: [scene], room: t.room, sides, sidesDoubt, hand: HAND_SD, readings: [] };
+  const question = { lamps, scenes: [scene], room: t.room, sides, sidesUncertainty, hand: HAND_SD, readings: [] };
   const basis = basisOf(question, places);
   const n = places.length;
   const ones = kinds.map(() => 1);
@@ -67,8 +67,8 @@ export function planWalk(t: BenchTier, count: number): WalkPoint[] {
   const h = 0.1;
   const hasBeam = lamps.some((l) => l.beamFwhm !== null);
   const columns: { sd: number; of: number[] }[] = [
-    ...lamps.map((l, g) => ({ sd: l.doubt, of: places.map((_, i) => unit[g * n + i]! / Math.exp(here[i]!)) })),
-    ...(sides.length > 0 ? [{ sd: sidesDoubt, of: between(ln(h, 0), ln(-h, 0), 2 * h) }] : []),
+    ...lamps.map((l, g) => ({ sd: l.uncertainty, of: places.map((_, i) => unit[g * n + i]! / Math.exp(here[i]!)) })),
+    ...(sides.length > 0 ? [{ sd: sidesUncertainty, of: between(ln(h, 0), ln(-h, 0), 2 * h) }] : []),
     ...(hasBeam ? [{ sd: 0.2, of: between(ln(0, h), ln(0, -h), 2 * h) }] : []),
   ];
   // Covariance of ln of the light between all candidates before anything is read.

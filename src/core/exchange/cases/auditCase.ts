@@ -1,7 +1,7 @@
 import { allOf, type Claim, type ClaimKind, type Claims } from '../../judge/claims/Claim';
 import { areaOf, auditClaims } from '../../judge/claims/auditClaims';
 import { readClaims } from '../../judge/claims/readClaims';
-import type { Answer, Case } from './Case';
+import type { CaseAnswer, Case } from './Case';
 
 const CM = 0.01;
 const FOOT = 0.3048;
@@ -74,7 +74,7 @@ const NAMES: Readonly<Record<string, readonly [ClaimKind, number]>> = {
 };
 
 /** A box or advert held against itself: its figures as they are given, and what only its text says. */
-export function audit(given: Case): Answer {
+export function audit(given: Case): CaseAnswer {
   const read = readClaims(typeof given.text === 'string' ? given.text : '');
   const named = typeof given.claims === 'object' && given.claims !== null ? (given.claims as Case) : {};
   const figures = Object.entries(named).flatMap(([name, value]) => figuresOf(name, value, named));

@@ -1,19 +1,19 @@
-import type { Circumstances, Change } from '../../judge/clinic/Circumstances';
-import { PLACES } from '../../judge/clinic/Circumstances';
+import type { Circumstances, Happening } from '../../judge/clinic/Circumstances';
+import { SIGN_PLACES } from '../../judge/clinic/Circumstances';
 import { daysToAnswer, testFor, treatmentsFor } from '../../judge/clinic/mend';
 import { SIGN_NAMES, type Sign } from '../../judge/clinic/signs';
 import { weighCauses } from '../../judge/clinic/weighCauses';
 import { STAGE_NAMES } from '../../things/crop/Crop';
 import { cropLibrary } from '../../things/crop/cropLibrary';
-import { answerAll, numberOf, Unreadable, wordOf, type Answer, type Case } from './Case';
+import { answerAll, numberOf, CaseError, wordOf, type CaseAnswer, type Case } from './Case';
 
 /** Answers a file of diagnostic vignettes: causes ranked, one test, when to look again, what to do. See docs/cases.md. */
-export function clinicCases(file: Readonly<Record<string, unknown>>): Record<string, Answer> {
+export function clinicCases(file: Readonly<Record<string, unknown>>): Record<string, CaseAnswer> {
   if (!Array.isArray(file.cases)) throw new RangeError('The file must hold a list “cases”.');
   const cases = Object.fromEntries((file.cases as Case[]).map((c) => [String(c.id), c]));
   return answerAll(cases, (given) => {
     const { input } = given;
-    if (typeof input !== 'object' || input === null) throw new Unreadable('input must be an object');
+    if (typeof input !== 'object' || input === null) throw new CaseError('input must be an object');
     return clinicCase(input as Case);
   });
 }
@@ -22,7 +22,7 @@ export function clinicCases(file: Readonly<Record<string, unknown>>): Record<str
 const TREATED = 2;
 const LEAST_SHARE = 0.3;
 
-export function clinicCase(given: Case): Answer {
+export function clinicCase(given: Case): CaseAnswer {
   const c = circumstancesOf(given);
   const weighed = weighCauses(c);
   const [first, second] = [weighed[0]!, weighed[1]!];
@@ -50,13 +50,13 @@ const BOTH_WAYS = new Set([
 
 function circumstancesOf(given: Case): Circumstances {
   const crop = cropLibrary.find((c) => c.id === given.crop);
-  if (!crop) throw new Unreadable(`crop must be one of the crop table, not ${String(given.crop)}`);
+  if (!crop) throw new CaseError(`crop must be one of the crop table, not ${String(given.crop)}`);
   const { plan } = given;
-  if (typeof plan !== 'object' || plan === null) throw new Unreadable('plan must be an object');
+  if (typeof plan !== 'object' || plan === null) throw new CaseError('plan must be an object');
   const p = plan as Case;
   const band = p.doseBand;
   if (!Array.isArray(band) || band.length !== 3 || band.some((x) => typeof x !== 'number'))
-    throw new Unreadable('plan.doseBand must be three numbers');
+    throw new CaseError('plan.doseBand must be three numbers');
   const [dliMin, dliTarget, dliMax] = band as [number, number, number];
   const stage = wordOf(given, 'stage', STAGE_NAMES);
   const signs = Array.isArray(given.symptoms) ? given.symptoms.filter((s): s is Sign => SIGN_NAMES.includes(s as Sign)) : [];
@@ -70,7 +70,7 @@ function circumstancesOf(given: Case): Circumstances {
     crop,
     stage,
     ageDays,
-    place: wordOf(given, 'place', PLACES),
+    place: wordOf(given, 'place', SIGN_PLACES),
     signs,
     light: {
       dli: optional(p, 'dli'),
@@ -146,7 +146,7 @@ function changesText(plan: Case): string {
   return Array.isArray(plan.changes) ? plan.changes.map((c) => text((c as Case | null)?.what)).join('; ') : '';
 }
 
-const CHANGE_WORDS: readonly (readonly [RegExp, Change])[] = [
+const CHANGE_WORDS: readonly (readonly [RegExp, Happening])[] = [
   [/potted (on|up)|re-?potted|transplant|pricked/i, 'potted-on'],
   [
     /full sun|outside|outdoors|new lamp|stronger|brighter|lowered|second lamp|lamp added|under a lamp|from .* (sill|shade|shop)|south window|more power|raised output/i,
@@ -159,7 +159,7 @@ const CHANGE_WORDS: readonly (readonly [RegExp, Change])[] = [
   [/moved|brought|new home|delivered|carried/i, 'moved'],
 ];
 
-function changesOf(plan: Case): Change[] {
+function changesOf(plan: Case): Happening[] {
   const said = Array.isArray(plan.changes) ? plan.changes.map((c) => text((c as Case | null)?.what)) : [];
   return [...new Set(said.flatMap((what) => CHANGE_WORDS.filter(([words]) => words.test(what)).map(([, change]) => change)))];
 }

@@ -1,8 +1,8 @@
-import { breakEvenYears, hoursFor, meanPpfd, owning, type BoughtLamp } from '../../judge/cost/owning';
+import { breakEvenYears, hoursForDose, meanPpfd, owning, type BoughtLamp } from '../../judge/cost/owning';
 import {
   DAYS_PER_YEAR,
   hoursUntil,
-  lastDayOf,
+  lastDayOfLamp,
   outputAfter,
   replacementsIn,
   wearPerDay,
@@ -15,32 +15,32 @@ import { MOL_SECONDS } from '../../judge/dose/dli';
 import { readClock, showClock } from '../../units/clock';
 import { isoOf, readDay } from '../../units/day';
 import { audit } from './auditCase';
-import { answerAll, numberOf, Unreadable, type Answer, type Case } from './Case';
+import { answerAll, numberOf, CaseError, type CaseAnswer, type Case } from './Case';
 
 /** Questions about energy, tariffs, loads, life, buying and yield: what is asked is known by what is given. */
-export function costCase(family: string, given: Case): Answer {
+export function costCase(family: string, given: Case): CaseAnswer {
   const answer = FAMILIES[family];
-  if (!answer) throw new Unreadable(`family must be one of ${Object.keys(FAMILIES).join(', ')}`);
+  if (!answer) throw new CaseError(`family must be one of ${Object.keys(FAMILIES).join(', ')}`);
   return answer(given);
 }
 
-const FAMILIES: Record<string, (given: Case) => Answer> = { energy, tariff, load, rebase, life, ageing, ownership, pergram, audit };
+const FAMILIES: Record<string, (given: Case) => CaseAnswer> = { energy, tariff, load, rebase, life, ageing, ownership, pergram, audit };
 
 const has = (given: Case, ...fields: string[]) => fields.every((f) => given[f] !== undefined && given[f] !== null);
 const num = (given: Case, field: string, otherwise?: number): number =>
   otherwise !== undefined && !has(given, field) ? otherwise : numberOf(given, field, 0);
 const list = (given: Case, field: string): Case[] => {
   const value = given[field];
-  if (!Array.isArray(value) || value.length === 0) throw new Unreadable(`${field} must be a list`);
+  if (!Array.isArray(value) || value.length === 0) throw new CaseError(`${field} must be a list`);
   return value as Case[];
 };
 const thing = (given: Case, field: string): Case => {
   const value = given[field];
-  if (typeof value !== 'object' || value === null) throw new Unreadable(`${field} must be an object`);
+  if (typeof value !== 'object' || value === null) throw new CaseError(`${field} must be an object`);
   return value as Case;
 };
 
-function energy(given: Case): Answer {
+function energy(given: Case): CaseAnswer {
   const price = num(given, 'pricePerKWh', 0);
   if (has(given, 'lamps')) {
     // A cost in whole cents stands for half a cent more or less.
@@ -74,13 +74,13 @@ function energy(given: Case): Answer {
 
 function clock(given: Case, field: string): number {
   const read = readClock(String(given[field]));
-  if (!read.ok) throw new Unreadable(`${field} must be a time such as 17:30`);
+  if (!read.ok) throw new CaseError(`${field} must be a time such as 17:30`);
   return read.value;
 }
 
 const DAYS: Record<string, PricePeriod['days']> = { wd: 'working', we: 'weekend' };
 
-function tariff(given: Case): Answer {
+function tariff(given: Case): CaseAnswer {
   const periods = list(given, 'periods').map((p): PricePeriod => ({
     from_min: clock(p, 'from'),
     to_min: clock(p, 'to'),
@@ -110,7 +110,7 @@ function tariff(given: Case): Answer {
 /** A label's watts and amperes contradict each other where the one is more than the other by this: our convention. */
 const CONTRADICTION = 0.005;
 
-function load(given: Case): Answer {
+function load(given: Case): CaseAnswer {
   const volts = num(given, 'volts');
   const share = num(given, 'continuousShare', 0.8);
   if (has(given, 'wattsEach')) {
@@ -139,7 +139,7 @@ function load(given: Case): Answer {
 /** A label's cost is right where it is no further off than rounding: a hundredth. */
 const ROUNDING = 0.01;
 
-function rebase(given: Case): Answer {
+function rebase(given: Case): CaseAnswer {
   const hours = num(given, 'hoursPerDay');
   const labelHours = num(given, 'labelHoursPerDay');
   if (has(given, 'labelYears')) {
@@ -157,14 +157,14 @@ function rebase(given: Case): Answer {
   };
 }
 
-function life(given: Case): Answer {
+function life(given: Case): CaseAnswer {
   const lifeHours = num(given, 'lifeHours');
   const hours = num(given, 'hoursPerDay');
   if (has(given, 'today')) {
     const today = readDay(String(given.today));
-    if (!today.ok) throw new Unreadable('today must be a day such as 2027-06-01');
+    if (!today.ok) throw new CaseError('today must be a day such as 2027-06-01');
     const used = num(given, 'hoursUsed', 0);
-    return { hoursLeft: Math.max(0, lifeHours - used), lastDay: isoOf(lastDayOf(today.value, lifeHours, used, hours)) };
+    return { hoursLeft: Math.max(0, lifeHours - used), lastDay: isoOf(lastDayOfLamp(today.value, lifeHours, used, hours)) };
   }
   if (has(given, 'years')) {
     const replacements = replacementsIn(num(given, 'years'), lifeHours, hours);
@@ -179,7 +179,7 @@ function life(given: Case): Answer {
   return { days: lifeHours / hours, years: yearsOf(lifeHours, hours, num(given, 'daysPerYear', DAYS_PER_YEAR)) };
 }
 
-function ageing(given: Case): Answer {
+function ageing(given: Case): CaseAnswer {
   const rated = numberOf(given, 'ratedPct', 1, 99.999) / 100;
   const ratedHours = num(given, 'ratedHours');
   const hours = num(given, 'hoursPerDay');
@@ -200,7 +200,7 @@ function ageing(given: Case): Answer {
     answer.ppfd = ppfd;
     answer.dose = ppfd * hours * MOL_SECONDS;
     if (has(given, 'doseTarget')) {
-      answer.hoursForTarget = hoursFor(num(given, 'doseTarget'), ppfd);
+      answer.hoursForTarget = hoursForDose(num(given, 'doseTarget'), ppfd);
       answer.reachesTarget = (answer.dose as number) >= num(given, 'doseTarget') - 1e-9;
     }
   }
@@ -216,14 +216,14 @@ const lampOf = (l: Case): BoughtLamp => ({
   life_h: num(l, 'lifeHours'),
 });
 
-function ownership(given: Case): Answer {
+function ownership(given: Case): CaseAnswer {
   const area_m2 = num(given, 'areaM2');
   const dose = num(given, 'dose');
   const hoursMax = num(given, 'hoursMax');
   if (has(given, 'lamp')) {
     const lamp = lampOf(thing(given, 'lamp'));
     const have = num(given, 'have');
-    const hoursWith = (count: number) => hoursFor(dose, meanPpfd(lamp, count, area_m2));
+    const hoursWith = (count: number) => hoursForDose(dose, meanPpfd(lamp, count, area_m2));
     const name = (count: number) => (['None', 'One', 'Two', 'Three', 'Four', 'Five', 'Six'] as const)[count] ?? String(count);
     return {
       [`hoursWith${name(have)}`]: hoursWith(have),
@@ -253,7 +253,7 @@ function ownership(given: Case): Answer {
   };
 }
 
-function pergram(given: Case): Answer {
+function pergram(given: Case): CaseAnswer {
   if (has(given, 'arms')) {
     const arms = list(given, 'arms').map((a) => {
       const perDay = (num(a, 'watts') * num(a, 'hours')) / 1000;
@@ -296,7 +296,7 @@ function pergram(given: Case): Answer {
 }
 
 /** Answers a file of questions about money, by their families. */
-export function costCases(file: Readonly<Record<string, unknown>>): Record<string, Answer> {
+export function costCases(file: Readonly<Record<string, unknown>>): Record<string, CaseAnswer> {
   if (!Array.isArray(file.cases)) throw new TypeError('the file must have a list of cases');
   const all = file.cases as Case[];
   return answerAll(Object.fromEntries(all.map((c, i) => [String(c?.id ?? i), c])), (given) =>

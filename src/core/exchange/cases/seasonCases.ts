@@ -11,7 +11,7 @@ import {
 } from '../../judge/feed/feed';
 import { placeExactly } from '../../plan/placing/placeExactly';
 import { demandOf, OFF, type PlacingAsked } from '../../plan/placing/Placing';
-import { allInBand, smallestDelay, withTier } from '../../plan/placing/waysOutOf';
+import { allInBand, smallestDelay, withPlacingTier } from '../../plan/placing/waysOutOf';
 import { awayWatch } from '../../plan/season/emergenceWatch';
 import { faultsOfRamp, rampOf, type HardeningRules, type OutdoorWeather, type RampEntry } from '../../plan/season/hardening';
 import { frostAtRisk, inYear, warmNightsFrom } from '../../plan/season/lastFrost';
@@ -29,12 +29,12 @@ import {
 import { spaceByStage, traysOverTime } from '../../plan/season/spaceOf';
 import { CLOCKS, dayNumbers, halfUp, hoursOnDay, type ClockName, type Clocks } from '../../site/growth/clocks';
 import { isoOf, readDay, type Day } from '../../units/day';
-import { answerAll, numberOf, Unreadable, wordOf, type Answer, type Case } from './Case';
+import { answerAll, numberOf, CaseError, wordOf, type CaseAnswer, type Case } from './Case';
 
 /** Questions about the season, as `test/cases/season.md` defines them. */
-export function seasonCases(file: Readonly<Record<string, unknown>>): Record<string, Answer> {
+export function seasonCases(file: Readonly<Record<string, unknown>>): Record<string, CaseAnswer> {
   const tables = (typeof file.tables === 'object' && file.tables !== null ? file.tables : {}) as Record<string, unknown>;
-  const families: Record<string, (given: Case) => Answer> = {
+  const families: Record<string, (given: Case) => CaseAnswer> = {
     sowing: (given) => sowing(given, tables),
     space,
     'space-opt': spaceOpt,
@@ -48,7 +48,7 @@ export function seasonCases(file: Readonly<Record<string, unknown>>): Record<str
   const cases = Array.isArray(file.cases) ? (file.cases as { id?: unknown; family?: unknown; input?: unknown }[]) : [];
   return answerAll(Object.fromEntries(cases.map((c) => [String(c.id), c])), (asked) => {
     const answer = families[String(asked.family)];
-    if (!answer) throw new Unreadable(`family must be one of ${Object.keys(families).join(', ')}`);
+    if (!answer) throw new CaseError(`family must be one of ${Object.keys(families).join(', ')}`);
     return answer(thing(asked, 'input'));
   });
 }
@@ -56,32 +56,32 @@ export function seasonCases(file: Readonly<Record<string, unknown>>): Record<str
 const has = (given: Case, field: string) => given[field] !== undefined && given[field] !== null;
 const thing = (given: Case, field: string): Case => {
   const value = given[field];
-  if (typeof value !== 'object' || value === null || Array.isArray(value)) throw new Unreadable(`${field} must be an object`);
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) throw new CaseError(`${field} must be an object`);
   return value as Case;
 };
 const list = (given: Case, field: string, most = 4000): unknown[] => {
   const value = given[field];
-  if (!Array.isArray(value) || value.length > most) throw new Unreadable(`${field} must be a list of at most ${most}`);
+  if (!Array.isArray(value) || value.length > most) throw new CaseError(`${field} must be a list of at most ${most}`);
   return value as unknown[];
 };
 const things = (given: Case, field: string) => list(given, field).map((v) => thing({ [field]: v }, field));
 const numbers = (given: Case, field: string) => list(given, field).map((v) => numberOf({ [field]: v }, field));
 const dayAs = (given: Case, field: string): Day => {
   const day = readDay(String(given[field]));
-  if (!day.ok) throw new Unreadable(`${field} must be a day such as 2027-03-28`);
+  if (!day.ok) throw new CaseError(`${field} must be a day such as 2027-03-28`);
   return day.value;
 };
 const yearDay = (given: Case, field: string): YearDay => {
   const parts = /^(\d\d)-(\d\d)$/.exec(String(given[field]));
   const [month, day] = [Number(parts?.[1]), Number(parts?.[2])];
   if (!parts || isoOf(inYear({ month, day }, 2028)).slice(5) !== given[field])
-    throw new Unreadable(`${field} must be a day of the year such as 05-03`);
+    throw new CaseError(`${field} must be a day of the year such as 05-03`);
   return { month, day };
 };
 const dayOrYearDay = (given: Case, field: string, year: number): Day =>
   /^\d{4}-/.test(String(given[field])) ? dayAs(given, field) : inYear(yearDay(given, field), year);
 
-function sowing(given: Case, tables: Record<string, unknown>): Answer {
+function sowing(given: Case, tables: Record<string, unknown>): CaseAnswer {
   const year = numberOf(given, 'plantingYear', 1900, 2199);
   if (has(given, 'everyDays')) {
     const days = successionOf(
@@ -118,13 +118,13 @@ function sowing(given: Case, tables: Record<string, unknown>): Answer {
   if (has(given, 'nightTable')) {
     const table = typeof given.nightTable === 'string' ? tables[given.nightTable] : given.nightTable;
     const values = numbers({ nightTable: table }, 'nightTable');
-    if (values.length !== 365) throw new Unreadable('nightTable must have 365 values');
+    if (values.length !== 365) throw new CaseError('nightTable must have 365 values');
     nights = warmNightsFrom(values, numberOf(when, 'nightMinC'), year);
     extra.nightGate = nights === null ? null : isoOf(nights);
     if (nights === null) return { ...extra, verdict: 'nights-never-warm-enough' };
   }
   const out = plantOutOf(frost, weeksAfter, nights);
-  if (!out) throw new Unreadable('lastFrost, frostTable or nightTable must be given');
+  if (!out) throw new CaseError('lastFrost, frostTable or nightTable must be given');
   if (frost !== null && nights !== null) extra.binding = out.binding;
   const window = windowFor(rules, out.day);
   let until = window.plantOut;
@@ -164,7 +164,7 @@ function sowing(given: Case, tables: Record<string, unknown>): Answer {
 }
 
 /** Trays that go into a rectangle in one orientation, the better of the two. */
-function space(given: Case): Answer {
+function space(given: Case): CaseAnswer {
   if (has(given, 'usableMm')) {
     const [w, d] = numbers(given, 'usableMm') as [number, number];
     const [a, b] = numbers(given, 'trayMm') as [number, number];
@@ -208,10 +208,10 @@ function space(given: Case): Answer {
 function placingAsked(given: Case): PlacingAsked & { readonly batchIds: readonly string[]; readonly tierIds: readonly string[] } {
   const weeks = numberOf(given, 'weeks', 1, 200);
   const batches = things(given, 'batches');
-  if (batches.length > 30) throw new Unreadable('batches must be a list of at most 30');
+  if (batches.length > 30) throw new CaseError('batches must be a list of at most 30');
   const row = (b: Case, field: string) => {
     const values = numbers(b, field);
-    if (values.length !== weeks) throw new Unreadable(`${field} must have ${weeks} values`);
+    if (values.length !== weeks) throw new CaseError(`${field} must have ${weeks} values`);
     return values;
   };
   const tiers = things(given, 'tiers');
@@ -232,10 +232,10 @@ const tierOf = (t: Case) => ({
   levels: numbers(t, 'levels').map((dose) => ({ dose, wh_per_day: dose * numberOf(t, 'whPerMolDay', 0, 1e9) })),
 });
 
-function spaceOpt(given: Case): Answer {
+function spaceOpt(given: Case): CaseAnswer {
   const asked = placingAsked(given);
   const best = placeExactly(asked);
-  if (!best) throw new Unreadable('this has more combinations than are gone through one by one');
+  if (!best) throw new CaseError('this has more combinations than are gone through one by one');
   const name = (k: number | null) => (k === null ? null : k === OFF ? 'off' : asked.tierIds[k]!);
   return {
     inBandTrayWeeks: best.inBand,
@@ -250,7 +250,7 @@ function spaceOpt(given: Case): Answer {
   };
 }
 
-function spaceFix(given: Case): Answer {
+function spaceFix(given: Case): CaseAnswer {
   const asked = placingAsked(given);
   const delay = smallestDelay(asked, numberOf(given, 'maxDelayWeeks', 0, 52));
   const smaller = thing(given, 'smallerPotTrays');
@@ -259,7 +259,7 @@ function spaceFix(given: Case): Answer {
     needs: asked.needs.map((row, b) => row.map((n, t) => ({ ...n, trays: numbers(smaller, asked.batchIds[b]!)[t] ?? 0 }))),
   };
   const smallerPotsSuffice = allInBand(potted);
-  const oneMoreTierSuffices = allInBand(withTier(asked, tierOf(thing(given, 'extraTier'))));
+  const oneMoreTierSuffices = allInBand(withPlacingTier(asked, tierOf(thing(given, 'extraTier'))));
   return {
     everythingInBand: allInBand(asked),
     smallestDelayWeeks: delay?.weeks ?? null,
@@ -293,7 +293,7 @@ const rampRules = (given: Case): HardeningRules => {
 const weatherOf = (given: Case): OutdoorWeather[] =>
   things(given, 'weather').map((w) => ({ least_C: numberOf(w, 'minC'), most_C: numberOf(w, 'maxC'), wind_kmh: numberOf(w, 'windKmh') }));
 
-function ramp(given: Case): Answer {
+function ramp(given: Case): CaseAnswer {
   const made = rampOf(weatherOf(given), rampRules(given));
   return {
     hours: made.days.map((d) => d.hours),
@@ -304,7 +304,7 @@ function ramp(given: Case): Answer {
   };
 }
 
-function rampAudit(given: Case): Answer {
+function rampAudit(given: Case): CaseAnswer {
   const entries = list(given, 'entries').map((e): RampEntry => {
     const [day, hours, place] = Array.isArray(e) ? (e as unknown[]) : [];
     return {
@@ -324,7 +324,7 @@ const npk = (given: Case, field: string): Npk => {
 };
 const basisOf = (given: Case): LabelBasis => wordOf(given, 'basis', ['oxide', 'elemental']);
 
-function feed(given: Case): Answer {
+function feed(given: Case): CaseAnswer {
   const times = (all: Npk, factor: number) => ({ N: all.N * factor, P: all.P * factor, K: all.K * factor });
   switch (given.kind) {
     case 'label-ceiling': {
@@ -368,11 +368,11 @@ function feed(given: Case): Answer {
       return { faults, nextAllowed: next === null ? null : isoOf(Math.max(next, leaf ?? next)) };
     }
     default:
-      throw new Unreadable('kind must be one of label-ceiling, target-n, ppm-ceiling, oxide-to-element, ec-text, interval');
+      throw new CaseError('kind must be one of label-ceiling, target-n, ppm-ceiling, oxide-to-element, ec-text, interval');
   }
 }
 
-function clocks(given: Case): Answer {
+function clocks(given: Case): CaseAnswer {
   if (has(given, 'event')) {
     const first = given.convention === 'day-1-is-the-day' ? 1 : 0;
     return { date: isoOf(dayAs(given, 'event') + numberOf(given, 'dayNumber', 0, 4000) - first) };
@@ -405,7 +405,7 @@ function clocks(given: Case): Answer {
   };
 }
 
-function watch(given: Case): Answer {
+function watch(given: Case): CaseAnswer {
   const germination = thing(given, 'germination');
   const said = awayWatch(
     {

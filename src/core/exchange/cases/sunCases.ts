@@ -11,11 +11,11 @@ import {
 import { refractionOf } from '../../sky/sun/refraction';
 import { sunDay } from '../../sky/sun/sunDay';
 import { sunPosition } from '../../sky/sun/sunPosition';
-import { isLit, type Aperture } from '../../sky/window/Aperture';
+import { sunComesIn, type Aperture } from '../../sky/window/Aperture';
 import { evenGlass } from '../../sky/window/Glass';
 import { sillLight, sillOf } from '../../sky/window/sillLight';
 import { viewOf } from '../../sky/window/viewOf';
-import { answerAll, momentOf, numberOf, wordOf, type Answer, type Case } from './Case';
+import { answerAll, momentOf, numberOf, wordOf, type CaseAnswer, type Case } from './Case';
 
 const RAD = Math.PI / 180;
 const DAY_ms = 86_400_000;
@@ -39,18 +39,18 @@ const TEN_MINUTES = 144;
 const ONE_MINUTE = 1440;
 
 /** Answers questions about sun, skies and windows, by the sections of their file. */
-export function sunCases(file: Readonly<Record<string, unknown>>): Record<string, Answer> {
-  const sections: Record<string, (given: Case) => Answer> = { positions, days, light, instants, panes, sill, views, beams };
+export function sunCases(file: Readonly<Record<string, unknown>>): Record<string, CaseAnswer> {
+  const sections: Record<string, (given: Case) => CaseAnswer> = { positions, days, light, instants, panes, sill, views, beams };
   return Object.assign(
     {},
     ...Object.entries(sections).map(([name, answer]) => {
       const cases = file[name];
       return typeof cases === 'object' && cases !== null ? answerAll(cases as Record<string, unknown>, answer) : {};
     }),
-  ) as Record<string, Answer>;
+  ) as Record<string, CaseAnswer>;
 }
 
-function positions(given: Case): Answer {
+function positions(given: Case): CaseAnswer {
   const { elevation, azimuth } = sunPosition(momentOf(given, 'utc'), latitude(given), longitude(given));
   const lifted = (elevation + refractionOf(elevation)) / RAD;
   const [el, az] = [elevation / RAD, azimuth / RAD];
@@ -64,7 +64,7 @@ function positions(given: Case): Answer {
   };
 }
 
-function days(given: Case): Answer {
+function days(given: Case): CaseAnswer {
   const [start, lat, lon] = [midnight(given), latitude(given), longitude(given)];
   const day = sunDay(start, lat, lon);
   const n = dayOfYear(start);
@@ -120,7 +120,7 @@ function beyondAir(lat: number, declination: number, near: number): number {
   return (DAY_ms / 1000 / Math.PI / 1e6) * SOLAR_CONSTANT_W_per_m2 * near * sum;
 }
 
-function light(given: Case): Answer {
+function light(given: Case): CaseAnswer {
   const start = midnight(given);
   const place = { latitude: latitude(given), longitude: longitude(given) };
   const sum = (parts: number, of: (moment: Moment) => number) => overDay(start, parts, (at) => of(outdoorsAt(at, place))) / 1e6;
@@ -146,7 +146,7 @@ function onFace({ sun }: Moment, { global, diffuse, beam }: Outdoors, face: keyo
   return { beam: beam * Math.max(0, cos), sky: upright * diffuse, ground: (GROUND_ALBEDO / 2) * global };
 }
 
-function instants(given: Case): Answer {
+function instants(given: Case): CaseAnswer {
   const at = momentOf(given, 'utc');
   const moment = outdoorsAt(at, { latitude: latitude(given), longitude: longitude(given) });
   const { sun, clear, overcast } = moment;
@@ -172,7 +172,7 @@ function instants(given: Case): Answer {
   };
 }
 
-function panes(given: Case): Answer {
+function panes(given: Case): CaseAnswer {
   const [start, face, sky] = [midnight(given), wordOf(given, 'face', FACE_NAMES), wordOf(given, 'sky', SKIES)];
   const place = { latitude: latitude(given), longitude: longitude(given) };
   const sum = (parts: number, what: 'beam' | 'sky' | 'ground') =>
@@ -203,7 +203,7 @@ const openWindow = (depth: number, left: number, right: number, height: number, 
   horizon: [],
 });
 
-function sill(given: Case): Answer {
+function sill(given: Case): CaseAnswer {
   const [start, face, sky] = [midnight(given), wordOf(given, 'face', FACE_NAMES), wordOf(given, 'sky', SKIES)];
   const place = { latitude: latitude(given), longitude: longitude(given) };
   const half = WINDOW.side / 2;
@@ -241,7 +241,7 @@ function sill(given: Case): Answer {
   };
 }
 
-function views(given: Case): Answer {
+function views(given: Case): CaseAnswer {
   const n = (field: string, from?: number, to?: number) => numberOf(given, field, from, to);
   const { up, facing } = viewOf(
     openWindow(
@@ -255,14 +255,14 @@ function views(given: Case): Answer {
   return { uniform: up.uniform, overcast: up.overcast, facing_uniform: facing.uniform, facing_overcast: facing.overcast };
 }
 
-function beams(given: Case): Answer {
+function beams(given: Case): CaseAnswer {
   const n = (field: string, from?: number, to?: number) => numberOf(given, field, from, to);
   const half = n('width_m', 0) / 2;
   const height = n('height_m', 0);
   const depth = n('depth_m', 0.001, 1000);
   const turned = ((((n('azimuth') - n('face_azimuth') + 180) % 360) + 360) % 360) - 180;
   const elevation = n('elevation', -90, 90);
-  const lit = isLit(openWindow(depth, -half, half, height, 0), turned * RAD, elevation * RAD);
+  const lit = sunComesIn(openWindow(depth, -half, half, height, 0), turned * RAD, elevation * RAD);
   if (Math.abs(turned) >= 90) return { lit };
   const across = depth * Math.tan(turned * RAD);
   const up = (depth * Math.tan(elevation * RAD)) / Math.cos(turned * RAD);

@@ -3,44 +3,52 @@ import { compareShares, compareStrata, compareTrayShares, type Counted } from '.
 import { doseDirection, fitDose, type DoseModel } from '../../judge/trial/doseCurve';
 import { compareEfficiency, meteredEfficiency, type EfficiencyArm } from '../../judge/trial/efficiency';
 import { compareManyArms } from '../../judge/trial/manyArms';
-import { detectable, detectableInPairs, leastPOf, powerOf, traysNeeded, trayScatter, type Layout } from '../../judge/trial/power';
+import {
+  detectable,
+  detectableInPairs,
+  leastPOf,
+  statisticalPowerOf,
+  traysNeeded,
+  trayScatter,
+  type Layout,
+} from '../../judge/trial/power';
 import { reviewDesign, type Design, type DesignArm } from '../../judge/trial/reviewDesign';
 import { comparePairedScores, compareScores, triangle } from '../../judge/trial/taste';
 import { comparePlants, compareTwoArms, farOff, likenessWithin, without, type TrialArm } from '../../judge/trial/twoArms';
-import { answerAll, numberOf, Unreadable, type Answer, type Case } from './Case';
+import { answerAll, numberOf, CaseError, type CaseAnswer, type Case } from './Case';
 
 /** Answers a file of questions about trials: what a comparison of trays shows, and what it cannot. See docs/cases.md. */
-export function trialCases(file: Readonly<Record<string, unknown>>): Record<string, Answer> {
+export function trialCases(file: Readonly<Record<string, unknown>>): Record<string, CaseAnswer> {
   if (!Array.isArray(file.cases)) throw new RangeError('The file must hold a list “cases”.');
   const cases = Object.fromEntries((file.cases as Case[]).map((c) => [String(c.id), c]));
   return answerAll(cases, (given) => {
     const kind = KINDS[String(given.kind)];
-    if (!kind) throw new Unreadable(`kind must be one of ${Object.keys(KINDS).join(', ')}`);
+    if (!kind) throw new CaseError(`kind must be one of ${Object.keys(KINDS).join(', ')}`);
     return snake(kind(thing(given, 'input')));
   });
 }
 
 const thing = (given: Case, field: string): Case => {
   const value = given[field];
-  if (typeof value !== 'object' || value === null || Array.isArray(value)) throw new Unreadable(`${field} must be an object`);
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) throw new CaseError(`${field} must be an object`);
   return value as Case;
 };
 const things = (given: Case, field: string): Case[] => {
   const value = given[field];
   if (!Array.isArray(value) || value.some((v) => typeof v !== 'object' || v === null))
-    throw new Unreadable(`${field} must be a list of objects`);
+    throw new CaseError(`${field} must be a list of objects`);
   return value as Case[];
 };
 const maybe = (value: unknown): number | null => (typeof value === 'number' && Number.isFinite(value) ? value : null);
 const text = (value: unknown) => (typeof value === 'string' ? value : typeof value === 'number' ? String(value) : null);
 const numbers = (given: Case, field: string): number[] => {
   const value = given[field];
-  if (!Array.isArray(value)) throw new Unreadable(`${field} must be a list of numbers`);
+  if (!Array.isArray(value)) throw new CaseError(`${field} must be a list of numbers`);
   return value.map(maybe).filter((v) => v !== null);
 };
 
 /** Fields as such files write them. */
-function snake(answer: object): Answer {
+function snake(answer: object): CaseAnswer {
   return Object.fromEntries(
     Object.entries(answer).map(([k, v]) => [k === 'F' ? k : (NAMES[k] ?? k.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`)), v]),
   );
@@ -58,7 +66,7 @@ function armsOf(given: Case): TrialArm[] {
 }
 
 function two<T>(list: readonly T[]): readonly [T, T] {
-  if (list.length !== 2) throw new Unreadable('arms must be two');
+  if (list.length !== 2) throw new CaseError('arms must be two');
   return [list[0]!, list[1]!];
 }
 
@@ -133,7 +141,7 @@ const KINDS: Readonly<Record<string, (given: Case) => object>> = {
   mantel_haenszel(given) {
     const of = (s: Case, arm: string): Counted => {
       const [x, n] = numbers(s, arm);
-      if (x === undefined || n === undefined) throw new Unreadable(`${arm} must be two numbers`);
+      if (x === undefined || n === undefined) throw new CaseError(`${arm} must be two numbers`);
       return { x, n };
     };
     return compareStrata(things(given, 'strata').map((s) => ({ a: of(s, 'A'), b: of(s, 'B') })));
@@ -175,7 +183,7 @@ const KINDS: Readonly<Record<string, (given: Case) => object>> = {
     const tau = trayScatter(scatterOf(given));
     return {
       sdTrayMean: tau,
-      power: powerOf(
+      power: statisticalPowerOf(
         numberOf(given, 'difference'),
         numberOf(given, 'trays_a', 0),
         numberOf(given, 'trays_b', 0),

@@ -48,7 +48,7 @@ export interface SceneQuestion {
 }
 
 /** A number with the band in which the truth is expected nine times in ten. */
-export interface Banded {
+export interface SceneBand {
   readonly value: Ppfd;
   readonly low: Ppfd;
   readonly high: Ppfd;
@@ -58,7 +58,7 @@ export interface PointAnswer {
   readonly x: Metres;
   readonly y: Metres;
   readonly z: Metres;
-  readonly ppfd: Banded;
+  readonly ppfd: SceneBand;
   readonly reflectedShare: Share;
   /** Of the light there, how much comes from each lamp, by straight and by reflected light. */
   readonly lamps: readonly { readonly id: string; readonly share: Share }[];
@@ -72,7 +72,7 @@ export interface PointAnswer {
 
 export interface TrayAnswer {
   readonly id: string;
-  readonly mean: Banded;
+  readonly mean: SceneBand;
   readonly weakest: { readonly x: Metres; readonly y: Metres; readonly ppfd: Ppfd };
   readonly strongest: { readonly x: Metres; readonly y: Metres; readonly ppfd: Ppfd };
   readonly uniformityMinOverMean: Share;

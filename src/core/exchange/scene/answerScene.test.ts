@@ -23,7 +23,7 @@ const lamp = (id: string, change: Partial<Emitter>, more: Partial<QuestionLamp> 
   ...more,
 });
 const ask = (lamps: QuestionLamp[], change: Partial<SceneQuestion> = {}): SceneQuestion => ({
-  scene: { lamps, rooms: [], things: [] },
+  scene: { lamps, rooms: [], obstructions: [] },
   trays: [],
   points: [],
   maps: [],
@@ -57,7 +57,7 @@ test('every point knows the share of each lamp, and lux is converted by the mixt
   fc.assert(
     fc.property(evenly(0.1, 0.9), evenly(0.1, 0.5), (x, y) => {
       const lamps = [lamp('white', { y: 0.15 }), lamp('pink', { y: 0.45 }, { spectrumId: 'led-blurple' })];
-      const { points } = answerScene(ask(lamps, { scene: { lamps, rooms: [grey], things: [] }, points: [{ x, y, z: 0 }] }));
+      const { points } = answerScene(ask(lamps, { scene: { lamps, rooms: [grey], obstructions: [] }, points: [{ x, y, z: 0 }] }));
       const [white, pink] = points[0]!.lamps.map((l) => l.share) as [number, number];
       expect(white + pink).toBeWithin(1, { relative: 1e-9 });
       expect(points[0]!.luxPerUmol).toBeWithin(71 * white + 14 * pink, { relative: 1e-6 }); // factors of the spectrum table
@@ -90,7 +90,7 @@ test('nearer is never dimmer straight below, and no cell is dark or negative bet
   const lamps = [lamp('a', {})];
   const { falloffs, maps } = answerScene(
     ask(lamps, {
-      scene: { lamps, rooms: [grey], things: [] },
+      scene: { lamps, rooms: [grey], obstructions: [] },
       falloffs: [{ x: 0.5, y: 0.2, z: 0.4, from: 0.02, to: 0.39, count: 25 }],
       maps: [{ area: { x0: 0, x1: 1, y0: 0, y1: 0.6 }, z: 0.02, cell: 0.05 }],
     }),

@@ -1,7 +1,7 @@
 import { meterLibrary } from '../../things/meter/meterLibrary';
 import { spectrumOf } from '../../light/spectrum/spectrumLibrary';
 import { lightFieldOf, type LightField } from '../../light/scene/LightField';
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import type { Scene } from '../../light/scene/Scene';
 import { slantAt } from '../../light/scene/slantAt';
 import { shareWithin, statsOver } from '../../light/field/statsOver';
@@ -9,7 +9,16 @@ import { meterShows } from '../../things/meter/meterShows';
 import { figuresOf } from '../../light/spectrum/figures';
 import { lampSpectrumOf } from '../../light/spectrum/lampSpectra';
 import type { Ppfd } from '../../units/quantities';
-import type { Banded, FalloffAnswer, GridAnswer, PointAnswer, QuestionLamp, SceneAnswer, SceneQuestion, TrayAnswer } from './SceneQuestion';
+import type {
+  SceneBand,
+  FalloffAnswer,
+  GridAnswer,
+  PointAnswer,
+  QuestionLamp,
+  SceneAnswer,
+  SceneQuestion,
+  TrayAnswer,
+} from './SceneQuestion';
 
 /** A centimetre: the step over which the change with height is taken. */
 const STEP = 0.01;
@@ -23,12 +32,12 @@ const STEP = 0.01;
  */
 export function answerScene(question: SceneQuestion): SceneAnswer {
   const { scene, trays, points, maps, slices, falloffs, trayCell } = question;
-  const recall = createRecall(2048);
-  const whole = lightFieldOf(scene, recall);
-  const each = scene.lamps.map((lamp) => ({ lamp, field: lightFieldOf({ ...scene, lamps: [lamp] }, recall) }));
+  const cache = createCache(2048);
+  const whole = lightFieldOf(scene, cache);
+  const each = scene.lamps.map((lamp) => ({ lamp, field: lightFieldOf({ ...scene, lamps: [lamp] }, cache) }));
   const emitted = scene.lamps.reduce((sum, l) => sum + l.emitters.reduce((s, e) => s + e.ppf, 0), 0);
 
-  function bandAt(value: Ppfd, shares: readonly number[], changePerMetre: number): Banded {
+  function bandAt(value: Ppfd, shares: readonly number[], changePerMetre: number): SceneBand {
     const off = (side: 'low' | 'high') =>
       Math.sqrt(
         scene.lamps.reduce(

@@ -51,12 +51,12 @@ export interface Claim {
 }
 
 /** What kind of lamp the text speaks of, where it says so. */
-export type Technology = 'led' | 'fluorescent' | 'filament';
+export type ClaimedTechnology = 'led' | 'fluorescent' | 'filament';
 
 /** All that a box or advert says. */
 export interface Claims {
   readonly figures: readonly Claim[];
-  readonly technology: Technology | null;
+  readonly technology: ClaimedTechnology | null;
   /** Red and blue diodes without white. */
   readonly isPink: boolean;
   /** The strength is said to be that of the sun. */

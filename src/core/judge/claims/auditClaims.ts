@@ -1,6 +1,6 @@
 import { MOL_SECONDS } from '../dose/dli';
 import { LUX_PER_FOOT_CANDLE } from '../../units/light';
-import { allOf, oneOf, type Claims, type Technology } from './Claim';
+import { allOf, oneOf, type Claims, type ClaimedTechnology } from './Claim';
 
 /** What can be wrong with what a box says. */
 export const CLAIM_FAULTS = [
@@ -45,7 +45,7 @@ const ROUNDING = 0.05;
 /** A claimed power above what is drawn by more is another kind of watts. */
 const CLAIM_TOLERANCE = 1.25;
 /** No lamp gives more, lm/W: theory leaves about 300 for white light; makers' best retail lamps stand below these. */
-const MOST_LM_PER_WATT: Readonly<Record<Technology, number>> = { led: 230, fluorescent: 110, filament: 25 };
+const MOST_LM_PER_WATT: Readonly<Record<ClaimedTechnology, number>> = { led: 230, fluorescent: 110, filament: 25 };
 /** No whole lamp gives more, µmol/J; best fixtures reach 3.5–4 (Kusuma, Pattison & Bugbee 2020, Horticulture Research 7:56). */
 export const MOST_EFFICACY = 4.2;
 /** Of what a lamp draws, this many µmol per joule at most can arrive on an area: the best lamps' efficacy, nothing lost on the way. */

@@ -1,5 +1,5 @@
 import type { Efficacy, Ppf, Share } from '../../units/quantities';
-import { oneOf, type Claims, type Technology } from './Claim';
+import { oneOf, type Claims, type ClaimedTechnology } from './Claim';
 import { MOST_EFFICACY } from './auditClaims';
 
 /** The photons that a lamp makes, as well as its box tells. */
@@ -10,7 +10,7 @@ export interface Gift {
 }
 
 /** What lamps of a kind give for the power they draw; Nelson & Bugbee 2014 (PLoS ONE 9:e99010), LEDs since: Kusuma et al. 2020. */
-const USUAL: Readonly<Record<Technology, readonly [Efficacy, Efficacy]>> = {
+const USUAL: Readonly<Record<ClaimedTechnology, readonly [Efficacy, Efficacy]>> = {
   led: [1.4, 3],
   fluorescent: [0.6, 1.1],
   filament: [0.2, 0.35],

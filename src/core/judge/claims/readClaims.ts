@@ -1,7 +1,7 @@
-import type { Claim, ClaimKind, Claims, Technology } from './Claim';
+import type { Claim, ClaimKind, Claims, ClaimedTechnology } from './Claim';
 
 /** Longer texts are cut: a box says less. */
-export const MOST_LETTERS = 4000;
+export const MOST_CLAIM_LETTERS = 4000;
 
 /**
  * Reads the figures out of what a box or an advert says: English, metric and US units. A figure is known by its unit first and by the words
@@ -11,7 +11,7 @@ export const MOST_LETTERS = 4000;
  * @param text what stands there; anything beyond MOST_LETTERS is not read
  */
 export function readClaims(text: string): Claims {
-  const said = text.slice(0, MOST_LETTERS).replace(/[‐‑–]/g, '-').replace(/\s+/g, ' ');
+  const said = text.slice(0, MOST_CLAIM_LETTERS).replace(/[‐‑–]/g, '-').replace(/\s+/g, ' ');
   const taken: [number, number][] = [];
   const found: { kind: Kind; value: number; words: string; at: number }[] = [];
   for (const { pattern, read } of FORMS)
@@ -252,7 +252,7 @@ function powersNamed(figures: readonly { kind: Kind; value: number; words: strin
   }));
 }
 
-function technologyOf(said: string): Technology | null {
+function technologyOf(said: string): ClaimedTechnology | null {
   if (/\b(incandescent|filament|halogen)\b/i.test(said)) return 'filament';
   if (/\b(fluorescent|cfl|t5|t8|t12|compact)\b/i.test(said)) return 'fluorescent';
   if (/\b(leds?|diodes?)\b/i.test(said)) return 'led';

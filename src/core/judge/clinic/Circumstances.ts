@@ -4,10 +4,10 @@ import type { FED, HAPPENED, WATERED } from '../../site/clinic/ClinicCase';
 import type { Sign } from './signs';
 
 /** What happened lately that leaves or roots may answer to. */
-export type Change = (typeof HAPPENED)[number];
+export type Happening = (typeof HAPPENED)[number];
 
-export const PLACES = ['centre', 'edge', 'corner', 'one-side', 'one-plant', 'all'] as const;
-export type Place = (typeof PLACES)[number];
+export const SIGN_PLACES = ['centre', 'edge', 'corner', 'one-side', 'one-plant', 'all'] as const;
+export type SignPlace = (typeof SIGN_PLACES)[number];
 
 /**
  * What is known of the plants that look wrong, at the spot where they look worst. What is null is not known, and moves nothing.
@@ -17,7 +17,7 @@ export interface Circumstances {
   readonly stage: StageName;
   /** Since emergence; of houseplants since they were potted. */
   readonly ageDays: number | null;
-  readonly place: Place;
+  readonly place: SignPlace;
   readonly signs: readonly Sign[];
   readonly light: {
     readonly dli: Dli | null;
@@ -65,7 +65,7 @@ export interface Circumstances {
   readonly isCrowded: boolean | null;
   readonly feed: { readonly strength: (typeof FED)[number]; readonly daysAgo: number | null } | null;
   /** Within some ten days before it was seen. */
-  readonly changes: readonly Change[];
+  readonly changes: readonly Happening[];
   /** A kind that looks like this by nature: red-leaved, yellow-leaved, variegated, dwarf or tall. */
   readonly isOfSuchKind: boolean;
 }

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { cropLibrary } from '../../things/crop/cropLibrary';
 import { CAUSES, type Cause } from './Cause';
-import { PLACES, type Circumstances } from './Circumstances';
+import { SIGN_PLACES, type Circumstances } from './Circumstances';
 import { clinicTables } from './clinicTables';
 import { FACT_IDS, factsOf } from './facts';
 import { daysToAnswer, testFor, treatmentsFor } from './mend';
@@ -27,7 +27,7 @@ const signs = fc.uniqueArray(fc.constantFrom(...SIGN_NAMES), { maxLength: 6 });
 const circumstances = fc
   .record({
     signs,
-    place: fc.constantFrom(...PLACES),
+    place: fc.constantFrom(...SIGN_PLACES),
     dli: fc.option(fc.double({ min: 0, max: 40, noNaN: true })),
     ppfd: fc.option(fc.double({ min: 0, max: 900, noNaN: true })),
     hours: fc.option(fc.integer({ min: 0, max: 24 })),

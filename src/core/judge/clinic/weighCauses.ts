@@ -54,7 +54,7 @@ export interface Ground {
   readonly factor: number;
 }
 
-export interface Weighed {
+export interface WeighedCauses {
   readonly cause: Cause;
   /** Of all causes together; they add up to 1. */
   readonly share: number;
@@ -67,7 +67,7 @@ export interface Weighed {
  *
  * @returns all causes, the likeliest first; their shares add up to 1
  */
-export function weighCauses(circumstances: Circumstances, facts: readonly Fact[] = factsOf(circumstances)): Weighed[] {
+export function weighCauses(circumstances: Circumstances, facts: readonly Fact[] = factsOf(circumstances)): WeighedCauses[] {
   const signs = [...new Set(circumstances.signs)];
   const weighed = CAUSES.map((cause) => {
     const grounds: Ground[] = [

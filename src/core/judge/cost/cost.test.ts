@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { hoursUntil, lastDayOf, outputAfter, replacementsIn } from './lampLife';
+import { hoursUntil, lastDayOfLamp, outputAfter, replacementsIn } from './lampLife';
 import { breakEvenYears, owning } from './owning';
 import type { PricePeriod } from '../../units/PricePeriod';
 import { costADay, DAYS_PER_MONTH, pricesOf } from './pricesOf';
@@ -53,8 +53,8 @@ test('lamps are replaced as a day-by-day count says', () => {
     }
     expect(replacementsIn(years, life_h, hours)).toBe(lamps - 1);
   }
-  expect(lastDayOf(100, 50, 40, 4)).toBe(102);
-  expect(lastDayOf(100, 50, 60, 4)).toBe(100);
+  expect(lastDayOfLamp(100, 50, 40, 4)).toBe(102);
+  expect(lastDayOfLamp(100, 50, 60, 4)).toBe(100);
 });
 
 test('both ways of fading go through the rated point and lead back', () => {

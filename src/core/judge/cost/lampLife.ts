@@ -14,7 +14,7 @@ export const replacementsIn = (years: number, life_h: number, hoursPerDay: Hours
 export const wearPerDay = (price: number, life_h: number, hoursPerDay: Hours): number => (price * hoursPerDay) / life_h;
 
 /** The last day that a lamp lights to its rated life; today where that is over. */
-export const lastDayOf = (today: Day, life_h: number, used_h: number, hoursPerDay: Hours): Day =>
+export const lastDayOfLamp = (today: Day, life_h: number, used_h: number, hoursPerDay: Hours): Day =>
   today + Math.floor(Math.max(0, life_h - used_h) / hoursPerDay);
 
 /** How a lamp fades: a straight line through its rated point, or in equal shares as projections of LEDs do (the shape of TM-21). */

@@ -15,7 +15,7 @@ export interface BoughtLamp {
 }
 
 /** What is wanted of it. */
-export interface Wanted {
+export interface OwningTask {
   readonly dose: Dli;
   readonly area_m2: number;
   readonly hoursMax: Hours;
@@ -41,14 +41,14 @@ export const meanPpfd = (lamp: Pick<BoughtLamp, 'power' | 'efficacy' | 'utilisat
   (count * lamp.power * lamp.efficacy * lamp.utilisation) / area_m2;
 
 /** Hours in which a strength makes a dose. */
-export const hoursFor = (dose: Dli, ppfd: Ppfd): Hours => dose / (ppfd * MOL_SECONDS);
+export const hoursForDose = (dose: Dli, ppfd: Ppfd): Hours => dose / (ppfd * MOL_SECONDS);
 
 /** The fewest lamps of a kind that reach a dose within the longest hours, their hours cut to the dose, and what they cost over years. */
-export function owning(lamp: BoughtLamp, wanted: Wanted): Owning {
+export function owning(lamp: BoughtLamp, wanted: OwningTask): Owning {
   const { dose, area_m2, hoursMax, price_per_kWh, years, daysPerYear = DAYS_PER_YEAR } = wanted;
-  const count = Math.max(1, Math.ceil(hoursFor(dose, meanPpfd(lamp, 1, area_m2)) / hoursMax - 1e-9));
+  const count = Math.max(1, Math.ceil(hoursForDose(dose, meanPpfd(lamp, 1, area_m2)) / hoursMax - 1e-9));
   const ppfd = meanPpfd(lamp, count, area_m2);
-  const hoursPerDay = hoursFor(dose, ppfd);
+  const hoursPerDay = hoursForDose(dose, ppfd);
   const kWhPerYear = (count * lamp.power * hoursPerDay * daysPerYear) / 1000;
   const energyCostPerYear = kWhPerYear * price_per_kWh;
   const purchase = count * lamp.price;

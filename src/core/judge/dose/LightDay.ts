@@ -1,5 +1,5 @@
 import type { Dli, Hours, Ppfd, Share } from '../../units/quantities';
-import { blocksOf, longestDark, type Block, type LitTimes } from '../../units/LitTimes';
+import { blocksOf, longestDark, type LitBlock, type LitTimes } from '../../units/LitTimes';
 import { betweenNine } from '../../site/stand/nineSpots';
 import { DAYLIGHT_OFF, type Daylight } from '../../site/stand/Daylight';
 import { MINUTES_PER_DAY } from '../../units/clock';
@@ -106,7 +106,7 @@ function ofDay(day: LightDay): OfDay {
   return of;
 }
 
-function daylightBeside({ on_min, lit_min }: Block, daylight: Daylight, sky: 'clear' | 'mean'): Ppfd {
+function daylightBeside({ on_min, lit_min }: LitBlock, daylight: Daylight, sky: 'clear' | 'mean'): Ppfd {
   if (lit_min <= 0) return 0;
   const { from_min, to_min, course } = daylight;
   if (course) return strongestWithin(course[sky], on_min, lit_min);

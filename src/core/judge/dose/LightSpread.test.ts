@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { evenSpread, PARTS, scaled, shareBetween, spreadOf } from './LightSpread';
+import { evenSpread, SPREAD_PARTS, scaled, shareBetween, spreadOf } from './LightSpread';
 
 const strengths = fc.array(fc.double({ min: 0, max: 1000, noNaN: true }), { minLength: 1, maxLength: 60 });
 
@@ -13,7 +13,7 @@ test('a spread has the ends and the mean of what it sums up, and its parts are t
       spread.parts.forEach((part, p) => {
         const rank = sorted.filter((v) => v < part).length / sorted.length;
         const upTo = sorted.filter((v) => v <= part).length / sorted.length;
-        const middle = (p + 0.5) / PARTS;
+        const middle = (p + 0.5) / SPREAD_PARTS;
         expect(rank).toBeLessThanOrEqual(middle + 1e-9);
         expect(upTo).toBeGreaterThanOrEqual(middle - 1e-9);
       });

@@ -12,14 +12,14 @@ export interface LightSpread {
 }
 
 /** So many equal parts: an eighth of a tray is a row of its cells. */
-export const PARTS = 8;
+export const SPREAD_PARTS = 8;
 
 /** A tray that is lit evenly. */
 export const evenSpread = (ppfd: Ppfd): LightSpread => ({
   weakest: ppfd,
   mean: ppfd,
   strongest: ppfd,
-  parts: Array<Ppfd>(PARTS).fill(ppfd),
+  parts: Array<Ppfd>(SPREAD_PARTS).fill(ppfd),
   nine: Array<Ppfd>(9).fill(ppfd),
 });
 
@@ -56,8 +56,8 @@ export function spreadOf(values: ArrayLike<Ppfd>, weights?: ArrayLike<Share>, ni
   let mean = 0, before = 0, at = 0; // prettier-ignore
   const parts: Ppfd[] = [];
   for (const i of order) mean += values[i]! * weightOf(i);
-  for (let p = 0; p < PARTS; p++) {
-    const middle = (p + 0.5) / PARTS;
+  for (let p = 0; p < SPREAD_PARTS; p++) {
+    const middle = (p + 0.5) / SPREAD_PARTS;
     while (at < n - 1 && before + weightOf(order[at]!) < middle) before += weightOf(order[at++]!);
     parts.push(values[order[at]!]!);
   }

@@ -15,7 +15,7 @@ export const trayScatter = ({ between, within, plants }: Scatter) => Math.sqrt(b
 const root = (nA: number, nB: number) => Math.sqrt(1 / nA + 1 / nB);
 
 /** Chance of noticing a true difference, by the pooled t test. Cohen 1988. */
-export function powerOf(difference: number, nA: number, nB: number, scatter: number, alpha = 0.05): number | null {
+export function statisticalPowerOf(difference: number, nA: number, nB: number, scatter: number, alpha = 0.05): number | null {
   return nA < 2 || nB < 2 ? null : tPower(difference / (scatter * root(nA, nB)), nA + nB - 2, alpha);
 }
 
@@ -38,13 +38,13 @@ export const LEAST_TRAYS = 4;
 export function traysNeeded(difference: number, scatter: Scatter, { power = 0.8, alpha = 0.05, most = 200 } = {}) {
   const tau = trayScatter(scatter);
   let n = 2;
-  while (n <= most && powerOf(difference, n, n, tau, alpha)! < power) n++;
+  while (n <= most && statisticalPowerOf(difference, n, n, tau, alpha)! < power) n++;
   const found = n <= most ? n : null;
   return {
     sdTrayMean: tau,
     traysPerArm: found,
-    powerThere: found === null ? null : powerOf(difference, found, found, tau, alpha),
-    powerOneLess: found === null || found === 2 ? null : powerOf(difference, found - 1, found - 1, tau, alpha),
+    powerThere: found === null ? null : statisticalPowerOf(difference, found, found, tau, alpha),
+    powerOneLess: found === null || found === 2 ? null : statisticalPowerOf(difference, found - 1, found - 1, tau, alpha),
     traysPerArmPermutation: LEAST_TRAYS,
     traysRecommended: found === null ? null : Math.max(found, LEAST_TRAYS),
   };

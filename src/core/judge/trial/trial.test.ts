@@ -6,7 +6,7 @@ import { latinCount } from './blocks';
 import { doseDirection, fitDose } from './doseCurve';
 import { fisher, wilson } from './counts';
 import { reviewDesign, type Design } from './reviewDesign';
-import { detectable, leastPOf, powerOf, traysNeeded } from './power';
+import { detectable, leastPOf, statisticalPowerOf, traysNeeded } from './power';
 import { comparePlants, compareTwoArms, likenessWithin, type TrialArm } from './twoArms';
 import { welch } from './welch';
 
@@ -32,7 +32,7 @@ test('quantiles and tails agree with printed tables', () => {
   expect(fUpper(3.7083, 3, 10)).toBeCloseTo(0.05, 5);
   expect(chi2Upper(3.8415)).toBeCloseTo(0.05, 5);
   // Cohen 1988: two groups of 64 notice half a standard deviation with a power of 0.80; without a difference, with the level.
-  expect(powerOf(0.5, 64, 64, 1)).toBeCloseTo(0.801, 3);
+  expect(statisticalPowerOf(0.5, 64, 64, 1)).toBeCloseTo(0.801, 3);
   expect(tPower(0, 12)).toBeCloseTo(0.05, 6);
 });
 
@@ -144,8 +144,8 @@ test('more trays never make the smallest difference that can be noticed larger, 
     expect(detectable(n, n, { ...scatter, plants: 5000 }).mdd!).toBeGreaterThan(detectable(n, n, scatter).mddEndlessPlants!);
   }
   const { traysPerArm } = traysNeeded(6, scatter);
-  expect(powerOf(6, traysPerArm!, traysPerArm!, Math.sqrt(9 + 81 / 4))!).toBeGreaterThanOrEqual(0.8);
-  expect(powerOf(6, traysPerArm! - 1, traysPerArm! - 1, Math.sqrt(9 + 81 / 4))!).toBeLessThan(0.8);
+  expect(statisticalPowerOf(6, traysPerArm!, traysPerArm!, Math.sqrt(9 + 81 / 4))!).toBeGreaterThanOrEqual(0.8);
+  expect(statisticalPowerOf(6, traysPerArm! - 1, traysPerArm! - 1, Math.sqrt(9 + 81 / 4))!).toBeLessThan(0.8);
 });
 
 test('a curve through exact points gives back what it was made of', () => {

@@ -83,7 +83,7 @@ test('words are right as often as they say, and bands hold nine in ten at every 
     const crop = cropLibrary.filter((c) => c.stages.some((s) => s.stage === 'seedling'))[Math.floor(next() * 40)]!;
     const [face, hours] = [0.14 + next() * 0.35, 10 + Math.floor(next() * 7)];
     const said = judged(siteOf(lampId, crop.id, face, hours));
-    const common = said.doubts.filter((d) => d.why !== 'beam-shape' && d.why !== 'distance');
+    const common = said.uncertainties.filter((d) => d.why !== 'beam-shape' && d.why !== 'distance');
     const worlds = 24;
     let same = 0;
     for (let w = 0; w < worlds; w++) {

@@ -1,4 +1,4 @@
-import type { Doubt } from './Band';
+import type { Uncertainty } from './Band';
 
 /** How sure a word is: `sure` when at least 99 in 100 lamps as uncertain as this one would earn it, `likely` for 90, else `open`. */
 export type Certainty = 'sure' | 'likely' | 'open';
@@ -33,7 +33,7 @@ const NORMALS: readonly Float64Array[] = Array.from({ length: WAYS }, (_, way) =
 });
 
 /** The factor by which a doubt changes the light in a world: as far down as up in rank, each side by its own half-width. */
-export function factorIn(world: number, way: number, { low, high }: Pick<Doubt, 'low' | 'high'>): number {
+export function factorIn(world: number, way: number, { low, high }: Pick<Uncertainty, 'low' | 'high'>): number {
   const z = NORMALS[way % WAYS]![world]! / NINE_IN_TEN;
   return z < 0 ? Math.max(1 - low, 1e-3) ** -z : (1 + high) ** z;
 }

@@ -6,7 +6,7 @@ import type { Daylight } from '../../site/stand/Daylight';
 import { spreadOf } from '../dose/LightSpread';
 import { cropLibrary } from '../../things/crop/cropLibrary';
 import { AS_SET } from '../../site/timer/HoursPlan';
-import { combine, type Doubt } from '../uncertainty/Band';
+import { combine, type Uncertainty } from '../uncertainty/Band';
 import { breachesOf, depthOf, hardLimitsOf, isWorse, limitsOfBatch } from './hardLimits';
 import { judge, type JudgeQuestion } from './judge';
 import { BREACH, lossOf, shareInBand } from './loss';
@@ -33,10 +33,10 @@ const question = (weakest: number, mean: number, strongest: number, hours = 10, 
   stage,
   limits: limitsOfStage(stage),
   day: { on_min: 360, lit_min: hours * 60, pause: null, daylight: null },
-  doubts: [],
+  uncertainties: [],
   ...change,
 });
-const doubt = (low: number, high = low): Doubt => ({ why: 'box-label', low, high, source: 'test' });
+const uncertain = (low: number, high = low): Uncertainty => ({ why: 'box-label', low, high, source: 'test' });
 
 test.each([
   [300, 400, 490, 'in-range'],
@@ -58,13 +58,13 @@ test('over the leaf’s ceiling though the dose is right: the strength binds', (
 
 test('certain only if ninety-nine of a hundred such lamps would earn the word, likely if ninety would', () => {
   // 320 to 480 within 278 to 500: a factor of 1.15 down and 1.04 up are in hand.
-  const with1 = (d: Doubt) => judge(question(320, 400, 480, 10, { doubts: [d] }));
-  expect(with1(doubt(0.02)).certainty).toBe('sure');
-  expect(with1(doubt(0.14, 0.03)).certainty).toBe('likely');
-  expect(with1(doubt(0.3)).certainty).toBe('open');
+  const with1 = (d: Uncertainty) => judge(question(320, 400, 480, 10, { uncertainties: [d] }));
+  expect(with1(uncertain(0.02)).certainty).toBe('sure');
+  expect(with1(uncertain(0.14, 0.03)).certainty).toBe('likely');
+  expect(with1(uncertain(0.3)).certainty).toBe('open');
   // One end of a band alone is not enough for "likely".
-  expect(with1(doubt(0.3, 0.02)).certainty).toBe('open');
-  expect(with1(doubt(0.3)).probability).toBeLessThan(0.9);
+  expect(with1(uncertain(0.3, 0.02)).certainty).toBe('open');
+  expect(with1(uncertain(0.3)).probability).toBeLessThan(0.9);
 });
 
 test('the band of a spot holds nine in ten: its own sensitivity to a centimetre counts', () => {
@@ -82,10 +82,10 @@ test('days beyond what the crop bears, or too short for it, are said; too long a
 });
 
 test('doubts add as the root of the sum of squares of their logarithms, each side for itself', () => {
-  const both = combine([doubt(0.3, 0.1), doubt(0.4, 0)]);
+  const both = combine([uncertain(0.3, 0.1), uncertain(0.4, 0)]);
   expect(both.low).toBeWithin(1 - Math.exp(-Math.hypot(Math.log(0.7), Math.log(0.6))), { relative: 1e-12 });
   expect(both.high).toBeWithin(0.1, { relative: 1e-12 });
-  expect(combine([doubt(0.9), doubt(0.9)]).low).toBeLessThan(1);
+  expect(combine([uncertain(0.9), uncertain(0.9)]).low).toBeLessThan(1);
 });
 
 const daylight: Daylight = { dli: 6, from_min: 480, to_min: 960 };

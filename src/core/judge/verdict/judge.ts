@@ -12,9 +12,9 @@ import {
 } from '../dose/LightDay';
 import { MOL_SECONDS } from '../dose/dli';
 import type { Dli, Ppfd, Share } from '../../units/quantities';
-import type { Banded, Doubt } from '../uncertainty/Band';
+import type { Banded, Uncertainty } from '../uncertainty/Band';
 import { certaintyFor, deviationOf, factorIn, normalIn, WORLDS, type Certainty } from '../uncertainty/certainty';
-import { HAND_ERROR_cm, type PerCentimetre } from '../uncertainty/doubtOfDistance';
+import { HAND_ERROR_cm, type PerCentimetre } from '../uncertainty/uncertaintyOfDistance';
 import { breachesOf, type Breach, type HardLimits } from './hardLimits';
 import type { Spots } from '../dose/Spots';
 import { saysOf, standingOf, type Says, type Standing } from './standing';
@@ -51,7 +51,7 @@ export interface JudgeQuestion {
   readonly limits: HardLimits;
   readonly day: LightDay;
   /** Of the lamps and what is around them; distance and daylight have their own. */
-  readonly doubts: readonly Doubt[];
+  readonly uncertainties: readonly Uncertainty[];
 }
 
 /**
@@ -99,9 +99,9 @@ const BEAM_WAYS = [2, 3] as const;
 const FIRST_WAY = 4;
 
 /** What the tray gets in each of the possible worlds: lamps that give more or less, hung a little nearer or farther, under other skies. */
-function worldsOf({ light, perCm, day, doubts }: JudgeQuestion): Received[] {
-  const common = doubts.filter((d) => d.why !== 'beam-shape');
-  const beams = doubts.filter((d) => d.why === 'beam-shape');
+function worldsOf({ light, perCm, day, uncertainties }: JudgeQuestion): Received[] {
+  const common = uncertainties.filter((d) => d.why !== 'beam-shape');
+  const beams = uncertainties.filter((d) => d.why === 'beam-shape');
   const more = daylightAtSpots(light, day);
   return Array.from({ length: WORLDS }, (_, world) => {
     const lamps = common.reduce((f, d, i) => f * factorIn(world, FIRST_WAY + i, d), 1);

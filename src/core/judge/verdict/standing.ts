@@ -22,7 +22,7 @@ const STANDINGS: Readonly<Record<Says, Standing>> = {
 export const standingOf = (says: Says): Standing => STANDINGS[says];
 
 /** Doses and strengths that are the same but for the last figures of a computer. */
-const HAIR = 1e-9;
+const ROUNDING = 1e-9;
 
 /**
  * Judges what a tray gets in a day by its weakest and its strongest spot: the one judgement that check, bench, hours, chart,
@@ -33,8 +33,8 @@ export function saysOf(received: Received, stage: Pick<Stage, 'dliMin' | 'dliMax
   if (strongest <= 0) return 'dark';
   const breaches = breachesOf(received, limits);
   if (breaches.some((b) => b.why === 'day-too-long')) return 'day-too-long';
-  const dim = (dose: number) => dose < stage.dliMin * (1 - HAIR);
-  const over = (dose: number) => dose > stage.dliMax * (1 + HAIR);
+  const dim = (dose: number) => dose < stage.dliMin * (1 - ROUNDING);
+  const over = (dose: number) => dose > stage.dliMax * (1 + ROUNDING);
   const strong = over(strongest) || breaches.length > 0;
   if (dim(strongest)) return strong ? 'dim-and-strong' : 'all-dim';
   if (over(weakest)) return 'all-strong';

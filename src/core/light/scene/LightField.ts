@@ -8,9 +8,9 @@ import type { LightMap, LightSlice, Rect } from '../field/Grid';
 import { reflects } from '../room/Room';
 import { balanceOf } from '../room/solveRoom';
 import { mirroredLight } from './mirroredLight';
-import { passageOf } from './passage';
+import { visibilityOf } from './visibility';
 import { nodesAlong, weightsBetween } from './planeNodes';
-import { NO_RECALL, type Recall } from './Recall';
+import { NO_CACHE, type Cache } from './Cache';
 import type { Scene } from './Scene';
 import { reflectedBy, settleRooms, weigh, type Solved } from './settleRooms';
 import { isTakenOver, roomOfReceiver, withSharedShelves } from './sharedShelves';
@@ -42,19 +42,19 @@ export interface LightField {
  * Settles the light of a scene: straight light from every lamp by its real shape, and in each room the light that its
  * faces send to and fro; what a wire shelf lets through of that enters the room beyond as even light.
  *
- * @param recall  keeps what does not change between two frames: form factors, and each lamp's own light
+ * @param cache  keeps what does not change between two frames: form factors, and each lamp's own light
  * @param finer   more patches for each side of a room; 1 is right within 1.7 % at any place (lightField.test.ts)
  */
-export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1): LightField {
+export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): LightField {
   const scene = { ...asked, rooms: withSharedShelves(asked.rooms) };
-  const { rooms, things } = scene;
+  const { rooms, obstructions } = scene;
   const emitters = scene.lamps.flatMap((lamp) => lamp.emitters);
-  const passage = passageOf(scene);
-  const worldKey = rooms.length > 1 || things.length > 0 ? JSON.stringify([rooms, things]) : JSON.stringify(rooms);
-  const solved = rooms.some(reflects) ? settleRooms(scene, passage, recall, worldKey, finer) : [];
+  const visibility = visibilityOf(scene);
+  const worldKey = rooms.length > 1 || obstructions.length > 0 ? JSON.stringify([rooms, obstructions]) : JSON.stringify(rooms);
+  const solved = rooms.some(reflects) ? settleRooms(scene, visibility, cache, worldKey, finer) : [];
 
   const straight: LightAt[] = []; // each made ready when a place is asked for the first time
-  const straightOf = (i: number): LightAt => (straight[i] ??= levelLight(emitters[i]!, scene, passage));
+  const straightOf = (i: number): LightAt => (straight[i] ??= levelLight(emitters[i]!, scene, visibility));
   const mirrored = new Map<Solved, LightAt | null>();
   function mirroredIn(s: Solved): LightAt | null {
     let light = mirrored.get(s);
@@ -68,7 +68,7 @@ export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1
     if (!s) return 0;
     const weights = scratch.get(s) ?? new Float32Array(s.patches.count);
     scratch.set(s, weights);
-    weigh(s, things, x, y, z, weights);
+    weigh(s, obstructions, x, y, z, weights);
     return Math.max(0, reflectedBy(s, weights, z)) + (mirroredIn(s)?.(x, y, z) ?? 0);
   }
 
@@ -87,13 +87,13 @@ export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1
       const nx = nodesAlong(room.x, room.x + room.width, floor.columns);
       const no = nodesAlong(o0, o1, isMap ? floor.rows : left.rows);
       const count = nx.at.length * no.at.length;
-      const weights = recall.get(`weights ${s.key} ${isMap ? 'z' : 'y'} ${fixed}`, () => {
+      const weights = cache.get(`weights ${s.key} ${isMap ? 'z' : 'y'} ${fixed}`, () => {
         const all = new Float32Array(count * patches.count);
         for (let j = 0; j < no.at.length; j++)
           for (let i = 0; i < nx.at.length; i++) {
             const row = all.subarray((i + nx.at.length * j) * patches.count, (i + nx.at.length * j + 1) * patches.count);
-            if (isMap) weigh(s, things, nx.at[i]!, no.at[j]!, fixed, row);
-            else weigh(s, things, nx.at[i]!, fixed, no.at[j]!, row);
+            if (isMap) weigh(s, obstructions, nx.at[i]!, no.at[j]!, fixed, row);
+            else weigh(s, obstructions, nx.at[i]!, fixed, no.at[j]!, row);
           }
         return all;
       });
@@ -128,13 +128,13 @@ export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1
     const out = new Float32Array(xs.length * others.length);
     const gridKey = `${kind} ${xs[0]} ${xs[xs.length - 1]} ${xs.length} ${others[0]} ${others[others.length - 1]} ${others.length} ${JSON.stringify(plane)} ${worldKey}`;
     for (const e of emitters) {
-      const own = recall.get(`${gridKey} ${emitterKey(e)}`, () => {
+      const own = cache.get(`${gridKey} ${emitterKey(e)}`, () => {
         const part = new Float32Array(out.length);
         const isMap = 'z' in plane;
         const [x0, x1, o0, o1] = [xs[0]!, xs[xs.length - 1]!, others[0]!, others[others.length - 1]!];
         const [low, high] = isMap ? [[x0, o0, plane.z], [x1, o1, plane.z]] : [[x0, plane.y, o0], [x1, plane.y, o1]]; // prettier-ignore
         const clear = isClear(e, scene, low, high);
-        const light = clear ? lightOf(e) : levelLight(e, scene, passage);
+        const light = clear ? lightOf(e) : levelLight(e, scene, visibility);
         const { lowest, highest } = heightsOf(e);
         const smooth = smoothnessOf(e);
         if (isMap) {
@@ -183,7 +183,7 @@ export function lightFieldOf(asked: Scene, recall: Recall = NO_RECALL, finer = 1
     balance() {
       const emitted = emitters.reduce((sum, e) => sum + e.ppf, 0);
       let absorbed = 0, residual = 0; // prettier-ignore
-      for (const s of settleRooms(scene, passage, recall, worldKey, finer, true)) {
+      for (const s of settleRooms(scene, visibility, cache, worldKey, finer, true)) {
         absorbed += balanceOf(s.patches, s.settled, s.direct).absorbed;
         residual = Math.max(residual, s.residual);
       }

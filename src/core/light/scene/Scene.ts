@@ -9,7 +9,7 @@ export interface SceneLamp {
 }
 
 /** An upright opaque box in the way: a tall pot, a riser, a lamp's own housing. It swallows what meets it. */
-export interface Thing {
+export interface Obstruction {
   readonly x0: Metres;
   readonly x1: Metres;
   readonly y0: Metres;
@@ -22,5 +22,5 @@ export interface Thing {
 export interface Scene {
   readonly lamps: readonly SceneLamp[];
   readonly rooms: readonly Room[];
-  readonly things: readonly Thing[];
+  readonly obstructions: readonly Obstruction[];
 }

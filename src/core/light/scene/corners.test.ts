@@ -78,7 +78,7 @@ test.each([
   ['in the middle', 0.45, 0.2, 0.12, 0.015],
 ])('light is right %s, as counted ray by ray', (_, x, y, z, relative) => {
   for (const emitter of [tube, board, bulb]) {
-    const field = lightFieldOf({ lamps: [{ id: 'a', emitters: [emitter] }], rooms: [room], things: [] });
+    const field = lightFieldOf({ lamps: [{ id: 'a', emitters: [emitter] }], rooms: [room], obstructions: [] });
     const reflected = counted(emitter, x, y, z, 160_000);
     const all = field.ppfdAt(x, y, z) - field.reflectedAt(x, y, z) + reflected;
     expect(field.ppfdAt(x, y, z)).toBeWithin(all, { relative });
@@ -88,7 +88,11 @@ test.each([
 });
 
 test('how much light the sums over patches missed is told', () => {
-  const { emitted, absorbed, residual } = lightFieldOf({ lamps: [{ id: 'a', emitters: [tube] }], rooms: [room], things: [] }).balance();
+  const { emitted, absorbed, residual } = lightFieldOf({
+    lamps: [{ id: 'a', emitters: [tube] }],
+    rooms: [room],
+    obstructions: [],
+  }).balance();
   expect(absorbed).toBeWithin(emitted, { relative: 0.002 });
   expect(residual).toBeGreaterThan(0);
   expect(residual).toBeLessThan(0.01);
@@ -96,7 +100,7 @@ test('how much light the sums over patches missed is told', () => {
 
 test('no place has less than no light, whatever falls away beside a lamp', () => {
   for (const emitter of [tube, board, bulb]) {
-    const field = lightFieldOf({ lamps: [{ id: 'a', emitters: [emitter] }], rooms: [room], things: [] });
+    const field = lightFieldOf({ lamps: [{ id: 'a', emitters: [emitter] }], rooms: [room], obstructions: [] });
     const { ppfd } = field.slice({ x0: 0, x1: SIZE.width, z0: 0, z1: SIZE.height, y: 0.2 }, 0.01);
     expect(Math.min(...ppfd)).toBeGreaterThanOrEqual(0);
     for (const z of [0.419999, 0.42, 0.44, 0.45]) expect(field.ppfdAt(0.2, 0.2, z)).toBeGreaterThanOrEqual(0);

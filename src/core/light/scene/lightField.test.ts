@@ -10,8 +10,8 @@ import { emitterKey } from '../emitters/emitterKey';
 import { FACES, OPEN, type Face, type FaceName, type Room } from '../room/Room';
 import { incidentOn, settle } from '../room/solveRoom';
 import { lightFieldOf } from './LightField';
-import { isHidden } from './passage';
-import { createRecall } from './Recall';
+import { isHidden } from './visibility';
+import { createCache } from './Cache';
 import type { Scene } from './Scene';
 
 const BLACK: Face = { reflectance: 0, transmittance: 0 };
@@ -32,7 +32,7 @@ const tube: Emitter = { kind: 'tube', x: 0.5, y: 0.25, z: 0.4, ppf: 30, length: 
 const sceneOf = (room: Room | null, emitter: Emitter, more: Partial<Scene> = {}): Scene => ({
   lamps: [lampOf(emitter)],
   rooms: room ? [room] : [],
-  things: [],
+  obstructions: [],
   ...more,
 });
 
@@ -249,13 +249,13 @@ test('map and slice agree with single points, reflections between the nodes incl
 });
 
 test('what is remembered from the last frame gives the same light as computing anew', () => {
-  const recall = createRecall();
+  const cache = createCache();
   const room = box(allFaces(() => ({ reflectance: 0.5, transmittance: 0 })));
   const area = { x0: 0, x1: 1, y0: 0, y1: 0.5 };
   for (const z of [0.3, 0.35, 0.4, 0.3]) {
     const scene = sceneOf(room, { ...tube, z });
     const anew = lightFieldOf(scene).map(area, 0, 0.05).ppfd;
-    lightFieldOf(scene, recall)
+    lightFieldOf(scene, cache)
       .map(area, 0, 0.05)
       .ppfd.forEach((v, i) => expect(v).toBeWithin(anew[i]!, { relative: 1e-3 }));
   }
@@ -272,12 +272,12 @@ const twoTiers = (shelf: Face, side: Face): Room[] => [
 
 test('light falls through a wire shelf with its share, not through a board, and past it where the sides are open', () => {
   const upper: Emitter = { ...bulb, z: 0.9 };
-  const at = (rooms: Room[], x = 0.5) => lightFieldOf({ rooms, lamps: [lampOf(upper)], things: [] }).ppfdAt(x, 0.25, 0);
+  const at = (rooms: Room[], x = 0.5) => lightFieldOf({ rooms, lamps: [lampOf(upper)], obstructions: [] }).ppfdAt(x, 0.25, 0);
   const free = lightFieldOf(sceneOf(null, upper)).ppfdAt(0.5, 0.25, 0);
   expect(at(twoTiers(wire, BLACK))).toBeWithin(0.7 * free, { relative: 1e-6 });
   expect(at(twoTiers(BLACK, BLACK))).toBe(0);
   const beside = { ...upper, x: 1.3 };
-  const spill = lightFieldOf({ rooms: twoTiers(BLACK, OPEN), lamps: [lampOf(beside)], things: [] }).ppfdAt(0.9, 0.25, 0);
+  const spill = lightFieldOf({ rooms: twoTiers(BLACK, OPEN), lamps: [lampOf(beside)], obstructions: [] }).ppfdAt(0.9, 0.25, 0);
   expect(spill).toBeWithin(lightFieldOf(sceneOf(null, beside)).ppfdAt(0.9, 0.25, 0), { relative: 1e-6 });
 });
 
@@ -285,7 +285,7 @@ test('reflected light comes through a wire shelf too', () => {
   const pale: Face = { reflectance: 0.9, transmittance: 0 };
   const upward: Emitter = { kind: 'point', x: 0.5, y: 0.25, z: 0.6, ppf: 50, cosinePower: 1, tilt: Math.PI };
   const rooms = twoTiers(wire, pale).map((r, i) => (i === 1 ? { ...r, faces: { ...r.faces, ceiling: pale } } : r));
-  const below = lightFieldOf({ rooms, lamps: [lampOf(upward)], things: [] }).ppfdAt(0.5, 0.25, 0);
+  const below = lightFieldOf({ rooms, lamps: [lampOf(upward)], obstructions: [] }).ppfdAt(0.5, 0.25, 0);
   expect(below).toBeGreaterThan(5); // the lamp shines away from it: all of it is reflected light
 });
 
@@ -333,7 +333,7 @@ test('what comes through a shelf is what photons followed one by one come to, th
   const pale: Face = { reflectance: 0.8, transmittance: 0 };
   const rooms = twoTiers(shelf, pale).map((r, i) => ({ ...r, faces: { ...r.faces, ceiling: i === 0 ? OPEN : BLACK } }));
   const lamp: Emitter = { kind: 'point', x: 0.5, y: 0.25, z: 0.9, ppf: 1, cosinePower: 1 };
-  const map = lightFieldOf({ rooms, lamps: [lampOf(lamp)], things: [] }).map({ x0: 0, x1: 1, y0: 0, y1: 0.5 }, 0, 0.02);
+  const map = lightFieldOf({ rooms, lamps: [lampOf(lamp)], obstructions: [] }).map({ x0: 0, x1: 1, y0: 0, y1: 0.5 }, 0, 0.02);
   const mean = map.ppfd.reduce((sum, v) => sum + v, 0) / map.ppfd.length;
   // The engine spreads evenly what comes through reflected; photons go on as they came.
   expect(mean).toBeWithin(countedBelow(0.8, shelf, 150_000), { relative: 0.03 });
@@ -345,7 +345,7 @@ test('on the plane that two tiers share, leaves see the light of the upper one, 
   const field = lightFieldOf({
     rooms: twoTiers(shelf, pale),
     lamps: [lampOf({ ...bulb, z: 0.9 }), lampOf({ ...bulb, z: 0.4 })],
-    things: [],
+    obstructions: [],
   });
   const on = field.ppfdAt(0.3, 0.2, 0.5);
   expect(on).toBeWithin(field.ppfdAt(0.3, 0.2, 0.5001), { relative: 2e-3 });
@@ -355,7 +355,7 @@ test('on the plane that two tiers share, leaves see the light of the upper one, 
 
 test('a box in the way throws a shadow and gives no light', () => {
   const pot = { x0: 0.6, x1: 0.7, y0: 0.2, y1: 0.3, z0: 0, z1: 0.3 };
-  const scene = (things: Scene['things'], room: Room | null) => ({ ...sceneOf(room, bulb), things });
+  const scene = (obstructions: Scene['obstructions'], room: Room | null) => ({ ...sceneOf(room, bulb), obstructions });
   const open = lightFieldOf(scene([pot], null));
   expect(open.ppfdAt(0.9, 0.25, 0)).toBe(0);
   expect(open.ppfdAt(0.2, 0.25, 0)).toBeWithin(lightFieldOf(sceneOf(null, bulb)).ppfdAt(0.2, 0.25, 0), { relative: 1e-9 });
@@ -375,9 +375,9 @@ test('a way that only touches a box is free', () => {
 
 test('when the last lamp is taken away it is dark, whatever shone there before', () => {
   const room = box(allFaces(() => ({ reflectance: 0.8, transmittance: 0 })));
-  const recall = createRecall();
-  expect(lightFieldOf(sceneOf(room, bulb), recall).ppfdAt(0.5, 0.25, 0.1)).toBeGreaterThan(1);
-  expect(lightFieldOf({ lamps: [], rooms: [room], things: [] }, recall).ppfdAt(0.5, 0.25, 0.1)).toBe(0);
+  const cache = createCache();
+  expect(lightFieldOf(sceneOf(room, bulb), cache).ppfdAt(0.5, 0.25, 0.1)).toBeGreaterThan(1);
+  expect(lightFieldOf({ lamps: [], rooms: [room], obstructions: [] }, cache).ppfdAt(0.5, 0.25, 0.1)).toBe(0);
 });
 
 test('a lamp just above an open box is summed as finely as one within it', () => {
@@ -394,7 +394,7 @@ test('a lamp just above an open box is summed as finely as one within it', () =>
     turn: 0,
     cosinePower: 1,
   };
-  const [plain, fine] = [1, 2].map((finer) => lightFieldOf(sceneOf(open, above), createRecall(), finer));
+  const [plain, fine] = [1, 2].map((finer) => lightFieldOf(sceneOf(open, above), createCache(), finer));
   for (const x of [0.1, 0.3, 0.5]) expect(plain!.ppfdAt(x, 0.2, 0.1)).toBeWithin(fine!.ppfdAt(x, 0.2, 0.1), { relative: 0.015 });
 });
 
@@ -403,7 +403,7 @@ test('what comes indirectly is all light but the straight light of the lamps of 
   const faces = allFaces((name) => (name === 'floor' ? shelf : name === 'left' ? { reflectance: 0.8, transmittance: 0 } : OPEN));
   const [low, high] = [box(faces), box(faces, { z: 0.5 })];
   const above: Emitter = { ...tube, z: 0.9 };
-  const field = lightFieldOf({ lamps: [lampOf(tube), { id: 'above', emitters: [above] }], rooms: [low, high], things: [] });
+  const field = lightFieldOf({ lamps: [lampOf(tube), { id: 'above', emitters: [above] }], rooms: [low, high], obstructions: [] });
   for (const [x, y] of [
     [0.1, 0.1],
     [0.5, 0.25],

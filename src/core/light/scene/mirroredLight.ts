@@ -6,8 +6,8 @@ import type { Scene } from './Scene';
 import { asLine } from './straightLight';
 
 /** Light that comes to level receivers in a room straight from the images of its lamps; null where nothing is a mirror. */
-export function mirroredLight(emitters: readonly Emitter[], room: Room, { things }: Pick<Scene, 'things'>): LightAt | null {
-  if (things.length > 0 || mirrorsFollowed(room) === 0) return null;
+export function mirroredLight(emitters: readonly Emitter[], room: Room, { obstructions }: Pick<Scene, 'obstructions'>): LightAt | null {
+  if (obstructions.length > 0 || mirrorsFollowed(room) === 0) return null;
   const images = emitters
     .filter((e) => isInside(room, e.x, e.y, e.z))
     .flatMap((e) => mirrorImages(e, room))

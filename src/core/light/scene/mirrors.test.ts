@@ -94,7 +94,7 @@ test.each([
   ['a bulb below mirror film', bulb, roomOf(MIRROR, MIRROR), 0.045],
   ['a board between foils', board, roomOf(FOIL, FOIL), 0.015],
 ])('%s: as photons counted one by one', (_, emitter, room, relative) => {
-  const field = lightFieldOf({ lamps: [{ id: 'a', emitters: [emitter] }], rooms: [room], things: [] });
+  const field = lightFieldOf({ lamps: [{ id: 'a', emitters: [emitter] }], rooms: [room], obstructions: [] });
   const z = 0.1;
   const photons = counted(emitter, room, z, tiles, 1_200_000);
   tiles.forEach((tile, k) => {
@@ -109,7 +109,7 @@ test('a face that is no mirror at all is as before, and one that is none to spea
   const at = (specular: number) => {
     const faces = Object.fromEntries(FACES.map((f) => [f, { reflectance: 0.6, transmittance: 0, ...(specular ? { specular } : {}) }]));
     const room = { ...roomOf(WHITE, WHITE), faces: faces as Record<FaceName, Face> };
-    return lightFieldOf({ lamps: [{ id: 'a', emitters: [board] }], rooms: [room], things: [] }).ppfdAt(0.1, 0.1, 0.1);
+    return lightFieldOf({ lamps: [{ id: 'a', emitters: [board] }], rooms: [room], obstructions: [] }).ppfdAt(0.1, 0.1, 0.1);
   };
   expect(at(1e-4)).toBeWithin(at(0), { relative: 1e-4 });
   expect(Math.abs(at(0.9) / at(0) - 1)).toBeGreaterThan(0.02);

@@ -8,8 +8,8 @@ import { mirrorImages, mirrorOf, mirrorsFollowed } from '../room/mirrorImages';
 import { isInside, type Room } from '../room/Room';
 import { fromOtherPatches, settle, type Settled } from '../room/solveRoom';
 import type { Metres, Ppfd, Share } from '../../units/quantities';
-import { isHidden, roomAbove, type Passage } from './passage';
-import type { Recall } from './Recall';
+import { isHidden, roomAbove, type Visibility } from './visibility';
+import type { Cache } from './Cache';
 import type { Scene } from './Scene';
 import { anyLight, asLine, isOfAnotherRoom } from './straightLight';
 
@@ -39,17 +39,31 @@ const ROUNDS = 3;
  *
  * @param accounted  whether the light on faces that send nothing back is worked out too: only the balance asks for it
  */
-export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worldKey: string, finer: number, accounted = false): Solved[] {
-  const { rooms, things, lamps } = scene;
+export function settleRooms(
+  scene: Scene,
+  visibility: Visibility,
+  cache: Cache,
+  worldKey: string,
+  finer: number,
+  accounted = false,
+): Solved[] {
+  const { rooms, obstructions: obstructions, lamps } = scene;
   const wholes = rooms.map((room) => {
-    const key = JSON.stringify([room.width, room.depth, room.height, room.faces, finer, things.length > 0 ? [room, things] : 0]);
-    const patches = recall.get(`patches ${key}`, () => {
+    const key = JSON.stringify([
+      room.width,
+      room.depth,
+      room.height,
+      room.faces,
+      finer,
+      obstructions.length > 0 ? [room, obstructions] : 0,
+    ]);
+    const patches = cache.get(`patches ${key}`, () => {
       // Rooms of one size share their form factors, whatever their faces send back.
-      const factors = (make: () => Float32Array) => recall.get(`factors ${room.width} ${room.depth} ${room.height} ${finer}`, make);
-      return shaded(patchesOf(room, finer, factors), room, things);
+      const factors = (make: () => Float32Array) => cache.get(`factors ${room.width} ${room.depth} ${room.height} ${finer}`, make);
+      return shaded(patchesOf(room, finer, factors), room, obstructions);
     });
     const direct = new Float64Array(patches.count);
-    const mirrors = things.length > 0 ? 0 : mirrorsFollowed(room);
+    const mirrors = obstructions.length > 0 ? 0 : mirrorsFollowed(room);
     const mirrored = mirrors > 0 ? new Float64Array(patches.count) : null;
     const last = mirrors > 0 ? new Float64Array(patches.count) : null;
     const moved = new Float64Array(patches.count);
@@ -57,10 +71,16 @@ export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worl
     for (const { ppf, ...rest } of lamps.flatMap((lamp) => lamp.emitters)) {
       // Kept for one photon, so that the same lamp dimmed, aged or counted for other hours is not worked out again.
       const e = { ...rest, ppf: 1 };
-      const own = recall.get(`patchlight ${worldKey} ${finer} ${accounted} ${room.z} ${emitterKey(e)}`, () => {
+      const own = cache.get(`patchlight ${worldKey} ${finer} ${accounted} ${room.z} ${emitterKey(e)}`, () => {
         const faces = accounted ? patches.faces : patches.faces.filter((f) => f.reflectance > 0);
-        const light = directOnPatches({ ...patches, faces }, room, e, anyLight(e, room, scene, passage), isOfAnotherRoom(e, room, scene));
-        return whole(light, patches, room, e, things.length === 0 && faces.length === patches.faces.length);
+        const light = directOnPatches(
+          { ...patches, faces },
+          room,
+          e,
+          anyLight(e, room, scene, visibility),
+          isOfAnotherRoom(e, room, scene),
+        );
+        return whole(light, patches, room, e, obstructions.length === 0 && faces.length === patches.faces.length);
       });
       residual = Math.max(residual, own.residual);
       const { ceiling } = room.faces;
@@ -70,7 +90,7 @@ export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worl
         moved[i]! += back * own.moved[i]!;
       }
       if (!mirrored || !last) continue;
-      const by = recall.get(`mirrorlight ${worldKey} ${finer} ${room.z} ${emitterKey(e)}`, () => byMirrors(patches, room, e, mirrors));
+      const by = cache.get(`mirrorlight ${worldKey} ${finer} ${room.z} ${emitterKey(e)}`, () => byMirrors(patches, room, e, mirrors));
       for (let i = 0; i < direct.length; i++) {
         direct[i]! += ppf * by.all[i]!;
         mirrored[i]! += ppf * by.all[i]!;
@@ -82,7 +102,7 @@ export function settleRooms(scene: Scene, passage: Passage, recall: Recall, worl
   });
   let solved: Solved[] = wholes.map((w) => ({
     ...w,
-    settled: recall.next<Settled>(`settled ${w.key}`, (last) => settle(w.patches, w.dull, undefined, last)),
+    settled: cache.next<Settled>(`settled ${w.key}`, (last) => settle(w.patches, w.dull, undefined, last)),
   }));
   const coupled = rooms.some((r) => roomAbove(r, rooms));
   for (let round = 0; coupled && round < ROUNDS; round++) {
@@ -188,26 +208,26 @@ export function reflectedBy(s: Solved, weights: Float32Array, z: Metres): Ppfd {
 }
 
 /** How much each patch counts on a level receiver at a place, things in the way taken into account. */
-export function weigh(s: Solved, things: Scene['things'], x: Metres, y: Metres, z: Metres, out: Float32Array): void {
+export function weigh(s: Solved, obstructions: Scene['obstructions'], x: Metres, y: Metres, z: Metres, out: Float32Array): void {
   gatherWeights(s.patches, s.room, x, y, z, out);
-  if (things.length === 0) return;
+  if (obstructions.length === 0) return;
   for (const f of s.patches.faces)
     for (let k = 0; k < f.columns * f.rows; k++) {
       if (out[f.first + k]! === 0) continue;
       const p = middleOf(f, s.room, k);
-      if (things.some((t) => isHidden(t, p[0]!, p[1]!, p[2]!, x, y, z + 1e-5))) out[f.first + k] = 0;
+      if (obstructions.some((t) => isHidden(t, p[0]!, p[1]!, p[2]!, x, y, z + 1e-5))) out[f.first + k] = 0;
     }
 }
 
 /** Things between two patches keep their light apart. */
-function shaded(patches: Patches, room: Room, things: Scene['things']): Patches {
-  if (things.length === 0) return patches;
+function shaded(patches: Patches, room: Room, obstructions: Scene['obstructions']): Patches {
+  if (obstructions.length === 0) return patches;
   const formFactors = new Float32Array(patches.formFactors);
   const middles = patches.faces.flatMap((f) => Array.from({ length: f.columns * f.rows }, (_, k) => middleOf(f, room, k)));
   for (let i = 0; i < patches.count; i++)
     for (let j = i + 1; j < patches.count; j++) {
       const [a, b] = [middles[i]!, middles[j]!];
-      if (things.some((t) => isHidden(t, a[0]!, a[1]!, a[2]!, b[0]!, b[1]!, b[2]!))) {
+      if (obstructions.some((t) => isHidden(t, a[0]!, a[1]!, a[2]!, b[0]!, b[1]!, b[2]!))) {
         formFactors[i * patches.count + j] = 0;
         formFactors[j * patches.count + i] = 0;
       }

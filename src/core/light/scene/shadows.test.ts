@@ -1,8 +1,8 @@
 import type { Emitter } from '../emitters/Emitter';
 import { frameOf } from '../emitters/frameOf';
 import { lightOf } from '../ppfdAtPoint';
-import { passageOf } from './passage';
-import type { Scene, Thing } from './Scene';
+import { visibilityOf } from './visibility';
+import type { Scene, Obstruction } from './Scene';
 import { levelLight } from './straightLight';
 
 const KINDS: readonly (readonly [string, Emitter])[] = [
@@ -28,7 +28,7 @@ function fine(emitter: Emitter): Emitter[] {
 }
 
 /** A pot that stands up, and a board that hangs over part of the plants. */
-const THINGS: readonly Thing[] = [
+const THINGS: readonly Obstruction[] = [
   { x0: -0.1, x1: 0.05, y0: -0.06, y1: 0.08, z0: 0, z1: 0.22 },
   { x0: -0.3, x1: 0.1, y0: 0.02, y1: 0.3, z0: 0.3, z1: 0.32 },
 ];
@@ -36,16 +36,16 @@ const THINGS: readonly Thing[] = [
 test.each(KINDS)('the shadow of a box under a %s is within 1 %% of the unshaded light of what ten thousand rays say', (_, emitter) => {
   const rays = fine(emitter).map((e) => ({ e, light: lightOf(e) }));
   for (const thing of THINGS) {
-    const scene: Scene = { lamps: [], rooms: [], things: [thing] };
-    const passage = passageOf(scene);
-    const light = levelLight(emitter, scene, passage);
+    const scene: Scene = { lamps: [], rooms: [], obstructions: [thing] };
+    const visibility = visibilityOf(scene);
+    const light = levelLight(emitter, scene, visibility);
     let shaded = 0;
     for (let i = 0; i < 40; i++) {
       const [x, y, z] = [-0.35 + 0.7 * ((i * 0.618) % 1), -0.3 + 0.6 * ((i * 0.755) % 1), 0.02];
       if (x > thing.x0 - 0.01 && x < thing.x1 + 0.01 && y > thing.y0 - 0.01 && y < thing.y1 + 0.01 && z > thing.z0 - 0.01 && z < thing.z1) continue; // prettier-ignore
       const clear = lightOf(emitter)(x, y, z);
       const all = rays.reduce((sum, r) => sum + r.light(x, y, z), 0);
-      const seen = rays.reduce((sum, r) => sum + passage(r.e.x, r.e.y, r.e.z, x, y, z) * r.light(x, y, z), 0);
+      const seen = rays.reduce((sum, r) => sum + visibility(r.e.x, r.e.y, r.e.z, x, y, z) * r.light(x, y, z), 0);
       if (seen < 0.98 * all) shaded++;
       expect(light(x, y, z)).toBeWithin((clear * seen) / all, { absolute: 0.01 * clear });
     }
@@ -55,8 +55,8 @@ test.each(KINDS)('the shadow of a box under a %s is within 1 %% of the unshaded 
 
 test('a shadow has no steps: from one millimetre to the next no more than half a per cent of the unshaded light', () => {
   for (const [, emitter] of KINDS) {
-    const scene: Scene = { lamps: [], rooms: [], things: [THINGS[0]!] };
-    const light = levelLight(emitter, scene, passageOf(scene));
+    const scene: Scene = { lamps: [], rooms: [], obstructions: [THINGS[0]!] };
+    const light = levelLight(emitter, scene, visibilityOf(scene));
     const clear = lightOf(emitter)(0.2, 0.05, 0.02);
     let before = light(0.06, 0.05, 0.02);
     for (let mm = 61; mm < 300; mm++) {
@@ -70,8 +70,9 @@ test('a shadow has no steps: from one millimetre to the next no more than half a
 
 test('what is hidden altogether is dark, and what nothing hides is as bright as in the open', () => {
   for (const [, emitter] of KINDS) {
-    const wall: Thing = { x0: -2, x1: 2, y0: -2, y1: 2, z0: 0.3, z1: 0.31 };
-    const at = (thing: Thing) => levelLight(emitter, { lamps: [], rooms: [], things: [thing] }, passageOf({ rooms: [], things: [thing] }));
+    const wall: Obstruction = { x0: -2, x1: 2, y0: -2, y1: 2, z0: 0.3, z1: 0.31 };
+    const at = (thing: Obstruction) =>
+      levelLight(emitter, { lamps: [], rooms: [], obstructions: [thing] }, visibilityOf({ rooms: [], obstructions: [thing] }));
     expect(at(wall)(0.1, 0.1, 0)).toBe(0);
     expect(at({ ...wall, z0: 0.7, z1: 0.8 })(0.1, 0.1, 0)).toBe(lightOf(emitter)(0.1, 0.1, 0));
   }
@@ -90,9 +91,9 @@ test.each(KINDS)(
       { ...tier, z: 0.2, height: 0.4 },
       { ...tier, z: -0.2, height: 0.4, faces: { ...faces, left: open } },
     ];
-    const scene: Scene = { lamps: [], rooms, things: [] };
-    const passage = passageOf(scene);
-    const light = levelLight(emitter, scene, passage);
+    const scene: Scene = { lamps: [], rooms, obstructions: [] };
+    const visibility = visibilityOf(scene);
+    const light = levelLight(emitter, scene, visibility);
     const rays = fine(emitter).map((e) => ({ e, light: lightOf(e) }));
     let partly = 0;
     for (let i = 0; i < 100; i++) {
@@ -100,7 +101,7 @@ test.each(KINDS)(
       const [x, y, z] = [-0.9 + 1.8 * ((i * 0.618) % 1), -0.28 + 0.56 * ((i * 0.755) % 1), i % 2 ? -0.15 : 0.25];
       if (Math.abs(x - left) < 0.012 || Math.abs(x - 0.6) < 0.012) continue;
       const all = rays.reduce((sum, r) => sum + r.light(x, y, z), 0);
-      const seen = rays.reduce((sum, r) => sum + passage(r.e.x, r.e.y, r.e.z, x, y, z) * r.light(x, y, z), 0);
+      const seen = rays.reduce((sum, r) => sum + visibility(r.e.x, r.e.y, r.e.z, x, y, z) * r.light(x, y, z), 0);
       if (seen > 0.02 * all && seen < 0.7 * all) partly++;
       expect(light(x, y, z)).toBeWithin((lightOf(emitter)(x, y, z) * seen) / all, { absolute: 0.01 * lightOf(emitter)(0, 0, 0.02) });
     }

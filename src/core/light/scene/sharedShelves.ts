@@ -1,6 +1,6 @@
 import type { Metres } from '../../units/quantities';
 import { OPEN, isInside, type Face, type Room } from '../room/Room';
-import { roomAbove } from './passage';
+import { roomAbove } from './visibility';
 
 /**
  * The rooms of a scene, each lower one with the shelf above it as its ceiling: of two tiers that share a shelf the floor of the upper

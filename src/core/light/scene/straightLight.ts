@@ -3,14 +3,14 @@ import { irradianceOf } from '../emitters/irradianceOf';
 import { lightOf } from '../ppfdAtPoint';
 import { isInside, type Room } from '../room/Room';
 import { cutUp } from './cutUp';
-import type { Passage } from './passage';
+import type { Visibility } from './visibility';
 import type { Scene } from './Scene';
 import type { Metres } from '../../units/quantities';
 import { visibleShareOf } from './visibleShare';
 
 /** Whether nothing can stand between an emitter and any place of a box: the light there is smooth. */
 export function isClear(emitter: Emitter, scene: Scene, low: readonly number[], high: readonly number[]): boolean {
-  if (scene.things.length > 0) return false;
+  if (scene.obstructions.length > 0) return false;
   if (scene.rooms.length === 0) return true;
   const home = scene.rooms.find((r) => isInside(r, emitter.x, emitter.y, emitter.z));
   return !!home && isInside(home, low[0]!, low[1]!, low[2]!) && isInside(home, high[0]!, high[1]!, high[2]!);
@@ -23,16 +23,21 @@ const BESIDE_THINGS = 0.045;
 const THROUGH_SHELVES = 0.25;
 
 /** The parts of a lamp of which each is seen or hidden by itself. */
-export const partsOf = (emitter: Emitter, { things }: Pick<Scene, 'things'>, home?: Room): readonly Emitter[] =>
-  cutUp(emitter, things.length > 0 ? BESIDE_THINGS : home ? THROUGH_SHELVES : undefined);
+export const partsOf = (emitter: Emitter, { obstructions }: Pick<Scene, 'obstructions'>, home?: Room): readonly Emitter[] =>
+  cutUp(emitter, obstructions.length > 0 ? BESIDE_THINGS : home ? THROUGH_SHELVES : undefined);
 
 /** The room that an emitter hangs in, where nothing else can stand in its way within it. */
-const homeOf = ({ x, y, z }: Emitter, { rooms, things }: Pick<Scene, 'rooms' | 'things'>): Room | undefined =>
-  things.length > 0 ? undefined : rooms.find((r) => isInside(r, x, y, z));
+const homeOf = ({ x, y, z }: Emitter, { rooms, obstructions }: Pick<Scene, 'rooms' | 'obstructions'>): Room | undefined =>
+  obstructions.length > 0 ? undefined : rooms.find((r) => isInside(r, x, y, z));
 
 /** Whether nothing stands between an emitter and a place, since one room holds both. */
-export const sharesRoom = (e: Emitter, { rooms, things }: Pick<Scene, 'rooms' | 'things'>, x: Metres, y: Metres, z: Metres): boolean =>
-  things.length === 0 && rooms.some((r) => isInside(r, e.x, e.y, e.z) && isInside(r, x, y, z));
+export const sharesRoom = (
+  e: Emitter,
+  { rooms, obstructions }: Pick<Scene, 'rooms' | 'obstructions'>,
+  x: Metres,
+  y: Metres,
+  z: Metres,
+): boolean => obstructions.length === 0 && rooms.some((r) => isInside(r, e.x, e.y, e.z) && isInside(r, x, y, z));
 
 /**
  * Straight light of one emitter on level receivers, as far as it gets through: that of the whole, less what is hidden of it part by part.
@@ -40,12 +45,12 @@ export const sharesRoom = (e: Emitter, { rooms, things }: Pick<Scene, 'rooms' | 
  * Error: below 1 % of the unshaded light where the thing in the way is a centimetre or more from emitter and receiver
  * (shadows.test.ts, against emitters of ten thousand points).
  */
-export function levelLight(emitter: Emitter, scene: Scene, passage: Passage): LightAt {
-  if (scene.rooms.length === 0 && scene.things.length === 0) return lightOf(emitter);
+export function levelLight(emitter: Emitter, scene: Scene, visibility: Visibility): LightAt {
+  if (scene.rooms.length === 0 && scene.obstructions.length === 0) return lightOf(emitter);
   const home = homeOf(emitter, scene);
   const parts = partsOf(emitter, scene, home).map((part) => ({
     light: lightOf(part),
-    seen: visibleShareOf(part, passage),
+    seen: visibleShareOf(part, visibility),
   }));
   const shares = new Float64Array(parts.length);
   const clear = lightOf(emitter);
@@ -72,12 +77,12 @@ export function levelLight(emitter: Emitter, scene: Scene, passage: Passage): Li
 export const asLine = (e: Emitter): Emitter => (e.kind === 'tube' ? { ...e, diameter: 0 } : e);
 
 /** Whether a lamp hangs in another tier, with nothing but shelves and sides between. A lamp over an open box is of none. */
-export const isOfAnotherRoom = ({ x, y, z }: Emitter, room: Room, { rooms, things }: Scene): boolean =>
-  things.length === 0 && !isInside(room, x, y, z) && rooms.some((other) => other !== room && isInside(other, x, y, z));
+export const isOfAnotherRoom = ({ x, y, z }: Emitter, room: Room, { rooms, obstructions }: Scene): boolean =>
+  obstructions.length === 0 && !isInside(room, x, y, z) && rooms.some((other) => other !== room && isInside(other, x, y, z));
 
 /** The same on receivers of any direction on the faces of a room. */
-export function anyLight(emitter: Emitter, room: Room, scene: Scene, passage: Passage): IrradianceAt {
-  if (scene.things.length === 0 && isInside(room, emitter.x, emitter.y, emitter.z)) return irradianceOf(asLine(emitter));
+export function anyLight(emitter: Emitter, room: Room, scene: Scene, visibility: Visibility): IrradianceAt {
+  if (scene.obstructions.length === 0 && isInside(room, emitter.x, emitter.y, emitter.z)) return irradianceOf(asLine(emitter));
   // What comes into another room is reflected there once more before it counts: larger parts do.
   const longest = isOfAnotherRoom(emitter, room, scene) ? THROUGH_SHELVES : undefined;
   const parts = cutUp(asLine(emitter), longest).map((part) => ({ part, light: irradianceOf(part) }));
@@ -85,7 +90,7 @@ export function anyLight(emitter: Emitter, room: Room, scene: Scene, passage: Pa
     let sum = 0;
     for (const { part, light } of parts) {
       // A hair inside the room, so that the face the place is on does not count as being in the way.
-      const share = passage(part.x, part.y, part.z, x + 1e-5 * nx, y + 1e-5 * ny, z + 1e-5 * nz);
+      const share = visibility(part.x, part.y, part.z, x + 1e-5 * nx, y + 1e-5 * ny, z + 1e-5 * nz);
       if (share > 0) sum += share * light(x, y, z, nx, ny, nz);
     }
     return sum;

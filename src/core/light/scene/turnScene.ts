@@ -8,7 +8,7 @@ import type { Scene } from './Scene';
  *
  * A slice of the turned scene at y' = −x is the slice of the scene at x, from the front on the left to the back.
  */
-export function turnScene({ lamps, rooms, things }: Scene): Scene {
+export function turnScene({ lamps, rooms, obstructions }: Scene): Scene {
   return {
     lamps: lamps.map((lamp) => ({
       ...lamp,
@@ -20,7 +20,7 @@ export function turnScene({ lamps, rooms, things }: Scene): Scene {
       }),
     })),
     rooms: rooms.map(turnRoom),
-    things: things.map((t) => ({ ...t, x0: t.y0, x1: t.y1, y0: -t.x1, y1: -t.x0 })),
+    obstructions: obstructions.map((t) => ({ ...t, x0: t.y0, x1: t.y1, y0: -t.x1, y1: -t.x0 })),
   };
 }
 

@@ -1,7 +1,7 @@
 import type { Emitter } from '../emitters/Emitter';
 import { frameOf } from '../emitters/frameOf';
 import type { Metres, Share } from '../../units/quantities';
-import type { Passage } from './passage';
+import type { Visibility } from './visibility';
 
 /** How often a part is cut in four (a tube in two) where the edge of a shadow runs over it: to a thirty-second of its side. */
 const CUTS = 5;
@@ -16,13 +16,13 @@ export type VisibleShare = (x: Metres, y: Metres, z: Metres) => Share;
  * What things, sides and shelves leave of an emitter: one ray from its middle and one from each corner; where these differ it is cut up, so
  * that its share changes smoothly as a shadow moves over it.
  */
-export function visibleShareOf(part: Emitter, passage: Passage): VisibleShare {
-  if (part.kind === 'point' || part.kind === 'disc') return (x, y, z) => passage(part.x, part.y, part.z, x, y, z);
+export function visibleShareOf(part: Emitter, visibility: Visibility): VisibleShare {
+  if (part.kind === 'point' || part.kind === 'disc') return (x, y, z) => visibility(part.x, part.y, part.z, x, y, z);
   const { u, v } = frameOf(part);
   const [length, width] = [part.length, part.kind === 'tube' ? 0 : part.width];
   return (x, y, z) => {
     const at = (a: number, b: number) =>
-      passage(part.x + a * u[0] + b * v[0], part.y + a * u[1] + b * v[1], part.z + a * u[2] + b * v[2], x, y, z);
+      visibility(part.x + a * u[0] + b * v[0], part.y + a * u[1] + b * v[1], part.z + a * u[2] + b * v[2], x, y, z);
     const alongLine = (a0: number, a1: number, from: Share, to: Share, cuts: number): Share => {
       const middle = (a0 + a1) / 2;
       const there = at(middle, 0);

@@ -1,4 +1,4 @@
-import type { Slip } from '../reading/Slip';
+import type { ErrorHypothesis } from '../reading/ErrorHypothesis';
 import type { Emitter } from '../../light/emitters/Emitter';
 import type { FaceName, Room } from '../../light/room/Room';
 import type { Metres, Ppfd, Radians, Share } from '../../units/quantities';
@@ -7,7 +7,7 @@ import type { Metres, Ppfd, Radians, Share } from '../../units/quantities';
 export interface FitLamp {
   readonly id: string;
   /** How far ln of its output may be from its box, one standard deviation. */
-  readonly doubt: number;
+  readonly uncertainty: number;
   /** Its beam as its box says; null: none, or not to be fitted. */
   readonly beamFwhm: Radians | null;
 }
@@ -30,7 +30,7 @@ export interface FitReading {
   /** How far it may be off because the sensor was not quite there: near a lamp a few millimetres count. One standard deviation. */
   readonly place: Share;
   /** What may have gone wrong with it. */
-  readonly slips: readonly Slip[];
+  readonly hypotheses: readonly ErrorHypothesis[];
 }
 
 /** Readings of one tier, and what of it may be otherwise than the plan says. */
@@ -41,14 +41,14 @@ export interface FitQuestion {
   /** The faces whose reflectance is asked, by one shift of them all in ln(ρ / (1 − ρ)); none: it is not. */
   readonly sides: readonly FaceName[];
   /** How far that shift may be from the plan, one standard deviation. */
-  readonly sidesDoubt: number;
+  readonly sidesUncertainty: number;
   /** Scatter of a reading by hand, one standard deviation; that which all share, of their meter, is not the fit's. */
   readonly hand: Share;
   readonly readings: readonly FitReading[];
 }
 
 /** A number found, with its standard error. */
-export interface Found {
+export interface FoundNumber {
   readonly value: number;
   /** Of a scale or a beam: relative. Of a reflectance: absolute. */
   readonly error: number;

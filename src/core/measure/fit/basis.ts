@@ -2,12 +2,12 @@ import { cosinePowerOfBeam } from '../../light/emitters/cosinePower';
 import type { Emitter } from '../../light/emitters/Emitter';
 import type { Room } from '../../light/room/Room';
 import { lightFieldOf } from '../../light/scene/LightField';
-import { createRecall, type Recall } from '../../light/scene/Recall';
+import { createCache, type Cache } from '../../light/scene/Cache';
 import type { Metres, Ppfd, Radians } from '../../units/quantities';
 import type { FitQuestion } from './FitQuestion';
 
 /** A place of which it is asked what each lamp gives there. */
-export interface Place {
+export interface BasisPlace {
   readonly scene: number;
   readonly x: Metres;
   readonly y: Metres;
@@ -15,7 +15,7 @@ export interface Place {
 }
 
 /** What each lamp gives at each place, for any reflectance of the sides and any beam. */
-export interface Basis {
+export interface LightBasis {
   /**
    * @param shift  of the sides, in ln(ρ / (1 − ρ))
    * @param beam   ln of the beam over the beam on the box
@@ -59,16 +59,16 @@ export function meanReflectance(room: Room, sides: FitQuestion['sides'], shift: 
  */
 export function basisOf(
   { lamps, scenes, room, sides }: FitQuestion,
-  places: readonly Place[],
+  places: readonly BasisPlace[],
   onShare: (done: number) => void = () => undefined,
-): Basis {
+): LightBasis {
   const asksSides = room !== null && sides.length > 0;
   const middle = asksSides ? logit(meanReflectance(room, sides, 0)) : 0;
   const shifts = asksSides ? REFLECTANCES.map((r) => logit(r) - middle) : [0];
   const beams = lamps.some((l) => l.beamFwhm !== null) ? BEAMS : [0];
   const nodes = shifts.map(() => beams.map(() => new Float64Array(lamps.length * places.length)));
   const whole = shifts.length * beams.length;
-  const recall: Recall = createRecall(64);
+  const cache: Cache = createCache(64);
   shifts.forEach((shift, i) => {
     const walls = room && shifted(room, sides, shift);
     beams.forEach((beam, j) => {
@@ -82,7 +82,7 @@ export function basisOf(
         scenes.forEach((scene, s) => {
           const emitters = scene.emitters[g]!.map((e) => (own === null ? e : withBeam(e, Math.min(WIDEST, own * Math.exp(beam)))));
           if (emitters.length === 0) return;
-          const field = lightFieldOf({ lamps: [{ id: 'lamp', emitters }], rooms: walls ? [walls] : [], things: [] }, recall);
+          const field = lightFieldOf({ lamps: [{ id: 'lamp', emitters }], rooms: walls ? [walls] : [], obstructions: [] }, cache);
           places.forEach((p, k) => {
             if (p.scene === s) nodes[i]![j]![g * places.length + k] = field.ppfdAt(p.x, p.y, p.z);
           });

@@ -28,13 +28,13 @@ const emittersOf = (c: (typeof cases.cases)[number]): Emitter[] =>
 
 function questionOf(c: (typeof cases.cases)[number], readings: readonly { x: number; y: number; z: number; ppfd: number }[]): FitQuestion {
   return {
-    lamps: [{ id: 'tube', doubt: 0.5, beamFwhm: null }],
+    lamps: [{ id: 'tube', uncertainty: 0.5, beamFwhm: null }],
     scenes: [{ emitters: [emittersOf(c)] }],
     room: roomOf(c.scene.box, 0.5),
     sides: SIDES,
-    sidesDoubt: 2,
+    sidesUncertainty: 2,
     hand: 0.05,
-    readings: readings.map((r, i) => ({ id: String(i), scene: 0, ...r, place: 0, slips: [] })),
+    readings: readings.map((r, i) => ({ id: String(i), scene: 0, ...r, place: 0, hypotheses: [] })),
   };
 }
 
@@ -70,7 +70,7 @@ test('simulated evenings: the truth lies within its errors, bad readings are nam
     const field = lightFieldOf({
       lamps: [{ id: 'l', emitters: emittersOf(c).map((e) => ({ ...e, ppf: e.ppf * scale })) }],
       rooms: [roomOf(c.scene.box, rho)],
-      things: [],
+      obstructions: [],
     });
     const bad = Math.floor(random() * c.readings.length);
     const factor = [0.1, 10, 0.5, 2.2][seed % 4]!;
@@ -97,7 +97,7 @@ test('simulated evenings: the truth lies within its errors, bad readings are nam
 test('readings at the leaves alone can’t tell a weak lamp from dark sides, and say so', () => {
   const c = cases.cases[0]!;
   const low = c.readings.filter((r, i) => r.z === 0 && i < 5);
-  const fit = fitLight({ ...questionOf(c, low), sidesDoubt: 0.6 });
+  const fit = fitLight({ ...questionOf(c, low), sidesUncertainty: 0.6 });
   expect(fit.sides!.told).toBe(false);
   expect(fit.sides!.shift).toBe(0);
   expect(fit.scales[0]!.error).toBeGreaterThan(0.03);
@@ -136,19 +136,19 @@ test('two kinds of lamp and a beam are told apart where readings bear it', () =>
       },
     ],
     rooms: [],
-    things: [],
+    obstructions: [],
   });
   const places = [0.1, 0.2, 0.3, 0.4, 0.5, 0.65, 0.8, 0.9, 1, 1.1].flatMap((x) => [0.2, 0.3].map((y) => ({ x, y, z: 0.1 })));
   const fwhm = (n: number) => 2 * Math.acos(0.5 ** (1 / n));
   const fit = fitLight({
     lamps: [
-      { id: 'spot', doubt: 0.3, beamFwhm: fwhm(6) },
-      { id: 'bar', doubt: 0.3, beamFwhm: null },
+      { id: 'spot', uncertainty: 0.3, beamFwhm: fwhm(6) },
+      { id: 'bar', uncertainty: 0.3, beamFwhm: null },
     ],
     scenes: [{ emitters: [[spot], [bar]] }],
     room,
     sides: [],
-    sidesDoubt: 1,
+    sidesUncertainty: 1,
     hand: 0.04,
     readings: places.map((p, i) => ({
       id: String(i),
@@ -156,7 +156,7 @@ test('two kinds of lamp and a beam are told apart where readings bear it', () =>
       ...p,
       ppfd: truth.ppfdAt(p.x, p.y, p.z) * (i === 4 ? 10 : 1),
       place: 0,
-      slips: [],
+      hypotheses: [],
     })),
   });
   expect(fit.scales[0]!.value).toBeWithin(17 / 20, { relative: 0.03 });
@@ -171,7 +171,7 @@ test('between its nodes the basis is the settled light', () => {
   const basis = basisOf(q, q.readings);
   for (const rho of [0.05, 0.3, 0.5, 0.66, 0.8, 0.9]) {
     const unit = basis.at(Math.log(rho / (1 - rho)), 0);
-    const field = lightFieldOf({ lamps: [{ id: 'l', emitters: emittersOf(c) }], rooms: [roomOf(c.scene.box, rho)], things: [] });
+    const field = lightFieldOf({ lamps: [{ id: 'l', emitters: emittersOf(c) }], rooms: [roomOf(c.scene.box, rho)], obstructions: [] });
     q.readings.forEach((r, i) => expect(unit[i]!).toBeWithin(field.ppfdAt(r.x, r.y, r.z), { relative: 0.005 }));
   }
 });

@@ -1,17 +1,17 @@
-import { weigh, type Weighed } from '../reading/Slip';
+import { weighReading, type WeighedReading } from '../reading/ErrorHypothesis';
 import type { Ppfd, Share } from '../../units/quantities';
-import { basisOf, lightAt, meanReflectance, type Basis } from './basis';
-import type { FitQuestion, Found } from './FitQuestion';
+import { basisOf, lightAt, meanReflectance, type LightBasis } from './basis';
+import type { FitQuestion, FoundNumber } from './FitQuestion';
 import { inverseOf } from './inverseOf';
 
 /** What readings say of a tier: how strong its lamps are, how pale its sides, how wide its beams. */
 export interface FitAnswer {
   /** By lamp: its output over that on its box. `told`: for itself; otherwise as all lamps together. */
-  readonly scales: readonly Found[];
+  readonly scales: readonly FoundNumber[];
   /** Shift of the sides and their mean reflectance; null when they were not asked. */
-  readonly sides: (Found & { readonly shift: number }) | null;
+  readonly sides: (FoundNumber & { readonly shift: number }) | null;
   /** Beam over that on the box; null when no lamp has one. */
-  readonly beam: Found | null;
+  readonly beam: FoundNumber | null;
   /** Scatter of the honest readings about the fit. */
   readonly scatter: Share;
   readonly readings: readonly FittedReading[];
@@ -19,7 +19,7 @@ export interface FitAnswer {
   readonly unknowns: number;
 }
 
-export interface FittedReading extends Weighed {
+export interface FittedReading extends WeighedReading {
   readonly id: string;
   readonly ppfd: Ppfd;
   /** What the plan said before and says after. */
@@ -83,9 +83,9 @@ export function fitLight(question: FitQuestion, onShare?: (done: number) => void
     const lost = (was: number, is: number) => is / was;
     const badly = [
       free.beam && { is: lost(BEAM_DOUBT, errors.beam), without: { ...free, beam: false } },
-      free.sides && { is: lost(question.sidesDoubt, errors.shift), without: { ...free, sides: false } },
+      free.sides && { is: lost(question.sidesUncertainty, errors.shift), without: { ...free, sides: false } },
       free.each && {
-        is: Math.max(...lamps.map((l, g) => lost(l.doubt, errors.scale[g]!))),
+        is: Math.max(...lamps.map((l, g) => lost(l.uncertainty, errors.scale[g]!))),
         without: { ...free, each: false },
       },
     ]
@@ -116,17 +116,17 @@ export function fitLight(question: FitQuestion, onShare?: (done: number) => void
         ppfd: r.ppfd,
         before: lightAt(plan, i, readings.length, lamps.map(() => 1)), // prettier-ignore
         after,
-        ...weigh(logs[i]! - Math.log(after), Math.hypot(found.scatter, r.place), r.slips),
+        ...weighReading(logs[i]! - Math.log(after), Math.hypot(found.scatter, r.place), r.hypotheses),
       };
     }),
   };
 }
 
 /** Looks over all sides and beams, then closer about the best, with the scatter that its readings show. */
-function search(question: FitQuestion, basis: Basis, logs: readonly number[], free: Free): { state: State; scatter: Share } {
+function search(question: FitQuestion, basis: LightBasis, logs: readonly number[], free: Free): { state: State; scatter: Share } {
   let scatter = question.hand;
   let best: State | null = null;
-  const limit = 3 * Math.min(1, question.sidesDoubt) + 1.5;
+  const limit = 3 * Math.min(1, question.sidesUncertainty) + 1.5;
   for (let round = 0; round < 3; round++) {
     const at = (shift: number, beam: number) => settleScales(question, basis, logs, free, shift, beam, scatter);
     const shifts = free.sides ? around(best?.shift ?? 0, round === 0 ? limit : 0.4, round === 0 ? 25 : 9) : [0];
@@ -182,7 +182,7 @@ function trust(residual: number, scatter: Share): { weight: number; cost: number
 /** The outputs that fit best for given sides and beam. */
 function settleScales(
   question: FitQuestion,
-  basis: Basis,
+  basis: LightBasis,
   logs: readonly number[],
   free: Free,
   shift: number,
@@ -220,17 +220,17 @@ function settleScales(
     if (Math.max(...step.map(Math.abs)) < 1e-6) break;
   }
   const scales = theta.map(Math.exp);
-  let cost = 0.5 * (question.sidesDoubt > 0 ? shift / question.sidesDoubt : 0) ** 2 + 0.5 * (beam / BEAM_DOUBT) ** 2;
+  let cost = 0.5 * (question.sidesUncertainty > 0 ? shift / question.sidesUncertainty : 0) ** 2 + 0.5 * (beam / BEAM_DOUBT) ** 2;
   for (let a = 0; a < unknowns; a++) cost += 0.5 * priorOf(question, free, a) * theta[a]! ** 2;
   for (let i = 0; i < n; i++) cost += trust(logs[i]! - Math.log(lightAt(unit, i, n, scales)), Math.hypot(scatter, readings[i]!.place)).cost;
   return { logs: theta, shift, beam, cost };
 }
 
 const priorOf = ({ lamps }: FitQuestion, free: Free, g: number) =>
-  1 / (free.each ? lamps[g]!.doubt : Math.max(...lamps.map((l) => l.doubt))) ** 2;
+  1 / (free.each ? lamps[g]!.uncertainty : Math.max(...lamps.map((l) => l.uncertainty))) ** 2;
 
 /** Scatter of the honest readings, with the usual one of a hand as a few readings more. */
-function scatterOf(question: FitQuestion, basis: Basis, logs: readonly number[], state: State, before: Share): Share {
+function scatterOf(question: FitQuestion, basis: LightBasis, logs: readonly number[], state: State, before: Share): Share {
   const n = logs.length;
   const unit = basis.at(state.shift, state.beam);
   const scales = state.logs.map(Math.exp);
@@ -249,11 +249,11 @@ function scatterOf(question: FitQuestion, basis: Basis, logs: readonly number[],
 /** Standard errors, each with all the others as unsure as they are: what is not free counts with the doubt that it had. */
 function errorsOf(
   question: FitQuestion,
-  basis: Basis,
+  basis: LightBasis,
   logs: readonly number[],
   { state, scatter }: { state: State; scatter: Share },
 ): { scale: number[]; shift: number; beam: number } {
-  const { lamps, sidesDoubt } = question;
+  const { lamps, sidesUncertainty } = question;
   const n = logs.length;
   const scales = state.logs.map(Math.exp);
   const lnAt = (shift: number, beam: number) => {
@@ -274,8 +274,8 @@ function errorsOf(
   const normal = Array.from({ length: k }, (_, a) =>
     Array.from({ length: k }, (_, b) => {
       if (a !== b) return 0;
-      if (a < lamps.length) return 1 / lamps[a]!.doubt ** 2;
-      return 1 / (a === lamps.length ? Math.max(1e-3, sidesDoubt) : BEAM_DOUBT) ** 2;
+      if (a < lamps.length) return 1 / lamps[a]!.uncertainty ** 2;
+      return 1 / (a === lamps.length ? Math.max(1e-3, sidesUncertainty) : BEAM_DOUBT) ** 2;
     }),
   );
   logs.forEach((l, i) => {

@@ -159,7 +159,7 @@ test('readings, fits and meters are kept, put right and dropped, and nothing els
   expect(tierIn(withFit).readings[1]!.leftOut).toBe(true);
   expect(tierIn(dropFit(tier.id, fit.id)(withFit)).fits).toEqual([]);
   expect(tierIn(dropReadings(tier.id, ['r0', 'r1'])(kept)).readings).toHaveLength(readings.length - 2);
-  expect(kept.stands.find((x) => x.id === 'demo-rack')!.laidOut).toBe(rack.laidOut);
+  expect(kept.stands.find((x) => x.id === 'demo-rack')!.autoArranged).toBe(rack.autoArranged);
   expect(kept.stands.filter((x) => x.id !== 'demo-rack')).toEqual(site.stands.filter((x) => x.id !== 'demo-rack'));
   const meter = { ...site.meters[0]!, factor: 1.2 };
   expect(keepMeter(meter)(site).meters).toEqual([meter]);

@@ -4,16 +4,16 @@ import type { Lamp } from '../../things/lamp/Lamp';
 import { colourOf } from '../../things/lamp/colourOf';
 import { materialOf } from '../../things/material/materialLibrary';
 import type { FaceName } from '../../light/room/Room';
-import { compare, counts, doubtsOfMeters, HAND, type Compared } from '../reading/calibrate';
+import { compare, counts, uncertaintiesOfMeters, HAND, type Compared } from '../reading/calibrate';
 import type { Metres } from '../../units/quantities';
 import { lightThere, type LampOf } from '../reading/lightThere';
 import { otherwiseOf, type OtherTier } from '../reading/otherwiseOf';
 import { litOf, type Reading } from '../../site/reading/Reading';
-import { slipsOf } from '../reading/slipsOf';
+import { hypothesesOf } from '../reading/hypothesesOf';
 import { roomFrom } from '../../site/stand/roomOf';
 import type { Tier } from '../../site/stand/Site';
 import { combine } from '../../judge/uncertainty/Band';
-import { doubtsOfLamp } from './doubtsOfLamp';
+import { uncertaintiesOfLamp } from './uncertaintiesOfLamp';
 import type { Fit } from '../../site/reading/Fit';
 import { fitLight, type FitAnswer } from './fitLight';
 import type { FitLamp, FitQuestion } from './FitQuestion';
@@ -62,24 +62,24 @@ export const sidesOf = ({ faces }: Tier['enclosure']): FaceName[] =>
   });
 
 /** How far the sides may be from their materials: one standard deviation of ln(ρ / (1 − ρ)). A person may have named the wrong one. */
-export function doubtOfShift(faces: Tier['enclosure']['faces'], sides: readonly FaceName[]): number {
+export function uncertaintyOfShift(faces: Tier['enclosure']['faces'], sides: readonly FaceName[]): number {
   const each = sides.map((name) => {
-    const { reflectance: r, reflectanceDoubt } = materialOf(faces[name]);
-    return (2 * reflectanceDoubt) / (r * (1 - r)) / NINE_IN_TEN;
+    const { reflectance: r, reflectanceUncertainty } = materialOf(faces[name]);
+    return (2 * reflectanceUncertainty) / (r * (1 - r)) / NINE_IN_TEN;
   });
   return Math.max(0.5, ...each);
 }
 
 /** How far the output of a lamp may be from its box: one standard deviation of its ln. */
-function doubtOfOutput(lamp: Lamp, ageing: Tier['ageing']): number {
-  const { low, high } = combine(doubtsOfLamp(lamp, colourOf(lamp), ageing));
+function uncertaintyOfOutput(lamp: Lamp, ageing: Tier['ageing']): number {
+  const { low, high } = combine(uncertaintiesOfLamp(lamp, colourOf(lamp), ageing));
   return Math.min(0.8, Math.max(0.15, (low + high) / 2 / NINE_IN_TEN));
 }
 
 /** Beams are looked for in bulbs and spots; others shine as their shape makes them. */
 export const fitLampOf = (lamp: Lamp, ageing: Tier['ageing']): FitLamp => ({
   id: lamp.id,
-  doubt: doubtOfOutput(lamp, ageing),
+  uncertainty: uncertaintyOfOutput(lamp, ageing),
   beamFwhm: lamp.shape === 'bulb-reflector' ? lamp.beamFwhm : null,
 });
 
@@ -104,7 +104,7 @@ function questionOf(tier: Tier, used: readonly Compared[], lampOf: LampOf, other
     }),
     room: roomFrom(around),
     sides,
-    sidesDoubt: sides.length > 0 ? doubtOfShift(around.faces, sides) : 1,
+    sidesUncertainty: sides.length > 0 ? uncertaintyOfShift(around.faces, sides) : 1,
     hand: HAND / NINE_IN_TEN,
     readings: used.map(({ reading, measured, converted }) => ({
       id: reading.id,
@@ -114,7 +114,7 @@ function questionOf(tier: Tier, used: readonly Compared[], lampOf: LampOf, other
       z: Math.max(0, reading.z),
       ppfd: measured,
       place: placeError(reading, lampOf),
-      slips: slipsOf(reading, converted.luxPerUmol, otherwiseOf(reading, lampOf, {}, others)),
+      hypotheses: hypothesesOf(reading, converted.luxPerUmol, otherwiseOf(reading, lampOf, {}, others)),
     })),
   };
 }
@@ -149,7 +149,7 @@ export function fitTier(
   const bad = new Set(answer.readings.filter((r) => r.honest < 0.5).map((r) => r.id));
   const good = used.filter((c) => !bad.has(c.reading.id));
   const lamps = lampsIn(used);
-  const meter = combine(doubtsOfMeters(good.length > 0 ? good : used));
+  const meter = combine(uncertaintiesOfMeters(good.length > 0 ? good : used));
   const { faces } = newest.reading.around;
   const fit: Fit = {
     id,

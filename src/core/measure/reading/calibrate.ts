@@ -1,6 +1,6 @@
 import { LEFT_BY_MATCHING, meterErrorOf, meterOf } from '../../things/meter/meterLibrary';
 import type { Ppfd } from '../../units/quantities';
-import type { Doubt } from '../../judge/uncertainty/Band';
+import type { Uncertainty } from '../../judge/uncertainty/Band';
 import { convert, type Converted } from './convert';
 import { lightThere, type LampOf, type LightThere } from './lightThere';
 import type { Reading } from '../../site/reading/Reading';
@@ -21,7 +21,7 @@ export interface Calibration {
   readonly scale: number;
   /** The readings that it rests on. */
   readonly used: readonly Compared[];
-  readonly doubts: readonly Doubt[];
+  readonly uncertainties: readonly Uncertainty[];
   /** Whether a fit of the whole tier says so, or the middle of the readings alone. */
   readonly fitted: boolean;
 }
@@ -63,33 +63,33 @@ export function calibrate(compared: readonly Compared[], lampId: string): Calibr
   // 1.645 standard errors for nine in ten; the scatter seen, but not less than a hand's.
   const spread = ratios.length > 2 ? 1.645 * Math.sqrt(ratios.reduce((s, r) => s + (r / middle - 1) ** 2, 0) / (ratios.length - 1)) : 0;
   const few = Math.min(0.9, Math.max(HAND, spread) / Math.sqrt(ratios.length));
-  const scatter: Doubt = {
+  const scatter: Uncertainty = {
     why: 'few-readings',
     low: few,
     high: few,
     source: `${ratios.length} of them; each by hand ±${Math.round(HAND * 100)} %`,
   };
-  return { scale: middle, used, doubts: [...doubtsOfMeters(used), scatter], fitted: false };
+  return { scale: middle, used, uncertainties: [...uncertaintiesOfMeters(used), scatter], fitted: false };
 }
 
 /** The meter's own error and the error of the conversion: both common to all readings, taken as the best of those used. */
-export function doubtsOfMeters(used: readonly Compared[]): Doubt[] {
+export function uncertaintiesOfMeters(used: readonly Compared[]): Uncertainty[] {
   const errors = used.map(({ reading }) => (reading.factor === 1 ? meterErrorOf(meterOf(reading.kindId)) : LEFT_BY_MATCHING));
   const meter = Math.min(...errors);
-  const doubts: Doubt[] = [
+  const uncertainties: Uncertainty[] = [
     { why: 'meter', low: meter, high: meter, source: 'a meter of this kind, ISO/CIE 19476:2014 and growers’ consensus' },
   ];
   if (used.every((c) => c.reading.unit !== 'umol')) {
     const best = used.reduce((a, b) => (spreadOf(b) < spreadOf(a) ? b : a)).converted;
     const names = [...new Set(used.flatMap((c) => c.there.parts.map((p) => p.lamp.name)))];
-    doubts.push({
+    uncertainties.push({
       why: 'meter-conversion',
       low: 1 - best.low / best.ppfd,
       high: best.high / best.ppfd - 1,
       source: `${Math.round(best.luxPerUmol * 10) / 10} lx for each µmol, ${names.length === 1 ? names[0]! : 'the mixture of its lamps'}`,
     });
   }
-  return doubts;
+  return uncertainties;
 }
 
 const spreadOf = ({ converted: { low, high, ppfd } }: Compared) => (ppfd > 0 ? (high - low) / ppfd : Infinity);

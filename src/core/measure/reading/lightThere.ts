@@ -2,7 +2,7 @@ import { emittersOf } from '../../things/lamp/emittersOf';
 import type { Lamp } from '../../things/lamp/Lamp';
 import type { Room } from '../../light/room/Room';
 import { lightFieldOf, type LightField } from '../../light/scene/LightField';
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import { slantAt } from '../../light/scene/slantAt';
 import type { Scene } from '../../light/scene/Scene';
 import type { Ppfd, Share } from '../../units/quantities';
@@ -14,7 +14,7 @@ import type { Around, LitLamp, Reading } from '../../site/reading/Reading';
 export type LampOf = (id: string) => Lamp | undefined;
 
 /** A place of a tier, and what hung and stood around it. */
-export type Place = Pick<Reading, 'dx' | 'dy' | 'z' | 'lit' | 'around'>;
+export type ReadingPlace = Pick<Reading, 'dx' | 'dy' | 'z' | 'lit' | 'around'>;
 
 /** What the lit lamps give at one place. */
 export interface LightThere {
@@ -26,7 +26,7 @@ export interface LightThere {
 }
 
 /** Readings of one walk share lamps and walls: their light is settled once. */
-const recall = createRecall(48);
+const cache = createCache(48);
 const before = new WeakMap<object, { key: string; lamps: readonly Lamp[]; there: LightThere }>();
 
 /**
@@ -36,14 +36,14 @@ const before = new WeakMap<object, { key: string; lamps: readonly Lamp[]; there:
  *
  * The same reading under the same lamps and sides is worked out once, however often a hand moves other things meanwhile.
  */
-export function lightThere(at: Place, lampOf: LampOf, found: Readonly<Record<string, Share>> = {}): LightThere {
+export function lightThere(at: ReadingPlace, lampOf: LampOf, found: Readonly<Record<string, Share>> = {}): LightThere {
   const { width, depth } = at.around;
   const kinds = [...new Set(at.lit.map((l) => l.lampId))].map(lampOf).filter((l) => l !== undefined);
   const key = `${JSON.stringify(at.around)} ${JSON.stringify(found)}`;
   const known = before.get(at);
   if (known?.key === key && known.lamps.length === kinds.length && known.lamps.every((l, i) => l === kinds[i])) return known.there;
   const [x, y] = [width / 2 + at.dx, depth / 2 + at.dy];
-  const room = recall.get(`room ${key}`, () => ({ room: roomFrom(at.around, found) })).room;
+  const room = cache.get(`room ${key}`, () => ({ room: roomFrom(at.around, found) })).room;
   const z = Math.max(0, at.z);
   let slant = 0, ppfd = 0; // prettier-ignore
   const parts = kinds.map((lamp) => {
@@ -73,12 +73,12 @@ function fieldOf(
   key: string,
 ): { field: LightField; scene: Scene } {
   const poses = lit.map((l) => ({ ...poseOf(l, lamp), x: width / 2 + l.dx, y: depth / 2 + l.dy }));
-  return recall.get(`field ${key} ${lamp.id} ${lamp.ppf} ${lamp.beamFwhm} ${JSON.stringify(poses)}`, () => {
+  return cache.get(`field ${key} ${lamp.id} ${lamp.ppf} ${lamp.beamFwhm} ${JSON.stringify(poses)}`, () => {
     const scene = {
       lamps: [{ id: lamp.id, emitters: poses.flatMap((pose) => emittersOf(lamp, pose)) }],
       rooms: room ? [room] : [],
-      things: [],
+      obstructions: [],
     };
-    return { scene, field: lightFieldOf(scene, recall) };
+    return { scene, field: lightFieldOf(scene, cache) };
   });
 }

@@ -1,7 +1,7 @@
 import type { Metres, Share } from '../../units/quantities';
 import { lightThere, type LampOf } from './lightThere';
 import type { Around, LitLamp, Reading } from '../../site/reading/Reading';
-import { over, type Otherwise } from './slipsOf';
+import { over, type Otherwise } from './hypothesesOf';
 
 /** How far a height is off when it is off. */
 const OFF: Metres = 0.05; // our estimate

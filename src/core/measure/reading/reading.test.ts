@@ -6,13 +6,13 @@ import { lampLibrary } from '../../things/lamp/lampLibrary';
 import type { Lamp } from '../../things/lamp/Lamp';
 import { readingOfPpfd, type LightUnit } from '../../units/light';
 import { combine } from '../../judge/uncertainty/Band';
-import { doubtsOf } from '../fit/doubtsOfLamp';
+import { uncertaintiesOf } from '../fit/uncertaintiesOfLamp';
 import { calibrate, compare } from './calibrate';
 import { convert } from './convert';
 import { expectedReading } from './expectedReading';
-import { lightThere, type Place } from './lightThere';
+import { lightThere, type ReadingPlace } from './lightThere';
 import { PLAIN_READING, type Around, type Reading } from '../../site/reading/Reading';
-import type { Why } from './Slip';
+import type { Why } from './ErrorHypothesis';
 import { suspicionsOf } from './suspicionsOf';
 
 const lampNamed = (id: string) => lampLibrary.find((l) => l.id === id)!;
@@ -79,7 +79,7 @@ test('a reading says something of a lamp only where it gives a fair part of the 
 
 test('a reading narrows the band, five narrow it more, a phone least', () => {
   const width = (readings: Reading[]) => {
-    const { low, high } = combine(doubtsOf(lamp, spectrum, scaleOf(readings)));
+    const { low, high } = combine(uncertaintiesOf(lamp, spectrum, scaleOf(readings)));
     return low + high;
   };
   const five = [0.9, 0.9, 0.9, 0.9, 0.9].map((s) => reading(s));
@@ -91,7 +91,7 @@ test('a reading narrows the band, five narrow it more, a phone least', () => {
 test('readings are of today: another day of the lamp’s life is less sure', () => {
   const taken = scaleOf([reading(0.9)]);
   const width = (view: 'new' | 'now' | 'end', used_h: number | null) => {
-    const { low, high } = combine(doubtsOf(lamp, spectrum, taken, { used_h, dirt: 0, view }));
+    const { low, high } = combine(uncertaintiesOf(lamp, spectrum, taken, { used_h, dirt: 0, view }));
     return low + high;
   };
   expect(width('end', 5000)).toBeGreaterThan(width('now', 5000));
@@ -187,14 +187,14 @@ describe('first readings under two lamps', () => {
   const next = mulberry(7);
   const normal = () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
   /** Lamps as they are found: older and otherwise than their box by what is usual, read by a hand. */
-  const firstReading = (place: Partial<Place>, said: Place): Reading => {
+  const firstReading = (place: Partial<ReadingPlace>, said: ReadingPlace): Reading => {
     const truth = lightThere({ ...said, ...place }, lampOf).ppfd * Math.exp(Math.log(0.88) + 0.14 * normal() + 0.06 * normal());
     return { id: 'a', ...PLAIN_READING, kindId: 'quantum-par', ...said, taken_ms: 0, value: truth, unit: 'umol' };
   };
-  const count = (place: () => Partial<Place>, reason: Why) => {
+  const count = (place: () => Partial<ReadingPlace>, reason: Why) => {
     let named = 0;
     for (let i = 0; i < 200; i++) {
-      const said: Place = { dx: 0.2 * (next() - 0.5), dy: 0.04 * (next() - 0.5), z: 0.35, lit: two, around };
+      const said: ReadingPlace = { dx: 0.2 * (next() - 0.5), dy: 0.04 * (next() - 0.5), z: 0.35, lit: two, around };
       named += suspicionsOf(firstReading(place(), said), [], lampOf).some((s) => s.why === reason) ? 1 : 0;
     }
     return named / 200;

@@ -2,8 +2,8 @@ import { calibrate, compare, type Compared } from './calibrate';
 import type { LampOf } from './lightThere';
 import { otherwiseOf, type OtherTier } from './otherwiseOf';
 import type { Reading } from '../../site/reading/Reading';
-import { weigh, type Slip, type Suspicion, type Why } from './Slip';
-import { slipsOf } from './slipsOf';
+import { weighReading, type ErrorHypothesis, type Suspicion, type Why } from './ErrorHypothesis';
+import { hypothesesOf } from './hypothesesOf';
 
 /**
  * How far from its box a lamp may honestly be. Above: cheap boxes understate little, and pale walls may add a third.
@@ -15,7 +15,7 @@ export const HONEST = { low: 0.35, high: 1.8, sd: 0.33 } as const;
 const AMONG_READINGS = { low: 0.5, high: 2, sd: 0.15 } as const; // twice the nine-in-ten scatter of a hand and a cheap meter; our estimate
 
 /** The lamp itself, when it is its first reading: then it may be the lamp that is odd. */
-const ODD_LAMP: Slip = { why: 'dimmed-or-old', shift: Math.log(1 / 3.2), spread: 0.4, prior: 0.02, multiply: null };
+const ODD_LAMP: ErrorHypothesis = { why: 'dimmed-or-old', shift: Math.log(1 / 3.2), spread: 0.4, prior: 0.02, multiply: null };
 
 /** Less likely than this is not worth naming. */
 const NAMED = 0.05;
@@ -53,8 +53,8 @@ const WORTH_A_LOOK: ReadonlySet<Why> = new Set(['lamp-unlit', 'on-the-shelf']);
 
 /** What a person had better look at before they believe a low reading; each with its chance beside that of an honest one. */
 function askAgain({ reading, ratio, converted }: Compared, sd: number, otherwise: () => ReturnType<typeof otherwiseOf>): Suspicion[] {
-  const slips = slipsOf(reading, converted.luxPerUmol, otherwise());
-  const likely = weigh(Math.log(ratio), sd, slips).suspicions.filter((s) => WORTH_A_LOOK.has(s.why) && s.weight >= NAMED);
+  const hypotheses = hypothesesOf(reading, converted.luxPerUmol, otherwise());
+  const likely = weighReading(Math.log(ratio), sd, hypotheses).suspicions.filter((s) => WORTH_A_LOOK.has(s.why) && s.weight >= NAMED);
   // Two lamps either of which may be off are one thing to look at.
   return likely.filter((s, i) => likely.findIndex((o) => o.why === s.why) === i);
 }
@@ -66,10 +66,10 @@ function question(
   first: boolean,
   otherwise: () => ReturnType<typeof otherwiseOf>,
 ): Suspicion[] {
-  const slips = slipsOf(reading, converted.luxPerUmol, otherwise());
-  if (first) slips.push(ODD_LAMP);
+  const hypotheses = hypothesesOf(reading, converted.luxPerUmol, otherwise());
+  if (first) hypotheses.push(ODD_LAMP);
   if (ratio <= 0) return [{ why: 'shaded-or-tilted', multiply: null, weight: 1 }];
-  const { suspicions } = weigh(Math.log(ratio), sd, slips);
+  const { suspicions } = weighReading(Math.log(ratio), sd, hypotheses);
   // That it is honest is ruled out by now; the same reason by two ways counts once.
   const whole = suspicions.reduce((sum, s) => sum + s.weight, 0);
   const seen = new Set<string>();

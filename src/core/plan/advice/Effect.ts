@@ -6,7 +6,7 @@ import { lampsAMonth } from '../buying/bill';
 import { receivedOf, type Received } from '../../judge/dose/LightDay';
 import type { LightSpread } from '../../judge/dose/LightSpread';
 import { spreadOfMap } from '../../judge/dose/spreadOfMap';
-import type { Recall } from '../../light/scene/Recall';
+import type { Cache } from '../../light/scene/Cache';
 import type { Dli, Share } from '../../units/quantities';
 import type { BenchStand, BenchTray } from '../../answer/stand/benchStand';
 import { plantAreaOf } from '../../site/stand/footprint';
@@ -44,10 +44,10 @@ export interface Effect {
 export const costOf = (stand: BenchStand, site: Tariff): number => lampsAMonth(site, stand.tiers);
 
 /** The light of a whole stand in full, spill between its tiers included: the same as is on the screen once it stands like that. */
-export const engineAnswer = (stand: BenchStand, recall: Recall): BenchAnswer => answerBench(questionOfStand(stand, null), recall);
+export const engineAnswer = (stand: BenchStand, cache: Cache): BenchAnswer => answerBench(questionOfStand(stand, null), cache);
 
 /** The result of one tray by a light. @param share  of its area in band; left out: by the spread */
-export function resultOf(tray: BenchTray, light: LightSpread, share?: Share): TrayResult {
+export function trayResultOf(tray: BenchTray, light: LightSpread, share?: Share): TrayResult {
   const { stage, limits, day } = tray;
   const received = receivedOf(light, day);
   const { x0, x1, y0, y1 } = plantAreaOf(tray.tray);
@@ -64,7 +64,7 @@ export function resultOf(tray: BenchTray, light: LightSpread, share?: Share): Tr
 
 /** The results of all trays of a stand by a quick light. */
 export const resultsBy = (stand: BenchStand, light: LightOfTray): TrayResult[] =>
-  stand.tiers.flatMap((t) => t.trays.map((y) => resultOf(y, light(t, y))));
+  stand.tiers.flatMap((t) => t.trays.map((y) => trayResultOf(y, light(t, y))));
 
 /** The results of all trays of a stand as the engine has its light. */
 export const resultsOf = (stand: BenchStand, answer: BenchAnswer): TrayResult[] =>
@@ -73,7 +73,7 @@ export const resultsOf = (stand: BenchStand, answer: BenchAnswer): TrayResult[] 
       const light = answer.tiers[t.tier.id]?.trays[y.tray.id];
       if (!light) return [];
       const area = [plantAreaOf(y.tray)];
-      return [resultOf(y, spreadOfMap(light.map, area), shareInBandOf(light.map, area, y.stage, y.day))];
+      return [trayResultOf(y, spreadOfMap(light.map, area), shareInBandOf(light.map, area, y.stage, y.day))];
     }),
   );
 

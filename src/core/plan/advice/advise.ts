@@ -1,4 +1,4 @@
-import { createRecall, type Recall } from '../../light/scene/Recall';
+import { createCache, type Cache } from '../../light/scene/Cache';
 import type { Share } from '../../units/quantities';
 import type { BenchStand } from '../../answer/stand/benchStand';
 import type { Site } from '../../site/stand/Site';
@@ -106,14 +106,14 @@ export async function advise(question: AdviceQuestion, progress: Progress = () =
     await breathe();
   }
 
-  const recall = createRecall(1024);
+  const cache = createCache(1024);
   const offers: Offer[] = [];
   for (const chosen of choose(tried, judge.start.score)) {
     if (!(await progress(judge.judged()))) throw new Error(CALLED_OFF);
     const { moves } = judge.finish(chosen);
     const next = judge.moved(moves);
     const stand = judge.standIn(next);
-    const results = resultsOf(stand, engineAnswer(stand, recall));
+    const results = resultsOf(stand, engineAnswer(stand, cache));
     const after = effectOf(stand, next, results, trayIds);
     const better = before.loss - after.loss - judge.harmOf(before.results, results) > WORTH;
     const id = moves.map(idOf).sort().join('+'); // whatever their order
@@ -123,10 +123,10 @@ export async function advise(question: AdviceQuestion, progress: Progress = () =
   const priceOf = (o: Offer) => o.after.loss + troubleOf(o.moves, site) + judge.dearness(o.after.costPerMonth);
   offers.sort((a, b) => priceOf(a) - priceOf(b));
   const asked = before.results.filter((r) => trayIds.has(r.trayId));
-  const all = [before, ...offers.map((o) => o.after), brightest(judge, site, recall)];
+  const all = [before, ...offers.map((o) => o.after), brightest(judge, site, cache)];
   for (const id of trayIds) {
     const moves = judge.brightestFor(id);
-    if (moves && insufficiencyOf(now, all, new Set([id]))) all.push(workedOut(judge, moves, recall));
+    if (moves && insufficiencyOf(now, all, new Set([id]))) all.push(workedOut(judge, moves, cache));
   }
   return {
     before,
@@ -187,7 +187,7 @@ function choose(tried: readonly Tried[], start: number): Tried[] {
 }
 
 /** What the trays get with the lamps of each tier as near and the days of each timer as long as may be. */
-function brightest(judge: Judge, site: Site, recall: Recall): Effect {
+function brightest(judge: Judge, site: Site, cache: Cache): Effect {
   let moves: readonly Move[] = [];
   const allowed = (more: Move) => judge.tryOut([...moves, more]) !== null;
   for (const tier of judge.now.tiers) {
@@ -199,14 +199,14 @@ function brightest(judge: Judge, site: Site, recall: Recall): Effect {
       .find((m) => canMove(site, m) && allowed(m));
     if (lowest) moves = [...moves, lowest];
   }
-  return workedOut(judge, moves, recall);
+  return workedOut(judge, moves, cache);
 }
 
 /** What some moves do, as the engine has it. */
-function workedOut(judge: Judge, moves: readonly Move[], recall: Recall): Effect {
+function workedOut(judge: Judge, moves: readonly Move[], cache: Cache): Effect {
   const next = judge.moved(moves);
   const stand = judge.standIn(next);
-  return effectOf(stand, next, resultsOf(stand, engineAnswer(stand, recall)), judge.trayIds);
+  return effectOf(stand, next, resultsOf(stand, engineAnswer(stand, cache)), judge.trayIds);
 }
 
 /** The tray that stays farthest from enough with the best of all that was found for it; null when each can get enough. */

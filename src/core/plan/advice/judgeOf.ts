@@ -3,13 +3,13 @@ import type { LightSpread } from '../../judge/dose/LightSpread';
 import type { Metres, Share } from '../../units/quantities';
 import { benchStandOf, type BenchStand, type BenchTier } from '../../answer/stand/benchStand';
 import { faultsOf, makesWorse } from '../../answer/faults/faults';
-import { createSunRecall, litByWindow } from '../../answer/daylight/litByWindow';
+import { createSunCache, litByWindow } from '../../answer/daylight/litByWindow';
 import { rememberTiers } from '../../answer/stand/rememberTiers';
 import type { Site } from '../../site/stand/Site';
 import { isWorse } from '../../judge/verdict/hardLimits';
 import type { AdviceQuestion } from './AdviceQuestion';
 import { applyMove, canMove } from './applyMove';
-import { costOf, effectOf, lossOfAll, resultOf, resultsOf, type Effect, type TrayResult } from './Effect';
+import { costOf, effectOf, lossOfAll, trayResultOf, resultsOf, type Effect, type TrayResult } from './Effect';
 import { aboutOf, isStructural, kindOf, type Move } from './Move';
 import { dimsOf, hoursOf, liftsOf, traysIn } from './movesFor';
 import { quickLight } from './quickLight';
@@ -72,7 +72,7 @@ const STEPS: Readonly<Record<Grain, { readonly lift: Metres; readonly lit_min: n
 
 export function judgeOf({ site, standId, scope, answer, day }: AdviceQuestion): Judge {
   const look = rememberTiers();
-  const suns = createSunRecall();
+  const suns = createSunCache();
   const standIn = (s: Site): BenchStand =>
     benchStandOf(
       s,
@@ -105,7 +105,7 @@ export function judgeOf({ site, standId, scope, answer, day }: AdviceQuestion): 
   const lightsOf = (stand: BenchStand): Lights =>
     new Map(stand.tiers.filter((t) => !known.has(t)).flatMap((t) => t.trays.map((y) => [y.tray.id, light(t, y)] as const)));
   const resultsWith = (stand: BenchStand, lights: Lights): TrayResult[] =>
-    stand.tiers.flatMap((t) => known.get(t) ?? t.trays.map((y) => resultOf(y, lights.get(y.tray.id) ?? light(t, y))));
+    stand.tiers.flatMap((t) => known.get(t) ?? t.trays.map((y) => trayResultOf(y, lights.get(y.tray.id) ?? light(t, y))));
   const quickBefore = resultsWith(now, lightsOf(now));
   const before = new Map(quickBefore.map((r) => [r.trayId, r]));
   for (const t of now.tiers) known.set(t, t.trays.map((y) => before.get(y.tray.id)!)); // prettier-ignore

@@ -67,8 +67,7 @@ export function hoursOf(timer: Timer, stand: BenchStand, site: Pick<Site, 'quiet
   const least = Math.min(most, Math.min(...trays.map((y) => y.stage.hoursMin)) * 60);
   const moves: Extract<Move, { do: 'hours' }>[] = [];
   for (let lit = Math.ceil(least / QUARTER) * QUARTER; lit <= most + 1e-9; lit += QUARTER)
-    if (lit !== timer.lit_min)
-      moves.push({ do: 'hours', timerId: timer.id, on_min: onFor(timer, lit, site.quiet), lit_min: lit });
+    if (lit !== timer.lit_min) moves.push({ do: 'hours', timerId: timer.id, on_min: onFor(timer, lit, site.quiet), lit_min: lit });
   return moves;
 }
 

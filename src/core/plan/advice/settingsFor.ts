@@ -1,5 +1,5 @@
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import type { Hours, Metres, Share } from '../../units/quantities';
 import type { BenchStand } from '../../answer/stand/benchStand';
 import type { Site } from '../../site/stand/Site';
@@ -60,7 +60,7 @@ export function settingsFor({ site, standId, tierId, answer }: SettingsQuestion)
   const judge = judgeOf({ site, standId, scope: { of: 'tier', id: tierId }, answer });
   const tier = judge.now.tiers.find((t) => t.tier.id === tierId);
   if (!tier || judge.trayIds.size === 0 || tier.lamps.length === 0) return { all: [], best: null, now: null, judged: 0 };
-  const recall = createRecall(1024);
+  const cache = createCache(1024);
   const stages = new Map(tier.trays.map((y) => [y.tray.id, y.stage]));
 
   function settingOf(moves: readonly Move[], stand: BenchStand, effect: Effect): TierSetting {
@@ -86,7 +86,7 @@ export function settingsFor({ site, standId, tierId, answer }: SettingsQuestion)
   for (const { moves } of worthWorkingOut(judge.settings(tierId))) {
     const next = moves.reduce(applyMove, site);
     const stand = judge.standIn(next);
-    const results = resultsOf(stand, engineAnswer(stand, recall));
+    const results = resultsOf(stand, engineAnswer(stand, cache));
     if (judge.allows(judge.before.results, results)) all.push(settingOf(moves, stand, effectOf(stand, next, results, judge.trayIds)));
   }
   const top = Math.max(...all.map((s) => s.shareInBand));

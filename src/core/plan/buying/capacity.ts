@@ -1,4 +1,4 @@
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import { lookUpTier } from '../../answer/stand/benchStand';
 import { sparesOf } from '../../site/ownLamps/hangingOf';
 import { shelfStands } from '../../site/stand/shelfStands';
@@ -6,7 +6,7 @@ import type { Site, Tier } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import type { Dli } from '../../units/quantities';
 import { carryOf, type TierCarry } from '../season/carryOf';
-import { hungOver, MOST_LAMPS, type Tried } from './hungOver';
+import { hungOver, MOST_LAMPS, type TriedLamp } from './hungOver';
 import { lit, litFor, isTolerated, servingOf, type LitFor, type Serving, type Wanted } from './serving';
 
 export interface CropWanted {
@@ -20,7 +20,7 @@ export interface CapacityAsked {
 }
 
 /** Lamps over a tier and what they can serve there. */
-export interface Capacity {
+export interface TierCapacity {
   readonly tierId: string;
   /** By kind. */
   readonly lamps: readonly { readonly lampId: string; readonly count: number }[];
@@ -39,10 +39,10 @@ const MOST_DARK = 3;
  * What the lamps that a person owns can serve: every tier with its own, and the dark tiers with what lies in the cupboard. Each is hung
  * at the distance and lit for the hours that suit the crop; light from other tiers is left out.
  */
-export function capacityOf({ site, crops }: CapacityAsked, tables: Tables): Capacity[] {
-  const recall = createRecall(256);
+export function capacityOf({ site, crops }: CapacityAsked, tables: Tables): TierCapacity[] {
+  const cache = createCache(256);
   const tiers = shelfStands(site).flatMap((s) => s.tiers);
-  const of = (tier: Tier, carry: TierCarry, lamps: readonly string[], isHung: boolean): Capacity => ({
+  const of = (tier: Tier, carry: TierCarry, lamps: readonly string[], isHung: boolean): TierCapacity => ({
     tierId: tier.id,
     lamps: [...new Set(lamps)].map((lampId) => ({ lampId, count: lamps.filter((l) => l === lampId).length })),
     isHung,
@@ -63,7 +63,7 @@ export function capacityOf({ site, crops }: CapacityAsked, tables: Tables): Capa
     lying.flatMap(({ lampId, count }) => {
       for (let n = Math.min(count, MOST_LAMPS); n > 0; n--) {
         const lamps = Array<string>(n).fill(lampId);
-        const carry = hungOver(site, tier, lamps, tables, recall);
+        const carry = hungOver(site, tier, lamps, tables, cache);
         if (carry) return carry.places > 0 ? [of(tier, carry, lamps, false)] : [];
       }
       return [];
@@ -91,7 +91,7 @@ export interface MoreWay extends LitFor {
 }
 
 /** What more light on a tier would take. */
-export interface MoreLight {
+export interface LightWays {
   readonly now: Serving;
   /** The ways to the dose that is wished; none where the plants would not bear it. */
   readonly ways: readonly MoreWay[];
@@ -108,7 +108,7 @@ export interface MoreLight {
  *
  * @throws RangeError when the tier is not there or has no lamp: a caller's mistake
  */
-export function moreLightOn({ site, tierId, wanted, more }: MoreAsked, tables: Tables): MoreLight {
+export function moreLightOn({ site, tierId, wanted, more }: MoreAsked, tables: Tables): LightWays {
   const tier = site.stands.flatMap((s) => s.tiers).find((t) => t.id === tierId);
   const [first] = tier?.fittings ?? [];
   if (!tier || !first) throw new RangeError(`there is no lamp on tier ${tierId}`);
@@ -124,10 +124,10 @@ export function moreLightOn({ site, tierId, wanted, more }: MoreAsked, tables: T
     (a) => a.distance < now.distance - 1e-9 && isTolerated(a, now.hours, carry, wanted) && lit(a, now.hours, carry).dose >= goal - 1e-9,
   );
   if (nearer) ways.push({ how: 'nearer', ...lit(nearer, now.hours, carry) });
-  const lamps: Tried[] = [...tier.fittings, first.lampId];
+  const lamps: TriedLamp[] = [...tier.fittings, first.lampId];
   // Lamps that are fixed make no room for another.
   const isFixed = tier.fittings.some((f) => f.hanger.kind === 'fixed');
-  const withOne = isFixed ? null : hungOver(site, tier, lamps, tables, createRecall(64));
+  const withOne = isFixed ? null : hungOver(site, tier, lamps, tables, createCache(64));
   const another = withOne && litFor(withOne, goal, wanted);
   if (another) ways.push({ how: 'lamp', ...another });
   return {

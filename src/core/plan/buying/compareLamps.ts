@@ -1,7 +1,7 @@
 import { lampOf } from '../../answer/stand/benchStand';
 import { replacementsIn } from '../../judge/cost/lampLife';
 import { MOL_SECONDS } from '../../judge/dose/dli';
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import type { Site } from '../../site/stand/Site';
 import type { Stage } from '../../things/crop/Crop';
 import type { Tables } from '../../things/tables/Tables';
@@ -45,12 +45,12 @@ export interface LampFit {
 export function compareLamps({ site, tierId, lampIds, stage }: CompareAsked, tables: Tables): LampFit[] {
   const tier = site.stands.flatMap((s) => s.tiers).find((t) => t.id === tierId);
   if (!tier) throw new RangeError(`there is no tier ${tierId}`);
-  const recall = createRecall(64);
+  const cache = createCache(64);
   return lampIds.map((lampId) => {
     const lamp = lampOf(site, lampId, tables);
     let best: LampFit | null = null;
     for (let count = 1; count <= MOST_LAMPS; count++) {
-      const carry = hungOver(site, tier, Array<string>(count).fill(lampId), tables, recall);
+      const carry = hungOver(site, tier, Array<string>(count).fill(lampId), tables, cache);
       if (!carry) break;
       for (const a of carry.at) {
         const wanted = stage.dliTarget / (a.weakest * MOL_SECONDS);

@@ -1,5 +1,5 @@
 import { lampOf, lookUpTier } from '../../answer/stand/benchStand';
-import type { Recall } from '../../light/scene/Recall';
+import type { Cache } from '../../light/scene/Cache';
 import { LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { faceSizeOf } from '../../site/stand/footprint';
 import { CORD } from '../../site/stand/Hanger';
@@ -11,13 +11,13 @@ import { carryOf, type TierCarry } from '../season/carryOf';
 export const MOST_LAMPS = 8; // our choice
 
 /** A lamp that is tried: its kind, or the very one that hangs there. */
-export type Tried = string | Fitting;
+export type TriedLamp = string | Fitting;
 
 /**
  * What lamps give over the places of a tier, hung side by side over its whole depth; null where they are too wide for it. Its trays do
  * not count; what readings said counts as long as lamps are among them of which they said it.
  */
-export function hungOver(site: Site, tier: Tier, lamps: readonly Tried[], tables: Tables, recall: Recall): TierCarry | null {
+export function hungOver(site: Site, tier: Tier, lamps: readonly TriedLamp[], tables: Tables, cache: Cache): TierCarry | null {
   const width = lamps.reduce((sum, l) => sum + faceSizeOf(lampOf(site, typeof l === 'string' ? l : l.lampId, tables)).width, 0);
   if (width > tier.depth + 1e-9) return null;
   const face = Math.max(0.1, Math.min(1, tier.enclosure.height - LAMP_HEADROOM - 0.02));
@@ -28,5 +28,5 @@ export function hungOver(site: Site, tier: Tier, lamps: readonly Tried[], tables
   });
   const isOfItsOwn = lamps.some((l) => typeof l !== 'string');
   const bare = { ...tier, fittings, trays: [], ...(isOfItsOwn ? {} : { readings: [], fits: [] }) };
-  return carryOf(lookUpTier(site, bare, tables, { number: 1, x: 0, z: 0 }), recall);
+  return carryOf(lookUpTier(site, bare, tables, { number: 1, x: 0, z: 0 }), cache);
 }

@@ -2,7 +2,7 @@ import { airLately } from '../../site/growth/airLately';
 import type { ClinicCase } from '../../site/clinic/ClinicCase';
 import { plantAreaOf } from '../../site/stand/footprint';
 import type { LightMap, Rect } from '../../light/field/Grid';
-import type { Place, Circumstances, Change } from '../../judge/clinic/Circumstances';
+import type { SignPlace, Circumstances, Happening } from '../../judge/clinic/Circumstances';
 import { SIGN_NAMES, type Sign } from '../../judge/clinic/signs';
 import { dayAtPlace, daylightDose, photoperiodOf, receivedOf, type Received } from '../../judge/dose/LightDay';
 import type { TrayLight } from '../../answer/bench/BenchQuestion';
@@ -12,7 +12,7 @@ import type { Day } from '../../units/day';
 import type { Dli, Ppfd } from '../../units/quantities';
 
 /** A tray of a stand, as it is today, and its light; null while that is not worked out. */
-export interface Standing {
+export interface TrayToday {
   readonly stand: BenchStand;
   readonly tier: BenchTier;
   readonly tray: BenchTray;
@@ -70,7 +70,7 @@ const SIDES = [
 ];
 
 /** What nine places that were pressed are called. */
-export function placeOf(places: readonly number[]): Place {
+export function signPlaceOf(places: readonly number[]): SignPlace {
   if (places.length === 0 || places.length >= 7) return 'all';
   if (places.includes(4)) return places.length <= 5 ? 'centre' : 'all';
   if (places.length === 1) return CORNERS.includes(places[0]!) ? 'corner' : 'edge';
@@ -88,7 +88,7 @@ const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / 
  * Gathers what the plan, the log and the person know of plants that look wrong, at the very places where they look worst. What the person
  * says goes before what the plan says. What nobody knows is null.
  */
-export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: Standing, day: Day): Circumstances {
+export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: TrayToday, day: Day): Circumstances {
   const { told } = kase;
   const { crop, stage, batch } = tray;
   const nine = light ? ninths(light, plantAreaOf(tray.tray)) : null;
@@ -109,7 +109,7 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
   const fed = batch.log.filter((l) => l.what === 'fed' && l.day <= day).at(-1);
   const ageDays = batch.age ?? null;
   const fan = stand.stand.plugged.some((p) => p.kind === 'fan');
-  const changes = new Set<Change>(told.happened ?? []);
+  const changes = new Set<Happening>(told.happened ?? []);
   if (lately.some((l) => l.what === 'potted-on')) changes.add('potted-on');
   if (lately.some((l) => l.what === 'moved')) changes.add('moved');
   const later = crop.containerPath.filter((p) => ageDays !== null && p.fromDay + LATELY < ageDays).at(-1);
@@ -117,7 +117,7 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
     crop,
     stage: stage.stage,
     ageDays,
-    place: placeOf(kase.places),
+    place: signPlaceOf(kase.places),
     signs: kase.signs.filter((s): s is Sign => (SIGN_NAMES as readonly string[]).includes(s)),
     light: {
       dli,

@@ -10,14 +10,14 @@ import { SIGN_NAMES } from '../../judge/clinic/signs';
 import { logIt } from '../../site/growth/changeGrowth';
 import { beginTest, endTest, openCase } from '../../site/stand/changeClinic';
 import { dayFrom } from '../../units/day';
-import { circumstancesOf, ninths, placeOf } from './circumstancesOf';
+import { circumstancesOf, ninths, signPlaceOf } from './circumstancesOf';
 import { diagnose, runningTest, testRun } from './diagnose';
 
 const DAY = dayFrom(2027, 3, 1);
 const site = asOf(demoSite('en-GB', DAY), DAY, tables);
 const stand = benchStandOf(
   site,
-  site.stands.find((s) => !s.laidOut)!,
+  site.stands.find((s) => !s.autoArranged)!,
   tables,
 );
 const kase = site.clinic.find((c) => c.id === 'demo-case-celery')!;
@@ -27,14 +27,14 @@ const light = answerBench(questionOfStand(stand, null, null, false)).tiers[tier.
 const standing = { stand, tier, tray, light };
 
 test('nine places that are pressed have a name', () => {
-  expect(placeOf([])).toBe('all');
-  expect(placeOf([0, 1, 2, 3, 4, 5, 6])).toBe('all');
-  expect(placeOf([4])).toBe('centre');
-  expect(placeOf([8])).toBe('corner');
-  expect(placeOf([0, 8])).toBe('corner');
-  expect(placeOf([1])).toBe('edge');
-  expect(placeOf([2, 5, 8])).toBe('one-side');
-  expect(placeOf([1, 3])).toBe('edge');
+  expect(signPlaceOf([])).toBe('all');
+  expect(signPlaceOf([0, 1, 2, 3, 4, 5, 6])).toBe('all');
+  expect(signPlaceOf([4])).toBe('centre');
+  expect(signPlaceOf([8])).toBe('corner');
+  expect(signPlaceOf([0, 8])).toBe('corner');
+  expect(signPlaceOf([1])).toBe('edge');
+  expect(signPlaceOf([2, 5, 8])).toBe('one-side');
+  expect(signPlaceOf([1, 3])).toBe('edge');
 });
 
 test('the nine places of a map have its own light, the back first', () => {
@@ -78,7 +78,7 @@ test('with nothing marked nothing is claimed; at most three questions are asked,
   const { questions } = diagnose({ ...kase, signs: ['pale-lower-leaves-first'], places: [], told: {} }, standing, DAY);
   expect(questions.length).toBeGreaterThan(0);
   expect(questions.length).toBeLessThanOrEqual(3);
-  expect([...questions].sort((a, b) => b.worth - a.worth)).toEqual(questions);
+  expect([...questions].sort((a, b) => b.gain - a.gain)).toEqual(questions);
   const answered = diagnose(
     { ...kase, signs: ['pale-lower-leaves-first'], places: [], told: { [questions[0]!.field]: 'dry' } as never },
     standing,

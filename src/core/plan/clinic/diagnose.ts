@@ -2,22 +2,22 @@ import type { ClinicCase, TestRun, Told } from '../../site/clinic/ClinicCase';
 import { isCause, isClinicTest, type Cause, type ClinicTest, type Treatment } from '../../judge/clinic/Cause';
 import { factsOf, type Fact } from '../../judge/clinic/facts';
 import { daysToAnswer, testFor, treatmentsFor } from '../../judge/clinic/mend';
-import { weighCauses, type Weighed } from '../../judge/clinic/weighCauses';
+import { weighCauses, type WeighedCauses } from '../../judge/clinic/weighCauses';
 import type { Day } from '../../units/day';
-import { circumstancesOf, type Standing } from './circumstancesOf';
+import { circumstancesOf, type TrayToday } from './circumstancesOf';
 
 /** The stem is looked at by itself. */
 export type Askable = Exclude<keyof Told, 'stem_m'>;
 
 /** A question whose answer would tell most. */
-export interface Asked {
+export interface NextQuestion {
   readonly field: Askable;
   /** How much the shares would move, on average over its answers: 0 … 1. */
-  readonly worth: number;
+  readonly gain: number;
 }
 
 export interface Diagnosis {
-  readonly weighed: readonly Weighed[];
+  readonly weighed: readonly WeighedCauses[];
   /** All facts, those that were denied as well: they stay to be seen. */
   readonly facts: readonly Fact[];
   /** Honest when it cannot tell: nothing was seen, or no cause stands out. */
@@ -25,18 +25,18 @@ export interface Diagnosis {
   readonly test: ClinicTest;
   readonly lookIn_days: number;
   readonly treatments: readonly Treatment[];
-  readonly questions: readonly Asked[];
+  readonly questions: readonly NextQuestion[];
 }
 
 /** A cause that holds so much of all is likely, and clear. */
 const LIKELY = 0.5;
 const CLEAR = 0.8;
 /** An answer that moves less is not asked for. */
-const WORTH_ASKING = 0.04;
+const LEAST_GAIN = 0.04;
 const MOST_QUESTIONS = 3;
 
 /** What is wrong, as far as signs, plan and person tell; what would tell more; what to try and what mends it. */
-export function diagnose(kase: ClinicCase, standing: Standing, day: Day): Diagnosis {
+export function diagnose(kase: ClinicCase, standing: TrayToday, day: Day): Diagnosis {
   const circumstances = circumstancesOf(kase, standing, day);
   const facts = factsOf(circumstances);
   const used = facts.filter((f) => !kase.denied.includes(f.id));
@@ -99,7 +99,7 @@ const ANSWERS: { readonly [K in Askable]-?: readonly NonNullable<Told[K]>[] } = 
 };
 
 /** Of what nobody has said yet, what would move the shares most: half of the sum of all moves, over the answers. */
-function questionsFor(kase: ClinicCase, now: readonly Weighed[], weigh: (c: ClinicCase) => readonly Weighed[]): Asked[] {
+function questionsFor(kase: ClinicCase, now: readonly WeighedCauses[], weigh: (c: ClinicCase) => readonly WeighedCauses[]): NextQuestion[] {
   const shares = new Map(now.map((w) => [w.cause, w.share]));
   return (Object.keys(ANSWERS) as Askable[])
     .filter((field) => kase.told[field] === undefined)
@@ -109,10 +109,10 @@ function questionsFor(kase: ClinicCase, now: readonly Weighed[], weigh: (c: Clin
         const then = weigh({ ...kase, told: { ...kase.told, [field]: answer } });
         return then.reduce((sum, w) => sum + Math.abs(w.share - shares.get(w.cause)!), 0) / 2;
       });
-      return { field, worth: moved.reduce((a, b) => a + b, 0) / moved.length };
+      return { field, gain: moved.reduce((a, b) => a + b, 0) / moved.length };
     })
-    .filter((q) => q.worth >= WORTH_ASKING)
-    .sort((a, b) => b.worth - a.worth)
+    .filter((q) => q.gain >= LEAST_GAIN)
+    .sort((a, b) => b.gain - a.gain)
     .slice(0, MOST_QUESTIONS);
 }
 

@@ -1,5 +1,5 @@
 import type { Treatment } from '../../judge/clinic/Cause';
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import type { AdviceQuestion } from '../advice/AdviceQuestion';
 import { effectOf, engineAnswer, resultsOf, type TrayResult } from '../advice/Effect';
 import { judgeOf, type Tried } from '../advice/judgeOf';
@@ -57,16 +57,14 @@ export function mendsByPlan(question: MendQuestion, treatments: readonly Treatme
   const before = judge.before.results.find((r) => r.trayId === scope.id);
   if (!tier || !before) return [];
   const structural = movesFor(site, judge.now, scope);
-  const recall = createRecall(256);
+  const cache = createCache(256);
   const candidates = (treatment: Treatment): Move[] => {
     const hang = (up: boolean): Move[] =>
       liftsOf(tier)
         .filter((lift) => (up ? lift > 1e-6 : lift < -1e-6))
         .map((lift) => ({ do: 'hang', tierId: tier.tier.id, lift }));
     const hours = (more: boolean): Move[] =>
-      hoursOf(tier.timer, judge.now, site).filter((m) =>
-        more ? m.lit_min > tier.timer.lit_min : m.lit_min < tier.timer.lit_min,
-      );
+      hoursOf(tier.timer, judge.now, site).filter((m) => (more ? m.lit_min > tier.timer.lit_min : m.lit_min < tier.timer.lit_min));
     switch (treatment) {
       case 'lower-lamp':
         return hang(false);
@@ -84,7 +82,7 @@ export function mendsByPlan(question: MendQuestion, treatments: readonly Treatme
   function workedOut(treatment: Treatment, { moves }: Tried): PlanMend | null {
     const next = judge.moved(moves);
     const stand = judge.standIn(next);
-    const results = resultsOf(stand, engineAnswer(stand, recall));
+    const results = resultsOf(stand, engineAnswer(stand, cache));
     const effect = effectOf(stand, next, results, judge.trayIds);
     const after = results.find((r) => r.trayId === scope.id);
     // Of what is hardly changed nobody wants to read.

@@ -3,7 +3,7 @@ import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { benchStandOf } from '../../answer/stand/benchStand';
 import type { MonthAtPlace } from '../../answer/daylight/yearOf';
 import { MOL_SECONDS } from '../../judge/dose/dli';
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import { IN_THE_OPEN } from '../../site/stand/Enclosure';
 import { BARE_SITE } from '../../site/stand/bare';
 import { addFitting, addTray, changeFittings, setPause, setTimes } from '../../site/stand/change';
@@ -41,7 +41,7 @@ test('what a place gets is what the engine gives a pot that stands there, with t
   expect(found.map((l) => l.tierId)).toEqual(expect.arrayContaining([first!.id, second!.id]));
   const potted = addTray(second!.id, tables.container('pot-13')!, { cropId: violet.id, stage: stage.stage }, { x: second!.width / 2, y: second!.depth / 2 }, () => 'pot')(site); // prettier-ignore
   const bench = benchStandOf(potted, potted.stands[0]!, tables);
-  const light = Object.values(answerBench(questionOfStand(bench, null), createRecall(64)).tiers).flatMap((t) => Object.values(t.trays))[0]!;
+  const light = Object.values(answerBench(questionOfStand(bench, null), createCache(64)).tiers).flatMap((t) => Object.values(t.trays))[0]!;
   const here = found.find((l) => l.tierId === second!.id)!;
   expect(here.dose).toBeWithin(light.stats.mean * 10 * MOL_SECONDS, { relative: 0.01 });
   expect(here).toMatchObject({ hours: 10, isTooTall: false, isTooNear: false, isTooLong: false });

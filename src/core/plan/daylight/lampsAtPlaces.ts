@@ -3,7 +3,7 @@ import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { benchStandOf } from '../../answer/stand/benchStand';
 import { photoperiodOf } from '../../judge/dose/LightDay';
 import { MOL_SECONDS } from '../../judge/dose/dli';
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import { addTray } from '../../site/stand/change';
 import { isRoofed } from '../../site/stand/Enclosure';
 import { shelfStands } from '../../site/stand/shelfStands';
@@ -50,7 +50,7 @@ const POT = 'pot-13'; // our choice: the size in which most houseplants are sold
  */
 export function lampsAtPlaces({ site, cropId, stage }: PlantAsked, tables: Tables): LampsAtPlace[] {
   const pot = tables.container(POT)!;
-  const recall = createRecall(256);
+  const cache = createCache(256);
   return shelfStands(site).flatMap((stand) => {
     if (stand.tiers.every((t) => t.fittings.length === 0)) return [];
     let next = 0;
@@ -60,7 +60,7 @@ export function lampsAtPlaces({ site, cropId, stage }: PlantAsked, tables: Table
       bare,
     );
     const bench = benchStandOf(potted, potted.stands[0]!, tables);
-    const answer = answerBench(questionOfStand(bench, null), recall);
+    const answer = answerBench(questionOfStand(bench, null), cache);
     return bench.tiers.flatMap((t): LampsAtPlace[] => {
       const y = t.trays[0]!;
       const light = answer.tiers[t.tier.id]?.trays[y.tray.id];

@@ -7,7 +7,7 @@ import { spreadOf } from '../../judge/dose/LightSpread';
 import { tables } from '../../things/tables/libraryTables';
 import { limitsOfStage } from '../../../../test/limitsOfStage';
 import { MOL_SECONDS } from '../../judge/dose/dli';
-import { hoursByMonth, settingsOf, topUpOf } from './topUp';
+import { hoursByMonth, timerSettingsOf, topUpOf } from './topUp';
 
 const RAD = Math.PI / 180;
 const place = { latitude: 54 * RAD, longitude: 0 };
@@ -33,7 +33,7 @@ test('lamps burn long in winter, hardly or not in summer, and never in the quiet
 
 test('what is promised of a half month is what lamp and daylight come to', () => {
   for (const t of topUps) {
-    const [fare] = t.fares;
+    const [fare] = t.results;
     expect(fare!.mean).toBeCloseTo(60 * (t.lit_min / 60) * MOL_SECONDS + t.daylight, 4);
     // Neither more than it bears nor, where the lamp can help, less than it needs.
     if (t.lit_min > 0) expect(fare!.mean).toBeLessThanOrEqual(fern.dliMax);
@@ -44,7 +44,7 @@ test('what is promised of a half month is what lamp and daylight come to', () =>
 });
 
 test('the timer is set anew a few times a year, not every fortnight', () => {
-  const settings = settingsOf(topUps);
+  const settings = timerSettingsOf(topUps);
   expect(settings.length).toBeGreaterThan(1);
   expect(settings.length).toBeLessThanOrEqual(8);
 });

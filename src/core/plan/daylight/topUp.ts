@@ -4,7 +4,7 @@ import type { Place } from '../../sky/outdoors/outdoorsAt';
 import { minutesAhead } from '../../units/clockChanges';
 import type { Day } from '../../units/day';
 import type { Dli, Hours } from '../../units/quantities';
-import { bestTimes, fareOn, type Fares, type Served, type TimerRules } from '../timer/solveTimer';
+import { bestTimes, resultsOn, type TimerResult, type Served, type TimerRules } from '../timer/solveTimer';
 import { halvesOf, meanDay } from './yearHalves';
 
 /** What a timer has to do in a part of the year. */
@@ -14,7 +14,7 @@ export interface TopUp extends LitTimes {
   /** Of daylight alone. */
   readonly daylight: Dli;
   /** How each tray does with both; sun and lamp together make its photoperiod. */
-  readonly fares: readonly Fares[];
+  readonly results: readonly TimerResult[];
 }
 
 /** Of the dose that the best times would give, a tray may miss or get this much more before somebody has to walk to the timer: our convention. */
@@ -42,11 +42,11 @@ export function topUpOf(year: Year, places: readonly YearAtPlace[], { place, tim
   const halves = halvesOf(year).map((half) => {
     const daylight = meanDay(year, places, half, place, ahead);
     const all = served.map((s): Served => ({ ...s, daylight, wish: null }));
-    const on = (times: LitTimes) => fareOn(all, rules, times).fares;
+    const on = (times: LitTimes) => resultsOn(all, rules, times).results;
     const off: LitTimes = { ...now, lit_min: 0 };
     const enough = on(off).every((f, i) => f.weakest >= all[i]!.stage.dliMin && f.photoperiod >= all[i]!.stage.hoursMin);
     const best = enough ? off : bestTimes(all, rules, now, false);
-    return { ...half, daylight: daylight?.dli ?? 0, on, best, fares: on(best) };
+    return { ...half, daylight: daylight?.dli ?? 0, on, best, results: on(best) };
   });
   const topUps: TopUp[] = [];
   while (topUps.length < halves.length) {
@@ -58,7 +58,8 @@ export function topUpOf(year: Year, places: readonly YearAtPlace[], { place, tim
       while (reach < halves.length && isAboutAsGood(best, halves[reach]!, served)) reach++;
       if (reach - 1 > end) [times, end] = [best, reach - 1];
     }
-    for (const { from, to, daylight, on } of halves.slice(start, end + 1)) topUps.push({ from, to, ...times, daylight, fares: on(times) });
+    for (const { from, to, daylight, on } of halves.slice(start, end + 1))
+      topUps.push({ from, to, ...times, daylight, results: on(times) });
   }
   return topUps;
 }
@@ -66,22 +67,22 @@ export function topUpOf(year: Year, places: readonly YearAtPlace[], { place, tim
 /** As many trays do well, none gets much less or more than it would, and no lamp burns where daylight is enough. */
 function isAboutAsGood(
   times: LitTimes,
-  { best, fares, on }: { best: LitTimes; fares: readonly Fares[]; on(times: LitTimes): readonly Fares[] },
+  { best, results, on }: { best: LitTimes; results: readonly TimerResult[]; on(times: LitTimes): readonly TimerResult[] },
   served: readonly Pick<Served, 'limits'>[],
 ): boolean {
   if (best.lit_min === 0) return times.lit_min === 0;
   const set = on(times);
-  const well = (all: readonly Fares[]) => all.filter((f) => f.says === 'suits').length;
+  const well = (all: readonly TimerResult[]) => all.filter((f) => f.says === 'suits').length;
   // A longer day than the best would give is a reason to walk, where it is longer than the plant bears.
-  const isShort = ({ photoperiod }: Fares, i: number) =>
-    photoperiod <= Math.max(served[i]!.limits.longestDay, fares[i]!.photoperiod) + 1e-9;
-  const isNear = ({ mean, says }: Fares, i: number) =>
-    says === 'suits' || (mean >= NEAR.least * fares[i]!.mean && mean <= NEAR.most * fares[i]!.mean);
-  return well(set) >= well(fares) && set.every(isNear) && set.every(isShort);
+  const isShort = ({ photoperiod }: TimerResult, i: number) =>
+    photoperiod <= Math.max(served[i]!.limits.longestDay, results[i]!.photoperiod) + 1e-9;
+  const isNear = ({ mean, says }: TimerResult, i: number) =>
+    says === 'suits' || (mean >= NEAR.least * results[i]!.mean && mean <= NEAR.most * results[i]!.mean);
+  return well(set) >= well(results) && set.every(isNear) && set.every(isShort);
 }
 
 /** The days of a year on which a timer is to be set anew. */
-export function settingsOf(topUps: readonly TopUp[]): (LitTimes & { readonly day: Day })[] {
+export function timerSettingsOf(topUps: readonly TopUp[]): (LitTimes & { readonly day: Day })[] {
   return topUps.flatMap((t, i) => {
     const before = topUps.at(i - 1);
     const isSame = before && before.lit_min === t.lit_min && (t.lit_min === 0 || before.on_min === t.on_min);

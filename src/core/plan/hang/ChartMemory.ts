@@ -1,12 +1,12 @@
-import { createRecall, type Recall } from '../../light/scene/Recall';
+import { createCache, type Cache } from '../../light/scene/Cache';
 
 /** What earlier charts worked out and the next one may need again: after a change only what it touches is computed. */
 export interface ChartMemory {
   /** The light of a tier's own lamps at one height on the points of a tray, by the height of its leaves. */
-  readonly rows: Recall;
+  readonly rows: Cache;
   /** The engine's answers for a whole stand. */
-  readonly answers: Recall;
+  readonly answers: Cache;
 }
 
 /** Rows of some five stands, and answers of about as many charts: some 20 MB at most. */
-export const createChartMemory = (): ChartMemory => ({ rows: createRecall(512), answers: createRecall(48) });
+export const createChartMemory = (): ChartMemory => ({ rows: createCache(512), answers: createCache(48) });

@@ -10,7 +10,7 @@ import { growthOf } from '../../site/growth/growthOf';
 import type { LitTimes } from '../../units/LitTimes';
 import { FULL } from '../../things/lamp/dimming';
 import { fadedTo } from '../../things/lamp/fading';
-import type { Recall } from '../../light/scene/Recall';
+import type { Cache } from '../../light/scene/Cache';
 import type { Metres } from '../../units/quantities';
 import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import type { Day } from '../../units/day';
@@ -31,7 +31,7 @@ export interface LampSetting {
 }
 
 /** How a tier is set: its lamps, and so many risers under each tray. */
-export interface TierSetting {
+export interface CourseSetting {
   readonly lamps: LampSetting;
   readonly risers: Readonly<Record<string, number>>;
 }
@@ -90,7 +90,7 @@ export class TierCourse {
   /**
    * @param answer  the engine's light of the stand now
    * @param suns    the daylight of the trays over the days; left out: as on the first of them
-   * @param recall  shared by the tiers of a stand: rooms of one size have much in common
+   * @param cache  shared by the tiers of a stand: rooms of one size have much in common
    * @param memory  what charts before this one worked out
    */
   constructor(
@@ -98,12 +98,12 @@ export class TierCourse {
     answer: BenchAnswer,
     private readonly from: Day,
     days: number,
-    recall: Recall,
+    cache: Cache,
     memory: ChartMemory,
     private readonly suns: SunsOfDays = AS_TODAY,
   ) {
     this.states = tier.trays.map((y) => Array.from({ length: days }, (_, i) => stateOf(y, from + i)));
-    this.table = lightTableOf(tier, answer, new Map(tier.trays.map(({ tray }, i) => [tray.id, this.rangeOf(i)])), recall, memory);
+    this.table = lightTableOf(tier, answer, new Map(tier.trays.map(({ tray }, i) => [tray.id, this.rangeOf(i)])), cache, memory);
     const lamps = tier.lamps.map(({ real, fitting }) => ({ lamp: real, ageing: ageingOf(tier.tier, fitting) }));
     this.fades = Array.from({ length: days }, (_, i) => FADE_STEP * Math.round(fadedTo(lamps, i * tier.hours) / FADE_STEP));
     this.alike = this.states.map((of) =>
@@ -129,7 +129,7 @@ export class TierCourse {
     this.lampsNow = this.heights[below]!.find(({ dimming }) => dimming.by === 1)!;
   }
 
-  get now(): TierSetting {
+  get now(): CourseSetting {
     return { lamps: this.lampsNow, risers: Object.fromEntries(this.tier.trays.map(({ tray }) => [tray.id, tray.risers])) };
   }
 
@@ -222,7 +222,7 @@ export class TierCourse {
     );
   }
 
-  wrong(setting: TierSetting, day: Day, times: LitTimes): number {
+  wrong(setting: CourseSetting, day: Day, times: LitTimes): number {
     return this.tier.trays.reduce((sum, { tray }, i) => sum + this.trayWrong(i, setting.lamps, setting.risers[tray.id]!, day, times), 0);
   }
 
@@ -250,7 +250,7 @@ export class TierCourse {
   }
 
   /** Whether a day is as good as it can be. */
-  ok(setting: TierSetting, day: Day, times: LitTimes): boolean {
+  ok(setting: CourseSetting, day: Day, times: LitTimes): boolean {
     const wrong = this.wrong(setting, day, times);
     if (wrong <= NEAR) return true; // whatever the least is
     const least = this.leastWrong(day, times);
@@ -258,13 +258,13 @@ export class TierCourse {
   }
 
   /** From a day on, the first on which a setting is no longer as good as can be. */
-  firstBad(setting: TierSetting, from: Day, until: Day, times: LitTimes): Day {
+  firstBad(setting: CourseSetting, from: Day, until: Day, times: LitTimes): Day {
     for (let day = from; day <= until; day++) if (!this.ok(setting, day, times)) return day;
     return until + 1;
   }
 
   /** How good a setting is over some days: what is wrong with it, and a little for being off the best dose. */
-  score(setting: TierSetting, from: Day, to: Day, times: LitTimes): number {
+  score(setting: CourseSetting, from: Day, to: Day, times: LitTimes): number {
     let sum = 0;
     for (let day = from; day <= to; day++) {
       sum += this.wrong(setting, day, times);
@@ -279,7 +279,7 @@ export class TierCourse {
   }
 
   /** For every setting of the lamps the risers that suit it best over some days. */
-  settings(now: TierSetting, from: Day, to: Day, times: LitTimes): TierSetting[] {
+  settings(now: CourseSetting, from: Day, to: Day, times: LitTimes): CourseSetting[] {
     return this.lampSettings.map((lamps) => ({
       lamps,
       risers: Object.fromEntries(
@@ -302,7 +302,7 @@ export class TierCourse {
    *
    * @param lights  the light of the lamps on each tray, from the engine; left out: as the table has it
    */
-  daysOf(setting: TierSetting, day: Day, times: LitTimes, lights?: (tray: number) => LightSpread): TrayDay[] {
+  daysOf(setting: CourseSetting, day: Day, times: LitTimes, lights?: (tray: number) => LightSpread): TrayDay[] {
     return this.tier.trays.map(({ tray }, i): TrayDay => {
       const { stage, limits, phase, height, needed } = this.state(i, day);
       const risers = setting.risers[tray.id]!;

@@ -20,7 +20,7 @@ export function doVisit(site: Site, { lamps, dims, risers, hours }: VisitJobs): 
       s.tiers.some((t) => touched.has(t.id))
         ? {
             ...s,
-            laidOut: false,
+            autoArranged: false,
             tiers: s.tiers.map((t) =>
               touched.has(t.id)
                 ? {

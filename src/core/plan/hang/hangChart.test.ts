@@ -1,5 +1,5 @@
 import { createChartMemory } from './ChartMemory';
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import { answerBench } from '../../answer/bench/answerBench';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { dateBatch, logIt, measureBatch } from '../../site/growth/changeGrowth';
@@ -156,7 +156,7 @@ test('fewer visits cannot be: a search through all settings needs as many', () =
   const stand = standIn(site);
   const answer = answerBench(questionOfStand(stand, null));
   const chart = chartOf(site);
-  const course = new TierCourse(stand.tiers[0]!, answer, FROM, chart.until - FROM + 1, createRecall(), createChartMemory());
+  const course = new TierCourse(stand.tiers[0]!, answer, FROM, chart.until - FROM + 1, createCache(), createChartMemory());
   const hours = stand.tiers[0]!.timer;
   const days = visitDays(site.visits, FROM, chart.until);
   const settings = course.settings(course.now, FROM, FROM, hours);

@@ -7,7 +7,7 @@ import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { receivedOf } from '../../judge/dose/LightDay';
 import type { LightSpread } from '../../judge/dose/LightSpread';
 import { spreadOfMap } from '../../judge/dose/spreadOfMap';
-import { createRecall, type Recall } from '../../light/scene/Recall';
+import { createCache, type Cache } from '../../light/scene/Cache';
 import { wishedHours } from '../hours/wishedHours';
 import { benchStandOf, type BenchStand } from '../../answer/stand/benchStand';
 import { plantAreaOf } from '../../site/stand/footprint';
@@ -21,7 +21,7 @@ import { siteOn } from './doVisits';
 import type { ChartLimit, HangChart, HangQuestion, HangVisit, TrayDay, Trip } from './HangChart';
 import type { DimJob, HoursJob, LampJob, RiserJob, VisitJobs } from '../../site/hang/KeptChart';
 import { jobsIn } from '../../site/hang/KeptChart';
-import { NEAR, TierCourse, type LampSetting, type TierSetting } from './TierCourse';
+import { NEAR, TierCourse, type LampSetting, type CourseSetting } from './TierCourse';
 import { sunsOfDays } from './sunsOfDays';
 import { visitDays } from '../../site/hang/VisitRhythm';
 
@@ -43,7 +43,7 @@ interface TimerCourse {
 /** How everything is set between two visits. */
 interface Stretch {
   readonly from: Day;
-  readonly tiers: ReadonlyMap<TierCourse, TierSetting>;
+  readonly tiers: ReadonlyMap<TierCourse, CourseSetting>;
   readonly timers: ReadonlyMap<string, LitTimes>;
 }
 
@@ -71,10 +71,10 @@ export function hangChartOf(question: HangQuestion, progress: (done: number) => 
   const stand = benchStandOf(site, kept, tables);
   const until = lastDay(stand, from);
   const lit = stand.tiers.filter((t) => t.lamps.length > 0 && t.trays.length > 0);
-  const recall = createRecall(2048);
+  const cache = createCache(2048);
   const suns = sunsOfDays(site, kept.id, lit, from, until, tables);
   const courses = lit.map((t, i) => {
-    const course = new TierCourse(t, answer, from, until - from + 1, recall, memory, suns);
+    const course = new TierCourse(t, answer, from, until - from + 1, cache, memory, suns);
     progress((0.6 * (i + 1)) / lit.length);
     return course;
   });
@@ -85,7 +85,7 @@ export function hangChartOf(question: HangQuestion, progress: (done: number) => 
     const { visits, stretches } = search(question, courses, timers, days, until);
     progress(0.7);
     const at = (day: Day) => stretches.findLast((s) => s.from <= day) ?? stretches[0]!;
-    const engine = engineOf(question, visits, at, known, recall, memory);
+    const engine = engineOf(question, visits, at, known, cache, memory);
     const told = visits.map((v, i): HangVisit => {
       const last = Math.max(v.day, (visits[i + 1]?.day ?? until + 1) - 1);
       progress(0.7 + (0.3 * (i + 1)) / visits.length);
@@ -121,7 +121,7 @@ function engineOf(
   visits: readonly VisitJobs[],
   at: (day: Day) => Stretch,
   known: Map<string, BenchAnswer>,
-  recall: Recall,
+  cache: Cache,
   memory: ChartMemory,
 ): Engine {
   const { site, standId, from } = question;
@@ -139,7 +139,7 @@ function engineOf(
         tables,
       );
       const asked = questionOfStand(stand, null);
-      answer = memory.answers.get(JSON.stringify(asked), () => answerBench(asked, recall));
+      answer = memory.answers.get(JSON.stringify(asked), () => answerBench(asked, cache));
       known.set(key, answer);
     }
     return answer;

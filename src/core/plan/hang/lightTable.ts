@@ -3,8 +3,8 @@ import { sceneOfTier } from '../../answer/bench/benchScene';
 import type { AskedTier, BenchAnswer } from '../../answer/bench/BenchQuestion';
 import { emitterKey } from '../../light/emitters/emitterKey';
 import { lightFieldOf, type LightField } from '../../light/scene/LightField';
-import type { Recall } from '../../light/scene/Recall';
-import { NO_LIGHT, PARTS, spreadOf, type LightSpread } from '../../judge/dose/LightSpread';
+import type { Cache } from '../../light/scene/Cache';
+import { NO_LIGHT, SPREAD_PARTS, spreadOf, type LightSpread } from '../../judge/dose/LightSpread';
 import { throughCover } from '../../things/container/coverLibrary';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
 import type { Metres } from '../../units/quantities';
@@ -64,14 +64,14 @@ const COARSER = 0.7;
  *
  * @param answer    the engine's light of the stand now
  * @param canopies  between which heights the leaf tops of each tray will be: nothing is worked out beyond them
- * @param recall    what was computed for other tiers of the stand
+ * @param cache    what was computed for other tiers of the stand
  * @param memory    what charts before this one worked out
  */
 export function lightTableOf(
   t: BenchTier,
   answer: BenchAnswer,
   canopies: ReadonlyMap<string, CanopyRange>,
-  recall: Recall,
+  cache: Cache,
   memory: Pick<ChartMemory, 'rows'>,
 ): LightTable {
   const movable = t.lamps.filter((l) => l.fitting.hanger.kind !== 'fixed');
@@ -101,7 +101,7 @@ export function lightTableOf(
     const light = answer.tiers[t.tier.id]?.trays[tray.id];
     if (!light || light.spillShare === 0) return new Float64Array(points.length);
     const { area, columns, rows: lines, ppfd } = light.map;
-    const own = lightFieldOf(sceneOfTier(asked), recall);
+    const own = lightFieldOf(sceneOfTier(asked), cache);
     const cell = (at: number, from: number, to: number, count: number) =>
       Math.min(count - 1, Math.max(0, Math.floor(((at - from) / (to - from)) * count)));
     return Float64Array.from(points, ([x, y]) => {
@@ -134,7 +134,7 @@ export function lightTableOf(
         const through = throughCover(tray);
         let own = known.get(z);
         if (!own) {
-          const light = (field ??= lightFieldOf(sceneOfTier({ lamps, room: asked.room }), recall, COARSER));
+          const light = (field ??= lightFieldOf(sceneOfTier({ lamps, room: asked.room }), cache, COARSER));
           known.set(z, (own = Float64Array.from(places, ([x, y]) => light.ppfdAt(x, y, z))));
         }
         const values = own.map((v, k) => through * v + spill[k]!);
@@ -184,8 +184,8 @@ export function lightTableOf(
         const row = (of: readonly Logs[]) => of[j]![k]! * (1 - v) + of[Math.min(DISTANCES - 1, j + 1)]![k]! * v;
         return Math.exp(u > 0 ? row(tray[i]!) * (1 - u) + row(tray[above]!) * u : row(tray[i]!));
       };
-      const spread = { weakest: at(0), mean: at(1), strongest: at(2), parts: Array.from({ length: PARTS }, (_, k) => at(3 + k)) };
-      return fromOneSide.has(trayId) ? { ...spread, nine: NINE_AMONG_POINTS.map((_, k) => at(3 + PARTS + k)) } : spread;
+      const spread = { weakest: at(0), mean: at(1), strongest: at(2), parts: Array.from({ length: SPREAD_PARTS }, (_, k) => at(3 + k)) };
+      return fromOneSide.has(trayId) ? { ...spread, nine: NINE_AMONG_POINTS.map((_, k) => at(3 + SPREAD_PARTS + k)) } : spread;
     },
   };
 }

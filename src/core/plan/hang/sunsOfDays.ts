@@ -1,4 +1,4 @@
-import { createSunRecall } from '../../answer/daylight/litByWindow';
+import { createSunCache } from '../../answer/daylight/litByWindow';
 import { asOf } from '../../answer/stand/asOf';
 import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { peakOf } from '../../judge/dose/LightDay';
@@ -42,10 +42,10 @@ export function sunsOfDays(
   const stand = site.stands.find((s) => s.id === standId);
   if (!stand?.window || stand.tiers.every((t) => t.daylight !== null || t.sun === undefined)) return AS_TODAY;
   const alone: Site = { ...site, stands: [stand] };
-  const recall = createSunRecall();
+  const cache = createSunCache();
   const steps = Array.from({ length: Math.floor((until - from) / STEP_days) + 1 }, (_, n): Suns => {
     const middle = Math.min(until, from + n * STEP_days + Math.floor(STEP_days / 2));
-    const then = asOf(alone, middle, tables, recall).stands[0]!.tiers;
+    const then = asOf(alone, middle, tables, cache).stands[0]!.tiers;
     return new Map(then.flatMap((t) => t.trays.map((y) => [y.id, daylightOfTray(t, y)] as const)));
   });
   const trays = tiers.flatMap((t) => t.trays);

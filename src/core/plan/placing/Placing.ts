@@ -35,19 +35,19 @@ export interface PlacingTier {
 }
 
 /** What a tray's week on a tier is worth, whole numbers; nowhere: nothing. */
-export interface Worth {
+export interface CountWeights {
   readonly inBand: number;
   readonly below: number;
   readonly above: number;
 }
 
 /** Only the band counts. */
-export const BAND_ONLY: Worth = { inBand: 1, below: 0, above: 0 };
+export const BAND_ONLY: CountWeights = { inBand: 1, below: 0, above: 0 };
 
 /** Batches by weeks, on tiers. */
 export interface PlacingAsked {
   /** Left out: only the band counts. */
-  readonly worth?: Worth;
+  readonly counts?: CountWeights;
   readonly tiers: readonly PlacingTier[];
   /** By batch, by week. */
   readonly needs: readonly (readonly PlacedNeed[])[];
@@ -70,7 +70,7 @@ export interface Placing {
 
 /** How good a placing is: the first counts most. */
 export interface PlacingScore {
-  readonly worth: number;
+  readonly value: number;
   /** Trays in their band, over all weeks. */
   readonly inBand: number;
   readonly moves: number;
@@ -79,7 +79,7 @@ export interface PlacingScore {
 
 /** Whether one is better than another: by worth, then moves, then power. */
 export const betterPlacing = (a: PlacingScore, b: PlacingScore): boolean =>
-  a.worth !== b.worth ? a.worth > b.worth : a.moves !== b.moves ? a.moves < b.moves : a.energy_wh < b.energy_wh - 1e-9;
+  a.value !== b.value ? a.value > b.value : a.moves !== b.moves ? a.moves < b.moves : a.energy_wh < b.energy_wh - 1e-9;
 
 export const demandOf = ({ needs }: PlacingAsked): number => needs.reduce((sum, row) => sum + row.reduce((s, n) => s + n.trays, 0), 0);
 
@@ -88,7 +88,7 @@ const DAYS = 7;
 /** What a tier gives in a week at its best level. */
 export interface LevelChosen {
   readonly level: number;
-  readonly worth: number;
+  readonly value: number;
   readonly inBand: number;
   readonly wh: number;
 }
@@ -105,8 +105,8 @@ export function suits(need: PlacedNeed, level: TierLevel, daylight: number): 'in
 }
 
 /** The best level of a tier for what stands on it in a week, of those that none of it forbids: most worth, then the least power. */
-export function bestLevel(tier: PlacingTier, week: number, standing: readonly PlacedNeed[], counts: Worth): LevelChosen {
-  let best: LevelChosen = { level: 0, worth: -Infinity, inBand: 0, wh: 0 };
+export function bestLevel(tier: PlacingTier, week: number, standing: readonly PlacedNeed[], counts: CountWeights): LevelChosen {
+  let best: LevelChosen = { level: 0, value: -Infinity, inBand: 0, wh: 0 };
   const daylight = tier.daylight?.[week] ?? 0;
   tier.levels.forEach((l, level) => {
     // Off is always allowed.
@@ -118,7 +118,7 @@ export function bestLevel(tier: PlacingTier, week: number, standing: readonly Pl
       worth += n.trays * (does === 'in' ? counts.inBand : does === 'below' ? counts.below : counts.above);
     }
     const wh = l.wh_per_day * DAYS;
-    if (worth > best.worth || (worth === best.worth && wh < best.wh)) best = { level, worth, inBand, wh };
+    if (worth > best.value || (worth === best.value && wh < best.wh)) best = { level, value: worth, inBand, wh };
   });
   return best;
 }
@@ -138,12 +138,12 @@ export function scorePlacing(asked: PlacingAsked, place: Placing['place']): Plac
   const level = asked.tiers.map((tier, k) =>
     Array.from({ length: weeks }, (_, t) => {
       const standing = asked.needs.flatMap((row, b) => (place[b]![t] === k ? [row[t]!] : []));
-      const best = bestLevel(tier, t, standing, asked.worth ?? BAND_ONLY);
-      worth += best.worth;
+      const best = bestLevel(tier, t, standing, asked.counts ?? BAND_ONLY);
+      worth += best.value;
       inBand += best.inBand;
       energy_wh += best.wh;
       return best.level;
     }),
   );
-  return { worth, inBand, moves: movesIn(place, asked.before), energy_wh, level };
+  return { value: worth, inBand, moves: movesIn(place, asked.before), energy_wh, level };
 }

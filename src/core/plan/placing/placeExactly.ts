@@ -40,7 +40,7 @@ interface Week {
   readonly places: readonly (readonly number[])[];
   /** Power of each combination that is worth the most; ∞ for the others. */
   readonly cost: Float64Array;
-  readonly worth: number;
+  readonly value: number;
 }
 
 function weekOf(asked: PlacingAsked, t: number): Week {
@@ -71,7 +71,7 @@ function weekOf(asked: PlacingAsked, t: number): Week {
       const best = masks[k]!(sets[k]!);
       if (!best) fits = false;
       else {
-        worth += best.worth;
+        worth += best.value;
         wh += best.wh;
       }
     }
@@ -87,7 +87,7 @@ function weekOf(asked: PlacingAsked, t: number): Week {
     }
   }
   for (let index = 0; index < size; index++) if (gain[index] !== most) cost[index] = Infinity;
-  return { batches, places, cost, worth: most };
+  return { batches, places, cost, value: most };
 }
 
 /** The best level for a set of batches on a tier, remembered; null where they don't fit. */
@@ -98,14 +98,14 @@ function levelOfSet(asked: PlacingAsked, tier: PlacingAsked['tiers'][number], we
     if (before !== undefined) return before;
     const standing = needs.filter((_, i) => set & (1 << i));
     const trays = standing.reduce((sum, n) => sum + n.trays, 0);
-    const best = trays > tier.places ? null : bestLevel(tier, week, standing, asked.worth ?? BAND_ONLY);
+    const best = trays > tier.places ? null : bestLevel(tier, week, standing, asked.counts ?? BAND_ONLY);
     known.set(set, best);
     return best;
   };
 }
 
 /** The most that a week can be worth, whatever was before or comes after. */
-export const mostWorth = (asked: PlacingAsked, week: number): number => weekOf(asked, week).worth;
+export const mostValue = (asked: PlacingAsked, week: number): number => weekOf(asked, week).value;
 
 /**
  * The best placing there is: most tray-weeks in their band, then fewest moves, then least power. Weeks don't bind each other as far as the

@@ -35,7 +35,7 @@ export interface Search {
  */
 export function placeQuickly(asked: PlacingAsked, { rounds, onRound, seed = 1, start }: Search): ScoredPlacing {
   const weeks = asked.needs[0]?.length ?? 0;
-  const counts = asked.worth ?? BAND_ONLY;
+  const counts = asked.counts ?? BAND_ONLY;
   const batches = [...asked.needs.keys()];
   const may = asked.needs.map((row, b) => row.map((need) => (need.trays > 0 ? placesOf(asked, b, need) : [])));
   const stays = (b: number) => (asked.settled?.[b] ? (asked.pinned?.[b] ?? OFF) : OFF);
@@ -83,7 +83,7 @@ export function placeQuickly(asked: PlacingAsked, { rounds, onRound, seed = 1, s
         );
         if (!with_) return -Infinity;
         const without = gives(k, t, others)!;
-        return WORTH * (with_.worth - without.worth) - (with_.wh - without.wh);
+        return WORTH * (with_.value - without.value) - (with_.wh - without.wh);
       });
       const next = may[b]![t + 1] ?? [];
       rest[t] = here.map(

@@ -1,11 +1,11 @@
-import { mostWorth } from './placeExactly';
+import { mostValue } from './placeExactly';
 import { demandOf, type PlacedNeed, type PlacingAsked, type PlacingTier } from './Placing';
 
 /** Whether every tray can be in its band in every week. Weeks don't bind each other there, so each is looked at by itself. */
 export const allInBand = (asked: PlacingAsked): boolean => {
   const weeks = asked.needs[0]?.length ?? 0;
   let sum = 0;
-  for (let t = 0; t < weeks; t++) sum += mostWorth(asked, t);
+  for (let t = 0; t < weeks; t++) sum += mostValue(asked, t);
   return sum === demandOf(asked);
 };
 
@@ -29,4 +29,4 @@ export function smallestDelay(
   return null;
 }
 
-export const withTier = (asked: PlacingAsked, tier: PlacingTier): PlacingAsked => ({ ...asked, tiers: [...asked.tiers, tier] });
+export const withPlacingTier = (asked: PlacingAsked, tier: PlacingTier): PlacingAsked => ({ ...asked, tiers: [...asked.tiers, tier] });

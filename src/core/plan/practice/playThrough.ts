@@ -1,6 +1,6 @@
 import { answerBench } from '../../answer/bench/answerBench';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import type { Site } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import type { Day } from '../../units/day';
@@ -28,7 +28,7 @@ export function playThrough(
   const start = exercise.start(seed, first);
   let session = begin(exercise, seed, start, first, tables);
   let { site } = start;
-  const recall = createRecall(64);
+  const cache = createCache(64);
   while (!session.ended) {
     const day = session.today - session.first;
     if (!isAway(exercise, day)) {
@@ -36,7 +36,7 @@ export function playThrough(
       if (setsClock(day)) session = { ...session, clockSet: session.today };
     }
     const stands = trueStands(site, start, session, tables);
-    const lights = stands.map((stand) => answerBench(questionOfStand(stand, null), recall));
+    const lights = stands.map((stand) => answerBench(questionOfStand(stand, null), cache));
     ({ session } = passDay(session, exercise, start, stands, lights, tables));
   }
   return { session, outcome: outcomeOf(session, exercise, start, tables) };

@@ -10,7 +10,7 @@ import type { Metres } from '../../units/quantities';
 const FITS: Metres = 0.005;
 
 /** Trays of a tier that can stand in each other's places, from the left and the front on; those that fit with no other stand alone. */
-export function groupsOf({ trays }: Pick<Tier, 'trays'>): Tray[][] {
+export function exchangeableIn({ trays }: Pick<Tier, 'trays'>): Tray[][] {
   const groups: Tray[][] = [];
   for (const tray of [...trays].sort((a, b) => a.x - b.x || a.y - b.y)) {
     const alike = groups.find(([g]) => near(g!.length, tray.length) && near(g!.width, tray.width) && g!.turned === tray.turned && near(g!.risers * g!.riserHeight, tray.risers * tray.riserHeight)); // prettier-ignore
@@ -24,14 +24,14 @@ const near = (a: Metres, b: Metres) => Math.abs(a - b) <= FITS;
 /** The trays of a tier after so many turns of their round: each moves on by one place of its group each time. */
 export function movedOn(tier: Tier, times: number): Tier {
   const place = new Map<string, Tray>();
-  for (const group of groupsOf(tier)) group.forEach((tray, i) => place.set(tray.id, group[(i + times) % group.length]!));
+  for (const group of exchangeableIn(tier)) group.forEach((tray, i) => place.set(tray.id, group[(i + times) % group.length]!));
   return { ...tier, trays: tier.trays.map((y) => ({ ...y, x: place.get(y.id)!.x, y: place.get(y.id)!.y })) };
 }
 
 /** After how many turns everything is as at first. */
 export function roundOf(tier: Pick<Tier, 'trays'>, kind: RotationKind): number {
   const turns = kind === 'swap' ? 1 : 2;
-  const places = kind === 'turn' ? [1] : groupsOf(tier).map((g) => g.length);
+  const places = kind === 'turn' ? [1] : exchangeableIn(tier).map((g) => g.length);
   return places.reduce(leastCommon, turns);
 }
 
@@ -48,7 +48,7 @@ export const rotateTier =
           ...site,
           stands: site.stands.map((s) =>
             s.tiers.some((t) => t.id === tierId)
-              ? { ...s, laidOut: false, tiers: s.tiers.map((t) => (t.id === tierId ? movedOn(t, 1) : t)) }
+              ? { ...s, autoArranged: false, tiers: s.tiers.map((t) => (t.id === tierId ? movedOn(t, 1) : t)) }
               : s,
           ),
         };

@@ -9,7 +9,7 @@ import { tables } from '../../things/tables/libraryTables';
 import { dayFrom } from '../../units/day';
 import { rotatedLight } from './rotationEffect';
 import { jobsOn } from '../today/jobsOf';
-import { groupsOf, isUnsafe, movedOn, rotateTier, roundOf } from './rotateTier';
+import { exchangeableIn, isUnsafe, movedOn, rotateTier, roundOf } from './rotateTier';
 
 const TODAY = dayFrom(2027, 2, 20);
 const site = demoSite('en-GB', TODAY);
@@ -34,8 +34,8 @@ const lightsOf = (turns: number) =>
   });
 
 test('only trays of one size stand in for each other, and a round brings each back to its place', () => {
-  expect(groupsOf(cells).map((g) => g.length)).toEqual([2]);
-  expect(groupsOf(rack.tiers[0]!).map((g) => g.length)).toEqual([1, 1]);
+  expect(exchangeableIn(cells).map((g) => g.length)).toEqual([2]);
+  expect(exchangeableIn(rack.tiers[0]!).map((g) => g.length)).toEqual([1, 1]);
   expect(movedOn(cells, 2)).toEqual(cells);
   expect(movedOn(cells, 1).trays.map((y) => y.x)).toEqual([...cells.trays].reverse().map((y) => y.x));
   expect(rotateTier(cells.id, 'turn')(site)).toBe(site);

@@ -4,7 +4,7 @@ import type { BenchTier } from '../../answer/stand/benchStand';
 import { MOL_SECONDS } from '../../judge/dose/dli';
 import { daylightDose, usualPeakOf } from '../../judge/dose/LightDay';
 import { lightFieldOf } from '../../light/scene/LightField';
-import { NO_RECALL, type Recall } from '../../light/scene/Recall';
+import { NO_CACHE, type Cache } from '../../light/scene/Cache';
 import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { topOfFaceOf } from '../../site/stand/poseOf';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
@@ -48,7 +48,7 @@ const OPEN_HEIGHT: Metres = 1.2;
 const INSET: Metres = 0.02;
 
 /** What the lamps of a tier give over its places, from as near as is allowed to as far as they can be hung. Light from other tiers is left out. */
-export function carryOf(t: BenchTier, recall: Recall = NO_RECALL): TierCarry {
+export function carryOf(t: BenchTier, cache: Cache = NO_CACHE): TierCarry {
   const rects = flatsOn(t.tier.width, t.tier.depth);
   const faces = t.lamps.map((l) => l.fitting.face);
   const isFixed = t.lamps.some((l) => l.fitting.hanger.kind === 'fixed');
@@ -66,7 +66,7 @@ export function carryOf(t: BenchTier, recall: Recall = NO_RECALL): TierCarry {
     daylightPeak: t.day.daylight && t.day.daylight.dli > 0 ? usualPeakOf(t.day.daylight) : 0,
   };
   if (t.lamps.length === 0 || rects.length === 0) return { ...base, power: 0, at: [] };
-  const field = lightFieldOf(sceneOfTier(askedTier(t)), recall);
+  const field = lightFieldOf(sceneOfTier(askedTier(t)), cache);
   const points = rects.map((r) => {
     const inset = Math.min(INSET, (r.x1 - r.x0) / 4, (r.y1 - r.y0) / 4);
     return [0, 0.25, 0.5, 0.75, 1].flatMap((u) =>

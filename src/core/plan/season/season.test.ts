@@ -15,7 +15,7 @@ import { batchCourse } from './batchCourse';
 import { flatsOn, FLAT, plantsPerFlat } from './flats';
 import { nightsOfMonths, warmNightsFrom } from './lastFrost';
 import { bestLevel } from '../placing/Placing';
-import { otherwiseOf, restartOf } from './otherwise';
+import { offPlanOf, restartOf } from './offPlan';
 import { datesFor, plannedFor } from './plannedFor';
 import { datesOf } from './seasonDates';
 import { coursesOf, lookAtSeason } from './seasonLook';
@@ -170,7 +170,7 @@ describe('a batch through its life', () => {
     const potted = (c: typeof then) => c.parts.find((p) => p.containerId === 'pot-9')!.from;
     expect(potted(then) - potted(usual)).toBe(6);
     expect(then.emergence.seen).toBe(true);
-    const said = otherwiseOf([then], season, TODAY + 20);
+    const said = offPlanOf([then], season, TODAY + 20);
     expect(said.find((o) => o.kind.kind === 'came-up-late')).toMatchObject({ change: { out: TODAY + 76 }, later: 6 });
     expect(datesOf(then).map((d) => d.what)).toEqual(['pot-on', 'harden', 'out']);
   });
@@ -190,7 +190,7 @@ describe('a batch through its life', () => {
 
 describe('what goes otherwise', () => {
   const said = (batch: PlannedBatch, today = TODAY, trips: readonly { from: Day; to: Day }[] = []) =>
-    otherwiseOf(coursesOf({ ...rack(1) }, { ...season, batches: [batch] }, tables), { ...season, batches: [batch] }, today, trips);
+    offPlanOf(coursesOf({ ...rack(1) }, { ...season, batches: [batch] }, tables), { ...season, batches: [batch] }, today, trips);
 
   test('a day of sowing that has passed is met by sowing today, and the date moves only if it must', () => {
     const [late] = said(planned('b', 'leek', { sown: TODAY - 20, out: TODAY + 100 }));

@@ -3,7 +3,7 @@ import type { PlannedBatch, SeasonPlan } from '../../site/season/SeasonPlan';
 import type { Site } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import { weekdayOf, type Day } from '../../units/day';
-import { OFF, suits, type PlacedNeed, type PlacingAsked, type Worth } from '../placing/Placing';
+import { OFF, suits, type PlacedNeed, type PlacingAsked, type CountWeights } from '../placing/Placing';
 import { isWell } from '../placing/placeQuickly';
 import { placeWell, type PlacedWell } from '../placing/placeWell';
 import { batchCourse, stageOn, topOn, type BatchCourse, type BatchPhase } from './batchCourse';
@@ -15,7 +15,7 @@ const WEEK = 7;
 export const MOST_WEEKS = 80;
 
 /** A tray in too much light is worse than one that has to stay out; one in too little still gets some. */
-const WORTH: Worth = { inBand: 100, below: 10, above: -100 };
+const WORTH: CountWeights = { inBand: 100, below: 10, above: -100 };
 
 /** What a week of the season looks like. */
 export interface SeasonWeek {
@@ -122,7 +122,7 @@ export function askSeason(
   const ahead = mondays.slice(now);
   const indexOf = indexOfTiers(carries);
   const asked: PlacingAsked = {
-    worth: WORTH,
+    counts: WORTH,
     tiers: carries.map((c) => placingTierOf(c, ahead.map((m) => daylightOn(shelves, c.tierId, m + 3)))), // prettier-ignore
     // What lives there anyway comes last, and stays.
     needs: [...needs.map((row) => row.slice(now)), ...residents.map((r) => ahead.map(() => r.need))],

@@ -1,9 +1,9 @@
 import { shelfStands } from '../../site/stand/shelfStands';
 import { asOf } from '../../answer/stand/asOf';
 import { benchStandOf, type BenchTier } from '../../answer/stand/benchStand';
-import { createSunRecall, type SunRecall } from '../../answer/daylight/litByWindow';
+import { createSunCache, type SunCache } from '../../answer/daylight/litByWindow';
 import { daylightDose } from '../../judge/dose/LightDay';
-import { createRecall, type Recall } from '../../light/scene/Recall';
+import { createCache, type Cache } from '../../light/scene/Cache';
 import type { Site } from '../../site/stand/Site';
 import { outlineOf } from '../../site/stand/footprint';
 import type { Tables } from '../../things/tables/Tables';
@@ -28,19 +28,19 @@ export interface Shelves {
 }
 
 /** What was worked out before. */
-export interface ShelvesRecall {
+export interface ShelvesCache {
   readonly carries: Map<string, TierCarry>;
-  readonly light: Recall;
-  readonly sun: Map<number, SunRecall>;
+  readonly light: Cache;
+  readonly sun: Map<number, SunCache>;
 }
-export const shelvesRecall = (): ShelvesRecall => ({ carries: new Map(), light: createRecall(256), sun: new Map() });
+export const shelvesCache = (): ShelvesCache => ({ carries: new Map(), light: createCache(256), sun: new Map() });
 
 const monthOf = (day: Day): string => isoOf(day).slice(0, 7);
 
 export const daylightOn = ({ daylight }: Pick<Shelves, 'daylight'>, tierId: string, day: Day): Dli => daylight[tierId]?.[monthOf(day)] ?? 0;
 
 /** Looks up what every tier carries, what lives there anyway, and the daylight of the months from one day to another. */
-export function shelvesOf(site: Site, today: Day, until: Day, tables: Tables, recall: ShelvesRecall = shelvesRecall()): Shelves {
+export function shelvesOf(site: Site, today: Day, until: Day, tables: Tables, cache: ShelvesCache = shelvesCache()): Shelves {
   const now = asOf(site, today, tables);
   const planned = new Set(site.season?.batches.flatMap((b) => b.batchId ?? []) ?? []);
   const tiers = shelfStands(now).flatMap((s) => benchStandOf(now, s, tables).tiers);
@@ -54,15 +54,15 @@ export function shelvesOf(site: Site, today: Day, until: Day, tables: Tables, re
         bare.room,
         t.day.daylight?.dli,
       ]);
-      const known = recall.carries.get(key);
+      const known = cache.carries.get(key);
       if (known) return known;
-      const carry = carryOf(bare, recall.light);
-      if (recall.carries.size > 400) recall.carries.clear();
-      recall.carries.set(key, carry);
+      const carry = carryOf(bare, cache.light);
+      if (cache.carries.size > 400) cache.carries.clear();
+      cache.carries.set(key, carry);
       return carry;
     }),
     residents: tiers.flatMap((t) => residentOf(t, planned)),
-    daylight: daylightByMonth(site, today, until, tables, recall),
+    daylight: daylightByMonth(site, today, until, tables, cache),
   };
 }
 
@@ -89,14 +89,14 @@ function residentOf({ tier, trays }: BenchTier, planned: ReadonlySet<string>): R
   ];
 }
 
-function daylightByMonth(site: Site, today: Day, until: Day, tables: Tables, recall: ShelvesRecall): Shelves['daylight'] {
+function daylightByMonth(site: Site, today: Day, until: Day, tables: Tables, cache: ShelvesCache): Shelves['daylight'] {
   const daylight: Record<string, Record<string, Dli>> = {};
   const [year, month] = monthOf(today).split('-').map(Number) as [number, number];
   for (let m = 0; m < 24; m++) {
     const middle = dayFrom(year, month + m, 15);
     if (dayFrom(year, month + m, 1) > until) break;
-    const sun = recall.sun.get(m) ?? createSunRecall(recall.sun.values().next().value?.sills);
-    recall.sun.set(m, sun);
+    const sun = cache.sun.get(m) ?? createSunCache(cache.sun.values().next().value?.sills);
+    cache.sun.set(m, sun);
     for (const stand of shelfStands(asOf(site, middle, tables, sun)))
       for (const tier of stand.tiers) {
         const dli = daylightDose({ daylight: tier.daylight ?? tier.sun ?? null });

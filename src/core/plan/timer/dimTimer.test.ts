@@ -2,7 +2,7 @@ import { answerBench } from '../../answer/bench/answerBench';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { benchStandOf } from '../../answer/stand/benchStand';
 import { scaled } from '../../judge/dose/LightSpread';
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import { plainOwnLamp } from '../../site/ownLamps/changeOwnLamps';
 import { turnDimmers } from '../../site/ownLamps/turnDimmers';
 import { knowOwnLamps } from '../../site/ownLamps/hangingOf';
@@ -14,7 +14,7 @@ import { tables } from '../../things/tables/libraryTables';
 import { dayFrom } from '../../units/day';
 import { dimTimer } from './dimTimer';
 import { powerOf, servedBy, timersOf } from './servedBy';
-import { fareOn, solveTimer } from './solveTimer';
+import { resultsOn, solveTimer } from './solveTimer';
 
 const TODAY = dayFrom(2027, 2, 6);
 const lamp = tables.lamp('led-shop-12-twin-42')!;
@@ -45,26 +45,26 @@ function rack(crops: readonly [string, string], dimmers: readonly [boolean, bool
 function look(site: Site) {
   const stand = benchStandOf(site, site.stands[0]!, tables);
   const [timer] = timersOf(stand);
-  return { timer: timer!, lights: answerBench(questionOfStand(stand, null), createRecall(64)).tiers };
+  return { timer: timer!, lights: answerBench(questionOfStand(stand, null), createCache(64)).tiers };
 }
 
-const out = (fares: readonly { says: string }[]) => fares.filter((f) => f.says !== 'suits').length;
+const out = (results: readonly { says: string }[]) => results.filter((f) => f.says !== 'suits').length;
 
 test('violets below tomatoes on one timer: no hours serve both, a dimmer does; set so, the engine agrees', () => {
   const site = rack(['tomato', 'african-violet'], [false, true]);
   const { timer, lights } = look(site);
   const hours = solveTimer(servedBy(timer, lights), { ...rules, power: powerOf(timer) }, timer);
   const found = dimTimer(timer, lights, rules)!;
-  expect(out(found.answer.fares)).toBeLessThan(out(hours.fares));
+  expect(out(found.answer.results)).toBeLessThan(out(hours.results));
   expect(found.tiers.map((t) => t.tier.number)).toEqual([2]);
   const { tier, dimming } = found.tiers[0]!;
   expect(dimming.to).toBeLessThan(1);
   expect(found.answer.costPerDay / found.answer.lit_min).toBeLessThan(hours.costPerDay / hours.lit_min);
   // What is promised comes: the lamps turned, the light worked out anew, the same hours.
   const then = look(turnDimmers(new Map([[tier.tier.id, dimming.to]]))(site));
-  const real = fareOn(servedBy(then.timer, then.lights), { ...rules, power: powerOf(then.timer) }, found.answer);
-  expect(real.fares.map((f) => f.says)).toEqual(found.answer.fares.map((f) => f.says));
-  real.fares.forEach((f, i) => expect(f.mean).toBeWithin(found.answer.fares[i]!.mean, { relative: 0.01 }));
+  const real = resultsOn(servedBy(then.timer, then.lights), { ...rules, power: powerOf(then.timer) }, found.answer);
+  expect(real.results.map((f) => f.says)).toEqual(found.answer.results.map((f) => f.says));
+  real.results.forEach((f, i) => expect(f.mean).toBeWithin(found.answer.results[i]!.mean, { relative: 0.01 }));
   expect(real.costPerDay).toBeCloseTo(found.answer.costPerDay, 6);
 });
 
@@ -84,15 +84,15 @@ test.each([
         return { ...s, light: scaled(s.light, k) };
       });
       const times = solveTimer(served, { ...rules, power: 80 }, timer);
-      const { fares } = times;
-      least = Math.min(least, out(fares));
-      const at = (k: number) => fareOn(served.map((s) => ({ ...s, light: scaled(s.light, k) })), { ...rules, power: 80 }, times).fares; // prettier-ignore
+      const { results } = times;
+      least = Math.min(least, out(results));
+      const at = (k: number) => resultsOn(served.map((s) => ({ ...s, light: scaled(s.light, k) })), { ...rules, power: 80 }, times).results; // prettier-ignore
       const [less, more] = [at(0.98), at(1.02)];
-      sure = Math.min(sure, fares.filter((f, i) => [f, less[i]!, more[i]!].some((x) => x.says !== 'suits')).length);
+      sure = Math.min(sure, results.filter((f, i) => [f, less[i]!, more[i]!].some((x) => x.says !== 'suits')).length);
     }
-  const plain = out(solveTimer(servedBy(timer, lights), { ...rules, power: 80 }, timer).fares);
+  const plain = out(solveTimer(servedBy(timer, lights), { ...rules, power: 80 }, timer).results);
   const found = dimTimer(timer, lights, rules);
-  const got = found ? out(found.answer.fares) : plain;
+  const got = found ? out(found.answer.results) : plain;
   // Only those that are turned are told.
   expect(found?.tiers.every((t) => t.dimming.by !== 1) ?? true).toBe(true);
   expect(got).toBeGreaterThanOrEqual(least);

@@ -20,8 +20,8 @@ const COUNTS: Share = 0.005;
 /** The light of a tray with its own lamps so many times as bright; a share of it comes from other tiers and stays. */
 function dimmed(light: LightSpread, by: number, spill: Share): LightSpread {
   const all = scaled(light, by + (1 - by) * spill);
-  const doubt = spill > COUNTS ? ENDS : 0;
-  return { ...all, weakest: all.weakest * (1 - doubt), strongest: all.strongest * (1 + doubt) };
+  const uncertainty = spill > COUNTS ? ENDS : 0;
+  return { ...all, weakest: all.weakest * (1 - uncertainty), strongest: all.strongest * (1 + uncertainty) };
 }
 
 /** Days are tried in steps of this; the hours that are told are then solved in the timer's own. */
@@ -59,7 +59,7 @@ export function dimTimer(
     });
     return { ...rules, power: watts.reduce((a, b) => a + b, 0) };
   };
-  const outOf = ({ fares }: TimerAnswer) => fares.filter((f) => f.says !== 'suits').length;
+  const outOf = ({ results }: TimerAnswer) => results.filter((f) => f.says !== 'suits').length;
   const asItIs = outOf(solveTimer(served, rulesWith(new Map()), timer));
   if (asItIs === 0) return null;
   // Of each tray the light at each setting of its tier.

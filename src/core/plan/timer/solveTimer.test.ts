@@ -10,7 +10,7 @@ import { saysOf, standingOf } from '../../judge/verdict/standing';
 import { MOL_SECONDS } from '../../judge/dose/dli';
 import { mostLit } from '../../units/LitTimes';
 import { lengthOf, overlapOf } from '../../units/Span';
-import { fareOn, solveTimer, type Served, type TimerRules } from './solveTimer';
+import { resultsOn, solveTimer, type Served, type TimerRules } from './solveTimer';
 
 const stageOf = (id: string, name = 'seedling') => {
   const crop = cropLibrary.find((c) => c.id === id)!;
@@ -64,7 +64,7 @@ test('1: one timer for five tiers of one kind gives each the hours that its dose
   const five = Array.from({ length: 5 }, (_, i) => ({ ...tray('celery', strong('celery', 14)), trayId: `t${i}` }));
   const answer = solveTimer(five, rules(), six);
   expect(answer.lit_min / 60).toBeWithin(14, { absolute: 0.26 });
-  expect(answer.fares.every((f) => f.says === 'suits')).toBe(true);
+  expect(answer.results.every((f) => f.says === 'suits')).toBe(true);
   expect(answer.limits).toEqual([]);
 });
 
@@ -98,8 +98,8 @@ test('5: quiet hours that leave too short a day are named, with what they leave'
   const answer = solveTimer([weak], rules({ quiet: { from_min: at(19), to_min: at(7) } }), six);
   expect(answer.lit_min).toBe(at(12));
   expect(answer.limits).toEqual([{ why: 'quiet', longest: 12 }]);
-  expect(answer.fares[0]).toMatchObject({ says: 'short' });
-  expect(answer.fares[0]!.light).toBeGreaterThan(1.1);
+  expect(answer.results[0]).toMatchObject({ says: 'short' });
+  expect(answer.results[0]!.light).toBeGreaterThan(1.1);
 });
 
 test('6: bulb onions are kept from bulbing beside tomatoes that want long days: the shorter day binds, and the other is told', () => {
@@ -109,7 +109,7 @@ test('6: bulb onions are kept from bulbing beside tomatoes that want long days: 
   const answer = solveTimer([tray('bulb-onion', strong('bulb-onion', onion.hoursMax)), tray('tomato', strong('tomato', 16))], rules(), six);
   // No hour more than the onion may have, whatever the tomato would gain.
   expect(answer.lit_min / 60).toBeLessThanOrEqual(onion.hoursMax);
-  const tomatoes = answer.fares.find((f) => f.trayId === 'tomato')!;
+  const tomatoes = answer.results.find((f) => f.trayId === 'tomato')!;
   expect(tomatoes.alone).toBeWithin(16, { absolute: 1.3 });
 });
 
@@ -132,8 +132,8 @@ test('9: a strong lamp over a tender tray: the shortest day that the crop bears,
   const answer = solveTimer([tray('fern', 400, 0.1, stageOf('fern', 'growing-on'))], rules(), six);
   expect(answer.lit_min / 60).toBeWithin(stageOf('fern', 'growing-on').hoursMin, { absolute: 0.01 });
   expect(answer.limits).toMatchObject([{ why: 'shortest-day', trayId: 'fern' }]);
-  expect(answer.fares[0]).toMatchObject({ says: 'much', alone: null });
-  expect(answer.fares[0]!.light).toBeLessThan(0.6);
+  expect(answer.results[0]).toMatchObject({ says: 'much', alone: null });
+  expect(answer.results[0]!.light).toBeLessThan(0.6);
 });
 
 test('10: crops whose days do not meet are told apart: who needs so long, who bears so little', () => {
@@ -141,7 +141,7 @@ test('10: crops whose days do not meet are told apart: who needs so long, who be
   const short = { ...stageOf('holiday-cactus'), hoursMin: 8, hoursMax: 11 };
   const answer = solveTimer([tray('tomato', 240, 0.1, long), tray('holiday-cactus', 120, 0.1, short)], rules(), six);
   expect(answer.limits[0]).toEqual({ why: 'crops-disagree', longId: 'tomato', atLeast: 16, shortId: 'holiday-cactus', atMost: 11 });
-  expect(answer.fares.find((f) => f.trayId === 'tomato')!.alone).not.toBeNull();
+  expect(answer.results.find((f) => f.trayId === 'tomato')!.alone).not.toBeNull();
 });
 
 test('against every on and off time: no limit that could be kept is broken, and no allowed times serve better', () => {
@@ -182,7 +182,7 @@ test('what suits on a timer is what the verdict says: 20 000 timers', () => {
   fc.assert(
     fc.property(any, ([crop, mean, spread, quarters]) => {
       const s = tray('x', mean, spread, crop.stages.at(-1)!);
-      const [fare] = fareOn([s], rules(), { on_min: 0, lit_min: quarters * 15, pause: null }).fares;
+      const [fare] = resultsOn([s], rules(), { on_min: 0, lit_min: quarters * 15, pause: null }).results;
       const received = receivedOf(s.light, { on_min: 0, lit_min: quarters * 15, pause: null, daylight: null });
       expect(fare!.says).toBe(standingOf(saysOf(received, s.stage, s.limits)));
       if (fare!.says === 'suits') expect(received.strongestPpfd).toBeLessThanOrEqual(s.stage.ppfdMax * (1 + 1e-6));
@@ -209,8 +209,8 @@ test('no common hours: it is said who would be in range on a timer of their own'
   const answer = solveTimer([fern, tomato], rules(), six);
   expect(answer.lit_min / 60).toBeLessThanOrEqual(fern.limits.longestDay);
   const told = answer.limits.map((l) => l.why);
-  expect(told.includes('no-common-hours') || told.includes('crops-disagree') || answer.fares.every((f) => f.says === 'suits')).toBe(true);
-  for (const f of answer.fares) if (f.says !== 'suits') expect(f.alone === null || f.alone > 0).toBe(true);
+  expect(told.includes('no-common-hours') || told.includes('crops-disagree') || answer.results.every((f) => f.says === 'suits')).toBe(true);
+  for (const f of answer.results) if (f.says !== 'suits') expect(f.alone === null || f.alone > 0).toBe(true);
 });
 
 test('daylight does part of the dose: the lamps burn for less, along with the day, and the night stays in one piece', () => {
@@ -225,18 +225,18 @@ test('daylight does part of the dose: the lamps burn for less, along with the da
   });
   expect(withDay.lit_min / lampsAlone.lit_min).toBeWithin((stage.dliTarget - 2) / stage.dliTarget, { absolute: 0.03 });
   expect(overlapOf(withDay.on_min, withDay.lit_min, daylight)).toBe(540);
-  expect(withDay.fares[0]!.mean).toBeWithin(stage.dliTarget, { relative: 0.03 });
+  expect(withDay.results[0]!.mean).toBeWithin(stage.dliTarget, { relative: 0.03 });
 });
 
 test('where the day would be too short for the crop, lamps lengthen it; where it would be too long, they burn along with it', () => {
   const daylight = { dli: 6, from_min: at(9), to_min: at(16) };
   const tomato = { ...tray('tomato', 250), daylight };
   const long = solveTimer([tomato], rules(), six);
-  expect(long.fares[0]!.photoperiod).toBeGreaterThanOrEqual(14 - 0.02);
-  expect(long.fares[0]!.photoperiod).toBeLessThanOrEqual(18 + 0.02);
+  expect(long.results[0]!.photoperiod).toBeGreaterThanOrEqual(14 - 0.02);
+  expect(long.results[0]!.photoperiod).toBeLessThanOrEqual(18 + 0.02);
   const summer = { ...tray('bulb-onion', 120), daylight: { dli: 4, from_min: at(6), to_min: at(20) } };
   const along = solveTimer([summer], rules(), { on_min: at(18), lit_min: 600, pause: null });
-  expect(along.fares[0]!.photoperiod).toBeLessThanOrEqual(14 + 0.02);
+  expect(along.results[0]!.photoperiod).toBeLessThanOrEqual(14 + 0.02);
 });
 
 test('daylight adds up to its whole by the evening, half of it by the middle of its day, and never less than before', () => {
@@ -247,7 +247,7 @@ test('daylight adds up to its whole by the evening, half of it by the middle of 
 });
 
 test('without a tray the timer stays as it is, in its steps', () => {
-  expect(solveTimer([], rules(), six)).toMatchObject({ on_min: 360, lit_min: 960, fares: [] });
+  expect(solveTimer([], rules(), six)).toMatchObject({ on_min: 360, lit_min: 960, results: [] });
 });
 
 test('lamps stay off where daylight is enough, and are no way to keep a limit on strength that all hours break', () => {

@@ -40,7 +40,7 @@ export interface TimerRules {
 }
 
 /** Why the best is not better. */
-export type Limit =
+export type TimerLimit =
   | { readonly why: 'quiet'; readonly longest: Hours }
   | { readonly why: 'longest-day' | 'shortest-day'; readonly trayId: string; readonly hours: Hours }
   | { readonly why: 'crops-disagree'; readonly longId: string; readonly atLeast: Hours; readonly shortId: string; readonly atMost: Hours }
@@ -48,7 +48,7 @@ export type Limit =
   | { readonly why: 'no-common-hours'; readonly trayIds: readonly string[] };
 
 /** What a tray gets on a timer, and what would help it where that is not enough. */
-export interface Fares {
+export interface TimerResult {
   readonly trayId: string;
   /** Of lamps and daylight together. */
   readonly weakest: Dli;
@@ -64,8 +64,8 @@ export interface Fares {
 
 /** One on and one off time, and what they do. */
 export interface TimerAnswer extends LitTimes {
-  readonly fares: readonly Fares[];
-  readonly limits: readonly Limit[];
+  readonly results: readonly TimerResult[];
+  readonly limits: readonly TimerLimit[];
   /** Minutes lit within the quiet hours, and within the cheap ones. */
   readonly inQuiet_min: number;
   readonly inCheap_min: number;
@@ -189,9 +189,9 @@ function leastDeep(tried: readonly Tried[], depth: (t: Tried) => number): Tried[
 }
 
 /** What it gives with given times. */
-export const fareOn = (served: readonly Served[], rules: TimerRules, times: LitTimes): TimerAnswer => describe(served, rules, times, []);
+export const resultsOn = (served: readonly Served[], rules: TimerRules, times: LitTimes): TimerAnswer => describe(served, rules, times, []);
 
-function describe(served: readonly Served[], rules: TimerRules, times: LitTimes, limits: readonly Limit[]): TimerAnswer {
+function describe(served: readonly Served[], rules: TimerRules, times: LitTimes, limits: readonly TimerLimit[]): TimerAnswer {
   const { on_min, lit_min, pause } = times;
   const inCheap_min = rules.cheap ? litWithin(times, rules.cheap) : 0;
   return {
@@ -202,11 +202,11 @@ function describe(served: readonly Served[], rules: TimerRules, times: LitTimes,
     inCheap_min,
     inQuiet_min: rules.quiet ? litWithin(times, rules.quiet) : 0,
     costPerDay: costADay(rules, rules.power, times),
-    fares: served.map((s) => faresOf(s, times)),
+    results: served.map((s) => timerResultOf(s, times)),
   };
 }
 
-function faresOf(s: Served, times: LitTimes): Fares {
+function timerResultOf(s: Served, times: LitTimes): TimerResult {
   const { stage } = s;
   const { weakest, mean, strongest, photoperiod, litPpfd } = receivedOf(s.light, dayOf(times, s.daylight));
   const says = standingAt(s, times);
@@ -245,8 +245,8 @@ function aloneOf(s: Served, on_min: number): Hours | null {
 }
 
 /** What kept the times from being others. */
-function limitsOf(served: readonly Served[], rules: TimerRules, open: Hours, times: LitTimes): Limit[] {
-  const limits: Limit[] = [];
+function limitsOf(served: readonly Served[], rules: TimerRules, open: Hours, times: LitTimes): TimerLimit[] {
+  const limits: TimerLimit[] = [];
   const hours = times.lit_min / 60;
   const shortest = served.reduce((a, b) => (b.limits.longestDay < a.limits.longestDay ? b : a));
   const longest = served.reduce((a, b) => (b.stage.hoursMin > a.stage.hoursMin ? b : a));
@@ -258,17 +258,17 @@ function limitsOf(served: readonly Served[], rules: TimerRules, open: Hours, tim
       shortId: shortest.trayId,
       atMost: shortest.limits.longestDay,
     });
-  const fares = served.map((s) => faresOf(s, times));
+  const results = served.map((s) => timerResultOf(s, times));
   const step = Math.max(rules.step_min, QUARTER_min) / 60 + 0.01;
-  const wantsMore = fares.some((f) => f.says === 'short');
-  const wantsLess = fares.some((f) => f.says === 'much' || f.says === 'uneven');
-  const lightest = Math.max(...fares.map((f) => f.photoperiod));
+  const wantsMore = results.some((f) => f.says === 'short');
+  const wantsLess = results.some((f) => f.says === 'much' || f.says === 'uneven');
+  const lightest = Math.max(...results.map((f) => f.photoperiod));
   if (open < 24 && hours >= open - step && (wantsMore || open < longest.stage.hoursMin)) limits.push({ why: 'quiet', longest: open });
   else if (wantsMore && lightest >= shortest.limits.longestDay - step)
     limits.push({ why: 'longest-day', trayId: shortest.trayId, hours: shortest.limits.longestDay });
-  if (wantsLess && fares.find((f) => f.trayId === longest.trayId)!.photoperiod <= longest.stage.hoursMin + step)
+  if (wantsLess && results.find((f) => f.trayId === longest.trayId)!.photoperiod <= longest.stage.hoursMin + step)
     limits.push({ why: 'shortest-day', trayId: longest.trayId, hours: longest.stage.hoursMin });
-  const apart = fares.filter((f) => f.says !== 'suits' && f.alone !== null);
+  const apart = results.filter((f) => f.says !== 'suits' && f.alone !== null);
   if (served.length > 1 && apart.length > 0 && limits.every((l) => l.why !== 'crops-disagree' && l.why !== 'quiet'))
     limits.push({ why: 'no-common-hours', trayIds: apart.map((f) => f.trayId) });
   return limits;

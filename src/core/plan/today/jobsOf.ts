@@ -57,7 +57,7 @@ interface Standing {
 
 function placesOf(site: Site): Map<string, Standing> {
   const places = new Map<string, Standing>();
-  for (const stand of site.stands.filter((s) => !s.laidOut))
+  for (const stand of site.stands.filter((s) => !s.autoArranged))
     stand.tiers.forEach((t, i) =>
       t.trays.forEach((y) => {
         const known = places.get(y.batchId);
@@ -175,7 +175,7 @@ function seasonJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day,
 /** Before lamps are lit, and whenever something has changed that matters: what nobody has seen to yet, stand by stand. */
 const safetyJobs = (site: Site, day: Day, tables: Tables): Job[] =>
   site.stands
-    .filter((s) => !s.laidOut && s.tiers.some((t) => t.fittings.length > 0))
+    .filter((s) => !s.autoArranged && s.tiers.some((t) => t.fittings.length > 0))
     .flatMap((stand) => {
       const open = safetyGate(benchStandOf(site, stand, tables), site.stated, site.safety, cautionLibrary).filter(
         (l) => l.state !== 'seen-to',
@@ -190,7 +190,7 @@ const lampJobs = (site: Site, day: Day, tables: Tables): Job[] => {
   return site.ownLamps.flatMap((own): Job[] => {
     const at = hung.get(own.id);
     const burned = burnedBy(own, at?.hours ?? 0, day);
-    if (!at || at.stand.laidOut || burned === null) return [];
+    if (!at || at.stand.autoArranged || burned === null) return [];
     const lamp = lampOf(site, own.lampId, tables);
     const output = maintenance(lamp, burned);
     if (burned < lamp.life_h) return [];
@@ -205,7 +205,7 @@ const lampJobs = (site: Site, day: Day, tables: Tables): Job[] => {
 /** Trays that turn or change places on their days. */
 const rotationJobs = (site: Site, day: Day, tables: Tables): Job[] =>
   site.stands
-    .filter((s) => !s.laidOut)
+    .filter((s) => !s.autoArranged)
     .flatMap((stand) =>
       stand.tiers.flatMap(({ id, rotation, trays }, i): Job[] => {
         if (!rotation || trays.length === 0 || day <= rotation.from) return [];
@@ -346,7 +346,7 @@ const isSaturday = (day: Day): boolean => day % 7 === 2; // 1 January 1970 was a
 /** Seedlings whose stems nothing moves: by hand, where no fan is plugged in. */
 const brushJobs = (site: Site, places: ReadonlyMap<string, Standing>, day: Day, tables: Pick<Tables, 'crop'>): Job[] =>
   site.stands
-    .filter((s) => isSaturday(day) && !s.laidOut && s.plugged.every((p) => p.kind !== 'fan'))
+    .filter((s) => isSaturday(day) && !s.autoArranged && s.plugged.every((p) => p.kind !== 'fan'))
     .flatMap((stand): Job[] => {
       const hasSeedlings = site.batches.some((b) => {
         const crop = cropOf(site, b.cropId, tables);
@@ -359,7 +359,7 @@ const brushJobs = (site: Site, places: ReadonlyMap<string, Standing>, day: Day, 
 /** Stands that were measured once, and long ago. */
 const measureJobs = (site: Site, day: Day): Job[] =>
   site.stands
-    .filter((s) => !s.laidOut)
+    .filter((s) => !s.autoArranged)
     .flatMap((stand): Job[] => {
       const taken = stand.tiers.flatMap((t) => (t.trays.length > 0 ? t.readings.filter((r) => !r.leftOut) : []));
       if (taken.length === 0) return [];

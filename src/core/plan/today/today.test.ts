@@ -8,7 +8,7 @@ import { changeTrays, withTier } from '../../site/stand/change';
 import { markJobs } from '../../site/stand/changeToday';
 import { knowOwnLamps } from '../../site/ownLamps/hangingOf';
 import type { Site } from '../../site/stand/Site';
-import { MOST_MARKS, stateOf, withMark, type JobMark } from '../../site/today/JobMark';
+import { MOST_MARKS, jobStateOf, withMark, type JobMark } from '../../site/today/JobMark';
 import { tables } from '../../things/tables/libraryTables';
 import { dayFrom } from '../../units/day';
 import type { HangChart } from '../hang/HangChart';
@@ -121,9 +121,9 @@ test('jobs of a visit are done tier by tier, timers by themselves', () => {
 
 test('marks say what became of a job, are put off until a day, and never grow without end', () => {
   const put: JobMark = { key: 'a', day: TODAY, state: 'later', until: TODAY + 1 };
-  expect(stateOf([put], 'a', TODAY)).toBe('later');
-  expect(stateOf([put], 'a', TODAY + 1)).toBeNull();
-  expect(stateOf(withMark([put], { key: 'a', day: TODAY + 1, state: 'done', until: null }), 'a', TODAY + 1)).toBe('done');
+  expect(jobStateOf([put], 'a', TODAY)).toBe('later');
+  expect(jobStateOf([put], 'a', TODAY + 1)).toBeNull();
+  expect(jobStateOf(withMark([put], { key: 'a', day: TODAY + 1, state: 'done', until: null }), 'a', TODAY + 1)).toBe('done');
   let marks: readonly JobMark[] = [];
   for (let i = 0; i < 2000; i++) marks = withMark(marks, { key: `k${i}`, day: TODAY + Math.floor(i / 50), state: 'done', until: null });
   expect(marks.length).toBeLessThanOrEqual(MOST_MARKS);
@@ -140,7 +140,7 @@ test('whatever is done, on whatever stands, what comes out reads back', () => {
       const read = readSite(JSON.parse(JSON.stringify(writeSite(site))));
       expect(read.ok ? [] : read.problems).toEqual([]);
       // All that was done is done: only what is asked daily comes again.
-      const again = jobs(site, day).filter((j) => stateOf(site.jobMarks, j.key, day) === null);
+      const again = jobs(site, day).filter((j) => jobStateOf(site.jobMarks, j.key, day) === null);
       expect(again.map((j) => j.what.kind)).toEqual([]);
     }),
     { numRuns: 60 },

@@ -1,5 +1,5 @@
 import type { Site } from '../../site/stand/Site';
-import { stateOf } from '../../site/today/JobMark';
+import { jobStateOf } from '../../site/today/JobMark';
 import type { Tables } from '../../things/tables/Tables';
 import type { Day } from '../../units/day';
 import type { HangChart } from '../hang/HangChart';
@@ -37,7 +37,7 @@ export function jobsWhileAway(
   for (let day = from; day <= to; day++) {
     const then = siteOn(site, visits, day, tables, today);
     const jobs = jobsOn(then, [], day, tables).filter((j) => {
-      if (WAITS.has(j.what.kind) || stateOf(site.jobMarks, j.key, today) !== null) return false;
+      if (WAITS.has(j.what.kind) || jobStateOf(site.jobMarks, j.key, today) !== null) return false;
       if (j.what.kind === 'water') return (day - j.what.last) % j.what.everyDays === 0;
       if (j.what.kind === 'look-for-seedlings') return true;
       if (seen.has(j.key)) return false;

@@ -2,7 +2,7 @@ import { answerBench } from '../../answer/bench/answerBench';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { benchStandOf, type BenchStand } from '../../answer/stand/benchStand';
 import { faultsOf, makesWorse } from '../../answer/faults/faults';
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import type { Tables } from '../../things/tables/Tables';
 import type { Site } from '../../site/stand/Site';
 import type { ArmId, Trial } from '../../site/trial/Trial';
@@ -29,8 +29,8 @@ const STEP_min = 15;
  * What is raised never comes nearer to leaves; what would be wrong with the stand is not done.
  */
 export function equalDose(site: Site, trial: Trial, tables: Tables): EqualDose {
-  const recall = createRecall(256);
-  const look = (s: Site) => placesIn(s, trial, tables, recall);
+  const cache = createCache(256);
+  const look = (s: Site) => placesIn(s, trial, tables, cache);
   const drawn = look(site);
   const ids = trial.trays.map((t) => t.trayId);
   if (ids.some((id) => id === null || !drawn.has(id))) return { ok: false, why: 'not-drawn' };
@@ -64,8 +64,7 @@ export function equalDose(site: Site, trial: Trial, tables: Tables): EqualDose {
       for (const timerId of new Set(tiersOf(arm).map((t) => t.timer.id))) {
         const p = now.timers.find((x) => x.id === timerId)!;
         const lit = Math.max(STEP_min, Math.round((p.lit_min * target) / left / STEP_min) * STEP_min);
-        if (lit < p.lit_min)
-          make([{ do: 'hours', timerId, on_min: (p.on_min + Math.round((p.lit_min - lit) / 2)) % 1440, lit_min: lit }]);
+        if (lit < p.lit_min) make([{ do: 'hours', timerId, on_min: (p.on_min + Math.round((p.lit_min - lit) / 2)) % 1440, lit_min: lit }]);
       }
     }
   const after = dosesOf(trial, look(now));
@@ -103,14 +102,14 @@ export function equalDose(site: Site, trial: Trial, tables: Tables): EqualDose {
   }
 }
 
-function placesIn(site: Site, trial: Trial, tables: Tables, recall: ReturnType<typeof createRecall>): Map<string, TrialPlace> {
+function placesIn(site: Site, trial: Trial, tables: Tables, cache: ReturnType<typeof createCache>): Map<string, TrialPlace> {
   const wanted = new Set(trial.trays.map((t) => t.trayId));
   const stands: BenchStand[] = site.stands
     .filter((s) => s.tiers.some((t) => t.trays.some((y) => wanted.has(y.id))))
     .map((s) => benchStandOf(site, s, tables));
   return new Map(
     stands.flatMap((stand) => {
-      const answer = answerBench(questionOfStand(stand, null), recall);
+      const answer = answerBench(questionOfStand(stand, null), cache);
       return stand.tiers.flatMap((tier) =>
         tier.trays.map((tray): [string, TrialPlace] => [
           tray.tray.id,

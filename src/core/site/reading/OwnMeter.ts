@@ -13,7 +13,7 @@ export interface OwnMeter {
   /** What it shows has to be multiplied by this; 1 as it was bought. */
   readonly factor: number;
   /** What is left in doubt of the factor, half-width of a nine-in-ten band; null: that of its kind. */
-  readonly doubt: Share | null;
+  readonly uncertainty: Share | null;
   readonly matchedBy: MatchedBy;
   /** When it was last checked, milliseconds since 1970 (UTC); null: never. */
   readonly checked_ms: number | null;

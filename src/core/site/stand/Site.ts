@@ -103,7 +103,7 @@ export interface Stand {
   readonly name: string;
   readonly kind: StandKind;
   /** Where lamps and trays are is worked out from how many there are; false from the first time that a hand moves one on the bench. */
-  readonly laidOut: boolean;
+  readonly autoArranged: boolean;
   /** The highest first. */
   readonly tiers: readonly Tier[];
   /** Thickness of a shelf. */

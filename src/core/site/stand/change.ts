@@ -20,7 +20,9 @@ export const withTier =
   (site) => ({
     ...site,
     stands: site.stands.map((s) =>
-      s.tiers.some((t) => t.id === tierId) ? { ...s, laidOut: false, tiers: s.tiers.map((t) => (t.id === tierId ? change(t) : t)) } : s,
+      s.tiers.some((t) => t.id === tierId)
+        ? { ...s, autoArranged: false, tiers: s.tiers.map((t) => (t.id === tierId ? change(t) : t)) }
+        : s,
     ),
   });
 
@@ -28,7 +30,7 @@ const withStandOf =
   (standId: string, change: (stand: Stand) => Stand): Change =>
   (site) => ({
     ...site,
-    stands: site.stands.map((s) => (s.id === standId ? { ...change(s), laidOut: false } : s)),
+    stands: site.stands.map((s) => (s.id === standId ? { ...change(s), autoArranged: false } : s)),
   });
 
 /** Changes the named lamps of a tier, each by itself. */
@@ -81,7 +83,7 @@ export const removeThings =
         s.tiers.some((t) => [...t.fittings, ...t.trays].some((thing) => ids.includes(thing.id)))
           ? {
               ...s,
-              laidOut: false,
+              autoArranged: false,
               tiers: s.tiers.map((t) => ({
                 ...t,
                 fittings: t.fittings.filter((f) => !ids.includes(f.id)),
@@ -316,9 +318,7 @@ export const plugInto =
     const now = site.stands.flatMap((s) => s.tiers).find((t) => t.id === tierId);
     const hours = site.timers.find((p) => p.id === now?.timerId);
     if (!hours) return site;
-    const timers = site.timers.some((p) => p.id === timerId)
-      ? site.timers
-      : [...site.timers, { ...hours, id: timerId }];
+    const timers = site.timers.some((p) => p.id === timerId) ? site.timers : [...site.timers, { ...hours, id: timerId }];
     return withoutUnused(withTier(tierId, (t) => ({ ...t, timerId }))({ ...site, timers }));
   };
 

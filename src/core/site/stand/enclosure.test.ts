@@ -55,7 +55,7 @@ const tierIn = (enclosure: Enclosure) =>
 const inWhite = tierIn({ width: 1.4, depth: 0.6, height: 0.45, faces: white });
 
 test('no material sends back and lets through more than falls on it', () => {
-  for (const m of materialLibrary) expect(m.reflectance + m.reflectanceDoubt + m.transmittance).toBeLessThanOrEqual(1);
+  for (const m of materialLibrary) expect(m.reflectance + m.reflectanceUncertainty + m.transmittance).toBeLessThanOrEqual(1);
 });
 
 test('a tier in the open is no room; between sides it is one of the size that was typed', () => {
@@ -84,12 +84,12 @@ test('light by distance and a reading between sides are what the settled light i
   const profile = profileOf({ emitters: at0, plantAreas: areas, nearest: 0.02, farthest: 0.32, around: { room, face: canopy } });
   for (const d of [0.05, 0.12, 0.25]) {
     const hung = emittersOf(lamp, { x: 0.7, y: 0.3, face: canopy + d, turn: 0 });
-    const field = lightFieldOf({ lamps: [{ id: 'l', emitters: hung }], rooms: [room], things: [] });
+    const field = lightFieldOf({ lamps: [{ id: 'l', emitters: hung }], rooms: [room], obstructions: [] });
     const near = profile.reduce((a, b) => (Math.abs(b.distance - d) < Math.abs(a.distance - d) ? b : a));
     const there = lightFieldOf({
       lamps: [{ id: 'l', emitters: emittersOf(lamp, { x: 0.7, y: 0.3, face: canopy + near.distance, turn: 0 }) }],
       rooms: [room],
-      things: [],
+      obstructions: [],
     });
     expect(near.centre).toBeWithin(there.ppfdAt(0.7, 0.3, canopy), { relative: 0.01 });
     const lit = [{ lampId: lamp.id, dx: 0, dy: 0, face: canopy + d, turn: 0 }];

@@ -7,7 +7,7 @@ import { faceSizeOf, outlineOf, outlineOfFitting } from './footprint';
 import { lampRowOf, layOut, trayBlockOf } from './layOut';
 import type { Tier, Tray } from './Site';
 
-const laid = demoSite('en-GB', dayFrom(2027, 2, 20)).stands.find((s) => s.laidOut)!.tiers[0]!;
+const laid = demoSite('en-GB', dayFrom(2027, 2, 20)).stands.find((s) => s.autoArranged)!.tiers[0]!;
 const bare: Tier = { ...laid, fittings: [], trays: [], enclosure: { ...laid.enclosure, width: null, depth: null } };
 const plain = laid.trays[0]!;
 let next = 0;

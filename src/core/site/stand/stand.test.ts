@@ -174,7 +174,7 @@ test('n of these side by side, spread, in line, turned', () => {
   site = turnThings(id, [all[0]!, tierOf(site).trays[0]!.id])(site);
   expect(tierOf(site).fittings[0]!.turn).toBeWithin(Math.PI / 2, { relative: 1e-12 });
   expect(tierOf(site).trays[0]!.turned).toBe(true);
-  expect(site.stands[0]!.laidOut).toBe(false);
+  expect(site.stands[0]!.autoArranged).toBe(false);
 });
 
 test('copies have batches of their own, and what is taken away takes its batch along', () => {

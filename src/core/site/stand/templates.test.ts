@@ -28,7 +28,7 @@ test.each(TEMPLATES.map((t) => [t.name, t] as const))('%s: as many tiers as it m
       expect(t.z).toBeWithin(below ? below.z + below.tier.enclosure.height + stand.stand.shelf : 0, { absolute: 1e-9 });
     }
     expect(faultsOf(stand)).toEqual([]);
-    expect(site.stands[0]!.laidOut).toBe(false);
+    expect(site.stands[0]!.autoArranged).toBe(false);
   }
   const known = materialLibrary.map((m) => m.id);
   for (const id of Object.values(template.faces)) expect(known).toContain(id);

@@ -137,7 +137,7 @@ export function standFrom(template: Template, tiers: number, name: string, ids: 
     id: ids(),
     name,
     kind: template.kind,
-    laidOut: false,
+    autoArranged: false,
     tiers: Array.from({ length: tiers }, () => tierFrom(template, ids(), timer.id)),
     shelf: SHELF,
     ...BARE_STAND,

@@ -24,7 +24,7 @@ export const withMark = (marks: readonly JobMark[], mark: JobMark): readonly Job
   [...marks.filter((m) => m.key !== mark.key && m.day > mark.day - KEPT_DAYS), mark].slice(-MOST_MARKS);
 
 /** What counts of a job on a day: put off until another day it is open again then. */
-export function stateOf(marks: readonly JobMark[], key: string, day: Day): JobState | null {
+export function jobStateOf(marks: readonly JobMark[], key: string, day: Day): JobState | null {
   const mark = marks.find((m) => m.key === key);
   if (!mark) return null;
   return mark.state === 'later' && mark.until !== null && mark.until <= day ? null : mark.state;

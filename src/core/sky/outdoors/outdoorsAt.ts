@@ -1,6 +1,6 @@
 import type { Radians } from '../../units/quantities';
 import { seenFrom, sunAt, type SunAt, type SunPosition } from '../sun/sunPosition';
-import { clearSky, nearness, NO_LIGHT, overcastSky, SOLAR_CONSTANT_W_per_m2, type Outdoors } from './skies';
+import { clearSky, nearness, NO_SKY_LIGHT, overcastSky, SOLAR_CONSTANT_W_per_m2, type Outdoors } from './skies';
 
 /** A place on the earth. */
 export interface Place {
@@ -51,7 +51,7 @@ export function outdoorsOver(start_ms: number, parts: number, place: Place): Mom
 
 function momentOf(at: SunAt, dayOfYear: number, { latitude, longitude }: Place): Moment {
   const sun = seenFrom(at, latitude, longitude);
-  if (!(sun.elevation > 0)) return { sun, clear: NO_LIGHT, overcast: NO_LIGHT };
+  if (!(sun.elevation > 0)) return { sun, clear: NO_SKY_LIGHT, overcast: NO_SKY_LIGHT };
   const c = Math.sin(sun.elevation);
   const beyond = SOLAR_CONSTANT_W_per_m2 * nearness(dayOfYear);
   return { sun, clear: clearSky(c, beyond), overcast: overcastSky(c, beyond) };

@@ -30,7 +30,7 @@ export function diffuseShare(kt: number): number {
   return 0.165;
 }
 
-export const NO_LIGHT: Outdoors = { global: 0, diffuse: 0, beam: 0 };
+export const NO_SKY_LIGHT: Outdoors = { global: 0, diffuse: 0, beam: 0 };
 
 /**
  * A cloudless sky.
@@ -43,7 +43,7 @@ export const NO_LIGHT: Outdoors = { global: 0, diffuse: 0, beam: 0 };
  * Source: Haurwitz 1945, J. Meteorol. 2:154–166; diffuse share by `diffuseShare`.
  */
 export function clearSky(c: number, beyond: number): Outdoors {
-  if (!(c > 0)) return NO_LIGHT;
+  if (!(c > 0)) return NO_SKY_LIGHT;
   const global = 1098 * c * Math.exp(-0.057 / c);
   const diffuse = global * diffuseShare(global / (beyond * c));
   return { global, diffuse, beam: (global - diffuse) / c };
@@ -51,7 +51,7 @@ export function clearSky(c: number, beyond: number): Outdoors {
 
 /** A closed cloud cover: all of it is diffuse, brightest overhead. */
 export function overcastSky(c: number, beyond: number): Outdoors {
-  if (!(c > 0)) return NO_LIGHT;
+  if (!(c > 0)) return NO_SKY_LIGHT;
   const global = OVERCAST_SHARE * beyond * c;
   return { global, diffuse: global, beam: 0 };
 }

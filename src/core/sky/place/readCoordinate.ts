@@ -3,15 +3,15 @@ import { readNumber } from '../../units/readNumber';
 import type { Radians } from '../../units/quantities';
 
 const RAD = Math.PI / 180;
-export type Axis = 'latitude' | 'longitude';
-const MOST: Record<Axis, number> = { latitude: 90, longitude: 180 };
-const LETTERS: Record<Axis, Readonly<Record<string, 1 | -1>>> = {
+export type CoordinateAxis = 'latitude' | 'longitude';
+const MOST: Record<CoordinateAxis, number> = { latitude: 90, longitude: 180 };
+const LETTERS: Record<CoordinateAxis, Readonly<Record<string, 1 | -1>>> = {
   latitude: { n: 1, s: -1 },
   longitude: { e: 1, w: -1 },
 };
 
 /** Reads `54.2`, `-3,5`, `54°12'N`, `54 12 30 s`, `3.1 W`. @returns radians, north and east positive */
-export function readCoordinate(text: string, axis: Axis, sign: '.' | ',' = '.'): Result<Radians> {
+export function readCoordinate(text: string, axis: CoordinateAxis, sign: '.' | ',' = '.'): Result<Radians> {
   const problem = () => fail({ code: 'place/not-a-coordinate', at: axis, found: text });
   const bare = text.trim().toLowerCase();
   const letter = /[nsew]$/.exec(bare)?.[0];
@@ -35,7 +35,7 @@ const tidy = (degrees: number): Radians => (Number(degrees.toFixed(6)) + 0) * RA
 export const radiansOf = tidy;
 
 /** `54.20° N`. */
-export function showCoordinate(angle: Radians, axis: Axis): string {
+export function showCoordinate(angle: Radians, axis: CoordinateAxis): string {
   const degrees = angle / RAD;
   const letter = axis === 'latitude' ? (degrees < 0 ? 'S' : 'N') : degrees < 0 ? 'W' : 'E';
   return `${Math.abs(degrees).toFixed(2)}° ${letter}`;

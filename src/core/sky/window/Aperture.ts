@@ -61,7 +61,7 @@ export function heightSeen({ depth, bottom, top, reveal, lintels }: Aperture, az
 }
 
 /** Whether the sun's ray comes in at the place. @param azimuth from the window's facing, −π … π */
-export function isLit(aperture: Aperture, azimuth: Radians, elevation: Radians): boolean {
+export function sunComesIn(aperture: Aperture, azimuth: Radians, elevation: Radians): boolean {
   if (!(elevation > 0) || Math.abs(azimuth) >= Math.PI / 2) return false;
   const { depth, left, right, bottom, top, reveal, lintels, horizon } = aperture;
   const outer = depth + reveal;

@@ -1,10 +1,10 @@
 import type { Radians, Share } from '../../units/quantities';
 import type { Moment } from '../outdoors/outdoorsAt';
 import { GROUND_ALBEDO, OVERCAST_UPRIGHT, UMOL_PER_J, type Outdoors } from '../outdoors/skies';
-import { isLit, type Aperture } from './Aperture';
+import { sunComesIn, type Aperture } from './Aperture';
 import type { Glass } from './Glass';
 import type { ComesBack } from './Inside';
-import { viewOf, type Seen, type View } from './viewOf';
+import { viewOf, type SeenSky, type SkyView } from './viewOf';
 
 /** A place behind a window, made ready for many moments. */
 export interface Sill {
@@ -69,7 +69,7 @@ export function sillOf(aperture: Aperture, facing: Radians, glass: Glass, open: 
  * @param upright  of the light of the sky alone an upright face gets this share
  * @param through  photons behind the pane per joule before it, of light from everywhere
  */
-function underSky({ up, facing }: View, sky: 'uniform' | 'overcast', upright: Share, through: number, room: ComesBack | null): UnderSky {
+function underSky({ up, facing }: SkyView, sky: 'uniform' | 'overcast', upright: Share, through: number, room: ComesBack | null): UnderSky {
   // Light in the pane that goes down into the room and up to its ceiling; what stands outside is left out of it.
   const away = {
     diffuse: through * upright * (room?.ofDownward ?? 0),
@@ -77,10 +77,10 @@ function underSky({ up, facing }: View, sky: 'uniform' | 'overcast', upright: Sh
     behind: 0,
   };
   // What fronts opposite send back: they are lit by half a sky, the ground and the sun in our back.
-  const gets = (seen: Seen): Gets => ({
-    diffuse: through * (seen[sky] + seen.things * THINGS_REFLECTANCE * upright) + away.diffuse,
-    global: through * GROUND_ALBEDO * ((seen.things * THINGS_REFLECTANCE) / 2 + seen.ground) + away.global,
-    behind: through * seen.things * THINGS_REFLECTANCE,
+  const gets = (seen: SeenSky): Gets => ({
+    diffuse: through * (seen[sky] + seen.obstructions * THINGS_REFLECTANCE * upright) + away.diffuse,
+    global: through * GROUND_ALBEDO * ((seen.obstructions * THINGS_REFLECTANCE) / 2 + seen.ground) + away.global,
+    behind: through * seen.obstructions * THINGS_REFLECTANCE,
   });
   return { up: gets(up), facing: gets(facing), away };
 }
@@ -92,7 +92,7 @@ export function sillLight({ sun, clear, overcast }: Moment, sill: Sill): { reado
   // How squarely the sun meets the pane; from behind: below zero.
   const onPane = Math.cos(sun.elevation) * Math.cos(turned);
   const inPane = onPane > 0 && clear.beam > 0 ? clear.beam * sill.through(onPane) : 0;
-  const isInSun = inPane > 0 && isLit(sill.aperture, turned, sun.elevation);
+  const isInSun = inPane > 0 && sunComesIn(sill.aperture, turned, sun.elevation);
   const behind = clear.beam * Math.max(0, -onPane);
   const back = sill.back * inPane * Math.max(0, onPane);
   const beam = isInSun ? inPane * Math.sin(sun.elevation) : 0;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { outdoorsAt } from '../outdoors/outdoorsAt';
-import { heightSeen, horizonAt, isLit, widthSeen, type Aperture } from './Aperture';
+import { heightSeen, horizonAt, sunComesIn, widthSeen, type Aperture } from './Aperture';
 import { evenGlass, glass, PANE_KINDS } from './Glass';
 import { comesBack } from './Inside';
 import { sillLight, sillOf } from './sillLight';
@@ -55,7 +55,7 @@ test('sky and things share what is seen, and no part is negative', () => {
       const bare = viewOf({ ...a, horizon: [] });
       const built = viewOf(a);
       for (const side of ['up', 'facing'] as const) {
-        expect(built[side].uniform + built[side].things).toBeCloseTo(bare[side].uniform, 5);
+        expect(built[side].uniform + built[side].obstructions).toBeCloseTo(bare[side].uniform, 5);
         for (const share of Object.values(built[side])) expect(share).toBeGreaterThanOrEqual(-1e-12);
         expect(built[side].uniform).toBeLessThanOrEqual(bare[side].uniform + 1e-6);
       }
@@ -73,7 +73,7 @@ test('a view is what its rays say: a brute count of directions agrees', () => {
           // Even in azimuth and in the square of sin γ: every direction counts alike on level leaves.
           const azimuth = ((i + 0.5) / N - 0.5) * Math.PI;
           const elevation = Math.asin(Math.sqrt((j + 0.5) / N));
-          if (isLit(a, azimuth, elevation)) up++;
+          if (sunComesIn(a, azimuth, elevation)) up++;
         }
       expect(viewOf(a).up.uniform).toBeCloseTo(up / N / N / 2, 2);
     }),

@@ -3,21 +3,21 @@ import type { Radians, Share } from '../../units/quantities';
 import { heightSeen, horizonAt, widthSeen, type Aperture } from './Aperture';
 
 /** What a receiver sees through the glass, each as a share of what an open sky of that kind gives to level ground. */
-export interface Seen {
+export interface SeenSky {
   /** Of a sky that is equally bright everywhere. */
   readonly uniform: Share;
   /** Of an overcast sky, three times as bright overhead as at the horizon. */
   readonly overcast: Share;
   /** Of things outside that stand before the sky, were they as bright as a uniform sky. */
-  readonly things: Share;
+  readonly obstructions: Share;
   /** Of the ground below the horizon, likewise. */
   readonly ground: Share;
 }
 
 /** What a place sees: leaves that face up, and leaves that face the pane. */
-export interface View {
-  readonly up: Seen;
-  readonly facing: Seen;
+export interface SkyView {
+  readonly up: SeenSky;
+  readonly facing: SeenSky;
 }
 
 const NODES = 12;
@@ -32,10 +32,10 @@ const OVERCAST_LEVEL = (7 * Math.PI) / 9; // of the luminance overhead; Moon & S
  *
  * Error: below 10⁻⁶ against the closed view factors of rectangles, see view.test.ts.
  */
-export function viewOf(aperture: Aperture): View {
+export function viewOf(aperture: Aperture): SkyView {
   const { from, to } = widthSeen(aperture);
-  const up = { uniform: 0, overcast: 0, things: 0, ground: 0 };
-  const facing = { uniform: 0, overcast: 0, things: 0, ground: 0 };
+  const up = { uniform: 0, overcast: 0, obstructions: 0, ground: 0 };
+  const facing = { uniform: 0, overcast: 0, obstructions: 0, ground: 0 };
   const rule = gaussLegendre(NODES);
   for (const [a, b] of stripsOf(aperture, from, to))
     for (let i = 0; i < NODES; i++) {
@@ -49,10 +49,10 @@ export function viewOf(aperture: Aperture): View {
       const cos = Math.cos(azimuth);
       up.uniform += (width * (levelTo(top) - levelTo(edge))) / Math.PI;
       up.overcast += (width * (levelOvercastTo(top) - levelOvercastTo(edge))) / OVERCAST_LEVEL;
-      up.things += (width * (levelTo(edge) - levelTo(level))) / Math.PI;
+      up.obstructions += (width * (levelTo(edge) - levelTo(level))) / Math.PI;
       facing.uniform += (width * cos * (uprightTo(top) - uprightTo(edge))) / Math.PI;
       facing.overcast += (width * cos * (uprightOvercastTo(top) - uprightOvercastTo(edge))) / OVERCAST_LEVEL;
-      facing.things += (width * cos * (uprightTo(edge) - uprightTo(level))) / Math.PI;
+      facing.obstructions += (width * cos * (uprightTo(edge) - uprightTo(level))) / Math.PI;
       facing.ground += (width * cos * (uprightTo(Math.min(high, 0)) - uprightTo(Math.min(low, 0)))) / Math.PI;
     }
   return { up, facing };

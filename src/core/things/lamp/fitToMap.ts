@@ -62,7 +62,7 @@ export function fitToMap(lamp: Lamp, map: PpfdMap): MapFit {
   const columns = rows[0]!.length;
   const trial = (beamFwhm: Radians | null) => {
     const emitters = emittersOf({ ...lamp, beamFwhm, ppf: 1 }, { x: 0, y: 0, face: distance, turn: 0 });
-    const field = lightFieldOf({ lamps: [{ id: 'lamp', emitters }], rooms: [], things: [] });
+    const field = lightFieldOf({ lamps: [{ id: 'lamp', emitters }], rooms: [], obstructions: [] });
     const unit = cells.map((_, k) => {
       const [i, j] = [k % columns, Math.floor(k / columns)];
       return field.ppfdAt(((i + 0.5) / columns - 0.5) * width, ((j + 0.5) / rows.length - 0.5) * depth, 0);

@@ -12,5 +12,5 @@ import type { Lamp } from './Lamp';
 export function fluxFromPpfd(lamp: Lamp, ppfd: Ppfd, distance: Metres): Ppf {
   if (!(distance > 0)) throw new RangeError(`distance must be > 0, got ${distance}`);
   const emitters = emittersOf({ ...lamp, ppf: 1 }, { x: 0, y: 0, face: distance, turn: 0 });
-  return ppfd / lightFieldOf({ lamps: [{ id: 'lamp', emitters }], rooms: [], things: [] }).ppfdAt(0, 0, 0);
+  return ppfd / lightFieldOf({ lamps: [{ id: 'lamp', emitters }], rooms: [], obstructions: [] }).ppfdAt(0, 0, 0);
 }

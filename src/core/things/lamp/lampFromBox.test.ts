@@ -8,10 +8,10 @@ import { fadedTo } from './fading';
 import { contradictions } from './boxClaims';
 import { emittersOf } from './emittersOf';
 import { fitToMap, readMapCells } from './fitToMap';
-import { claimsOf, efficacyLimitOf, lampFromBox, spectrumIdFor, type Box, type BoxFigures } from './lampFromBox';
+import { claimsOf, efficacyLimitOf, lampFromBox, spectrumIdFor, type LampBox, type BoxFigures } from './lampFromBox';
 
 const none: BoxFigures = { lumens: null, ppf: null, efficacy: null, ppfd: null, ppfdDistance: 0.3 };
-const box: Box = {
+const box: LampBox = {
   name: 'Shelf bar',
   technology: 'led',
   shape: 'bar',
@@ -29,12 +29,12 @@ const box: Box = {
   measured: null,
   curve: null,
 };
-const made = (change: Partial<Box>) => lampFromBox({ ...box, ...change }, 'own');
-const ppf = (change: Partial<Box>) => {
+const made = (change: Partial<LampBox>) => lampFromBox({ ...box, ...change }, 'own');
+const ppf = (change: Partial<LampBox>) => {
   const result = made(change);
   return result.ok ? result.value.ppf : null;
 };
-const problems = (change: Partial<Box>) => {
+const problems = (change: Partial<LampBox>) => {
   const result = made(change);
   return result.ok ? [] : result.problems.map((p) => `${p.code} ${p.at}`);
 };
@@ -55,7 +55,9 @@ test('one PPFD at a distance gives the flux that gives that PPFD back', () => {
       const lamp = made({ figures: { ...none, ppfd, ppfdDistance }, believe: 'ppfd', power: 200 });
       if (!lamp.ok) throw new Error(JSON.stringify(lamp.problems));
       const emitters = emittersOf(lamp.value, { x: 0, y: 0, face: ppfdDistance, turn: 0 });
-      expect(lightFieldOf({ lamps: [{ id: 'l', emitters }], rooms: [], things: [] }).ppfdAt(0, 0, 0)).toBeWithin(ppfd, { relative: 1e-9 });
+      expect(lightFieldOf({ lamps: [{ id: 'l', emitters }], rooms: [], obstructions: [] }).ppfdAt(0, 0, 0)).toBeWithin(ppfd, {
+        relative: 1e-9,
+      });
     }),
   );
 });
@@ -69,7 +71,7 @@ test('a published map is fitted, flux and beam', () => {
   const field = lightFieldOf({
     lamps: [{ id: 'l', emitters: emittersOf(truth, { x: 0, y: 0, face: 0.4, turn: 0 }) }],
     rooms: [],
-    things: [],
+    obstructions: [],
   });
   const at = (i: number, n: number) => ((i + 0.5) / n - 0.5) * 0.6;
   const rows = Array.from({ length: 5 }, (_, j) => Array.from({ length: 7 }, (_, i) => field.ppfdAt(at(i, 7), at(j, 5), 0)));
@@ -121,12 +123,12 @@ test('figures of one box that contradict each other are named, with how much', (
 });
 
 test('a panel of diodes is brighter under a diode than between them, and far away as an even one', () => {
-  const panel: Partial<Box> = { shape: 'panel', length: 0.4, width: 0.2, figures: { ...none, ppf: 20 }, believe: 'ppf' };
-  const at = (diodes: Box['diodes'], x: number, face: number) => {
+  const panel: Partial<LampBox> = { shape: 'panel', length: 0.4, width: 0.2, figures: { ...none, ppf: 20 }, believe: 'ppf' };
+  const at = (diodes: LampBox['diodes'], x: number, face: number) => {
     const lamp = made({ ...panel, diodes });
     if (!lamp.ok) throw new Error(JSON.stringify(lamp.problems));
     const emitters = emittersOf(lamp.value, { x: 0, y: 0, face, turn: 0 });
-    return lightFieldOf({ lamps: [{ id: 'l', emitters }], rooms: [], things: [] }).ppfdAt(x, 0.025, 0);
+    return lightFieldOf({ lamps: [{ id: 'l', emitters }], rooms: [], obstructions: [] }).ppfdAt(x, 0.025, 0);
   };
   const diodes = { columns: 8, rows: 4 };
   expect(at(diodes, 0.025, 0.01)).toBeGreaterThan(3 * at(diodes, 0, 0.01));
@@ -137,7 +139,7 @@ test('a coil is a disc less its hole: dark in the middle close by, and all its l
   const lamp = made({ shape: 'coil', width: 0.3, length: 0.3, hole: 0.2, figures: { ...none, ppf: 20 }, believe: 'ppf' });
   if (!lamp.ok) throw new Error(JSON.stringify(lamp.problems));
   const emitters = emittersOf(lamp.value, { x: 0, y: 0, face: 0.02, turn: 0 });
-  const field = lightFieldOf({ lamps: [{ id: 'l', emitters }], rooms: [], things: [] });
+  const field = lightFieldOf({ lamps: [{ id: 'l', emitters }], rooms: [], obstructions: [] });
   expect(field.ppfdAt(0, 0, 0)).toBeLessThan(0.1 * field.ppfdAt(0.125, 0, 0));
   expect(emitters.reduce((sum, e) => sum + e.ppf, 0)).toBeWithin(20, { relative: 1e-9 });
 });

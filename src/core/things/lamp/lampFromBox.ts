@@ -2,7 +2,7 @@ import { fail, ok, type Problem, type Result } from '../../units/result';
 import type { Efficacy, Kelvin, Lumens, Metres, Ppf, Ppfd, Watts } from '../../units/quantities';
 import { integral, UMOL_PER_JOULE_NM } from '../../light/spectrum/figures';
 import type { Spectrum } from '../../light/spectrum/Spectrum';
-import type { Claim } from './boxClaims';
+import type { PhotonClaim } from './boxClaims';
 import { colourOf, curveOf } from './colourOf';
 import { fitToMap, type PpfdMap } from './fitToMap';
 import { fluxFromPpfd } from './fluxFromPpfd';
@@ -27,7 +27,7 @@ export interface BoxFigures {
 }
 
 /** A lamp as a person reads it off its box. */
-export interface Box {
+export interface LampBox {
   readonly name: string;
   readonly technology: Technology;
   readonly shape: LampShape;
@@ -113,20 +113,20 @@ export function spectrumIdFor(technology: Technology, cct: Kelvin): string {
 }
 
 /** What converts the lumens of a box: its own spectrum, or the usual one of its kind and colour. */
-export const colourOfBox = (box: Box) =>
+export const colourOfBox = (box: LampBox) =>
   colourOf({ spectrumId: spectrumIdFor(box.technology, box.cct), curve: box.curve, name: box.name.trim() || 'This lamp' });
 
 /** Photons radiated in 400–700 nm for each joule radiated at all: no lamp of this colour can make more of a joule of power. */
-export function efficacyLimitOf(box: Box): Efficacy {
+export function efficacyLimitOf(box: LampBox): Efficacy {
   const { spectrum } = curveOf({ spectrumId: spectrumIdFor(box.technology, box.cct), curve: box.curve });
   const photons = integral(spectrum, 400, 700, (nm) => nm * UMOL_PER_JOULE_NM);
   return Math.min(EFFICACY_LIMIT, photons / integral(spectrum, 380, 780, () => 1));
 }
 
 /** The figures of a box as photons, so that they can be held against each other. */
-export function claimsOf(box: Box): readonly Claim[] {
+export function claimsOf(box: LampBox): readonly PhotonClaim[] {
   const { lumens, ppf, efficacy, ppfd, ppfdDistance } = box.figures;
-  const claims: Claim[] = [];
+  const claims: PhotonClaim[] = [];
   if (lumens !== null) claims.push({ what: 'lumens', ppf: lumens / colourOfBox(box).luxPerUmol });
   if (ppf !== null) claims.push({ what: 'ppf', ppf });
   if (efficacy !== null) claims.push({ what: 'efficacy', ppf: efficacy * box.power });
@@ -136,11 +136,11 @@ export function claimsOf(box: Box): readonly Claim[] {
 }
 
 /** Whether its shape and size can be reckoned with. */
-const fits = (box: Box) =>
+const fits = (box: LampBox) =>
   box.length >= 0 && box.width >= 0 && box.emitters >= 1 && (box.beam_deg === null || (box.beam_deg >= 5 && box.beam_deg <= 170));
 
 /** A lamp from what its box says, or every field that cannot be right, with the reason. */
-export function lampFromBox(box: Box, id: string): Result<Lamp> {
+export function lampFromBox(box: LampBox, id: string): Result<Lamp> {
   const problems: Problem[] = [];
   const within = (at: string, value: number, low: number, high: number) => {
     if (!(value >= low && value <= high)) problems.push({ code: 'box/range', at, found: value, expected: `${low}–${high}` });
@@ -178,7 +178,7 @@ export function lampFromBox(box: Box, id: string): Result<Lamp> {
   return ok(lampOfBox(box, id, ppf, beam_deg));
 }
 
-function lampOfBox(box: Box, id: string, ppf: Ppf, beam_deg: number | null): Lamp {
+function lampOfBox(box: LampBox, id: string, ppf: Ppf, beam_deg: number | null): Lamp {
   const kind = BY_TECHNOLOGY[box.technology];
   const emitters = Math.round(box.emitters);
   return {

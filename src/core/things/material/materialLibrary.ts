@@ -6,7 +6,7 @@ export interface Material extends Face {
   readonly id: string;
   readonly name: string;
   /** Half-width of the reflectance, as one finds it in homes. */
-  readonly reflectanceDoubt: number;
+  readonly reflectanceUncertainty: number;
   readonly sources: readonly Source[];
 }
 
@@ -16,7 +16,7 @@ const material = (
   id: string,
   name: string,
   reflectance: number,
-  doubt: number,
+  uncertainty: number,
   transmittance = 0,
   sources = [consensus],
   specular?: number,
@@ -24,7 +24,7 @@ const material = (
   id,
   name,
   reflectance,
-  reflectanceDoubt: doubt,
+  reflectanceUncertainty: uncertainty,
   transmittance,
   sources,
   ...(specular === undefined ? {} : { specular }),

@@ -6,7 +6,7 @@ import { LUX_PER_FOOT_CANDLE, type LightReading, type LightUnit } from '../../un
 export interface Match {
   readonly factor: number;
   /** Half-width of a nine-in-ten band. */
-  readonly doubt: Share;
+  readonly uncertainty: Share;
   /** Largest departure of a single pair from the factor. */
   readonly worst: Share;
 }
@@ -20,11 +20,11 @@ const SANE = { low: 1 / 4, high: 4 } as const; // phones without a diffuser were
  *     factor = exp( mean of ln(known / own) )
  *
  * @param pairs        at least one; all of the same kind of light
- * @param knownDoubt   of the known meter, half-width of a nine-in-ten band
+ * @param knownUncertainty   of the known meter, half-width of a nine-in-ten band
  * @returns refused when the pairs contradict each other by more than a factor of 1.5, or the factor is not sane
  * Source: JCGM 100:2008 for the mean and its error.
  */
-export function matchMeter(pairs: readonly { readonly own: number; readonly known: number }[], knownDoubt: Share): Result<Match> {
+export function matchMeter(pairs: readonly { readonly own: number; readonly known: number }[], knownUncertainty: Share): Result<Match> {
   const used = pairs.filter((p) => p.own > 0 && p.known > 0);
   if (used.length === 0) return fail({ code: 'match/no-pairs', at: '' });
   const logs = used.map((p) => Math.log(p.known / p.own));
@@ -40,8 +40,8 @@ export function matchMeter(pairs: readonly { readonly own: number; readonly know
     });
   // A single pair tells nothing of its scatter: then that of a hand.
   const scatter = logs.length > 1 ? 1.645 * Math.sqrt(logs.reduce((s, l) => s + (l - mean) ** 2, 0) / (logs.length - 1)) : 0;
-  const doubt = Math.hypot(knownDoubt, Math.max(0.05, scatter) / Math.sqrt(logs.length));
-  return ok({ factor, doubt, worst });
+  const uncertainty = Math.hypot(knownUncertainty, Math.max(0.05, scatter) / Math.sqrt(logs.length));
+  return ok({ factor, uncertainty, worst });
 }
 
 /** Full sun above clear air: illuminance on a level face with the sun straight above, lx. */
@@ -49,7 +49,7 @@ const SUN_OVERHEAD_LUX = 127_500; // solar illuminance constant 133 800 lx, less
 /** lx for each µmol of sunlight. Source: Thimijan & Heins 1983. */
 const SUN_LUX_PER_UMOL = 54;
 /** Clear skies differ by haze and vapour this much, half-width of a nine-in-ten band. */
-const SKY_DOUBT: Share = 0.12; // Rea 2000, clear-sky daylight availability; rounded by us
+const SKY_UNCERTAINTY: Share = 0.12; // Rea 2000, clear-sky daylight availability; rounded by us
 
 /**
  * Light of a clear noon on a level face.
@@ -61,12 +61,12 @@ const SKY_DOUBT: Share = 0.12; // Rea 2000, clear-sky daylight availability; rou
  * Error: ±12 % nine times in ten under a sky without cloud or haze.
  * Source: air mass as 1/sin h, transmittance of clear air per air mass 0.88 for global light; after Rea 2000.
  */
-export function noonSun(sunHeight_deg: number, unit: LightUnit): { readonly value: number; readonly doubt: Share } {
+export function noonSun(sunHeight_deg: number, unit: LightUnit): { readonly value: number; readonly uncertainty: Share } {
   if (!(sunHeight_deg >= 15 && sunHeight_deg <= 90)) throw new RangeError(`the sun must stand between 15° and 90°, got ${sunHeight_deg}`);
   const s = Math.sin((sunHeight_deg * Math.PI) / 180);
   const lux = SUN_OVERHEAD_LUX * s * 0.88 ** (1 / s - 1);
   const value = unit === 'lx' ? lux : unit === 'fc' ? lux / LUX_PER_FOOT_CANDLE : lux / SUN_LUX_PER_UMOL;
-  return { value, doubt: SKY_DOUBT };
+  return { value, uncertainty: SKY_UNCERTAINTY };
 }
 
 /** Height of the sun at true noon: 90° − |latitude − declination|. @param day of the year, 1 … 366. Source: Cooper 1969, declination 23.45° sin(360°(284 + n)/365). */

@@ -26,7 +26,7 @@ test('light from a lamp straight above is upright, from the side slanting, from 
   const scene = (x: number) => ({
     lamps: [{ id: 'l', emitters: [{ kind: 'point' as const, x, y: 0, z: 1, ppf: 1, cosinePower: null }] }],
     rooms: [],
-    things: [],
+    obstructions: [],
   });
   expect(slantAt(scene(0), 0, 0, 0, 0)).toBeWithin(0, { absolute: 1e-9 });
   expect(slantAt(scene(Math.sqrt(3)), 0, 0, 0, 0)).toBeWithin(0.5, { relative: 1e-9 }); // 60° off

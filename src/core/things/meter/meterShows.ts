@@ -3,7 +3,7 @@ import type { Ppfd, Share } from '../../units/quantities';
 import { LUX_PER_FOOT_CANDLE } from '../../units/light';
 
 /** The light at a point, as far as a meter can tell. */
-export interface LightThere {
+export interface LightAtMeter {
   readonly ppfd: Ppfd;
   /** Of the mixture that falls there. */
   readonly luxPerUmol: number;
@@ -28,7 +28,7 @@ export interface Shown {
  * @returns null beyond its last range; otherwise rounded to its resolution, in the smallest range that holds it
  * Source: ISO/CIE 19476:2014 for the error terms; that it grows with 1 − cos θ is ours, exact at 0° and 60°.
  */
-export function meterShows(meter: Meter, { ppfd, luxPerUmol, farRed, slant }: LightThere): Shown {
+export function meterShows(meter: Meter, { ppfd, luxPerUmol, farRed, slant }: LightAtMeter): Shown {
   const lux = ppfd * luxPerUmol;
   const [full, unit] =
     meter.counts === 'lux'

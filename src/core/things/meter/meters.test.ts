@@ -9,7 +9,7 @@ import { createSimulatedMeter, type SimulatedWorld } from './simulatedMeter';
 const bulb = { kind: 'point' as const, x: 0, y: 0, z: 1, ppf: 200, cosinePower: null };
 const world = (change: Partial<SimulatedWorld> = {}): SimulatedWorld => ({
   kindId: 'quantum-par',
-  scene: { lamps: [{ id: 'bulb', emitters: [bulb], spectrumId: 'led-4000' }], rooms: [], things: [] },
+  scene: { lamps: [{ id: 'bulb', emitters: [bulb], spectrumId: 'led-4000' }], rooms: [], obstructions: [] },
   filter: 'sound',
   meterFactor: 1,
   daylight: 0,
@@ -63,7 +63,7 @@ test('a cheap filter loses blue before the eye’s curve and deep red before the
 
 test('in a mixture each lamp is seen by its own colour', async () => {
   const pink = { id: 'pink', emitters: [{ ...bulb, x: 0.1 }], spectrumId: 'led-blurple' };
-  const scene = { lamps: [...world().scene.lamps, pink], rooms: [], things: [] };
+  const scene = { lamps: [...world().scene.lamps, pink], rooms: [], obstructions: [] };
   const sound = (await shown({ scene })).value!;
   const cheap = (await shown({ scene, filter: 'cheap' })).value!;
   const each = ['led-4000', 'led-blurple'].map((id) => sensorResponse(meterOf('quantum-par'), 'cheap', lampSpectrumOf(id).spectrum));
@@ -102,8 +102,8 @@ test('matched pairs give their factor, whatever the strength; the doubt shrinks 
   const one = matchMeter(pairs.slice(0, 1), 0.04);
   if (!all.ok || !one.ok) throw new Error();
   expect(all.value.factor).toBeWithin(1.3, { relative: 1e-9 });
-  expect(all.value.doubt).toBeLessThan(one.value.doubt);
-  expect(all.value.doubt).toBeGreaterThan(0.04);
+  expect(all.value.uncertainty).toBeLessThan(one.value.uncertainty);
+  expect(all.value.uncertainty).toBeGreaterThan(0.04);
 });
 
 test.each([

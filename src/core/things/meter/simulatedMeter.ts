@@ -1,7 +1,7 @@
 import { meterOf } from './meterLibrary';
 import { lightFieldOf, type LightField } from '../../light/scene/LightField';
 import type { Scene, SceneLamp } from '../../light/scene/Scene';
-import { createRecall } from '../../light/scene/Recall';
+import { createCache } from '../../light/scene/Cache';
 import { slantAt } from '../../light/scene/slantAt';
 import type { Metres, Share } from '../../units/quantities';
 import { figuresOf } from '../../light/spectrum/figures';
@@ -44,8 +44,8 @@ const STRAYS_IN_MS = 900;
  */
 export function createSimulatedMeter(world: SimulatedWorld): SimulatedMeter {
   const meter = meterOf(world.kindId);
-  const recall = createRecall(64);
-  const fields = world.scene.lamps.map((lamp) => ({ lamp, field: lightFieldOf({ ...world.scene, lamps: [lamp] }, recall) }));
+  const cache = createCache(64);
+  const fields = world.scene.lamps.map((lamp) => ({ lamp, field: lightFieldOf({ ...world.scene, lamps: [lamp] }, cache) }));
   const figures = world.scene.lamps.map((lamp) => ({
     luxPerUmol: spectrumOf(lamp.spectrumId).luxPerUmol,
     farRed: figuresOf(lampSpectrumOf(lamp.spectrumId).spectrum).farRed,

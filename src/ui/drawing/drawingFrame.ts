@@ -1,19 +1,19 @@
 import type { Metres } from '@/core/units/quantities';
 import { FRAME_MARGIN } from '@/store/light/frameTop';
 
-/** Where the two drawings lie on the stage, and how metres become pixels: one scale for both, x in line. */
-export interface StageFrame {
+/** Where the two drawings lie in the picture, and how metres become pixels: one scale for both, x in line. */
+export interface DrawingFrame {
   readonly scale: number;
   readonly height: number;
-  readonly front: Box;
-  readonly above: Box;
+  readonly front: FrameBox;
+  readonly above: FrameBox;
   x(x: Metres): number;
   z(z: Metres): number;
   y(y: Metres): number;
   metresOfZ(pixel: number): Metres;
 }
 
-export interface Box {
+export interface FrameBox {
   readonly left: number;
   readonly top: number;
   readonly width: number;
@@ -24,13 +24,13 @@ const HEAD = 34; // px above the front view, for its title
 const BETWEEN = 50; // px between the two, for the shelf and the second title
 const FOOT = 10;
 
-/** @param room  the stage in pixels; `height` null lets the drawing be as tall as its width makes it */
-export function stageFrame(
+/** @param room  the drawing in pixels; `height` null lets the drawing be as tall as its width makes it */
+export function drawingFrame(
   room: { width: number; height: number | null },
   tier: { width: Metres; depth: Metres },
   top: Metres,
   side: number,
-): StageFrame {
+): DrawingFrame {
   const span = tier.width + 2 * FRAME_MARGIN;
   const free = Math.max(60, room.width - 16 - side);
   const byWidth = free / span;
@@ -38,8 +38,8 @@ export function stageFrame(
   const scale = Math.max(40, Math.min(byWidth, byHeight, 900));
   const left = 16 + Math.max(0, (free - span * scale) / 2);
   const spare = room.height === null ? 0 : Math.max(0, room.height - HEAD - BETWEEN - FOOT - (top + tier.depth) * scale);
-  const front: Box = { left, top: HEAD + spare * 0.35, width: span * scale, height: top * scale };
-  const above: Box = {
+  const front: FrameBox = { left, top: HEAD + spare * 0.35, width: span * scale, height: top * scale };
+  const above: FrameBox = {
     left: left + FRAME_MARGIN * scale,
     top: front.top + front.height + BETWEEN + spare * 0.15,
     width: tier.width * scale,

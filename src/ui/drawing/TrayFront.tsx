@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import type { Crop, Stage } from '@/core/things/crop/Crop';
-import { habitOf, Plant } from './Plant';
+import { habitOf, PlantDrawing } from './PlantDrawing';
 
 interface TrayFrontProps {
   crop: Crop;
@@ -78,7 +78,14 @@ const Row = memo(function Row({ crop, young, from, to, foot, h, seed }: RowProps
   return (
     <>
       {Array.from({ length: count }, (_, i) => (
-        <Plant key={i} x={from + ((i + 0.5) * (to - from)) / count} foot={foot} h={Math.max(5, h)} habit={habit} seed={i + 1 + seed * 31} />
+        <PlantDrawing
+          key={i}
+          x={from + ((i + 0.5) * (to - from)) / count}
+          foot={foot}
+          h={Math.max(5, h)}
+          habit={habit}
+          seed={i + 1 + seed * 31}
+        />
       ))}
     </>
   );

@@ -1,4 +1,4 @@
-import type { Doubt } from './Band';
+import type { Uncertainty } from './Band';
 
 /** How exactly a lamp is hung over leaves: half-width of a nine-in-ten band, cm. Our estimate, by tape over uneven leaves. */
 export const HAND_ERROR_cm = 1;
@@ -14,7 +14,7 @@ export const perCentimetre = (nearer: number, here: number, farther: number): Pe
   here > 0 ? { nearer: nearer / here - 1, farther: 1 - farther / here } : { nearer: 0, farther: 0 };
 
 /** The same as a doubt to be shown: how much an error of a centimetre in the distance changes the mean light. */
-export const doubtOfDistance = ({ nearer, farther }: PerCentimetre): Doubt => ({
+export const uncertaintyOfDistance = ({ nearer, farther }: PerCentimetre): Uncertainty => ({
   why: 'distance',
   low: Math.abs(farther),
   high: Math.abs(nearer),

@@ -12,7 +12,7 @@ import { placeStore } from '../readings/placeStore';
 import { valueAt } from './valueAt';
 import { contoursOf, roundSteps } from './contours';
 import { lightWords, perPpfd } from './lightWords';
-import type { StageFrame } from './stageFrame';
+import type { DrawingFrame } from './drawingFrame';
 import { WallsAbove } from './Walls';
 
 interface AboveViewProps {
@@ -20,7 +20,7 @@ interface AboveViewProps {
   map: LightMap;
   stats: AreaStats;
   band: LightBand;
-  frame: StageFrame;
+  frame: DrawingFrame;
   shows: MapShows;
   unit: LengthUnit;
 }
@@ -134,7 +134,7 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
 /** The lines whose numbers have room: the edges of the band first, then each that does not run into one already there. */
 function withRoom<L extends { readonly label: readonly [number, number] | null; readonly edge: boolean }>(
   lines: readonly L[],
-  frame: StageFrame,
+  frame: DrawingFrame,
 ): L[] {
   const kept: L[] = [];
   for (const line of [...lines].sort((a, b) => Number(b.edge) - Number(a.edge))) {
@@ -149,7 +149,7 @@ function withRoom<L extends { readonly label: readonly [number, number] | null; 
 }
 
 /** A spot with its number: a sun for the strongest, a hollow ring for the weakest, a cross for the middle. */
-function Mark({ spot, word, text, frame, shape }: { spot: Spot; word: string; text: string; frame: StageFrame; shape?: 'sun' | 'moon' }) {
+function Mark({ spot, word, text, frame, shape }: { spot: Spot; word: string; text: string; frame: DrawingFrame; shape?: 'sun' | 'moon' }) {
   const [px, py] = [frame.x(spot.x), frame.y(spot.y)];
   const { above } = frame;
   const left = px > above.left + above.width - 60;
@@ -191,11 +191,11 @@ function Probe({
 }: {
   setUp: SetUp;
   map: LightMap;
-  frame: StageFrame;
+  frame: DrawingFrame;
   shows: MapShows;
   target: number;
   unit: LengthUnit;
-  box: StageFrame['above'];
+  box: DrawingFrame['above'];
 }) {
   const [at, setAt] = useState<{ x: number; y: number } | null>(null);
   const { tier, hours } = setUp;

@@ -25,7 +25,7 @@ async function lookUp(): Promise<Storage> {
 }
 
 /** The room that the data takes in the browser, whether the browser may clear it away, and when it was saved last. */
-export function Room() {
+export function StorageRoom() {
   const { lastSaved } = useWorkspace();
   const saved_ms = useStore(lastSaved, (s) => s.saved_ms);
   const [room, setRoom] = useState<Storage | null>(null);

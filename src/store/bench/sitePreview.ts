@@ -7,7 +7,7 @@ import type { Day } from '../../core/units/day';
 let last: { site: Site; chart: HangChart | null; day: Day; shown: Site } | null = null;
 
 /** The site as the bench shows it: as it is, or as it will be on a later day by its chart. The same object for the same day. */
-export function siteShown(site: Site, chart: HangChart | null, day: Day | null): Site {
+export function sitePreview(site: Site, chart: HangChart | null, day: Day | null): Site {
   if (day === null) return site;
   if (last && last.site === site && last.chart === chart && last.day === day) return last.shown;
   last = { site, chart, day, shown: siteOn(site, chart?.visits ?? [], day, tables, chart?.from) };

@@ -18,7 +18,7 @@ interface AnswerProps {
 }
 
 /** The year in a sentence, what the strongest sun does, and how one-sided the light is. */
-export function Answer({ months, tray, topUps, lit, curtained }: AnswerProps) {
+export function YearAnswer({ months, tray, topUps, lit, curtained }: AnswerProps) {
   const { stage } = tray;
   const says = months.map((m) => monthSays(m, stage));
   const right = monthRuns(says.map((s) => s === 'suits'));
@@ -26,7 +26,7 @@ export function Answer({ months, tray, topUps, lit, curtained }: AnswerProps) {
   const short = says.some((s) => s === 'dim' || s === 'dark');
   const lamp = lit && topUps.length > 0 ? (topUps[2 * darkest]!.lit_min + topUps[2 * darkest + 1]!.lit_min) / 120 : null;
   const darkTopUp = topUps[2 * darkest];
-  const fare = darkTopUp?.fares.find((f) => f.trayId === tray.tray.id);
+  const fare = darkTopUp?.results.find((f) => f.trayId === tray.tray.id);
   const scorched = months.flatMap((m, i) => (m.strongest.ppfd > stage.ppfdMax ? [i] : []));
   const peak = scorched.reduce<number | null>(
     (best, i) => (best === null || months[i]!.strongest.ppfd > months[best]!.strongest.ppfd ? i : best),
@@ -84,7 +84,7 @@ export function Answer({ months, tray, topUps, lit, curtained }: AnswerProps) {
 /** What the lamps add to the dose of a tray in a month. */
 function lampDose(topUps: readonly TopUp[], month: number, trayId: string): number {
   const half = topUps[2 * month];
-  const both = half?.fares.find((f) => f.trayId === trayId)?.mean ?? 0;
+  const both = half?.results.find((f) => f.trayId === trayId)?.mean ?? 0;
   return half && half.lit_min > 0 ? Math.max(0, both - half.daylight) : 0;
 }
 

@@ -2,16 +2,16 @@ import type { Lamp } from '../../things/lamp/Lamp';
 import type { SpectrumNote } from '../../light/spectrum/spectrumLibrary';
 import type { Calibration } from '../reading/calibrate';
 import { AS_NEW, maintenance, outputFor, UNKNOWN_LIVED, type Ageing } from '../../things/lamp/ageing';
-import type { Doubt } from '../../judge/uncertainty/Band';
+import type { Uncertainty } from '../../judge/uncertainty/Band';
 
 const CALIPER = 'US DOE CALiPER report series (2007–2016), measured against claimed output; rounded by us';
 const CONSENSUS = 'our estimate, growers’ consensus';
 
 /** Real lamps spread their light a little otherwise than their kind; readings in the middle do not tell. */
-export const DOUBT_OF_BEAM: Doubt = { why: 'beam-shape', low: 0.08, high: 0.08, source: CONSENSUS };
+export const BEAM_UNCERTAINTY: Uncertainty = { why: 'beam-shape', low: 0.08, high: 0.08, source: CONSENSUS };
 
 /** How far the flux of a lamp may be off by what it was taken from: half-widths of a nine-in-ten band. */
-const BY_BASIS: Readonly<Record<Lamp['fluxBasis'], Omit<Doubt, 'why'>>> = {
+const BY_BASIS: Readonly<Record<Lamp['fluxBasis'], Omit<Uncertainty, 'why'>>> = {
   archetype: { low: 0.25, high: 0.2, source: `a typical lamp of its kind, not yours; ${CALIPER}` },
   lumens: { low: 0.15, high: 0.1, source: `lumens on the box; ${CALIPER}` },
   ppf: { low: 0.12, high: 0.08, source: `PPF on the box; ${CALIPER}` },
@@ -27,23 +27,23 @@ const BY_BASIS: Readonly<Record<Lamp['fluxBasis'], Omit<Doubt, 'why'>>> = {
  *
  * The doubt of its age is about the expected lamp, which has faded already.
  */
-export function doubtsOfLamp(lamp: Lamp, spectrum: SpectrumNote, ageing: Ageing): Doubt[] {
-  const doubts: Doubt[] = [{ why: 'box-label', ...BY_BASIS[lamp.fluxBasis] }];
+export function uncertaintiesOfLamp(lamp: Lamp, spectrum: SpectrumNote, ageing: Ageing): Uncertainty[] {
+  const uncertainties: Uncertainty[] = [{ why: 'box-label', ...BY_BASIS[lamp.fluxBasis] }];
   if (lamp.fluxBasis === 'lumens' || lamp.fluxBasis === 'archetype' || lamp.fluxBasis === 'photometry') {
-    doubts.push({
+    uncertainties.push({
       why: 'lumens-to-photons',
       low: 1 - spectrum.luxPerUmol / spectrum.luxPerUmolHigh,
       high: spectrum.luxPerUmol / spectrum.luxPerUmolLow - 1,
       source: spectrum.sources.find((s) => s.supports.includes('luxPerUmol'))?.cite ?? CONSENSUS,
     });
   }
-  doubts.push(doubtOfAge(lamp, ageing));
-  doubts.push(DOUBT_OF_BEAM);
-  return doubts;
+  uncertainties.push(uncertaintyOfAge(lamp, ageing));
+  uncertainties.push(BEAM_UNCERTAINTY);
+  return uncertainties;
 }
 
 /** Of unknown age: anywhere between new and the end of its life. Otherwise lamps lose a third more or less than usual. */
-function doubtOfAge(lamp: Lamp, { view, used_h }: Ageing): Doubt {
+function uncertaintyOfAge(lamp: Lamp, { view, used_h }: Ageing): Uncertainty {
   const source = lamp.sources.find((s) => s.supports.includes('lumenMaintenanceAtEnd'))?.cite ?? CONSENSUS;
   const at = (lived: number) => maintenance(lamp, lived * lamp.life_h);
   if (view === 'now' && used_h === null) {
@@ -55,14 +55,19 @@ function doubtOfAge(lamp: Lamp, { view, used_h }: Ageing): Doubt {
 }
 
 /** Why the light of a set-up may differ from what is shown: by its readings where there are any, by its box otherwise. */
-export function doubtsOf(lamp: Lamp, spectrum: SpectrumNote, calibration: Calibration | null, ageing: Ageing = AS_NEW): readonly Doubt[] {
-  if (!calibration) return doubtsOfLamp(lamp, spectrum, ageing);
-  const measured = [...calibration.doubts, DOUBT_OF_BEAM];
-  return ageing.view === 'now' ? measured : [...measured, doubtOfOtherDay(lamp, ageing)];
+export function uncertaintiesOf(
+  lamp: Lamp,
+  spectrum: SpectrumNote,
+  calibration: Calibration | null,
+  ageing: Ageing = AS_NEW,
+): readonly Uncertainty[] {
+  if (!calibration) return uncertaintiesOfLamp(lamp, spectrum, ageing);
+  const measured = [...calibration.uncertainties, BEAM_UNCERTAINTY];
+  return ageing.view === 'now' ? measured : [...measured, uncertaintyOfOtherDay(lamp, ageing)];
 }
 
 /** Readings are of today; for another day of the lamp's life it is reckoned from there how much it fades in between. */
-function doubtOfOtherDay(lamp: Lamp, ageing: Ageing): Doubt {
+function uncertaintyOfOtherDay(lamp: Lamp, ageing: Ageing): Uncertainty {
   // Of unknown age: much of the fading between the two days may have happened already, or not yet.
   const fades = 0.9 * (1 / lamp.maintenanceAtEnd - 1);
   const third = Math.abs(1 - outputFor(lamp, ageing, true)) / 3;

@@ -7,7 +7,7 @@ import { awayWatch, type WatchVerdict } from './emergenceWatch';
 import { datesFor, rulesFor } from './plannedFor';
 
 /** How a batch goes otherwise than planned, and the least change of the plan that puts it right. */
-export interface Otherwise {
+export interface OffPlan {
   readonly id: string;
   readonly kind:
     | { readonly kind: 'not-sown'; readonly days: number }
@@ -43,12 +43,12 @@ function upWhileAway(
   trips: VisitRhythm['away'],
   sown: Day,
   today: Day,
-): Otherwise[] {
+): OffPlan[] {
   if (!crop.germination || emergence.seen) return [];
   const { temperature, days, light } = crop.germination;
   return trips
     .filter((t) => t.to >= today && sown <= t.to)
-    .flatMap((trip): Otherwise[] => {
+    .flatMap((trip): OffPlan[] => {
       const asked = { temperature, days, needsLight: light === 'needs', compost_C: temperature.best, sown };
       const watch = awayWatch(asked, {
         lampFrom: isLit ? sown : null,
@@ -78,20 +78,20 @@ function upWhileAway(
  * @param trips   when nobody is there
  * @param litIds  batches on the stands over which a lamp burns daily
  */
-export function otherwiseOf(
+export function offPlanOf(
   courses: readonly BatchCourse[],
   season: SeasonPlan,
   today: Day,
   trips: VisitRhythm['away'] = [],
   litIds: ReadonlySet<string> = new Set(),
-): Otherwise[] {
+): OffPlan[] {
   return courses.flatMap((course) => {
     const { batch, crop, emergence } = course;
     if (batch.lost !== null || batch.out < today) return [];
-    const all: Otherwise[] = [];
+    const all: OffPlan[] = [];
     const sown = course.parts[0]?.from ?? batch.sown;
     const rules = rulesFor(crop, season);
-    const add = (kind: Otherwise['kind'], change: Otherwise['change'], later: number) => all.push({ id: batch.id, kind, change, later });
+    const add = (kind: OffPlan['kind'], change: OffPlan['change'], later: number) => all.push({ id: batch.id, kind, change, later });
     if (batch.batchId === null && batch.sown < today) {
       const late = today - batch.sown;
       add(

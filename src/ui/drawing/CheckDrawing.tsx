@@ -6,7 +6,7 @@ import type { SetUp } from '@/core/answer/stand/setUp';
 import { faceSizeOf } from '@/core/site/stand/footprint';
 import { frameTopOf, sliceMarginOf } from '@/store/light/frameTop';
 import { beginGesture, changeSite, endGesture } from '@/store/site/siteStore';
-import { farthestOf, NEAREST, setDistance } from '@/store/site/setUpVerbs';
+import { farthestOf, NEAREST_FACE, setDistance } from '@/store/site/setUpVerbs';
 import { useSuitingDistances } from '../answer/useSolution';
 import { LengthField } from '../parts/LengthField';
 import { MapShowsChoice } from '../parts/MapShowsChoice';
@@ -16,14 +16,14 @@ import { FrontView } from './FrontView';
 import { LampHandle } from './LampHandle';
 import { Legend } from './Legend';
 import { LightCanvas } from './LightCanvas';
-import { stageFrame } from './stageFrame';
+import { drawingFrame } from './drawingFrame';
 import { useSize } from './useSize';
 
 /** Wide enough for the dimension to stand beside the drawing. */
 const WIDE = 560;
 
-/** The night stage: the set-up from the front and, in line below it, from above, with the light that falls there. */
-export function Stage({ setUp }: { setUp: SetUp }) {
+/** The night drawing: the set-up from the front and, in line below it, from above, with the light that falls there. */
+export function CheckDrawing({ setUp }: { setUp: SetUp }) {
   const { sites } = useWorkspace();
   const { lengthUnit, mapShows } = useSettings();
   const inGesture = useSite((s) => s.inGesture);
@@ -33,7 +33,7 @@ export function Stage({ setUp }: { setUp: SetUp }) {
   const ready = light.status === 'ready' && light.of.stand.id === setUp.stand.id ? light : null;
   const top = ready && inGesture ? ready.top : frameTopOf(setUp);
   const frame = useMemo(
-    () => stageFrame({ width, height: wide ? height : null }, setUp.tier, top, wide ? 136 : 8),
+    () => drawingFrame({ width, height: wide ? height : null }, setUp.tier, top, wide ? 136 : 8),
     [width, height, wide, setUp.tier, top],
   );
   const band = useMemo(() => lampBandOf(setUp.stage, setUp.day), [setUp.stage, setUp.day]);
@@ -46,7 +46,7 @@ export function Stage({ setUp }: { setUp: SetUp }) {
     <LengthField
       label="lamp to leaves"
       value={setUp.distance}
-      min={NEAREST}
+      min={NEAREST_FACE}
       max={farthest}
       onChange={change}
       inputClassName="w-22 bg-night-raised! border-night-line! text-night-ink! text-lg"
@@ -55,7 +55,7 @@ export function Stage({ setUp }: { setUp: SetUp }) {
   );
   return (
     <section
-      aria-label="The stage: your set-up and its light"
+      aria-label="The drawing: your set-up and its light"
       className="night flex min-h-0 flex-1 flex-col bg-night text-night-ink print:bg-transparent"
     >
       <div ref={ref} className="relative min-h-0 w-full flex-1" style={wide ? { minHeight: 420 } : { height: frame.height, flex: 'none' }}>
@@ -143,7 +143,7 @@ export function Stage({ setUp }: { setUp: SetUp }) {
 }
 
 /** While a hand drags, the last answer may be of another height of picture; it is drawn at its own scale until the next. */
-function boxOf(frame: ReturnType<typeof stageFrame>, setUp: SetUp, answeredTop: number, top: number) {
+function boxOf(frame: ReturnType<typeof drawingFrame>, setUp: SetUp, answeredTop: number, top: number) {
   const height = (frame.front.height * answeredTop) / top;
   const margin = sliceMarginOf(setUp);
   const left = frame.x(-margin);

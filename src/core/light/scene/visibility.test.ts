@@ -5,9 +5,9 @@ import { heightsOf } from '../emitters/heightsOf';
 import { lightOf } from '../ppfdAtPoint';
 import { FACES, OPEN, type Face, type FaceName, type Room } from '../room/Room';
 import { cutUp } from './cutUp';
-import { isHidden, passageOf, roomAbove } from './passage';
+import { isHidden, visibilityOf, roomAbove } from './visibility';
 import { nodesAlong, weightsBetween } from './planeNodes';
-import { createRecall, NO_RECALL } from './Recall';
+import { createCache, NO_CACHE } from './Cache';
 
 const room = (z: number, faces: Partial<Record<FaceName, Face>>): Room => ({
   x: 0,
@@ -23,17 +23,17 @@ const inside = evenly(0.05, 0.95);
 const low = evenly(0.05, 0.45);
 
 test('within one room nothing is in the way, whatever its faces are made of', () => {
-  const passage = passageOf({ rooms: [room(0, { left: wall(0), floor: wall(0), ceiling: wall(0.3) })], things: [] });
-  fc.assert(fc.property(inside, inside, low, inside, inside, low, (a, b, c, d, e, f) => passage(a, b, c, d, e, f) === 1));
+  const visibility = visibilityOf({ rooms: [room(0, { left: wall(0), floor: wall(0), ceiling: wall(0.3) })], obstructions: [] });
+  fc.assert(fc.property(inside, inside, low, inside, inside, low, (a, b, c, d, e, f) => visibility(a, b, c, d, e, f) === 1));
 });
 
 test('each face on the way lets its share through, in both directions', () => {
-  const passage = passageOf({ rooms: [room(0, { left: wall(0.5), right: wall(0.4) })], things: [] });
+  const visibility = visibilityOf({ rooms: [room(0, { left: wall(0.5), right: wall(0.4) })], obstructions: [] });
   fc.assert(
     fc.property(inside, low, inside, low, (y0, z0, y1, z1) => {
-      expect(passage(-1, y0, z0, 2, y1, z1)).toBeWithin(0.2, { relative: 1e-9 });
-      expect(passage(2, y1, z1, -1, y0, z0)).toBeWithin(0.2, { relative: 1e-9 });
-      expect(passage(-1, y0, z0, 0.5, y1, z1)).toBeWithin(0.5, { relative: 1e-9 });
+      expect(visibility(-1, y0, z0, 2, y1, z1)).toBeWithin(0.2, { relative: 1e-9 });
+      expect(visibility(2, y1, z1, -1, y0, z0)).toBeWithin(0.2, { relative: 1e-9 });
+      expect(visibility(-1, y0, z0, 0.5, y1, z1)).toBeWithin(0.5, { relative: 1e-9 });
     }),
   );
 });
@@ -42,13 +42,13 @@ test('a shelf between two tiers counts once', () => {
   const [below, above] = [room(0, { ceiling: wall(0.7) }), room(0.5, { floor: wall(0.7) })];
   expect(roomAbove(below, [below, above])).toBe(above);
   expect(roomAbove(above, [below, above])).toBeUndefined();
-  expect(passageOf({ rooms: [below, above], things: [] })(0.5, 0.5, 0.9, 0.5, 0.5, 0.1)).toBeWithin(0.7, { relative: 1e-9 });
+  expect(visibilityOf({ rooms: [below, above], obstructions: [] })(0.5, 0.5, 0.9, 0.5, 0.5, 0.1)).toBeWithin(0.7, { relative: 1e-9 });
 });
 
 test('what lies past the edge of a face is not touched by it', () => {
-  const passage = passageOf({ rooms: [room(0, { left: wall(0) })], things: [] });
-  expect(passage(-1, 0.5, 0.9, 0.5, 0.5, 0.8)).toBe(1); // over the top of the wall
-  expect(passage(-1, 1.5, 0.2, 0.5, 1.5, 0.2)).toBe(1); // past its end
+  const visibility = visibilityOf({ rooms: [room(0, { left: wall(0) })], obstructions: [] });
+  expect(visibility(-1, 0.5, 0.9, 0.5, 0.5, 0.8)).toBe(1); // over the top of the wall
+  expect(visibility(-1, 1.5, 0.2, 0.5, 1.5, 0.2)).toBe(1); // past its end
 });
 
 test('whether a box hides one place from another does not depend on which looks', () => {
@@ -103,14 +103,14 @@ test('between its nodes a plane is carried over without bending a straight line,
 });
 
 test('what is remembered is computed once, the oldest is forgotten, and nothing is remembered where that is asked', () => {
-  const recall = createRecall(2);
+  const cache = createCache(2);
   let made = 0;
-  const ask = (key: string) => recall.get(key, () => ++made);
+  const ask = (key: string) => cache.get(key, () => ++made);
   expect([ask('a'), ask('a'), ask('b'), ask('a')]).toEqual([1, 1, 2, 1]);
   ask('c'); // b was used longest ago
   expect(ask('a')).toBe(1);
   expect(ask('b')).toBe(4);
-  expect(recall.next<number>('n', (last) => (last ?? 10) + 1)).toBe(11);
-  expect(recall.next<number>('n', (last) => (last ?? 10) + 1)).toBe(12);
-  expect(NO_RECALL.get('a', () => 7)).toBe(7);
+  expect(cache.next<number>('n', (last) => (last ?? 10) + 1)).toBe(11);
+  expect(cache.next<number>('n', (last) => (last ?? 10) + 1)).toBe(12);
+  expect(NO_CACHE.get('a', () => 7)).toBe(7);
 });

@@ -2,7 +2,7 @@
 import { useRef } from 'react';
 import type { Metres } from '@/core/units/quantities';
 import { showLength, type LengthUnit } from '@/core/units/length';
-import { NEAREST } from '@/store/site/setUpVerbs';
+import { NEAREST_FACE } from '@/store/site/setUpVerbs';
 
 interface LampHandleProps {
   box: { left: number; top: number; width: number; height: number };
@@ -27,7 +27,7 @@ const stepOf = (unit: LengthUnit): Metres => (unit === 'in' ? 0.0254 / 4 : 0.005
 export function LampHandle({ box, distance, heatClearance, unit, scale, roof, farthest, onBegin, onChange, onEnd }: LampHandleProps) {
   const grip = useRef<{ y: number; distance: Metres } | null>(null);
   const step = stepOf(unit);
-  const snapped = (d: Metres) => Math.min(farthest, Math.max(NEAREST, Math.round(d / step) * step));
+  const snapped = (d: Metres) => Math.min(farthest, Math.max(NEAREST_FACE, Math.round(d / step) * step));
   const keys: Record<string, (coarse: boolean) => Metres> = {
     ArrowUp: (coarse) => distance + step * (coarse ? 10 : 2),
     ArrowDown: (coarse) => distance - step * (coarse ? 10 : 2),
@@ -35,7 +35,7 @@ export function LampHandle({ box, distance, heatClearance, unit, scale, roof, fa
     ArrowLeft: () => distance - step * 2,
     PageUp: () => distance + step * 10,
     PageDown: () => distance - step * 10,
-    Home: () => Math.max(heatClearance, NEAREST),
+    Home: () => Math.max(heatClearance, NEAREST_FACE),
   };
   return (
     <div
@@ -43,7 +43,7 @@ export function LampHandle({ box, distance, heatClearance, unit, scale, roof, fa
       tabIndex={0}
       aria-label="Distance from lamp to leaves"
       aria-orientation="vertical"
-      aria-valuemin={Math.round(NEAREST * 1000) / 10}
+      aria-valuemin={Math.round(NEAREST_FACE * 1000) / 10}
       aria-valuemax={Math.round(farthest * 1000) / 10}
       aria-valuenow={Math.round(distance * 1000) / 10}
       aria-valuetext={showLength(distance, unit)}

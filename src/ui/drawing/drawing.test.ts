@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { evenly } from '../../../test/evenly';
 import { contoursOf, roundSteps } from './contours';
 import { coloursOf, colourOfLight } from './lightColours';
-import { stageFrame } from './stageFrame';
+import { drawingFrame } from './drawingFrame';
 
 const room = fc.record({ width: evenly(320, 1400), height: evenly(420, 1000) });
 const tier = fc.record({ width: evenly(0.2, 2), depth: evenly(0.15, 1) });
@@ -10,7 +10,7 @@ const tier = fc.record({ width: evenly(0.2, 2), depth: evenly(0.15, 1) });
 test('both drawings fit the stage, in one scale and one line', () => {
   fc.assert(
     fc.property(room, tier, evenly(0.36, 1.2), (r, t, top) => {
-      const frame = stageFrame(r, t, top, 136);
+      const frame = drawingFrame(r, t, top, 136);
       expect(frame.front.left + frame.front.width).toBeLessThanOrEqual(r.width + 1e-6 + (frame.scale === 40 ? 2000 : 0));
       expect(frame.above.left).toBeWithin(frame.x(0), { absolute: 1e-6 });
       expect(frame.above.width).toBeWithin(t.width * frame.scale, { relative: 1e-9 });

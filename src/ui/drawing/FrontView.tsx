@@ -3,7 +3,7 @@ import { isRoofed } from '@/core/site/stand/Enclosure';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { LampFront } from './LampFront';
-import type { StageFrame } from './stageFrame';
+import type { DrawingFrame } from './drawingFrame';
 import { TrayFront } from './TrayFront';
 import { WallsFront } from './Walls';
 
@@ -16,7 +16,7 @@ export function FrontView({
   suits,
 }: {
   setUp: SetUp;
-  frame: StageFrame;
+  frame: DrawingFrame;
   unit: LengthUnit;
   withNumber: boolean;
   suits: { from: number; to: number } | null;
@@ -84,7 +84,7 @@ export function FrontView({
 }
 
 /** Where the leaf tops may be for the whole tray to suit, at the hours as they are: a bracket at the left. */
-function Suits({ from, to, frame }: { from: number; to: number; frame: StageFrame }) {
+function Suits({ from, to, frame }: { from: number; to: number; frame: DrawingFrame }) {
   const { left, top } = frame.front;
   const [low, high] = [frame.z(from), Math.max(top, frame.z(to))];
   if (!(low > high)) return null;

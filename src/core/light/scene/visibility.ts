@@ -1,9 +1,9 @@
 import type { Metres, Share } from '../../units/quantities';
 import type { Room } from '../room/Room';
-import type { Scene, Thing } from './Scene';
+import type { Scene, Obstruction } from './Scene';
 
 /** Share of the light that passes on the straight way between two places. */
-export type Passage = (ax: Metres, ay: Metres, az: Metres, bx: Metres, by: Metres, bz: Metres) => Share;
+export type Visibility = (ax: Metres, ay: Metres, az: Metres, bx: Metres, by: Metres, bz: Metres) => Share;
 
 /**
  * The straight way between two places of a scene: through wire shelves and open sides with their share, past walls and
@@ -11,7 +11,7 @@ export type Passage = (ax: Metres, ay: Metres, az: Metres, bx: Metres, by: Metre
  *
  * Of two tiers that share a shelf, the floor of the upper one counts and the ceiling of the lower one does not.
  */
-export function passageOf({ rooms, things }: Pick<Scene, 'rooms' | 'things'>): Passage {
+export function visibilityOf({ rooms, obstructions }: Pick<Scene, 'rooms' | 'obstructions'>): Visibility {
   const screens = rooms.flatMap((room) => screensOf(room, rooms));
   const [acrossX, acrossY, acrossZ] = ([0, 1, 2] as const).map((axis) => screens.filter((s) => s.axis === axis)) as [
     Screen[],
@@ -19,7 +19,7 @@ export function passageOf({ rooms, things }: Pick<Scene, 'rooms' | 'things'>): P
     Screen[],
   ];
   return (ax, ay, az, bx, by, bz) => {
-    for (const thing of things) if (isHidden(thing, ax, ay, az, bx, by, bz)) return 0;
+    for (const thing of obstructions) if (isHidden(thing, ax, ay, az, bx, by, bz)) return 0;
     const dx = bx - ax, dy = by - ay, dz = bz - az; // prettier-ignore
     let share: Share = 1;
     if (dx !== 0) for (const s of acrossX) share *= through(s, (s.at - ax) / dx, ay, dy, az, dz);
@@ -75,7 +75,7 @@ function screensOf(room: Room, rooms: readonly Room[]): Screen[] {
 }
 
 /** Whether a box stands between two places: the slab method. A place on the box's own top is not hidden by it. */
-export function isHidden(box: Thing, ax: Metres, ay: Metres, az: Metres, bx: Metres, by: Metres, bz: Metres): boolean {
+export function isHidden(box: Obstruction, ax: Metres, ay: Metres, az: Metres, bx: Metres, by: Metres, bz: Metres): boolean {
   let from = 1e-6, to = 1 - 1e-6; // prettier-ignore
   const slab = (a: number, b: number, low: number, high: number): boolean => {
     const d = b - a;

@@ -1,25 +1,25 @@
 import { materialOf } from '@/core/things/material/materialLibrary';
 import type { FaceName } from '@/core/light/room/Room';
 import type { SetUp } from '@/core/answer/stand/setUp';
-import type { StageFrame } from './stageFrame';
+import type { DrawingFrame } from './drawingFrame';
 
 /** Thickness at which sides are drawn, px: they are to be seen, not measured. */
 export const THICK = 6;
 
 /** How a face looks: the paler, the more it throws back; dashed where light passes. */
-export function lookOf(id: string): { fill: string; dash: string | undefined } | null {
+export function wallLookOf(id: string): { fill: string; dash: string | undefined } | null {
   if (id === 'open') return null;
   const { reflectance, transmittance } = materialOf(id);
   return { fill: reflectance > 0.6 ? '#eef4f1' : reflectance > 0.3 ? '#a9b8b3' : '#5b6a66', dash: transmittance > 0 ? '7 4' : undefined };
 }
 
 /** The sides of a tier from the front: what stands left, right, above and below, with what they are made of. */
-export function WallsFront({ setUp, frame }: { setUp: SetUp; frame: StageFrame }) {
+export function WallsFront({ setUp, frame }: { setUp: SetUp; frame: DrawingFrame }) {
   const { enclosure, width } = setUp.tier;
   const { x, z } = frame;
   const h = enclosure.height;
   const wall = (name: FaceName, x0: number, z0: number, x1: number, z1: number) => {
-    const look = lookOf(enclosure.faces[name]);
+    const look = wallLookOf(enclosure.faces[name]);
     if (!look) return null;
     return (
       <path d={`M${x0} ${z0} L${x1} ${z1}`} stroke={look.fill} strokeWidth={THICK} strokeDasharray={look.dash} fill="none" key={name}>
@@ -38,7 +38,7 @@ export function WallsFront({ setUp, frame }: { setUp: SetUp; frame: StageFrame }
 }
 
 /** The same from above. */
-export function WallsAbove({ setUp, frame }: { setUp: SetUp; frame: StageFrame }) {
+export function WallsAbove({ setUp, frame }: { setUp: SetUp; frame: DrawingFrame }) {
   const { faces } = setUp.tier.enclosure;
   const { left, top, width, height } = frame.above;
   const out = THICK / 2;
@@ -51,7 +51,7 @@ export function WallsAbove({ setUp, frame }: { setUp: SetUp; frame: StageFrame }
   return (
     <g>
       {edges.map(([name, x0, y0, x1, y1]) => {
-        const look = lookOf(faces[name]);
+        const look = wallLookOf(faces[name]);
         return (
           look && (
             <path key={name} d={`M${x0} ${y0} L${x1} ${y1}`} stroke={look.fill} strokeWidth={THICK} strokeDasharray={look.dash}>

@@ -1,6 +1,6 @@
 import type { LightBand } from '@/core/judge/dose/lightBand';
 
-/** Colours of the stage at the edges of the bands: darkest shade, shade, suits dimly and well, too strong and far too strong. */
+/** Colours of the drawing at the edges of the bands: darkest shade, shade, suits dimly and well, too strong and far too strong. */
 const STOPS = {
   night: [16, 23, 22],
   slate: [82, 98, 124],

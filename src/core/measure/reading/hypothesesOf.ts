@@ -2,7 +2,7 @@ import { meterOf } from '../../things/meter/meterLibrary';
 import type { Ppfd } from '../../units/quantities';
 import { LUX_PER_FOOT_CANDLE } from '../../units/light';
 import { distanceOf, type Reading } from '../../site/reading/Reading';
-import type { Slip } from './Slip';
+import type { ErrorHypothesis } from './ErrorHypothesis';
 
 /** What would have been read if the sensor or the lamps had been otherwise than stated: over what falls there if all was as stated. */
 export interface Otherwise {
@@ -47,13 +47,13 @@ const PRIORS = {
  * @param luxPerUmol  of the mixture that falls there
  * @param otherwise   what the model says of other heights and lamps; null: not worked out
  */
-export function slipsOf(reading: Reading, luxPerUmol: number, otherwise: Otherwise | null = null): Slip[] {
+export function hypothesesOf(reading: Reading, luxPerUmol: number, otherwise: Otherwise | null = null): ErrorHypothesis[] {
   const meter = meterOf(reading.kindId);
-  const slips: Slip[] = [];
-  const mere = (why: Slip['why'], multiply: number, prior: number) =>
-    slips.push({ why, multiply, shift: -Math.log(multiply), spread: 0.03, prior });
-  const vague = (why: Slip['why'], shift: number, spread: number, prior: number) =>
-    slips.push({ why, multiply: null, shift, spread, prior });
+  const hypotheses: ErrorHypothesis[] = [];
+  const mere = (why: ErrorHypothesis['why'], multiply: number, prior: number) =>
+    hypotheses.push({ why, multiply, shift: -Math.log(multiply), spread: 0.03, prior });
+  const vague = (why: ErrorHypothesis['why'], shift: number, spread: number, prior: number) =>
+    hypotheses.push({ why, multiply: null, shift, spread, prior });
   if (meter.ranges.length > 1) {
     mere('range-reads-low', 10, PRIORS.range10);
     mere('range-reads-high', 1 / 10, 0.7 * PRIORS.range10);
@@ -70,7 +70,7 @@ export function slipsOf(reading: Reading, luxPerUmol: number, otherwise: Otherwi
   vague('shaded-or-tilted', Math.log(0.55), 0.45, PRIORS.shaded);
   if (distanceOf(reading) < TOUCHING) vague('touching-the-lamp', Math.log(0.4), 0.5, PRIORS.touching);
   if (otherwise) {
-    const wrong = (why: Slip['why'], ratio: number | null, spread: number, prior: number) => {
+    const wrong = (why: ErrorHypothesis['why'], ratio: number | null, spread: number, prior: number) => {
       // What would change nothing can't be told, and explains nothing.
       if (ratio !== null && ratio > 0 && Math.abs(Math.log(ratio)) > 0.12) vague(why, Math.log(ratio), spread, prior);
     };
@@ -80,7 +80,7 @@ export function slipsOf(reading: Reading, luxPerUmol: number, otherwise: Otherwi
     for (const ratio of otherwise.unlit) wrong('lamp-unlit', ratio, 0.04, PRIORS.unlit / otherwise.unlit.length);
     for (const ratio of otherwise.otherTiers) wrong('other-tier', ratio, 0.06, PRIORS.otherTier);
   }
-  return slips;
+  return hypotheses;
 }
 
 /** Whether a reading is at the end of one of its meter's ranges: then there may be more. */

@@ -17,7 +17,7 @@ export type Why =
   | 'dimmed-or-old';
 
 /** Something that may have gone wrong with a reading, and what it would do to it. */
-export interface Slip {
+export interface ErrorHypothesis {
   readonly why: Why;
   /** ln(what was read / what falls there) if so, and its spread beyond that of honest readings. */
   readonly shift: number;
@@ -38,7 +38,7 @@ export interface Suspicion {
 }
 
 /** A reading weighed: how likely it is honest, and otherwise why not, the likeliest first. */
-export interface Weighed {
+export interface WeighedReading {
   readonly honest: number;
   readonly suspicions: readonly Suspicion[];
 }
@@ -54,12 +54,12 @@ const ANYTHING = { prior: 0.01, density: 1 / (2 * Math.log(1000)) };
  * @param residual  ln(read / expected)
  * @param sd        standard deviation of ln of an honest reading about what is expected, > 0
  */
-export function weigh(residual: number, sd: number, slips: readonly Slip[]): Weighed {
-  const priors = slips.reduce((sum, s) => sum + s.prior, ANYTHING.prior);
+export function weighReading(residual: number, sd: number, hypotheses: readonly ErrorHypothesis[]): WeighedReading {
+  const priors = hypotheses.reduce((sum, s) => sum + s.prior, ANYTHING.prior);
   const honest = Math.max(0.5, 1 - priors) * bell(residual, sd);
-  const slipped = slips.map((s) => s.prior * bell(residual - s.shift, Math.hypot(sd, s.spread)));
+  const slipped = hypotheses.map((s) => s.prior * bell(residual - s.shift, Math.hypot(sd, s.spread)));
   const whole = slipped.reduce((a, b) => a + b, honest + ANYTHING.prior * ANYTHING.density);
-  const suspicions = slips
+  const suspicions = hypotheses
     .map(({ why, multiply }, i) => ({ why, multiply, weight: slipped[i]! / whole }))
     .sort((a, b) => b.weight - a.weight);
   return { honest: honest / whole, suspicions };

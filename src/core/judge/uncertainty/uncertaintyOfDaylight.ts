@@ -1,9 +1,9 @@
 import { DAYLIGHT_OFF } from '../../site/stand/Daylight';
 import { daylightDose, type LightDay, type Received } from '../dose/LightDay';
-import type { Doubt } from './Band';
+import type { Uncertainty } from './Band';
 
 /** How much the mean dose may be off because one day's sky is not another's; nothing where no daylight comes in. */
-export function doubtOfDaylight(day: LightDay, { mean }: Received): Doubt[] {
+export function uncertaintyOfDaylight(day: LightDay, { mean }: Received): Uncertainty[] {
   const share = mean > 0 ? Math.min(1, daylightDose(day) / mean) : 0;
   if (share === 0) return [];
   const course = day.daylight?.course;

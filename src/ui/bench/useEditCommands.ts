@@ -24,13 +24,13 @@ import { useWorkspace } from '../shell/WorkspaceContext';
 let clipboard: Clip | null = null;
 
 /** All that can be done with the chosen things, by whatever hand: pointer, key or button. */
-export function useHands(stand: BenchStand) {
+export function useEditCommands(stand: BenchStand) {
   const { sites, benchLooks } = useWorkspace();
   return useMemo(() => {
     const chosen = () => benchLooks.getState().chosen;
     const change = (what: string, by: Change) => {
       if (benchLooks.getState().day !== null) return say('You are viewing a future day. Go back to today to make changes.');
-      if (stand.stand.laidOut) say('You moved something by hand. This set-up now keeps your positions.');
+      if (stand.stand.autoArranged) say('You moved something by hand. This set-up now keeps your positions.');
       changeSite(sites, what, by);
     };
     const tierOf = (id: string): BenchTier | undefined =>
@@ -110,7 +110,7 @@ export function useHands(stand: BenchStand) {
   }, [stand, sites, benchLooks]);
 }
 
-export type Hands = ReturnType<typeof useHands>;
+export type EditCommands = ReturnType<typeof useEditCommands>;
 
 const TAKE_UP = /^(Enter| |Arrow\w+|Page\w+|Delete|Backspace|r)$/;
 
@@ -127,32 +127,32 @@ export function takeUp(e: React.KeyboardEvent, isChosen: boolean, choose: () => 
   } else if (isPress && !isCommand) document.querySelector<HTMLElement>('[aria-label^="The chosen"] :is(input, button, select)')?.focus();
 }
 
-/** A key on the stage, or on anything that lies on it. @returns whether it meant something */
-export function pressed(e: React.KeyboardEvent, hands: Hands, above: boolean): boolean {
+/** A key on the drawing, or on anything that lies on it. @returns whether it meant something */
+export function pressed(e: React.KeyboardEvent, commands: EditCommands, above: boolean): boolean {
   const command = e.ctrlKey || e.metaKey;
   const far = e.shiftKey ? 5 : 1;
   const key = e.key.length === 1 ? e.key.toLowerCase() : e.key;
   if (command && !e.shiftKey && !e.altKey) {
-    const act = { c: hands.copy, v: hands.paste, d: hands.duplicate, a: hands.chooseAll }[key];
+    const act = { c: commands.copy, v: commands.paste, d: commands.duplicate, a: commands.chooseAll }[key];
     act?.();
     return act !== undefined;
   }
   if (command) return false;
   if (e.altKey && (key === 'ArrowUp' || key === 'ArrowDown')) {
-    hands.carry(key === 'ArrowUp' ? -1 : 1);
+    commands.carry(key === 'ArrowUp' ? -1 : 1);
     return true;
   }
   const acts: Readonly<Record<string, () => void>> = {
-    ArrowLeft: () => hands.shift(-0.01 * far, 0),
-    ArrowRight: () => hands.shift(0.01 * far, 0),
-    ArrowUp: () => (above ? hands.shift(0, 0.01 * far) : hands.lift(far)),
-    ArrowDown: () => (above ? hands.shift(0, -0.01 * far) : hands.lift(-far)),
-    PageUp: () => hands.shift(0, 0.01 * far),
-    PageDown: () => hands.shift(0, -0.01 * far),
-    Delete: hands.remove,
-    Backspace: hands.remove,
-    r: hands.turn,
-    Escape: () => hands.choose([]),
+    ArrowLeft: () => commands.shift(-0.01 * far, 0),
+    ArrowRight: () => commands.shift(0.01 * far, 0),
+    ArrowUp: () => (above ? commands.shift(0, 0.01 * far) : commands.lift(far)),
+    ArrowDown: () => (above ? commands.shift(0, -0.01 * far) : commands.lift(-far)),
+    PageUp: () => commands.shift(0, 0.01 * far),
+    PageDown: () => commands.shift(0, -0.01 * far),
+    Delete: commands.remove,
+    Backspace: commands.remove,
+    r: commands.turn,
+    Escape: () => commands.choose([]),
   };
   const act = acts[key];
   act?.();

@@ -6,24 +6,24 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { Segments } from '../parts/Segments';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
-import { LightCanvas } from '../stage/LightCanvas';
-import { useSize } from '../stage/useSize';
+import { LightCanvas } from '../drawing/LightCanvas';
+import { useSize } from '../drawing/useSize';
 import { stretchesOf } from './bands';
 import { benchFrame, type BenchFrame } from './benchFrame';
 import { badness, SAYS_WORDS } from './benchWords';
 import { StandFrame } from './StandFrame';
 import { Tape } from './Tape';
-import { colourOnStage } from '../verdict/resultColours';
+import { colourOnDrawing } from '../verdict/resultColours';
 import { ThingHandles } from './ThingHandles';
 import { TierFront } from './TierFront';
 import { useBenchLight, useBenchLook, useJudged, useTierLight } from './useBench';
-import { pressed, type Hands } from './useHands';
+import { pressed, type EditCommands } from './useEditCommands';
 
 /** Under this width there is no room for words beside the stand. */
 const WIDE = 560;
 
-/** The night stage with the whole stand: everything on it can be taken hold of. */
-export function BenchStage({ stand, hands }: { stand: BenchStand; hands: Hands }) {
+/** The night drawing with the whole stand: everything on it can be taken hold of. */
+export function BenchDrawing({ stand, commands }: { stand: BenchStand; commands: EditCommands }) {
   const { benchLooks } = useWorkspace();
   const { lengthUnit } = useSettings();
   const { view, tierId, chosen, moved, handOn } = useBenchLook();
@@ -55,7 +55,7 @@ export function BenchStage({ stand, hands }: { stand: BenchStand; hands: Hands }
 
   return (
     <section
-      aria-label={`The stage: ${stand.stand.name} from the ${view}`}
+      aria-label={`The drawing: ${stand.stand.name} from the ${view}`}
       data-work
       tabIndex={-1}
       className="night relative flex min-h-0 flex-1 flex-col bg-night text-night-ink outline-none print:hidden"
@@ -64,7 +64,7 @@ export function BenchStage({ stand, hands }: { stand: BenchStand; hands: Hands }
         if (id) setEntered(id);
       }}
       onKeyDown={(e) => {
-        if (!(e.target as HTMLElement).closest('[data-stage]') || !pressed(e, hands, false)) return;
+        if (!(e.target as HTMLElement).closest('[data-drawing]') || !pressed(e, commands, false)) return;
         e.preventDefault();
         // What was carried to another tier has the keys there.
         if (e.altKey) setEntered(benchLooks.getState().tierId);
@@ -74,11 +74,11 @@ export function BenchStage({ stand, hands }: { stand: BenchStand; hands: Hands }
         <div ref={scroll} className="absolute inset-0 overflow-auto" tabIndex={-1}>
           {width > 0 && (
             <div
-              data-stage
+              data-drawing
               data-picture="bench"
               className={clsx('relative', measuring && 'cursor-crosshair')}
               style={{ width: frame.width, height: frame.height }}
-              onClick={() => hands.choose([])}
+              onClick={() => commands.choose([])}
             >
               {stand.tiers.map((t) => (
                 <TierLightPicture key={t.tier.id} tier={t} frame={frame} selected={t === selected} chosen={chosen} />
@@ -100,7 +100,7 @@ export function BenchStage({ stand, hands }: { stand: BenchStand; hands: Hands }
               {stand.tiers.map((t) => (
                 <TierWord key={t.tier.id} tier={t} frame={frame} narrow={narrow} selected={t === selected} isStop={t === stop} />
               ))}
-              <ThingHandles stand={stand} frame={frame} hands={hands} stopId={stop.tier.id} />
+              <ThingHandles stand={stand} frame={frame} commands={commands} stopId={stop.tier.id} />
               {measuring && <Tape frame={frame} unit={lengthUnit} onDone={() => setMeasuring(false)} />}
             </div>
           )}
@@ -246,7 +246,7 @@ function toNeighbour(e: React.KeyboardEvent<HTMLButtonElement>): void {
   if (!by || e.altKey || e.ctrlKey || e.metaKey) return;
   e.preventDefault();
   e.stopPropagation();
-  const tiers = [...document.querySelectorAll<HTMLElement>('[data-stage] button[data-tier]')];
+  const tiers = [...document.querySelectorAll<HTMLElement>('[data-drawing] button[data-tier]')];
   tiers[tiers.indexOf(e.currentTarget) + by]?.focus();
 }
 
@@ -300,8 +300,10 @@ function TierWord({
       style={brief ? { left: box.left - 34, top: box.top } : { left: Math.max(2, box.left - 108), top: box.top }}
       data-testid={`tier-${tier.number}`}
     >
-      <span className={clsx('block text-[17px] font-semibold', brief && worst && colourOnStage(worst.verdict.says))}>{tier.number}</span>
-      {!brief && <span className={clsx('block text-[13px]', worst ? colourOnStage(worst.verdict.says) : 'text-night-soft')}>{words}</span>}
+      <span className={clsx('block text-[17px] font-semibold', brief && worst && colourOnDrawing(worst.verdict.says))}>{tier.number}</span>
+      {!brief && (
+        <span className={clsx('block text-[13px]', worst ? colourOnDrawing(worst.verdict.says) : 'text-night-soft')}>{words}</span>
+      )}
       {!brief && <span className="block pt-0.5 text-[13px] text-night-soft">{showHoursShort(tier.hours)}</span>}
     </button>
   );

@@ -15,7 +15,7 @@ import { EXERCISE_WORDS, MISSED_WORDS, STATE_WORDS, tellTaleWords } from './exer
 import { goHome, goToExercise, newSeed } from './goHouse';
 
 /** How an exercise came out: the plants, what it cost, what was true and which reading would have told. */
-export function ResultPanel({ run }: { run: Run }) {
+export function OutcomePanel({ run }: { run: Run }) {
   const { exercise, start, session } = run;
   const outcome = useMemo(() => outcomeOf(session, exercise, start, tables), [session, exercise, start]);
   const tales = useMemo(() => tellTales(start, tables), [start]);

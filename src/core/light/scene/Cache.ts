@@ -1,11 +1,11 @@
 /** Keeps what was computed last under a key, the oldest going first: what makes the next frame of a drag quick. */
-export interface Recall {
+export interface Cache {
   get<T>(key: string, compute: () => T): T;
   /** Computes anew from what was computed under the key the last time. */
   next<T>(key: string, compute: (last: T | undefined) => T): T;
 }
 
-export function createRecall(most = 256): Recall {
+export function createCache(most = 256): Cache {
   const kept = new Map<string, unknown>();
   return {
     get<T>(key: string, compute: () => T): T {
@@ -30,4 +30,4 @@ export function createRecall(most = 256): Recall {
 }
 
 /** Computes everything anew: for what is asked once. */
-export const NO_RECALL: Recall = { get: (_, compute) => compute(), next: (_, compute) => compute(undefined) };
+export const NO_CACHE: Cache = { get: (_, compute) => compute(), next: (_, compute) => compute(undefined) };

@@ -12,7 +12,7 @@ export function habitOf(crop: Crop, young: boolean): Habit {
 }
 
 /** One plant, drawn from its foot upward, `h` pixels tall; `seed` makes neighbours differ a little. */
-export function Plant({ x, foot, h, habit, seed }: { x: number; foot: number; h: number; habit: Habit; seed: number }) {
+export function PlantDrawing({ x, foot, h, habit, seed }: { x: number; foot: number; h: number; habit: Habit; seed: number }) {
   const sway = Math.sin(seed * 12.9898) * 0.5;
   const tall = h * (0.9 + 0.1 * Math.abs(Math.sin(seed * 7.7)));
   const stroke = { stroke: '#d9efd9', strokeWidth: 1.3, fill: 'none', strokeLinecap: 'round' as const };
