@@ -33,6 +33,13 @@ module.exports = {
       to: {},
     },
     {
+      name: 'core-is-handed-its-tables',
+      severity: 'error',
+      comment: 'Crops, lamps and containers come as `Tables`: a person may have some of their own.',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/things/tables/libraryTables' },
+    },
+    {
       name: 'core-knows-no-other-room',
       severity: 'error',
       comment: 'Physics must run in a worker, a test and on paper.',

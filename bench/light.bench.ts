@@ -165,8 +165,8 @@ const print = (line: string) => process.stdout.write(`${line}\n`);
   const rack = site.stands.find((s) => s.id === 'demo-rack')!;
   const answer = answerBench(questionOfStand(benchStandOf(site, rack, tables), null));
   const question = { site, standId: rack.id, answer, from: today, timerStep_min: 15 };
-  const { visits } = hangChartOf(question);
-  const took = median(3, () => void hangChartOf(question));
+  const { visits } = hangChartOf(question, tables);
+  const took = median(3, () => void hangChartOf(question, tables));
   print(`hang chart: five tiers, ${visits.length} visits in ${took.toFixed(0)} ms`);
 }
 
@@ -208,7 +208,7 @@ const print = (line: string) => process.stdout.write(`${line}\n`);
   void (async () => {
     for (const scope of [{ of: 'tier', id: tier.id }, { of: 'stand' }] as const) {
       const start = performance.now();
-      const { judged, offers } = await advise({ site, standId: site.stands[0]!.id, scope, answer });
+      const { judged, offers } = await advise({ site, standId: site.stands[0]!.id, scope, answer }, tables);
       const took = performance.now() - start;
       print(
         `advice for a ${scope.of}: ${judged} moves judged and ${offers.length} worked out in full in ${took.toFixed(0)} ms, ${((judged / took) * 1000).toFixed(0)} a second (goal 200)`,

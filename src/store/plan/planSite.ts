@@ -1,5 +1,5 @@
 import { advise, type Offer } from '../../core/plan/advice/advise';
-import { applyMove } from '../../core/plan/advice/applyMove';
+import { applyMoves } from '../../core/plan/advice/applyMove';
 import type { TrayResult } from '../../core/plan/advice/Effect';
 import type { Scope } from '../../core/plan/advice/movesFor';
 import { answerBench } from '../../core/answer/bench/answerBench';
@@ -53,7 +53,7 @@ async function planStand(site: Site, standId: string, asked: PlanAsked) {
   const advice = [];
   if (asked.offers)
     for (const scope of scopes) {
-      const found = await advise({ site, standId, scope, answer, day: asked.day });
+      const found = await advise({ site, standId, scope, answer, day: asked.day }, tables);
       advice.push({
         scope: scope.of === 'stand' ? { of: 'stand' } : { of: scope.of, id: scope.id },
         judged: found.judged,
@@ -63,7 +63,7 @@ async function planStand(site: Site, standId: string, asked: PlanAsked) {
       });
     }
   const from = asked.day;
-  const chart = asked.chart ? hangChartOf({ site, standId, answer, from, timerStep_min: asked.timerStep_min }) : null;
+  const chart = asked.chart ? hangChartOf({ site, standId, answer, from, timerStep_min: asked.timerStep_min }, tables) : null;
   return {
     id: standId,
     name: stand.stand.name,
@@ -162,7 +162,7 @@ const offerWritten = (o: Offer, site: Site) => ({
   effort_min: o.effort_min,
   toBuy: o.toBuy,
   promised: { loss: round(o.after.loss), costPerMonth: round(o.after.costPerMonth), trays: o.after.results.map(resultWritten) },
-  site: writeSite(o.moves.reduce(applyMove, site)),
+  site: writeSite(applyMoves(site, o.moves, tables)),
 });
 
 function timersWritten(stand: BenchStand, site: Site, answer: ReturnType<typeof answerBench>, step_min: number) {

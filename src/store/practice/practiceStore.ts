@@ -75,7 +75,7 @@ export function createPractice(house: House, { sites, days, lightOfStand }: Deps
       const kept = await sessions().getItem<Session>('session').catch(() => null); // prettier-ignore
       const isIt = kept?.exerciseId === exercise.id && kept.seed === house.seed;
       const first = isIt ? kept.first : (exercise.firstDay?.(today) ?? today);
-      const start = exercise.start(house.seed, first);
+      const start = exercise.start(house.seed, first, tables);
       const session = isIt ? kept : begin(exercise, house.seed, start, first, tables);
       const run: Run = { exercise, start, session, passing: null, seen: [], trouble: null };
       runs.setState({ run });

@@ -4,7 +4,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { CALLED_OFF, type Advice, type Offer } from '@/core/plan/advice/advise';
 import type { Effect } from '@/core/plan/advice/Effect';
-import { applyMove } from '@/core/plan/advice/applyMove';
+import { applyOnStand } from '@/store/bench/applyOnStand';
 import { habitsOf, type Habit } from '@/core/plan/advice/habitsOf';
 import { traysIn, type Scope } from '@/core/plan/advice/movesFor';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
@@ -99,9 +99,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
   const words = (offer: Offer) => movesWords(offer.moves, stand, site.lamps, lengthUnit);
   const offers = current?.offers.filter((o) => !dismissed.includes(o.id)) ?? [];
   const tryIt = (offer: Offer) => {
-    changeSite(sites, words(offer), (s) =>
-      offer.moves.reduce(applyMove, { ...s, stands: s.stands.map((x) => (x.id === stand.stand.id ? { ...x, autoArranged: false } : x)) }),
-    );
+    changeSite(sites, words(offer), applyOnStand(stand.stand.id, offer.moves));
     trialStore.setState({ trial: { words: words(offer), steps: sites.getState().past.length } });
     // What was pressed goes with the next search; the answer to the trial comes next.
     setTimeout(() => answer.current?.focus(), 60);

@@ -2,7 +2,7 @@
 import type { ChartOptions } from 'chart.js';
 import { useEffect, useId, useMemo, useState } from 'react';
 import { ScatterChart } from '../parts/LateChart';
-import { applyMove } from '@/core/plan/advice/applyMove';
+import { applyOnStand } from '@/store/bench/applyOnStand';
 import { frontierOf, type Against, type SettingsFor, type TierSetting } from '@/core/plan/advice/settingsFor';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { showClock, showHours } from '@/core/units/clock';
@@ -54,15 +54,26 @@ function Settings({ stand, tier, commands }: { stand: BenchStand; tier: BenchTie
   if (failed) return <p className="text-copper">The settings could not be computed: {failed}.</p>;
   if (!found || found.of.tier.id !== tier.tier.id) return <p className="text-soft">Calculating heights and hours…</p>;
   if (!found.settings.best) return <p className="text-soft">The lamps are fixed and no other photoperiod is suitable for these crops.</p>;
-  return <Frontier key={tier.tier.id} settings={found.settings} best={found.settings.best} tier={tier} commands={commands} />;
+  return (
+    <Frontier
+      key={tier.tier.id}
+      standId={stand.stand.id}
+      settings={found.settings}
+      best={found.settings.best}
+      tier={tier}
+      commands={commands}
+    />
+  );
 }
 
 function Frontier({
+  standId,
   settings,
   best,
   tier,
   commands,
 }: {
+  standId: string;
   settings: SettingsFor;
   best: TierSetting;
   tier: BenchTier;
@@ -73,15 +84,15 @@ function Frontier({
   const { theme, lengthUnit } = useSettings();
   const colours = useColours(theme);
   const sliderId = useId();
-  const [against, setAgainst] = useState<Against>('evenness');
+  const [against, setAgainst] = useState<Against>('uniformity');
   const [picked, setPicked] = useState<TierSetting | null>(null);
   const chosen = picked ?? best;
   const line = useMemo(() => {
-    const x = (s: TierSetting) => (against === 'cost' ? s.costPerMonth : s.evenness);
+    const x = (s: TierSetting) => (against === 'cost' ? s.costPerMonth : s.uniformity);
     return [...new Set([...frontierOf(settings.all, against), best])].sort((a, b) => x(a) - x(b));
   }, [settings, against, best]);
   const at = useMemo(
-    () => (s: TierSetting) => ({ x: against === 'cost' ? s.costPerMonth : s.evenness, y: 100 * s.shareInBand }),
+    () => (s: TierSetting) => ({ x: against === 'cost' ? s.costPerMonth : s.uniformity, y: 100 * s.shareInBand }),
     [against],
   );
   const data = useMemo(
@@ -122,7 +133,7 @@ function Frontier({
         if (hit) setPicked((hit.datasetIndex === 2 ? line : settings.all)[hit.index] ?? null);
       },
       scales: {
-        x: { type: 'linear', ...chartAxis(against === 'cost' ? `${currency} a month` : 'uniformity (minimum/maximum)', colours) },
+        x: { type: 'linear', ...chartAxis(against === 'cost' ? `${currency} a month` : 'uniformity (minimum/mean)', colours) },
         y: { type: 'linear', min: 0, max: 100, ...chartAxis('leaf area in range, %', colours) },
       },
     }),
@@ -133,7 +144,7 @@ function Frontier({
     (chosen.dim === null ? '' : `, dimmed to ${Math.round(100 * chosen.dim)} %`) +
     `, ${showHours(chosen.hours * 60)} from ${showClock(chosen.on_min)}`;
   const set = () => {
-    changeSite(sites, 'set height and hours', (site) => chosen.moves.reduce(applyMove, site));
+    changeSite(sites, 'set height and hours', applyOnStand(standId, chosen.moves));
     commands.choose([], tier.tier.id);
     setPicked(null);
   };
@@ -143,7 +154,7 @@ function Frontier({
         label="Share in range against"
         value={against}
         options={[
-          { value: 'evenness', label: 'evenness' },
+          { value: 'uniformity', label: 'uniformity' },
           { value: 'cost', label: 'cost' },
         ]}
         onChange={(v: Against) => setAgainst(v)}
@@ -172,7 +183,7 @@ function Frontier({
         <strong className="font-semibold" data-testid="setting">
           {words}
         </strong>
-        : {percent(chosen.shareInBand)} of the leaf area in range, weakest over strongest {chosen.evenness.toFixed(2)}, mean DLI{' '}
+        : {percent(chosen.shareInBand)} of the leaf area in range, uniformity {chosen.uniformity.toFixed(2)}, mean DLI{' '}
         {percent(chosen.doseOfBest)} of the best, {showMoney(chosen.costPerMonth, currency)} a month
         {chosen.lift !== 0 && ` (${showLength(Math.abs(chosen.lift), lengthUnit)} ${chosen.lift > 0 ? 'higher' : 'lower'})`}.
       </p>

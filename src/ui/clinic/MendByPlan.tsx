@@ -5,7 +5,7 @@ import type { TrayToday } from '@/core/plan/clinic/circumstancesOf';
 import type { PlanMend } from '@/core/plan/clinic/mendByPlan';
 import { sownAgain } from '@/core/plan/clinic/sownAgain';
 import type { TestEffect } from '@/core/plan/clinic/testEffect';
-import { applyMove } from '@/core/plan/advice/applyMove';
+import { applyOnStand } from '@/store/bench/applyOnStand';
 import type { Stage } from '@/core/things/crop/Crop';
 import { showLength } from '@/core/units/length';
 import { changeSite, undo } from '@/store/site/siteStore';
@@ -55,11 +55,8 @@ export function MendByPlan({ mend, standing }: { mend: PlanMend | null; standing
   const lamps = useSite((s) => s.site.lamps);
   if (!mend) return null;
   const words = moveWords(mend.move, standing.stand, lamps, lengthUnit);
-  const standId = standing.stand.stand.id;
   const apply = () => {
-    const made = changeSite(sites, words, (s) =>
-      applyMove({ ...s, stands: s.stands.map((x) => (x.id === standId ? { ...x, autoArranged: false } : x)) }, mend.move),
-    );
+    const made = changeSite(sites, words, applyOnStand(standing.stand.stand.id, [mend.move]));
     if (made) say(`${words}: done in the plan.`, { label: 'Undo', run: () => undo(sites) });
     focusHeadingIfLost();
   };

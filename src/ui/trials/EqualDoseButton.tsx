@@ -1,7 +1,7 @@
 'use client';
 import { Equal } from 'lucide-react';
 import { useState } from 'react';
-import { applyMove } from '@/core/plan/advice/applyMove';
+import { applyOnStand } from '@/store/bench/applyOnStand';
 import type { EqualDose } from '@/core/plan/trial/equalDose';
 import type { Trial } from '@/core/site/trial/Trial';
 import { benchStandIn } from '@/store/bench/benchStandIn';
@@ -38,9 +38,7 @@ export function EqualDoseButton({ trial }: { trial: Trial }) {
       const doses = Object.entries(found.after)
         .map(([arm, dose]) => `${arm} ${doseNumber(dose)}`)
         .join(', ');
-      const made = changeSite(sites, 'set equal doses', (s) =>
-        found.moves.reduce(applyMove, { ...s, stands: s.stands.map((x) => (x.id === stand?.id ? { ...x, autoArranged: false } : x)) }),
-      );
+      const made = changeSite(sites, 'set equal doses', applyOnStand(stand?.id, found.moves));
       setState('idle');
       if (made) say(`${words}. Doses now: ${doses} mol/m²/day.`, { label: 'Undo', run: () => undo(sites) });
       focusHeadingIfLost();

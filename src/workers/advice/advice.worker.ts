@@ -12,13 +12,13 @@ import { settingsFor } from '../../core/plan/advice/settingsFor';
 import type { AdviceApi } from './advice.api';
 
 const api: AdviceApi = {
-  advise,
-  settings: settingsFor,
+  advise: (question, progress) => advise(question, tables, progress),
+  settings: (question) => settingsFor(question, tables),
   compareLamps: (question) => compareLamps(question, tables),
   capacity: (question) => capacityOf(question, tables),
   moreLight: (question) => moreLightOn(question, tables),
   lampsAtPlaces: (question) => lampsAtPlaces(question, tables),
-  mends: mendsByPlan,
+  mends: (question, treatments) => mendsByPlan(question, treatments, tables),
   equalDose: (site, trial) => equalDose(site, trial, tables),
   trialResult: resultOf,
 };

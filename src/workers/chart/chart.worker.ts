@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
+import { tables } from '../../core/things/tables/libraryTables';
 import { holdLife } from '../life';
 import { hangChartOf } from '../../core/plan/hang/hangChartOf';
 import { createChartMemory } from '../../core/plan/hang/ChartMemory';
@@ -6,5 +7,5 @@ import type { ChartApi } from './chart.api';
 
 const memory = createChartMemory();
 
-expose({ hangChart: (question, progress) => hangChartOf(question, progress, memory) } satisfies ChartApi);
+expose({ hangChart: (question, progress) => hangChartOf(question, tables, progress, memory) } satisfies ChartApi);
 holdLife(self);

@@ -28,7 +28,7 @@ import { questionOfStand } from '../bench/questionOfStand';
 import { benchStandOf } from '../stand/benchStand';
 import { advise } from '../../plan/advice/advise';
 import { habitsOf } from '../../plan/advice/habitsOf';
-import { applyMove } from '../../plan/advice/applyMove';
+import { applyMoves } from '../../plan/advice/applyMove';
 import { resultsOf } from '../../plan/advice/Effect';
 import { rotatedLight } from '../../plan/rotation/rotationEffect';
 import { daylightAt, momentsOf, skyOfDay } from './daylightAt';
@@ -208,10 +208,10 @@ test('what advice promises of a tray that is moved before the window is what it 
   const site = litShelf();
   const stand = standIn(site);
   const answer = answerBench(questionOfStand(stand, null));
-  const { offers } = await advise({ site, standId: stand.stand.id, scope: { of: 'stand' }, answer, day: DAY });
+  const { offers } = await advise({ site, standId: stand.stand.id, scope: { of: 'stand' }, answer, day: DAY }, tables);
   const moving = offers.filter((o) => o.moves.some((m) => m.do === 'shift-tray' || m.do === 'swap-trays'));
   for (const { moves, after } of moving) {
-    const then = litByWindow(moves.reduce(applyMove, site), DAY, tables);
+    const then = litByWindow(applyMoves(site, moves, tables), DAY, tables);
     const there = standIn(then);
     const got = resultsOf(there, answerBench(questionOfStand(there, null)));
     for (const r of after.results) expect(got.find((g) => g.trayId === r.trayId)!.weakest).toBeWithin(r.weakest, { relative: 0.01 });

@@ -46,6 +46,10 @@ export const costOf = (stand: BenchStand, site: Tariff): number => lampsAMonth(s
 /** The light of a whole stand in full, spill between its tiers included: the same as is on the screen once it stands like that. */
 export const engineAnswer = (stand: BenchStand, cache: Cache): BenchAnswer => answerBench(questionOfStand(stand, null), cache);
 
+/** Minimum over mean of the dose, of the tray that is least even. */
+export const uniformityOf = (results: readonly Pick<TrayResult, 'weakest' | 'mean'>[]): Share =>
+  Math.min(...results.map((r) => (r.mean > 0 ? r.weakest / r.mean : 0)));
+
 /** The result of one tray by a light. @param share  of its area in band; left out: by the spread */
 export function trayResultOf(tray: BenchTray, light: LightSpread, share?: Share): TrayResult {
   const { stage, limits, day } = tray;

@@ -1,9 +1,10 @@
 import { createCache, type Cache } from '../../light/scene/Cache';
 import type { Share } from '../../units/quantities';
 import type { BenchStand } from '../../answer/stand/benchStand';
+import type { Tables } from '../../things/tables/Tables';
 import type { Site } from '../../site/stand/Site';
 import type { AdviceQuestion } from './AdviceQuestion';
-import { applyMove, canMove } from './applyMove';
+import { applyMoves, canMove } from './applyMove';
 import { effectOf, engineAnswer, resultsOf, worstOf, type Effect } from './Effect';
 import { judgeOf, type Judge, type Tried } from './judgeOf';
 import { aboutOf, idOf, isStructural, kindOf, type Move } from './Move';
@@ -62,9 +63,9 @@ const SHOWN = 8;
  *
  * Held against every combination on small stands in exhaustive.test.ts.
  */
-export async function advise(question: AdviceQuestion, progress: Progress = () => true): Promise<Advice> {
+export async function advise(question: AdviceQuestion, tables: Tables, progress: Progress = () => true): Promise<Advice> {
   const { site, scope } = question;
-  const judge = judgeOf(question);
+  const judge = judgeOf(question, tables);
   const { now, trayIds, before } = judge;
   let told = 0;
   const breathe = async () => {
@@ -96,7 +97,7 @@ export async function advise(question: AdviceQuestion, progress: Progress = () =
     for (const move of partners) {
       const first = structural(a);
       if (first.some((m) => kindOf(m) === kindOf(move) || clash(m, move))) continue;
-      if (!canMove(first.reduce(applyMove, site), move)) continue;
+      if (!canMove(applyMoves(site, first, tables), move)) continue;
       pairs.push(...judge.tune([...first, move], 'glance'));
       await breathe();
     }
@@ -118,9 +119,9 @@ export async function advise(question: AdviceQuestion, progress: Progress = () =
     const better = before.loss - after.loss - judge.harmOf(before.results, results) > WORTH;
     const id = moves.map(idOf).sort().join('+'); // whatever their order
     if (better && judge.allows(before.results, results) && offers.every((o) => o.id !== id))
-      offers.push({ id, moves, after, effort_min: effortOf(moves), toBuy: isToBuy(moves, site) });
+      offers.push({ id, moves, after, effort_min: effortOf(moves), toBuy: isToBuy(moves, site, tables) });
   }
-  const priceOf = (o: Offer) => o.after.loss + troubleOf(o.moves, site) + judge.dearness(o.after.costPerMonth);
+  const priceOf = (o: Offer) => o.after.loss + troubleOf(o.moves, site, tables) + judge.dearness(o.after.costPerMonth);
   offers.sort((a, b) => priceOf(a) - priceOf(b));
   const asked = before.results.filter((r) => trayIds.has(r.trayId));
   const all = [before, ...offers.map((o) => o.after), brightest(judge, site, cache)];

@@ -2,8 +2,9 @@ import { dayFrom } from '../../units/day';
 import { plainOwnLamp } from '../../site/ownLamps/changeOwnLamps';
 import { knowOwnLamps } from '../../site/ownLamps/hangingOf';
 import { demoSite } from '../../../store/site/demoSite';
+import { tables } from '../../things/tables/libraryTables';
 import type { Fitting, Site, Tier, Tray } from '../../site/stand/Site';
-import { applyMove, canMove, stepsFor, toBuyFor } from './applyMove';
+import { applyMove, applyMoves, canMove, stepsFor, toBuyFor } from './applyMove';
 import type { Move } from './Move';
 
 /** What each move does to the things themselves: nothing else may change. */
@@ -15,7 +16,7 @@ const rack = site.stands.find((s) => s.id === 'demo-rack')!;
 const [first, second] = [rack.tiers[0]!, rack.tiers[1]!];
 const tierIn = (s: Site, id: string): Tier => s.stands.flatMap((x) => x.tiers).find((t) => t.id === id)!;
 const trayIn = (s: Site, id: string): Tray => s.stands.flatMap((x) => x.tiers.flatMap((t) => t.trays)).find((y) => y.id === id)!;
-const after = (move: Move, from = site) => applyMove(from, move);
+const after = (move: Move, from = site) => applyMove(from, move, tables);
 const hungBy = (change: Partial<Fitting['hanger']>, tier = first): Site => ({
   ...site,
   stands: site.stands.map((s) => ({
@@ -94,7 +95,7 @@ test('a lamp out of the cupboard hangs in the middle, as high as the others, and
   expect(added.x).toBeWithin(first.width / 2, { absolute: 1e-9 });
   expect([spares(site), spares(to)]).toEqual([3, 2]);
   // A second one has an id of its own, and the last one empties the shelf.
-  const three = [move, move].reduce((s, m) => applyMove(s, m), to);
+  const three = applyMoves(to, [move, move], tables);
   expect(new Set(tierIn(three, first.id).fittings.map((f) => f.id)).size).toBe(first.fittings.length + 3);
   expect([spares(three), canMove(three, move), canMove(site, move)]).toEqual([0, false, true]);
   expect(canMove(site, { ...move, lampId: 'led-bar-06-white-10' })).toBe(false);
@@ -133,7 +134,7 @@ test('sides, risers, turns and places of trays', () => {
   expect(trayIn(after({ do: 'riser', trayId: tray.id, risers: 3 }), tray.id)).toEqual({ ...tray, risers: 3 });
   const turned = after({ do: 'turn-tray', trayId: tray.id });
   expect(trayIn(turned, tray.id).turned).toBe(!tray.turned);
-  expect(trayIn(applyMove(turned, { do: 'turn-tray', trayId: tray.id }), tray.id)).toEqual(tray);
+  expect(trayIn(applyMove(turned, { do: 'turn-tray', trayId: tray.id }, tables), tray.id)).toEqual(tray);
   const moved = trayIn(after({ do: 'shift-tray', trayId: tray.id, dx: -0.02, dy: 0.04 }), tray.id);
   expect([moved.x, moved.y]).toEqual([tray.x - 0.02, tray.y + 0.04]);
   const other = second.trays[0]!;

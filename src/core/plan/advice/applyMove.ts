@@ -1,4 +1,4 @@
-import { tables } from '../../things/tables/libraryTables';
+import type { Tables } from '../../things/tables/Tables';
 import { FULL, nearestSetting } from '../../things/lamp/dimming';
 import type { Metres, Share } from '../../units/quantities';
 import { hangOwnLamp, takeOut } from '../../site/ownLamps/changeOwnLamps';
@@ -42,7 +42,7 @@ export function toBuyFor(site: Site, move: Move): number {
 }
 
 /** The site after a move. Ids of what is new are made of the move itself, so that the same move makes the same site. */
-export function applyMove(site: Site, move: Move): Site {
+export function applyMove(site: Site, move: Move, tables: Pick<Tables, 'lamp'>): Site {
   switch (move.do) {
     case 'hang':
       return changeFittings(move.tierId, allOf(site, move.tierId), (f) => ({ face: f.face + stepsFor(f, move.lift) * f.hanger.step }))(
@@ -53,7 +53,7 @@ export function applyMove(site: Site, move: Move): Site {
     case 'shift':
       return changeFittings(move.tierId, allOf(site, move.tierId), (f) => ({ x: f.x + move.dx, y: f.y + move.dy }))(site);
     case 'gap':
-      return withTier(move.tierId, (t) => spaced(t, move.gap, site))(site);
+      return withTier(move.tierId, (t) => spaced(t, move.gap, site, tables))(site);
     case 'add-lamp': {
       const tier = tierOf(site, move.tierId);
       const [first] = tier.fittings;
@@ -98,6 +98,10 @@ export function applyMove(site: Site, move: Move): Site {
     }
   }
 }
+
+/** The site after some moves, one after the other. */
+export const applyMoves = (site: Site, moves: readonly Move[], tables: Pick<Tables, 'lamp'>): Site =>
+  moves.reduce((now, move) => applyMove(now, move, tables), site);
 
 /** The setting of a lamp's dimmer that comes nearest to one that is wished. */
 const settingFor = ({ own }: Pick<Fitting, 'own'>, to: Share): Share => (own?.dimmer ? nearestSetting(own.dimmer, to) : FULL);
@@ -147,7 +151,7 @@ function onTrayTier(site: Site, trayId: string, change: (tierId: string) => (sit
 }
 
 /** Lamps side by side about the middle of where they were, in the order in which they hang. */
-function spaced(t: Tier, gap: Metres, site: Site): Tier {
+function spaced(t: Tier, gap: Metres, site: Site, tables: Pick<Tables, 'lamp'>): Tier {
   const order = [...t.fittings].sort((a, b) => a.y - b.y);
   const middle = order.reduce((sum, f) => sum + f.y, 0) / order.length;
   const pitch = Math.max(...order.map((f) => faceSizeOf(lampOf(site, f.lampId, tables)).width)) + gap;

@@ -23,7 +23,7 @@ function questionOf(site: Site) {
 /** Every single move with every height and every day: up to some 20 000 combinations, each judged by itself. */
 function everything(site: Site) {
   const { question, tier, stand } = questionOf(site);
-  const judge = judgeOf(question);
+  const judge = judgeOf(question, tables);
   const hangs = liftsOf(tier, 0.03).map((lift): Move => ({ do: 'hang', tierId: tier.tier.id, lift }));
   const hours = hoursOf(tier.timer, stand, site).filter((h) => h.lit_min % 60 === 0);
   let best = judge.start.score;
@@ -42,7 +42,7 @@ test('against every combination on small stands: nine in ten lose less than a tw
     const all = everything(site);
     const possible = all.start - all.best;
     if (possible < 0.05) continue;
-    const { offers } = await advise(questionOf(site).question);
+    const { offers } = await advise(questionOf(site).question, tables);
     const reached = Math.min(all.start, ...offers.map((o) => all.judge.tryOut(o.moves)?.score ?? Infinity));
     lost.push(Math.max(0, 1 - (all.start - reached) / possible));
     if (lost.length === 12) break;
@@ -56,7 +56,7 @@ test('on any stand, set up without much thought, nothing that is offered breaks 
   for (const seed of [101, 102, 103, 104, 105, 106]) {
     const site = randomSite(seed, 2);
     const { question } = questionOf(site);
-    const { offers, before } = await advise(question);
+    const { offers, before } = await advise(question, tables);
     for (const { after } of offers)
       for (const r of after.results) {
         const was = before.results.find((b) => b.trayId === r.trayId)!;

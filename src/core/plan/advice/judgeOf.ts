@@ -1,4 +1,4 @@
-import { tables } from '../../things/tables/libraryTables';
+import type { Tables } from '../../things/tables/Tables';
 import type { LightSpread } from '../../judge/dose/LightSpread';
 import type { Metres, Share } from '../../units/quantities';
 import { benchStandOf, type BenchStand, type BenchTier } from '../../answer/stand/benchStand';
@@ -8,8 +8,8 @@ import { rememberTiers } from '../../answer/stand/rememberTiers';
 import type { Site } from '../../site/stand/Site';
 import { isWorse } from '../../judge/verdict/hardLimits';
 import type { AdviceQuestion } from './AdviceQuestion';
-import { applyMove, canMove } from './applyMove';
-import { costOf, effectOf, lossOfAll, trayResultOf, resultsOf, type Effect, type TrayResult } from './Effect';
+import { applyMoves, canMove } from './applyMove';
+import { costOf, effectOf, lossOfAll, trayResultOf, resultsOf, type Effect, type TrayResult, uniformityOf } from './Effect';
 import { aboutOf, isStructural, kindOf, type Move } from './Move';
 import { dimsOf, hoursOf, liftsOf, traysIn } from './movesFor';
 import { quickLight } from './quickLight';
@@ -25,7 +25,7 @@ export interface Tried {
 /** One height and one day of a tier by the quick light. */
 export interface QuickSetting extends Tried {
   readonly shareInBand: Share;
-  readonly evenness: Share;
+  readonly uniformity: Share;
   readonly costPerMonth: number;
 }
 
@@ -70,7 +70,7 @@ const STEPS: Readonly<Record<Grain, { readonly lift: Metres; readonly lit_min: n
   fine: { lift: 0.005, lit_min: 15 },
 };
 
-export function judgeOf({ site, standId, scope, answer, day }: AdviceQuestion): Judge {
+export function judgeOf({ site, standId, scope, answer, day }: AdviceQuestion, tables: Tables): Judge {
   const look = rememberTiers();
   const suns = createSunCache();
   const standIn = (s: Site): BenchStand =>
@@ -121,12 +121,12 @@ export function judgeOf({ site, standId, scope, answer, day }: AdviceQuestion): 
       if (share > (brightest.get(r.trayId)?.share ?? 0) + 1e-6) brightest.set(r.trayId, { share, moves });
     }
     const loss = lossOfAll(results.filter((r) => trayIds.has(r.trayId))) + harmOf(quickBefore, results);
-    return { moves, loss, score: loss + troubleOf(moves, site) + dearness(costOf(stand, site)) };
+    return { moves, loss, score: loss + troubleOf(moves, site, tables) + dearness(costOf(stand, site)) };
   }
 
   /** The stand after some moves; null where something would be wrong with it that is not now. */
   function soundAfter(moves: readonly Move[]): { stand: BenchStand; site: Site } | null {
-    const next = moves.reduce(applyMove, site);
+    const next = applyMoves(site, moves, tables);
     const stand = standIn(next);
     return makesWorse(faults, faultsOf(stand)) ? null : { stand, site: next };
   }
@@ -147,7 +147,7 @@ export function judgeOf({ site, standId, scope, answer, day }: AdviceQuestion): 
 
   /** @param near  only heights near this one; null: all that there are */
   function tuned(moves: readonly Move[], grain: Grain, near: Metres | null): readonly Tried[] {
-    const from = moves.reduce(applyMove, site);
+    const from = applyMoves(site, moves, tables);
     const stand = standIn(from);
     const best = new Map<string, Tried>();
     const keep = (tried: Tried | null) => {
@@ -184,7 +184,7 @@ export function judgeOf({ site, standId, scope, answer, day }: AdviceQuestion): 
     start: weigh([], now, lightsOf(now))!,
     standIn,
     moved(moves) {
-      const next = moves.reduce(applyMove, site);
+      const next = applyMoves(site, moves, tables);
       return day === undefined ? next : litByWindow(next, day, tables, suns);
     },
     judged: () => judged,
@@ -208,8 +208,8 @@ export function judgeOf({ site, standId, scope, answer, day }: AdviceQuestion): 
           if (!tried) return [];
           const { shareInBand, costPerMonth, results } = effectOf(stand, site, resultsWith(stand, lights), trayIds);
           const own = results.filter((r) => trayIds.has(r.trayId));
-          const evenness = Math.min(...own.map((r) => (r.strongest > 0 ? r.weakest / r.strongest : 0)));
-          return [{ ...tried, shareInBand, costPerMonth, evenness }];
+          const uniformity = uniformityOf(own);
+          return [{ ...tried, shareInBand, costPerMonth, uniformity }];
         });
       });
     },

@@ -3,8 +3,9 @@ import { createCache } from '../../light/scene/Cache';
 import type { Hours, Metres, Share } from '../../units/quantities';
 import type { BenchStand } from '../../answer/stand/benchStand';
 import type { Site } from '../../site/stand/Site';
-import { applyMove } from './applyMove';
-import { effectOf, engineAnswer, resultsOf, type Effect } from './Effect';
+import type { Tables } from '../../things/tables/Tables';
+import { applyMoves } from './applyMove';
+import { effectOf, engineAnswer, resultsOf, type Effect, uniformityOf } from './Effect';
 import { judgeOf, type QuickSetting } from './judgeOf';
 import type { Move } from './Move';
 
@@ -27,8 +28,8 @@ export interface TierSetting {
   readonly on_min: number;
   /** Of the area of all trays of the tier, each by its own crop. */
   readonly shareInBand: Share;
-  /** Weakest over strongest dose of the tray that is least even. */
-  readonly evenness: Share;
+  /** Minimum over mean of the dose, of the tray that is least even. */
+  readonly uniformity: Share;
   /** Mean dose over the best dose, the mean over the trays. */
   readonly doseOfBest: number;
   readonly costPerMonth: number;
@@ -52,12 +53,12 @@ const PER_COST = 0.1;
 
 /**
  * Every height that the lamps of a tier can have, every setting of their dimmers and every day that its crops may have, with what each gives: the best one, and
- * the frontier between evenness, dose and cost. No limit of any tray on the timer is broken, or broken more deeply than now.
+ * the frontier between uniformity, dose and cost. No limit of any tray on the timer is broken, or broken more deeply than now.
  *
  * The best has the largest share of leaf area in band; among those within one per cent of it the least loss, then the least cost.
  */
-export function settingsFor({ site, standId, tierId, answer }: SettingsQuestion): SettingsFor {
-  const judge = judgeOf({ site, standId, scope: { of: 'tier', id: tierId }, answer });
+export function settingsFor({ site, standId, tierId, answer }: SettingsQuestion, tables: Tables): SettingsFor {
+  const judge = judgeOf({ site, standId, scope: { of: 'tier', id: tierId }, answer }, tables);
   const tier = judge.now.tiers.find((t) => t.tier.id === tierId);
   if (!tier || judge.trayIds.size === 0 || tier.lamps.length === 0) return { all: [], best: null, now: null, judged: 0 };
   const cache = createCache(1024);
@@ -74,7 +75,7 @@ export function settingsFor({ site, standId, tierId, answer }: SettingsQuestion)
       hours: lit_min / 60,
       on_min,
       shareInBand: effect.shareInBand,
-      evenness: Math.min(...own.map((r) => (r.strongest > 0 ? r.weakest / r.strongest : 0))),
+      uniformity: uniformityOf(own),
       doseOfBest: own.reduce((sum, r) => sum + r.mean / stages.get(r.trayId)!.dliTarget, 0) / own.length,
       costPerMonth: effect.costPerMonth,
       loss: effect.loss + judge.harmOf(judge.before.results, effect.results),
@@ -84,7 +85,7 @@ export function settingsFor({ site, standId, tierId, answer }: SettingsQuestion)
   const now = settingOf([], judge.now, judge.before);
   const all: TierSetting[] = [now];
   for (const { moves } of worthWorkingOut(judge.settings(tierId))) {
-    const next = moves.reduce(applyMove, site);
+    const next = applyMoves(site, moves, tables);
     const stand = judge.standIn(next);
     const results = resultsOf(stand, engineAnswer(stand, cache));
     if (judge.allows(judge.before.results, results)) all.push(settingOf(moves, stand, effectOf(stand, next, results, judge.trayIds)));
@@ -108,19 +109,19 @@ function worthWorkingOut(tried: readonly QuickSetting[]): QuickSetting[] {
     ...by((s) => s.loss, 3),
     ...by((s) => -s.shareInBand + 0.01 * s.loss, 3),
     ...along((s) => -s.costPerMonth),
-    ...along((s) => s.evenness),
+    ...along((s) => s.uniformity),
   ];
   return [...new Set(wanted)].slice(0, WORKED_OUT);
 }
 
-export type Against = 'cost' | 'evenness';
+export type Against = 'cost' | 'uniformity';
 
 /**
  * Settings that no other beats both in the share of leaf area in band and in the other thing: the even ones, or the cheap
  * ones. From the cheapest, or the least even, on.
  */
 export function frontierOf(all: readonly TierSetting[], against: Against): TierSetting[] {
-  const kept = frontier(all, (s) => (against === 'cost' ? -s.costPerMonth : s.evenness));
+  const kept = frontier(all, (s) => (against === 'cost' ? -s.costPerMonth : s.uniformity));
   return against === 'cost' ? kept : kept.reverse();
 }
 

@@ -1,4 +1,5 @@
 import type { Treatment } from '../../judge/clinic/Cause';
+import type { Tables } from '../../things/tables/Tables';
 import { createCache } from '../../light/scene/Cache';
 import type { AdviceQuestion } from '../advice/AdviceQuestion';
 import { effectOf, engineAnswer, resultsOf, type TrayResult } from '../advice/Effect';
@@ -50,9 +51,9 @@ function fits(treatment: Treatment, move: Move): boolean {
  * Of the treatments of a tray those that are a change of the plan: each with the move that helps most, what the tray gets now and what
  * it would get. None breaks a limit of any tray, or makes anything wrong that is not.
  */
-export function mendsByPlan(question: MendQuestion, treatments: readonly Treatment[]): PlanMend[] {
+export function mendsByPlan(question: MendQuestion, treatments: readonly Treatment[], tables: Tables): PlanMend[] {
   const { site, scope } = question;
-  const judge = judgeOf(question);
+  const judge = judgeOf(question, tables);
   const tier = judge.now.tiers.find((t) => t.trays.some((y) => y.tray.id === scope.id));
   const before = judge.before.results.find((r) => r.trayId === scope.id);
   if (!tier || !before) return [];

@@ -27,7 +27,7 @@ const tier: PracticeTier = {
   lit_min: 720,
 };
 const at = (changes: Partial<PracticeTier> = {}) => {
-  const site = asOf(practiceSite({ ...tier, ...changes }, TODAY), TODAY, tables);
+  const site = asOf(practiceSite({ ...tier, ...changes }, TODAY, tables), TODAY, tables);
   const stand = benchStandOf(site, site.stands[0]!, tables);
   const answer = answerBench(questionOfStand(stand, null));
   const standing = (i: number): TrayToday => {
@@ -40,11 +40,11 @@ const at = (changes: Partial<PracticeTier> = {}) => {
 test('what mends a dim tray: lower, with what it really comes to; no other tray is harmed', () => {
   const { site, stand, answer } = at();
   const question = { site, standId: stand.stand.id, scope: { of: 'tray', id: 'celery-tray' }, answer } as const;
-  const mends = mendsByPlan(question, ['lower-lamp', 'raise-lamp', 'add-hours', 'fewer-hours', 'feed', 'mat-off']);
+  const mends = mendsByPlan(question, ['lower-lamp', 'raise-lamp', 'add-hours', 'fewer-hours', 'feed', 'mat-off'], tables);
   expect(mends.map((m) => m.treatment).sort()).toEqual(['add-hours', 'lower-lamp']);
   for (const { move, before, after } of mends) {
     expect(after.weakest).toBeGreaterThan(before.weakest);
-    const next = applyMove(site, move);
+    const next = applyMove(site, move, tables);
     const then = benchStandOf(next, next.stands[0]!, tables);
     const light = answerBench(questionOfStand(then, null)).tiers[then.tiers[0]!.tier.id]!.trays['celery-tray']!;
     // What is promised comes.
@@ -57,10 +57,11 @@ test('what mends a dim tray: lower, with what it really comes to; no other tray 
 
 test('a tray that is right needs nothing of the plan', () => {
   const { site, stand, answer } = at({ lamps: [{ lamp: 'led-shop-12-twin-42', x: 0.6, y: 0.14, face: 0.21 }, { lamp: 'led-shop-12-twin-42', x: 0.6, y: 0.31, face: 0.21 }], lit_min: 780 }); // prettier-ignore
-  const mends = mendsByPlan({ site, standId: stand.stand.id, scope: { of: 'tray', id: 'celery-tray' }, answer }, [
-    'raise-lamp',
-    'fewer-hours',
-  ]);
+  const mends = mendsByPlan(
+    { site, standId: stand.stand.id, scope: { of: 'tray', id: 'celery-tray' }, answer },
+    ['raise-lamp', 'fewer-hours'],
+    tables,
+  );
   for (const m of mends) expect(m.after.loss).toBeLessThan(m.before.loss);
 });
 

@@ -86,13 +86,16 @@ function rack({
 
 const standIn = (site: Site) => benchStandOf(site, site.stands[0]!, tables);
 const chartOf = (site: Site): HangChart =>
-  hangChartOf({
-    site,
-    standId: site.stands[0]!.id,
-    answer: answerBench(questionOfStand(standIn(site), null)),
-    from: FROM,
-    timerStep_min: 15,
-  });
+  hangChartOf(
+    {
+      site,
+      standId: site.stands[0]!.id,
+      answer: answerBench(questionOfStand(standIn(site), null)),
+      from: FROM,
+      timerStep_min: 15,
+    },
+    tables,
+  );
 const stretchesOf = (chart: HangChart) => chart.visits.map((v) => [v.day - FROM, v.lamps.map((l) => l.steps)[0] ?? 0] as const);
 
 test('rounds: daily, twice a week, weekly; nobody comes while away, but on the day before and after', () => {

@@ -1,5 +1,5 @@
 import type { LitTimes } from '../../units/LitTimes';
-import { tables } from '../../things/tables/libraryTables';
+import type { Tables } from '../../things/tables/Tables';
 import { lastDayOf } from '../../site/growth/growthOf';
 import { answerBench } from '../../answer/bench/answerBench';
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
@@ -64,7 +64,12 @@ interface Stretch {
  * @param memory    what charts before this one worked out
  * @throws RangeError when there is no such stand
  */
-export function hangChartOf(question: HangQuestion, progress: (done: number) => void = () => {}, memory = createChartMemory()): HangChart {
+export function hangChartOf(
+  question: HangQuestion,
+  tables: Tables,
+  progress: (done: number) => void = () => {},
+  memory = createChartMemory(),
+): HangChart {
   const { site, from, answer } = question;
   const kept = site.stands.find((s) => s.id === question.standId);
   if (!kept) throw new RangeError(`there is no stand ${question.standId}`);
@@ -85,7 +90,7 @@ export function hangChartOf(question: HangQuestion, progress: (done: number) => 
     const { visits, stretches } = search(question, courses, timers, days, until);
     progress(0.7);
     const at = (day: Day) => stretches.findLast((s) => s.from <= day) ?? stretches[0]!;
-    const engine = engineOf(question, visits, at, known, cache, memory);
+    const engine = engineOf(question, tables, visits, at, known, cache, memory);
     const told = visits.map((v, i): HangVisit => {
       const last = Math.max(v.day, (visits[i + 1]?.day ?? until + 1) - 1);
       progress(0.7 + (0.3 * (i + 1)) / visits.length);
@@ -118,6 +123,7 @@ type Engine = (course: TierCourse, day: Day) => (tray: number) => LightSpread;
  */
 function engineOf(
   question: HangQuestion,
+  tables: Tables,
   visits: readonly VisitJobs[],
   at: (day: Day) => Stretch,
   known: Map<string, BenchAnswer>,

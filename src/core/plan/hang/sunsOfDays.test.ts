@@ -81,7 +81,7 @@ test('a chart that is begun in winter tells of its last days the light of spring
   const now = asOf(site(), FROM, tables);
   const stand = now.stands[0]!;
   const answer = answerBench(questionOfStand(benchStandOf(now, stand, tables), null));
-  const chart = hangChartOf({ site: now, standId: stand.id, from: FROM, answer, timerStep_min: 15 });
+  const chart = hangChartOf({ site: now, standId: stand.id, from: FROM, answer, timerStep_min: 15 }, tables);
   const days = chart.visits.flatMap((v) => [...v.after, ...v.before]);
   const last = chart.visits.at(-1)!;
   const sun = asOf(site(), last.last, tables).stands[0]!.tiers[0]!.sun!;

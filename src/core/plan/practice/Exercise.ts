@@ -1,3 +1,4 @@
+import type { Tables } from '../../things/tables/Tables';
 import type { Site } from '../../site/stand/Site';
 import type { Day } from '../../units/day';
 import type { Share } from '../../units/quantities';
@@ -51,5 +52,5 @@ export interface Exercise {
   /** The day on which it plays; left out: today. */
   firstDay?(today: Day): Day;
   /** @param seed  the same seed is the same truth, so that two people can compare */
-  start(seed: number, today: Day): Start;
+  start(seed: number, today: Day, tables: Tables): Start;
 }

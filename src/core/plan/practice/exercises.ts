@@ -7,7 +7,7 @@ import { USUAL_WINDOW, type Window } from '../../site/window/Window';
 import { radiansOf } from '../../sky/place/readCoordinate';
 import { readyClimate } from '../../sky/outdoors/climates';
 import type { Lamp } from '../../things/lamp/Lamp';
-import { tables } from '../../things/tables/libraryTables';
+import type { Tables } from '../../things/tables/Tables';
 import { dayFrom, noonOf, yearOfDay, type Day } from '../../units/day';
 import { mulberry } from '../../units/mulberry';
 import type { Exercise, Goal } from './Exercise';
@@ -29,7 +29,7 @@ const oneBulb: Exercise = {
   days: 14,
   awayFrom: null,
   goal: SOUND,
-  start(_, today) {
+  start(_, today, tables) {
     const tier: PracticeTier = {
       kind: 'bench',
       name: 'Kitchen table',
@@ -38,7 +38,7 @@ const oneBulb: Exercise = {
       on_min: 480,
       lit_min: 600,
     };
-    return { site: practiceSite(tier, today), truth: AS_SAID, raised: raisedIn(tier) };
+    return { site: practiceSite(tier, today, tables), truth: AS_SAID, raised: raisedIn(tier) };
   },
 };
 
@@ -49,7 +49,7 @@ const tooNear: Exercise = {
   days: 14,
   awayFrom: null,
   goal: SOUND,
-  start(_, today) {
+  start(_, today, tables) {
     const tier: PracticeTier = {
       kind: 'bench',
       name: 'Work table',
@@ -58,7 +58,7 @@ const tooNear: Exercise = {
       on_min: 360,
       lit_min: 960,
     };
-    return { site: practiceSite(tier, today), truth: AS_SAID, raised: raisedIn(tier) };
+    return { site: practiceSite(tier, today, tables), truth: AS_SAID, raised: raisedIn(tier) };
   },
 };
 
@@ -69,7 +69,7 @@ const twoTrays: Exercise = {
   days: 14,
   awayFrom: null,
   goal: { ...SOUND, sound: 0.9 },
-  start(_, today) {
+  start(_, today, tables) {
     const tier: PracticeTier = {
       kind: 'rack',
       name: 'Shelf with one light',
@@ -82,12 +82,18 @@ const twoTrays: Exercise = {
       on_min: 360,
       lit_min: 960,
     };
-    return { site: practiceSite(tier, today), truth: AS_SAID, raised: raisedIn(tier) };
+    return { site: practiceSite(tier, today, tables), truth: AS_SAID, raised: raisedIn(tier) };
   },
 };
 
 /** What a meter would show at a place, times a slip of the hand. */
-function withReadings(site: Site, truth: Truth, taken: readonly { x: number; y: number; z: number; slip: number }[], at_ms: number): Site {
+function withReadings(
+  site: Site,
+  truth: Truth,
+  taken: readonly { x: number; y: number; z: number; slip: number }[],
+  at_ms: number,
+  tables: Tables,
+): Site {
   const tier = site.stands[0]!.tiers[0]!;
   const real = (id: string): Lamp | undefined => {
     const lamp = site.lamps.find((l) => l.id === id) ?? tables.lamp(id);
@@ -109,7 +115,7 @@ const wrongRange: Exercise = {
   days: 14,
   awayFrom: null,
   goal: SOUND,
-  start(seed, today) {
+  start(seed, today, tables) {
     const chance = mulberry(seed);
     const truth: Truth = { ...AS_SAID, lamps: { 'led-shop-12-twin-42': between(chance, 0.84, 0.96) } };
     const tier: PracticeTier = {
@@ -125,7 +131,7 @@ const wrongRange: Exercise = {
     };
     // The switch stood one range too low for most of them.
     const places = [0.42, 0.5, 0.6, 0.7, 0.78].map((x, i) => ({ x, y: 0.225, z: 0.1, slip: i === 2 || i === 4 ? 1 : 0.1 }));
-    const site = withReadings(practiceSite(tier, today), truth, places, noonOf(today - 6).getTime());
+    const site = withReadings(practiceSite(tier, today, tables), truth, places, noonOf(today - 6).getTime(), tables);
     return { site, truth, raised: raisedIn(tier) };
   },
 };
@@ -137,7 +143,7 @@ const oldTubes: Exercise = {
   days: 14,
   awayFrom: null,
   goal: SOUND,
-  start(seed, today) {
+  start(seed, today, tables) {
     const chance = mulberry(seed);
     const lamp = 't8-12-2refl';
     const tier: PracticeTier = {
@@ -152,7 +158,7 @@ const oldTubes: Exercise = {
       lit_min: 780,
     };
     return {
-      site: practiceSite(tier, today),
+      site: practiceSite(tier, today, tables),
       truth: { ...AS_SAID, lamps: { [lamp]: between(chance, 0.58, 0.68) } },
       raised: raisedIn(tier),
     };
@@ -166,7 +172,7 @@ const greySides: Exercise = {
   days: 14,
   awayFrom: null,
   goal: SOUND,
-  start(seed, today) {
+  start(seed, today, tables) {
     const chance = mulberry(seed);
     const tier: PracticeTier = {
       kind: 'rack',
@@ -180,7 +186,7 @@ const greySides: Exercise = {
       on_min: 360,
       lit_min: 780,
     };
-    return { site: practiceSite(tier, today), truth: { ...AS_SAID, sides: between(chance, 0.1, 0.25) }, raised: raisedIn(tier) };
+    return { site: practiceSite(tier, today, tables), truth: { ...AS_SAID, sides: between(chance, 0.1, 0.25) }, raised: raisedIn(tier) };
   },
 };
 
@@ -191,7 +197,7 @@ const redBlue: Exercise = {
   days: 14,
   awayFrom: null,
   goal: SOUND,
-  start(seed, today) {
+  start(seed, today, tables) {
     const chance = mulberry(seed);
     const tier: PracticeTier = {
       kind: 'bench',
@@ -202,7 +208,7 @@ const redBlue: Exercise = {
       lit_min: 960,
     };
     const lamps = { 'led-blurple-115': between(chance, 0.55, 0.68) };
-    return { site: practiceSite(tier, today), truth: { ...AS_SAID, lamps }, raised: raisedIn(tier) };
+    return { site: practiceSite(tier, today, tables), truth: { ...AS_SAID, lamps }, raised: raisedIn(tier) };
   },
 };
 
@@ -213,7 +219,7 @@ const advert: Exercise = {
   days: 14,
   awayFrom: null,
   goal: SOUND,
-  start(seed, today) {
+  start(seed, today, tables) {
     const chance = mulberry(seed);
     const honest = tables.lamp('led-board-65-budget')!;
     const claimed: Lamp = {
@@ -233,7 +239,7 @@ const advert: Exercise = {
       on_min: 360,
       lit_min: 960,
     };
-    const site = practiceSite(tier, today, { lamps: [claimed], spares: [{ lampId: 'led-board-65', count: 1 }] });
+    const site = practiceSite(tier, today, tables, { lamps: [claimed], spares: [{ lampId: 'led-board-65', count: 1 }] });
     return { site, truth: { ...AS_SAID, lamps: { [claimed.id]: between(chance, 0.3, 0.38) } }, raised: raisedIn(tier) };
   },
 };
@@ -245,7 +251,7 @@ const twoCrops: Exercise = {
   days: 14,
   awayFrom: null,
   goal: { ...SOUND, sound: 0.9 },
-  start(_, today) {
+  start(_, today, tables) {
     const lamp = 'led-shop-12-twin-38';
     const tier: PracticeTier = {
       kind: 'rack',
@@ -261,7 +267,7 @@ const twoCrops: Exercise = {
       on_min: 240,
       lit_min: 1080,
     };
-    return { site: practiceSite(tier, today), truth: AS_SAID, raised: raisedIn(tier) };
+    return { site: practiceSite(tier, today, tables), truth: AS_SAID, raised: raisedIn(tier) };
   },
 };
 
@@ -272,7 +278,7 @@ const away: Exercise = {
   days: 14,
   awayFrom: 1,
   goal: SOUND,
-  start(seed, today) {
+  start(seed, today, tables) {
     const chance = mulberry(seed);
     const tier: PracticeTier = {
       kind: 'rack',
@@ -282,7 +288,11 @@ const away: Exercise = {
       on_min: 360,
       lit_min: 0,
     };
-    return { site: practiceSite(tier, today), truth: { ...AS_SAID, late: { lettuce: Math.round(between(chance, -1, 2)) } }, raised: {} };
+    return {
+      site: practiceSite(tier, today, tables),
+      truth: { ...AS_SAID, late: { lettuce: Math.round(between(chance, -1, 2)) } },
+      raised: {},
+    };
   },
 };
 
@@ -296,7 +306,7 @@ const januarySill: Exercise = {
   awayFrom: null,
   goal: { sound: 0.8, kWh: 9, alike: null },
   firstDay: (today) => nextTenthOfJanuary(today),
-  start(seed, today) {
+  start(seed, today, tables) {
     const chance = mulberry(seed);
     const tier: PracticeTier = {
       kind: 'sill',
@@ -306,7 +316,7 @@ const januarySill: Exercise = {
       on_min: 600,
       lit_min: 300,
     };
-    const bare = practiceSite(tier, today);
+    const bare = practiceSite(tier, today, tables);
     const placed: Site = {
       ...bare,
       place: { latitude: radiansOf(54), longitude: radiansOf(0) },
@@ -341,7 +351,7 @@ const fairTrial: Exercise = {
       within: 0.04,
     },
   },
-  start(_, today) {
+  start(_, today, tables) {
     const at = [0.15, 0.45, 0.75, 1.05];
     const names = ['a1', 'a2', 'b1', 'b2'];
     const tier: PracticeTier = {
@@ -362,7 +372,7 @@ const fairTrial: Exercise = {
       on_min: 360,
       lit_min: 960,
     };
-    return { site: practiceSite(tier, today), truth: AS_SAID, raised: raisedIn(tier) };
+    return { site: practiceSite(tier, today, tables), truth: AS_SAID, raised: raisedIn(tier) };
   },
 };
 
@@ -373,7 +383,7 @@ const tiredMeter: Exercise = {
   days: 14,
   awayFrom: null,
   goal: SOUND,
-  start(seed, today) {
+  start(seed, today, tables) {
     const chance = mulberry(seed);
     const lamp = 'led-shop-12-twin-50';
     const truth: Truth = {
@@ -393,7 +403,7 @@ const tiredMeter: Exercise = {
       lit_min: 480,
     };
     const places = [0.45, 0.6, 0.75].map((x) => ({ x, y: 0.225, z: 0.1, slip: 1 }));
-    const site = withReadings(practiceSite(tier, today), truth, places, noonOf(today - 40).getTime());
+    const site = withReadings(practiceSite(tier, today, tables), truth, places, noonOf(today - 40).getTime(), tables);
     return { site, truth, raised: raisedIn(tier) };
   },
 };
@@ -408,7 +418,7 @@ const free: Exercise = {
   days: 21,
   awayFrom: null,
   goal: SOUND,
-  start(seed, today) {
+  start(seed, today, tables) {
     const chance = mulberry(seed);
     const one = <T>(list: readonly T[]): T => list[Math.floor(chance() * list.length)]!;
     const [lamp, crop] = [one(FREE_LAMPS), one(FREE_CROPS)];
@@ -432,7 +442,7 @@ const free: Exercise = {
       lag_min: 0,
       late: { plants: Math.round(between(chance, -2, 4)) },
     };
-    return { site: practiceSite(tier, today), truth, raised: {} };
+    return { site: practiceSite(tier, today, tables), truth, raised: {} };
   },
 };
 

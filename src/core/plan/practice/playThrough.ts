@@ -25,7 +25,7 @@ export function playThrough(
   setsClock: (day: number) => boolean = () => false,
 ): { session: Session; outcome: Outcome } {
   const first = exercise.firstDay?.(today) ?? today;
-  const start = exercise.start(seed, first);
+  const start = exercise.start(seed, first, tables);
   let session = begin(exercise, seed, start, first, tables);
   let { site } = start;
   const cache = createCache(64);

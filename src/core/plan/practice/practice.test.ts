@@ -99,7 +99,7 @@ test('the same seed and the same deeds come to the same, another seed to another
   const exercise = exerciseOf('old-tubes')!;
   const [a, b] = [1, 1].map((seed) => playThrough(exercise, seed, TODAY, tables, acting(LOSSES['old-tubes'])));
   expect(a).toEqual(b);
-  const truths = new Set(Array.from({ length: 20 }, (_, seed) => JSON.stringify(exercise.start(seed, TODAY).truth)));
+  const truths = new Set(Array.from({ length: 20 }, (_, seed) => JSON.stringify(exercise.start(seed, TODAY, tables).truth)));
   expect(truths.size).toBeGreaterThan(5);
 });
 
@@ -126,7 +126,7 @@ test('what has ended goes on no more', () => {
   const exercise = exerciseOf('too-far' as ExerciseId) ?? EXERCISES[0]!;
   const { session } = playThrough(exercise, 1, TODAY, tables, (site) => site);
   expect(session.ended).toBe(true);
-  const start = exercise.start(1, session.first);
+  const start = exercise.start(1, session.first, tables);
   const after = passDay(session, exercise, start, [], [], tables);
   expect(after.session).toBe(session);
   expect(after.seen).toEqual([]);

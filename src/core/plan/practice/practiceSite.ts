@@ -5,7 +5,7 @@ import type { Site, StandKind } from '../../site/stand/Site';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
 import type { FaceName } from '../../light/room/Room';
 import type { Lamp } from '../../things/lamp/Lamp';
-import { tables } from '../../things/tables/libraryTables';
+import type { Tables } from '../../things/tables/Tables';
 import type { Day } from '../../units/day';
 import type { Metres } from '../../units/quantities';
 
@@ -43,7 +43,12 @@ interface PracticeTray {
 const PRICE = 0.3;
 
 /** A household with one stand of one tier. */
-export function practiceSite(tier: PracticeTier, today: Day, own: { lamps?: readonly Lamp[]; spares?: Site['spares'] } = {}): Site {
+export function practiceSite(
+  tier: PracticeTier,
+  today: Day,
+  tables: Tables,
+  own: { lamps?: readonly Lamp[]; spares?: Site['spares'] } = {},
+): Site {
   let made = 0;
   const ids = () => `practice-${made++}`;
   const template = TEMPLATES.find((t) => t.kind === tier.kind)!;

@@ -7,7 +7,7 @@ import { standFrom, TEMPLATES } from '../../site/stand/templates';
 import type { Site } from '../../site/stand/Site';
 import type { Trial } from '../../site/trial/Trial';
 import { tables } from '../../things/tables/libraryTables';
-import { applyMove } from '../advice/applyMove';
+import { applyMoves } from '../advice/applyMove';
 import { designOf, doseOf, type TrialPlace } from './designOf';
 import { efficiencyOf } from './efficiencyOf';
 import { equalDose } from './equalDose';
@@ -75,7 +75,7 @@ test.each(['lamp', 'distance'] as const)(
     expect(a! / b!).toBeGreaterThan(1.2);
     const found = equalDose(site, trial({ factor }), tables);
     if (!found.ok) throw new Error(found.why);
-    const after = doses(found.moves.reduce(applyMove, site));
+    const after = doses(applyMoves(site, found.moves, tables));
     expect(after[0]! / after[1]!).toBeGreaterThan(0.9);
     expect(after[0]! / after[1]!).toBeLessThan(1.1);
     expect(after[0]).toBeWithin(found.after.A!, { relative: 0.01 });

@@ -7,7 +7,7 @@ import type { Tables } from '../../things/tables/Tables';
 import type { Site } from '../../site/stand/Site';
 import type { ArmId, Trial } from '../../site/trial/Trial';
 import type { Dli } from '../../units/quantities';
-import { applyMove } from '../advice/applyMove';
+import { applyMove, applyMoves } from '../advice/applyMove';
 import type { Move } from '../advice/Move';
 import { liftsOf } from '../advice/movesFor';
 import { doseOf, type TrialPlace } from './designOf';
@@ -46,7 +46,7 @@ export function equalDose(site: Site, trial: Trial, tables: Tables): EqualDose {
   let now = site;
   const moves: Move[] = [];
   const make = (list: readonly Move[]) => {
-    now = list.reduce(applyMove, now);
+    now = applyMoves(now, list, tables);
     moves.push(...list);
   };
   // Twice, since what spills from one arm to the other changes with it.
@@ -80,7 +80,7 @@ export function equalDose(site: Site, trial: Trial, tables: Tables): EqualDose {
     const lifts = liftsOf(stand.tiers.find((t) => t.tier.id === tier.tier.id)!).filter((l) => l > 1e-6);
     const moveOf = (lift: number): Move => ({ do: 'hang', tierId: tier.tier.id, lift });
     const doseAt = (lift: number): number | null => {
-      const next = applyMove(now, moveOf(lift));
+      const next = applyMove(now, moveOf(lift), tables);
       const places = look(next);
       const then = [...places.values()].find((p) => p.tier.tier.id === tier.tier.id)!.stand;
       return makesWorse(faultsOf(stand), faultsOf(then)) ? null : dosesOf(trial, places)[arm]!;

@@ -58,7 +58,7 @@ test('noise alone hardly ever moves a band: in fifty draws at most five', () => 
 });
 
 test('points come from batches that have ended and stand where their light is known, and from ended trials', () => {
-  const base = practiceSite({ kind: 'rack', name: 'R', trays: [{ id: 'b1', crop: 'lettuce', in: 'flat-half', x: 0.3, age: 20 }, { id: 'b2', crop: 'lettuce', in: 'flat-half', x: 0.8, age: 20 }], lamps: [], on_min: 0, lit_min: 900 }, 20_000); // prettier-ignore
+  const base = practiceSite({ kind: 'rack', name: 'R', trays: [{ id: 'b1', crop: 'lettuce', in: 'flat-half', x: 0.3, age: 20 }, { id: 'b2', crop: 'lettuce', in: 'flat-half', x: 0.8, age: 20 }], lamps: [], on_min: 0, lit_min: 900 }, 20_000, tables); // prettier-ignore
   const harvested = (b: Batch): Batch => ({ ...b, log: [...b.log, { id: 'h', day: 20_000, what: 'harvest', height: null, stage: null, weight_g: 120 }, { id: 'm', day: 20_000, what: 'height', height: 0.07, stage: null }] }); // prettier-ignore
   const site: Site = { ...base, batches: base.batches.map((b) => (b.id === 'b1' ? harvested(b) : b)) };
   const groups = groupsOf(site, lettuce, 20_001, (id) => (id === 'b1-tray' ? 12 : 9));
