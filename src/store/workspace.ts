@@ -1,6 +1,6 @@
 import { winterAhead } from '../core/units/clockChanges';
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import type { LightAnswer, LightQuestion } from '../core/answer/check/LightQuestion';
+import type { LightAnswer } from '../core/answer/check/LightQuestion';
 import type { Metres } from '../core/units/quantities';
 import type { DaylightAnswer, DaylightQuestion } from '../core/plan/daylight/daylightYear';
 import type { BenchAnswer } from '../core/answer/bench/BenchQuestion';
@@ -19,19 +19,14 @@ import type { AdviceQuestion } from '../core/plan/advice/AdviceQuestion';
 import type { NoFit, TierFit } from '../core/measure/fit/fitTier';
 import type { WalkPoint } from '../core/answer/walk/planWalk';
 import type { TierOfSite } from '../workers/readings/readings.api';
-import { startReadingsWorker, type ReadingsWorker } from '../workers/readings/readings.client';
 import type { SeasonAnswer, SeasonImproved } from '../workers/season/season.api';
-import { startSeasonWorker, type SeasonWorker } from '../workers/season/season.client';
 import type { WayOut } from '../core/plan/season/waysOut';
 import type { Site } from '../core/site/stand/Site';
-import { startAdviceWorker, type AdviceWorker, type AdviceSearch } from '../workers/advice/advice.client';
+import type { AdviceSearch } from '../workers/advice/advice.client';
 import type { SetUp } from '../core/answer/stand/setUp';
-import { takeLightWorker } from '../workers/light/early';
-import { startLightPool, type Lane } from '../workers/light/light.pool';
+import type { Lane } from '../workers/light/light.pool';
 import { createBenchLightStore, createBenchLookStore, type BenchLightStore, type BenchLookStore } from './bench/benchStore';
 import { followBench } from './bench/followBench';
-import type { ChartWorker } from '../workers/chart/chart.client';
-import { startChartPool } from '../workers/chart/chart.pool';
 import { createSunCache } from '../core/answer/daylight/litByWindow';
 import { countBurned } from '../core/site/ownLamps/hangingOf';
 import { asOf } from '../core/answer/stand/asOf';
@@ -42,8 +37,8 @@ import { followChart } from './bench/followChart';
 import { openKeptCharts } from './bench/keptCharts';
 import { createDayStore, followDay, type DayStore } from './day/dayStore';
 import { createLightStore, type LightStore } from './light/lightStore';
-import { followProfile } from './light/followProfile';
-import { followSetUp, questionOf } from './light/followSetUp';
+import { questionOf } from './light/followSetUp';
+import { checkWatch } from './light/checkWatch';
 import { createProfileStore, type ProfileStore } from './light/profileStore';
 import { openDatabase, type Database } from './database/database';
 import { startKeeping, type Opening, type SavedStore } from './saved/keeping';
@@ -59,6 +54,7 @@ import { newId } from './names/newId';
 import { emptySite } from './site/newSite';
 import { createSiteStore, settleTo, type SiteStore } from './site/siteStore';
 import { addSetUp, PLAIN_RECIPE } from './site/setUpVerbs';
+import { createThreads } from './threads';
 
 export interface Workspace {
   /** Whose data this is. */
@@ -156,52 +152,16 @@ export function createWorkspace(language: string): Workspace {
   const benchLooks = createBenchLookStore();
   const days = createDayStore();
   const charts = createChartStore();
-  let askLight: ((question: LightQuestion) => Promise<LightAnswer>) | null = null;
-  let lanes: { picture: Lane; answers: Lane } | null = null;
-  let advisor: AdviceWorker | null = null;
-  // Advice has a worker of its own, started when it is asked for the first time, so that no picture waits for a search.
-  const theAdvisor = (): AdviceWorker => {
-    if (!lanes) throw new Error('not open yet');
-    return (advisor ??= startAdviceWorker());
-  };
-  let charter: ChartWorker | null = null;
-  const theCharter = (): ChartWorker => {
-    if (!lanes) throw new Error('not open yet');
-    return (charter ??= startChartPool());
-  };
-  let reader: ReadingsWorker | null = null;
-  const theReader = (): ReadingsWorker => {
-    if (!lanes) throw new Error('not open yet');
-    return (reader ??= startReadingsWorker());
-  };
-  let planner: SeasonWorker | null = null;
-  const searches = new Set<SeasonWorker>();
-  const thePlanner = (): SeasonWorker => {
-    if (!lanes) throw new Error('not open yet');
-    return (planner ??= startSeasonWorker());
-  };
-  /** A worker of its own for each search, so that calling it off is ending it, and no look waits for it. */
-  const searcher = () => {
-    const worker = startSeasonWorker();
-    searches.add(worker);
-    const stop = () => {
-      searches.delete(worker);
-      worker.stop();
-    };
-    return { worker, stop };
-  };
-  const lane = (which: 'picture' | 'answers'): Lane => {
-    if (!lanes) throw new Error('not open yet');
-    return lanes[which];
-  };
+  const threads = createThreads();
 
-  const lightOfStand: Workspace['lightOfStand'] = async (stand, view) => lane('answers').bench(questionOfStand(stand, view ?? null));
+  const lightOfStand: Workspace['lightOfStand'] = async (stand, view) =>
+    threads.lane('answers').bench(questionOfStand(stand, view ?? null));
   const chartOf = async (
     asked: ChartAsked,
     light: () => Promise<BenchAnswer>,
     progress: (done: number) => void = () => undefined,
   ): Promise<HangChart> => {
-    const charter = theCharter();
+    const charter = threads.charter();
     const known = await keptCharts.find(asked);
     if (known) return known;
     const chart = await charter.hangChart({ ...asked, answer: await light() }, progress);
@@ -210,53 +170,19 @@ export function createWorkspace(language: string): Workspace {
   };
   const practice = createPractice(house, { sites, days, lightOfStand });
 
-  // The check's light is worked out while somebody looks at it, not on every page.
-  let checkers = 0;
-  let stopCheck: (() => void) | null = null;
-  function followCheck() {
-    if (checkers === 0 || !lanes || stopCheck) return;
-    const { picture, answers } = lanes;
-    const ends = [followSetUp(sites, lights, picture)];
-    const followAnswers = () => ends.push(followProfile(sites, profiles, answers));
-    // The picture comes first: what is found from it has a worker that starts after it is there.
-    if (lights.getState().status !== 'waiting') followAnswers();
-    else {
-      const seen = lights.subscribe(() => {
-        seen();
-        followAnswers();
-      });
-      ends.push(seen);
-    }
-    stopCheck = () => ends.forEach((end) => end());
-  }
+  const check = checkWatch(sites, lights, profiles, (which) => (threads.isOpen ? threads.lane(which) : null));
 
   function start(seed: 'plain' | 'demo') {
     const ends: (() => void)[] = [];
 
     /** Starts what computes beside the page. */
     function work() {
-      if (lanes) return;
-      // Two workers, so that looking for the answer, or for other set-ups, never keeps the picture waiting.
-      const pool = startLightPool(2, takeLightWorker);
-      const [picture, answers] = [pool.lane(), pool.lane()];
-      lanes = { picture, answers };
-      askLight = (question) => answers.answer(question);
-      followCheck();
+      if (threads.isOpen) return;
+      threads.open();
+      check.begin();
       ends.push(() => {
-        stopCheck?.();
-        stopCheck = null;
-        pool.stop();
-        advisor?.stop();
-        reader?.stop();
-        charter?.stop();
-        planner?.stop();
-        for (const search of searches) search.stop();
-        searches.clear();
-        planner = null;
-        charter = null;
-        advisor = null;
-        reader = null;
-        lanes = null;
+        check.end();
+        threads.stop();
       });
     }
 
@@ -316,44 +242,35 @@ export function createWorkspace(language: string): Workspace {
     charts,
     benchLights,
     benchLooks,
-    watchCheck() {
-      checkers++;
-      followCheck();
-      return () => {
-        checkers--;
-        if (checkers > 0) return;
-        stopCheck?.();
-        stopCheck = null;
-      };
-    },
+    watchCheck: check.watch,
     watchChart: () => followChart({ sites, looks: benchLooks, days, settings, charts }, { lightOfStand, chartOf }),
-    watchBench: () => followBench(sites, benchLooks, benchLights, charts, (question) => lane('picture').bench(question)),
+    watchBench: () => followBench(sites, benchLooks, benchLights, charts, (question) => threads.lane('picture').bench(question)),
     chartOf,
     lightOfStand,
-    fitTier: async (of, progress) => theReader().fit(of, newId(), Date.now(), progress),
-    planWalk: async (of, count) => theReader().plan(of, count),
-    lightOfTier: async (stand, tierId) => lane('answers').bench(questionOfStand(stand, 'front', tierId, false)),
-    advise: (question, onJudged) => theAdvisor().advise({ ...question, day: days.getState().today }, onJudged),
-    settingsFor: async (question) => theAdvisor().settings(question),
-    resultOfTrial: async (trial) => theAdvisor().trialResult(trial),
-    equalDoseOf: async (trial) => theAdvisor().equalDose(sites.getState().site, trial),
-    mendsOf: async (question, treatments) => theAdvisor().mends({ ...question, day: days.getState().today }, treatments),
-    compareLamps: async (question) => theAdvisor().compareLamps(question),
-    capacity: async (question) => theAdvisor().capacity(question),
-    moreLight: async (question) => theAdvisor().moreLight(question),
-    lampsAtPlaces: async (question) => theAdvisor().lampsAtPlaces(question),
-    sharesAt: async (tier, x, y, z) => lane('answers').shares(askedTier(tier), x, y, z),
-    daylightYear: async (question) => lane('answers').daylight(question),
-    lookAtSeason: async (site) => thePlanner().look(site, days.getState().today),
+    fitTier: async (of, progress) => threads.reader().fit(of, newId(), Date.now(), progress),
+    planWalk: async (of, count) => threads.reader().plan(of, count),
+    lightOfTier: async (stand, tierId) => threads.lane('answers').bench(questionOfStand(stand, 'front', tierId, false)),
+    advise: (question, onJudged) => threads.advisor().advise({ ...question, day: days.getState().today }, onJudged),
+    settingsFor: async (question) => threads.advisor().settings(question),
+    resultOfTrial: async (trial) => threads.advisor().trialResult(trial),
+    equalDoseOf: async (trial) => threads.advisor().equalDose(sites.getState().site, trial),
+    mendsOf: async (question, treatments) => threads.advisor().mends({ ...question, day: days.getState().today }, treatments),
+    compareLamps: async (question) => threads.advisor().compareLamps(question),
+    capacity: async (question) => threads.advisor().capacity(question),
+    moreLight: async (question) => threads.advisor().moreLight(question),
+    lampsAtPlaces: async (question) => threads.advisor().lampsAtPlaces(question),
+    sharesAt: async (tier, x, y, z) => threads.lane('answers').shares(askedTier(tier), x, y, z),
+    daylightYear: async (question) => threads.lane('answers').daylight(question),
+    lookAtSeason: async (site) => threads.planner().look(site, days.getState().today),
     seasonWaysOut(site, progress) {
-      const { worker, stop } = searcher();
+      const { worker, stop } = threads.searcher();
       return { ways: worker.waysOut(site, days.getState().today, progress).finally(stop), stop };
     },
     improveSeason(site, told) {
-      const { worker, stop } = searcher();
+      const { worker, stop } = threads.searcher();
       return { better: worker.improve(site, days.getState().today, told).finally(stop), stop };
     },
-    lightOf: (setUp) => (askLight ? askLight(questionOf(setUp, SMALL_PICTURE)) : Promise.reject(new Error('not open yet'))),
+    lightOf: async (setUp) => threads.lane('answers').answer(questionOf(setUp, SMALL_PICTURE)),
     start,
     begin: async (with_) => keeping?.begin(with_),
   };

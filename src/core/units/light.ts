@@ -1,7 +1,9 @@
 import { fail, ok, type Result } from './result';
 import { readNumber, type DecimalSign } from './readNumber';
 
-export type LightUnit = 'umol' | 'lx' | 'fc';
+/** Units in which light is typed and shown by meters. */
+export const LIGHT_UNITS = ['lx', 'fc', 'umol'] as const;
+export type LightUnit = (typeof LIGHT_UNITS)[number];
 
 /** Lux for each foot-candle. */
 export const LUX_PER_FOOT_CANDLE = 10.763910416709722; // exact: 1/0.3048²; lm/ft² in lm/m²

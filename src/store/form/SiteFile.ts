@@ -29,6 +29,7 @@ import { BatchFile, CalendarFile, KeptChartFile, PluggedFile, ProgrammeFile, Vis
 import { MOST_CASES } from '../../core/site/clinic/ClinicCase';
 import { MOST_OWN_LAMPS } from '../../core/site/lamp/OwnLamp';
 import { ROTATION_KINDS, type RotationKind } from '../../core/site/stand/Rotation';
+import { LIGHT_UNITS, type LightUnit } from '../../core/units/light';
 import { PRICE_DAYS } from '../../core/units/PricePeriod';
 import { OwnLampFile } from './OwnLampFile';
 import { MOST_BANDS } from '../../core/site/stand/changePrices';
@@ -55,7 +56,6 @@ import { MOST_NAME_LETTERS } from '../names/freeName';
 
 const MATERIALS = materialLibrary.map((m) => m.id);
 const METERS = meterLibrary.map((m) => m.id);
-const LIGHT_UNITS = ['umol', 'lx', 'fc'] as const;
 
 const finite = { allowNaN: false, allowInfinity: false };
 
@@ -131,7 +131,7 @@ export class ReadingFile {
   @IsNumber(finite) @Min(0) @Max(1e7) value!: number;
   @IsNumber(finite) @Min(0) @Max(1e7) dark!: number;
   @IsInt() @Min(1) @Max(1000) of!: number;
-  @IsIn(LIGHT_UNITS) unit!: (typeof LIGHT_UNITS)[number];
+  @IsIn(LIGHT_UNITS) unit!: LightUnit;
   @IsNumber(finite) @Min(-20) @Max(20) fromMiddleX_m!: number;
   @IsNumber(finite) @Min(-20) @Max(20) fromMiddleY_m!: number;
   @IsNumber(finite) @Min(-10) @Max(10) z_m!: number;

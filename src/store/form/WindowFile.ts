@@ -1,3 +1,4 @@
+import { LIGHT_UNITS } from '../../core/units/light';
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import {
@@ -86,7 +87,7 @@ export class SillReadingFile {
   @IsNumber(finite) @Min(-5) @Max(5) over_m!: number;
   @IsNumber(finite) @Min(0) @Max(1e7) inside!: number;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(1e7) outside!: number | null;
-  @IsIn(['umol', 'lx', 'fc']) unit!: SillReading['unit'];
+  @IsIn(LIGHT_UNITS) unit!: SillReading['unit'];
   @IsOptional() @IsNumber(finite) @Min(0.01) @Max(1) passed?: number;
   @IsOptional() @IsBoolean() horizonSince?: boolean;
 }

@@ -1,3 +1,4 @@
+import { LIGHT_UNITS, type LightUnit } from '../../core/units/light';
 import { COLUMNS, type Column, type ColumnPlan } from '../../core/measure/reading/readingTable';
 import { FIRST_WAYS, MAP_SHOWS, type Settings } from './settingsStore';
 
@@ -11,7 +12,7 @@ function planOf(kept: unknown): Settings['tablePlans'] {
     typeof head === 'string' &&
     Array.isArray(columns) &&
     columns.every((c) => COLUMNS.includes(c as Column)) &&
-    ['lx', 'fc', 'umol'].includes(unit as string) &&
+    LIGHT_UNITS.includes(unit as LightUnit) &&
     ['m', 'cm', 'mm', 'in'].includes(length as string);
   return good ? [{ head, plan: { columns, unit, length, headed: headed === true } as ColumnPlan }] : [];
 }

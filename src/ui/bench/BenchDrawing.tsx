@@ -18,6 +18,7 @@ import { ThingHandles } from './ThingHandles';
 import { TierFront } from './TierFront';
 import { useBenchLight, useBenchLook, useJudged, useTierLight } from './useBench';
 import { pressed, type EditCommands } from './useEditCommands';
+import { NIGHT } from '../theme/night';
 
 /** Under this width there is no room for words beside the stand. */
 const WIDE = 560;
@@ -234,7 +235,7 @@ function TierLightPicture({
 
 function SelectedTier({ frame, tier }: { frame: BenchFrame; tier: BenchTier }) {
   const { left, top, width, height } = frame.boxOf(tier);
-  return <rect x={left - 8} y={top - 2} width={width + 16} height={height + 6} rx={3} fill="none" stroke="#eef4f1" strokeWidth={1.4} />;
+  return <rect x={left - 8} y={top - 2} width={width + 16} height={height + 6} rx={3} fill="none" stroke={NIGHT.ink} strokeWidth={1.4} />;
 }
 
 /** So many pixels a number, a word and the hours take one below the other. */

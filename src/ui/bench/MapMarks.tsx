@@ -1,4 +1,5 @@
 import clsx from 'clsx';
+import { NIGHT } from '../theme/night';
 
 /** A number on a map, readable on any colour. */
 export function MapNumber({
@@ -20,7 +21,7 @@ export function MapNumber({
       y={y}
       textAnchor={anchor}
       className={clsx('fill-night-ink font-semibold', small ? 'font-narrow text-[11px]' : 'text-[13px]')}
-      stroke="#101716"
+      stroke={NIGHT.ground}
       strokeWidth={3}
       strokeOpacity={0.75}
       paintOrder="stroke"
@@ -35,7 +36,14 @@ export function SpotMark({ x, y, width, words, sun = false }: { x: number; y: nu
   const left = x > width - 48;
   return (
     <g>
-      <circle cx={x} cy={y} r={5} fill={sun ? '#fff3dc' : '#101716'} stroke={sun ? '#101716' : '#eef4f1'} strokeWidth={sun ? 1.5 : 2} />
+      <circle
+        cx={x}
+        cy={y}
+        r={5}
+        fill={sun ? NIGHT.glow : NIGHT.ground}
+        stroke={sun ? NIGHT.ground : NIGHT.ink}
+        strokeWidth={sun ? 1.5 : 2}
+      />
       <MapNumber x={x + (left ? -9 : 9)} y={y + (y < 14 ? 12 : 4)} anchor={left ? 'end' : 'start'}>
         {words}
       </MapNumber>

@@ -1,6 +1,7 @@
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { wallLookOf } from '../drawing/Walls';
 import type { BenchFrame } from './benchFrame';
+import { NIGHT } from '../theme/night';
 
 /** The stand itself: posts of a rack, boards, the sill, drawn around its tiers. */
 export function StandFrame({ stand, frame }: { stand: BenchStand; frame: BenchFrame }) {
@@ -22,7 +23,7 @@ export function StandFrame({ stand, frame }: { stand: BenchStand; frame: BenchFr
               y={frame.z(t, 0)}
               width={width + (posts ? 12 : 8)}
               height={thick}
-              fill={floor ? '#8fa09b' : '#55645f'}
+              fill={floor ? NIGHT.metal : '#55645f'}
               rx={posts ? 2 : 0}
             />
             {ceiling && (
@@ -31,7 +32,7 @@ export function StandFrame({ stand, frame }: { stand: BenchStand; frame: BenchFr
                 y={frame.z(t, t.tier.enclosure.height) - thick}
                 width={width + (posts ? 12 : 8)}
                 height={thick}
-                fill="#8fa09b"
+                fill={NIGHT.metal}
                 rx={posts ? 2 : 0}
               />
             )}
@@ -42,7 +43,7 @@ export function StandFrame({ stand, frame }: { stand: BenchStand; frame: BenchFr
         [0, 1].map((side) => {
           const box = frame.boxOf(highest);
           const x = side === 0 ? box.left - 9 : box.left + box.width + 4;
-          return <rect key={side} x={x} y={top} width={5} height={frame.floor + 16 - top} rx={2} fill="#8fa09b" />;
+          return <rect key={side} x={x} y={top} width={5} height={frame.floor + 16 - top} rx={2} fill={NIGHT.metal} />;
         })}
     </g>
   );

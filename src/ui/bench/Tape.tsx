@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import type { BenchFrame } from './benchFrame';
+import { NIGHT } from '../theme/night';
 
 /** A measuring tape over the drawing: from where it is pressed to where it is let go; Escape puts it away. */
 export function Tape({ frame, unit, onDone }: { frame: BenchFrame; unit: LengthUnit; onDone(): void }) {
@@ -37,10 +38,10 @@ export function Tape({ frame, unit, onDone }: { frame: BenchFrame; unit: LengthU
     >
       <svg width={frame.width} height={frame.height} className="pointer-events-none">
         {ends && (
-          <g stroke="#f0a06c" strokeWidth={1.6}>
+          <g stroke={NIGHT.ember} strokeWidth={1.6}>
             <line x1={ends.x0} y1={ends.y0} x2={ends.x1} y2={ends.y1} strokeDasharray="6 3" />
-            <circle cx={ends.x0} cy={ends.y0} r={3.5} fill="#f0a06c" />
-            <circle cx={ends.x1} cy={ends.y1} r={3.5} fill="#f0a06c" />
+            <circle cx={ends.x0} cy={ends.y0} r={3.5} fill={NIGHT.ember} />
+            <circle cx={ends.x1} cy={ends.y1} r={3.5} fill={NIGHT.ember} />
           </g>
         )}
         {ends && length > 0.005 && (
@@ -49,7 +50,7 @@ export function Tape({ frame, unit, onDone }: { frame: BenchFrame; unit: LengthU
             y={(ends.y0 + ends.y1) / 2 - 8}
             textAnchor="middle"
             className="fill-night-ink text-[16px] font-semibold"
-            stroke="#101716"
+            stroke={NIGHT.ground}
             strokeWidth={4}
             paintOrder="stroke"
           >

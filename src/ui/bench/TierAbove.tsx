@@ -20,6 +20,7 @@ import { useBenchLook } from './useBench';
 import { useDrag } from './useDrag';
 import { pressed, takeUp, type EditCommands } from './useEditCommands';
 import { useProbe } from './useProbe';
+import { NIGHT } from '../theme/night';
 
 interface TierAboveProps {
   stand: BenchStand;
@@ -170,7 +171,7 @@ export function TierAbove({ stand, tier: t, light, judged, focus, commands }: Ti
                   key={i}
                   d={ring.map(([x, y], k) => `${k ? 'L' : 'M'}${px(x).toFixed(1)} ${py(y).toFixed(1)}`).join('')}
                   fill="none"
-                  stroke="#101716"
+                  stroke={NIGHT.ground}
                   strokeWidth={1}
                   opacity={0.7}
                 />
@@ -189,8 +190,8 @@ export function TierAbove({ stand, tier: t, light, judged, focus, commands }: Ti
               <path
                 key={r.id}
                 d={`M${px(r.dx + tier.width / 2)} ${py(r.dy + tier.depth / 2) - 6} l5 6 l-5 6 l-5 -6 Z`}
-                fill="#7fd3c5"
-                stroke="#101716"
+                fill={NIGHT.patina}
+                stroke={NIGHT.ground}
               >
                 <title>a reading</title>
               </path>
@@ -217,8 +218,13 @@ export function TierAbove({ stand, tier: t, light, judged, focus, commands }: Ti
         {t.lamps.map(({ fitting, lamp }) => handle(fitting.id, `Lamp: ${lamp.name}`, outlineOfFitting(fitting, lamp), true))}
         {probe.at && (
           <svg width={width} height={height} className="pointer-events-none absolute inset-0" role="presentation">
-            <path d={`M${px(probe.at.x)} 0 V${height} M0 ${py(probe.at.y)} H${width}`} stroke="#fff3dc" strokeWidth={0.7} opacity={0.7} />
-            <circle cx={px(probe.at.x)} cy={py(probe.at.y)} r={4} fill="#fff3dc" stroke="#101716" />
+            <path
+              d={`M${px(probe.at.x)} 0 V${height} M0 ${py(probe.at.y)} H${width}`}
+              stroke={NIGHT.glow}
+              strokeWidth={0.7}
+              opacity={0.7}
+            />
+            <circle cx={px(probe.at.x)} cy={py(probe.at.y)} r={4} fill={NIGHT.glow} stroke={NIGHT.ground} />
           </svg>
         )}
       </div>

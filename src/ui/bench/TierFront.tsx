@@ -10,6 +10,7 @@ import { TrayFront } from '../drawing/TrayFront';
 import { wallLookOf, THICK } from '../drawing/Walls';
 import type { BenchFrame } from './benchFrame';
 import { hangWords, trayName } from './benchWords';
+import { NIGHT } from '../theme/night';
 
 interface TierFrontProps {
   tier: BenchTier;
@@ -58,7 +59,7 @@ export const TierFront = memo(function TierFront({ tier: t, frame, unit, lampId,
         return (
           <g key={tray.id}>
             {tray.risers > 0 && (
-              <g fill="#1b2523" stroke="#6d7d78" strokeWidth={1}>
+              <g fill={NIGHT.raised} stroke="#6d7d78" strokeWidth={1}>
                 {Array.from({ length: tray.risers }, (_, k) => (
                   <rect
                     key={k}
@@ -135,7 +136,7 @@ function Distance({
   const x = narrow ? right - 14 : right;
   return (
     <g>
-      <g stroke="#eef4f1" strokeWidth={1.2} fill="none">
+      <g stroke={NIGHT.ink} strokeWidth={1.2} fill="none">
         <path d={`M${x - 18} ${face} H${x + 6} M${x} ${face} V${leaves} M${x - 18} ${leaves} H${x + 6}`} />
         {Math.abs(leaves - face) > 14 && (
           <>

@@ -4,6 +4,7 @@ import type { BenchTier } from '@/core/answer/stand/benchStand';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
 import { trayName } from './benchWords';
 import { MapNumber } from './MapMarks';
+import { NIGHT } from '../theme/night';
 
 interface TierOutlinesProps {
   tier: BenchTier;
@@ -34,9 +35,9 @@ export function TierOutlines({ tier: t, px, py, sy, spots = [] }: TierOutlinesPr
             width={px(r.x1) - px(r.x0)}
             height={Math.max(2, (r.y1 - r.y0) * sy)}
             rx={round ? 999 : 2}
-            fill="#fff3dc"
+            fill={NIGHT.glow}
             fillOpacity={0.1}
-            stroke="#fff3dc"
+            stroke={NIGHT.glow}
             strokeDasharray="6 4"
             opacity={0.8}
           />
@@ -61,7 +62,7 @@ export function TierOutlines({ tier: t, px, py, sy, spots = [] }: TierOutlinesPr
               height={(r.y1 - r.y0) * sy}
               rx={3}
               fill="none"
-              stroke="#eef4f1"
+              stroke={NIGHT.ink}
               strokeWidth={1.3}
             />
             {width > 44 && (

@@ -42,6 +42,7 @@ import { SCREEN_PARTS, useDaylightYear, useTraysAtWindow, type TrayAtWindow } fr
 import { AtWindowFields, WindowFields } from './WindowFields';
 import { YearCarpet } from './YearCarpet';
 import { Term } from '../terms/Term';
+import { NIGHT } from '../theme/night';
 
 /** What the window of a stand gives its plants, by hour and month. */
 export function DaylightView() {
@@ -140,7 +141,7 @@ interface OfTraysProps {
   onTray(index: number): void;
 }
 
-const RANGE = 'w-full accent-[#e08a52] max-md:min-h-11';
+const RANGE = 'w-full accent-lit max-md:min-h-11';
 
 function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
   const { sites } = useWorkspace();
@@ -425,7 +426,7 @@ function nameAmong(trays: readonly TrayAtWindow[], i: number): string {
 function Swatch({ colour, outline, children }: { colour?: string; outline?: boolean; children: React.ReactNode }) {
   return (
     <span className="inline-flex items-center gap-1.5">
-      <span aria-hidden className="h-3 w-4" style={outline ? { border: '1px solid #f7e3c0' } : { background: colour }} /> {children}
+      <span aria-hidden className="h-3 w-4" style={outline ? { border: `1px solid ${NIGHT.sun}` } : { background: colour }} /> {children}
     </span>
   );
 }

@@ -6,6 +6,7 @@ import { compassOf } from '@/core/sky/place/facing';
 import type { SunPosition } from '@/core/sky/sun/sunPosition';
 import { tidyAngle, type Window } from '@/core/site/window/Window';
 import { besideFacing, directionThrough, onPane, type PanePoint } from './paneFrame';
+import { NIGHT } from '../theme/night';
 
 interface PanePictureProps {
   window: Window;
@@ -96,7 +97,7 @@ export function PanePicture({ window, at, paths, now, time, onHorizon, onGesture
         {paths.map((path) => (
           <SunPath key={path.name} {...path} at={at} facing={window.facing} sunAt={now.elevation > 0 ? sunAt : null} k={k} />
         ))}
-        <polygon points={ground} fill="#101716" stroke="#a9d8cf" strokeWidth={0.6} strokeDasharray="2 1.4" />
+        <polygon points={ground} fill={NIGHT.ground} stroke={NIGHT.rim} strokeWidth={0.6} strokeDasharray="2 1.4" />
       </g>
       {sunAt && now.elevation > 0 && inPane(sunAt) && (
         <g>
@@ -106,7 +107,7 @@ export function PanePicture({ window, at, paths, now, time, onHorizon, onGesture
             y={-sunAt.up * CM - 5 * k}
             textAnchor="middle"
             fontSize={4.6 * k}
-            fill="#eef4f1"
+            fill={NIGHT.ink}
             className="font-semibold"
           >
             {time}
@@ -126,7 +127,7 @@ export function PanePicture({ window, at, paths, now, time, onHorizon, onGesture
         const p = onPane(at, (degrees * Math.PI) / 180, 0);
         if (!p || Math.abs(p.across) > half - 0.03 || (degrees !== 0 && at.depth < MOST_CROWDED)) return null;
         return (
-          <text key={degrees} x={p.across * CM} y={8 * k} textAnchor="middle" fontSize={5 * k} fill="#a9b8b3">
+          <text key={degrees} x={p.across * CM} y={8 * k} textAnchor="middle" fontSize={5 * k} fill={NIGHT.soft}>
             {compassOf(window.facing + (degrees * Math.PI) / 180)}
           </text>
         );
@@ -142,10 +143,10 @@ export function PanePicture({ window, at, paths, now, time, onHorizon, onGesture
             cx={x}
             cy={y}
             r={2.6 * k}
-            fill="#101716"
-            stroke="#7fd3c5"
+            fill={NIGHT.ground}
+            stroke={NIGHT.patina}
             strokeWidth={1.1}
-            className="cursor-grab focus-visible:stroke-[#f0a06c]"
+            className="cursor-grab focus-visible:stroke-ember"
             tabIndex={0}
             role="slider"
             aria-label={`What stands outside, point ${i + 1}`}
@@ -205,8 +206,8 @@ function SunPath({ faint, points, at, facing, sunAt, k }: SunPathProps) {
       {!faint &&
         hoursApart(seen, sunAt && { x: sunAt.across * CM, y: -sunAt.up * CM }, k).map(({ minute, x, y }) => (
           <g key={minute}>
-            <circle cx={x} cy={y} r={1.2} fill="#f7e3c0" />
-            <text x={x + 2.4} y={y - 1.6} fontSize={4.6 * k} fill="#eef4f1">
+            <circle cx={x} cy={y} r={1.2} fill={NIGHT.sun} />
+            <text x={x + 2.4} y={y - 1.6} fontSize={4.6 * k} fill={NIGHT.ink}>
               {minute / 60}
             </text>
           </g>

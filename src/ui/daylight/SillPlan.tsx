@@ -5,6 +5,7 @@ import type { Window } from '@/core/site/window/Window';
 import { trayName } from '../bench/benchWords';
 import { sunPatch } from './paneFrame';
 import type { TrayAtWindow } from './useDaylight';
+import { NIGHT } from '../theme/night';
 
 interface SillPlanProps {
   window: Window;
@@ -33,11 +34,11 @@ export function SillPlan({ window, trays, chosen, sun, onChoose }: SillPlanProps
       <clipPath id={clip}>
         <rect x={-half * CM} y={0} width={2 * half * CM} height={deep * CM} />
       </clipPath>
-      <rect x={-half * CM} y={0} width={2 * half * CM} height={deep * CM} fill="#1b2523" />
+      <rect x={-half * CM} y={0} width={2 * half * CM} height={deep * CM} fill={NIGHT.raised} />
       {patch.length > 0 && (
         <polygon
           points={patch.map((p) => `${p.across * CM},${p.depth * CM}`).join(' ')}
-          fill="#e08a52"
+          fill={NIGHT.lit}
           opacity={0.55}
           clipPath={`url(#${clip})`}
           data-testid="patch"
@@ -68,8 +69,8 @@ export function SillPlan({ window, trays, chosen, sun, onChoose }: SillPlanProps
               width={side * CM}
               height={side * CM}
               rx={2}
-              fill={i === chosen ? '#2f6f66' : '#101716'}
-              stroke={i === chosen ? '#eef4f1' : '#a9b8b3'}
+              fill={i === chosen ? '#2f6f66' : NIGHT.ground}
+              stroke={i === chosen ? NIGHT.ink : NIGHT.soft}
               strokeWidth={i === chosen ? 1.2 : 0.7}
             />
             <text
@@ -77,7 +78,7 @@ export function SillPlan({ window, trays, chosen, sun, onChoose }: SillPlanProps
               y={(depth + side / 2) * CM + 5 * k}
               textAnchor="middle"
               fontSize={4.2 * k}
-              fill="#eef4f1"
+              fill={NIGHT.ink}
               className="pointer-events-none"
             >
               {shortName(t)}

@@ -7,6 +7,7 @@ import { addSillReading, dropSillReading } from '@/core/site/stand/changeWindows
 import { MOST_SILL_READINGS, passedBy, SKIES_SEEN, type SillReading, type Window } from '@/core/site/window/Window';
 import { simulatedSky } from '@/core/sky/outdoors/simulatedSky';
 import { readingOfPpfd } from '@/core/units/light';
+import { UNIT_OPTIONS } from '../readings/words';
 import { readNumber } from '@/core/units/readNumber';
 import { fail, ok } from '@/core/units/result';
 import { newId } from '@/store/names/newId';
@@ -20,11 +21,6 @@ import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { correctionWords, COUNTS_A_LITTLE, UNUSABLE_WORDS } from './daylightWords';
 import { LOCALE } from '../parts/locale';
 
-const UNITS = [
-  { value: 'lx', label: 'lux' },
-  { value: 'fc', label: 'foot-candles' },
-  { value: 'umol', label: 'µmol' },
-] as const;
 const MOST_SHOWN = 1e7;
 /** The weather of the simulated sensor. */
 const SENSOR_SEED = 1;
@@ -68,7 +64,7 @@ export function SillReadings({ window, at, plant }: { window: Window; at: Before
           options={SKIES_SEEN.map((s) => ({ value: s, label: s === 'overcast' ? 'closed grey' : s }))}
           onChange={(v) => setSky(v)}
         />
-        <Segments label="Unit" value={unit} options={UNITS} onChange={(v) => setUnit(v)} />
+        <Segments label="Unit" value={unit} options={UNIT_OPTIONS} onChange={(v) => setUnit(v)} />
       </div>
       <div className="flex flex-wrap items-end gap-3">
         {field('at the leaves', inside, setInside)}

@@ -8,6 +8,7 @@ import type { Stage } from '@/core/things/crop/Crop';
 import type { Day } from '@/core/units/day';
 import { coloursOf, colourOfLight } from '../drawing/lightColours';
 import { shortMonth } from './daylightWords';
+import { NIGHT } from '../theme/night';
 
 interface YearCarpetProps {
   year: Year;
@@ -72,7 +73,7 @@ export function YearCarpet({ year, place, stage, topUps, sky, day, minute }: Yea
                   y={y(start)}
                   height={y(end) - y(start)}
                   fill="none"
-                  stroke="#f7e3c0"
+                  stroke={NIGHT.sun}
                   strokeWidth={1.2}
                   vectorEffect="non-scaling-stroke"
                 />
@@ -83,7 +84,7 @@ export function YearCarpet({ year, place, stage, topUps, sky, day, minute }: Yea
             x2={x(day + 0.5)}
             y1={0}
             y2={100}
-            stroke="#eef4f1"
+            stroke={NIGHT.ink}
             strokeWidth={1}
             vectorEffect="non-scaling-stroke"
             opacity={0.6}
@@ -93,7 +94,7 @@ export function YearCarpet({ year, place, stage, topUps, sky, day, minute }: Yea
             x2={100}
             y1={y(minute)}
             y2={y(minute)}
-            stroke="#eef4f1"
+            stroke={NIGHT.ink}
             strokeWidth={1}
             vectorEffect="non-scaling-stroke"
             opacity={0.3}

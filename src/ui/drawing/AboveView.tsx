@@ -14,6 +14,7 @@ import { contoursOf, roundSteps } from './contours';
 import { lightWords, perPpfd } from './lightWords';
 import type { DrawingFrame } from './drawingFrame';
 import { WallsAbove } from './Walls';
+import { NIGHT } from '../theme/night';
 
 interface AboveViewProps {
   setUp: SetUp;
@@ -46,7 +47,7 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
         const r = outlineOfFitting(f, lamp);
         const round =
           lamp.shape.startsWith('bulb') || lamp.shape === 'round-panel' || lamp.shape === 'coil' || (lamp.farField?.round ?? false);
-        const common = { fill: 'none', stroke: '#fff3dc', strokeWidth: 1, strokeDasharray: '6 4', opacity: 0.55 };
+        const common = { fill: 'none', stroke: NIGHT.glow, strokeWidth: 1, strokeDasharray: '6 4', opacity: 0.55 };
         return round ? (
           <circle key={f.id} cx={x(f.x)} cy={y(f.y)} r={((r.x1 - r.x0) / 2) * frame.scale} {...common} />
         ) : (
@@ -68,7 +69,7 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
               key={i}
               d={path(ring)}
               fill="none"
-              stroke="#101716"
+              stroke={NIGHT.ground}
               strokeWidth={line.edge ? 1.8 : 0.8}
               opacity={line.edge ? 0.9 : 0.55}
             />
@@ -87,7 +88,7 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
             height={(r.y1 - r.y0) * frame.scale}
             rx={3}
             fill="none"
-            stroke="#eef4f1"
+            stroke={NIGHT.ink}
             strokeWidth={1.4}
           />
         );
@@ -101,7 +102,7 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
               y={y(line.label[1]) + 4}
               textAnchor="end"
               className="fill-night-ink font-narrow text-[11px] font-semibold"
-              stroke="#101716"
+              stroke={NIGHT.ground}
               strokeWidth={2.5}
               strokeOpacity={0.7}
               paintOrder="stroke"
@@ -119,8 +120,8 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
         <path
           key={r.id}
           d={`M${x(r.dx + tier.width / 2)} ${y(r.dy + tier.depth / 2) - 6} l5 6 l-5 6 l-5 -6 Z`}
-          fill="#7fd3c5"
-          stroke="#101716"
+          fill={NIGHT.patina}
+          stroke={NIGHT.ground}
           strokeWidth={1.2}
         >
           <title>a reading</title>
@@ -158,18 +159,18 @@ function Mark({ spot, word, text, frame, shape }: { spot: Spot; word: string; te
     <g>
       <title>{`${word} ${text}`}</title>
       {shape === 'sun' ? (
-        <circle cx={px} cy={py} r={5} fill="#fff3dc" stroke="#101716" strokeWidth={1.5} />
+        <circle cx={px} cy={py} r={5} fill={NIGHT.glow} stroke={NIGHT.ground} strokeWidth={1.5} />
       ) : shape === 'moon' ? (
-        <circle cx={px} cy={py} r={5} fill="#101716" stroke="#eef4f1" strokeWidth={2} />
+        <circle cx={px} cy={py} r={5} fill={NIGHT.ground} stroke={NIGHT.ink} strokeWidth={2} />
       ) : (
-        <path d={`M${px - 5} ${py} H${px + 5} M${px} ${py - 5} V${py + 5}`} stroke="#eef4f1" strokeWidth={1.6} />
+        <path d={`M${px - 5} ${py} H${px + 5} M${px} ${py - 5} V${py + 5}`} stroke={NIGHT.ink} strokeWidth={1.6} />
       )}
       <text
         x={px + (left ? -9 : 9)}
         y={py + (low ? 12 : shape === 'sun' ? -6 : shape ? 4 : 14)}
         textAnchor={left ? 'end' : 'start'}
         className="fill-night-ink text-[13px] font-semibold"
-        stroke="#101716"
+        stroke={NIGHT.ground}
         strokeWidth={3}
         paintOrder="stroke"
       >
@@ -250,11 +251,11 @@ function Probe({
         <g className="pointer-events-none">
           <path
             d={`M${frame.x(point.x)} ${box.top} V${box.top + box.height} M${box.left} ${frame.y(point.y)} H${box.left + box.width}`}
-            stroke="#fff3dc"
+            stroke={NIGHT.glow}
             strokeWidth={0.7}
             opacity={0.7}
           />
-          <circle cx={frame.x(point.x)} cy={frame.y(point.y)} r={4} fill="#fff3dc" stroke="#101716" />
+          <circle cx={frame.x(point.x)} cy={frame.y(point.y)} r={4} fill={NIGHT.glow} stroke={NIGHT.ground} />
           <text
             x={box.left + box.width}
             y={box.top - 9}

@@ -6,6 +6,7 @@ import { LampFront } from './LampFront';
 import type { DrawingFrame } from './drawingFrame';
 import { TrayFront } from './TrayFront';
 import { WallsFront } from './Walls';
+import { NIGHT } from '../theme/night';
 
 /** The set-up from the front, to scale: lamps on their chains, the distance, plants at their height, trays on the shelf. */
 export function FrontView({
@@ -47,7 +48,7 @@ export function FrontView({
         );
       })}
       <WallsFront setUp={setUp} frame={frame} />
-      <rect x={front.left} y={z(0)} width={front.width} height={5} fill="#8fa09b" />
+      <rect x={front.left} y={z(0)} width={front.width} height={5} fill={NIGHT.metal} />
       {tier.fittings.slice(0, 1).map((f) => (
         <LampFront
           key={f.id}
@@ -60,8 +61,8 @@ export function FrontView({
       ))}
       {suits && <Suits from={Math.max(0, face - suits.to)} to={face - suits.from} frame={frame} />}
       {/* the leaf tops, and the dimension from the lamp's face down to them */}
-      <line x1={x(0)} x2={right} y1={z(canopy)} y2={z(canopy)} stroke="#eef4f1" strokeWidth={1} strokeDasharray="5 4" opacity={0.75} />
-      <g stroke="#eef4f1" strokeWidth={1.2} fill="none">
+      <line x1={x(0)} x2={right} y1={z(canopy)} y2={z(canopy)} stroke={NIGHT.ink} strokeWidth={1} strokeDasharray="5 4" opacity={0.75} />
+      <g stroke={NIGHT.ink} strokeWidth={1.2} fill="none">
         <path d={`M${right - 7} ${z(face)} H${right + 7} M${right} ${z(face)} V${z(canopy)} M${right - 7} ${z(canopy)} H${right + 7}`} />
         <path d={`M${right - 3.5} ${z(face) + 6} L${right} ${z(face) + 0.5} L${right + 3.5} ${z(face) + 6}`} />
         <path d={`M${right - 3.5} ${z(canopy) - 6} L${right} ${z(canopy) - 0.5} L${right + 3.5} ${z(canopy) - 6}`} />
@@ -72,7 +73,7 @@ export function FrontView({
           y={(z(face) + z(canopy)) / 2 + 5}
           textAnchor="end"
           className="fill-night-ink text-[15px] font-semibold"
-          stroke="#101716"
+          stroke={NIGHT.ground}
           strokeWidth={3}
           paintOrder="stroke"
         >
@@ -91,14 +92,14 @@ function Suits({ from, to, frame }: { from: number; to: number; frame: DrawingFr
   return (
     <g>
       <title>Distances that put the canopy in the target range</title>
-      <rect x={left} y={high} width={7} height={Math.max(2, low - high)} fill="#7fd3c5" />
-      <path d={`M${left} ${high} H${left + 26} M${left} ${low} H${left + 26}`} stroke="#7fd3c5" strokeWidth={1.5} />
+      <rect x={left} y={high} width={7} height={Math.max(2, low - high)} fill={NIGHT.patina} />
+      <path d={`M${left} ${high} H${left + 26} M${left} ${low} H${left + 26}`} stroke={NIGHT.patina} strokeWidth={1.5} />
       <text
         x={left + 2}
         y={high - 6}
         fill="#d9f3ee"
         className="font-narrow text-[12px] font-semibold"
-        stroke="#101716"
+        stroke={NIGHT.ground}
         strokeWidth={3}
         paintOrder="stroke"
       >

@@ -1,5 +1,6 @@
 import type { Lamp } from '@/core/things/lamp/Lamp';
 import type { Radians } from '@/core/units/quantities';
+import { NIGHT } from '../theme/night';
 
 interface LampFrontProps {
   lamp: Lamp;
@@ -32,10 +33,10 @@ export function LampFront({ lamp, x, y, w, top, tilt = 0 }: LampFrontProps) {
           ) : (
             <>
               <rect x={x - r * 0.42} y={y - r * 3} width={r * 0.84} height={r * 1.3} rx={2} fill={steel} />
-              <circle cx={x} cy={y - r} r={r} fill="#fff3dc" />
+              <circle cx={x} cy={y - r} r={r} fill={NIGHT.glow} />
             </>
           )}
-          {shade && <rect x={x - r} y={y - 2} width={r * 2} height={3} rx={1.5} fill="#fff3dc" />}
+          {shade && <rect x={x - r} y={y - 2} width={r * 2} height={3} rx={1.5} fill={NIGHT.glow} />}
         </g>
       </g>
     );
@@ -53,7 +54,7 @@ export function LampFront({ lamp, x, y, w, top, tilt = 0 }: LampFrontProps) {
       ))}
       <g transform={tilted}>
         <rect x={x - w / 2 - 3} y={y - body - 3} width={w + 6} height={body} rx={2} fill={lamp.shape === 'tube-bare' ? steel : '#e4eae7'} />
-        <rect x={x - w / 2} y={y - 4} width={w} height={4} rx={2} fill="#fff3dc" />
+        <rect x={x - w / 2} y={y - 4} width={w} height={4} rx={2} fill={NIGHT.glow} />
       </g>
     </g>
   );

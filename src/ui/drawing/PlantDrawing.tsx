@@ -1,4 +1,5 @@
 import type { Crop } from '@/core/things/crop/Crop';
+import { NIGHT } from '../theme/night';
 
 type Habit = 'upright' | 'blades' | 'rosette';
 
@@ -15,7 +16,7 @@ export function habitOf(crop: Crop, young: boolean): Habit {
 export function PlantDrawing({ x, foot, h, habit, seed }: { x: number; foot: number; h: number; habit: Habit; seed: number }) {
   const sway = Math.sin(seed * 12.9898) * 0.5;
   const tall = h * (0.9 + 0.1 * Math.abs(Math.sin(seed * 7.7)));
-  const stroke = { stroke: '#d9efd9', strokeWidth: 1.3, fill: 'none', strokeLinecap: 'round' as const };
+  const stroke = { stroke: NIGHT.leaf, strokeWidth: 1.3, fill: 'none', strokeLinecap: 'round' as const };
   if (habit === 'blades') {
     const blades = [-0.22, 0.05, 0.26];
     return (
@@ -36,7 +37,7 @@ export function PlantDrawing({ x, foot, h, habit, seed }: { x: number; foot: num
           return (
             <g key={i}>
               <path d={`M0 0 Q ${b * tall * 0.2} ${ty * 0.6} ${tx} ${ty}`} {...stroke} strokeWidth={1} />
-              <ellipse cx={tx} cy={ty} rx={leaf} ry={leaf * 0.42} fill="#d9efd9" transform={`rotate(${b * 55} ${tx} ${ty})`} />
+              <ellipse cx={tx} cy={ty} rx={leaf} ry={leaf * 0.42} fill={NIGHT.leaf} transform={`rotate(${b * 55} ${tx} ${ty})`} />
             </g>
           );
         })}
@@ -52,7 +53,7 @@ export function PlantDrawing({ x, foot, h, habit, seed }: { x: number; foot: num
         const y = -tall * (1 - (i / pairs) * 0.65) + leaf * 0.3;
         const size = leaf * (i === 0 ? 1 : 1.15);
         return (
-          <g key={i} fill="#d9efd9" transform={`translate(${sway * 2} ${y})`}>
+          <g key={i} fill={NIGHT.leaf} transform={`translate(${sway * 2} ${y})`}>
             <ellipse cx={-size * 0.85} cy={-size * 0.2} rx={size} ry={size * 0.4} transform={`rotate(14 ${-size} 0)`} />
             <ellipse cx={size * 0.85} cy={-size * 0.2} rx={size} ry={size * 0.4} transform={`rotate(-14 ${size} 0)`} />
           </g>

@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import type { Crop, Stage } from '@/core/things/crop/Crop';
 import { habitOf, PlantDrawing } from './PlantDrawing';
+import { NIGHT } from '../theme/night';
 
 interface TrayFrontProps {
   crop: Crop;
@@ -34,7 +35,7 @@ export function TrayFront({ crop, stage, word, outline, inside, plants, seed }: 
       <path
         d={`M${x0} ${rim} H${x1} L${x1 - Math.min(6, h * 0.25)} ${floor} H${x0 + Math.min(6, h * 0.25)} Z`}
         fill="#24302d"
-        stroke="#8fa09b"
+        stroke={NIGHT.metal}
         strokeWidth={1}
       />
       {h > LOWEST && x1 - x0 > 46 && (

@@ -2,6 +2,7 @@ import { materialOf } from '@/core/things/material/materialLibrary';
 import type { FaceName } from '@/core/light/room/Room';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import type { DrawingFrame } from './drawingFrame';
+import { NIGHT } from '../theme/night';
 
 /** Thickness at which sides are drawn, px: they are to be seen, not measured. */
 export const THICK = 6;
@@ -10,7 +11,7 @@ export const THICK = 6;
 export function wallLookOf(id: string): { fill: string; dash: string | undefined } | null {
   if (id === 'open') return null;
   const { reflectance, transmittance } = materialOf(id);
-  return { fill: reflectance > 0.6 ? '#eef4f1' : reflectance > 0.3 ? '#a9b8b3' : '#5b6a66', dash: transmittance > 0 ? '7 4' : undefined };
+  return { fill: reflectance > 0.6 ? NIGHT.ink : reflectance > 0.3 ? NIGHT.soft : '#5b6a66', dash: transmittance > 0 ? '7 4' : undefined };
 }
 
 /** The sides of a tier from the front: what stands left, right, above and below, with what they are made of. */

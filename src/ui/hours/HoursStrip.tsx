@@ -103,7 +103,7 @@ export function HoursStrip({ times, onChange, step_min = 15, quiet, cheap, dayli
           .map(([from, long], i) => (
             <div
               key={i}
-              className="absolute top-1 bottom-1 cursor-grab touch-none rounded-[3px] bg-[#e08a52]"
+              className="absolute top-1 bottom-1 cursor-grab touch-none rounded-[3px] bg-lit"
               style={{ left: pc(from), width: pc(long) }}
               {...dragged('both')}
               aria-hidden

@@ -32,7 +32,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
       <div className="mx-auto w-full max-w-6xl px-4 py-5 md:px-6">
         <HoursHead title="Hours" />
         <ul className="flex flex-wrap items-center gap-x-4 pb-4 text-[0.9375rem] text-soft">
-          <Key swatch="h-3 rounded-sm bg-[#e08a52]">lamps on</Key>
+          <Key swatch="h-3 rounded-sm bg-lit">lamps on</Key>
           {stand.tiers.some((t) => daylightOf(t.tier)) && <Key swatch="h-1.5 bg-[#c9b458]">daylight</Key>}
           {quiet && (
             <Key swatch="h-3 bg-slate/25">

@@ -9,6 +9,7 @@ import { TierOutlines } from '../bench/TierOutlines';
 import { LightCanvas } from '../drawing/LightCanvas';
 import { useSize } from '../drawing/useSize';
 import type { TierReadings } from './useTierReadings';
+import { NIGHT } from '../theme/night';
 
 /** A reading on the map: its place, and what is written beside it. */
 export interface MapReading {
@@ -83,8 +84,8 @@ export function PlanMap({ of, light, readings, points = [], at = null, done = []
             <g key={r.id} data-testid="map-reading">
               <path
                 d={`M${px(r.x)} ${py(r.y) - 6} l5 6 l-5 6 l-5 -6 Z`}
-                fill={r.state === 'left-out' ? 'none' : r.state === 'doubtful' ? '#e08a52' : '#7fd3c5'}
-                stroke={r.state === 'left-out' ? '#eef4f1' : '#101716'}
+                fill={r.state === 'left-out' ? 'none' : r.state === 'doubtful' ? NIGHT.lit : NIGHT.patina}
+                stroke={r.state === 'left-out' ? NIGHT.ink : NIGHT.ground}
                 strokeWidth={1.2}
               />
               {labels.has(r.id) && (
@@ -101,8 +102,8 @@ export function PlanMap({ of, light, readings, points = [], at = null, done = []
           ))}
           {mark && (
             <g>
-              <path d={`M${px(mark.x)} 0 V${height} M0 ${py(mark.y)} H${width}`} stroke="#fff3dc" strokeWidth={0.7} opacity={0.7} />
-              <circle cx={px(mark.x)} cy={py(mark.y)} r={4.5} fill="#fff3dc" stroke="#101716" />
+              <path d={`M${px(mark.x)} 0 V${height} M0 ${py(mark.y)} H${width}`} stroke={NIGHT.glow} strokeWidth={0.7} opacity={0.7} />
+              <circle cx={px(mark.x)} cy={py(mark.y)} r={4.5} fill={NIGHT.glow} stroke={NIGHT.ground} />
             </g>
           )}
         </svg>
@@ -117,14 +118,21 @@ function PointMark({ x, y, number, now, done }: { x: number; y: number; number: 
   if (done && !now) return null;
   return (
     <g data-testid={now ? 'point-now' : 'point'}>
-      <circle cx={x} cy={y} r={now ? 13 : 8.5} fill={now ? '#fff3dc' : '#101716'} stroke={now ? '#101716' : '#eef4f1'} strokeWidth={1.5} />
+      <circle
+        cx={x}
+        cy={y}
+        r={now ? 13 : 8.5}
+        fill={now ? NIGHT.glow : NIGHT.ground}
+        stroke={now ? NIGHT.ground : NIGHT.ink}
+        strokeWidth={1.5}
+      />
       <text
         x={x}
         y={y + (now ? 5 : 4)}
         textAnchor="middle"
         className="font-narrow font-semibold"
         fontSize={now ? 15 : 11}
-        fill={now ? '#101716' : '#eef4f1'}
+        fill={now ? NIGHT.ground : NIGHT.ink}
       >
         {number}
       </text>

@@ -1,4 +1,5 @@
 'use client';
+import { UNIT_OPTIONS } from './words';
 import { Table2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { planeOf } from '@/core/answer/bench/questionOfStand';
@@ -197,11 +198,7 @@ export function TableSheet({ of }: { of: TierReadings }) {
               <SelectField
                 label="numbers without a unit are"
                 value={plan.unit}
-                options={[
-                  { value: 'lx', label: 'lux' },
-                  { value: 'fc', label: 'foot-candles' },
-                  { value: 'umol', label: 'µmol/m²/s' },
-                ]}
+                options={UNIT_OPTIONS}
                 onChange={(v) => setOwn({ ...plan, unit: v as ColumnPlan['unit'] })}
               />
               <SelectField

@@ -14,6 +14,12 @@ import { percent } from '../verdict/words';
 import { wholeWords } from '../parts/locale';
 
 const UNITS: Readonly<Record<LightUnit, string>> = { lx: 'lx', fc: 'fc', umol: 'µmol' };
+/** To choose from, by their whole names. */
+export const UNIT_OPTIONS: readonly { readonly value: LightUnit; readonly label: string }[] = [
+  { value: 'lx', label: 'lux' },
+  { value: 'fc', label: 'foot-candles' },
+  { value: 'umol', label: 'µmol/m²/s' },
+];
 export const unitWords = (unit: LightUnit): string => UNITS[unit];
 
 const KINDS: Readonly<Record<string, string>> = {

@@ -10,11 +10,12 @@ import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { briefDayWords } from './dayWords';
 import { barWords, nameOf } from './seasonWords';
 import { monthsOf, type TimeAxis } from './timeAxis';
+import { NIGHT } from '../theme/night';
 
 export const PHASE_FILL: Readonly<Record<BatchPhase, string>> = {
   sown: 'var(--slate)',
   raised: '#1d7a6e',
-  potted: '#5dae9f',
+  potted: NIGHT.potted,
   hardening: 'url(#hatch)',
 };
 
@@ -59,7 +60,7 @@ export function BatchBars({ courses, axis, today, scale, chosen, onChoose }: Bat
       <defs>
         <pattern id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <rect width="7" height="7" fill="var(--verdigris-wash)" />
-          <rect width="3" height="7" fill="#5dae9f" />
+          <rect width="3" height="7" fill={NIGHT.potted} />
         </pattern>
       </defs>
       <AxisLines axis={axis} height={height} className="stroke-line" />

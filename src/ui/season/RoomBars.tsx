@@ -5,6 +5,7 @@ import { briefDayWords } from './dayWords';
 import { AxisLines, TodayLine } from './BatchBars';
 import { traysWords } from './seasonWords';
 import { monthsOf, type TimeAxis } from './timeAxis';
+import { NIGHT } from '../theme/night';
 
 const HEIGHT = 190;
 const TOP = 26;
@@ -12,8 +13,8 @@ const FOOT = 22;
 /** Phases from the bottom up; colours of the bars above, a little lighter for the night behind them. */
 const STACK = [
   ['sown', '#6d7d98'],
-  ['raised', '#23867a'],
-  ['potted', '#5dae9f'],
+  ['raised', NIGHT.inRange],
+  ['potted', NIGHT.potted],
 ] as const;
 
 /** Week by week: trays on the shelves, the places that have light for them, and in copper those that find none. */
@@ -59,11 +60,11 @@ export function RoomBars({
               below += n;
               return n > 0 ? <rect key={phase} x={x0} width={width} y={y(below)} height={n * scale} fill={fill} /> : null;
             })}
-            {w.over > 0 && <rect x={x0} width={width} y={y(below)} height={w.over * scale} fill="#e08a52" />}
+            {w.over > 0 && <rect x={x0} width={width} y={y(below)} height={w.over * scale} fill={NIGHT.lit} />}
           </g>
         );
       })}
-      {current.length > 0 && <path d={line} fill="none" stroke="#fff3dc" strokeWidth={2.5} />}
+      {current.length > 0 && <path d={line} fill="none" stroke={NIGHT.glow} strokeWidth={2.5} />}
       {worst && (
         <text
           x={Math.min(axis.width - 4, Math.max(90, axis.x(worst.from + 3)))}

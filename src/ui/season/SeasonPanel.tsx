@@ -109,7 +109,7 @@ function SearchLonger({ look, solver: { improved, search, failed, start } }: { l
   if (search)
     return (
       <div className="flex items-center gap-3">
-        <progress className="h-2 flex-1 accent-[#23867a]" value={search.done} max={1} aria-label="Looking for better places" />
+        <progress className="h-2 flex-1 accent-in-range" value={search.done} max={1} aria-label="Looking for better places" />
         <Button onClick={search.stop}>Cancel</Button>
       </div>
     );
@@ -152,7 +152,7 @@ function WaysOut({ season, look }: { season: SeasonPlan; look: SeasonLook }) {
       <p className="text-sm text-soft">Too little light, in all: {look.over} tray-weeks (one tray for one week).</p>
       {done !== null ? (
         <div className="flex items-center gap-3">
-          <progress className="h-2 flex-1 accent-[#23867a]" value={done} max={1} aria-label="Looking for ways out" />
+          <progress className="h-2 flex-1 accent-in-range" value={done} max={1} aria-label="Looking for ways out" />
           <Button onClick={() => search.current?.stop()}>Cancel</Button>
         </div>
       ) : !found || stale ? (

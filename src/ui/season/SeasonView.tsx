@@ -25,6 +25,7 @@ import { useCourses, useImproved, useSeasonLook } from './useSeason';
 import { WeatherSheet } from './WeatherSheet';
 import type { TermId } from '../terms/glossary';
 import { Term } from '../terms/Term';
+import { NIGHT } from '../theme/night';
 
 /** The season: batches as bars through stages and containers, and under them the room that has light. */
 export function SeasonView() {
@@ -186,7 +187,7 @@ function Key() {
       <li>Height of a bar: trays it stands in</li>
       <li className="flex items-center gap-1.5">
         <svg width="16" height="12" aria-hidden>
-          <rect width="16" height="12" rx="2" fill="#e08a52" />
+          <rect width="16" height="12" rx="2" fill={NIGHT.lit} />
         </svg>
         Trays without enough light
       </li>

@@ -6,6 +6,7 @@ import { usePathname } from 'next/navigation';
 import { useStore } from 'zustand';
 import { newVersion } from './newVersion';
 import { useRested } from './useRested';
+import { NIGHT } from '../theme/night';
 
 const PLACES = [
   { href: '/today', label: 'Today', icon: ListChecks, also: [] },
@@ -29,9 +30,9 @@ export function Rail() {
     >
       <div className="hidden place-items-center py-4 md:grid" aria-hidden>
         <svg viewBox="0 0 32 32" className="w-10">
-          <circle cx="16" cy="19" r="5.5" fill="#e08a52" />
-          <path d="M16 6v4M7.5 9.5l2.6 2.9M24.5 9.5l-2.6 2.9" stroke="#a9d8cf" strokeWidth="2" strokeLinecap="round" />
-          <path d="M5 25.5h22" stroke="#23867a" strokeWidth="2" strokeLinecap="round" />
+          <circle cx="16" cy="19" r="5.5" fill={NIGHT.lit} />
+          <path d="M16 6v4M7.5 9.5l2.6 2.9M24.5 9.5l-2.6 2.9" stroke={NIGHT.rim} strokeWidth="2" strokeLinecap="round" />
+          <path d="M5 25.5h22" stroke={NIGHT.inRange} strokeWidth="2" strokeLinecap="round" />
         </svg>
       </div>
       {PLACES.map(({ href, label, icon: Icon, also }) => {

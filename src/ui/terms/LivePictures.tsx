@@ -9,6 +9,7 @@ import { SelectField } from '../parts/SelectField';
 import { useSettings } from '../shell/WorkspaceContext';
 import type { LivePicture } from './glossary';
 import { wholeWords } from '../parts/locale';
+import { NIGHT } from '../theme/night';
 
 /** A small picture that answers: the engine itself works out what it shows. */
 export function Live({ what }: { what: LivePicture }) {
@@ -85,7 +86,7 @@ function Distance() {
         </g>
         <line x1="10" x2="310" y1="118" y2="118" stroke="#5f6f69" strokeWidth="4" />
         {[50, 80, 110, 240].map((x) => (
-          <path key={x} d={`M${x} 116v-8m-5 0q5 -4 5 2q0 -6 5 -2`} stroke="#a9d8cf" strokeWidth="2" fill="none" />
+          <path key={x} d={`M${x} 116v-8m-5 0q5 -4 5 2q0 -6 5 -2`} stroke={NIGHT.rim} strokeWidth="2" fill="none" />
         ))}
       </svg>
       <Slider label="Lamps above the leaves" value={d} min={0.05} max={0.6} step={0.01} text={showLength(d, lengthUnit)} onChange={setD} />
@@ -112,13 +113,13 @@ function Bucket() {
   return (
     <figure className={FRAME}>
       <svg viewBox="0 0 320 120" className="w-full" role="img" aria-label={`A bucket filled to ${dli.toFixed(1)} mol/m²/day`}>
-        <rect x="112" width="96" y={level(16)} height={level(8) - level(16)} fill="#23867a" opacity="0.45" />
-        <rect x="112" width="96" y={level(dli)} height={110 - level(dli)} fill="#e08a52" opacity="0.85" />
+        <rect x="112" width="96" y={level(16)} height={level(8) - level(16)} fill={NIGHT.inRange} opacity="0.45" />
+        <rect x="112" width="96" y={level(dli)} height={110 - level(dli)} fill={NIGHT.lit} opacity="0.85" />
         <path d="M110 12v100h100V12" fill="none" stroke="#e9ece8" strokeWidth="3" />
-        <text x="216" y={level(16) + 4} fill="#a9d8cf" fontSize="11">
+        <text x="216" y={level(16) + 4} fill={NIGHT.rim} fontSize="11">
           16
         </text>
-        <text x="216" y={level(8) + 4} fill="#a9d8cf" fontSize="11">
+        <text x="216" y={level(8) + 4} fill={NIGHT.rim} fontSize="11">
           8
         </text>
       </svg>
@@ -152,8 +153,8 @@ function Beam() {
   return (
     <figure className={FRAME}>
       <svg viewBox="0 0 320 120" className="w-full" role="img" aria-label={`Light across a tray under a beam of ${angle}°`}>
-        <path d={`${path}L300 112L20 112Z`} fill="#23867a" opacity="0.5" />
-        <path d={path} fill="none" stroke="#e08a52" strokeWidth="3" />
+        <path d={`${path}L300 112L20 112Z`} fill={NIGHT.inRange} opacity="0.5" />
+        <path d={path} fill="none" stroke={NIGHT.lit} strokeWidth="3" />
         <line x1="20" x2="300" y1="113" y2="113" stroke="#5f6f69" strokeWidth="3" />
       </svg>
       <Slider label="Beam angle" value={angle} min={20} max={150} step={5} text={`${angle}°`} onChange={setAngle} />

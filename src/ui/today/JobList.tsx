@@ -122,7 +122,7 @@ function JobRow({
         <span
           className={clsx(
             'grid size-8 shrink-0 place-items-center rounded-full font-semibold',
-            isDone ? 'bg-sunk text-soft' : 'bg-[#e08a52] text-[#101716]',
+            isDone ? 'bg-sunk text-soft' : 'bg-lit text-night',
           )}
           aria-hidden
         >

@@ -2,6 +2,7 @@
 import type { Job } from '@/core/plan/today/Job';
 import type { Site } from '@/core/site/stand/Site';
 import { useSize } from '../drawing/useSize';
+import { NIGHT } from '../theme/night';
 
 const HEIGHT = 190;
 const GROUND = HEIGHT - 34;
@@ -66,7 +67,7 @@ export function WalkPicture({ site, jobs, doneKeys }: { site: Site; jobs: readon
                     <line x1={at.x} x2={at.x + at.w} y1={at.y} y2={at.y} className="stroke-[#7d8c87]" strokeWidth={2} />
                     {t.trays.length > 0 && <path d={`M${at.x + 7} ${at.y - 12}h${at.w - 14}l-5 11H${at.x + 12}Z`} fill="#1d685f" />}
                     {t.fittings.length > 0 && (
-                      <line x1={at.x + 10} x2={at.x + at.w - 10} y1={at.y - 15} y2={at.y - 15} stroke="#fff3dc" strokeWidth={2.5} />
+                      <line x1={at.x + 10} x2={at.x + at.w - 10} y1={at.y - 15} y2={at.y - 15} stroke={NIGHT.glow} strokeWidth={2.5} />
                     )}
                   </g>
                 );
@@ -77,12 +78,12 @@ export function WalkPicture({ site, jobs, doneKeys }: { site: Site; jobs: readon
             </g>
           );
         })}
-        <path d={route.join('')} fill="none" stroke="#e08a52" strokeWidth={1.6} strokeDasharray="4 4" />
+        <path d={route.join('')} fill="none" stroke={NIGHT.lit} strokeWidth={1.6} strokeDasharray="4 4" />
         {stops.map((s) => {
           const isDone = doneKeys.has(s.key);
           return (
             <g key={s.key}>
-              <circle cx={s.x} cy={s.y} r={10} fill={isDone ? '#3b4946' : '#e08a52'} />
+              <circle cx={s.x} cy={s.y} r={10} fill={isDone ? NIGHT.line : NIGHT.lit} />
               <text
                 x={s.x}
                 y={s.y + 4.5}

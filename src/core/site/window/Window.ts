@@ -2,6 +2,7 @@ import type { HorizonPoint } from '../../sky/window/Aperture';
 import type { PaneKind } from '../../sky/window/Glass';
 import type { Inside } from '../../sky/window/Inside';
 import type { Metres, Radians, Share } from '../../units/quantities';
+import type { LightUnit } from '../../units/light';
 import type { Span } from '../../units/Span';
 import { radiansOf } from '../../sky/place/readCoordinate';
 
@@ -53,7 +54,7 @@ export interface SillReading {
   readonly inside: number;
   /** On open level ground; null: not taken. */
   readonly outside: number | null;
-  readonly unit: 'umol' | 'lx' | 'fc';
+  readonly unit: LightUnit;
   /** What curtain and dirt let through then. */
   readonly passed: Share;
   /** What stands outside was drawn anew after it. */

@@ -1,6 +1,6 @@
 import type { Meter } from './meterLibrary';
 import type { Ppfd, Share } from '../../units/quantities';
-import { LUX_PER_FOOT_CANDLE } from '../../units/light';
+import { LUX_PER_FOOT_CANDLE, type LightUnit } from '../../units/light';
 
 /** The light at a point, as far as a meter can tell. */
 export interface LightAtMeter {
@@ -16,7 +16,7 @@ export interface LightAtMeter {
 /** What a meter shows: the number in its own unit, or that it is beyond its last range. */
 export interface Shown {
   readonly value: number | null;
-  readonly unit: 'lx' | 'fc' | 'umol';
+  readonly unit: LightUnit;
   readonly range: number;
 }
 
