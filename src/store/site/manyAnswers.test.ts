@@ -121,11 +121,12 @@ test('distances and hours for many lamps, crops and wishes', () => {
 test('plans of hours side by side for every twelfth crop', () => {
   const said = cropLibrary
     .filter((_, i) => i % 12 === 0)
-    .map((crop) => {
+    .map((crop, i) => {
+      const day = i % 2 === 0 ? null : { dli: 2, from_min: 540, to_min: 960, peak: null };
       const batch = { ...UNDATED, id: 'b', label: null, cropId: crop.id, stage: crop.stages[0]!.stage, height: null };
       const plans = PLAN_KINDS.map((kind) => ({ kind, hours: null, days: null }));
       const lamp = { power: 40, price_per_kWh: 0.3, fadedTo: (h: number) => 1 - h / 40_000 };
-      return [crop.id, comparePlans(plans, batch, crop, { weakest: 110, mean: 170, strongest: 260 }, 15, lamp, TODAY)];
+      return [crop.id, comparePlans(plans, batch, crop, { weakest: 110, mean: 170, strongest: 260 }, 15, lamp, TODAY, day)];
     });
   expect(lines(said)).toMatchSnapshot();
 });
@@ -173,7 +174,13 @@ test('where each plant of the demo is heading, and what the clinic makes of each
       tier.trays.map((tray, i) => {
         const light = tiers[tier.tier.id]!.trays[tray.tray.id]!;
         const signs = [['stretched-stems', 'pale'], ['scorched-spots'], ['leaves-curl'], ['purple-stems', 'slow']][i % 4]!;
-        const told = [{}, { day_C: 26, night_C: 24, water: 'often', fed: 'weakly' }, { hasFan: false, isCrowded: true }][i % 3]! as object;
+        const told = [
+          {},
+          { day_C: 26, night_C: 24, water: 'often', fed: 'weakly' },
+          { hasFan: false, isCrowded: true },
+          { night_C: 6 },
+          { day_C: 9, night_C: 9 },
+        ][i % 5]! as object;
         const kase = { id: 'c', batchId: tray.batch.id, trayId: tray.tray.id, opened: TODAY, since: TODAY - 4, places: [i % 9], signs, told, denied: [], tests: [], closed: null }; // prettier-ignore
         const { weighed, facts, ...rest } = diagnose(kase, { stand, tier, tray, light }, TODAY);
         return [tray.tray.id, headingFor(tier, tray, light), weighed.slice(0, 4).map((w) => [w.cause, w.share]), facts.map((f) => [f.id, f.found]), rest]; // prettier-ignore
@@ -185,7 +192,10 @@ test('where each plant of the demo is heading, and what the clinic makes of each
 
 test('the season week by week, the bill, what each batch has taken, how trials came out', () => {
   const season = site.season!;
-  expect(lines(lookAtSeason(site, season, shelvesOf(site, TODAY, TODAY + 200, tables), TODAY, tables).weeks)).toMatchSnapshot();
+  const shelves = shelvesOf(site, TODAY, TODAY + 200, tables);
+  const { weeks, placing } = lookAtSeason(site, season, shelves, TODAY, tables);
+  expect(lines([...weeks, ...shelves.carries])).toMatchSnapshot();
+  expect(lines([placing])).toMatchSnapshot();
   const bill = billOf(site, tables);
   expect(lines([...bill, totalOf(bill), ...site.batches.map((b) => sumsOf(site, b, TODAY, tables, () => 9))])).toMatchSnapshot();
   expect(lines(site.trials.map(resultOf))).toMatchSnapshot();

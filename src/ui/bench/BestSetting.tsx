@@ -1,6 +1,7 @@
 'use client';
 import type { ChartOptions } from 'chart.js';
-import { useEffect, useId, useMemo, useState } from 'react';
+import { useId, useMemo, useState } from 'react';
+import { useWorkedOut } from '../parts/useWorkedOut';
 import { ScatterChart } from '../parts/LateChart';
 import { applyOnStand } from '@/store/bench/applyOnStand';
 import { frontierOf, type Against, type SettingsFor, type TierSetting } from '@/core/plan/advice/settingsFor';
@@ -35,34 +36,16 @@ function Settings({ stand, tier, commands }: { stand: BenchStand; tier: BenchTie
   const { settingsFor } = useWorkspace();
   const site = useSite((s) => s.site);
   const light = useBenchLight();
-  const [found, setFound] = useState<{ of: BenchTier; settings: SettingsFor } | null>(null);
-  const [failed, setFailed] = useState<string | null>(null);
   const ready = light.status === 'ready' && !light.stale && light.of === stand ? light.answer : null;
-  useEffect(() => {
-    if (!ready) return;
-    let gone = false;
-    settingsFor({ site, standId: stand.stand.id, tierId: tier.tier.id, answer: ready }).then(
-      (settings) => !gone && setFound({ of: tier, settings }),
-      (reason: unknown) => !gone && setFailed(String(reason)),
-    );
-    return () => {
-      gone = true;
-    };
-    // The stand is as new as the site.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [ready, stand, tier, settingsFor]);
-  if (failed) return <p className="text-copper">The settings could not be computed: {failed}.</p>;
-  if (!found || found.of.tier.id !== tier.tier.id) return <p className="text-soft">Calculating heights and hours…</p>;
-  if (!found.settings.best) return <p className="text-soft">The lamps are fixed and no other photoperiod is suitable for these crops.</p>;
+  // The stand is as new as the site.
+  const [standId, tierId] = [stand.stand.id, tier.tier.id];
+  const question = useMemo(() => ready && { site, standId, tierId, answer: ready }, [ready, standId, tierId]); // eslint-disable-line react-hooks/exhaustive-deps
+  const told = useWorkedOut(question, settingsFor);
+  if (told?.failed) return <p className="text-copper">The settings could not be computed: {told.failed}.</p>;
+  if (!told?.answer || told.of.tierId !== tierId) return <p className="text-soft">Calculating heights and hours…</p>;
+  if (!told.answer.best) return <p className="text-soft">The lamps are fixed and no other photoperiod is suitable for these crops.</p>;
   return (
-    <Frontier
-      key={tier.tier.id}
-      standId={stand.stand.id}
-      settings={found.settings}
-      best={found.settings.best}
-      tier={tier}
-      commands={commands}
-    />
+    <Frontier key={tier.tier.id} standId={stand.stand.id} settings={told.answer} best={told.answer.best} tier={tier} commands={commands} />
   );
 }
 

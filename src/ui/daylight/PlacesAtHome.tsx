@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { byRank, lastingStage, type PlaceRank } from '@/core/answer/daylight/suits';
 import { homePlaces, type HomePlace } from '@/core/plan/daylight/homePlaces';
 import { rankAt, type LampsAtPlace, type PlantAsked } from '@/core/plan/daylight/lampsAtPlaces';
@@ -12,6 +12,7 @@ import type { Batch, Site } from '@/core/site/stand/Site';
 import type { StageName } from '@/core/things/crop/Crop';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showLength } from '@/core/units/length';
+import { useWorkedOut } from '../parts/useWorkedOut';
 import { ChoiceSheet } from '../bench/ChoiceSheet';
 import { cropItems } from '../parts/cropItems';
 import { SelectField } from '../parts/SelectField';
@@ -55,18 +56,8 @@ export function PlacesAtHome() {
   const places = useMemo(() => homePlaces(site, tables), [site]);
   const year = useYearOfPlaces(places);
   const question = useMemo<PlantAsked>(() => ({ site, cropId: crop.id, stage: stage.stage }), [site, crop.id, stage.stage]);
-  const [lit, setLit] = useState<{ of: PlantAsked; lamps: readonly LampsAtPlace[] } | 'failed' | null>(null);
-  useEffect(() => {
-    let gone = false;
-    lampsAtPlaces(question).then(
-      (lamps) => !gone && setLit({ of: question, lamps }),
-      () => !gone && setLit('failed'),
-    );
-    return () => {
-      gone = true;
-    };
-  }, [question, lampsAtPlaces]);
-  const lamps = lit !== null && lit !== 'failed' && lit.of === question ? lit.lamps : null;
+  const lit = useWorkedOut(question, lampsAtPlaces);
+  const lamps = lit?.of === question ? lit.answer : null;
   const ranked = useMemo(
     () =>
       year && lamps
@@ -131,12 +122,12 @@ export function PlacesAtHome() {
           Set your location on the Daylight page of a stand: without it the sun cannot be worked out.
         </p>
       )}
-      {lit === 'failed' && (
+      {lit?.failed && (
         <p role="alert" className="text-copper">
           The light could not be worked out. Reload the page to try again.
         </p>
       )}
-      {anything && lit !== 'failed' && !ranked && <p role="status">Working out the light of your places…</p>}
+      {anything && !lit?.failed && !ranked && <p role="status">Working out the light of your places…</p>}
       {anything && site.windows.length === 0 && (
         <p className="text-soft">No window yet: say on the Daylight page of a stand which one it stands at, and its places appear here.</p>
       )}

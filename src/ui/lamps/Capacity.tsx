@@ -1,13 +1,14 @@
 'use client';
 import { X } from 'lucide-react';
 import Link from 'next/link';
-import { Fragment, useEffect, useMemo, useRef, useState } from 'react';
-import type { TierCapacity, CapacityAsked, MoreAsked } from '@/core/plan/buying/capacity';
+import { Fragment, useMemo, useRef, useState } from 'react';
+import type { CapacityAsked, MoreAsked } from '@/core/plan/buying/capacity';
 import { lampOf } from '@/core/answer/stand/benchStand';
 import { cropOf } from '@/core/site/crop/cropOf';
 import { shelfStands } from '@/core/site/stand/shelfStands';
 import type { Crop, Stage, StageName } from '@/core/things/crop/Crop';
 import { tables } from '@/core/things/tables/libraryTables';
+import { useWorkedOut } from '../parts/useWorkedOut';
 import { ChoiceSheet } from '../bench/ChoiceSheet';
 import { Button } from '../parts/Button';
 import { cropItems } from '../parts/cropItems';
@@ -46,19 +47,9 @@ export function Capacity() {
     [site, cropIds, stageName],
   );
   const asked = useMemo<CapacityAsked>(() => ({ site, crops: crops.map(({ crop, stage }) => ({ cropId: crop.id, wanted: stage })) }), [site, crops]); // prettier-ignore
-  const [state, setState] = useState<{ of: CapacityAsked; rows: readonly TierCapacity[] } | 'failed' | null>(null);
-  useEffect(() => {
-    let stopped = false;
-    capacity(asked).then(
-      (rows) => !stopped && setState({ of: asked, rows }),
-      () => !stopped && setState('failed'),
-    );
-    return () => {
-      stopped = true;
-    };
-  }, [asked, capacity]);
+  const told = useWorkedOut(asked, capacity);
   const items = useMemo(() => cropItems(site.crops), [site.crops]);
-  const rows = state !== null && state !== 'failed' && state.of === asked ? state.rows : null;
+  const rows = told?.of === asked ? told.answer : null;
   const hung = rows?.filter((r) => r.isHung) ?? [];
   const isEmpty = shelfStands(site).every((s) => s.tiers.every((t) => t.fittings.length === 0));
   const chosen = looked && crops.find(({ crop }) => crop.id === looked.cropId);
@@ -96,7 +87,7 @@ export function Capacity() {
           />
         )}
       </div>
-      {state === 'failed' && (
+      {told?.failed && (
         <p role="alert" className="text-copper">
           The light could not be worked out. Reload the page to try again.
         </p>
@@ -219,7 +210,7 @@ export function Capacity() {
           </table>
         </div>
       )}
-      {rows === null && state !== 'failed' && !isEmpty && crops.length > 0 && <p role="status">Working out the light of every tier…</p>}
+      {rows === null && !told?.failed && !isEmpty && crops.length > 0 && <p role="status">Working out the light of every tier…</p>}
       <p className="text-sm text-soft">
         Light from other tiers is left out, power counts at its usual price. One more lamp hangs evenly beside the others. A change of
         distance or hours holds for the whole tier: for what grows there now, see its hang chart. Before you hang more lamps: the load of

@@ -1,7 +1,7 @@
 'use client';
 import { X } from 'lucide-react';
 import { useSearchParams } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { breaksEvenIn, spentByYear, type CompareAsked, type LampFit } from '@/core/plan/buying/compareLamps';
 import { shelfStands } from '@/core/site/stand/shelfStands';
 import { cropOf } from '@/core/site/crop/cropOf';
@@ -16,6 +16,7 @@ import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { showMoney } from '@/core/units/money';
 import { changeSite } from '@/store/site/siteStore';
+import { useWorkedOut } from '../parts/useWorkedOut';
 import { Button } from '../parts/Button';
 import { lampItems } from '../parts/lampItems';
 import { NumberField } from '../parts/NumberField';
@@ -65,26 +66,10 @@ export function CompareLamps() {
   const [triedHours, setTriedHours] = useState<number | null>(null);
   const price_per_kWh = triedPrice ?? site.price_per_kWh;
   const hoursMost = Math.min(triedHours ?? stage.hoursMax, stage.hoursMax);
-  const [state, setState] = useState<{ of: CompareAsked; fits: readonly LampFit[] } | 'failed' | null>(null);
   const tier = tiers.find((t) => t.id === tierId) ?? tiers[0];
   const asked = useAsked(site, tier?.id ?? null, lampIds, crop, stage.stage, hoursMost);
-  useEffect(() => {
-    if (!asked) return;
-    let stopped = false;
-    // A slider asks when it rests.
-    const waiting = setTimeout(
-      () =>
-        compareLamps(asked).then(
-          (fits) => !stopped && setState({ of: asked, fits }),
-          () => !stopped && setState('failed'),
-        ),
-      REST_MS,
-    );
-    return () => {
-      stopped = true;
-      clearTimeout(waiting);
-    };
-  }, [asked, compareLamps]);
+  // A slider asks when it rests.
+  const told = useWorkedOut(asked, compareLamps, REST_MS);
   const items = useMemo(() => lampItems(site.lamps), [site.lamps]);
   if (!tier)
     return (
@@ -96,8 +81,8 @@ export function CompareLamps() {
         </p>
       </section>
     );
-  const fits = state && state !== 'failed' ? state.fits : [];
-  const isWorking = state !== 'failed' && (state === null || state.of !== asked);
+  const fits = told?.answer ?? [];
+  const isWorking = told?.of !== asked;
   const priceOf = (id: string) => site.lampPrices.find((p) => p.lampId === id) ?? null;
   const rows = lampIds.map((id) => {
     const lamp = lampOf(site, id, tables);
@@ -192,7 +177,7 @@ export function CompareLamps() {
           <p className="pb-2 text-sm text-soft">Today’s price from Settings, and the longest day that the crop tolerates.</p>
         )}
       </div>
-      {state === 'failed' && (
+      {told?.failed && (
         <p role="alert" className="text-copper">
           The light could not be worked out. Load the page again to try once more.
         </p>

@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
-import { useEffect, useState } from 'react';
-import type { MoreAsked, LightWays } from '@/core/plan/buying/capacity';
+import { useState } from 'react';
+import type { MoreAsked } from '@/core/plan/buying/capacity';
 import { daysSaved } from '@/core/plan/buying/growthByLight';
 import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
 import { lampOf } from '@/core/answer/stand/benchStand';
@@ -10,6 +10,7 @@ import { tables } from '@/core/things/tables/libraryTables';
 import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { showMoney } from '@/core/units/money';
+import { useWorkedOut } from '../parts/useWorkedOut';
 import { NumberField } from '../parts/NumberField';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../drawing/lightWords';
@@ -28,21 +29,11 @@ export function MoreLight({ asked, crop, stage, places }: MoreLightProps) {
   const { moreLight } = useWorkspace();
   const { lengthUnit } = useSettings();
   const site = useSite((s) => s.site);
-  const [state, setState] = useState<{ of: MoreAsked; more: LightWays | 'failed' } | null>(null);
   const [worth, setWorth] = useState<number | null>(null);
-  useEffect(() => {
-    let stopped = false;
-    moreLight(asked).then(
-      (more) => !stopped && setState({ of: asked, more }),
-      () => !stopped && setState({ of: asked, more: 'failed' }),
-    );
-    return () => {
-      stopped = true;
-    };
-  }, [asked, moreLight]);
-  if (state?.of !== asked) return <p role="status">Working out the ways to more light…</p>;
-  if (state.more === 'failed') return <p role="alert">The light could not be worked out. Reload the page to try again.</p>;
-  const { more } = state;
+  const told = useWorkedOut(asked, moreLight);
+  if (told?.of !== asked) return <p role="status">Working out the ways to more light…</p>;
+  const more = told.answer;
+  if (!more) return <p role="alert">The light could not be worked out. Reload the page to try again.</p>;
   const { now, ways } = more;
   const money = (kWh: number) => showMoney(kWh * site.price_per_kWh, site.currency);
   const lamp = lampOf(site, more.lampId, tables);

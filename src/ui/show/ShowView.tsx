@@ -2,12 +2,12 @@
 import { Copy } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
+import { useCallback, useMemo, useSyncExternalStore } from 'react';
 import { asOf } from '@/core/answer/stand/asOf';
-import { benchStandOf } from '@/core/answer/stand/benchStand';
+import { benchStandOf, type BenchStand } from '@/core/answer/stand/benchStand';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { Site } from '@/core/site/stand/Site';
+import { useWorkedOut } from '../parts/useWorkedOut';
 import { timesWords } from '../hours/timerWords';
 import { showHours } from '@/core/units/clock';
 import { mergeSite } from '@/store/files/mergeSite';
@@ -67,18 +67,9 @@ function Shown({ site }: { site: Site }) {
     const now = asOf(site, today, tables);
     return benchStandOf(now, now.stands[0]!, tables);
   }, [site, today]);
-  const [answer, setAnswer] = useState<BenchAnswer | 'failed' | null>(null);
-  useEffect(() => {
-    let isGone = false;
-    lightOfStand(stand, 'front').then(
-      (a) => !isGone && setAnswer(a),
-      () => !isGone && setAnswer('failed'),
-    );
-    return () => {
-      isGone = true;
-    };
-  }, [stand, lightOfStand]);
-  const lit = answer === 'failed' ? null : answer;
+  const front = useCallback((s: BenchStand) => lightOfStand(s, 'front'), [lightOfStand]);
+  const told = useWorkedOut(stand, front);
+  const lit = told?.answer ?? null;
   const keep = () => {
     const had = sites.getState().site;
     const merged = mergeSite(had, site);
@@ -106,8 +97,8 @@ function Shown({ site }: { site: Site }) {
           <StandPicture stand={stand} answer={lit} width={width} height={Math.min(520, Math.max(320, width * 0.6))} unit={lengthUnit} />
         )}
       </div>
-      {answer === null && <p role="status">Calculating light…</p>}
-      {answer === 'failed' && <p role="alert">The light could not be computed. Reload the page to try again.</p>}
+      {told === null && <p role="status">Calculating light…</p>}
+      {told?.failed && <p role="alert">The light could not be computed. Reload the page to try again.</p>}
       <div className="overflow-x-auto">
         <table className="w-full min-w-lg text-left">
           <thead>

@@ -1,9 +1,9 @@
 'use client';
 import clsx from 'clsx';
-import { useEffect, useState } from 'react';
+import { useMemo } from 'react';
 import { judgeSetUp } from '@/core/answer/check/judgeSetUp';
 import type { SetUp } from '@/core/answer/stand/setUp';
-import type { Verdict } from '@/core/judge/verdict/judge';
+import { useWorkedOut } from '../parts/useWorkedOut';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../drawing/lightWords';
 import { colourOfResult } from '../verdict/resultColours';
@@ -12,19 +12,10 @@ import { headlineOf } from '../verdict/words';
 /** The verdict of one set-up in a line, from the same map as the check's, computed beside the page. */
 export function QuickWord({ setUp }: { setUp: SetUp }) {
   const { lightOf } = useWorkspace();
-  const [verdict, setVerdict] = useState<Verdict | 'failed' | null>(null);
-  useEffect(() => {
-    let gone = false;
-    lightOf(setUp).then(
-      (answer) => !gone && setVerdict(judgeSetUp(setUp, answer).verdict),
-      () => !gone && setVerdict('failed'),
-    );
-    return () => {
-      gone = true;
-    };
-  }, [lightOf, setUp]);
-  if (verdict === null || verdict === 'failed')
-    return <p className="basis-64 text-soft">{verdict === null ? 'Working out its light…' : 'Its light could not be computed.'}</p>;
+  const told = useWorkedOut(setUp, lightOf);
+  const verdict = useMemo(() => (told?.answer ? judgeSetUp(told.of, told.answer).verdict : null), [told]);
+  if (verdict === null)
+    return <p className="basis-64 text-soft">{told === null ? 'Working out its light…' : 'Its light could not be computed.'}</p>;
   const headline = headlineOf(verdict);
   return (
     <p className="basis-64">
