@@ -114,6 +114,8 @@ test('a file of version 4 is brought up to date: its readings know each lamp tha
     tier.fittings.map((f) => [0, expect.closeTo(f.y - tier.depth / 2, 9), expect.closeTo(f.face, 9)]),
   );
   expect(distanceOf(tier.readings[0]!)).toBeWithin(0.14, { absolute: 1e-9 });
+  // Two inserts of 54.5 × 28 cm on 126 × 40 cm of floor.
+  expect(tier.readings[0]!.around.covered).toBeWithin((2 * 0.545 * 0.28) / (1.26 * 0.4), { relative: 1e-9 });
   expect(old.meters).toEqual([]);
   // The rack had no readings, and has none now.
   expect(old.stands.find((s) => s.id === 'demo-rack')!.tiers.flatMap((t) => t.readings)).toEqual([]);

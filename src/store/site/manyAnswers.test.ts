@@ -22,12 +22,15 @@ import { tables } from '../../core/things/tables/libraryTables';
 import { billOf, totalOf } from '../../core/plan/buying/bill';
 import { sumsOf } from '../../core/plan/buying/batchSums';
 import { headingFor } from '../../core/plan/clinic/headingFor';
+import { mendsByPlan } from '../../core/plan/clinic/mendByPlan';
+import { TREATMENTS } from '../../core/judge/clinic/Cause';
 import { diagnose } from '../../core/plan/clinic/diagnose';
 import { comparePlans } from '../../core/plan/hours/comparePlans';
 import { EXERCISES } from '../../core/plan/practice/exercises';
 import { playThrough } from '../../core/plan/practice/playThrough';
 import { lookAtSeason } from '../../core/plan/season/seasonLook';
 import { shelvesOf } from '../../core/plan/season/shelvesOf';
+import { takeToStands } from '../../core/plan/season/toStands';
 import { resultOf } from '../../core/plan/trial/resultOf';
 import { growthOf } from '../../core/site/growth/growthOf';
 import { UNDATED } from '../../core/site/stand/bare';
@@ -190,12 +193,29 @@ test('where each plant of the demo is heading, and what the clinic makes of each
   expect(lines(said)).toMatchSnapshot();
 });
 
+test('what of every treatment the plan can do for two trays', () => {
+  const said = ['demo-rack-17', 'demo-sill-4'].map((id) => {
+    const stand = stands.find((s) => s.tiers.some((t) => t.trays.some((y) => y.tray.id === id)))!;
+    const answer = answerBench(questionOfStand(stand, null));
+    const mends = mendsByPlan({ site, standId: stand.stand.id, scope: { of: 'tray', id }, answer }, TREATMENTS, tables);
+    return mends.map((m) => [id, m.treatment, m.move, m.before.loss, m.after.loss]);
+  });
+  expect(lines(said.flat())).toMatchSnapshot();
+});
+
 test('the season week by week, the bill, what each batch has taken, how trials came out', () => {
   const season = site.season!;
   const shelves = shelvesOf(site, TODAY, TODAY + 200, tables);
-  const { weeks, placing } = lookAtSeason(site, season, shelves, TODAY, tables);
+  const look = lookAtSeason(site, season, shelves, TODAY, tables);
+  const { weeks, placing } = look;
   expect(lines([...weeks, ...shelves.carries])).toMatchSnapshot();
   expect(lines([placing])).toMatchSnapshot();
+  const taken = [0, 3, 6, 9].map((week) => {
+    const { site: then, ...counts } = takeToStands(site, look, week, tables);
+    const tiers = then.stands.flatMap((s) => s.tiers.map((t) => [t.id, t.fittings.map((f) => f.face), t.trays.map((y) => y.id)]));
+    return [counts, tiers, then.timers.map((t) => [t.id, t.on_min, t.lit_min])];
+  });
+  expect(lines(taken)).toMatchSnapshot();
   const bill = billOf(site, tables);
   expect(lines([...bill, totalOf(bill), ...site.batches.map((b) => sumsOf(site, b, TODAY, tables, () => 9))])).toMatchSnapshot();
   expect(lines(site.trials.map(resultOf))).toMatchSnapshot();

@@ -159,3 +159,19 @@ test('heights and stages of a dated batch are written down, those of another are
   const undated = dateBatch('b', null)(site);
   expect(measureBatch('b', 0.2, at)(undated).batches[0]).toMatchObject({ height: 0.2, log: [] });
 });
+
+test('a stage that was seen says by when a batch was up: so many days before as the table has until that stage', () => {
+  const tomato = crop('tomato');
+  const growing = tomato.stages.find((s) => s.stage === 'growing-on')!;
+  const first = tomato.stages[0]!.stage;
+  expect(growing.fromDay).toBeGreaterThan(7);
+  const upBy = (...log: Logged[]) => growthOf(batch('tomato', log), tomato, SOWN + 60)!.emergence;
+  const usual = upBy();
+  // Seen so early that it must have come up at once.
+  const seen = usual + growing.fromDay! - 2;
+  expect(upBy(entry('stage', seen, { stage: 'growing-on' }))).toBe(usual - 2);
+  expect(upBy(entry('potted-on', seen))).toBe(usual - 2);
+  // Seen later it says nothing against the usual day; nor does the first stage, whenever it is seen.
+  expect(upBy(entry('stage', seen + 30, { stage: 'growing-on' }))).toBe(usual);
+  expect(upBy(entry('stage', SOWN + 1, { stage: first }))).toBe(usual);
+});

@@ -253,6 +253,23 @@ test('tiers come and go; the last one stays; a wider tier keeps its things in th
   expect(site.batches).toEqual([]);
 });
 
+test('what hung on the timer of a tier that goes is always on from then; what hangs on another stays there', () => {
+  const site = siteWith(1);
+  const [stand] = site.stands;
+  const added = addTier(stand!.id, 'top')(site);
+  const own = withTier('top', (t) => ({ ...t, timerId: 'top-timer' }))({
+    ...added,
+    timers: [...added.timers, { ...added.timers[0]!, id: 'top-timer' }],
+  });
+  const kept = own.stands[0]!.tiers.find((t) => t.id !== 'top')!.timerId;
+  const plug = (id: string, timerId: string | null) => ({ id, kind: 'fan' as const, name: 'Fan', power: 5, timerId });
+  const timersAfter = (...plugged: ReturnType<typeof plug>[]) =>
+    removeTier(stand!.id, 'top')({ ...own, stands: own.stands.map((s) => ({ ...s, plugged })) }).stands[0]!.plugged.map((p) => p.timerId);
+  expect(timersAfter(plug('a', 'top-timer'))).toEqual([null]);
+  expect(timersAfter(plug('a', 'top-timer'), plug('b', kept), plug('c', null))).toEqual([null, kept, null]);
+  expect(timersAfter(plug('b', kept))).toEqual([kept]);
+});
+
 test('things are moved together', () => {
   const site = siteWith();
   const all = [tierOf(site).fittings[0]!, tierOf(site).trays[0]!];
