@@ -14,8 +14,8 @@ const serve = (on: string, demo: string) => ({
 export default defineConfig({
   testDir: 'e2e',
   timeout: 150_000,
-  expect: { timeout: 40_000 }, // two workers share two cores with their servers, and cores differ
-  workers: 2,
+  expect: { timeout: 40_000 }, // workers share two cores with their servers, and cores differ
+  workers: 3, // on two cores: tests also wait
   forbidOnly: true,
   reporter: [['list'], ['json']],
   use: {
