@@ -19,6 +19,7 @@ import { newId } from '@/store/names/newId';
 import { beginGesture, changeSite, endGesture } from '@/store/site/siteStore';
 import { useStand } from '../bench/useBench';
 import { trayName } from '../bench/benchWords';
+import { nameAtWindow } from './placeWords';
 import { HoursHead } from '../hours/HoursHead';
 import { NoStand } from '../hours/NoStand';
 import { timesWords } from '../hours/timerWords';
@@ -204,7 +205,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
         </h1>
         <div className="mx-auto max-w-3xl space-y-3">
           <p className="text-night-soft">
-            {window.name}, looks {directionOf(window.facing)}: the view from {trayName(tray)}, and the sill from above
+            {window.name}, looks {directionOf(window.facing)}: the view from {nameAtWindow(tray, trays)}, and the sill from above
           </p>
           <div className="grid grid-cols-1 items-start gap-x-6 gap-y-3 sm:grid-cols-[1fr_11rem]">
             <PanePicture
@@ -277,7 +278,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
             </label>
           </div>
           <div className="flex flex-wrap items-center justify-between gap-2 pt-2">
-            <h2 className="font-semibold">The year at {trayName(tray)}: a column a day, hours down</h2>
+            <h2 className="font-semibold">The year at {nameAtWindow(tray, trays)}: a column a day, hours down</h2>
             <Segments
               night
               label="Sky"
@@ -338,20 +339,20 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
               </Button>
             }
           >
-            <SillReadings window={window} at={at} plant={trayName(tray)} />
+            <SillReadings window={window} at={at} plant={nameAtWindow(tray, trays)} />
           </DoneSheet>
         </div>
         {trays.length > 1 && (
           <Segments
             label="Plant"
             value={tray.tray.id}
-            options={trays.map((t, i) => ({ value: t.tray.id, label: nameAmong(trays, i) }))}
+            options={trays.map((t) => ({ value: t.tray.id, label: nameAtWindow(t, trays) }))}
             onChange={(id) => onTray(trays.findIndex((t) => t.tray.id === id))}
           />
         )}
         <p className="text-sm text-soft">
-          {trayName(tray)}, {stageWords(tray.stage)}: needs {tray.stage.dliMin}–{tray.stage.dliMax} <Term id="dli">mol/m²/day</Term> (
-          {tray.stage.basis === 'consensus' ? 'growers’ consensus' : tray.stage.basis})
+          {nameAtWindow(tray, trays)}, {stageWords(tray.stage)}: needs {tray.stage.dliMin}–{tray.stage.dliMax}{' '}
+          <Term id="dli">mol/m²/day</Term> ({tray.stage.basis === 'consensus' ? 'growers’ consensus' : tray.stage.basis})
         </p>
         {stated && (
           <p className="rounded-md bg-copper-wash px-3 py-2">
@@ -414,13 +415,6 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
 function photoperiodWords(topUps: readonly TopUp[], day: number, trayId: string): string {
   const fare = topUps.find((t) => t.from === day)?.results.find((f) => f.trayId === trayId);
   return fare ? `, light for ${roundHalf(fare.photoperiod)} h` : '';
-}
-
-/** Trays of one name are told apart by their number. */
-function nameAmong(trays: readonly TrayAtWindow[], i: number): string {
-  const name = trayName(trays[i]!);
-  const alike = trays.filter((t) => trayName(t) === name);
-  return alike.length > 1 ? `${name} ${alike.indexOf(trays[i]!) + 1}` : name;
 }
 
 function Swatch({ colour, outline, children }: { colour?: string; outline?: boolean; children: React.ReactNode }) {

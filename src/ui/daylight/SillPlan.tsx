@@ -3,6 +3,7 @@ import { useId } from 'react';
 import type { SunPosition } from '@/core/sky/sun/sunPosition';
 import type { Window } from '@/core/site/window/Window';
 import { trayName } from '../bench/benchWords';
+import { nameAtWindow } from './placeWords';
 import { sunPatch } from './paneFrame';
 import type { TrayAtWindow } from './useDaylight';
 import { NIGHT } from '../theme/night';
@@ -47,14 +48,19 @@ export function SillPlan({ window, trays, chosen, sun, onChoose }: SillPlanProps
       <line x1={(-window.width / 2) * CM} x2={(window.width / 2) * CM} y1={0} y2={0} stroke="#dfe7e3" strokeWidth={1.6} />
       {trays.map((t, i) => {
         const { along, depth } = t.asked.at;
-        const side = Math.max(0.08, Math.min(0.5, t.tray.insideWidth));
+        const side = sideOf(t);
+        // Where another stands right before it, its name is beside it.
+        const isCrowded = trays.some(({ asked: { at }, ...o }) => {
+          const [between, apart] = [at.depth - depth - side / 2 - sideOf(o) / 2, Math.abs(at.along - along)];
+          return at.depth > depth && between < 0.06 * k && apart < (side + sideOf(o)) / 2;
+        });
         return (
           <g
             key={t.tray.id}
             role="button"
             tabIndex={0}
             aria-pressed={i === chosen}
-            aria-label={trayName(t)}
+            aria-label={nameAtWindow(t, trays)}
             className="cursor-pointer"
             onClick={() => onChoose(i)}
             onKeyDown={(e) => {
@@ -74,9 +80,9 @@ export function SillPlan({ window, trays, chosen, sun, onChoose }: SillPlanProps
               strokeWidth={i === chosen ? 1.2 : 0.7}
             />
             <text
-              x={along * CM}
-              y={(depth + side / 2) * CM + 5 * k}
-              textAnchor="middle"
+              {...(isCrowded
+                ? { x: (along + side / 2) * CM + 2 * k, y: depth * CM + 1.5 * k, textAnchor: 'start' }
+                : { x: along * CM, y: (depth + side / 2) * CM + 5 * k, textAnchor: 'middle' })}
               fontSize={4.2 * k}
               fill={NIGHT.ink}
               className="pointer-events-none"
@@ -90,4 +96,6 @@ export function SillPlan({ window, trays, chosen, sun, onChoose }: SillPlanProps
   );
 }
 
+/** As large as it is drawn: a pot is seen all the same. */
+const sideOf = ({ tray }: Pick<TrayAtWindow, 'tray'>): number => Math.max(0.08, Math.min(0.5, tray.insideWidth));
 const shortName = (t: TrayAtWindow): string => trayName(t).split(/[(,]/)[0]!.trim().slice(0, 12);

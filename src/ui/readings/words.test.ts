@@ -28,7 +28,7 @@ test('every point of every walk has words of its own that a person at the rack c
   }
 });
 
-test('corners and edges are named by the side they are on, trays of one name by their number from the left', () => {
+test('corners and edges are named by the side they are on, trays of one name by their place from the left', () => {
   const tray = white!.trays[0]!;
   const at = (u: number, v: number, where: WalkPoint['where']): WalkPoint => ({
     x: tray.tray.x + (u - 0.5) * tray.tray.length,
@@ -43,7 +43,7 @@ test('corners and edges are named by the side they are on, trays of one name by 
   expect(pointWords(white!, at(0.2, 0.97, 'edge'))).toBe('back edge, towards the left, Sage');
   expect(pointWords(white!, { ...at(0.5, 0.5, 'near-lamp'), trayId: null })).toBe('near the lamp, away from the plants');
   const twins = { ...white!, trays: white!.trays.map((t) => ({ ...t, tray: { ...t.tray, label: 'sage' } })) };
-  expect(pointWords(twins, { ...at(0.5, 0.5, 'middle'), trayId: twins.trays[1]!.tray.id })).toBe('middle, sage 2');
+  expect(pointWords(twins, { ...at(0.5, 0.5, 'middle'), trayId: twins.trays[1]!.tray.id })).toBe('middle, sage, right');
 });
 
 test('a conversion says each of its steps, in order, and what the plain factor would have said', () => {

@@ -9,7 +9,7 @@ import { outlineOf } from '@/core/site/stand/footprint';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import type { LightUnit } from '@/core/units/light';
 import type { WalkPoint } from '@/core/answer/walk/planWalk';
-import { trayName } from '../bench/benchWords';
+import { trayName, trayNames } from '../bench/benchWords';
 import { percent } from '../verdict/words';
 import { wholeWords } from '../parts/locale';
 
@@ -91,14 +91,8 @@ export const staleWords = (why: Stale): string => STALE[why];
 export function pointWords(t: BenchTier, p: WalkPoint): string {
   if (p.where === 'near-lamp') return 'near the lamp, away from the plants';
   const tray = t.trays.find((y) => y.tray.id === p.trayId);
-  const on = tray ? `, ${nameAmong(t, tray)}` : '';
+  const on = tray ? `, ${trayNames(t.trays).get(tray.tray.id)}` : '';
   return `${spotWords(t, tray, p.x, p.y, p.where)}${on}`;
-}
-
-/** A tray's name; where others are called the same, with its number from the left. */
-function nameAmong(t: BenchTier, tray: BenchTier['trays'][number]): string {
-  const same = t.trays.filter((y) => trayName(y) === trayName(tray)).sort((a, b) => a.tray.x - b.tray.x || a.tray.y - b.tray.y);
-  return same.length > 1 ? `${trayName(tray)} ${same.indexOf(tray) + 1}` : trayName(tray);
 }
 
 function spotWords(t: BenchTier, tray: BenchTier['trays'][number] | undefined, x: Metres, y: Metres, where: WalkPoint['where']): string {
