@@ -14,6 +14,7 @@ import { lampLibrary } from '@/core/things/lamp/lampLibrary';
 import { showLength } from '@/core/units/length';
 import { showMoney } from '@/core/units/money';
 import { Button } from '../parts/Button';
+import { Term } from '../terms/Term';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { libraryRows, wantedRows, type LibraryRow } from './libraryRows';
 import { kindPath } from './lampPaths';
@@ -78,7 +79,10 @@ export function LampLibrary() {
       <header className="flex flex-wrap items-end gap-x-6 gap-y-3">
         <div className="min-w-64 flex-1">
           <h1 className="text-2xl font-semibold">Lamp library</h1>
-          <p className="text-soft">Usual lamps of each kind, and those that you described. Press a heading to sort by it.</p>
+          <p className="text-soft">
+            Usual lamps of each kind, and those that you described: how much light each sends out (<Term id="ppf">PPF</Term>), how much of
+            it for its power (<Term id="efficacy">efficacy</Term>), and how it spreads. Press a heading to sort by it.
+          </p>
         </div>
         <label className="relative block w-full sm:w-72">
           <span className="sr-only">Search lamps</span>
