@@ -1,3 +1,4 @@
+import { triangle } from './taste';
 import fc from 'fast-check';
 import { mulberry } from '../../units/mulberry';
 import { chi2Upper, fUpper, tPower, tQuantile, tTwoSided } from './distributions';
@@ -254,4 +255,14 @@ test('the smallest p is one in all ways to deal the trays, or two where a mirror
   expect(least({ kind: 'blocked', blocks: [[1, 1], [1, 2], [1, 1]] })).toBeCloseTo(1 / (2 * 3 * 2), 12); // prettier-ignore
   // A block with an empty arm tells nothing.
   expect(least({ kind: 'blocked', blocks: [[1, 1], [1, 1], [0, 2]] })).toBeCloseTo(2 / 4, 12); // prettier-ignore
+});
+
+test('three cups: how many have to be right, as ISO 4120 has it, and the chance of that', () => {
+  // ISO 4120:2021, table A.1, α = 0.05.
+  const table = [[6, 5], [7, 5], [8, 6], [9, 6], [10, 7], [11, 7], [12, 8], [15, 9], [18, 10], [24, 13], [30, 15]]; // prettier-ignore
+  for (const [tests, needed] of table) expect([tests, triangle(tests!, 0).correctNeeded]).toEqual([tests, needed]);
+  expect(triangle(2, 2).correctNeeded).toBeNull();
+  expect(triangle(3, 3).pOneSided).toBeWithin(1 / 27, { relative: 1e-9 });
+  expect(triangle(3, 2).pOneSided).toBeWithin(7 / 27, { relative: 1e-9 });
+  expect(triangle(3, 0).pOneSided).toBeWithin(1, { relative: 1e-9 });
 });

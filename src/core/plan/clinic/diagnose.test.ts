@@ -73,6 +73,18 @@ test('what was said not to be so does not count; a test that helped makes its ca
   expect(outcome('worse')).toBeLessThanOrEqual(outcome('same'));
 });
 
+test('a test of a cause that nobody knows any more, or that is not over, says nothing', () => {
+  const untested = diagnose({ ...kase, tests: [] }, standing, DAY).weighed;
+  const tested = (change: object) => {
+    const run = { test: 'rotate', cause: 'uneven-coverage', next: 'too-warm', began: DAY - 4, look: DAY, outcome: 'helped' as const };
+    return diagnose({ ...kase, tests: [{ ...run, ...change }] }, standing, DAY).weighed;
+  };
+  expect(tested({})).not.toEqual(untested);
+  expect(tested({ outcome: null })).toEqual(untested);
+  expect(tested({ cause: 'the moon' })).toEqual(untested);
+  expect(tested({ next: 'the moon' })).toEqual(untested);
+});
+
 test('with nothing marked nothing is claimed; at most three questions are asked, and none that was answered', () => {
   expect(diagnose({ ...kase, signs: [] }, standing, DAY)).toMatchObject({ certainty: 'nothing-seen', questions: [] });
   const { questions } = diagnose({ ...kase, signs: ['pale-lower-leaves-first'], places: [], told: {} }, standing, DAY);
