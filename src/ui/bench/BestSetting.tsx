@@ -109,6 +109,9 @@ function Frontier({
     () => ({
       animation: false,
       maintainAspectRatio: false,
+      // What serves the whole area is drawn whole.
+      clip: 8,
+      layout: { padding: { top: 8, right: 8 } },
       events: ['click'],
       plugins: { tooltip: { enabled: false } },
       onClick: (_, elements) => {
@@ -172,7 +175,7 @@ function Frontier({
       </p>
       <p className="text-sm text-soft">
         {settings.judged} settings looked at, the best {settings.all.length} worked out in full, within the steps that there are, the heat
-        of the lamps and what all crops on this timer bear. The diamond shows your present setting.
+        of the lamps and what all crops on this timer tolerate. The diamond shows your present setting.
       </p>
       <Button kind="main" onClick={set} disabled={chosen === settings.now}>
         Apply

@@ -179,7 +179,7 @@ function Choice({ tier, standId }: { tier: BenchTier; standId: string }) {
       {unsound.length > 0 && (
         <p className="text-copper">
           Not offered: {unsound.map((k) => KIND_WORDS[k]).join(', ')}.{' '}
-          {isHot ? 'Leaves would come too near a lamp.' : 'Some leaves would get more light than they bear.'}
+          {isHot ? 'Leaves would come too near a lamp.' : 'Some leaves would get more light than they tolerate.'}
         </p>
       )}
       <div className="flex flex-wrap items-end gap-4">

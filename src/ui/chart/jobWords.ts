@@ -101,7 +101,7 @@ export const sayWords = (says: TrayDay['says']): string => SAYS[says];
 
 /** What stands in the way of a tray, and what would help. */
 export function chartLimitWords({ says, bound }: Pick<ChartLimit, 'says' | 'bound'>): string {
-  if (says === 'long') return 'Its light lasts longer than it bears: a timer of its own, or less daylight in the evening, would help.';
+  if (says === 'long') return 'Its light lasts longer than it tolerates: a timer of its own, or less daylight in the evening, would help.';
   switch (bound) {
     case 'rhythm':
       return 'The plants grow out of range between visits. Visit more often.';

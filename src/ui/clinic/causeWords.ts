@@ -39,7 +39,7 @@ export const CAUSE_WORDS: Readonly<Record<Cause, CauseSaid>> = {
   underwatering: { name: 'Too dry', what: 'Leaves lose more water than the roots find.' },
   'light-too-strong': {
     name: 'Too much light',
-    what: 'Dose or strength is above what these leaves bear: they bleach, turn their edges up, and stay small.',
+    what: 'Dose or strength is above what these leaves tolerate: they bleach, turn their edges up, and stay small.',
   },
   'sudden-change': {
     name: 'Sudden change of light',

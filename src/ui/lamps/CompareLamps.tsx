@@ -263,7 +263,7 @@ export function CompareLamps() {
                   <td className="py-2 pr-4 text-copper" colSpan={9}>
                     {isWorking
                       ? 'Working out its light …'
-                      : 'However it hangs here, some spot gets more than the plants bear, or it does not fit.'}
+                      : 'However it hangs here, some spot gets more than the plants tolerate, or it does not fit.'}
                   </td>
                 )}
                 <td className="py-2">

@@ -27,7 +27,7 @@ export const EXERCISE_WORDS: Readonly<Record<ExerciseId, ExerciseWords>> = {
     story: 'Tomato seedlings stand right under a strong panel for sixteen hours a day.',
     task: 'Find a distance and hours that do not burn them.',
     lesson:
-      'Strong lamps have a nearest distance: for their heat, for the strongest PPFD that leaves bear, and for the DLI. Plants grow towards them, so the lamp must rise too.',
+      'Strong lamps have a nearest distance: for their heat, for the strongest PPFD that leaves tolerate, and for the DLI. Plants grow towards them, so the lamp must rise too.',
   },
   'two-trays': {
     title: 'Two trays, one light',

@@ -12,7 +12,7 @@ test('every plan has a name of its own, with its hours or days where it has them
 
 test('risks and limits say how much of them there is', () => {
   expect(riskWords({ why: 'weak', days: 1 })).toBe('the weakest spot is short on 1 day');
-  expect(riskWords({ why: 'continuous-light', injury: 'low', days: 3 })).toContain('which it bears');
+  expect(riskWords({ why: 'continuous-light', injury: 'low', days: 3 })).toContain('which it tolerates');
   expect(riskWords({ why: 'continuous-light', injury: null, days: 3 })).toContain('some crops yellow');
   expect(riskWords({ why: 'bolting', hours: 16, above: 14 })).toContain('16 h');
   expect(wishLimitWords('longest-day')).toContain('maximum photoperiod');

@@ -32,7 +32,7 @@ export function riskWords(risk: PlanRisk): string {
   switch (risk.why) {
     case 'continuous-light':
       return risk.injury === 'low'
-        ? `${daysWords(risk.days)} without a night, which it bears`
+        ? `${daysWords(risk.days)} without a night, which it tolerates`
         : `${daysWords(risk.days)} without a night: some crops yellow`;
     case 'refused':
       return 'day and night damages it: kept to its longest day';
