@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { mulberry } from '../../units/mulberry';
 import { chi2Upper, fUpper, tPower, tQuantile, tTwoSided } from './distributions';
 import { assignments, dealMany, dealTwo, flipSigns, latinSquares, mannWhitney, signedRank } from './exact';
-import { latinCount } from './blocks';
+import { compareRotated, latinCount } from './blocks';
 import { doseDirection, fitDose } from './doseCurve';
 import { fisher, wilson } from './counts';
 import { reviewDesign, type Design } from './reviewDesign';
@@ -265,4 +265,9 @@ test('three cups: how many have to be right, as ISO 4120 has it, and the chance 
   expect(triangle(3, 3).pOneSided).toBeWithin(1 / 27, { relative: 1e-9 });
   expect(triangle(3, 2).pOneSided).toBeWithin(7 / 27, { relative: 1e-9 });
   expect(triangle(3, 0).pOneSided).toBeWithin(1, { relative: 1e-9 });
+});
+
+test('sets that wander: one says a difference, up to five an interval, from six on a p under 0.05 can come', () => {
+  const status = (n: number) => compareRotated(Array.from({ length: n }, (_, i) => ({ A: [10 + i], B: [12 + i + 0.1 * (i % 2)] }))).status;
+  expect([1, 2, 3, 5, 6, 8].map(status)).toEqual(['difference_only', 'interval_only', 'interval_only', 'interval_only', 'ok', 'ok']);
 });

@@ -10,7 +10,9 @@ import { SIGN_NAMES } from '../../judge/clinic/signs';
 import { logIt } from '../../site/growth/changeGrowth';
 import { beginTest, endTest, openCase } from '../../site/stand/changeClinic';
 import { dayFrom } from '../../units/day';
-import { circumstancesOf, ninths, signPlaceOf } from './circumstancesOf';
+import { circumstancesOf, dosesOfNinths, ninths, signPlaceOf } from './circumstancesOf';
+import { plantAreaOf } from '../../site/stand/footprint';
+import { MOL_SECONDS } from '../../judge/dose/dli';
 import { diagnose, runningTest, testRun } from './diagnose';
 
 const DAY = dayFrom(2027, 3, 1);
@@ -48,6 +50,27 @@ test('the nine places of a map have its own light, the back first', () => {
     ppfd: Float32Array.from({ length: 36 }, (_, i) => (i % columns) + 100 * Math.floor(i / columns)),
   };
   expect(ninths({ map }, map.area)).toEqual([450.5, 452.5, 454.5, 250.5, 252.5, 254.5, 50.5, 52.5, 54.5]);
+});
+
+test('of the daylight on a sill the places next to the glass get more than those behind them', () => {
+  const sill = benchStandOf(
+    site,
+    site.stands.find((s) => s.id === 'demo-sill')!,
+    tables,
+  );
+  const { tiers } = answerBench(questionOfStand(sill, null, null, false));
+  for (const t of sill.tiers)
+    for (const y of t.trays) {
+      const lit = tiers[t.tier.id]!.trays[y.tray.id]!;
+      const byLamps = ninths(lit, plantAreaOf(y.tray)).map((ppfd) => (ppfd * y.day.lit_min * MOL_SECONDS) / 60);
+      const byDay = dosesOfNinths(y, lit).map((dose, i) => dose - byLamps[i]!);
+      const row = (n: number) => (byDay[3 * n]! + byDay[3 * n + 1]! + byDay[3 * n + 2]!) / 3;
+      // The glass is behind the sill.
+      expect(row(0)).toBeGreaterThan(1.05 * row(1));
+      expect(row(1)).toBeGreaterThan(1.05 * row(2));
+      // All places together are the daylight of the tray.
+      expect((row(0) + row(1) + row(2)) / 3).toBeWithin(y.day.daylight!.dli, { relative: 0.03 });
+    }
 });
 
 test('the dose at the very places that were pressed is held against the crop, and the rest of the tray beside it', () => {

@@ -24,6 +24,15 @@ test('three batches are too few to tell, and the next dose is where nothing was 
   expect(learnedFrom(group([]), stage).tryNext).toBe(14);
 });
 
+test('the next dose is the one of the band that is farthest from all that were tried, to half a mole', () => {
+  const next = (...doses: number[]) => learnedFrom(group(doses.map((d) => [d, 50])), stage).tryNext;
+  const { dliMin: low, dliMax: high } = stage;
+  expect(next(low, high)).toBe((low + high) / 2);
+  expect(next(low)).toBe(high);
+  expect(next(high)).toBe(low);
+  expect(next(low, (low + high) / 2, high - 1)).toBeWithin(low + (high - low) / 4, { absolute: 0.5 });
+});
+
 test('a curve that levels off is found again, with the dose that is enough', () => {
   const learned = learnedFrom(group([4, 6, 8, 10, 12, 14, 16, 18].map((d, i) => [d, true_(d) + (i % 2 ? 0.4 : -0.4)])), stage);
   expect(learned.fit.status).toBe('ok');
