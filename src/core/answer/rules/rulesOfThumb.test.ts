@@ -34,6 +34,13 @@ test('under a tube of 1.2 m it holds only from afar, and hangs the lamp wrongly 
   expect(Math.abs(law.advises / law.really! - 1)).toBeGreaterThan(0.1);
 });
 
+test('where the law holds at the far end only, it is not said to hold', () => {
+  const lamp = lampLibrary.find((l) => l.id === 't8-12-1refl')!;
+  const emitters = emittersOf(lamp, { x: 0, y: 0, face: 0, turn: 0 });
+  const near = profileOf({ emitters, plantAreas: [{ x0: -0.1, x1: 0.1, y0: -0.1, y1: 0.1 }], nearest: 0.02, farthest: 0.4, around: null });
+  expect(inverseSquare(near, null, stage, 12).holdsFrom).toBeNull();
+});
+
 test('2000 lm on a square foot are 21 500 lm on a square metre', () => {
   expect(lumensRule(2000, 1, 0.09290304).lumensPerArea).toBeWithin(21_528, { relative: 1e-3 });
   expect(lumensRule(2000, 1, 0.2).lampsAsked).toBeWithin(2.69, { relative: 1e-2 });
