@@ -7,11 +7,17 @@ import { tables } from '../../core/things/tables/libraryTables';
 import { frameTopOf, sliceMarginOf } from './frameTop';
 import type { LightStore } from './lightStore';
 
+type Shown = Pick<SiteState, 'site' | 'activeId'>;
+/** The page and all that follows it ask for the same one at every move of a hand. */
+let last: (Shown & { readonly setUp: SetUp | null }) | null = null;
+
 /** The set-up that the check shows: one that is laid out by numbers; null when there is none, or it lives on the bench. */
-export function activeSetUp({ site, activeId }: Pick<SiteState, 'site' | 'activeId'>): SetUp | null {
+export function activeSetUp({ site, activeId }: Shown): SetUp | null {
+  if (last?.site === site && last.activeId === activeId) return last.setUp;
   const stands = site.stands.filter((s) => s.autoArranged);
   const stand = stands.find((s) => s.id === activeId) ?? stands[0];
-  return stand ? setUpOf(site, stand, tables) : null;
+  last = { site, activeId, setUp: stand ? setUpOf(site, stand, tables) : null };
+  return last.setUp;
 }
 
 /** Side of a cell of the map: a centimetre, more for what is wider than 1.6 m. */
@@ -40,7 +46,7 @@ export function questionOf(setUp: SetUp, top: number, quick = false): LightQuest
  */
 export function followSetUp(sites: SiteStore, lights: LightStore, worker: Pick<LightWorker, 'answer'>): () => void {
   let asking = false, changed = false, stopped = false; // prettier-ignore
-  let last: { setUp: SetUp; top: number; quick: boolean } | null = null;
+  let asked: { setUp: SetUp; top: number; quick: boolean } | null = null;
 
   async function ask() {
     if (asking) {
@@ -53,25 +59,25 @@ export function followSetUp(sites: SiteStore, lights: LightStore, worker: Pick<L
       const state = sites.getState();
       const setUp = activeSetUp(state);
       if (!setUp) {
-        last = null;
+        asked = null;
         lights.setState({ status: 'waiting' }, true);
         break;
       }
       // A hand on the lamp keeps the scale still.
-      const top = state.inGesture && last ? last.top : frameTopOf(setUp);
+      const top = state.inGesture && asked ? asked.top : frameTopOf(setUp);
       const quick = state.inGesture;
-      if (last && last.top === top && last.quick === quick && sameLight(last.setUp, setUp)) {
-        last = { setUp, top, quick };
+      if (asked && asked.top === top && asked.quick === quick && sameLight(asked.setUp, setUp)) {
+        asked = { setUp, top, quick };
         const now = lights.getState();
         if (now.status === 'ready') lights.setState({ ...now, of: setUp }, true);
         continue;
       }
-      last = { setUp, top, quick };
+      asked = { setUp, top, quick };
       try {
         const answer = await worker.answer(questionOf(setUp, top, quick));
         if (!stopped) lights.setState({ status: 'ready', answer, of: setUp, top }, true);
       } catch (error) {
-        last = null;
+        asked = null;
         if (!stopped) lights.setState({ status: 'failed', reason: error instanceof Error ? error.message : String(error) }, true);
       }
     } while (changed && !stopped);

@@ -1,4 +1,5 @@
 'use client';
+import { isRound } from '@/core/things/lamp/isRound';
 import type { Metres } from '@/core/units/quantities';
 import type { BenchTier } from '@/core/answer/stand/benchStand';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
@@ -26,7 +27,7 @@ export function TierOutlines({ tier: t, px, py, sy, spots = [] }: TierOutlinesPr
     <>
       {t.lamps.map(({ fitting, lamp }) => {
         const r = outlineOfFitting(fitting, lamp);
-        const round = lamp.shape.startsWith('bulb') || lamp.shape === 'round-panel' || lamp.shape === 'coil';
+        const round = isRound(lamp);
         return (
           <rect
             key={fitting.id}

@@ -1,5 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
+import { isRound } from '@/core/things/lamp/isRound';
 import type { LightBand } from '@/core/judge/dose/lightBand';
 import type { LightMap, Spot } from '@/core/light/field/Grid';
 import type { AreaStats } from '@/core/light/field/statsOver';
@@ -45,8 +46,7 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
     <g>
       {tier.fittings.map((f) => {
         const r = outlineOfFitting(f, lamp);
-        const round =
-          lamp.shape.startsWith('bulb') || lamp.shape === 'round-panel' || lamp.shape === 'coil' || (lamp.farField?.round ?? false);
+        const round = isRound(lamp);
         const common = { fill: 'none', stroke: NIGHT.glow, strokeWidth: 1, strokeDasharray: '6 4', opacity: 0.55 };
         return round ? (
           <circle key={f.id} cx={x(f.x)} cy={y(f.y)} r={((r.x1 - r.x0) / 2) * frame.scale} {...common} />

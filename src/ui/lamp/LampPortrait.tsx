@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { isRound } from '@/core/things/lamp/isRound';
 import { colourOf, curveOf } from '@/core/things/lamp/colourOf';
 import { emittersOf } from '@/core/things/lamp/emittersOf';
 import type { Lamp } from '@/core/things/lamp/Lamp';
@@ -24,7 +25,7 @@ export function LampPortrait({ lamp }: { lamp: Lamp }) {
   }, [lamp]);
   function save() {
     const fine = farFieldOf(emittersOf(lamp, { x: 0, y: 0, face: 0, turn: 0 }));
-    const round = lamp.shape.startsWith('bulb') || lamp.shape === 'round-panel' || lamp.shape === 'coil';
+    const round = isRound(lamp);
     const { name, power, length, width } = lamp;
     const text = writeIes({ name, power, length: round ? width : length, width, round, lumens: lamp.ppf * colour.luxPerUmol, table: fine });
     saveFile(fileName(name, 'ies'), text, 'text/plain');

@@ -1,3 +1,4 @@
+import { isRoundShape } from '@/core/things/lamp/isRound';
 import type { LampBox } from '@/core/things/lamp/lampFromBox';
 import type { LampShape } from '@/core/things/lamp/Lamp';
 import type { Problem } from '@/core/units/result';
@@ -7,7 +8,7 @@ import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
 import { LampProblem } from './LampProblem';
-import { BEAM_BY_SHAPE, ROUND, usualSizeOf } from './startingBox';
+import { BEAM_BY_SHAPE, usualSizeOf } from './startingBox';
 
 const SHAPES: readonly { value: LampShape; label: string }[] = [
   { value: 'bar', label: 'bar, or tape in lines' },
@@ -30,7 +31,7 @@ export function LampShapeFields({
   change(part: Partial<LampBox>): void;
   problem(at: string): Problem | undefined;
 }) {
-  const round = ROUND.includes(box.shape);
+  const round = isRoundShape(box.shape);
   const measured = box.shape === 'measured';
   return (
     <Group title="Its shape">
@@ -44,7 +45,7 @@ export function LampShapeFields({
             beam_deg: BEAM_BY_SHAPE[shape],
             // Another shape is another size; what was typed for this one is kept when it is pressed again.
             ...(shape === box.shape || shape === 'measured' ? {} : usualSizeOf(shape)),
-            emitters: ROUND.includes(shape) || shape === 'measured' ? 1 : box.emitters,
+            emitters: isRoundShape(shape) || shape === 'measured' ? 1 : box.emitters,
             ...(shape !== 'measured' && box.believe === 'photometry' ? { believe: 'lumens' } : {}),
           })
         }

@@ -1,3 +1,4 @@
+import { isRoundShape } from '@/core/things/lamp/isRound';
 import type { LampBox, BoxFigures, Technology } from '@/core/things/lamp/lampFromBox';
 import type { Lamp, LampShape } from '@/core/things/lamp/Lamp';
 import { colourOf } from '@/core/things/lamp/colourOf';
@@ -15,14 +16,13 @@ export const BEAM_BY_SHAPE: Readonly<Record<LampShape, number | null>> = {
   'bulb-bare': null,
   measured: null,
 };
-export const ROUND: readonly LampShape[] = ['bulb-bare', 'bulb-reflector', 'round-panel', 'coil'];
 
 /** The usual size of lamps of a shape: the middle one of the lamp tables. */
 export function usualSizeOf(shape: LampShape): Pick<LampBox, 'length' | 'width' | 'hole'> {
   const of = lampLibrary.filter((l) => l.shape === shape);
   const middle = (size: (l: Lamp) => number, fallback: number) => of.map(size).sort((a, b) => a - b)[Math.floor(of.length / 2)] ?? fallback;
   const width = middle((l) => l.width, 0.1);
-  return { width, length: ROUND.includes(shape) ? width : middle((l) => l.length, width), hole: middle((l) => l.spacing, width / 2) };
+  return { width, length: isRoundShape(shape) ? width : middle((l) => l.length, width), hole: middle((l) => l.spacing, width / 2) };
 }
 
 const SHORT_SHAPE: Readonly<Record<LampShape, string>> = {
@@ -46,7 +46,7 @@ export function nameFromFigures({ technology, shape, length, power, emitters }: 
       : technology === 'incandescent'
         ? 'Incandescent'
         : 'Discharge';
-  const size = ROUND.includes(shape) || shape === 'measured' ? '' : ` ${showLength(length, unit)}`;
+  const size = isRoundShape(shape) || shape === 'measured' ? '' : ` ${showLength(length, unit)}`;
   return `${kind} ${SHORT_SHAPE[shape]}${size}${emitters > 1 ? `, ${emitters} rows` : ''}, ${Number(power.toPrecision(3))} W`;
 }
 

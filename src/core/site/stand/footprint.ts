@@ -1,3 +1,4 @@
+import { isRoundShape } from '../../things/lamp/isRound';
 import type { Lamp } from '../../things/lamp/Lamp';
 import type { Rect } from '../../light/field/Grid';
 import type { Metres } from '../../units/quantities';
@@ -30,7 +31,7 @@ export function outlineOfFitting(fitting: Fitting, lamp: Lamp): Rect {
 
 /** Size of the face that a lamp turns to the plants: a bulb's is round, whatever the length of its neck. */
 export function faceSizeOf(lamp: Pick<Lamp, 'shape' | 'length' | 'width' | 'emitters' | 'spacing'>): { length: Metres; width: Metres } {
-  const round = lamp.shape === 'bulb-bare' || lamp.shape === 'bulb-reflector' || lamp.shape === 'round-panel' || lamp.shape === 'coil';
+  const round = isRoundShape(lamp.shape);
 
   const width =
     lamp.emitters > 1 && lamp.spacing > 0 && lamp.shape !== 'coil'
