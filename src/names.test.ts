@@ -7,6 +7,12 @@ const filesIn = (place: string): string[] =>
     return statSync(path).isDirectory() ? filesIn(path) : /\.tsx?$/.test(name) && !name.includes('.test.') ? [path] : [];
   });
 
+const testsIn = (place: string): string[] =>
+  readdirSync(place).flatMap((name) => {
+    const path = join(place, name);
+    return statSync(path).isDirectory() ? testsIn(path) : /\.test\.tsx?$/.test(name) ? [name] : [];
+  });
+
 // Next gives the files of routes their names.
 const sources = ['core', 'store', 'ui', 'workers'].flatMap((room) => filesIn(join(__dirname, room)));
 
@@ -29,4 +35,11 @@ test('names are those of the dictionary', () => {
     .filter((f) => !/store.form/.test(f)) // files keep the words that they were written with
     .flatMap((f) => [...readFileSync(f, 'utf8').matchAll(old)].map(([word]) => `${f}: ${word}`));
   expect(found).toEqual([expect.stringContaining('planSite.ts: programme'), expect.stringContaining('refusalWords.ts: programmes')]);
+});
+
+test('tests that comments name are there', () => {
+  const all = ['core', 'store', 'ui', 'workers'].flatMap((room) => testsIn(join(__dirname, room)));
+  const named = sources.flatMap((f) => [...readFileSync(f, 'utf8').matchAll(/\b\w+\.test\.tsx?\b/g)].map(([name]) => [name, f] as const));
+  expect(named.length).toBeGreaterThan(20);
+  expect(named.filter(([name]) => !all.includes(name))).toEqual([]);
 });
