@@ -5,7 +5,8 @@ import type { LightWorker } from '../../workers/light/light.client';
 import type { SiteState, SiteStore } from '../site/siteStore';
 import { tables } from '../../core/things/tables/libraryTables';
 import { frameTopOf, sliceMarginOf } from './frameTop';
-import type { LightStore } from './lightStore';
+import { newestWins } from '../newestWins';
+import type { LightState, LightStore } from './lightStore';
 
 type Shown = Pick<SiteState, 'site' | 'activeId'>;
 /** The page and all that follows it ask for the same one at every move of a hand. */
@@ -41,53 +42,48 @@ export function questionOf(setUp: SetUp, top: number, quick = false): LightQuest
 }
 
 /**
- * Keeps the light up to date with the set-up. One question is under way at a time; what changes meanwhile is asked
- * once, as it then stands, so a fast drag never builds a queue. Returns the function that stops following.
+ * Keeps the light up to date with the set-up. What changes while a question is under way is asked once, as it then stands, so a fast
+ * drag never builds a queue. Returns the function that stops following.
  */
 export function followSetUp(sites: SiteStore, lights: LightStore, worker: Pick<LightWorker, 'answer'>): () => void {
-  let asking = false, changed = false, stopped = false; // prettier-ignore
   let asked: { setUp: SetUp; top: number; quick: boolean } | null = null;
 
-  async function ask() {
-    if (asking) {
-      changed = true;
-      return;
+  /** Looks at the set-up as it is now. @returns what its light has become; null where nothing is to be worked out */
+  async function look(): Promise<LightState | null> {
+    const state = sites.getState();
+    const setUp = activeSetUp(state);
+    if (!setUp) {
+      asked = null;
+      return { status: 'waiting' };
     }
-    asking = true;
-    do {
-      changed = false;
-      const state = sites.getState();
-      const setUp = activeSetUp(state);
-      if (!setUp) {
-        asked = null;
-        lights.setState({ status: 'waiting' }, true);
-        break;
-      }
-      // A hand on the lamp keeps the scale still.
-      const top = state.inGesture && asked ? asked.top : frameTopOf(setUp);
-      const quick = state.inGesture;
-      if (asked && asked.top === top && asked.quick === quick && sameLight(asked.setUp, setUp)) {
-        asked = { setUp, top, quick };
-        const now = lights.getState();
-        if (now.status === 'ready') lights.setState({ ...now, of: setUp }, true);
-        continue;
-      }
-      asked = { setUp, top, quick };
-      try {
-        const answer = await worker.answer(questionOf(setUp, top, quick));
-        if (!stopped) lights.setState({ status: 'ready', answer, of: setUp, top }, true);
-      } catch (error) {
-        asked = null;
-        if (!stopped) lights.setState({ status: 'failed', reason: error instanceof Error ? error.message : String(error) }, true);
-      }
-    } while (changed && !stopped);
-    asking = false;
+    // A hand on the lamp keeps the scale still.
+    const top = state.inGesture && asked ? asked.top : frameTopOf(setUp);
+    const quick = state.inGesture;
+    const isSame = asked !== null && asked.top === top && asked.quick === quick && sameLight(asked.setUp, setUp);
+    asked = { setUp, top, quick };
+    if (isSame) {
+      const now = lights.getState();
+      return now.status === 'ready' ? { ...now, of: setUp } : null;
+    }
+    try {
+      return { status: 'ready', answer: await worker.answer(questionOf(setUp, top, quick)), of: setUp, top };
+    } catch (error) {
+      asked = null;
+      return { status: 'failed', reason: error instanceof Error ? error.message : String(error) };
+    }
   }
 
-  const unsubscribe = sites.subscribe(ask);
-  void ask();
+  const { put, stop } = newestWins<void, LightState | null>(
+    look,
+    (light) => {
+      if (light) lights.setState(light, true);
+    },
+    () => undefined, // what fails is said in the light
+  );
+  const unsubscribe = sites.subscribe(() => put());
+  put();
   return () => {
-    stopped = true;
+    stop();
     unsubscribe();
   };
 }

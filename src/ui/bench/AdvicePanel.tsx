@@ -1,8 +1,8 @@
 'use client';
 import { X } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useStore } from 'zustand';
-import { CALLED_OFF, type Advice, type Offer } from '@/core/plan/advice/advise';
+import type { Offer } from '@/core/plan/advice/advise';
 import type { Effect } from '@/core/plan/advice/Effect';
 import { applyOnStand } from '@/store/bench/applyOnStand';
 import { habitsOf, type Habit } from '@/core/plan/advice/habitsOf';
@@ -19,14 +19,10 @@ import { doseNumber } from '../drawing/lightWords';
 import { percent } from '../verdict/words';
 import { trayName } from './benchWords';
 import { movesWords } from './moveWords';
+import { useAdviceSearch } from './useAdviceSearch';
 import { useBenchLight, useBenchLook } from './useBench';
 
-/** A moment of quiet before the search begins, so that a hand that goes on moving is not followed at every step. */
-const QUIET_ms = 700;
-
 const WHOSE: Readonly<Record<Scope['of'], string>> = { tray: 'its leaves', tier: 'the leaves on this tier', stand: 'all leaves here' };
-
-type Found = { readonly of: BenchStand; readonly scope: string; readonly advice: Advice };
 
 const ACTIONS = [
   focusOn(
@@ -41,7 +37,7 @@ const ACTIONS = [
 
 /** What would help: computed moves, ranked, each with what it would do; tried with one press and undone with one press. */
 export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: BenchTier; trayId: string | null }) {
-  const { advise, sites } = useWorkspace();
+  const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
   const past = useSite((s) => s.past);
   const { lengthUnit } = useSettings();
@@ -52,44 +48,11 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
   const answer = useRef<HTMLButtonElement>(null);
   const heading = useRef<HTMLHeadingElement>(null);
   const [of, setOf] = useState<Scope['of']>('tier');
-  const [judged, setJudged] = useState<number | null>(null);
-  const [found, setFound] = useState<Found | null>(null);
-  const [failed, setFailed] = useState<string | null>(null);
-  const [stopped, setStopped] = useState<BenchStand | null>(null);
   const asked = of === 'tray' && trayId === null ? 'tier' : of;
   const id = asked === 'tray' ? trayId! : asked === 'tier' ? tier.tier.id : '';
-  const key = `${asked} ${id}`;
   const ready = light.status === 'ready' && !light.stale && handOn === null && light.of === stand ? light.answer : null;
-  const current = found && found.of === stand && found.scope === key ? found.advice : null;
-
-  useEffect(() => {
-    if (!ready || current || stopped === stand) return;
-    let search: ReturnType<typeof advise> | null = null;
-    const timer = setTimeout(() => {
-      setJudged(0);
-      setFailed(null);
-      const scope: Scope = asked === 'stand' ? { of: 'stand' } : { of: asked, id };
-      search = advise({ site, standId: stand.stand.id, scope, answer: ready }, setJudged);
-      search.result.then(
-        (advice) => {
-          setJudged(null);
-          setFound({ of: stand, scope: key, advice });
-        },
-        (reason: unknown) => {
-          setJudged(null);
-          const why = reason instanceof Error ? reason.message : String(reason);
-          if (why !== CALLED_OFF) setFailed(why);
-        },
-      );
-    }, QUIET_ms);
-    return () => {
-      clearTimeout(timer);
-      search?.stop();
-      setJudged(null);
-    };
-    // The site is as new as the stand; the light's own answer says when it is settled.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [ready, stand, key, stopped, advise]);
+  const scope: Scope = asked === 'stand' ? { of: 'stand' } : { of: asked, id };
+  const { advice: current, judged, failed, isStopped, stop, again } = useAdviceSearch(stand, scope, ready);
 
   const habits = useMemo(
     () =>
@@ -157,14 +120,14 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
             kind="quiet"
             className="min-h-8! px-2!"
             onClick={() => {
-              setStopped(stand);
+              stop();
             }}
           >
             Stop
           </Button>
         </p>
       )}
-      {stopped === stand && !current && judged === null && <Button onClick={() => setStopped(null)}>Look again</Button>}
+      {isStopped && !current && judged === null && <Button onClick={again}>Look again</Button>}
       {failed && <p className="text-copper">The search failed: {failed}.</p>}
       {current && (
         <>
