@@ -56,3 +56,19 @@ test('the desk keeps the plugs that were used last', () => {
   desk.put(clock);
   expect(desk.get('p1')).toBeUndefined();
 });
+
+test('a plug that is told to forget has lost its clock after a power cut; one that remembers has not', async () => {
+  for (const remembers of [true, false]) {
+    const desk = createPlugDesk(() => 'a', () => 0); // prettier-ignore
+    const plug = desk.get(desk.put({ day: '2027-02-10', minute: 600 }))!;
+    const told = async (order: object) => {
+      const read = readPlugOrder(JSON.stringify(order));
+      if (!read.ok) throw new Error('refused');
+      await obey(plug, read.value);
+    };
+    await told({ remembers });
+    await told({ powered: false });
+    await told({ powered: true });
+    expect((await plug.state()).clockLost).toBe(!remembers);
+  }
+});

@@ -13,6 +13,7 @@ import { expectedReading } from './expectedReading';
 import { lightThere, type ReadingPlace } from './lightThere';
 import { PLAIN_READING, type Around, type Reading } from '../../site/reading/Reading';
 import type { Why } from './ErrorHypothesis';
+import { hypothesesOf } from './hypothesesOf';
 import { suspicionsOf } from './suspicionsOf';
 
 const lampNamed = (id: string) => lampLibrary.find((l) => l.id === id)!;
@@ -216,4 +217,13 @@ test('a lamp that states nothing is taken at its first reading, and later ones a
   expect(suspicionsOf(first, [], unknown)).toEqual([]);
   expect(suspicionsOf({ ...reading(6.5), id: 'second' }, [first], unknown)).toEqual([]);
   expect(suspicionsOf({ ...reading(0.6), id: 'second' }, [first], unknown)[0]?.why).toBe('range-reads-low');
+});
+
+test('the wrong unit is put right by the factor between the two', () => {
+  const as = (unit: 'lx' | 'fc' | 'umol') =>
+    new Map(hypothesesOf(reading(1, { unit }), 70).flatMap((h) => (h.multiply === null ? [] : [[h.why, h.multiply]])));
+  expect(as('fc').get('lux-read-as-foot-candles')).toBeWithin(0.3048 ** 2, { relative: 1e-9 });
+  expect(as('lx').get('foot-candles-read-as-lux')).toBeWithin(1 / 0.3048 ** 2, { relative: 1e-9 });
+  expect(as('lx').get('umol-read-as-lux')).toBe(70);
+  expect(as('umol').get('lux-read-as-umol')).toBeWithin(1 / 70, { relative: 1e-9 });
 });

@@ -185,6 +185,11 @@ describe('a batch through its life', () => {
     expect(moved[1]!.sown).toBe(base.season!.batches[1]!.sown);
     const next = movedToYear(base.season!, 2028, 'next');
     next.batches.forEach((b, i) => expect([weekdayOf(b.sown), b.batchId]).toEqual([weekdayOf(base.season!.batches[i]!.sown), null]));
+    // About the same date, whole weeks on, however many years ahead or back.
+    for (const year of [2020, 2026, 2028, 2031, 2040])
+      movedToYear(base.season!, year, 'n').batches.forEach((b, i) =>
+        expect(Math.abs(b.sown - base.season!.batches[i]!.sown - (year - base.season!.year) * 365.2425)).toBeLessThanOrEqual(3.5),
+      );
   });
 });
 

@@ -83,6 +83,8 @@ test('a published map is fitted, flux and beam', () => {
 
 test('cells of a map are read however they are parted, and uneven or foreign ones refused by line', () => {
   expect(readMapCells('1 2\t3\n4,5;6\n')).toEqual({ ok: true, value: [[1, 2, 3], [4, 5, 6]] }); // prettier-ignore
+  for (const bad of ['1 -2\n3 4', '1 2\n3 x', '1 2\n3 20001'])
+    expect(readMapCells(bad)).toMatchObject({ ok: false, problems: [{ code: 'map/not-numbers' }] });
   expect(readMapCells('1 2\n3')).toMatchObject({ ok: false, problems: [{ code: 'map/uneven', at: 'line 2' }] });
   expect(readMapCells('1 2\nx 3')).toMatchObject({ ok: false, problems: [{ code: 'map/not-numbers', at: 'line 2' }] });
   expect(readMapCells('0 0')).toMatchObject({ ok: false, problems: [{ code: 'map/empty' }] });
