@@ -1,5 +1,5 @@
-import { LIGHT_UNITS } from '../../core/units/light';
 import 'reflect-metadata';
+import { LIGHT_UNITS } from '../../core/units/light';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,

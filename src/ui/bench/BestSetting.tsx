@@ -3,7 +3,8 @@ import type { ChartOptions } from 'chart.js';
 import { useId, useMemo, useState } from 'react';
 import { useWorkedOut } from '../parts/useWorkedOut';
 import { ScatterChart } from '../parts/LateChart';
-import { applyOnStand } from '@/store/bench/applyOnStand';
+import { applyMoves } from '@/core/plan/advice/applyMove';
+import { tables } from '@/core/things/tables/libraryTables';
 import { frontierOf, type Against, type SettingsFor, type TierSetting } from '@/core/plan/advice/settingsFor';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { showClock, showHours } from '@/core/units/clock';
@@ -44,19 +45,15 @@ function Settings({ stand, tier, commands }: { stand: BenchStand; tier: BenchTie
   if (told?.failed) return <p className="text-copper">The settings could not be computed: {told.failed}.</p>;
   if (!told?.answer || told.of.tierId !== tierId) return <p className="text-soft">Calculating heights and hours…</p>;
   if (!told.answer.best) return <p className="text-soft">The lamps are fixed and no other photoperiod is suitable for these crops.</p>;
-  return (
-    <Frontier key={tier.tier.id} standId={stand.stand.id} settings={told.answer} best={told.answer.best} tier={tier} commands={commands} />
-  );
+  return <Frontier key={tier.tier.id} settings={told.answer} best={told.answer.best} tier={tier} commands={commands} />;
 }
 
 function Frontier({
-  standId,
   settings,
   best,
   tier,
   commands,
 }: {
-  standId: string;
   settings: SettingsFor;
   best: TierSetting;
   tier: BenchTier;
@@ -130,7 +127,7 @@ function Frontier({
     (chosen.dim === null ? '' : `, dimmed to ${Math.round(100 * chosen.dim)} %`) +
     `, ${showHours(chosen.hours * 60)} from ${showClock(chosen.on_min)}`;
   const set = () => {
-    changeSite(sites, 'set height and hours', applyOnStand(standId, chosen.moves));
+    changeSite(sites, 'set height and hours', (site) => applyMoves(site, chosen.moves, tables));
     commands.choose([], tier.tier.id);
     setPicked(null);
   };
