@@ -8,7 +8,7 @@ import { ninthsOf, perCentimetreOf, straightMean } from '../check/perCentimetreO
 import type { Metres, Share } from '../../units/quantities';
 import type { AskedTier, AskedTray, BenchAnswer, BenchQuestion, TierLight, TrayLight } from './BenchQuestion';
 import { sceneOfTier, sceneOfTiers } from './benchScene';
-import { addCoarse, coarseAt, coarseOf, type Coarse } from './spillOver';
+import { addCoarse, coarseAt, spillInto } from './spillOver';
 
 /**
  * Computes the light of a whole stand: for each tier a slice and a map, for each tray the light at its own leaf tops.
@@ -39,29 +39,7 @@ function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => Ligh
   const scene = sceneOfTier(tier);
   const own = lightFieldOf(scene, cache);
 
-  const coarses = new Map<string, Coarse>();
-  /** Light from the other tiers over a rectangle; as it was while a hand moves something here. */
-  function spill(
-    name: string,
-    from: readonly [Metres, Metres],
-    to: readonly [Metres, Metres],
-    place: (a: Metres, b: Metres) => [Metres, Metres, Metres],
-  ): Coarse | null {
-    if (!whole) return null;
-    const known = coarses.get(name);
-    if (known) return known;
-    const made = cache.next<Coarse>(`spill ${tier.id} ${name}`, (last) => {
-      if (only !== null && last) return last;
-      const field = whole();
-      return coarseOf(from, to, (a, b) => {
-        const [x, y, z] = place(a, b);
-        // Its own lamps' straight light is the same in both.
-        return Math.max(0, field.indirectAt(x + tier.x, y, z + tier.z) / tier.hours - own.indirectAt(x, y, z));
-      });
-    });
-    coarses.set(name, made);
-    return made;
-  }
+  const spill = whole && spillInto(tier, own, whole, cache, only !== null);
 
   function slice(): LightSlice {
     const side = view === 'side';
@@ -69,18 +47,13 @@ function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => Ligh
     const wide = side ? tier.depth : tier.width;
     const at = side ? -tier.width / 2 : tier.depth / 2;
     const drawn = field.slice({ x0: 0, x1: wide, z0: 0, z1: tier.height, y: at }, sliceCell);
-    const coarse = spill(`slice ${view}`, [0, 0], [wide, tier.height], (a, z) => (side ? [tier.width / 2, a, z] : [a, tier.depth / 2, z]));
-    if (coarse) addCoarse(coarse, drawn, [0, 0], [wide, tier.height]);
+    if (spill) addCoarse(spill.upright(side ? 'side' : 'front'), drawn, [0, 0], [wide, tier.height]);
     return drawn;
   }
 
-  /** At one height over the whole tier: trays of one height share it. */
-  const spillAt = (z: Metres) => spill(`at ${z.toFixed(4)}`, [0, 0], [tier.width, tier.depth], (x, y) => [x, y, z]);
-
   function mapOver(area: Rect, z: Metres, side = cell): LightMap {
     const map = own.map(area, z, side);
-    const coarse = spillAt(z);
-    if (coarse) addCoarse(coarse, map, [area.x0, area.y0], [area.x1, area.y1]);
+    if (spill) addCoarse(spill.level(z), map, [area.x0, area.y0], [area.x1, area.y1]);
     return map;
   }
 
@@ -91,9 +64,9 @@ function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => Ligh
     const parts = tier.lamps.map((lamp) => ({ id: lamp.id, mean: straightMean(lamp.emitters.map(lightOf), [plantArea], canopy) }));
     const straight = parts.reduce((sum, p) => sum + p.mean, 0);
     const places = ninthsOf(plantArea);
-    const coarse = spillAt(canopy);
+    const coarse = spill?.level(canopy);
     const spilt = through * (coarse ? places.reduce((sum, [x, y]) => sum + coarseAt(coarse, x, y), 0) / places.length : 0);
-    const spillShare = stats.mean > 0 ? Math.min(1, spilt / stats.mean) : 0;
+    const spillShare = stats.mean > 0 ? Math.min(1, Math.max(0, spilt / stats.mean)) : 0;
     const lights = tier.lamps.flatMap((lamp) => lamp.emitters.map((e) => lightOf({ ...e, ppf: e.ppf * through })));
     return {
       map,

@@ -5,7 +5,7 @@ import { heightsOf } from '../emitters/heightsOf';
 import { smoothnessOf } from '../emitters/smoothness';
 import { lightOf } from '../ppfdAtPoint';
 import type { LightMap, LightSlice, Rect } from '../field/Grid';
-import { reflects } from '../room/Room';
+import { reflects, type Room } from '../room/Room';
 import { balanceOf } from '../room/solveRoom';
 import { mirroredLight } from './mirroredLight';
 import { visibilityOf } from './visibility';
@@ -21,8 +21,11 @@ import { isClear, levelLight, sharesRoom } from './straightLight';
 export interface LightField {
   /** PPFD on a level receiver that faces up. */
   ppfdAt(x: Metres, y: Metres, z: Metres): Ppfd;
-  /** Less what comes straight from lamps of the room that the place is in: what is left is reflected, or comes from elsewhere. */
-  indirectAt(x: Metres, y: Metres, z: Metres): Ppfd;
+  /**
+   * Over the places of a level grid, less what comes straight from lamps of the room that a place is in: what is left is reflected, or
+   * comes from elsewhere. `index = x + xs.length · y`. What a lamp gives there is worked out once, whatever its strength.
+   */
+  indirectOver(xs: Float64Array, ys: Float64Array, z: Metres): Float64Array;
   /** The part of it that comes by way of the faces of a room. */
   reflectedAt(x: Metres, y: Metres, z: Metres): Ppfd;
   /** Over equal cells of a level rectangle, at their centres. @throws RangeError for an empty one, a cell ≤ 0, or over four million cells */
@@ -72,6 +75,51 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
     return Math.max(0, reflectedBy(s, weights, z)) + (mirroredIn(s)?.(x, y, z) ?? 0);
   }
 
+  /** The weights of the patches of a room at numbered places, each worked out when it is asked for first; kept for all rooms of its shape. */
+  function weightsIn(s: Solved, places: string, count: number): (i: number, x: Metres, y: Metres, z: Metres) => Float32Array {
+    const n = s.patches.count;
+    const kept = cache.get(`weights ${s.shape} ${places} ${count}`, () => ({
+      all: new Float32Array(count * n),
+      known: new Uint8Array(count),
+    }));
+    return (i, x, y, z) => {
+      const row = kept.all.subarray(i * n, (i + 1) * n);
+      if (!kept.known[i]) weigh(s, obstructions, x, y, z, row);
+      kept.known[i] = 1;
+      return row;
+    };
+  }
+
+  function indirectOver(xs: Float64Array, ys: Float64Array, z: Metres): Float64Array {
+    const out = new Float64Array(xs.length * ys.length);
+    const [low, high] = [[xs[0]!, ys[0]!, z], [xs[xs.length - 1]!, ys[ys.length - 1]!, z]] as const; // prettier-ignore
+    const gridKey = `indirect ${low.join()} ${high.join()} ${out.length} ${worldKey}`;
+    for (const { ppf, ...rest } of emitters) {
+      const e = { ...rest, ppf: 1 };
+      if (heightsOf(e).highest <= z || isClear(e, scene, low, high)) continue;
+      const own = cache.get(`${gridKey} ${emitterKey(e)}`, () => {
+        const light = levelLight(e, scene, visibility);
+        const at = (x: Metres, y: Metres) => (sharesRoom(e, scene, x, y, z) ? 0 : light(x, y, z));
+        return Float64Array.from(out, (_, i) => at(xs[i % xs.length]!, ys[Math.floor(i / xs.length)]!));
+      });
+      for (let i = 0; i < out.length; i++) out[i]! += ppf * own[i]!;
+    }
+    const places = Array.from(out, (_, i) => [xs[i % xs.length]!, ys[Math.floor(i / xs.length)]!] as const);
+    const roomOf = places.map(([x, y]) => roomAt(x, y, z));
+    for (const s of new Set(roomOf)) {
+      if (!s) continue;
+      const weights = weightsIn(
+        s,
+        `grid ${low.map((v, k) => within(s.room, k, v)).join()} ${high.map((v, k) => within(s.room, k, v)).join()}`,
+        out.length,
+      );
+      const mirror = mirroredIn(s);
+      for (const [i, [x, y]] of places.entries())
+        if (roomOf[i] === s) out[i]! += Math.max(0, reflectedBy(s, weights(i, x, y, z), z)) + (mirror?.(x, y, z) ?? 0);
+    }
+    return out.map((v) => Math.max(0, v));
+  }
+
   /** Adds the reflected light to a grid of which one side runs along x; the other along y (a map) or z (a slice). */
   function addReflected(out: Float32Array, xs: Float64Array, others: Float64Array, plane: { z: Metres } | { y: Metres }) {
     for (const s of solved) {
@@ -86,28 +134,20 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
       const left = patches.faces.find((f) => f.name === 'left')!;
       const nx = nodesAlong(room.x, room.x + room.width, floor.columns);
       const no = nodesAlong(o0, o1, isMap ? floor.rows : left.rows);
-      const count = nx.at.length * no.at.length;
-      const weights = cache.get(`weights ${s.key} ${isMap ? 'z' : 'y'} ${fixed}`, () => {
-        const all = new Float32Array(count * patches.count);
-        for (let j = 0; j < no.at.length; j++)
-          for (let i = 0; i < nx.at.length; i++) {
-            const row = all.subarray((i + nx.at.length * j) * patches.count, (i + nx.at.length * j + 1) * patches.count);
-            if (isMap) weigh(s, obstructions, nx.at[i]!, no.at[j]!, fixed, row);
-            else weigh(s, obstructions, nx.at[i]!, fixed, no.at[j]!, row);
-          }
-        return all;
-      });
-      const atNodes = new Float64Array(count);
-      const mirror = mirroredIn(s);
-      for (let n = 0; n < count; n++) {
-        const z = isMap ? fixed : no.at[Math.floor(n / nx.at.length)]!;
-        atNodes[n] = reflectedBy(s, weights.subarray(n * patches.count, (n + 1) * patches.count), z);
-        if (mirror) atNodes[n]! += mirror(nx.at[n % nx.at.length]!, isMap ? no.at[Math.floor(n / nx.at.length)]! : fixed, z);
-      }
       const inX = rangeWithin(xs, room.x, room.x + room.width, isTakenOver(room.x + room.width, 'x', room, rooms));
       const inO = rangeWithin(others, o0, o1, isTakenOver(o1, isMap ? 'y' : 'z', room, rooms));
       const wx = weightsBetween(nx, xs);
       const wo = weightsBetween(no, others);
+      const weights = weightsIn(s, `${isMap ? 'z' : 'y'} ${within(room, isMap ? 2 : 1, fixed)}`, nx.at.length * no.at.length);
+      const mirror = mirroredIn(s);
+      const atNodes = new Float64Array(nx.at.length * no.at.length);
+      const [usedX, usedO] = [usedOf(wx.index, inX), usedOf(wo.index, inO)];
+      for (const j of usedO)
+        for (const i of usedX) {
+          const [x, y, z] = isMap ? [nx.at[i]!, no.at[j]!, fixed] : [nx.at[i]!, fixed, no.at[j]!];
+          const n = i + nx.at.length * j;
+          atNodes[n] = reflectedBy(s, weights(n, x, y, z), z) + (mirror?.(x, y, z) ?? 0);
+        }
       const along = new Float64Array(no.at.length * xs.length);
       for (let j = 0; j < no.at.length; j++)
         for (let c = inX.from; c < inX.to; c++) {
@@ -165,11 +205,7 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
       for (let i = 0; i < emitters.length; i++) sum += straightOf(i)(x, y, z);
       return Math.max(0, sum);
     },
-    indirectAt(x, y, z) {
-      let sum = reflectedAt(x, y, z);
-      for (let i = 0; i < emitters.length; i++) if (!sharesRoom(emitters[i]!, scene, x, y, z)) sum += straightOf(i)(x, y, z);
-      return Math.max(0, sum);
-    },
+    indirectOver,
     reflectedAt,
     map(area, z, cell) {
       const [columns, rows] = cellsOf(area.x1 - area.x0, area.y1 - area.y0, cell);
@@ -193,6 +229,12 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
 }
 
 const centres = (from: Metres, to: Metres, n: number) => Float64Array.from({ length: n }, (_, i) => from + ((i + 0.5) * (to - from)) / n);
+
+/** A place within its room on one axis, to a tenth of a micrometre. */
+const within = (room: Room, axis: number, at: Metres): string => (at - [room.x, room.y, room.z][axis]!).toFixed(7);
+
+/** The nodes that some of the wanted places go by. */
+const usedOf = (index: Int32Array, { from, to }: { from: number; to: number }) => new Set(index.subarray(4 * from, 4 * to));
 
 /** The places of a grid within a room; the last plane left out where it is the next room's. */
 function rangeWithin(values: Float64Array, low: Metres, high: Metres, takenOver: boolean): { from: number; to: number } {

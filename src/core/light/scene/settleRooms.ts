@@ -1,6 +1,6 @@
 import { directOnPatches, type PatchLight } from '../room/directOnPatches';
 import { gatherWeights } from '../room/gather';
-import { patchesOf, sendersOf, type FacePatches, type Patches } from '../room/patches';
+import { patchesOf, sends, sendersOf, type FacePatches, type Patches } from '../room/patches';
 import type { Emitter } from '../emitters/Emitter';
 import { emitterKey } from '../emitters/emitterKey';
 import { irradianceOf } from '../emitters/irradianceOf';
@@ -17,6 +17,8 @@ import { anyLight, asLine, isOfAnotherRoom } from './straightLight';
 export interface Solved {
   readonly room: Room;
   readonly key: string;
+  /** What its patches and their weights at a place go by, wherever it stands. */
+  readonly shape: string;
   readonly patches: Patches;
   readonly settled: Settled;
   /** Straight from the lamps, and by way of mirrors, on each patch. */
@@ -49,14 +51,8 @@ export function settleRooms(
 ): Solved[] {
   const { rooms, obstructions: obstructions, lamps } = scene;
   const wholes = rooms.map((room) => {
-    const key = JSON.stringify([
-      room.width,
-      room.depth,
-      room.height,
-      room.faces,
-      finer,
-      obstructions.length > 0 ? [room, obstructions] : 0,
-    ]);
+    const things = obstructions.length > 0 ? [room, obstructions] : 0;
+    const key = JSON.stringify([room.width, room.depth, room.height, room.faces, finer, things]);
     const patches = cache.get(`patches ${key}`, () => {
       // Rooms of one size share their form factors, whatever their faces send back.
       const factors = (make: () => Float32Array) => cache.get(`factors ${room.width} ${room.depth} ${room.height} ${finer}`, make);
@@ -98,7 +94,8 @@ export function settleRooms(
       }
     }
     const dull = last ? dullOf(patches, direct, last) : direct;
-    return { room, key: `${key} ${room.x} ${room.y} ${room.z}`, patches, direct, dull, mirrored, moved, residual };
+    const shape = JSON.stringify([room.width, room.depth, room.height, finer, patches.faces.map(sends), things]);
+    return { room, key: `${key} ${room.x} ${room.y} ${room.z}`, shape, patches, direct, dull, mirrored, moved, residual };
   });
   let solved: Solved[] = wholes.map((w) => ({
     ...w,
@@ -197,7 +194,11 @@ const FAR = [1, 2] as const;
 export function reflectedBy(s: Solved, weights: Float32Array, z: Metres): Ppfd {
   const { sent } = s.settled;
   let sum = 0;
-  for (let k = 0; k < weights.length; k++) sum += weights[k]! * sent[k]!;
+  for (const f of s.patches.faces) {
+    if (f.name === 'floor' || !sends(f)) continue; // a receiver that faces up sees none of it
+    const to = f.first + f.columns * f.rows;
+    for (let k = f.first; k < to; k++) sum += weights[k]! * sent[k]!;
+  }
   const c = s.patches.faces.find((f) => f.name === 'ceiling')!;
   const away = (s.room.z + s.room.height - z) / Math.max(c.di, c.dj);
   const share = Math.min(1, Math.max(0, (away - FAR[0]) / (FAR[1] - FAR[0])));

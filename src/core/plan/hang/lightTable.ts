@@ -99,7 +99,7 @@ export function lightTableOf(
   /** What comes from other tiers now, at the points of a tray: the whole light that the engine found there less the tier's own. */
   function spillAt({ tray, canopy }: BenchTray, points: readonly (readonly [Metres, Metres])[]): Float64Array {
     const light = answer.tiers[t.tier.id]?.trays[tray.id];
-    if (!light || light.spillShare === 0) return new Float64Array(points.length);
+    if (!light || Object.keys(answer.tiers).length < 2) return new Float64Array(points.length);
     const { area, columns, rows: lines, ppfd } = light.map;
     const own = lightFieldOf(sceneOfTier(asked), cache);
     const cell = (at: number, from: number, to: number, count: number) =>
@@ -107,7 +107,7 @@ export function lightTableOf(
     return Float64Array.from(points, ([x, y]) => {
       const [i, j] = [cell(x, area.x0, area.x1, columns), cell(y, area.y0, area.y1, lines)];
       const [cx, cy] = [area.x0 + ((i + 0.5) / columns) * (area.x1 - area.x0), area.y0 + ((j + 0.5) / lines) * (area.y1 - area.y0)];
-      return Math.max(0, ppfd[i + columns * j]! - throughCover(tray) * own.ppfdAt(cx, cy, canopy));
+      return ppfd[i + columns * j]! - throughCover(tray) * own.ppfdAt(cx, cy, canopy);
     });
   }
   lifts.forEach((lift, i) => {

@@ -80,12 +80,12 @@ const QUARTER_min = 15;
 const dayOf = ({ on_min, lit_min, pause }: LitTimes, daylight: Daylight | null): LightDay => ({ on_min, lit_min, pause, daylight });
 
 /** How bad some times are for a tray; a plan is the person's word, and then how far the hours are from it counts. */
-const lossAt = (s: Served, times: LitTimes): number =>
-  s.wish != null ? PER_HOUR_OFF_PLAN * (times.lit_min / 60 - s.wish) ** 2 : lossOf(s.light, s.stage, s.limits, dayOf(times, s.daylight));
+const lossAt = (s: Served, day: LightDay): number =>
+  s.wish != null ? PER_HOUR_OFF_PLAN * (day.lit_min / 60 - s.wish) ** 2 : lossOf(s.light, s.stage, s.limits, day);
 
 /** How deep times break the limits of a tray: its longest day, and the strength where lamps and daylight come together. */
-function breachAt(s: Served, times: LitTimes): { long: number; strong: number } {
-  const breaches = breachesOf(receivedOf(s.light, dayOf(times, s.daylight)), s.limits);
+function breachAt(s: Served, day: LightDay): { long: number; strong: number } {
+  const breaches = breachesOf(receivedOf(s.light, day), s.limits);
   const deepest = (why: (typeof breaches)[number]['why']) => Math.max(0, ...breaches.filter((b) => b.why === why).map(depthOf));
   return { long: deepest('day-too-long'), strong: deepest('too-strong') };
 }
@@ -171,9 +171,12 @@ interface Tried extends LitTimes {
 
 function tryTimes(served: readonly Served[], times: LitTimes): Tried {
   let long = 0, strong = 0, sum = 0, worst = 0; // prettier-ignore
+  let day: LightDay | null = null;
   for (const s of served) {
-    const breach = breachAt(s, times);
-    const loss = lossAt(s, times);
+    // Trays that have the same daylight have the same day, which is worked out once.
+    if (!day || day.daylight !== s.daylight) day = dayOf(times, s.daylight);
+    const breach = breachAt(s, day);
+    const loss = lossAt(s, day);
     long = Math.max(long, breach.long);
     strong = Math.max(strong, breach.strong);
     sum += loss;
@@ -306,9 +309,11 @@ function placeOf(lit_min: number, served: readonly Served[], rules: TimerRules, 
   // In this order: quiet first, then money, then one long night, then the least change.
   const within = (on: number, span: Span) => litWithin({ on_min: on, lit_min, pause: now.pause }, span);
   const asideOf = (on: number) => (daylight ? lit_min - within(on, daylight) : 0);
-  const worth = (on: number) =>
+  const cost = (on: number) =>
     1e9 * (quiet ? within(on, quiet) : 0) - 1e6 * (cheap ? within(on, cheap) : 0) + 1e3 * asideOf(on) + apart(on);
-  const ons = Array.from({ length: MINUTES_PER_DAY / step_min }, (_, i) => i * step_min).sort((a, b) => worth(a) - worth(b) || a - b);
+  const ons = Array.from({ length: MINUTES_PER_DAY / step_min }, (_, i) => ({ on: i * step_min, cost: cost(i * step_min) }))
+    .sort((a, b) => a.cost - b.cost || a.on - b.on)
+    .map(({ on }) => on);
   // Without daylight, and without a pause to cut it otherwise, every place gives the same light.
   return (daylight || now.pause ? ons.find(allowed) : ons[0]) ?? ons[0]!;
 }
