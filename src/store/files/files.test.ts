@@ -378,6 +378,9 @@ test('a season goes out and comes in as it was, and what contradicts itself in i
   expect(wrong((f) => (f.season.lastFrost = { kind: 'table', day: null, rows: [], risk_percent: null }))).toEqual([
     'site/missing season.lastFrost.risk_percent',
   ]);
+  expect(wrong((f) => (f.season.lastFrost = { kind: 'day', day: null, rows: [], risk_percent: null }))).toEqual([
+    'site/missing season.lastFrost.day',
+  ]);
   // A tier or a batch that has gone from the stands is no fault of the plan.
   expect(wrong((f) => (f.season.batches[0]!.tierId = 'gone'))).toEqual([]);
   expect(wrong((f) => (f.season.batches[0]!.batchId = 'gone'))).toEqual([]);

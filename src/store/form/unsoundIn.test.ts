@@ -12,6 +12,7 @@ import { exportSite } from '../files/exportSite';
 import { readSiteText } from '../files/readSiteText';
 import { demoSite } from '../site/demoSite';
 import { beginGesture, changeSite, createSiteStore, endGesture, undo } from '../site/siteStore';
+import { tables } from '../../core/things/tables/libraryTables';
 import { readSite } from './readSite';
 import { unsoundIn } from './unsoundIn';
 import { writeSite } from './writeSite';
@@ -42,6 +43,19 @@ test.each<[string, string, Change]>([
   const store = createSiteStore(demo);
   expect(changeSite(store, 'try', change)).toBe(false);
   expect(store.getState()).toMatchObject({ site: demo, past: [], refused: { what: 'try' } });
+});
+
+test('a batch that changed is looked at though no stand did; one that did not, where a crop may have taken its stage', () => {
+  const wrong = { ...demo, batches: demo.batches.map((b, i) => (i === 0 ? { ...b, height: 9 } : b)) };
+  expect(readsBack(wrong)).toBe(false);
+  expect(unsoundIn(demo, wrong).map((p) => p.at)).toEqual([expect.stringMatching(/^batches\[\d+\]/)]);
+  // A crop of one's own loses the stage that a batch is in.
+  const id = demo.batches[0]!.cropId;
+  const crop = tables.crop(id)!;
+  const copied = { ...demo, crops: [...demo.crops, { ...crop, id: 'mine', own: { basedOn: id, why: 'ours' } }], batches: demo.batches.map((b, i) => (i === 0 ? { ...b, cropId: 'mine' } : b)) }; // prettier-ignore
+  const without = { ...copied, crops: copied.crops.map((c) => (c.id === 'mine' ? { ...c, stages: c.stages.filter((s) => s.stage !== copied.batches[0]!.stage) } : c)) }; // prettier-ignore
+  expect(readsBack(without)).toBe(false);
+  expect(unsoundIn(copied, without).length).toBeGreaterThan(0);
 });
 
 test('a gesture that ends where nothing can be kept is taken back whole', () => {

@@ -157,6 +157,32 @@ test.each([
   ['a number that is none', example.replace('"y_m": 0.2', '"y_m": "near"'), 'scene/isNumber lamps[0].y_m'],
 ])('%s is refused, by field', (_, text, expected) => expect(problems(text).join(', ')).toContain(expected));
 
+test('a slice is as large as its sides are long, however high it stands', () => {
+  const text = withChange((s) => {
+    s.ask = { slices: [{ x0_m: 0, x1_m: 1, z0_m: 9, z1_m: 9.1, y_m: 0.2, cell_m: 0.001 }] };
+  });
+  expect(problems(text)).toEqual([]);
+});
+
+test('between mirrors every image of a lamp is a way to follow', () => {
+  const scene = (specular: number) => {
+    const wall = { reflectance: 0.9, transmittance: 0, specular };
+    return withChange((s) => {
+      s.tiers = [{ x_m: 0, y_m: 0, z_m: 0, width_m: 5, depth_m: 5, height_m: 2, faces: Object.fromEntries(['floor', 'left', 'right', 'front', 'back'].map((f) => [f, wall])) }]; // prettier-ignore
+      s.lamps = Array.from({ length: 20 }, (_, i) => ({ id: `l${i}`, kind: 'rect', x_m: 1, y_m: 1, z_m: 1, length_m: 0.4, width_m: 0.4, ppf_umol_per_s: 50, diodes: { columns: 8, rows: 8 } })); // prettier-ignore
+      s.trays = [];
+      s.things = [];
+      s.ask = { maps: [{ x0_m: 0, x1_m: 5, y0_m: 0, y1_m: 5, z_m: 0.1, cell_m: 0.01 }] };
+    });
+  };
+  const refused = (specular: number) => {
+    const read = readSceneText(scene(specular));
+    return read.ok ? [] : read.problems.map((p) => p.code);
+  };
+  expect(refused(0)).toEqual([]);
+  expect(refused(0.8)).toEqual(['scene/too-much-work']);
+});
+
 test('numbers that no computer can hold are refused by the name of their field', () => {
   for (const huge of ['1e999', '-1e999']) {
     const text = example.replace(/"x_m": *[-\d.]+/, `"x_m": ${huge}`);

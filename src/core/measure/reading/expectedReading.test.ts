@@ -5,6 +5,8 @@ import { setUpOf, type SetUp } from '../../answer/stand/setUp';
 import { LUX_PER_FOOT_CANDLE } from '../../units/light';
 import { expectedReading } from './expectedReading';
 import { placeNow } from './takeReading';
+import { lightThere } from './lightThere';
+import { otherwiseOf } from './otherwiseOf';
 
 const site = demoSite('en-GB');
 const setUp = (id: string) =>
@@ -33,4 +35,15 @@ test('foot-candles are a tenth of lux, photons less still, and pale sides make a
   const faces = { floor: 'open', ceiling: 'open', left: 'open', right: 'open', front: 'open', back: 'open' };
   const inTheOpen = expectedReading('lux-basic', { ...at, around: { ...at.around, faces } }, lampsIn(parsley));
   expect(shown('lux-basic')).toBeGreaterThan(inTheOpen.value!);
+});
+
+test('a sensor that is said to be close under a lamp may have been nearer still, but not beside or above it', () => {
+  const celery = setUp('demo-celery');
+  const first = celery.tier.readings[0]!;
+  const lowest = Math.min(...first.lit.map((l) => l.face));
+  const close = { ...first, z: lowest - 0.03 };
+  const { higher, lower } = otherwiseOf(close, lampsIn(celery));
+  const at = (z: number) => lightThere({ ...close, z }, lampsIn(celery)).ppfd;
+  expect(higher).toBeWithin(at(lowest - 0.01) / at(close.z), { relative: 1e-9 });
+  expect(lower).toBeWithin(at(close.z - 0.05) / at(close.z), { relative: 1e-9 });
 });

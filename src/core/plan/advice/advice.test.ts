@@ -314,6 +314,28 @@ test('a move is one move, whichever tray of two is named first', () => {
   expect(swap('a', 'c')).not.toBe(swap('a', 'b'));
 });
 
+test('trays of one crop and stage on one tier are not swapped, as that changes nothing; others are', () => {
+  const base = siteWith();
+  const [upper, lower] = base.stands[0]!.tiers;
+  const [a, b] = upper!.trays;
+  const leek = { cropId: 'leek', stage: 'seedling' } as const;
+  const mixed = addTray(
+    lower!.id,
+    cells,
+    celery,
+    { x: 0.32, y: 0.225 },
+    ids,
+  )(addTray(lower!.id, cells, leek, { x: 0.88, y: 0.225 }, ids)(base));
+  const [beyond, alike] = mixed.stands[0]!.tiers[1]!.trays;
+  const partners = (site: Site, trayId: string) =>
+    movesFor(site, standOf(site), { of: 'tray', id: trayId }).flatMap((m) => (m.do === 'swap-trays' ? [m.otherId] : []));
+  expect(partners(mixed, a!.id).sort()).toEqual([beyond!.id, alike!.id].sort());
+  // The leek and the celery below differ by their crop alone.
+  expect(partners(mixed, beyond!.id)).toContain(alike!.id);
+  const older = { ...mixed, batches: mixed.batches.map((x) => (x.id === b!.batchId ? { ...x, stage: 'growing-on' as const } : x)) };
+  expect(partners(older, a!.id)).toContain(b!.id);
+});
+
 test('trays and lamps that stand aside may go to the middle, along the width and along the depth', () => {
   const base = siteWith();
   const { id, trays, fittings } = base.stands[0]!.tiers[TIER]!;
