@@ -4,7 +4,11 @@
  * @param ask  may reject: then `failed` is told, and the next question is asked all the same
  * @returns puts a question; `stop` forgets what waits, and tells nobody of what is under way
  */
-export function newestWins<Q, A>(ask: (question: Q) => Promise<A>, told: (answer: A, question: Q) => void, failed: (question: Q) => void) {
+export function newestWins<Q, A>(
+  ask: (question: Q) => Promise<A>,
+  told: (answer: A, question: Q) => void,
+  failed: (question: Q, reason: unknown) => void,
+) {
   let waiting: { readonly question: Q } | null = null;
   let isAsking = false;
   let isStopped = false;
@@ -16,8 +20,8 @@ export function newestWins<Q, A>(ask: (question: Q) => Promise<A>, told: (answer
       try {
         const answer = await ask(question);
         if (!isStopped) told(answer, question);
-      } catch {
-        if (!isStopped) failed(question);
+      } catch (reason) {
+        if (!isStopped) failed(question, reason);
       }
     }
     isAsking = false;

@@ -1,13 +1,13 @@
 'use client';
 import clsx from 'clsx';
 import Link from 'next/link';
-import { useEffect, useMemo, useState } from 'react';
-import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
+import { useMemo } from 'react';
 import type { JudgedTray } from '@/core/answer/bench/judgeTray';
 import { lampsAMonth } from '@/core/plan/buying/bill';
-import { tables } from '@/core/things/tables/libraryTables';
-import { benchStandOf, type BenchStand } from '@/core/answer/stand/benchStand';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { benchStandIn } from '@/store/bench/benchStandIn';
 import { showMoney } from '@/core/units/money';
+import { useLightOfStands } from '../hours/useLightOfStand';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { doseNumber } from '../drawing/lightWords';
 import { useSize } from '../drawing/useSize';
@@ -50,35 +50,21 @@ export function Compare() {
 }
 
 function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side: 0 | 1, id: string): void }) {
-  const { lightOfStand } = useWorkspace();
   const site = useSite((s) => s.site);
   const { lengthUnit } = useSettings();
   const { ref, width } = useSize<HTMLDivElement>();
   const both = useMemo(
     () =>
       ids.map((id) =>
-        benchStandOf(
+        benchStandIn(
           site,
           site.stands.find((s) => s.id === id)!,
-          tables,
         ),
       ) as [BenchStand, BenchStand],
     [ids, site],
   );
-  const [answers, setAnswers] = useState<readonly (BenchAnswer | null)[]>([null, null]);
-  useEffect(() => {
-    let gone = false;
-    both.forEach((stand, i) => {
-      lightOfStand(stand, 'front').then(
-        (answer) => !gone && setAnswers((now) => now.map((a, k) => (k === i ? answer : a))),
-        () => undefined, // the drawing of each says it when the light cannot be computed
-      );
-    });
-    return () => {
-      gone = true;
-    };
-  }, [both, lightOfStand]);
-  const judged = both.map((stand, i) => stand.tiers.map((t) => judgedTrays(t, answers[i]?.tiers[t.tier.id] ?? null)));
+  const lights = useLightOfStands(both, 'front');
+  const judged = both.map((stand) => stand.tiers.map((t) => judgedTrays(t, lights.get(stand)?.tiers[t.tier.id] ?? null)));
   const costs = both.map((stand) => lampsAMonth(site, stand.tiers));
   const column = width < 600 ? width : Math.floor((width - 16) / 2); // one below the other on a phone
   return (
@@ -99,12 +85,12 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
               ))}
             </select>
             <div className="night overflow-hidden rounded-md bg-night text-night-ink">
-              {width > 0 && <StandPicture stand={stand} answer={answers[i] ?? null} width={column} height={400} unit={lengthUnit} />}
+              {width > 0 && <StandPicture stand={stand} answer={lights.get(stand) ?? null} width={column} height={400} unit={lengthUnit} />}
             </div>
           </div>
         ))}
       </div>
-      {answers.includes(null) ? (
+      {both.some((stand) => !lights.has(stand)) ? (
         <p role="status" className="text-soft">
           Working out the light of both…
         </p>

@@ -1,6 +1,6 @@
 'use client';
 import { ChevronDown } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { exchangeableIn, isUnsafe, movedOn, roundOf } from '@/core/plan/rotation/rotateTier';
 import { rotatedLight, type RotatedTray } from '@/core/plan/rotation/rotationEffect';
@@ -10,6 +10,7 @@ import type { LightMap } from '@/core/light/field/Grid';
 import { tables } from '@/core/things/tables/libraryTables';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { changeSite, undo } from '@/store/site/siteStore';
+import { useWorkedOut } from '../parts/useWorkedOut';
 import { trayName } from '../bench/benchWords';
 import { SelectField } from '../parts/SelectField';
 import { daysWords } from '../season/dayWords';
@@ -68,33 +69,27 @@ type Lights = readonly Readonly<Record<string, LightMap | undefined>>[];
 function useLights(standId: string, tier: BenchTier): Lights | 'failed' | null {
   const { lightOfStand } = useWorkspace();
   const site = useSite((s) => s.site);
-  const [state, setState] = useState<{ of: unknown; lights: Lights | 'failed' } | null>(null);
-  useEffect(() => {
-    let gone = false;
-    const places = Math.min(MOST_PLACES, roundOf(tier.tier, 'swap'));
-    const turns = Array.from({ length: places }, (_, n) => {
-      const moved = withTier(tier.tier.id, (t) => movedOn(t, n))(site);
-      return lightOfStand(
-        benchStandIn(
-          moved,
-          moved.stands.find((s) => s.id === standId)!,
-        ),
+  const asked = useMemo(() => ({ site, standId, tier }), [site, standId, tier]);
+  const look = useCallback(
+    async ({ site, standId, tier }: typeof asked): Promise<Lights> => {
+      const places = Math.min(MOST_PLACES, roundOf(tier.tier, 'swap'));
+      const answers = await Promise.all(
+        Array.from({ length: places }, (_, n) => {
+          const moved = withTier(tier.tier.id, (t) => movedOn(t, n))(site);
+          return lightOfStand(
+            benchStandIn(
+              moved,
+              moved.stands.find((s) => s.id === standId)!,
+            ),
+          );
+        }),
       );
-    });
-    Promise.all(turns).then(
-      (answers) => {
-        const lights = answers.map((a) =>
-          Object.fromEntries(Object.entries(a.tiers[tier.tier.id]?.trays ?? {}).map(([id, t]) => [id, t.map])),
-        );
-        if (!gone) setState({ of: tier, lights });
-      },
-      () => !gone && setState({ of: tier, lights: 'failed' }),
-    );
-    return () => {
-      gone = true;
-    };
-  }, [lightOfStand, site, standId, tier]);
-  return state?.of === tier ? state.lights : null;
+      return answers.map((a) => Object.fromEntries(Object.entries(a.tiers[tier.tier.id]?.trays ?? {}).map(([id, t]) => [id, t.map])));
+    },
+    [lightOfStand],
+  );
+  const told = useWorkedOut(asked, look);
+  return told?.of.tier === tier ? (told.answer ?? 'failed') : null;
 }
 
 function Choice({ tier, standId }: { tier: BenchTier; standId: string }) {

@@ -1,9 +1,11 @@
 'use client';
 import { ChevronRight } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useCallback } from 'react';
+import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
 import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import { headingFor, type Heading } from '@/core/plan/clinic/headingFor';
 import { trayName } from '../bench/benchWords';
+import { useWorkedOut } from '../parts/useWorkedOut';
 import { daysWords } from '../season/dayWords';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { CERTAINTY_WORDS } from '../verdict/words';
@@ -21,33 +23,28 @@ const PLACES = ['back left', 'back', 'back right', 'left', 'middle', 'right', 'f
 const whereWords = (places: readonly number[]): string =>
   places.length === 9 ? 'everywhere' : places.length > 4 ? 'in most places' : places.map((p) => PLACES[p]).join(', ');
 
+/** The trays of some stands that are heading for trouble, the soonest first. */
+async function headingsIn(stands: readonly BenchStand[], lightOf: (stand: BenchStand) => Promise<BenchAnswer>): Promise<Found[]> {
+  const list: Found[] = [];
+  for (const stand of stands.filter((s) => s.tiers.some((t) => t.trays.some((y) => (y.batch.age ?? -1) >= 0)))) {
+    const answer = await lightOf(stand);
+    for (const tier of stand.tiers)
+      for (const tray of tier.trays) {
+        const light = answer.tiers[tier.tier.id]?.trays[tray.tray.id];
+        const heading = light && headingFor(tier, tray, light);
+        if (heading) list.push({ stand, tier, tray, heading });
+      }
+  }
+  return list.sort((a, b) => a.heading.days - b.heading.days);
+}
+
 /** Trays that are heading for trouble before it shows, the soonest first. */
 export function Headings({ stands, onOpen }: { stands: readonly BenchStand[]; onOpen(trayId: string, batchId: string): void }) {
   const { lightOfStand } = useWorkspace();
-  const [found, setFound] = useState<{ readonly of: readonly BenchStand[]; readonly list: readonly Found[] } | null>(null);
-  useEffect(() => {
-    let isGone = false;
-    const look = async () => {
-      const list: Found[] = [];
-      for (const stand of stands.filter((s) => s.tiers.some((t) => t.trays.some((y) => (y.batch.age ?? -1) >= 0)))) {
-        const answer = await lightOfStand(stand);
-        if (isGone) return;
-        for (const tier of stand.tiers)
-          for (const tray of tier.trays) {
-            const light = answer.tiers[tier.tier.id]?.trays[tray.tray.id];
-            const heading = light && headingFor(tier, tray, light);
-            if (heading) list.push({ stand, tier, tray, heading });
-          }
-      }
-      setFound({ of: stands, list: list.sort((a, b) => a.heading.days - b.heading.days) });
-    };
-    // Without light nothing can be foretold; the trays stand below all the same.
-    look().catch(() => undefined);
-    return () => {
-      isGone = true;
-    };
-  }, [stands, lightOfStand]);
-  const list = found?.of === stands ? found.list : null;
+  const look = useCallback((all: readonly BenchStand[]) => headingsIn(all, lightOfStand), [lightOfStand]);
+  const told = useWorkedOut(stands, look);
+  // Without light nothing can be foretold; the trays stand below all the same.
+  const list = told?.of === stands ? told.answer : null;
   if (list === null || list.length === 0) return null;
   return (
     <section aria-labelledby="heading-for" className="space-y-1">

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { Treatment } from '@/core/judge/clinic/Cause';
 import type { TrayToday } from '@/core/plan/clinic/circumstancesOf';
 import type { PlanMend } from '@/core/plan/clinic/mendByPlan';
@@ -9,6 +9,8 @@ import { applyOnStand } from '@/store/bench/applyOnStand';
 import type { Stage } from '@/core/things/crop/Crop';
 import { showLength } from '@/core/units/length';
 import { changeSite, undo } from '@/store/site/siteStore';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { useWorkedOut } from '../parts/useWorkedOut';
 import { moveWords } from '../bench/moveWords';
 import { Button } from '../parts/Button';
 import { dayWords, daysWords } from '../season/dayWords';
@@ -23,29 +25,22 @@ const QUIET_ms = 700;
 /** What the plan can do of what mends it, worked out beside the page; empty until it is. */
 export function useMends(treatments: readonly Treatment[], { stand, tray, light }: TrayToday, isWanted: boolean): readonly PlanMend[] {
   const { mendsOf, lightOfStand, sites } = useWorkspace();
-  const [found, setFound] = useState<{ readonly of: string; readonly stand: unknown; readonly mends: readonly PlanMend[] } | null>(null);
   const key = treatments.join(' ');
-  useEffect(() => {
-    if (!isWanted || !light || key === '') return;
-    let isGone = false;
-    const { site } = sites.getState();
-    const trayId = tray.tray.id;
-    const look = () =>
-      lightOfStand(stand)
-        .then((answer) =>
-          mendsOf({ site, standId: stand.stand.id, scope: { of: 'tray', id: trayId }, answer }, key.split(' ') as Treatment[]),
-        )
-        .then((mends) => !isGone && setFound({ of: key, stand, mends }))
-        // What could not be worked out is not offered; the words stand without it.
-        .catch(() => undefined);
-    // Signs are marked one after the other: only what stands for a moment is worked out.
-    const timer = setTimeout(() => void look(), QUIET_ms);
-    return () => {
-      isGone = true;
-      clearTimeout(timer);
-    };
-  }, [key, stand, tray.tray.id, light, isWanted, mendsOf, lightOfStand, sites]);
-  return found && found.of === key && found.stand === stand ? found.mends : [];
+  const trayId = tray.tray.id;
+  const isAsked = isWanted && light !== null && key !== '';
+  const asked = useMemo(() => (isAsked ? { key, stand, trayId } : null), [isAsked, key, stand, trayId]);
+  const look = useCallback(
+    async (of: { key: string; stand: BenchStand; trayId: string }): Promise<readonly PlanMend[]> => {
+      const { site } = sites.getState();
+      const answer = await lightOfStand(of.stand);
+      return mendsOf({ site, standId: of.stand.stand.id, scope: { of: 'tray', id: of.trayId }, answer }, of.key.split(' ') as Treatment[]);
+    },
+    [mendsOf, lightOfStand, sites],
+  );
+  // Signs are marked one after the other: only what stands for a moment is worked out.
+  const told = useWorkedOut(asked, look, QUIET_ms);
+  // What could not be worked out is not offered; the words stand without it.
+  return (told && told.of === asked && told.answer) || [];
 }
 
 /** A treatment that is a change of the plan: what it is here, what the tray would get, and the press that does it. */

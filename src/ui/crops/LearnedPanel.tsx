@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { groupsOf, learnedFrom, type Learned } from '@/core/plan/trial/learnedOf';
@@ -10,6 +10,7 @@ import { showTemperature } from '@/core/units/temperature';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
+import { useWorkedOut } from '../parts/useWorkedOut';
 import { judgedTrays } from '../bench/useBench';
 import { Button } from '../parts/Button';
 import { say } from '../shell/toastStore';
@@ -132,8 +133,6 @@ export function LearnedPanel({ crop }: { crop: Crop }) {
 
 /** Mean doses of the trays on stands that may have a result of this crop; null while they are worked out. */
 function useDoses(site: Site, crop: Crop, lightOfStand: (stand: BenchStand) => Promise<BenchAnswer>): ReadonlyMap<string, number> | null {
-  // prettier-ignore
-  const [found, setFound] = useState<{ readonly of: readonly unknown[]; readonly doses: ReadonlyMap<string, number> } | null>(null);
   const wanted = useMemo(() => {
     const batches = new Set(site.batches.filter((b) => b.cropId === crop.id).map((b) => b.id));
     const inTrials = new Set(site.trials.filter((t) => t.ended !== null).flatMap((t) => t.trays.flatMap((y) => y.trayId ?? [])));
@@ -141,22 +140,24 @@ function useDoses(site: Site, crop: Crop, lightOfStand: (stand: BenchStand) => P
       .filter((s) => s.tiers.some((t) => t.trays.some((y) => batches.has(y.batchId) || inTrials.has(y.id))))
       .map((s) => benchStandIn(site, s));
   }, [site, crop.id]);
-  useEffect(() => {
-    let isGone = false;
-    const look = async () => {
-      const doses = new Map<string, number>();
-      for (const stand of wanted) {
-        const answer = await lightOfStand(stand);
-        for (const tier of stand.tiers)
-          for (const j of judgedTrays(tier, answer.tiers[tier.tier.id] ?? null)) doses.set(j.tray.tray.id, j.verdict.received.mean);
-      }
-      if (!isGone) setFound({ of: wanted, doses });
-    };
-    // Without light there are the doses that trials state.
-    look().catch(() => !isGone && setFound({ of: wanted, doses: new Map() }));
-    return () => {
-      isGone = true;
-    };
-  }, [wanted, lightOfStand]);
-  return found?.of === wanted ? found.doses : null;
+  const look = useCallback((stands: readonly BenchStand[]) => dosesIn(stands, lightOfStand), [lightOfStand]);
+  const told = useWorkedOut(wanted, look);
+  // Without light there are the doses that trials state.
+  return told?.of === wanted ? (told.answer ?? NONE) : null;
+}
+
+const NONE: ReadonlyMap<string, number> = new Map();
+
+/** The mean DLI of each tray of some stands. */
+async function dosesIn(
+  stands: readonly BenchStand[],
+  lightOf: (stand: BenchStand) => Promise<BenchAnswer>,
+): Promise<ReadonlyMap<string, number>> {
+  const doses = new Map<string, number>();
+  for (const stand of stands) {
+    const answer = await lightOf(stand);
+    for (const tier of stand.tiers)
+      for (const j of judgedTrays(tier, answer.tiers[tier.tier.id] ?? null)) doses.set(j.tray.tray.id, j.verdict.received.mean);
+  }
+  return doses;
 }

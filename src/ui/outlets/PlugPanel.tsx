@@ -9,6 +9,7 @@ import { showClock } from '@/core/units/clock';
 import { isoOf } from '@/core/units/day';
 import { plugIn, type LivePlug } from '@/store/plug/livePlug';
 import type { PlugOrderFile } from '@/store/plug/PlugFiles';
+import { watchPlug } from '@/store/plug/watchPlug';
 import { CheckField } from '../parts/CheckField';
 import { timerName, timesWords } from '../hours/timerWords';
 import { Button } from '../parts/Button';
@@ -18,8 +19,6 @@ import { takenNow } from '../readings/takenNow';
 import { dayWords } from '../season/dayWords';
 import { useChart, useToday } from '../shell/WorkspaceContext';
 
-/** How often the plug is looked at, ms. */
-const LOOK_MS = 1000;
 const SPEEDS = ['1', '60', '3600'] as const;
 const SPEED_WORDS = { '1': 'real time', '60': 'a minute a second', '3600': 'an hour a second' } as const;
 
@@ -36,23 +35,11 @@ export function PlugPanel({ stand }: { stand: BenchStand }) {
 
   useEffect(() => {
     if (!plug) return;
-    let gone = false;
-    const look = () =>
-      plug.state().then(
-        (s) => !gone && setState(s),
-        (e: unknown) => {
-          if (gone) return;
-          setFailed(e instanceof Error ? e.message : String(e));
-          setPlug(null);
-          setState(null);
-        },
-      );
-    void look();
-    const every = setInterval(() => void look(), LOOK_MS);
-    return () => {
-      gone = true;
-      clearInterval(every);
-    };
+    return watchPlug(plug, setState, (reason) => {
+      setFailed(reason);
+      setPlug(null);
+      setState(null);
+    });
   }, [plug]);
 
   const { pause } = timer;

@@ -1,13 +1,13 @@
 'use client';
 import { Tabs } from 'radix-ui';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import Link from 'next/link';
-import type { TierLight } from '@/core/answer/bench/BenchQuestion';
 import { fitInForce } from '@/core/site/reading/Fit';
 import { isRecent, type TierFit } from '@/core/measure/fit/fitTier';
 import { lightThere } from '@/core/measure/reading/lightThere';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
+import { useWorkedOut } from '../parts/useWorkedOut';
 import { useStand, useBenchLook } from '../bench/useBench';
 import { SelectField } from '../parts/SelectField';
 import { useWorkspace } from '../shell/WorkspaceContext';
@@ -136,17 +136,9 @@ function Map({ of, tab, proposal, shows }: MapProps) {
   const { walk } = useStore(walkStore);
   const sensor = useStore(sensorStore);
   const { stand, tier: t } = of;
-  const [light, setLight] = useState<{ of: TierReadings['tier']; light: TierLight | null } | null>(null);
-  useEffect(() => {
-    let gone = false;
-    lightOfTier(stand, t.tier.id).then(
-      (answer) => !gone && setLight({ of: t, light: answer.tiers[t.tier.id] ?? null }),
-      () => !gone && setLight(null),
-    );
-    return () => {
-      gone = true;
-    };
-  }, [lightOfTier, stand, t]);
+  const asked = useMemo(() => ({ stand, tierId: t.tier.id }), [stand, t]);
+  const look = useCallback((of: typeof asked) => lightOfTier(of.stand, of.tierId), [lightOfTier]);
+  const light = useWorkedOut(asked, look);
   const own = walk?.tierId === t.tier.id && tab === 'walk' ? walk : null;
   const readings = useMemo(
     () =>
@@ -175,7 +167,7 @@ function Map({ of, tab, proposal, shows }: MapProps) {
     <>
       <PlanMap
         of={of}
-        light={light?.light ?? null}
+        light={light?.answer?.tiers[t.tier.id] ?? null}
         readings={readings}
         points={own?.points}
         at={own?.at}

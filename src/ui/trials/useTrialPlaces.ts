@@ -1,33 +1,20 @@
 'use client';
-import { useEffect, useMemo, useState } from 'react';
-import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
-import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { useMemo } from 'react';
 import type { TrialPlace } from '@/core/plan/trial/designOf';
 import type { Trial } from '@/core/site/trial/Trial';
 import { benchStandIn } from '@/store/bench/benchStandIn';
-import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { useLightOfStands } from '../hours/useLightOfStand';
+import { useSite } from '../shell/WorkspaceContext';
 
 /** The trays of a trial where they stand, with their light as it becomes known. */
 export function useTrialPlaces(trial: Trial): ReadonlyMap<string, TrialPlace> {
-  const { lightOfStand } = useWorkspace();
   const site = useSite((s) => s.site);
   const wanted = trial.trays.map((t) => t.trayId).join();
   const stands = useMemo(() => {
     const ids = new Set(wanted.split(','));
     return site.stands.filter((s) => s.tiers.some((t) => t.trays.some((y) => ids.has(y.id)))).map((s) => benchStandIn(site, s));
   }, [site, wanted]);
-  const [lights, setLights] = useState<ReadonlyMap<BenchStand, BenchAnswer>>(new Map());
-  useEffect(() => {
-    let gone = false;
-    for (const stand of stands)
-      lightOfStand(stand).then(
-        (answer) => !gone && setLights((known) => new Map([...known, [stand, answer]])),
-        () => undefined,
-      );
-    return () => {
-      gone = true;
-    };
-  }, [stands, lightOfStand]);
+  const lights = useLightOfStands(stands);
   return useMemo(
     () =>
       new Map(
