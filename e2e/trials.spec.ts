@@ -71,7 +71,7 @@ test.describe('the demo', () => {
     });
     await expect(page.getByTestId('shows')).toContainText('With one tray in an arm nothing can be said of why');
     await expect(page.getByText('Light leaks between the arms')).toHaveCount(0); // a mat is compared, not the light
-    await page.getByRole('button', { name: 'Give all arms the same dose' }).click();
+    await page.getByRole('button', { name: 'Give all arms the same DLI' }).click();
     await expect(page.getByText('Two arms share a tier and its lamps.')).toBeVisible({ timeout: 60_000 });
     await page.getByText('The wrong analysis, plant by plant').click();
     await expect(page.getByText(/^With every plant taken for a repeat/)).toBeVisible();

@@ -28,9 +28,9 @@ export const askedOfCase = ({ input }: PlacingCase): PlacingAsked => ({
   tiers: input.tiers.map((t) => ({
     places: t.trayPlaces,
     clear_cm: t.clearCm,
-    levels: t.levels.map((dose) => ({ dose, wh_per_day: dose * t.whPerMolDay })),
+    levels: t.levels.map((dli) => ({ dli, wh_per_day: dli * t.whPerMolDay })),
   })),
   needs: input.batches.map((b) =>
-    b.trays.map((trays, t) => ({ trays, doseMin: b.doseMin[t]!, doseMax: b.doseMax[t]!, height_cm: b.heightCm[t]! })),
+    b.trays.map((trays, t) => ({ trays, dliMin: b.doseMin[t]!, dliMax: b.doseMax[t]!, height_cm: b.heightCm[t]! })),
   ),
 });

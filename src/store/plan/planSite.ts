@@ -5,7 +5,7 @@ import type { Scope } from '../../core/plan/advice/movesFor';
 import { answerBench } from '../../core/answer/bench/answerBench';
 import { judgeTray } from '../../core/answer/bench/judgeTray';
 import { questionOfStand } from '../../core/answer/bench/questionOfStand';
-import type { Received } from '../../core/judge/dose/LightDay';
+import type { Received } from '../../core/judge/dli/LightDay';
 import { cautionsFor } from '../../core/answer/caution/cautionsFor';
 import { asOf } from '../../core/answer/stand/asOf';
 import type { TrayDay } from '../../core/plan/hang/HangChart';

@@ -1,4 +1,4 @@
-import { lampBandOf } from '../../core/judge/dose/lightBand';
+import { lampBandOf } from '../../core/judge/dli/lightBand';
 import { poseOf } from '../../core/site/stand/poseOf';
 import { emittersOf } from '../../core/things/lamp/emittersOf';
 import { lampLibrary } from '../../core/things/lamp/lampLibrary';

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { lampBandOf } from '@/core/judge/dose/lightBand';
+import { lampBandOf } from '@/core/judge/dli/lightBand';
 import { clearanceOf } from '@/core/things/lamp/clearanceOf';
 import { solve, suitingDistances, type SolveTask, type Fixed, type Solution } from '@/core/answer/solve/solve';
 import { solveDimmed, type DimmedSolution } from '@/core/answer/solve/solveDimmed';

@@ -4,7 +4,7 @@ import type { Limit, Setting, Solution } from '@/core/answer/solve/solve';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { showHours } from '@/core/units/clock';
 import { showLength, showLengthNumber, type LengthUnit } from '@/core/units/length';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { percent } from '../verdict/words';
 
 /** The best setting on a mark of the tape, still within the distances that suit; doses change with it by less than they are shown. */
@@ -41,13 +41,13 @@ export function suitsWords({ distances, hours }: Solution, best: Setting, unit: 
         ? `${showLength(from, unit)} or more`
         : `${showLengthNumber(from, unit)}–${showLength(to, unit)}`;
   const long = most - least < 1 / 120 ? showHours(least * 60) : `${showHours(least * 60)} to ${showHours(most * 60)}`;
-  return `Hang it ${range} above the leaves and light it ${long}. Best at ${showLength(best.distance, unit)} for ${showHours(Math.round(best.hours * 4) * 15)}: the weakest spot then gets ${doseNumber(best.weakest)}, the mean ${doseNumber(best.mean)}, the strongest ${doseNumber(best.strongest)} mol.`;
+  return `Hang it ${range} above the leaves and light it ${long}. Best at ${showLength(best.distance, unit)} for ${showHours(Math.round(best.hours * 4) * 15)}: the weakest spot then gets ${dliNumber(best.weakest)}, the mean ${dliNumber(best.mean)}, the strongest ${dliNumber(best.strongest)} mol.`;
 }
 
 export function failsWords(best: Setting, unit: LengthUnit, { dimming }: Pick<DimmedSolution, 'dimming'>): string {
   const at = dimming ? ` with the dimmer at ${percent(dimming.to)}` : '';
   const isPart = best.shareInBand >= 0.005;
-  return `No setting puts ${isPart ? 'the whole' : 'any part of the'} tray in the target range. The closest is ${showLength(best.distance, unit)} for ${showHours(Math.round(best.hours * 4) * 15)}${at}: ${isPart ? `${percent(best.shareInBand)} of the tray is then in range, ` : ''}the weakest spot gets ${doseNumber(best.weakest)} and the strongest ${doseNumber(best.strongest)} mol.`;
+  return `No setting puts ${isPart ? 'the whole' : 'any part of the'} tray in the target range. The closest is ${showLength(best.distance, unit)} for ${showHours(Math.round(best.hours * 4) * 15)}${at}: ${isPart ? `${percent(best.shareInBand)} of the tray is then in range, ` : ''}the weakest spot gets ${dliNumber(best.weakest)} and the strongest ${dliNumber(best.strongest)} mol.`;
 }
 
 /** More of the same lamps than anybody hangs over one tray. */

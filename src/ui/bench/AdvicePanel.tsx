@@ -15,7 +15,7 @@ import { Button } from '../parts/Button';
 import { Segments } from '../parts/Segments';
 import { focusOn, usePageActions } from '../shell/pageActions';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { percent } from '../verdict/words';
 import { trayName } from './benchWords';
 import { movesWords } from './moveWords';
@@ -138,7 +138,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
             <p className="text-sm text-soft">
               {worst &&
                 stand.tiers.length > 0 &&
-                `${trayName(worst)} now gets ${doseNumber(current.before.weakest)} to ${doseNumber(current.before.strongest)} mol; `}
+                `${trayName(worst)} now gets ${dliNumber(current.before.weakest)} to ${dliNumber(current.before.strongest)} mol; `}
               {percent(current.before.shareInBand)} of {WHOSE[asked]} in range. {current.judged} moves judged.
             </p>
           )}
@@ -196,9 +196,9 @@ function Habits({ stand, habits }: { stand: BenchStand; habits: readonly Habit[]
             <p className="text-sm text-soft">
               on average weakest{' '}
               <strong className="text-verdigris">
-                {doseNumber(h.weakest.before)} → {doseNumber(h.weakest.after)}
+                {dliNumber(h.weakest.before)} → {dliNumber(h.weakest.after)}
               </strong>
-              , strongest {doseNumber(h.strongest.before)} → {doseNumber(h.strongest.after)}, in range{' '}
+              , strongest {dliNumber(h.strongest.before)} → {dliNumber(h.strongest.after)}, in range{' '}
               <strong className="text-verdigris">
                 {percent(h.shareInBand.before)} → {percent(h.shareInBand.after)}
               </strong>
@@ -243,13 +243,13 @@ function Change({ before, offer: { after, effort_min, toBuy }, currency }: { bef
       <div>
         <dt>weakest </dt>
         <dd>
-          {doseNumber(before.weakest)} → {doseNumber(after.weakest)}
+          {dliNumber(before.weakest)} → {dliNumber(after.weakest)}
         </dd>
       </div>
       <div>
         <dt>strongest </dt>
         <dd>
-          {doseNumber(before.strongest)} → {doseNumber(after.strongest)}
+          {dliNumber(before.strongest)} → {dliNumber(after.strongest)}
         </dd>
       </div>
       <div>

@@ -7,7 +7,7 @@ import { faultsOf } from '@/core/answer/faults/faults';
 import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { percent, stageWords } from '../verdict/words';
 import { faultWords, hangWords, riserWords, SAYS_WORDS, trayName } from './benchWords';
 import { StandPicture } from './StandPicture';
@@ -81,7 +81,7 @@ export function BenchPrint({ stand }: { stand: BenchStand }) {
                   </td>
                   <td className="whitespace-nowrap">
                     {j &&
-                      `${doseNumber(j.verdict.weakest.value)}–${doseNumber(j.verdict.strongest.value)} (${j.tray.stage.dliMin}–${j.tray.stage.dliMax})`}
+                      `${dliNumber(j.verdict.weakest.value)}–${dliNumber(j.verdict.strongest.value)} (${j.tray.stage.dliMin}–${j.tray.stage.dliMax})`}
                   </td>
                   <td>{j && `${percent(j.verdict.shareInBand)}, ${SAYS_WORDS[j.verdict.says]}`}</td>
                 </tr>

@@ -167,7 +167,7 @@ function Frontier({
           {words}
         </strong>
         : {percent(chosen.shareInBand)} of the leaf area in range, uniformity {chosen.uniformity.toFixed(2)}, mean DLI{' '}
-        {percent(chosen.doseOfBest)} of the best, {showMoney(chosen.costPerMonth, currency)} a month
+        {percent(chosen.dliOfBest)} of the best, {showMoney(chosen.costPerMonth, currency)} a month
         {chosen.lift !== 0 && ` (${showLength(Math.abs(chosen.lift), lengthUnit)} ${chosen.lift > 0 ? 'higher' : 'lower'})`}.
       </p>
       <p className="text-sm text-soft">

@@ -9,7 +9,7 @@ import { benchStandIn } from '@/store/bench/benchStandIn';
 import { showMoney } from '@/core/units/money';
 import { useLightOfStands } from '../hours/useLightOfStand';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { useSize } from '../drawing/useSize';
 import { SAYS_WORDS, trayName } from './benchWords';
 import { colourOfResult } from '../verdict/resultColours';
@@ -112,8 +112,8 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
                 <td className="py-1">
                   <span className="text-soft">{tier}</span> {trayName((b ?? a)!.tray)}
                 </td>
-                <Cell a={a?.verdict.weakest.value} b={b?.verdict.weakest.value} show={doseNumber} />
-                <Cell a={a?.verdict.strongest.value} b={b?.verdict.strongest.value} show={doseNumber} />
+                <Cell a={a?.verdict.weakest.value} b={b?.verdict.weakest.value} show={dliNumber} />
+                <Cell a={a?.verdict.strongest.value} b={b?.verdict.strongest.value} show={dliNumber} />
                 <Cell a={a && 100 * a.verdict.shareInBand} b={b && 100 * b.verdict.shareInBand} show={(v) => `${Math.round(v)} %`} />
                 <td className="pl-4">
                   {a ? SAYS_WORDS[a.verdict.says] : 'not there'}

@@ -2,7 +2,7 @@
 import { CopyPlus, TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { drawOf, lampsAMonth } from '@/core/plan/buying/bill';
-import { MOL_SECONDS } from '@/core/judge/dose/dli';
+import { MOL_SECONDS } from '@/core/judge/dli/dli';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { furnishLike } from '@/core/site/stand/change';
 import { faultsOf } from '@/core/answer/faults/faults';
@@ -14,8 +14,8 @@ import { PictureButtons } from '../parts/PictureButtons';
 import { MapShowsChoice } from '../parts/MapShowsChoice';
 import { Segments } from '../parts/Segments';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
-import { DoseKey } from '../verdict/DoseKey';
-import { DoseScale } from '../verdict/DoseScale';
+import { DliKey } from '../verdict/DliKey';
+import { DliScale } from '../verdict/DliScale';
 import { HeadlineLine } from '../verdict/HeadlineLine';
 import { certaintyOf, consequencesOf, percent, stageWords } from '../verdict/words';
 import { Term } from '../terms/Term';
@@ -101,8 +101,8 @@ export function TierPanel({ stand, tier: t, commands }: { stand: BenchStand; tie
       </div>
       {focus && focus.verdict.says !== 'dark' && (
         <div>
-          <DoseScale verdict={focus.verdict} stage={focus.tray.stage} highDose={focus.verdict.band.high * t.hours * MOL_SECONDS} />
-          <DoseKey />
+          <DliScale verdict={focus.verdict} stage={focus.tray.stage} highDli={focus.verdict.band.high * t.hours * MOL_SECONDS} />
+          <DliKey />
         </div>
       )}
       {faults.length > 0 && (

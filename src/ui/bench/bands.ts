@@ -1,5 +1,5 @@
-import type { LightDay } from '@/core/judge/dose/LightDay';
-import { lampBandOf, type LightBand } from '@/core/judge/dose/lightBand';
+import type { LightDay } from '@/core/judge/dli/LightDay';
+import { lampBandOf, type LightBand } from '@/core/judge/dli/lightBand';
 import type { BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import { outlineOf } from '@/core/site/stand/footprint';
 import type { View } from './benchFrame';

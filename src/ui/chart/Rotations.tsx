@@ -16,7 +16,7 @@ import { SelectField } from '../parts/SelectField';
 import { daysWords } from '../season/dayWords';
 import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 
 const KIND_WORDS: Readonly<Record<RotationKind | 'stay', string>> = {
   stay: 'as they stand',
@@ -210,7 +210,7 @@ function Cell({ tray, needs, most }: { tray: RotatedTray | undefined; needs: num
   const isHarmed = tray.peak > most;
   return (
     <td className="px-2 text-right">
-      <span className={weakest < needs ? 'font-semibold text-slate' : 'font-semibold'}>{doseNumber(weakest)}</span>
+      <span className={weakest < needs ? 'font-semibold text-slate' : 'font-semibold'}>{dliNumber(weakest)}</span>
       <span className="block text-sm text-soft">{Math.round(100 * tray.inBand)} % in range</span>
       {isHarmed && <span className="block text-sm text-copper">too strong on some days</span>}
     </td>

@@ -11,7 +11,7 @@ import { Button } from '../parts/Button';
 import { awayWords, dayWords } from '../season/dayWords';
 import { say } from '../shell/toastStore';
 import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { STANDING_COLOURS } from '../verdict/resultColours';
 import { clockChangeWords, jobsOf, sayWords, trayOf } from './jobWords';
 import { Term } from '../terms/Term';
@@ -113,11 +113,11 @@ function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit; f
                             : 'gone'}
                       </td>
                       <td className="pr-3 whitespace-nowrap">
-                        {doseNumber(d.weakest)}–{doseNumber(d.strongest)},{' '}
+                        {dliNumber(d.weakest)}–{dliNumber(d.strongest)},{' '}
                         <span className={STANDING_COLOURS[d.says]}>{sayWords(d.says)}</span>
                       </td>
                       <td className="pr-3 whitespace-nowrap">
-                        {doseNumber(later.weakest)}–{doseNumber(later.strongest)},{' '}
+                        {dliNumber(later.weakest)}–{dliNumber(later.strongest)},{' '}
                         <span className={STANDING_COLOURS[later.says]}>{sayWords(later.says)}</span>
                       </td>
                     </tr>

@@ -17,7 +17,7 @@ import { dayWords, daysWords } from '../season/dayWords';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { Term } from '../terms/Term';
 
 const QUIET_ms = 700;
@@ -58,8 +58,8 @@ export function MendByPlan({ mend, standing }: { mend: PlanMend | null; standing
   return (
     <span className="mt-1 mb-2 flex flex-wrap items-center gap-x-3 gap-y-1">
       <span className="text-soft">
-        {words}: weakest {doseNumber(mend.before.weakest)} to {doseNumber(mend.after.weakest)}, strongest{' '}
-        {doseNumber(mend.before.strongest)} to {doseNumber(mend.after.strongest)} <Term id="dli">mol/m²/day</Term>
+        {words}: weakest {dliNumber(mend.before.weakest)} to {dliNumber(mend.after.weakest)}, strongest {dliNumber(mend.before.strongest)}{' '}
+        to {dliNumber(mend.after.strongest)} <Term id="dli">mol/m²/day</Term>
       </span>
       <Button onClick={apply} aria-label={`Change the plan: ${words}`}>
         Change the plan
@@ -79,8 +79,8 @@ export function EffectWords({ effect: { before, after, nearer, hours }, stage }:
         : 'there';
   return (
     <>
-      {how[0]!.toUpperCase() + how.slice(1)}, it gets <b>{doseNumber(after)}</b> instead of {doseNumber(before)} mol/m²/day (it needs{' '}
-      {doseNumber(stage.dliMin)} to {doseNumber(stage.dliMax)}).
+      {how[0]!.toUpperCase() + how.slice(1)}, it gets <b>{dliNumber(after)}</b> instead of {dliNumber(before)} mol/m²/day (it needs{' '}
+      {dliNumber(stage.dliMin)} to {dliNumber(stage.dliMax)}).
     </>
   );
 }

@@ -1,9 +1,9 @@
 'use client';
 import clsx from 'clsx';
 import { Check } from 'lucide-react';
-import { dosesOfNinths, type TrayToday } from '@/core/plan/clinic/circumstancesOf';
+import { dliOfNinths, type TrayToday } from '@/core/plan/clinic/circumstancesOf';
 import { plantAreaOf } from '@/core/site/stand/footprint';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 
 const NAMES = ['back left', 'back', 'back right', 'left', 'middle', 'right', 'front left', 'front', 'front right'];
 
@@ -16,7 +16,7 @@ interface TrayPlacesProps {
 
 /** The tray from above in nine places, each with its dose; pressed where the plants look worst. */
 export function TrayPlaces({ standing: { tray, light }, failed, places, onToggle }: TrayPlacesProps) {
-  const doses = light ? dosesOfNinths(tray, light) : null;
+  const doses = light ? dliOfNinths(tray, light) : null;
   const { dliMin, dliMax } = tray.stage;
   const { x0, x1, y0, y1 } = plantAreaOf(tray.tray);
   return (
@@ -36,7 +36,7 @@ export function TrayPlaces({ standing: { tray, light }, failed, places, onToggle
               key={name}
               type="button"
               aria-pressed={isOn}
-              aria-label={`${name}: ${dli === null ? 'no data' : `${doseNumber(dli)} mol/m²/day, ${says}`}`}
+              aria-label={`${name}: ${dli === null ? 'no data' : `${dliNumber(dli)} mol/m²/day, ${says}`}`}
               className={clsx(
                 'relative flex min-h-14 flex-col items-center justify-center rounded border-2',
                 says === 'too little light'
@@ -55,7 +55,7 @@ export function TrayPlaces({ standing: { tray, light }, failed, places, onToggle
                   <Check size={14} />
                 </span>
               )}
-              <b className="text-lg">{dli === null ? '–' : doseNumber(dli)}</b>
+              <b className="text-lg">{dli === null ? '–' : dliNumber(dli)}</b>
               <span className="text-xs text-night-ink">{says === 'no data' ? '' : says}</span>
             </button>
           );
@@ -65,7 +65,7 @@ export function TrayPlaces({ standing: { tray, light }, failed, places, onToggle
         {failed
           ? 'The light of this stand could not be worked out. Load the page again to try once more.'
           : doses
-            ? `mol/m²/day, seen from above, the front below. ${tray.crop.name} needs ${doseNumber(dliMin)}–${doseNumber(dliMax)}.`
+            ? `mol/m²/day, seen from above, the front below. ${tray.crop.name} needs ${dliNumber(dliMin)}–${dliNumber(dliMax)}.`
             : 'Working out the light …'}
       </p>
     </div>

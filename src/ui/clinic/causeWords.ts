@@ -11,7 +11,10 @@ export const CAUSE_WORDS: Readonly<Record<Cause, CauseSaid>> = {
     name: 'Too little light',
     what: 'The leaves get less than the crop needs. The stem stretches towards the lamp, and leaves stay pale.',
   },
-  'hours-too-few': { name: 'Too few hours', what: 'The light is strong enough, but the day is too short to add up to the dose.' },
+  'hours-too-few': {
+    name: 'Too few hours',
+    what: 'The light is strong enough, but the day is too short to add up to the DLI that they need.',
+  },
   'light-on-late': {
     name: 'Light came too late',
     what: 'After emergence the seedlings stood in the dark. The part below the seed leaves stretched then; what grew later is short.',
@@ -39,7 +42,7 @@ export const CAUSE_WORDS: Readonly<Record<Cause, CauseSaid>> = {
   underwatering: { name: 'Too dry', what: 'Leaves lose more water than the roots find.' },
   'light-too-strong': {
     name: 'Too much light',
-    what: 'Dose or strength is above what these leaves tolerate: they bleach, turn their edges up, and stay small.',
+    what: 'DLI or PPFD is above what these leaves tolerate: they bleach, turn their edges up, and stay small.',
   },
   'sudden-change': {
     name: 'Sudden change of light',

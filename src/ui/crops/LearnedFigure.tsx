@@ -7,7 +7,7 @@ import { fitDose } from '@/core/judge/trial/doseCurve';
 import type { Stage } from '@/core/things/crop/Crop';
 import { chartAxis } from '../parts/chartAxis';
 import { useSettings } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { useColours } from '../theme/useColours';
 
 const STEPS = 24;
@@ -52,7 +52,7 @@ export function LearnedFigure({ learned, stage }: { learned: Learned; stage: Sta
     }),
     [colours, unit],
   );
-  const words = points.map((p) => `${doseNumber(p.dli)} mol/m²/day: ${p.y.toFixed(1)}${unit ? ` ${unit}` : ''}`).join('; ');
+  const words = points.map((p) => `${dliNumber(p.dli)} mol/m²/day: ${p.y.toFixed(1)}${unit ? ` ${unit}` : ''}`).join('; ');
   return (
     <div className="h-56 max-w-2xl">
       <ScatterChart data={data} options={options} role="img" aria-label={`Dose and result: ${words}. The table’s band as upright lines.`} />

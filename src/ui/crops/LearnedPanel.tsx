@@ -15,7 +15,7 @@ import { judgedTrays } from '../bench/useBench';
 import { Button } from '../parts/Button';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { stageWords } from '../verdict/words';
 import { LearnedFigure } from './LearnedFigure';
 
@@ -28,16 +28,16 @@ const count = (n: number) => COUNTS[n] ?? String(n);
 function saysOf({ fit, points, direction, canSayTrend, enoughFrom, kind }: Learned): string {
   const n = points.length;
   if (enoughFrom !== null)
-    return `From ${doseNumber(enoughFrom)} mol/m²/day on, more light brings less than a tenth of what there is to gain.`;
+    return `From ${dliNumber(enoughFrom)} mol/m²/day on, more light brings less than a tenth of what there is to gain.`;
   if (fit.status === 'too_few_points')
     return `${n === 1 ? 'One result' : `${count(n)[0]!.toUpperCase()}${count(n).slice(1)} results`}: too few to tell.`;
   if (fit.status === 'too_few_doses')
-    return `${n} results at ${count(fit.distinctDoses)} ${fit.distinctDoses === 1 ? 'dose' : 'doses'}: enough to compare them, too few doses for a curve.`;
+    return `${n} results at ${count(fit.distinctDoses)} DLI ${fit.distinctDoses === 1 ? 'value' : 'values'}: enough to compare them, too few for a curve.`;
   if (kind === 'height' || fit.status === 'weak' || fit.status === 'step' || fit.status === 'no_curvature')
     return canSayTrend
       ? `${direction === 'increasing' ? 'More light went with more' : 'More light went with less'}, but not how much is enough.`
       : 'The results scatter too much to say what more light does.';
-  return 'A curve can be drawn, but the dose that is enough lies outside what was tried.';
+  return 'A curve can be drawn, but the DLI that is enough lies outside what was tried.';
 }
 
 /** How warm it was, where it was noted: two results of other warmth say little of the light. */
@@ -78,13 +78,13 @@ export function LearnedPanel({ crop }: { crop: Crop }) {
         <p className="text-soft">
           {doses === null
             ? 'Looking…'
-            : 'Nothing yet. Weigh a harvest, measure a last height, or end a trial: each tray becomes a point of dose and result.'}
+            : 'Nothing yet. Weigh a harvest, measure a last height, or end a trial: each tray becomes a point of DLI and result.'}
         </p>
       </section>
     );
   function take({ enoughFrom, points, name }: Learned) {
     const target = Math.round(10 * enoughFrom!) / 10;
-    const why = `Best DLI of ${stageWords(stage)} set to ${doseNumber(target)} instead of ${doseNumber(stage.dliTarget)}: ${points.length} results of ${name}`;
+    const why = `Best DLI of ${stageWords(stage)} set to ${dliNumber(target)} instead of ${dliNumber(stage.dliTarget)}: ${points.length} results of ${name}`;
     const own = crop.own ? crop : copyOf(crop, `own-${newId()}`, `${crop.name}, mine`);
     const changed: Crop = {
       ...own,
@@ -96,7 +96,7 @@ export function LearnedPanel({ crop }: { crop: Crop }) {
       batches: s.batches.map((b) => (b.cropId === crop.id ? { ...b, cropId: changed.id } : b)),
     }));
     if (made)
-      say(`Your ${crop.name} aims at ${doseNumber(target)} mol/m²/day now. The reason is kept with it.`, {
+      say(`Your ${crop.name} aims at ${dliNumber(target)} mol/m²/day now. The reason is kept with it.`, {
         label: 'Undo',
         run: () => undo(sites),
       });
@@ -113,18 +113,18 @@ export function LearnedPanel({ crop }: { crop: Crop }) {
           <p>{saysOf(l)}</p>
           <Temperatures learned={l} />
           <p className="text-soft">
-            The next batch would tell most at {doseNumber(l.tryNext)} mol/m²/day. The table has {doseNumber(stage.dliMin)} to{' '}
-            {doseNumber(stage.dliMax)}, best {doseNumber(stage.dliTarget)} ({stageWords(stage)}).
+            The next batch would tell most at {dliNumber(l.tryNext)} mol/m²/day. The table has {dliNumber(stage.dliMin)} to{' '}
+            {dliNumber(stage.dliMax)}, best {dliNumber(stage.dliTarget)} ({stageWords(stage)}).
           </p>
           {l.enoughFrom !== null && Math.abs(l.enoughFrom - stage.dliTarget) > 0.5 && (
             <Button onClick={() => take(l)}>
-              Aim at {doseNumber(Math.round(10 * l.enoughFrom) / 10)} instead of {doseNumber(stage.dliTarget)}
+              Aim at {dliNumber(Math.round(10 * l.enoughFrom) / 10)} instead of {dliNumber(stage.dliTarget)}
             </Button>
           )}
         </div>
       ))}
       <p className="text-sm text-soft">
-        The dose is that of each tray as it stands today, or as stated in its trial. Batches differ in more than light; only a trial with
+        The DLI is that of each tray as it stands today, or as stated in its trial. Batches differ in more than light; only a trial with
         trays dealt out by chance shows what the light did.
       </p>
     </section>

@@ -3,7 +3,7 @@ import clsx from 'clsx';
 import type { MonthAtPlace } from '@/core/answer/daylight/yearOf';
 import { monthSays } from '@/core/answer/daylight/suits';
 import type { Stage } from '@/core/things/crop/Crop';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { MONTH_SAYS_WORDS, shortMonth } from './daylightWords';
 
 interface MonthTableProps {
@@ -69,10 +69,10 @@ export function MonthTable({ months, stage, lampHours, month, onMonth }: MonthTa
                 />
                 <span className="absolute top-1/2 h-4 w-1 -translate-y-1/2 bg-ink" style={{ left: x(m.mean) }} />
                 <span className="sr-only">
-                  {MONTH_SAYS_WORDS[says]}, {doseNumber(m.low)} to {doseNumber(m.high)} mol
+                  {MONTH_SAYS_WORDS[says]}, {dliNumber(m.low)} to {dliNumber(m.high)} mol
                 </span>
               </td>
-              <td className={clsx('text-right tabular-nums', isStrong && 'text-copper')}>{doseNumber(m.mean)}</td>
+              <td className={clsx('text-right tabular-nums', isStrong && 'text-copper')}>{dliNumber(m.mean)}</td>
               <td className="text-right tabular-nums">{m.sunHours > 0.05 ? m.sunHours.toFixed(1) : '–'}</td>
               <td className="text-right font-semibold tabular-nums">
                 {lampHours ? (lampHours[i]! > 0 ? roundHalf(lampHours[i]!) : '–') : ''}

@@ -6,7 +6,7 @@ import { homePlaces } from '@/core/plan/daylight/homePlaces';
 import type { Stage } from '@/core/things/crop/Crop';
 import { tables } from '@/core/things/tables/libraryTables';
 import { Button } from '../parts/Button';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { placeName } from './daylightWords';
 import { MonthCells, MonthCellsKey, monthsWords } from './MonthCells';
@@ -39,7 +39,7 @@ export function PlacesFor({ plant, cropId, stage }: { plant: string; cropId: str
               <span>
                 {p.name}
                 <span className="block text-sm text-soft">
-                  {doseNumber(p.least)} mol in the darkest month, {doseNumber(p.most)} in the brightest
+                  {dliNumber(p.least)} mol in the darkest month, {dliNumber(p.most)} in the brightest
                 </span>
               </span>
               <span className="text-right text-sm">

@@ -1,7 +1,7 @@
 'use client';
 import { blocksOf } from '@/core/units/LitTimes';
 import { useEffect, useRef } from 'react';
-import { ppfdFor } from '@/core/judge/dose/dli';
+import { ppfdFor } from '@/core/judge/dli/dli';
 import type { Year, YearAtPlace } from '@/core/answer/daylight/yearOf';
 import type { TopUp } from '@/core/plan/daylight/topUp';
 import type { Stage } from '@/core/things/crop/Crop';

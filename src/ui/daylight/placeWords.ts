@@ -1,10 +1,10 @@
 import type { PlaceRank } from '@/core/answer/daylight/suits';
-import { photoperiodOf } from '@/core/judge/dose/LightDay';
+import { photoperiodOf } from '@/core/judge/dli/LightDay';
 import type { LampsAtPlace } from '@/core/plan/daylight/lampsAtPlaces';
 import type { Dli } from '@/core/units/quantities';
 import { showHours } from '@/core/units/clock';
 import { trayNames } from '../bench/benchWords';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { percent } from '../verdict/words';
 import type { TrayAtWindow } from './useDaylight';
 
@@ -28,12 +28,12 @@ export function placeLightWords({ least, most }: Pick<PlaceRank, 'least' | 'most
         ? ', all of it from other tiers'
         : `, ${percent(lamps.spillShare)} of it from other tiers`
       : '';
-  const byLamps = lamps ? `Lamps ${doseNumber(lamps.dose)} mol/m²/day in ${showHours(Math.round(lamps.hours * 60))}${spill}.` : '';
+  const byLamps = lamps ? `Lamps ${dliNumber(lamps.dli)} mol/m²/day in ${showHours(Math.round(lamps.hours * 60))}${spill}.` : '';
   if (!hasSun) return byLamps;
   return `${byLamps}${byLamps ? ' With the sun ' : ''}${sunWords(least, most)}`;
 }
 
-const sunWords = (least: Dli, most: Dli) => `${doseNumber(least)} mol in the darkest month, ${doseNumber(most)} in the brightest.`;
+const sunWords = (least: Dli, most: Dli) => `${dliNumber(least)} mol in the darkest month, ${dliNumber(most)} in the brightest.`;
 
 /** Why a plant may not stand there as the lamps are; empty where it may. */
 export const whyNotWords = ({ isTooTall, isTooNear, isTooLong, times }: LampsAtPlace): string =>

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { isRound } from '@/core/things/lamp/isRound';
-import type { LightBand } from '@/core/judge/dose/lightBand';
+import type { LightBand } from '@/core/judge/dli/lightBand';
 import type { LightMap, Spot } from '@/core/light/field/Grid';
 import type { AreaStats } from '@/core/light/field/statsOver';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';

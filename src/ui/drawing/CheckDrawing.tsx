@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { clearanceOf } from '@/core/things/lamp/clearanceOf';
-import { lampBandOf } from '@/core/judge/dose/lightBand';
+import { lampBandOf } from '@/core/judge/dli/lightBand';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { faceSizeOf } from '@/core/site/stand/footprint';
 import { frameTopOf, sliceMarginOf } from '@/store/light/frameTop';

@@ -1,4 +1,4 @@
-import type { LightBand } from '@/core/judge/dose/lightBand';
+import type { LightBand } from '@/core/judge/dli/lightBand';
 import type { Hours } from '@/core/units/quantities';
 import type { MapShows } from '@/store/settings/settingsStore';
 import { lightWords } from './lightWords';

@@ -1,6 +1,6 @@
 'use client';
 import { useLayoutEffect, useRef } from 'react';
-import type { LightBand } from '@/core/judge/dose/lightBand';
+import type { LightBand } from '@/core/judge/dli/lightBand';
 import { paintLight } from './lightColours';
 
 interface LightCanvasProps {

@@ -1,4 +1,4 @@
-import type { LightBand } from '@/core/judge/dose/lightBand';
+import type { LightBand } from '@/core/judge/dli/lightBand';
 
 /** Colours of the drawing at the edges of the bands: darkest shade, shade, suits dimly and well, too strong and far too strong. */
 const STOPS = {

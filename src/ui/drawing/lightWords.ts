@@ -1,4 +1,4 @@
-import { MOL_SECONDS } from '@/core/judge/dose/dli';
+import { MOL_SECONDS } from '@/core/judge/dli/dli';
 import type { Hours, Ppfd } from '@/core/units/quantities';
 import type { MapShows } from '@/store/settings/settingsStore';
 
@@ -16,10 +16,10 @@ export function lightWords(ppfd: Ppfd, hours: Hours, shows: MapShows, target: Pp
   const value = ppfd * perPpfd(hours, shows, target);
   if (shows === 'ppfd') return { number: String(Math.round(value)), unit: 'µmol/m²/s' };
   if (shows === 'share') return { number: Number.isFinite(value) ? `${Math.round(value)} %` : '–', unit: 'of the best' };
-  return { number: doseNumber(value), unit: 'mol/m²/day' };
+  return { number: dliNumber(value), unit: 'mol/m²/day' };
 }
 
 /** Doses to a tenth, small ones to a hundredth. */
-export function doseNumber(dli: number): string {
+export function dliNumber(dli: number): string {
   return dli < 0.995 ? dli.toFixed(2) : dli.toFixed(1);
 }

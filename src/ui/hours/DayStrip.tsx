@@ -7,7 +7,7 @@ import { setHours } from '@/store/site/setUpVerbs';
 import { Fold } from '../parts/Fold';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { ClockField } from './ClockField';
-import { DoseChart } from './DoseChart';
+import { DliChart } from './DliChart';
 import { HoursStrip } from './HoursStrip';
 import { Schools } from './Schools';
 
@@ -38,8 +38,8 @@ export function DayStrip({ setUp }: { setUp: SetUp }) {
         <ClockField label="lamp off" value={off_min} onChange={(off) => change(on_min, litBetween(on_min, off, pause, lit_min))} />
         <p className="self-end pb-1.5 text-soft">dark for {showHours(longestDark(timer, null))}</p>
       </div>
-      <Fold title="Other ways to set the hours" says="dose through the day, cost">
-        <DoseChart setUp={setUp} />
+      <Fold title="Other ways to set the hours" says="DLI through the day, cost">
+        <DliChart setUp={setUp} />
         <Schools setUp={setUp} />
       </Fold>
     </section>

@@ -9,7 +9,7 @@ import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';
 import { useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { standPath } from '../stands/places';
 import { ClockField } from './ClockField';
 
@@ -26,7 +26,7 @@ export function DaylightFields({ timer, standId }: { timer: StandTimer; standId:
       <p className="flex flex-wrap items-center gap-x-3 text-[0.9375rem]">
         <span>
           <Sun size={17} aria-hidden className="mr-1.5 inline" />
-          {doseNumber(sun.dli)} mol/m²/day from the window, {showClock(sun.from_min)} to {showClock(sun.to_min)}
+          {dliNumber(sun.dli)} mol/m²/day from the window, {showClock(sun.from_min)} to {showClock(sun.to_min)}
         </span>
         <Link
           href={standPath(standId, 'daylight')}

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { costADay, DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
-import { dliOf } from '@/core/judge/dose/dli';
+import { dliOf } from '@/core/judge/dli/dli';
 import { AS_SET } from '@/core/site/timer/HoursPlan';
 import { changeBatch } from '@/core/site/stand/change';
 import { DAY_AND_NIGHT_DAYS, schoolsOf, type School } from '@/core/judge/schools/schools';
@@ -13,7 +13,7 @@ import { applyAnswer } from '@/store/site/setUpVerbs';
 import { useSolution } from '../answer/useSolution';
 import { Button } from '../parts/Button';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { useCalmVerdict } from '../verdict/useVerdict';
 
 const NAMES: Readonly<Record<School['id'], string>> = {
@@ -63,7 +63,7 @@ export function Schools({ setUp }: { setUp: SetUp }) {
                 {s.id === 'computed' && !solution.distances && <span className="text-soft"> (comes nearest)</span>}
               </td>
               <td className="py-1.5 pr-2">{range(s, (h) => showHours(h * 60))}</td>
-              <td className="py-1.5 pr-2">{range(s, (h) => doseNumber(dliOf(mean, h)))}</td>
+              <td className="py-1.5 pr-2">{range(s, (h) => dliNumber(dliOf(mean, h)))}</td>
               <td className="py-1.5 pr-2">
                 {range(s, (h) => showMoney(DAYS_PER_MONTH * costADay(site, power, { ...setUp.timer, lit_min: h * 60 }), currency))}
               </td>

@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import type { TierLight } from '@/core/answer/bench/BenchQuestion';
 import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
-import { photoperiodOf } from '@/core/judge/dose/LightDay';
+import { photoperiodOf } from '@/core/judge/dli/LightDay';
 import { setTimes } from '@/core/site/stand/change';
 import { powerOf, servedBy, type StandTimer } from '@/core/plan/timer/servedBy';
 import { resultsOn, solveTimer, type TimerRules } from '@/core/plan/timer/solveTimer';
@@ -19,12 +19,12 @@ import { Button } from '../parts/Button';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { STANDING_COLOURS } from '../verdict/resultColours';
 import { stageWords } from '../verdict/words';
 import { ClockField } from './ClockField';
 import { DaylightFields } from './DaylightFields';
-import { DoseFigure } from './DoseFigure';
+import { DliFigure } from './DliFigure';
 import { HoursStrip } from './HoursStrip';
 import { PauseFields } from './PauseFields';
 import { useDimmedTimer } from './useDimmedTimer';
@@ -94,7 +94,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
           <PauseFields timer={timer} />
           <DaylightFields timer={timer} standId={standId} />
           {chosen && (
-            <DoseFigure
+            <DliFigure
               weakest={chosen.light.weakest}
               mean={chosen.light.mean}
               strongest={chosen.light.strongest}
@@ -141,7 +141,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
                         </span>
                       </td>
                       <td className="py-1 pr-2 tabular-nums">
-                        {doseNumber(f.weakest)}–{doseNumber(f.strongest)}
+                        {dliNumber(f.weakest)}–{dliNumber(f.strongest)}
                       </td>
                       <td className="py-1 pr-2 text-soft">
                         {y.stage.dliMin}–{y.stage.dliMax} in {y.stage.hoursMin}–{y.stage.hoursMax} h

@@ -192,7 +192,7 @@ export function CompareLamps() {
                 'Needed',
                 'Distance',
                 'Hours a day',
-                'Dose, mol/m²/day',
+                'DLI, mol/m²/day',
                 'Uniformity, min/mean',
                 'Power and heat, W',
                 'Energy a year',
@@ -245,7 +245,7 @@ export function CompareLamps() {
                     <td className="py-2 pr-4">{showLength(fit.distance, lengthUnit)}</td>
                     <td className="py-2 pr-4">{fit.hours.toFixed(1)}</td>
                     <td className={fit.reaches ? 'py-2 pr-4' : 'py-2 pr-4 text-copper'}>
-                      {fit.dose.toFixed(1)}
+                      {fit.dli.toFixed(1)}
                       {!fit.reaches && <span className="block text-sm">falls short of {stage.dliTarget}</span>}
                     </td>
                     <td className="py-2 pr-4">{Math.round(fit.uniformity * 100)} %</td>

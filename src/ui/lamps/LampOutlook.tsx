@@ -13,7 +13,7 @@ import { useLightOfStand } from '../hours/useLightOfStand';
 import { datedWords, dayWords } from '../season/dayWords';
 import { useSite, useToday } from '../shell/WorkspaceContext';
 import { standPath } from '../stands/places';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import type { KnownOwnLamp } from './knownOwnLamps';
 import { OutputBar } from './OutputBar';
 import { LOCALE, numberWords, wholeWords } from '../parts/locale';
@@ -150,7 +150,7 @@ function UnderTrays({ known, stand, today }: { known: KnownOwnLamp; stand: Bench
               const tray = tier.trays.find((y) => y.tray.id === r.trayId)!;
               const cell = (v: number | null) => (
                 <td className={`px-2 text-right ${v !== null && v < r.needs ? 'font-semibold text-copper' : ''}`}>
-                  {v === null ? '' : doseNumber(v)}
+                  {v === null ? '' : dliNumber(v)}
                 </td>
               );
               return (
@@ -158,7 +158,7 @@ function UnderTrays({ known, stand, today }: { known: KnownOwnLamp; stand: Bench
                   <th scope="row" className="py-1.5 font-normal">
                     {trayName(tray)}
                   </th>
-                  <td className="px-2 text-right">{doseNumber(r.needs)}</td>
+                  <td className="px-2 text-right">{dliNumber(r.needs)}</td>
                   {cell(r.weakest)}
                   {r.at.map((v, i) => (
                     <Fragment key={i}>{cell(v)}</Fragment>

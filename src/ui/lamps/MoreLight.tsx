@@ -13,7 +13,7 @@ import { showMoney } from '@/core/units/money';
 import { useWorkedOut } from '../parts/useWorkedOut';
 import { NumberField } from '../parts/NumberField';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { costWords, howWords, longerOrMore, noWayWords, NOW_WORDS } from './capacityWords';
 
 interface MoreLightProps {
@@ -42,11 +42,11 @@ export function MoreLight({ asked, crop, stage, places }: MoreLightProps) {
   const end = crop.stages[crop.stages.indexOf(stage) + 1]?.fromDay ?? null;
   const days = stage.fromDay !== null && end !== null ? end - stage.fromDay : null;
   const cheapest = ways.length > 0 ? ways.reduce((a, b) => (b.wh_per_day < a.wh_per_day ? b : a)) : null;
-  const saved = days !== null && cheapest && now.dose > 0 ? daysSaved(days, now.dose, cheapest.dose, stage.dliTarget) : null;
+  const saved = days !== null && cheapest && now.dli > 0 ? daysSaved(days, now.dli, cheapest.dli, stage.dliTarget) : null;
   return (
     <div className="space-y-3" data-testid="more-light">
       <p>
-        {NOW_WORDS[now.reach]}: {doseNumber(now.dose)} mol/m²/day at the place that gets least, {showHours(now.hours * 60)} at{' '}
+        {NOW_WORDS[now.reach]}: {dliNumber(now.dli)} mol/m²/day at the place that gets least, {showHours(now.hours * 60)} at{' '}
         {showLength(now.distance, lengthUnit)}, {money((now.wh_per_day * DAYS_PER_MONTH) / 1000)} a month.
       </p>
       <h3 className="font-semibold">1 mol/m²/day more</h3>
@@ -63,7 +63,7 @@ export function MoreLight({ asked, crop, stage, places }: MoreLightProps) {
             <li key={w.how}>
               <b>{howWords(w.how)}</b>
               {w.how === 'lamp' && ` (${lamp.name}${price !== null ? `, ${showMoney(price, site.currency)}` : ''})`}:{' '}
-              {showHours(w.hours * 60)} at {showLength(w.distance, lengthUnit)} gives {doseNumber(w.dose)} mol, for{' '}
+              {showHours(w.hours * 60)} at {showLength(w.distance, lengthUnit)} gives {dliNumber(w.dli)} mol, for{' '}
               {costWords(w, now, money, DAYS_PER_MONTH)}.
             </li>
           ))}
@@ -76,20 +76,20 @@ export function MoreLight({ asked, crop, stage, places }: MoreLightProps) {
         </>
       )}
       <h3 className="font-semibold">What it brings</h3>
-      {now.dose >= stage.dliTarget - 0.05 ? (
+      {now.dli >= stage.dliTarget - 0.05 ? (
         <p>
-          Little: the best dose for {crop.name.toLowerCase()} is {stage.dliTarget} mol/m²/day, and it has that.
+          Little: the best DLI for {crop.name.toLowerCase()} is {stage.dliTarget} mol/m²/day, and it has that.
         </p>
       ) : (
         <p>
-          Below its best dose of {stage.dliTarget} mol/m²/day a plant grows 0.5–1 % more for each 1 % more light (Marcelis et al. 2006, Acta
+          Below its best DLI of {stage.dliTarget} mol/m²/day a plant grows 0.5–1 % more for each 1 % more light (Marcelis et al. 2006, Acta
           Horticulturae 711).{' '}
           {saved &&
             days !== null &&
             `Of ${days} days as ${crop.name.toLowerCase()} ${stage.label ?? stage.stage.replace('-', ' ')}, about ${saved.low.toFixed(1)}–${saved.high.toFixed(1)} are saved: an estimate, since temperature, water and feed count as well.`}
         </p>
       )}
-      {saved && cheapest && days !== null && now.dose < stage.dliTarget - 0.05 && (
+      {saved && cheapest && days !== null && now.dli < stage.dliTarget - 0.05 && (
         <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
           <NumberField
             label="A tray’s place is worth, a week"

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { oneOf, type Claims } from '@/core/judge/claims/Claim';
 import { giftOf, shareLit } from '@/core/judge/claims/giftOf';
-import { MOL_SECONDS } from '@/core/judge/dose/dli';
+import { MOL_SECONDS } from '@/core/judge/dli/dli';
 import { shelfStands } from '@/core/site/stand/shelfStands';
 import { cropOf } from '@/core/site/crop/cropOf';
 import { cropLibrary } from '@/core/things/crop/cropLibrary';

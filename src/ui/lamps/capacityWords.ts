@@ -2,18 +2,18 @@ import type { LightWays, MoreWay } from '@/core/plan/buying/capacity';
 import type { Serving } from '@/core/plan/buying/serving';
 import { showHours } from '@/core/units/clock';
 import { showLength, type LengthUnit } from '@/core/units/length';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 
 /** What a crop gets under lamps, in a word and a line of detail. */
 export function servingWords(s: Serving, needs: number, unit: LengthUnit): { readonly word: string; readonly detail: string } {
   const set = `${showHours(s.hours * 60)} at ${showLength(s.distance, unit)}`;
   switch (s.reach) {
     case 'target':
-      return { word: 'best dose', detail: set };
+      return { word: 'best DLI', detail: set };
     case 'enough':
-      return { word: 'enough', detail: `${set}, ${doseNumber(s.dose)}\u00a0mol` };
+      return { word: 'enough', detail: `${set}, ${dliNumber(s.dli)}\u00a0mol` };
     case 'short':
-      return { word: 'too little', detail: `${doseNumber(s.dose)} of ${doseNumber(needs)}\u00a0mol` };
+      return { word: 'too little', detail: `${dliNumber(s.dli)} of ${dliNumber(needs)}\u00a0mol` };
     case 'strong':
       return { word: 'too strong', detail: 'however it hangs' };
   }
@@ -47,7 +47,7 @@ export function costWords(
 
 /** What is told of now. */
 export const NOW_WORDS: Readonly<Record<Serving['reach'], string>> = {
-  target: 'The best dose',
+  target: 'The best DLI',
   enough: 'Enough, at the least cost',
   short: 'The most that these plants tolerate here',
   strong: '',
@@ -64,5 +64,5 @@ export function longerOrMore({ now, shorter }: LightWays, money: (kWh: number) =
     return 'With one lamp more the day gets no shorter: the plants need as many hours, and get more light than that in them.';
   const kWh = ((shorter.wh_per_day - now.wh_per_day) * days) / 1000;
   const power = Math.abs(kWh) < 0.05 ? 'for the same power' : `for ${money(Math.abs(kWh))} ${kWh > 0 ? 'more' : 'less'} a month`;
-  return `With one lamp more the same dose takes ${showHours(shorter.hours * 60)} instead of ${showHours(now.hours * 60)}, ${power}.`;
+  return `With one lamp more the same DLI takes ${showHours(shorter.hours * 60)} instead of ${showHours(now.hours * 60)}, ${power}.`;
 }

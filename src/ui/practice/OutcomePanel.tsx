@@ -66,7 +66,7 @@ export function OutcomePanel({ run }: { run: Run }) {
                     {Math.round(t.seedlings * share)}
                   </td>
                 ))}
-                <td className="text-right">{t.meanDose?.toFixed(1) ?? ''}</td>
+                <td className="text-right">{t.meanDli?.toFixed(1) ?? ''}</td>
               </tr>
             ))}
           </tbody>

@@ -20,7 +20,7 @@ export const EXERCISE_WORDS: Readonly<Record<ExerciseId, ExerciseWords>> = {
     title: 'One bulb, one tray',
     story: 'Basil has been up for three days on the kitchen table. A 24 W bulb hangs far above it for ten hours a day.',
     task: 'Set distance and hours so that the basil stays compact for two weeks.',
-    lesson: 'Distance and hours make the dose together. A bulb close by lights its middle only; a little higher and longer is more even.',
+    lesson: 'Distance and hours make the DLI together. A bulb close by lights its middle only; a little higher and longer is more even.',
   },
   'too-near': {
     title: 'Too near',
@@ -69,7 +69,7 @@ export const EXERCISE_WORDS: Readonly<Record<ExerciseId, ExerciseWords>> = {
     title: 'Two crops, one timer',
     story: 'Leek and tomatillo share a shelf and a timer, eighteen hours a day. The leek must not have such long days.',
     task: 'Nine in ten seedlings of both must be sound.',
-    lesson: 'The longest day that one tolerates and the dose that the other needs meet at shorter hours and a nearer lamp.',
+    lesson: 'The longest day that one tolerates and the DLI that the other needs meet at shorter hours and a nearer lamp.',
   },
   away: {
     title: 'A week away at emergence',

@@ -3,7 +3,7 @@ import { timesWords } from '../hours/timerWords';
 import { useMemo } from 'react';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { cautionsFor } from '@/core/answer/caution/cautionsFor';
-import { lampBandOf } from '@/core/judge/dose/lightBand';
+import { lampBandOf } from '@/core/judge/dli/lightBand';
 import { cautionLibrary, generalNote } from '@/core/things/caution/cautionLibrary';
 import { distanceOf } from '@/core/site/reading/Reading';
 import type { SetUp } from '@/core/answer/stand/setUp';
@@ -15,7 +15,7 @@ import { unitWords } from '../readings/words';
 import { useLight, useSite } from '../shell/WorkspaceContext';
 import { AboveView } from '../drawing/AboveView';
 import { FrontView } from '../drawing/FrontView';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { drawingFrame } from '../drawing/drawingFrame';
 import { useVerdict } from '../verdict/useVerdict';
 import { AGE_WORDS, headlineOf, percent, stageWords } from '../verdict/words';
@@ -61,8 +61,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
         />
       </svg>
       <p>
-        Lines of equal dose in mol/m²/day; thick lines are the ends of the crop’s band ({doseNumber(stage.dliMin)}–
-        {doseNumber(stage.dliMax)}
+        Lines of equal DLI in mol/m²/day; thick lines are the ends of the crop’s band ({dliNumber(stage.dliMin)}–{dliNumber(stage.dliMax)}
         ).
       </p>
       <h2 className="text-base font-semibold">
@@ -81,7 +80,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
           <tr>
             <td>weakest, mean, strongest</td>
             <td>
-              {doseNumber(verdict.weakest.value)}, {doseNumber(verdict.mean.value)}, {doseNumber(verdict.strongest.value)} mol/m²/day
+              {dliNumber(verdict.weakest.value)}, {dliNumber(verdict.mean.value)}, {dliNumber(verdict.strongest.value)} mol/m²/day
             </td>
             <td>PPFD: minimum, mean, maximum</td>
             <td>
@@ -93,7 +92,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
             <td>{percent(verdict.shareInBand)} of the tray</td>
             <td>mean DLI, uncertainty range</td>
             <td>
-              {doseNumber(verdict.mean.low)}–{doseNumber(verdict.mean.high)} mol
+              {dliNumber(verdict.mean.low)}–{dliNumber(verdict.mean.high)} mol
             </td>
           </tr>
           <tr>

@@ -1,6 +1,6 @@
 'use client';
 import { distanceOf } from '@/core/site/reading/Reading';
-import { dliOf } from '@/core/judge/dose/dli';
+import { dliOf } from '@/core/judge/dli/dli';
 import { colourOf } from '@/core/things/lamp/colourOf';
 import { HAND_WIDTH, inverseSquare, LUMENS_RULE, lumensRule } from '@/core/answer/rules/rulesOfThumb';
 import { atDistance, type Profile } from '@/core/answer/solve/Profile';
@@ -9,7 +9,7 @@ import { measuredLamp, type SetUp } from '@/core/answer/stand/setUp';
 import { showLength } from '@/core/units/length';
 import { Fold } from '../parts/Fold';
 import { useProfile, useSettings } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { FallOffChart } from './FallOffChart';
 import { wholeWords } from '../parts/locale';
 
@@ -46,7 +46,7 @@ function Rules({ setUp, profile }: { setUp: SetUp; profile: Profile }) {
       />
       <Rule
         title="A hand’s width away"
-        advice={`At ${showLength(HAND_WIDTH, lengthUnit)} this tray gets ${doseNumber(handDose.weakest)}–${doseNumber(handDose.strongest)} mol in these hours: ${handSays}.`}
+        advice={`At ${showLength(HAND_WIDTH, lengthUnit)} this tray gets ${dliNumber(handDose.weakest)}–${dliNumber(handDose.strongest)} mol in these hours: ${handSays}.`}
         why="This rule was made for fluorescent tubes. A stronger lamp burns plants at this distance; a bulb leaves the corners with too little light."
       />
       <Rule

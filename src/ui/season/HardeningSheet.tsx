@@ -172,7 +172,7 @@ export function HardeningSheet({ course }: { course: BatchCourse }) {
         <p className="text-sm text-soft">
           Cold is a night below {USUAL_HARDENING.frostBelow_C} °C, wind above {USUAL_HARDENING.windAbove_kmh} km/h, hot above{' '}
           {USUAL_HARDENING.heatAbove_C} °C. A week before, cut roots that grow from tray to tray, and feed weakly. Going to a brighter place
-          indoors: raise the dose by a quarter every second day, and take covers off for longer each day.
+          indoors: raise the DLI by a quarter every second day, and take covers off for longer each day.
         </p>
         <p className="sr-only" role="status">
           {weather.filter((w) => pauseOf(WEATHER[w], USUAL_HARDENING) !== null).length} days paused

@@ -5,7 +5,7 @@ import { judgeSetUp } from '@/core/answer/check/judgeSetUp';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { useWorkedOut } from '../parts/useWorkedOut';
 import { useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { colourOfResult } from '../verdict/resultColours';
 import { headlineOf } from '../verdict/words';
 
@@ -23,8 +23,8 @@ export function QuickWord({ setUp }: { setUp: SetUp }) {
         {headline.calm} {headline.alarm}
       </span>
       <span className="block text-sm text-soft">
-        {doseNumber(verdict.weakest.value)}–{doseNumber(verdict.strongest.value)} mol/m²/day; needs {doseNumber(setUp.stage.dliMin)}–
-        {doseNumber(verdict.highDose)}
+        {dliNumber(verdict.weakest.value)}–{dliNumber(verdict.strongest.value)} mol/m²/day; needs {dliNumber(setUp.stage.dliMin)}–
+        {dliNumber(verdict.highDli)}
       </span>
     </p>
   );

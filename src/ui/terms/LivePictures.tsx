@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { dliOf } from '@/core/judge/dose/dli';
+import { dliOf } from '@/core/judge/dli/dli';
 import { cosinePowerOfBeam } from '@/core/light/emitters/cosinePower';
 import { ppfdAtPoint } from '@/core/light/ppfdAtPoint';
 import { spectrumLibrary } from '@/core/light/spectrum/spectrumLibrary';

@@ -5,7 +5,7 @@ import { ageingOf } from '@/core/site/ownLamps/ageingOf';
 import { fadedTo } from '@/core/things/lamp/fading';
 import { comparePlans } from '@/core/plan/hours/comparePlans';
 import { AS_SET, type HoursPlan } from '@/core/site/timer/HoursPlan';
-import { daysOfPlan, type TrayStrength } from '@/core/plan/hours/wishedHours';
+import { daysOfPlan, type TrayPpfd } from '@/core/plan/hours/wishedHours';
 import type { BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import { plantAreaOf } from '@/core/site/stand/footprint';
 import { showMoney } from '@/core/units/money';
@@ -16,14 +16,14 @@ import { NumberField } from '../parts/NumberField';
 import { daysWords } from '../season/dayWords';
 import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { percent, stageWords } from '../verdict/words';
 import { hoursWords, planWords, riskWords, wishLimitWords } from './planWords';
 
 interface PlanTableProps {
   tier: BenchTier;
   tray: BenchTray;
-  light: TrayStrength | null;
+  light: TrayPpfd | null;
   failed: boolean;
 }
 
@@ -84,7 +84,7 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
               <span>plan</span>
               <span>hours by stage</span>
               <span>in range</span>
-              <span>of best dose</span>
+              <span>of best DLI</span>
               <span>power</span>
             </div>
             {courses.map((c) => {
@@ -125,7 +125,7 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
                     <span className="text-sm text-soft md:hidden"> in range</span>
                   </div>
                   <div className="pt-1 tabular-nums">
-                    {percent(c.doseOfBest)}
+                    {percent(c.dliOfBest)}
                     <span className="text-sm text-soft md:hidden"> of best</span>
                   </div>
                   <div className="pt-1 tabular-nums">{showMoney(c.cost, currency)}</div>
@@ -156,9 +156,9 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
             )}
           </div>
           <p className="text-sm text-soft">
-            With the lamp kept as far off as it is now: {doseNumber(light!.weakest)} to {doseNumber(light!.strongest)} µmol/m²/s on this
-            tray. Where trays share a timer they meet between their plans. Day and night for the first days is growers’ practice, three to
-            five days; longer injures tomato and aubergine (Hillman 1956; Velez-Ramirez et al. 2014).
+            With the lamp kept as far off as it is now: {dliNumber(light!.weakest)} to {dliNumber(light!.strongest)} µmol/m²/s on this tray.
+            Where trays share a timer they meet between their plans. Day and night for the first days is growers’ practice, three to five
+            days; longer injures tomato and aubergine (Hillman 1956; Velez-Ramirez et al. 2014).
           </p>
         </>
       )}

@@ -1,9 +1,9 @@
 'use client';
 import { useMemo } from 'react';
-import { MOL_SECONDS } from '@/core/judge/dose/dli';
+import { MOL_SECONDS } from '@/core/judge/dli/dli';
 import type { BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import { sumsOf } from '@/core/plan/buying/batchSums';
-import { daylightDose } from '@/core/judge/dose/LightDay';
+import { daylightDli } from '@/core/judge/dli/LightDay';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showMoney } from '@/core/units/money';
 import { useSite, useToday } from '../shell/WorkspaceContext';
@@ -13,7 +13,7 @@ export function SoFar({ tier, tray, mean }: { tier: BenchTier; tray: BenchTray; 
   const site = useSite((s) => s.site);
   const today = useToday();
   const sums = useMemo(() => {
-    const dli = mean === null ? null : mean * tier.hours * MOL_SECONDS + daylightDose(tray.day);
+    const dli = mean === null ? null : mean * tier.hours * MOL_SECONDS + daylightDli(tray.day);
     // All trays of a batch count as lit like this one.
     return sumsOf(site, tray.batch, today, tables, () => dli);
   }, [site, tray, today, mean, tier]);

@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { MOL_SECONDS } from '@/core/judge/dose/dli';
+import { MOL_SECONDS } from '@/core/judge/dli/dli';
 import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { trayName } from '../bench/benchWords';
@@ -9,10 +9,10 @@ import { ageWords } from '../chart/ageWords';
 import { useLightOfStand } from '../hours/useLightOfStand';
 import { UndoButtons } from '../parts/UndoButtons';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { BatchLog } from './BatchLog';
 import { BatchDates } from './BatchDates';
-import { DoseSolver } from './DoseSolver';
+import { DliSolver } from './DliSolver';
 import { AirWord } from './AirWord';
 import { GrowthFigure } from './GrowthFigure';
 import { SoFar } from './SoFar';
@@ -82,7 +82,7 @@ function OfTray({ stand, tier, tray }: TrayProps) {
             {dose !== null && tier.lamps.length > 0 && (
               <>
                 {' '}
-                · {doseNumber(dose)} <Term id="dli">mol/m²/day</Term> now, needs {tray.stage.dliMin}–{tray.stage.dliMax}
+                · {dliNumber(dose)} <Term id="dli">mol/m²/day</Term> now, needs {tray.stage.dliMin}–{tray.stage.dliMax}
               </>
             )}
           </p>
@@ -99,7 +99,7 @@ function OfTray({ stand, tier, tray }: TrayProps) {
           <GrowthFigure tray={tray} />
           <SoFar tier={tier} tray={tray} mean={strength?.mean ?? null} />
           <PlanTable tier={tier} tray={tray} light={strength} failed={light === 'failed'} />
-          <DoseSolver tier={tier} tray={tray} light={strength} />
+          <DliSolver tier={tier} tray={tray} light={strength} />
         </div>
       </div>
     </div>

@@ -1,12 +1,12 @@
 import { cropLibrary } from '@/core/things/crop/cropLibrary';
 import { AS_SET, PLAN_KINDS } from '@/core/site/timer/HoursPlan';
 import { dayLengthWords, DAY_LENGTHS, injuryWords, remedyWords, seedLightWords, stretchWords } from '../crops/cropWords';
-import { doseLimitWords, hoursWords, planWords, riskWords, wishLimitWords } from './planWords';
+import { dliLimitWords, hoursWords, planWords, riskWords, wishLimitWords } from './planWords';
 
 test('every plan has a name of its own, with its hours or days where it has them', () => {
   expect(new Set(PLAN_KINDS.map((kind) => planWords({ ...AS_SET, kind }))).size).toBe(PLAN_KINDS.length);
   expect(planWords({ kind: 'steady', hours: 15.5, days: null })).toBe('Steady, 15 h 30');
-  expect(planWords({ kind: 'day-and-night', hours: null, days: 4 })).toBe('Day and night for 4 days, then by the dose');
+  expect(planWords({ kind: 'day-and-night', hours: null, days: 4 })).toBe('Day and night for 4 days, then by the DLI');
   expect(hoursWords(13.9)).toBe('14 h');
 });
 
@@ -16,7 +16,7 @@ test('risks and limits say how much of them there is', () => {
   expect(riskWords({ why: 'continuous-light', injury: null, days: 3 })).toContain('some crops yellow');
   expect(riskWords({ why: 'bolting', hours: 16, above: 14 })).toContain('16 h');
   expect(wishLimitWords('longest-day')).toContain('maximum photoperiod');
-  expect(doseLimitWords('too-strong')).toContain('stronger');
+  expect(dliLimitWords('too-strong')).toContain('stronger');
 });
 
 test('all that the crop table says has words', () => {

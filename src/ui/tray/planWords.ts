@@ -1,6 +1,6 @@
 import type { PlanRisk } from '@/core/plan/hours/comparePlans';
 import type { HoursPlan } from '@/core/site/timer/HoursPlan';
-import type { DoseLimit } from '@/core/plan/hours/solveDose';
+import type { DliLimit } from '@/core/plan/hours/solveDli';
 import { daysOfPlan, type Wish } from '@/core/plan/hours/wishedHours';
 import { showHours } from '@/core/units/clock';
 import { daysWords } from '../season/dayWords';
@@ -17,11 +17,11 @@ export function planWords(plan: HoursPlan): string {
     case 'stepping':
       return 'Long at first, an hour less each week';
     case 'day-and-night':
-      return `Day and night for ${daysWords(daysOfPlan(plan))}, then by the dose`;
+      return `Day and night for ${daysWords(daysOfPlan(plan))}, then by the DLI`;
     case 'ramp':
       return `A gentle start over ${daysWords(daysOfPlan(plan))}`;
     case 'dose':
-      return 'As long as the dose needs';
+      return 'As long as the DLI needs';
     case 'shortest':
       return 'Shortest photoperiod that gives enough';
   }
@@ -54,10 +54,10 @@ const WISH_LIMITS: Readonly<Record<NonNullable<Wish['limit']>, string>> = {
 };
 export const wishLimitWords = (limit: NonNullable<Wish['limit']>): string => WISH_LIMITS[limit];
 
-const DOSE_LIMITS: Readonly<Record<DoseLimit, string>> = {
+const DOSE_LIMITS: Readonly<Record<DliLimit, string>> = {
   'longest-day': 'More hours than it tolerates would be needed: this is the nearest.',
   'shortest-day': 'Fewer hours than it needs would do: this is the nearest.',
   'too-strong': 'That is stronger than its leaves tolerate: this is the nearest.',
-  dark: 'Without light there is no dose.',
+  dark: 'Without light there is no DLI.',
 };
-export const doseLimitWords = (limit: DoseLimit): string => DOSE_LIMITS[limit];
+export const dliLimitWords = (limit: DliLimit): string => DOSE_LIMITS[limit];

@@ -72,7 +72,7 @@ export function DesignPanel({ trial, review, places }: DesignPanelProps) {
       )}
       {review.dliRatio !== null && (
         <p className="text-soft">
-          <Term id="dli">Doses</Term> of the arms: at most {review.dliRatio.toFixed(2)} times apart.
+          <Term id="dli">DLI</Term> of the arms: at most {review.dliRatio.toFixed(2)} times apart.
         </p>
       )}
     </section>

@@ -11,7 +11,7 @@ import { Button } from '../parts/Button';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 
 const WHY: Readonly<Record<Extract<EqualDose, { ok: false }>['why'], string>> = {
   'not-drawn': 'Not all trays stand on your stands, so their light is not known. Choose a tray for each code.',
@@ -36,9 +36,9 @@ export function EqualDoseButton({ trial }: { trial: Trial }) {
       const stand = site.stands.find((s) => s.tiers.some((t) => about.has(t.id) || about.has(t.timerId)));
       const words = stand ? movesWords(found.moves, benchStandIn(site, stand), site.lamps, lengthUnit) : 'Nothing to change';
       const doses = Object.entries(found.after)
-        .map(([arm, dose]) => `${arm} ${doseNumber(dose)}`)
+        .map(([arm, dose]) => `${arm} ${dliNumber(dose)}`)
         .join(', ');
-      const made = changeSite(sites, 'set equal doses', applyOnStand(stand?.id, found.moves));
+      const made = changeSite(sites, 'set equal DLI', applyOnStand(stand?.id, found.moves));
       setState('idle');
       if (made) say(`${words}. Doses now: ${doses} mol/m²/day.`, { label: 'Undo', run: () => undo(sites) });
       focusHeadingIfLost();
@@ -49,7 +49,7 @@ export function EqualDoseButton({ trial }: { trial: Trial }) {
   return (
     <div className="space-y-1 print:hidden">
       <Button disabled={state === 'busy'} onClick={() => void make()}>
-        <Equal size={17} aria-hidden /> {state === 'busy' ? 'Calculating…' : 'Give all arms the same dose'}
+        <Equal size={17} aria-hidden /> {state === 'busy' ? 'Calculating…' : 'Give all arms the same DLI'}
       </Button>
       {state !== 'idle' && state !== 'busy' && (
         <p role="alert" className="text-copper">

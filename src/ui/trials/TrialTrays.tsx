@@ -2,7 +2,7 @@
 import { Plus, Shuffle, X } from 'lucide-react';
 import { codeFor, dealOut } from '@/core/plan/trial/dealOut';
 import { lightSoFar } from '@/core/plan/trial/lightOfTrial';
-import { doseOf, type TrialPlace } from '@/core/plan/trial/designOf';
+import { dliOfPlace, type TrialPlace } from '@/core/plan/trial/designOf';
 import { ARM_IDS, MOST_TRIAL_TRAYS, type ArmId, type Trial, type TrialTrayRow } from '@/core/site/trial/Trial';
 import { undo } from '@/store/site/siteStore';
 import { CheckField } from '../parts/CheckField';
@@ -12,7 +12,7 @@ import { SelectField } from '../parts/SelectField';
 import { TextField } from '../parts/TextField';
 import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { batchName } from '../today/todayWords';
 import { ValuesField } from './ValuesField';
 
@@ -87,7 +87,7 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
                 unit="mol"
                 inputClassName="w-16"
                 onChange={(dli) =>
-                  onChange('state the dose of an arm', { arms: trial.arms.map((a) => (a.id === arm.id ? { ...a, dli } : a)) })
+                  onChange('state the DLI of an arm', { arms: trial.arms.map((a) => (a.id === arm.id ? { ...a, dli } : a)) })
                 }
               />
             )}
@@ -124,7 +124,7 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
       <ul className="divide-y divide-line border-y border-line" aria-label="Trays of the trial">
         {trial.trays.map((t) => {
           const place = t.trayId === null ? undefined : places.get(t.trayId);
-          const dose = place ? doseOf(place) : null;
+          const dose = place ? dliOfPlace(place) : null;
           return (
             <li
               key={t.code}
@@ -155,7 +155,7 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
                 <TextField label="Block" value={t.block} most={80} className="w-24" onChange={(block) => set(t.code, { block })} />
               </span>
               <span className="pb-1.5 text-sm text-soft" title="mol/m², a day now, and since the trial began">
-                {dose === null ? '' : `${doseNumber(dose)} mol`}
+                {dose === null ? '' : `${dliNumber(dose)} mol`}
                 {soFar?.get(t.code) && <span className="block">{Math.round(soFar.get(t.code)!.mol_per_m2)} so far</span>}
               </span>
               <span className="max-md:col-span-4">

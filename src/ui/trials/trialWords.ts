@@ -49,7 +49,7 @@ export function designFaultWords(code: DesignFault, review: DesignReview): { rea
     },
     DOSE_UNEQUAL: {
       title: `One arm gets ${ratio} times the light of another`,
-      mend: 'Set heights or hours so that the doses are within 10 %, or compare the dose itself.',
+      mend: 'Set heights or hours so that the DLI of the arms is within 10 %, or compare the DLI itself.',
     },
     EQUAL_DISTANCE_NOT_EQUAL_LIGHT: {
       title: 'Equal distance is not equal light',
@@ -57,7 +57,7 @@ export function designFaultWords(code: DesignFault, review: DesignReview): { rea
     },
     DOSE_UNKNOWN: {
       title: 'The light of an arm is not known',
-      mend: 'Choose each tray from your stands, so that its dose can be worked out.',
+      mend: 'Choose each tray from your stands, so that its DLI can be worked out.',
     },
     CROP_NOT_IN_EVERY_ARM: {
       title: 'A crop stands in one arm only',

@@ -1,8 +1,8 @@
 'use client';
 import { clearanceOf } from '@/core/things/lamp/clearanceOf';
 import type { SetUp } from '@/core/answer/stand/setUp';
-import { DoseScale } from './DoseScale';
-import { DoseKey } from './DoseKey';
+import { DliScale } from './DliScale';
+import { DliKey } from './DliKey';
 import { HeadlineLine } from './HeadlineLine';
 import { useVerdict } from './useVerdict';
 import { AGE_WORDS, certaintyOf, consequencesOf, stageWords } from './words';
@@ -27,8 +27,8 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
         {view !== 'now' && <strong className="text-copper"> · {AGE_WORDS[view]}</strong>}
       </p>
       <HeadlineLine verdict={verdict} />
-      {verdict.says !== 'dark' && <DoseScale verdict={verdict} stage={stage} highDose={verdict.highDose} />}
-      <DoseKey />
+      {verdict.says !== 'dark' && <DliScale verdict={verdict} stage={stage} highDli={verdict.highDli} />}
+      <DliKey />
       {consequencesOf(verdict, crop, stage).map((text) => (
         <p key={text}>{text}</p>
       ))}

@@ -2,7 +2,7 @@
 import { measuredLamp, type SetUp } from '@/core/answer/stand/setUp';
 import { combine } from '@/core/judge/uncertainty/Band';
 import { Fold } from '../parts/Fold';
-import { doseNumber } from '../drawing/lightWords';
+import { dliNumber } from '../drawing/lightWords';
 import { Term } from '../terms/Term';
 import { useCalmVerdict, type Judged } from './useVerdict';
 import { basisWords, uncertaintyWords, percent } from './words';
@@ -26,13 +26,13 @@ function Numbers({ setUp, judged: { verdict, stats, uncertainties, reflectedShar
       </p>
       <div className="space-y-3 border-l-2 border-line pl-3 text-sm">
         <p>
-          Dose = strength × hours × 0.0036: {Math.round(stats.mean)} µmol/m²/s × {hours.toFixed(hours % 1 ? 2 : 0)} h × 0.0036 ={' '}
-          {doseNumber(verdict.mean.value)} mol/m²/day in the mean; at the middle {Math.round(stats.centre.ppfd)}, weakest{' '}
+          DLI = PPFD × hours × 0.0036: {Math.round(stats.mean)} µmol/m²/s × {hours.toFixed(hours % 1 ? 2 : 0)} h × 0.0036 ={' '}
+          {dliNumber(verdict.mean.value)} mol/m²/day in the mean; at the middle {Math.round(stats.centre.ppfd)}, weakest{' '}
           {Math.round(stats.weakest.ppfd)}, strongest {Math.round(stats.strongest.ppfd)} µmol/m²/s.
         </p>
         <p>
           The strength is computed from the lamp’s shape at every centimetre of the tray: {tier.fittings.length} ×{' '}
-          {doseNumber(measuredLamp(setUp).ppf)} µmol/s
+          {dliNumber(measuredLamp(setUp).ppf)} µmol/s
           {setUp.calibration ? (setUp.calibration.fitted ? ', by a fit to your readings' : ', by your readings') : ''}.{' '}
           {reflectedShare > 0
             ? `Of the light on the plants ${percent(reflectedShare)} comes by way of the sides, settled until nothing is lost.`

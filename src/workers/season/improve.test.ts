@@ -23,9 +23,9 @@ test.each(placingCases.map((c) => [c.id, c] as const))('%s is bounded by its pro
 });
 
 test('what is settled keeps its room in the program as well', () => {
-  const need = { trays: 2, doseMin: 5, doseMax: 10, height_cm: 5 };
-  const tier = { places: 3, clear_cm: 30, levels: [0, 8].map((dose) => ({ dose, wh_per_day: dose })) };
-  const resident = { trays: 2, doseMin: 0, doseMax: 20, height_cm: 0 };
+  const need = { trays: 2, dliMin: 5, dliMax: 10, height_cm: 5 };
+  const tier = { places: 3, clear_cm: 30, levels: [0, 8].map((dli) => ({ dli, wh_per_day: dli })) };
+  const resident = { trays: 2, dliMin: 0, dliMax: 20, height_cm: 0 };
   const asked: PlacingAsked = { tiers: [tier], needs: [[need], [resident]], pinned: [null, 0], settled: [false, true] };
   const { placing, bound } = improve(highs, asked, placeQuickly(asked, { rounds: 0 }), () => undefined);
   expect([placing.place, bound, placing.inBand]).toEqual([[[-1], [0]], 2, 2]);

@@ -4,7 +4,7 @@ import type { Room } from '../../light/room/Room';
 import type { SceneLamp } from '../../light/scene/Scene';
 import type { Hours, Metres, Share } from '../../units/quantities';
 import type { PerCentimetre } from '../../judge/uncertainty/uncertaintyOfDistance';
-import type { Spots } from '../../judge/dose/Spots';
+import type { Spots } from '../../judge/dli/Spots';
 
 /** A tray to be judged: where its plants stand, and the height of their tops. */
 export interface AskedTray {

@@ -1,7 +1,7 @@
 import { spotsOf } from '../check/perCentimetreOf';
 import { leastKnown } from '../stand/leastKnown';
 import { colourOf } from '../../things/lamp/colourOf';
-import { nineOfMap } from '../../judge/dose/spreadOfMap';
+import { nineOfMap } from '../../judge/dli/spreadOfMap';
 import type { Share } from '../../units/quantities';
 import type { BenchTier, BenchTray } from '../stand/benchStand';
 import { plantAreaOf } from '../../site/stand/footprint';

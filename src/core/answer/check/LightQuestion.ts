@@ -3,7 +3,7 @@ import type { AreaStats } from '../../light/field/statsOver';
 import type { Scene } from '../../light/scene/Scene';
 import type { Metres, Share } from '../../units/quantities';
 import type { PerCentimetre } from '../../judge/uncertainty/uncertaintyOfDistance';
-import type { Spots } from '../../judge/dose/Spots';
+import type { Spots } from '../../judge/dli/Spots';
 
 /** What the picture of one tier needs to know of its light; plain data, so that it can be asked of a worker. */
 export interface LightQuestion {

@@ -1,5 +1,5 @@
 import { colourOf } from '../../things/lamp/colourOf';
-import { nineOfMap } from '../../judge/dose/spreadOfMap';
+import { nineOfMap } from '../../judge/dli/spreadOfMap';
 import { plantAreaOf } from '../../site/stand/footprint';
 import { leastKnown } from '../stand/leastKnown';
 import type { SetUp } from '../stand/setUp';

@@ -3,7 +3,7 @@ import type { AreaStats } from '../../light/field/statsOver';
 import type { LightAt } from '../../light/emitters/Emitter';
 import type { Metres, Ppfd } from '../../units/quantities';
 import { perCentimetre, type PerCentimetre } from '../../judge/uncertainty/uncertaintyOfDistance';
-import type { Spots } from '../../judge/dose/Spots';
+import type { Spots } from '../../judge/dli/Spots';
 
 /** The middles of three by three parts of an area. */
 export function ninthsOf({ x0, x1, y0, y1 }: Rect): readonly (readonly [Metres, Metres])[] {

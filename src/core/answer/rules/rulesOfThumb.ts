@@ -1,5 +1,5 @@
 import type { Stage } from '../../things/crop/Crop';
-import { ppfdFor } from '../../judge/dose/dli';
+import { ppfdFor } from '../../judge/dli/dli';
 import type { Hours, Metres, Share } from '../../units/quantities';
 import { atDistance, type AtDistance, type Profile } from '../solve/Profile';
 

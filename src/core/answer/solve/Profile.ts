@@ -4,7 +4,7 @@ import { createCache } from '../../light/scene/Cache';
 import type { Room } from '../../light/room/Room';
 import type { Rect } from '../../light/field/Grid';
 import { lightOf } from '../../light/ppfdAtPoint';
-import { spreadOf, type LightSpread } from '../../judge/dose/LightSpread';
+import { spreadOf, type LightSpread } from '../../judge/dli/LightSpread';
 import { nineSpotsOf } from '../../site/stand/nineSpots';
 import type { Metres, Ppfd } from '../../units/quantities';
 

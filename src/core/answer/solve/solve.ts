@@ -1,8 +1,8 @@
 import type { Stage } from '../../things/crop/Crop';
 import type { Daylight } from '../../site/stand/Daylight';
-import { clearDayOf, daylightAtSpots, daylightDose, strongestBeside, usualPeakOf, type LightDay } from '../../judge/dose/LightDay';
-import { MOL_SECONDS } from '../../judge/dose/dli';
-import type { Spots } from '../../judge/dose/Spots';
+import { clearDayOf, daylightAtSpots, daylightDli, strongestBeside, usualPeakOf, type LightDay } from '../../judge/dli/LightDay';
+import { MOL_SECONDS } from '../../judge/dli/dli';
+import type { Spots } from '../../judge/dli/Spots';
 import type { Dli, Hours, Metres, Ppfd, Share } from '../../units/quantities';
 import type { HardLimits } from '../../judge/verdict/hardLimits';
 import { scorches } from '../../judge/verdict/scorch';
@@ -202,7 +202,7 @@ function candidatesOf(profile: Profile, fixed: Fixed): AtDistance[] {
  * each of the nine spots by itself, as far under and over as the weakest and the strongest of all spots are.
  */
 function hoursFor(at: AtDistance, { stage, daylight }: SolveTask): Span {
-  const more = daylightDose({ daylight });
+  const more = daylightDli({ daylight });
   const sky = at.nine && more > 0 ? daylight?.course?.nine : undefined;
   const [under, above] = sky ? [Math.min(...at.nine!) - at.weakest, at.strongest - Math.max(...at.nine!)] : [0, 0];
   const spots = sky

@@ -1,4 +1,4 @@
-import { scaled } from '../../judge/dose/LightSpread';
+import { scaled } from '../../judge/dli/LightSpread';
 import type { Dimming } from '../../site/ownLamps/dimmings';
 import type { Profile } from './Profile';
 import { solve, type SolveTask, type Fixed, type Solution } from './solve';

@@ -11,7 +11,7 @@ import { plantHeightOf, rimOf } from '../../site/stand/canopy';
 import { leavesOf } from '../../site/stand/footprint';
 import { knownOf, type Known, type KnownLamp } from './knownOf';
 import type { LampOf } from '../../measure/reading/lightThere';
-import type { LightDay } from '../../judge/dose/LightDay';
+import type { LightDay } from '../../judge/dli/LightDay';
 import { limitsOfBatch, type HardLimits } from '../../judge/verdict/hardLimits';
 import { cropOf } from '../../site/crop/cropOf';
 import type { Tables } from '../../things/tables/Tables';

@@ -2,7 +2,7 @@ import { cropOf } from '../../site/crop/cropOf';
 import { daylightOf, daylightOfTray } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import type { Crop, Stage } from '../../things/crop/Crop';
-import type { LightDay } from '../../judge/dose/LightDay';
+import type { LightDay } from '../../judge/dli/LightDay';
 import { limitsOfBatch, type HardLimits } from '../../judge/verdict/hardLimits';
 import type { Lamp } from '../../things/lamp/Lamp';
 import { poseOf } from '../../site/stand/poseOf';

@@ -1,4 +1,4 @@
-import { breakEvenYears, hoursForDose, meanPpfd, owning, type BoughtLamp } from '../../judge/cost/owning';
+import { breakEvenYears, hoursForDli, meanPpfd, owning, type BoughtLamp } from '../../judge/cost/owning';
 import {
   DAYS_PER_YEAR,
   hoursUntil,
@@ -11,7 +11,7 @@ import {
 } from '../../judge/cost/lampLife';
 import { cheapestStart, costOfRun, costOfWeek } from '../../judge/cost/tariff';
 import type { PricePeriod } from '../../units/PricePeriod';
-import { MOL_SECONDS } from '../../judge/dose/dli';
+import { MOL_SECONDS } from '../../judge/dli/dli';
 import { readClock, showClock } from '../../units/clock';
 import { isoOf, readDay } from '../../units/day';
 import { audit } from './auditCase';
@@ -200,7 +200,7 @@ function ageing(given: Case): CaseAnswer {
     answer.ppfd = ppfd;
     answer.dose = ppfd * hours * MOL_SECONDS;
     if (has(given, 'doseTarget')) {
-      answer.hoursForTarget = hoursForDose(num(given, 'doseTarget'), ppfd);
+      answer.hoursForTarget = hoursForDli(num(given, 'doseTarget'), ppfd);
       answer.reachesTarget = (answer.dose as number) >= num(given, 'doseTarget') - 1e-9;
     }
   }
@@ -223,7 +223,7 @@ function ownership(given: Case): CaseAnswer {
   if (has(given, 'lamp')) {
     const lamp = lampOf(thing(given, 'lamp'));
     const have = num(given, 'have');
-    const hoursWith = (count: number) => hoursForDose(dose, meanPpfd(lamp, count, area_m2));
+    const hoursWith = (count: number) => hoursForDli(dose, meanPpfd(lamp, count, area_m2));
     const name = (count: number) => (['None', 'One', 'Two', 'Three', 'Four', 'Five', 'Six'] as const)[count] ?? String(count);
     return {
       [`hoursWith${name(have)}`]: hoursWith(have),
@@ -234,7 +234,7 @@ function ownership(given: Case): CaseAnswer {
     };
   }
   const wanted = {
-    dose,
+    dli: dose,
     area_m2,
     hoursMax,
     price_per_kWh: num(given, 'price'),

@@ -219,7 +219,7 @@ function placingAsked(given: Case): PlacingAsked & { readonly batchIds: readonly
     tiers: tiers.map(tierOf),
     needs: batches.map((b) => {
       const [trays, least, most, height] = [row(b, 'trays'), row(b, 'doseMin'), row(b, 'doseMax'), row(b, 'heightCm')];
-      return trays.map((n, t) => ({ trays: n, doseMin: least[t]!, doseMax: most[t]!, height_cm: height[t]! }));
+      return trays.map((n, t) => ({ trays: n, dliMin: least[t]!, dliMax: most[t]!, height_cm: height[t]! }));
     }),
     batchIds: batches.map((b) => String(b.id)),
     tierIds: tiers.map((t) => String(t.id)),
@@ -229,7 +229,7 @@ function placingAsked(given: Case): PlacingAsked & { readonly batchIds: readonly
 const tierOf = (t: Case) => ({
   places: numberOf(t, 'trayPlaces', 0, 1e6),
   clear_cm: numberOf(t, 'clearCm', 0, 1e6),
-  levels: numbers(t, 'levels').map((dose) => ({ dose, wh_per_day: dose * numberOf(t, 'whPerMolDay', 0, 1e9) })),
+  levels: numbers(t, 'levels').map((dli) => ({ dli, wh_per_day: dli * numberOf(t, 'whPerMolDay', 0, 1e9) })),
 });
 
 function spaceOpt(given: Case): CaseAnswer {
@@ -245,7 +245,7 @@ function spaceOpt(given: Case): CaseAnswer {
     everythingInBand: best.inBand === demandOf(asked),
     plan: {
       place: Object.fromEntries(asked.batchIds.map((id, b) => [id, best.place[b]!.map(name)])),
-      dose: Object.fromEntries(asked.tierIds.map((id, k) => [id, best.level[k]!.map((l) => asked.tiers[k]!.levels[l]!.dose)])),
+      dose: Object.fromEntries(asked.tierIds.map((id, k) => [id, best.level[k]!.map((l) => asked.tiers[k]!.levels[l]!.dli)])),
     },
   };
 }

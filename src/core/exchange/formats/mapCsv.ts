@@ -1,4 +1,4 @@
-import { MOL_SECONDS } from '../../judge/dose/dli';
+import { MOL_SECONDS } from '../../judge/dli/dli';
 import type { LightMap } from '../../light/field/Grid';
 import type { Hours } from '../../units/quantities';
 

@@ -1,4 +1,4 @@
-import { MOL_SECONDS } from '../dose/dli';
+import { MOL_SECONDS } from '../dli/dli';
 import { LUX_PER_FOOT_CANDLE } from '../../units/light';
 import { allOf, oneOf, type Claims, type ClaimedTechnology } from './Claim';
 

@@ -1,4 +1,4 @@
-import { MOL_SECONDS } from '../dose/dli';
+import { MOL_SECONDS } from '../dli/dli';
 import { AIR_OFF_BY, warmerBy } from '../growth/airFor';
 import type { Cause } from './Cause';
 import type { Circumstances } from './Circumstances';

@@ -73,7 +73,7 @@ test('at equal light the more efficient lamp never costs more energy, and a dear
     price: fc.double({ min: 1, max: 300, noNaN: true }),
     life_h: fc.constant(1e9),
   });
-  const wanted = { dose: 12, area_m2: 0.3, hoursMax: 16, price_per_kWh: 0.3, years: 3 };
+  const wanted = { dli: 12, area_m2: 0.3, hoursMax: 16, price_per_kWh: 0.3, years: 3 };
   fc.assert(
     fc.property(lamps, lamps, (one, other) => {
       const [a, b] = [owning(one, wanted), owning(other, wanted)];

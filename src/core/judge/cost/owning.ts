@@ -1,5 +1,5 @@
 import type { Dli, Efficacy, Hours, Ppfd, Share, Watts } from '../../units/quantities';
-import { MOL_SECONDS } from '../dose/dli';
+import { MOL_SECONDS } from '../dli/dli';
 import { DAYS_PER_YEAR, replacementsIn } from './lampLife';
 
 /** A lamp as something to be bought. */
@@ -16,7 +16,7 @@ export interface BoughtLamp {
 
 /** What is wanted of it. */
 export interface OwningTask {
-  readonly dose: Dli;
+  readonly dli: Dli;
   readonly area_m2: number;
   readonly hoursMax: Hours;
   readonly price_per_kWh: number;
@@ -41,14 +41,14 @@ export const meanPpfd = (lamp: Pick<BoughtLamp, 'power' | 'efficacy' | 'utilisat
   (count * lamp.power * lamp.efficacy * lamp.utilisation) / area_m2;
 
 /** Hours in which a strength makes a dose. */
-export const hoursForDose = (dose: Dli, ppfd: Ppfd): Hours => dose / (ppfd * MOL_SECONDS);
+export const hoursForDli = (dose: Dli, ppfd: Ppfd): Hours => dose / (ppfd * MOL_SECONDS);
 
 /** The fewest lamps of a kind that reach a dose within the longest hours, their hours cut to the dose, and what they cost over years. */
 export function owning(lamp: BoughtLamp, wanted: OwningTask): Owning {
-  const { dose, area_m2, hoursMax, price_per_kWh, years, daysPerYear = DAYS_PER_YEAR } = wanted;
-  const count = Math.max(1, Math.ceil(hoursForDose(dose, meanPpfd(lamp, 1, area_m2)) / hoursMax - 1e-9));
+  const { dli, area_m2, hoursMax, price_per_kWh, years, daysPerYear = DAYS_PER_YEAR } = wanted;
+  const count = Math.max(1, Math.ceil(hoursForDli(dli, meanPpfd(lamp, 1, area_m2)) / hoursMax - 1e-9));
   const ppfd = meanPpfd(lamp, count, area_m2);
-  const hoursPerDay = hoursForDose(dose, ppfd);
+  const hoursPerDay = hoursForDli(dli, ppfd);
   const kWhPerYear = (count * lamp.power * hoursPerDay * daysPerYear) / 1000;
   const energyCostPerYear = kWhPerYear * price_per_kWh;
   const purchase = count * lamp.price;

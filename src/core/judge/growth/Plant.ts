@@ -1,7 +1,7 @@
 import type { Crop, Stage } from '../../things/crop/Crop';
 import { heightAt } from '../../things/crop/heightAt';
 import type { Dli, Metres, Share } from '../../units/quantities';
-import type { Received } from '../dose/LightDay';
+import type { Received } from '../dli/LightDay';
 import { breachesOf, type HardLimits } from '../verdict/hardLimits';
 import { LEGGY_FROM, stretchOf } from './stretchOf';
 

@@ -12,7 +12,7 @@ import { addFitting, addTray } from '../../site/stand/change';
 import type { Site } from '../../site/stand/Site';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
 import { saysOf } from '../verdict/standing';
-import { receivedOf } from '../dose/LightDay';
+import { receivedOf } from '../dli/LightDay';
 import { certaintyFor, factorIn, normalIn, WORLDS } from './certainty';
 
 test('the numbers of the worlds are those of a normal distribution, each reason by itself', () => {

@@ -1,10 +1,10 @@
 import { DAYLIGHT_OFF } from '../../site/stand/Daylight';
-import { daylightDose, type LightDay, type Received } from '../dose/LightDay';
+import { daylightDli, type LightDay, type Received } from '../dli/LightDay';
 import type { Uncertainty } from './Band';
 
 /** How much the mean dose may be off because one day's sky is not another's; nothing where no daylight comes in. */
 export function uncertaintyOfDaylight(day: LightDay, { mean }: Received): Uncertainty[] {
-  const share = mean > 0 ? Math.min(1, daylightDose(day) / mean) : 0;
+  const share = mean > 0 ? Math.min(1, daylightDli(day) / mean) : 0;
   if (share === 0) return [];
   const course = day.daylight?.course;
   const { low, high } = course?.off ?? DAYLIGHT_OFF;

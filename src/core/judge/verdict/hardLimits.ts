@@ -1,5 +1,5 @@
 import type { Crop, Stage } from '../../things/crop/Crop';
-import type { Received } from '../dose/LightDay';
+import type { Received } from '../dli/LightDay';
 import { scorches } from './scorch';
 import type { HoursPlan } from '../../site/timer/HoursPlan';
 import type { Dli, Hours, Ppfd } from '../../units/quantities';

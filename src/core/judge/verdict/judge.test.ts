@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { evenly } from '../../../../test/evenly';
 import { limitsOfStage } from '../../../../test/limitsOfStage';
 import type { Daylight } from '../../site/stand/Daylight';
-import { spreadOf } from '../dose/LightSpread';
+import { spreadOf } from '../dli/LightSpread';
 import { cropLibrary } from '../../things/crop/cropLibrary';
 import { AS_SET } from '../../site/timer/HoursPlan';
 import { combine, type Uncertainty } from '../uncertainty/Band';

@@ -1,22 +1,14 @@
 import type { Stage } from '../../things/crop/Crop';
 import { DAYLIGHT_OFF } from '../../site/stand/Daylight';
-import { lampBandOf, type LightBand } from '../dose/lightBand';
-import {
-  daylightAtSpots,
-  daylightDose,
-  receivedOf,
-  usualBesideLamps,
-  type LampSpots,
-  type LightDay,
-  type Received,
-} from '../dose/LightDay';
-import { MOL_SECONDS } from '../dose/dli';
+import { lampBandOf, type LightBand } from '../dli/lightBand';
+import { daylightAtSpots, daylightDli, receivedOf, usualBesideLamps, type LampSpots, type LightDay, type Received } from '../dli/LightDay';
+import { MOL_SECONDS } from '../dli/dli';
 import type { Dli, Ppfd, Share } from '../../units/quantities';
 import type { Banded, Uncertainty } from '../uncertainty/Band';
 import { certaintyFor, deviationOf, factorIn, normalIn, WORLDS, type Certainty } from '../uncertainty/certainty';
 import { HAND_ERROR_cm, type PerCentimetre } from '../uncertainty/uncertaintyOfDistance';
 import { breachesOf, type Breach, type HardLimits } from './hardLimits';
-import type { Spots } from '../dose/Spots';
+import type { Spots } from '../dli/Spots';
 import { saysOf, standingOf, type Says, type Standing } from './standing';
 
 export interface Verdict extends Spots<Banded> {
@@ -32,7 +24,7 @@ export interface Verdict extends Spots<Banded> {
   /** What the lamps have to give on this day. */
   readonly band: LightBand;
   /** The most that is good for these plants in these hours, daylight included. */
-  readonly highDose: Dli;
+  readonly highDli: Dli;
   /** The strongest spot is over the leaf's ceiling. */
   readonly strengthBinds: boolean;
   readonly hoursTooLong: boolean;
@@ -72,7 +64,7 @@ export function judge(question: JudgeQuestion): Verdict {
   };
   const band = lampBandOf(stage, day);
   const breaches = breachesOf(received, limits);
-  const inDay = (ppfd: Ppfd) => ppfd * (day.lit_min / 60) * MOL_SECONDS + daylightDose(day);
+  const inDay = (ppfd: Ppfd) => ppfd * (day.lit_min / 60) * MOL_SECONDS + daylightDli(day);
   return {
     says,
     standing: standingOf(says),
@@ -84,7 +76,7 @@ export function judge(question: JudgeQuestion): Verdict {
     received,
     breaches,
     band,
-    highDose: day.lit_min > 0 ? Math.min(stage.dliMax, inDay(Math.max(0, stage.ppfdMax - usualBesideLamps(day)))) : stage.dliMax,
+    highDli: day.lit_min > 0 ? Math.min(stage.dliMax, inDay(Math.max(0, stage.ppfdMax - usualBesideLamps(day)))) : stage.dliMax,
     strengthBinds: breaches.some((b) => b.why !== 'day-too-long'),
     hoursTooLong: breaches.some((b) => b.why === 'day-too-long'),
     hoursTooShort: received.strongest > 0 && received.photoperiod < stage.hoursMin,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { limitsOfStage } from '../../../../test/limitsOfStage';
 import type { Stage } from '../../things/crop/Crop';
 import type { Daylight } from '../../site/stand/Daylight';
-import { evenSpread, spreadOf } from '../dose/LightSpread';
+import { evenSpread, spreadOf } from '../dli/LightSpread';
 import { BREACH, lossOf, offTargetOf, shareOfEven, wrongIn } from './loss';
 
 // A made-up stage: in 10 h, 278–556 µmol are 10–20 mol; no leaf more than 900.

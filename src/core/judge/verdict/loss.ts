@@ -1,10 +1,10 @@
 import type { Stage } from '../../things/crop/Crop';
 import type { Ppfd, Share } from '../../units/quantities';
-import { clearDayOf, daylightDose, isFromOneSide, receivedIn, strongestBeside, usualBesideLamps, type LightDay } from '../dose/LightDay';
-import { dosesOf } from '../dose/doses';
-import { shareBetween, type LightSpread } from '../dose/LightSpread';
-import { lampBandOf } from '../dose/lightBand';
-import { MOL_SECONDS } from '../dose/dli';
+import { clearDayOf, daylightDli, isFromOneSide, receivedIn, strongestBeside, usualBesideLamps, type LightDay } from '../dli/LightDay';
+import { dliSpreadOf } from '../dli/dliSpread';
+import { shareBetween, type LightSpread } from '../dli/LightSpread';
+import { lampBandOf } from '../dli/lightBand';
+import { MOL_SECONDS } from '../dli/dli';
 import { CELLS_OF_TRAY, overTray } from '../../site/stand/nineSpots';
 import { breachesOf, depthOf, type HardLimits } from './hardLimits';
 import { bearingOf, scorches, scorchingPpfd } from './scorch';
@@ -34,13 +34,13 @@ export function lossOf(light: LightSpread, stage: Stage, limits: HardLimits, day
 
 /** A little for a mean that is not the crop's best, so that of two that suit the better one wins. */
 export function offTargetOf({ mean }: Pick<LightSpread, 'mean'>, stage: Stage, day: LightDay): number {
-  const dose = mean * (day.lit_min / 60) * MOL_SECONDS + daylightDose(day);
+  const dose = mean * (day.lit_min / 60) * MOL_SECONDS + daylightDli(day);
   return OFF_TARGET * Math.abs(Math.log(Math.max(1e-6, dose) / stage.dliTarget));
 }
 
 /** How much is wrong with the light of a tray on a day; 0 within its band and its limits, wherever within. */
 export function wrongIn(light: LightSpread, stage: Stage, limits: HardLimits, day: LightDay): number {
-  const doses = dosesOf(light, day);
+  const doses = dliSpreadOf(light, day);
   const received = receivedIn(doses, light, day);
   const { parts } = doses;
   let off = 0;
@@ -55,7 +55,7 @@ export function wrongIn(light: LightSpread, stage: Stage, limits: HardLimits, da
 }
 
 /** Of the area of a tray, by its spread, how much is within the band on a day, lamps and daylight together. @param doses of both, where they are known */
-export function shareInBand(light: LightSpread, stage: Stage, day: LightDay, doses = dosesOf(light, day)): Share {
+export function shareInBand(light: LightSpread, stage: Stage, day: LightDay, doses = dliSpreadOf(light, day)): Share {
   if (!light.nine || !isFromOneSide(day)) return shareOfEven(stage, day, (low, high) => shareBetween(light, low, high));
   const ofDose = shareBetween(doses, stage.dliMin, stage.dliMax);
   // What is too strong is mostly what has too high a dose as well.
@@ -79,7 +79,7 @@ const cells = new Float64Array(CELLS_OF_TRAY);
 
 /** The same where daylight is alike everywhere. @param share of the area between two strengths of the lamps */
 export function shareOfEven(stage: Stage, day: LightDay, share: (low: Ppfd, high: Ppfd) => Share): Share {
-  const more = daylightDose(day);
+  const more = daylightDli(day);
   if (scorches(clearDayOf(day), bearingOf(stage))) return 0;
   if (day.lit_min <= 0) return more >= stage.dliMin && more <= stage.dliMax ? 1 : 0;
   const { low, high } = lampBandOf(stage, day);

@@ -1,6 +1,6 @@
 import type { Dli, Ppfd } from '../../units/quantities';
 import type { Stage } from '../../things/crop/Crop';
-import type { ClearDay } from '../dose/LightDay';
+import type { ClearDay } from '../dli/LightDay';
 
 /**
  * Sun behind glass beyond this many times a leaf's strongest PPFD scorches it on days that bring more than its dose: our convention; the

@@ -3,8 +3,8 @@ import { shareWhere, shareWithin } from '../../light/field/statsOver';
 import { betweenNine } from '../../site/stand/nineSpots';
 import type { Stage } from '../../things/crop/Crop';
 import type { Share } from '../../units/quantities';
-import { MOL_SECONDS } from '../dose/dli';
-import { clearDayOf, daylightDose, usualBesideLamps, type LightDay } from '../dose/LightDay';
+import { MOL_SECONDS } from '../dli/dli';
+import { clearDayOf, daylightDli, usualBesideLamps, type LightDay } from '../dli/LightDay';
 import { shareOfEven } from './loss';
 import { bearingOf, scorches, scorchingPpfd } from './scorch';
 
@@ -13,7 +13,7 @@ const EVERYWHERE: readonly Share[] = Array<Share>(9).fill(1);
 /** Of the area of a tray, cell by cell, how much is within the band on a day, lamps and the daylight that falls there together. */
 export function shareInBandOf(map: LightMap, rects: readonly Rect[], stage: Stage, day: LightDay): Share {
   const nine = day.daylight?.course?.nine;
-  const more = daylightDose(day);
+  const more = daylightDli(day);
   const [rect] = rects;
   if (!nine || more === 0 || rects.length !== 1 || !rect) return shareOfEven(stage, day, (low, high) => shareWithin(map, rects, low, high));
   const k = (day.lit_min / 60) * MOL_SECONDS;

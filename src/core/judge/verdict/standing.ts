@@ -1,5 +1,5 @@
 import type { Stage } from '../../things/crop/Crop';
-import type { Received } from '../dose/LightDay';
+import type { Received } from '../dli/LightDay';
 import { breachesOf, type HardLimits } from './hardLimits';
 
 /** What the light of a day does to a tray, in one word; the sentences are made in `ui/`. */

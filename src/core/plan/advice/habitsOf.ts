@@ -1,7 +1,7 @@
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
 import { daylightOfAll } from '../../answer/daylight/daylightAt';
-import { receivedOf, turnedDay, type LightDay } from '../../judge/dose/LightDay';
-import { spreadOfMap } from '../../judge/dose/spreadOfMap';
+import { receivedOf, turnedDay, type LightDay } from '../../judge/dli/LightDay';
+import { spreadOfMap } from '../../judge/dli/spreadOfMap';
 import type { LightMap } from '../../light/field/Grid';
 import type { Dli, Share } from '../../units/quantities';
 import type { BenchStand, BenchTray } from '../../answer/stand/benchStand';

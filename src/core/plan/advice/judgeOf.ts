@@ -1,5 +1,5 @@
 import type { Tables } from '../../things/tables/Tables';
-import type { LightSpread } from '../../judge/dose/LightSpread';
+import type { LightSpread } from '../../judge/dli/LightSpread';
 import type { Metres, Share } from '../../units/quantities';
 import { benchStandOf, type BenchStand, type BenchTier } from '../../answer/stand/benchStand';
 import { faultsOf, makesWorse } from '../../answer/faults/faults';

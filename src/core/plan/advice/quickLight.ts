@@ -1,7 +1,7 @@
 import { answerBench } from '../../answer/bench/answerBench';
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
 import { askedTier } from '../../answer/bench/questionOfStand';
-import { spreadOf, type LightSpread } from '../../judge/dose/LightSpread';
+import { spreadOf, type LightSpread } from '../../judge/dli/LightSpread';
 import { poseOf } from '../../site/stand/poseOf';
 import { emittersOf } from '../../things/lamp/emittersOf';
 import { throughCover } from '../../things/container/coverLibrary';

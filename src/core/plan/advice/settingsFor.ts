@@ -31,7 +31,7 @@ export interface TierSetting {
   /** Minimum over mean of the dose, of the tray that is least even. */
   readonly uniformity: Share;
   /** Mean dose over the best dose, the mean over the trays. */
-  readonly doseOfBest: number;
+  readonly dliOfBest: number;
   readonly costPerMonth: number;
   readonly loss: number;
 }
@@ -76,7 +76,7 @@ export function settingsFor({ site, standId, tierId, answer }: SettingsQuestion,
       on_min,
       shareInBand: effect.shareInBand,
       uniformity: uniformityOf(own),
-      doseOfBest: own.reduce((sum, r) => sum + r.mean / stages.get(r.trayId)!.dliTarget, 0) / own.length,
+      dliOfBest: own.reduce((sum, r) => sum + r.mean / stages.get(r.trayId)!.dliTarget, 0) / own.length,
       costPerMonth: effect.costPerMonth,
       loss: effect.loss + judge.harmOf(judge.before.results, effect.results),
     };

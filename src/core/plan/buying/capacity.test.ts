@@ -47,8 +47,8 @@ test('a crop is served with its best dose, with enough, with too little or too s
   fc.assert(
     fc.property(fc.array(arbAt, { minLength: 1, maxLength: 5 }), arbWanted, (at, wanted) => {
       const s = servingOf({ at, daylight: 0, daylightPeak: 0, power: 50 }, wanted);
-      if (s.reach === 'target') expect(s.dose).toBeGreaterThanOrEqual(wanted.dliTarget - 1e-7);
-      if (s.reach === 'enough') expect(s.dose).toBeGreaterThanOrEqual(wanted.dliMin - 1e-7);
+      if (s.reach === 'target') expect(s.dli).toBeGreaterThanOrEqual(wanted.dliTarget - 1e-7);
+      if (s.reach === 'enough') expect(s.dli).toBeGreaterThanOrEqual(wanted.dliMin - 1e-7);
       if (s.reach === 'short') expect(s.hours).toBeLessThanOrEqual(wanted.hoursMax);
       if (s.reach === 'strong') expect(Math.min(...at.map((a) => a.spot))).toBeGreaterThan(wanted.ppfdMax);
       else {
@@ -96,7 +96,7 @@ test('each way to one mole more gives it, and lamps beside the others never leng
   const wanted = { ...lettuce, dliMin: 6, dliTarget: 11, dliMax: 25, ppfdMax: 500, hoursMin: 8, hoursMax: 18 };
   const { now, ways, shorter, hasRoom } = moreLightOn({ site, tierId, wanted, more: 1 }, tables);
   expect(ways.map((w) => w.how)).toEqual(expect.arrayContaining(['longer', 'lamp']));
-  for (const w of ways) expect(w.dose).toBeGreaterThanOrEqual(now.dose + 1 - 1e-7);
+  for (const w of ways) expect(w.dli).toBeGreaterThanOrEqual(now.dli + 1 - 1e-7);
   const longer = ways.find((w) => w.how === 'longer')!;
   expect(longer).toMatchObject({ distance: now.distance });
   expect(longer.hours).toBeGreaterThan(now.hours);

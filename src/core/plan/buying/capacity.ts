@@ -115,13 +115,13 @@ export function moreLightOn({ site, tierId, wanted, more }: MoreAsked, tables: T
   const carry = carryHere(site, tier, tables);
   const { at, daylight } = carry;
   const now = servingOf(carry, wanted);
-  const goal = now.dose + more;
+  const goal = now.dli + more;
   const here = at.find((a) => a.distance === now.distance);
   const ways: MoreWay[] = [];
   const longer = here && litFor({ ...carry, at: [here] }, goal, wanted);
   if (longer) ways.push({ how: 'longer', ...longer });
   const nearer = at.findLast(
-    (a) => a.distance < now.distance - 1e-9 && isTolerated(a, now.hours, carry, wanted) && lit(a, now.hours, carry).dose >= goal - 1e-9,
+    (a) => a.distance < now.distance - 1e-9 && isTolerated(a, now.hours, carry, wanted) && lit(a, now.hours, carry).dli >= goal - 1e-9,
   );
   if (nearer) ways.push({ how: 'nearer', ...lit(nearer, now.hours, carry) });
   const lamps: TriedLamp[] = [...tier.fittings, first.lampId];
@@ -133,7 +133,7 @@ export function moreLightOn({ site, tierId, wanted, more }: MoreAsked, tables: T
   return {
     now,
     ways,
-    shorter: withOne && now.dose > daylight ? litFor(withOne, now.dose, wanted) : null,
+    shorter: withOne && now.dli > daylight ? litFor(withOne, now.dli, wanted) : null,
     lampId: first.lampId,
     hasRoom: withOne !== null,
   };

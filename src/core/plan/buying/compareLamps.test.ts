@@ -22,8 +22,8 @@ test('lamps are made equal in light: each that reaches the target gives it at th
   const fits = compare(['led-shop-12-twin-50', 'led-bar-12-white-24', 't5-09-2refl', 'led-bar-06-white-10', 'led-a-14-clamp']);
   expect(fits.filter((f) => f.reaches).length).toBeGreaterThan(1);
   for (const f of fits.filter((x) => x.reaches)) {
-    expect(f.dose).toBeCloseTo(stage.dliTarget, 6);
-    expect(f.weakest * f.hours * 0.0036).toBeCloseTo(f.dose, 9);
+    expect(f.dli).toBeCloseTo(stage.dliTarget, 6);
+    expect(f.weakest * f.hours * 0.0036).toBeCloseTo(f.dli, 9);
     expect(f.hours).toBeLessThanOrEqual(stage.hoursMax + 1e-9);
     expect(f.spot).toBeLessThanOrEqual(stage.ppfdMax);
     expect(f.strongest * f.hours * 0.0036).toBeLessThanOrEqual(stage.dliMax + 1e-9);
@@ -50,7 +50,7 @@ test('money over the years is what the arithmetic of owning says, and grows with
         // The same lamp through the reference arithmetic: a dose that takes just these lamps and hours.
         const lamp = { power: watts, efficacy: 2, utilisation: 0.5, price, life_h };
         const dose = ((count * watts * 2 * 0.5) / 0.3) * hours * 0.0036;
-        const owned = owning(lamp, { dose, area_m2: 0.3, hoursMax: hours, price_per_kWh: 0.3, years, daysPerYear: days });
+        const owned = owning(lamp, { dli: dose, area_m2: 0.3, hoursMax: hours, price_per_kWh: 0.3, years, daysPerYear: days });
         expect(owned.count).toBe(count);
         expect(spent.at(-1)).toBeCloseTo(owned.total, 6);
         expect(spent).toEqual([...spent].sort((a, b) => a - b));

@@ -1,6 +1,6 @@
 import { lampOf } from '../../answer/stand/benchStand';
 import { replacementsIn } from '../../judge/cost/lampLife';
-import { MOL_SECONDS } from '../../judge/dose/dli';
+import { MOL_SECONDS } from '../../judge/dli/dli';
 import { createCache } from '../../light/scene/Cache';
 import type { Site } from '../../site/stand/Site';
 import type { Stage } from '../../things/crop/Crop';
@@ -29,7 +29,7 @@ export interface LampFit {
   /** Dimmest spot against the mean. */
   readonly uniformity: Share;
   /** Dose of the place that gets least. */
-  readonly dose: Dli;
+  readonly dli: Dli;
   /** The target is reached everywhere, and nothing is stronger or longer than the plants bear. */
   readonly reaches: boolean;
   readonly power: Watts;
@@ -66,7 +66,7 @@ export function compareLamps({ site, tierId, lampIds, stage }: CompareAsked, tab
           strongest: a.strongest,
           spot: a.spot,
           uniformity: a.dimmest / a.mean,
-          dose,
+          dli: dose,
           reaches: bears && wanted <= stage.hoursMax + 1e-9,
           power: count * lamp.power,
           weight: count * lamp.weight_kg,
@@ -81,7 +81,7 @@ export function compareLamps({ site, tierId, lampIds, stage }: CompareAsked, tab
 
 /** Reaching comes first, then the shorter day, which is the cheaper one; of those that don't reach the greater dose. */
 const better = (a: LampFit, b: LampFit): boolean =>
-  a.reaches !== b.reaches ? a.reaches : a.reaches ? a.power * a.hours < b.power * b.hours - 1e-9 : a.dose > b.dose + 1e-9;
+  a.reaches !== b.reaches ? a.reaches : a.reaches ? a.power * a.hours < b.power * b.hours - 1e-9 : a.dli > b.dli + 1e-9;
 
 /** Nowhere over the tier can it hang without being too strong somewhere. */
 const none = (lampId: string): LampFit => ({
@@ -93,7 +93,7 @@ const none = (lampId: string): LampFit => ({
   strongest: 0,
   spot: 0,
   uniformity: 0,
-  dose: 0,
+  dli: 0,
   reaches: false,
   power: 0,
   weight: 0,

@@ -1,4 +1,4 @@
-import { MOL_SECONDS } from '../../judge/dose/dli';
+import { MOL_SECONDS } from '../../judge/dli/dli';
 import type { Stage } from '../../things/crop/Crop';
 import type { Dli, Hours, Metres } from '../../units/quantities';
 import type { CarryAt, TierCarry } from '../season/carryOf';
@@ -11,7 +11,7 @@ export interface LitFor {
   readonly distance: Metres;
   readonly hours: Hours;
   /** Of the place that gets least, daylight included. */
-  readonly dose: Dli;
+  readonly dli: Dli;
   readonly wh_per_day: number;
 }
 
@@ -29,7 +29,7 @@ const QUARTER: Hours = 0.25;
 const up = (hours: Hours): Hours => Math.ceil(hours / QUARTER - 1e-9) * QUARTER;
 const down = (hours: Hours): Hours => Math.floor(hours / QUARTER + 1e-9) * QUARTER;
 
-const doseOf = (ppfd: number, hours: Hours, daylight: Dli): Dli => ppfd * hours * MOL_SECONDS + daylight;
+const dliAt = (ppfd: number, hours: Hours, daylight: Dli): Dli => ppfd * hours * MOL_SECONDS + daylight;
 
 /** The fewest hours for a dose at the place that gets least; at least as many as are usual for the plants. */
 const hoursFor = (dose: Dli, a: CarryAt, daylight: Dli, { hoursMin }: Wanted): Hours =>
@@ -40,7 +40,7 @@ const isMild = (a: CarryAt, { daylightPeak }: Lit, { ppfdMax }: Wanted): boolean
 
 /** Whether nothing is too long or too strong for the plants. */
 export const isTolerated = (a: CarryAt, hours: Hours, tier: Lit, wanted: Wanted): boolean =>
-  hours <= wanted.hoursMax + 1e-9 && isMild(a, tier, wanted) && doseOf(a.strongest, hours, tier.daylight) <= wanted.dliMax + 1e-9;
+  hours <= wanted.hoursMax + 1e-9 && isMild(a, tier, wanted) && dliAt(a.strongest, hours, tier.daylight) <= wanted.dliMax + 1e-9;
 
 /**
  * The shortest day that brings every place of a tier to a dose, at whichever distance; null where none does without being too long or
@@ -65,7 +65,7 @@ export function litFor(tier: Lit, dose: Dli, wanted: Wanted): LitFor | null {
 export const lit = (a: CarryAt, hours: Hours, { daylight, power }: Lit): LitFor => ({
   distance: a.distance,
   hours,
-  dose: doseOf(a.weakest, hours, daylight),
+  dli: dliAt(a.weakest, hours, daylight),
   wh_per_day: power * hours,
 });
 
@@ -79,7 +79,7 @@ export function servingOf(tier: Lit, wanted: Wanted): Serving {
   const most = at
     .filter((a) => isMild(a, tier, wanted) && a.strongest > 0)
     .map((a) => lit(a, down(Math.max(0, Math.min(wanted.hoursMax, (wanted.dliMax - daylight) / (a.strongest * MOL_SECONDS)))), tier))
-    .sort((a, b) => b.dose - a.dose)[0];
+    .sort((a, b) => b.dli - a.dli)[0];
   if (most) return { reach: 'short', ...most };
-  return { reach: at.length > 0 ? 'strong' : 'short', distance: 0, hours: 0, dose: daylight, wh_per_day: 0 };
+  return { reach: at.length > 0 ? 'strong' : 'short', distance: 0, hours: 0, dli: daylight, wh_per_day: 0 };
 }

@@ -4,7 +4,7 @@ import { plantAreaOf } from '../../site/stand/footprint';
 import type { LightMap, Rect } from '../../light/field/Grid';
 import type { SignPlace, Circumstances, Happening } from '../../judge/clinic/Circumstances';
 import { SIGN_NAMES, type Sign } from '../../judge/clinic/signs';
-import { dayAtPlace, daylightDose, photoperiodOf, receivedOf, type Received } from '../../judge/dose/LightDay';
+import { dayAtPlace, daylightDli, photoperiodOf, receivedOf, type Received } from '../../judge/dli/LightDay';
 import type { TrayLight } from '../../answer/bench/BenchQuestion';
 import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { ageingOf } from '../../site/ownLamps/ageingOf';
@@ -37,7 +37,7 @@ export const receivedAtNinths = (tray: Pick<BenchTray, 'tray' | 'day'>, light: P
     receivedOf({ weakest: ppfd, mean: ppfd, strongest: ppfd }, dayAtPlace(tray.day, ((i % 3) + 0.5) / 3, (2.5 - Math.floor(i / 3)) / 3)),
   );
 
-export const dosesOfNinths = (tray: Pick<BenchTray, 'tray' | 'day'>, light: Pick<TrayLight, 'map'>): Dli[] =>
+export const dliOfNinths = (tray: Pick<BenchTray, 'tray' | 'day'>, light: Pick<TrayLight, 'map'>): Dli[] =>
   receivedAtNinths(tray, light).map((r) => r.mean);
 
 function meanOver({ area, columns, rows, ppfd }: LightMap, { x0, x1, y0, y1 }: Rect): Ppfd {
@@ -92,7 +92,7 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
   const { told } = kase;
   const { crop, stage, batch } = tray;
   const nine = light ? ninths(light, plantAreaOf(tray.tray)) : null;
-  const doses = light ? dosesOfNinths(tray, light) : null;
+  const doses = light ? dliOfNinths(tray, light) : null;
   const worst = kase.places.length > 0 ? kase.places : [0, 1, 2, 3, 4, 5, 6, 7, 8];
   const ppfd = nine ? mean(worst.map((p) => nine[p]!)) : null;
   const others = (wanted: readonly number[]) => {
@@ -136,7 +136,7 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
       isHot: told.isLampHot ?? tier.lamps.some((l) => !l.lamp.coolSurface),
       leafTemperature: null,
       daysInDark: told.daysInDark ?? null,
-      windowShare: dli === null || dli === 0 ? null : Math.min(1, daylightDose(tray.day) / dli),
+      windowShare: dli === null || dli === 0 ? null : Math.min(1, daylightDli(tray.day) / dli),
       isBlackout: false,
     },
     air: {

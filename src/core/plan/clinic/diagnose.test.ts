@@ -10,9 +10,9 @@ import { SIGN_NAMES } from '../../judge/clinic/signs';
 import { logIt } from '../../site/growth/changeGrowth';
 import { beginTest, endTest, openCase } from '../../site/stand/changeClinic';
 import { dayFrom } from '../../units/day';
-import { circumstancesOf, dosesOfNinths, ninths, signPlaceOf } from './circumstancesOf';
+import { circumstancesOf, dliOfNinths, ninths, signPlaceOf } from './circumstancesOf';
 import { plantAreaOf } from '../../site/stand/footprint';
-import { MOL_SECONDS } from '../../judge/dose/dli';
+import { MOL_SECONDS } from '../../judge/dli/dli';
 import { diagnose, runningTest, testRun } from './diagnose';
 
 const DAY = dayFrom(2027, 3, 1);
@@ -63,7 +63,7 @@ test('of the daylight on a sill the places next to the glass get more than those
     for (const y of t.trays) {
       const lit = tiers[t.tier.id]!.trays[y.tray.id]!;
       const byLamps = ninths(lit, plantAreaOf(y.tray)).map((ppfd) => (ppfd * y.day.lit_min * MOL_SECONDS) / 60);
-      const byDay = dosesOfNinths(y, lit).map((dose, i) => dose - byLamps[i]!);
+      const byDay = dliOfNinths(y, lit).map((dose, i) => dose - byLamps[i]!);
       const row = (n: number) => (byDay[3 * n]! + byDay[3 * n + 1]! + byDay[3 * n + 2]!) / 3;
       // The glass is behind the sill.
       expect(row(0)).toBeGreaterThan(1.05 * row(1));

@@ -2,7 +2,7 @@ import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { judgeTray } from '../../answer/bench/judgeTray';
 import type { TrayLight } from '../../answer/bench/BenchQuestion';
 import { plantAfter, stateOf, type Plant, type PlantState } from '../../judge/growth/Plant';
-import type { Received } from '../../judge/dose/LightDay';
+import type { Received } from '../../judge/dli/LightDay';
 import type { Certainty } from '../../judge/uncertainty/certainty';
 import { hardLimitsOf } from '../../judge/verdict/hardLimits';
 import { heightAt } from '../../things/crop/heightAt';

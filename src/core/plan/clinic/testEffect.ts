@@ -1,8 +1,8 @@
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { sceneOfTier } from '../../answer/bench/benchScene';
 import type { ClinicTest } from '../../judge/clinic/Cause';
-import { MOL_SECONDS } from '../../judge/dose/dli';
-import { daylightDose } from '../../judge/dose/LightDay';
+import { MOL_SECONDS } from '../../judge/dli/dli';
+import { daylightDli } from '../../judge/dli/LightDay';
 import { lightFieldOf } from '../../light/scene/LightField';
 import { plantAreaOf } from '../../site/stand/footprint';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
@@ -39,7 +39,7 @@ export function testEffect(test: ClinicTest, places: readonly number[], standing
   const area = plantAreaOf(tray.tray);
   const nine = ninths(light, area);
   const worst = places.length > 0 ? places : ALL;
-  const day = daylightDose(tray.day);
+  const day = daylightDli(tray.day);
   const dose = (ppfd: number, hours = tier.hours): Dli => ppfd * hours * MOL_SECONDS + day;
   const now = mean(worst.map((p) => nine[p]!));
   const as = (after: Dli, more: Partial<TestEffect> = {}): TestEffect => ({ before: dose(now), after, nearer: null, hours: null, ...more });

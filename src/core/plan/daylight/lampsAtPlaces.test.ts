@@ -2,7 +2,7 @@ import { answerBench } from '../../answer/bench/answerBench';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { benchStandOf } from '../../answer/stand/benchStand';
 import type { MonthAtPlace } from '../../answer/daylight/yearOf';
-import { MOL_SECONDS } from '../../judge/dose/dli';
+import { MOL_SECONDS } from '../../judge/dli/dli';
 import { createCache } from '../../light/scene/Cache';
 import { IN_THE_OPEN } from '../../site/stand/Enclosure';
 import { BARE_SITE } from '../../site/stand/bare';
@@ -43,11 +43,11 @@ test('what a place gets is what the engine gives a pot that stands there, with t
   const bench = benchStandOf(potted, potted.stands[0]!, tables);
   const light = Object.values(answerBench(questionOfStand(bench, null), createCache(64)).tiers).flatMap((t) => Object.values(t.trays))[0]!;
   const here = found.find((l) => l.tierId === second!.id)!;
-  expect(here.dose).toBeWithin(light.stats.mean * 10 * MOL_SECONDS, { relative: 0.01 });
+  expect(here.dli).toBeWithin(light.stats.mean * 10 * MOL_SECONDS, { relative: 0.01 });
   expect(here).toMatchObject({ hours: 10, isTooTall: false, isTooNear: false, isTooLong: false });
   // The dark tier below gets nothing but what falls through or past the shelves.
   const below = found.find((l) => l.tierId === third!.id);
-  if (below) expect([below.spillShare, below.dose < here.dose]).toEqual([1, true]);
+  if (below) expect([below.spillShare, below.dli < here.dli]).toEqual([1, true]);
 });
 
 test('leaves as high as the lamp, near its heat, or under too long a day: no month counts', () => {
@@ -57,7 +57,7 @@ test('leaves as high as the lamp, near its heat, or under too long a day: no mon
   // In the open, above its only lamp, a plant gets no light, and is too tall rather than in an unknown dark.
   const first = lowered(0.05);
   const alone = { ...first, stands: [{ ...first.stands[0]!, tiers: first.stands[0]!.tiers.slice(0, 1).map((t) => ({ ...t, enclosure: IN_THE_OPEN })) }] }; // prettier-ignore
-  expect(lampsAtPlaces(asked(alone), tables).map((l) => [l.dose, l.isTooTall])).toEqual([[0, true]]);
+  expect(lampsAtPlaces(asked(alone), tables).map((l) => [l.dli, l.isTooTall])).toEqual([[0, true]]);
   const canopy = 0.33 - 0.2;
   expect([at(lowered(canopy)).isTooTall || at(lowered(canopy)).isTooNear, at(rack()).isTooNear]).toEqual([true, false]);
   const long = setTimes(rack().timers[0]!.id, 0, 1440)(rack());
@@ -81,14 +81,14 @@ test('sun and lamps add up; the strongest of both only where lamps burn along wi
   const [lit, paused] = [lampsAtPlaces(asked(rack()), tables)[0]!, lampsAtPlaces(asked(site), tables)[0]!];
   expect(monthsWith(months, null)).toBe(months);
   const both = monthsWith(months, lit);
-  expect(both.map((m) => m.mean)).toEqual(months.map((m) => m.mean + lit.dose));
+  expect(both.map((m) => m.mean)).toEqual(months.map((m) => m.mean + lit.dli));
   expect(both[0]!.strongest.ppfd).toBe(300 + lit.strongest);
   expect(monthsWith(months, paused)[0]!.strongest.ppfd).toBe(Math.max(300, paused.strongest));
-  expect(paused.dose).toBeLessThan(lit.dose);
+  expect(paused.dli).toBeLessThan(lit.dli);
   const alone = monthsWith(null, lit);
-  expect([alone.length, alone[3]!.mean]).toEqual([12, lit.dose]);
+  expect([alone.length, alone[3]!.mean]).toEqual([12, lit.dli]);
   // Of lamps alone nothing is scorched by the sun.
-  const strong = { ...lit, dose: 99, strongest: 9999 };
+  const strong = { ...lit, dli: 99, strongest: 9999 };
   expect(new Set(rankAt(null, strong, stage).months)).toEqual(new Set(['strong']));
   expect(rankAt(months, strong, stage).months).toContain('scorch');
 });

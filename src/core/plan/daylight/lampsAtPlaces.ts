@@ -1,8 +1,8 @@
 import { answerBench } from '../../answer/bench/answerBench';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { benchStandOf } from '../../answer/stand/benchStand';
-import { photoperiodOf } from '../../judge/dose/LightDay';
-import { MOL_SECONDS } from '../../judge/dose/dli';
+import { photoperiodOf } from '../../judge/dli/LightDay';
+import { MOL_SECONDS } from '../../judge/dli/dli';
 import { createCache } from '../../light/scene/Cache';
 import { addTray } from '../../site/stand/change';
 import { isRoofed } from '../../site/stand/Enclosure';
@@ -26,7 +26,7 @@ export interface PlantAsked {
 /** What the lamps of a stand give to a pot in the middle of one of its tiers, as they hang and are set now. */
 export interface LampsAtPlace {
   readonly tierId: string;
-  readonly dose: Dli;
+  readonly dli: Dli;
   /** Of that, what comes from the lamps of other tiers. */
   readonly spillShare: Share;
   readonly strongest: Ppfd;
@@ -70,7 +70,7 @@ export function lampsAtPlaces({ site, cropId, stage }: PlantAsked, tables: Table
       return [
         {
           tierId: t.tier.id,
-          dose: light.stats.mean * t.hours * MOL_SECONDS,
+          dli: light.stats.mean * t.hours * MOL_SECONDS,
           spillShare: light.spillShare,
           strongest: light.stats.strongest.ppfd,
           times: { on_min, lit_min, pause },
@@ -93,8 +93,8 @@ export function monthsWith(months: readonly MonthAtPlace[] | null, lamps: LampsA
   const sun: readonly MonthLight[] = months ?? DARK;
   if (!lamps) return sun;
   return sun.map(({ mean, high, strongest }) => ({
-    mean: mean + lamps.dose,
-    high: high + lamps.dose,
+    mean: mean + lamps.dli,
+    high: high + lamps.dli,
     strongest: {
       ...strongest,
       ppfd: Math.max(strongest.ppfd + (isLitAt(lamps.times, strongest.minute) ? lamps.strongest : 0), lamps.strongest),

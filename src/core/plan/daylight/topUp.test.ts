@@ -3,10 +3,10 @@ import { sillAt } from '../../answer/daylight/sillsOf';
 import { yearOf } from '../../answer/daylight/yearOf';
 import { readyClimate } from '../../sky/outdoors/climates';
 import { USUAL_WINDOW } from '../../site/window/Window';
-import { spreadOf } from '../../judge/dose/LightSpread';
+import { spreadOf } from '../../judge/dli/LightSpread';
 import { tables } from '../../things/tables/libraryTables';
 import { limitsOfStage } from '../../../../test/limitsOfStage';
-import { MOL_SECONDS } from '../../judge/dose/dli';
+import { MOL_SECONDS } from '../../judge/dli/dli';
 import { hoursByMonth, timerSettingsOf, topUpOf } from './topUp';
 
 const RAD = Math.PI / 180;

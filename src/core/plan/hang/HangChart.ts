@@ -1,6 +1,6 @@
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
 import type { StageName } from '../../things/crop/Crop';
-import type { Received } from '../../judge/dose/LightDay';
+import type { Received } from '../../judge/dli/LightDay';
 import type { Metres } from '../../units/quantities';
 import type { Site } from '../../site/stand/Site';
 import type { ClockChange } from '../../units/clockChanges';

@@ -4,7 +4,7 @@ import type { AskedTier, BenchAnswer } from '../../answer/bench/BenchQuestion';
 import { emitterKey } from '../../light/emitters/emitterKey';
 import { lightFieldOf, type LightField } from '../../light/scene/LightField';
 import type { Cache } from '../../light/scene/Cache';
-import { NO_LIGHT, SPREAD_PARTS, spreadOf, type LightSpread } from '../../judge/dose/LightSpread';
+import { NO_LIGHT, SPREAD_PARTS, spreadOf, type LightSpread } from '../../judge/dli/LightSpread';
 import { throughCover } from '../../things/container/coverLibrary';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
 import type { Metres } from '../../units/quantities';

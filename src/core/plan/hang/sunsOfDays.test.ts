@@ -6,7 +6,7 @@ import { standFrom, TEMPLATES } from '../../site/stand/templates';
 import { USUAL_WINDOW } from '../../site/window/Window';
 import { answerBench } from '../../answer/bench/answerBench';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
-import { peakOf } from '../../judge/dose/LightDay';
+import { peakOf } from '../../judge/dli/LightDay';
 import { asOf } from '../../answer/stand/asOf';
 import { benchStandOf } from '../../answer/stand/benchStand';
 import { containerLibrary } from '../../things/container/containerLibrary';

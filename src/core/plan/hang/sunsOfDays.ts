@@ -1,7 +1,7 @@
 import { createSunCache } from '../../answer/daylight/litByWindow';
 import { asOf } from '../../answer/stand/asOf';
 import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
-import { peakOf } from '../../judge/dose/LightDay';
+import { peakOf } from '../../judge/dli/LightDay';
 import type { Daylight } from '../../site/stand/Daylight';
 import { daylightOfTray, type Site } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';

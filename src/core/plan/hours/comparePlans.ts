@@ -1,14 +1,14 @@
 import type { Crop, Stage } from '../../things/crop/Crop';
 import { boltsAbove } from '../../things/crop/bolting';
 import type { Daylight } from '../../site/stand/Daylight';
-import { receivedOf, type Received } from '../../judge/dose/LightDay';
+import { receivedOf, type Received } from '../../judge/dli/LightDay';
 import { growthOf, lastDayOf } from '../../site/growth/growthOf';
 import type { Dli, Hours, Share, Watts } from '../../units/quantities';
 import type { Batch } from '../../site/stand/Site';
 import { hardLimitsOf } from '../../judge/verdict/hardLimits';
 import { saysOf, standingOf, type Standing } from '../../judge/verdict/standing';
 import type { HoursPlan } from '../../site/timer/HoursPlan';
-import { wishedHours, type TrayStrength, type Wish } from './wishedHours';
+import { wishedHours, type TrayPpfd, type Wish } from './wishedHours';
 
 /** One stage under a plan. */
 export interface PlanStage {
@@ -39,7 +39,7 @@ export interface PlanCourse {
   /** Days on which the whole tray is within its band. */
   readonly daysInBand: number;
   /** Mean dose over the best dose, over all days. */
-  readonly doseOfBest: number;
+  readonly dliOfBest: number;
   readonly lampHours: number;
   readonly cost: number;
   readonly risks: readonly PlanRisk[];
@@ -63,7 +63,7 @@ export function comparePlans(
   plans: readonly HoursPlan[],
   batch: Batch,
   crop: Crop,
-  light: TrayStrength,
+  light: TrayPpfd,
   now: Hours,
   lamp: { readonly power: Watts; readonly price_per_kWh: number; readonly fadedTo?: (later_h: number) => Share },
   today: number,
@@ -80,7 +80,7 @@ export function comparePlans(
     let burned = 0;
     const course = days.map((g): CourseDay => {
       const faded = lamp.fadedTo?.(burned) ?? 1;
-      const lit: TrayStrength = { weakest: light.weakest * faded, mean: light.mean * faded, strongest: light.strongest * faded };
+      const lit: TrayPpfd = { weakest: light.weakest * faded, mean: light.mean * faded, strongest: light.strongest * faded };
       const wish = wishedHours(plan, crop, g.stage, g.age, lit, daylight) ?? { hours: now, limit: null };
       burned += wish.hours;
       const limits = hardLimitsOf(g.stage, crop, plan, g.age);
@@ -109,7 +109,7 @@ export function comparePlans(
       stages: stagesOf(course),
       days: course.length,
       daysInBand: count((d) => d.standing === 'suits'),
-      doseOfBest: course.reduce((sum, d) => sum + d.received.mean / d.stage.dliTarget, 0) / course.length,
+      dliOfBest: course.reduce((sum, d) => sum + d.received.mean / d.stage.dliTarget, 0) / course.length,
       lampHours,
       cost: (lampHours * lamp.power * lamp.price_per_kWh) / 1000,
       risks,

@@ -7,7 +7,7 @@ import type { Batch } from '../../site/stand/Site';
 import { dayFrom } from '../../units/day';
 import { comparePlans } from './comparePlans';
 import { AS_SET, PLAN_KINDS, type HoursPlan, type PlanKind } from '../../site/timer/HoursPlan';
-import { doseFrom, hoursFor, strengthFor } from './solveDose';
+import { dliWithin, hoursWithin, ppfdWithin } from './solveDli';
 import { wishedHours } from './wishedHours';
 
 const crop = (id: string) => tables.crop(id)!;
@@ -17,35 +17,35 @@ const light = (mean: number) => ({ weakest: 0.8 * mean, mean, strongest: 1.2 * m
 
 test('worked by hand: 200 µmol for 16 hours is 11.52 mol, and each follows from the other two', () => {
   const limits = stage('tomato'); // 14 to 18 h, no more than 400 µmol
-  expect(doseFrom(200, 16, limits).dose).toBeWithin(11.52, { absolute: 1e-9 });
-  expect(hoursFor(11.52, 200, limits)).toMatchObject({ limit: null });
-  expect(hoursFor(11.52, 200, limits).hours).toBeWithin(16, { absolute: 1e-9 });
-  expect(strengthFor(11.52, 16, limits).ppfd).toBeWithin(200, { absolute: 1e-9 });
+  expect(dliWithin(200, 16, limits).dli).toBeWithin(11.52, { absolute: 1e-9 });
+  expect(hoursWithin(11.52, 200, limits)).toMatchObject({ limit: null });
+  expect(hoursWithin(11.52, 200, limits).hours).toBeWithin(16, { absolute: 1e-9 });
+  expect(ppfdWithin(11.52, 16, limits).ppfd).toBeWithin(200, { absolute: 1e-9 });
 });
 
 test('what cannot be is answered with the nearest that can, and the limit is named', () => {
   const limits = stage('tomato');
-  expect(hoursFor(14, 100, limits)).toMatchObject({ hours: 18, limit: 'longest-day' });
-  expect(hoursFor(14, 100, limits).dose).toBeWithin(6.48, { absolute: 1e-9 });
-  expect(hoursFor(5, 300, limits)).toMatchObject({ hours: 14, limit: 'shortest-day' });
-  expect(hoursFor(14, 0, limits)).toMatchObject({ limit: 'dark', dose: 0 });
-  expect(strengthFor(30, 14, limits)).toMatchObject({ ppfd: 400, limit: 'too-strong' });
-  expect(strengthFor(10, 0, limits)).toMatchObject({ limit: 'dark' });
-  expect(doseFrom(500, 16, limits).limit).toBe('too-strong');
-  expect(doseFrom(200, 20, limits).limit).toBe('longest-day');
-  expect(doseFrom(200, 3, limits).limit).toBe('shortest-day');
+  expect(hoursWithin(14, 100, limits)).toMatchObject({ hours: 18, limit: 'longest-day' });
+  expect(hoursWithin(14, 100, limits).dli).toBeWithin(6.48, { absolute: 1e-9 });
+  expect(hoursWithin(5, 300, limits)).toMatchObject({ hours: 14, limit: 'shortest-day' });
+  expect(hoursWithin(14, 0, limits)).toMatchObject({ limit: 'dark', dli: 0 });
+  expect(ppfdWithin(30, 14, limits)).toMatchObject({ ppfd: 400, limit: 'too-strong' });
+  expect(ppfdWithin(10, 0, limits)).toMatchObject({ limit: 'dark' });
+  expect(dliWithin(500, 16, limits).limit).toBe('too-strong');
+  expect(dliWithin(200, 20, limits).limit).toBe('longest-day');
+  expect(dliWithin(200, 3, limits).limit).toBe('shortest-day');
 });
 
 test('an answer never leaves the plant’s limits, and without a limit it makes the dose that was asked', () => {
   fc.assert(
     fc.property(fc.constantFrom(...cropLibrary), evenly(0.5, 40), evenly(5, 900), evenly(1, 24), (c, dose, ppfd, hours) => {
       const s = c.stages[0]!;
-      const byHours = hoursFor(dose, ppfd, s);
+      const byHours = hoursWithin(dose, ppfd, s);
       expect(byHours.hours >= s.hoursMin && byHours.hours <= s.hoursMax).toBe(true);
-      if (!byHours.limit) expect(byHours.dose).toBeWithin(dose, { relative: 1e-9 });
-      const byPpfd = strengthFor(dose, hours, s);
+      if (!byHours.limit) expect(byHours.dli).toBeWithin(dose, { relative: 1e-9 });
+      const byPpfd = ppfdWithin(dose, hours, s);
       expect(byPpfd.ppfd).toBeLessThanOrEqual(s.ppfdMax);
-      if (!byPpfd.limit) expect(byPpfd.dose).toBeWithin(dose, { relative: 1e-9 });
+      if (!byPpfd.limit) expect(byPpfd.dli).toBeWithin(dose, { relative: 1e-9 });
     }),
   );
 });
@@ -131,7 +131,7 @@ test('plans side by side: dose, cost and risk over the days that are left', () =
   expect(steady!.cost).toBeWithin((57 * 16 * 40 * 0.3) / 1000, { relative: 1e-9 });
   expect(steady!.stages.map((s) => [s.stage.stage, s.days])).toEqual([['emergence', 8], ['seedling', 20], ['growing-on', 29]]); // prettier-ignore
   expect(shortest!.cost).toBeLessThan(steady!.cost);
-  expect(shortest!.doseOfBest).toBeLessThan(steady!.doseOfBest);
+  expect(shortest!.dliOfBest).toBeLessThan(steady!.dliOfBest);
 });
 
 test('the risks of a plan are named: weak, strong, day and night, bolting', () => {

@@ -1,13 +1,13 @@
 import type { Crop, Stage } from '../../things/crop/Crop';
-import { MOL_SECONDS } from '../../judge/dose/dli';
+import { MOL_SECONDS } from '../../judge/dli/dli';
 import type { Hours, Ppfd } from '../../units/quantities';
 import type { Daylight } from '../../site/stand/Daylight';
 import { dayAndNightDays, hardLimitsOf } from '../../judge/verdict/hardLimits';
 import type { HoursPlan } from '../../site/timer/HoursPlan';
-import { hoursFor } from './solveDose';
+import { hoursWithin } from './solveDli';
 
 /** The light on a tray. */
-export interface TrayStrength {
+export interface TrayPpfd {
   readonly weakest: Ppfd;
   readonly mean: Ppfd;
   readonly strongest: Ppfd;
@@ -42,7 +42,7 @@ export function wishedHours(
   crop: Crop,
   stage: Stage,
   age: number,
-  light: TrayStrength | null,
+  light: TrayPpfd | null,
   daylight: Daylight | null = null,
 ): Wish | null {
   const limits = hardLimitsOf(stage, crop, plan, age);
@@ -57,7 +57,7 @@ export function wishedHours(
   const byDose = (share = 1): Wish => {
     if (!light) return { hours: (least + most) / 2, limit: null };
     const dose = Math.max(0, share * stage.dliTarget - more);
-    const { hours, limit } = hoursFor(dose, light.mean, { hoursMin: least, hoursMax: most, ppfdMax: stage.ppfdMax });
+    const { hours, limit } = hoursWithin(dose, light.mean, { hoursMin: least, hoursMax: most, ppfdMax: stage.ppfdMax });
     return { hours, limit: limit === 'longest-day' || limit === 'shortest-day' ? limit : null };
   };
   switch (plan.kind) {

@@ -4,7 +4,7 @@ import { judgeTray } from '../../answer/bench/judgeTray';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { asOf } from '../../answer/stand/asOf';
 import { benchStandOf } from '../../answer/stand/benchStand';
-import { daylightDose } from '../../judge/dose/LightDay';
+import { daylightDli } from '../../judge/dli/LightDay';
 import { ageingOf } from '../../site/ownLamps/ageingOf';
 import { tables } from '../../things/tables/libraryTables';
 import { hoursBurned, hoursUntilFaded, maintenance } from '../../things/lamp/ageing';
@@ -57,7 +57,7 @@ test('a tray is short from the day on which a count day by day finds it short; b
         const judged = t.trays.map((y) => judgeTray(t, y, tiers[t.tier.id]!.trays[y.tray.id]!));
         for (const [i, told] of traysUnder(t, lamp, judged, TODAY).entries()) {
           const { tray } = judged[i]!;
-          const byDay = daylightDose(tray.day);
+          const byDay = daylightDli(tray.day);
           const after = (n: number) => byDay + ((told.weakest - byDay) * maintenance(lamp.lamp, burned + n * t.hours)) / now;
           days.push(told.shortFrom);
           const most = 20_000;

@@ -2,7 +2,7 @@ import { ageingOf } from '../../site/ownLamps/ageingOf';
 import { hoursBurned, hoursUntilFaded, maintenance } from '../../things/lamp/ageing';
 import type { BenchLamp, BenchTier } from '../../answer/stand/benchStand';
 import type { JudgedTray } from '../../answer/bench/judgeTray';
-import { daylightDose } from '../../judge/dose/LightDay';
+import { daylightDli } from '../../judge/dli/LightDay';
 import type { Lamp } from '../../things/lamp/Lamp';
 import type { Day } from '../../units/day';
 import type { Dli, Hours, Share } from '../../units/quantities';
@@ -60,7 +60,7 @@ export function traysUnder(tier: BenchTier, lamp: BenchLamp, trays: readonly Jud
   const now = maintenance(lamp.lamp, burned);
   return trays.map(({ tray, verdict }) => {
     const { weakest } = verdict.received;
-    const byDay = daylightDose(tray.day);
+    const byDay = daylightDli(tray.day);
     const byLamps = Math.max(0, weakest - byDay);
     const needs = tray.stage.dliMin;
     const share = byLamps > 0 ? (now * (needs - byDay)) / byLamps : Infinity;

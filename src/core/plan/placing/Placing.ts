@@ -1,8 +1,8 @@
 /** What a batch needs in a week: 0 trays where it is not on the shelves. */
 export interface PlacedNeed {
   readonly trays: number;
-  readonly doseMin: number;
-  readonly doseMax: number;
+  readonly dliMin: number;
+  readonly dliMax: number;
   readonly height_cm: number;
   /** Of the lamp's day; left out: any. */
   readonly hours?: { readonly least: number; readonly most: number };
@@ -13,10 +13,10 @@ export interface PlacedNeed {
 /** A level that a tier's light can be set to, and what a day of it takes. */
 export interface TierLevel {
   /** Where it is least, mol m⁻² d⁻¹. */
-  readonly dose: number;
+  readonly dli: number;
   readonly wh_per_day: number;
   /** Where it is most; left out: the same everywhere. */
-  readonly doseMost?: number;
+  readonly dliMost?: number;
   readonly spot_umol?: number;
   /** Of the lamp's day. */
   readonly hours?: number;
@@ -99,9 +99,9 @@ export const isForbidden = (need: PlacedNeed, { spot_umol = 0, hours = 0, clear_
 
 /** What a level's dose does to a batch: too little, too much, or as it should be. */
 export function suits(need: PlacedNeed, level: TierLevel, daylight: number): 'in' | 'below' | 'above' {
-  const { dose, doseMost = dose, hours } = level;
-  if (isForbidden(need, level) || doseMost + daylight > need.doseMax) return 'above';
-  return dose + daylight < need.doseMin || (hours !== undefined && hours < (need.hours?.least ?? 0)) ? 'below' : 'in';
+  const { dli, dliMost = dli, hours } = level;
+  if (isForbidden(need, level) || dliMost + daylight > need.dliMax) return 'above';
+  return dli + daylight < need.dliMin || (hours !== undefined && hours < (need.hours?.least ?? 0)) ? 'below' : 'in';
 }
 
 /** The best level of a tier for what stands on it in a week, of those that none of it forbids: most worth, then the least power. */

@@ -107,7 +107,7 @@ export function placeQuickly(asked: PlacingAsked, { rounds, onRound, seed = 1, s
     }
   }
 
-  const weight = (b: number) => asked.needs[b]!.reduce((sum, n) => sum + n.trays * (1 + n.doseMin), 0);
+  const weight = (b: number) => asked.needs[b]!.reduce((sum, n) => sum + n.trays * (1 + n.dliMin), 0);
   const movable = batches.filter((b) => stays(b) === OFF);
   const order = [...movable].sort((a, b) => weight(b) - weight(a));
   if (start) start.forEach((row, b) => row.forEach((k, t) => (place[b]![t] = k)));

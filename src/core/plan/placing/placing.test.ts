@@ -13,7 +13,7 @@ const worlds = fc
         fc.record({
           places: fc.integer({ min: 1, max: 4 }),
           clear_cm: fc.constantFrom(10, 30),
-          levels: fc.constantFrom([0, 6], [0, 6, 10], [0, 14]).map((doses) => doses.map((dose) => ({ dose, wh_per_day: dose * 50 }))),
+          levels: fc.constantFrom([0, 6], [0, 6, 10], [0, 14]).map((levels) => levels.map((dli) => ({ dli, wh_per_day: dli * 50 }))),
         }),
         { minLength: tiers, maxLength: tiers },
       ),
@@ -21,8 +21,8 @@ const worlds = fc
         fc.array(
           fc.record({
             trays: fc.integer({ min: 0, max: 3 }),
-            doseMin: fc.constantFrom(5, 9),
-            doseMax: fc.constantFrom(9, 16),
+            dliMin: fc.constantFrom(5, 9),
+            dliMax: fc.constantFrom(9, 16),
             height_cm: fc.constantFrom(5, 20),
           }),
           { minLength: weeks, maxLength: weeks },

@@ -9,7 +9,7 @@ export const allInBand = (asked: PlacingAsked): boolean => {
   return sum === demandOf(asked);
 };
 
-const NOTHING: PlacedNeed = { trays: 0, doseMin: 0, doseMax: 0, height_cm: 0 };
+const NOTHING: PlacedNeed = { trays: 0, dliMin: 0, dliMax: 0, height_cm: 0 };
 
 /** Everything as it is, one batch so many weeks later. */
 export const laterBy = (asked: PlacingAsked, batch: number, weeks: number): PlacingAsked => {

@@ -16,7 +16,7 @@ export interface TrayOutcome {
   readonly missed: Dli;
   /** Days of growth that were lost in the mean. */
   readonly daysLost: number;
-  readonly meanDose: Dli | null;
+  readonly meanDli: Dli | null;
 }
 
 /** How an exercise came out, by what has become of the plants. */
@@ -53,7 +53,7 @@ export function outcomeOf(session: Session, { goal }: Pick<Exercise, 'goal'>, st
       shares: Object.fromEntries(PLANT_STATES.map((s) => [s, share(s)])) as Record<PlantState, Share>,
       missed: mean((p) => p.missed),
       daysLost: mean((p) => p.age - p.grown),
-      meanDose: given.length > 0 ? given.reduce((a, b) => a + b, 0) / given.length : null,
+      meanDli: given.length > 0 ? given.reduce((a, b) => a + b, 0) / given.length : null,
     };
   });
   const all = trays.reduce((sum, t) => sum + t.seedlings, 0);
@@ -83,7 +83,7 @@ function missed(goal: Goal, sound: Share, kWh: number, apart: Share | null): Out
 /** The largest difference between the mean doses of arms, over their mean. */
 function apartOf(trays: readonly TrayOutcome[], arms: readonly (readonly string[])[]): Share | null {
   const means = arms.map((ids) => {
-    const doses = trays.filter((t) => ids.includes(t.batchId)).map((t) => t.meanDose ?? 0);
+    const doses = trays.filter((t) => ids.includes(t.batchId)).map((t) => t.meanDli ?? 0);
     return doses.reduce((a, b) => a + b, 0) / Math.max(1, doses.length);
   });
   const mean = means.reduce((a, b) => a + b, 0) / means.length;

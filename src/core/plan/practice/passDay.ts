@@ -1,7 +1,7 @@
 import type { BenchAnswer, TrayLight } from '../../answer/bench/BenchQuestion';
 import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { plantAfter, raisedTo, sprout, stateOf, type Plant, type PlantDay, type PlantState } from '../../judge/growth/Plant';
-import { dayAtPlace, receivedOf } from '../../judge/dose/LightDay';
+import { dayAtPlace, receivedOf } from '../../judge/dli/LightDay';
 import { hardLimitsOf } from '../../judge/verdict/hardLimits';
 import { rimOf } from '../../site/stand/canopy';
 import { plantAreaOf } from '../../site/stand/footprint';

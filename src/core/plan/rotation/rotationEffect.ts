@@ -1,7 +1,7 @@
 import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
-import { receivedOf, turnedDay, type LightDay, type Received } from '../../judge/dose/LightDay';
+import { receivedOf, turnedDay, type LightDay, type Received } from '../../judge/dli/LightDay';
 import { shareInBand } from '../../judge/verdict/loss';
-import { spreadOf } from '../../judge/dose/LightSpread';
+import { spreadOf } from '../../judge/dli/LightSpread';
 import type { LightMap, Rect } from '../../light/field/Grid';
 import { plantAreaOf } from '../../site/stand/footprint';
 import type { RotationKind } from '../../site/stand/Rotation';

@@ -1,8 +1,8 @@
 import { sceneOfTier } from '../../answer/bench/benchScene';
 import { askedTier } from '../../answer/bench/questionOfStand';
 import type { BenchTier } from '../../answer/stand/benchStand';
-import { MOL_SECONDS } from '../../judge/dose/dli';
-import { daylightDose, usualPeakOf } from '../../judge/dose/LightDay';
+import { MOL_SECONDS } from '../../judge/dli/dli';
+import { daylightDli, usualPeakOf } from '../../judge/dli/LightDay';
 import { lightFieldOf } from '../../light/scene/LightField';
 import { NO_CACHE, type Cache } from '../../light/scene/Cache';
 import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
@@ -62,7 +62,7 @@ export function carryOf(t: BenchTier, cache: Cache = NO_CACHE): TierCarry {
     tierId: t.tier.id,
     places: rects.length,
     clear: t.tier.enclosure.height,
-    daylight: daylightDose(t.day),
+    daylight: daylightDli(t.day),
     daylightPeak: t.day.daylight && t.day.daylight.dli > 0 ? usualPeakOf(t.day.daylight) : 0,
   };
   if (t.lamps.length === 0 || rects.length === 0) return { ...base, power: 0, at: [] };
@@ -100,11 +100,11 @@ export const placingTierOf = ({ places, clear, power, at }: TierCarry, daylightB
   clear_cm: clear * 100,
   daylight: daylightByWeek,
   levels: [
-    { dose: 0, wh_per_day: 0 },
+    { dli: 0, wh_per_day: 0 },
     ...HOURS.flatMap((hours) =>
       at.map((a): TierLevel => ({
-        dose: a.weakest * hours * MOL_SECONDS,
-        doseMost: a.strongest * hours * MOL_SECONDS,
+        dli: a.weakest * hours * MOL_SECONDS,
+        dliMost: a.strongest * hours * MOL_SECONDS,
         spot_umol: a.spot,
         hours,
         clear_cm: a.clear * 100,

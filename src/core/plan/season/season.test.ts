@@ -267,12 +267,12 @@ describe('room that carries light', () => {
       places: 9,
       clear_cm: 60,
       levels: [
-        { dose: 0, wh_per_day: 0 },
-        { dose: 10, wh_per_day: 9, hours: 16, spot_umol: 300, clear_cm: 40 },
+        { dli: 0, wh_per_day: 0 },
+        { dli: 10, wh_per_day: 9, hours: 16, spot_umol: 300, clear_cm: 40 },
       ],
     };
-    const many = { trays: 8, doseMin: 8, doseMax: 16, height_cm: 10 };
-    const bears = { trays: 1, doseMin: 0, doseMax: 20, height_cm: 10, hours: { least: 0, most: 16 }, spotMost_umol: 300 };
+    const many = { trays: 8, dliMin: 8, dliMax: 16, height_cm: 10 };
+    const bears = { trays: 1, dliMin: 0, dliMax: 20, height_cm: 10, hours: { least: 0, most: 16 }, spotMost_umol: 300 };
     const worth = { inBand: 100, below: 10, above: -100 };
     expect(bestLevel(tier, 0, [many, bears], worth).level).toBe(1);
     for (const frail of [

@@ -64,7 +64,7 @@ export const coursesOf = (site: Site, season: SeasonPlan, tables: Pick<Tables, '
     return crop ? [batchCourse(batch, crop, grown, tables.container, season)] : [];
   });
 
-const NOT_THERE: PlacedNeed = { trays: 0, doseMin: 0, doseMax: 0, height_cm: 0 };
+const NOT_THERE: PlacedNeed = { trays: 0, dliMin: 0, dliMax: 0, height_cm: 0 };
 
 /** What a batch needs in a week: the room it takes at its most, its stage in the middle, its height at the end. */
 export function needIn(course: BatchCourse, monday: Day, tables: Pick<Tables, 'container'>): PlacedNeed {
@@ -79,11 +79,11 @@ export function needIn(course: BatchCourse, monday: Day, tables: Pick<Tables, 'c
   const stage = stageOn(course, middle) ?? (course.crop.germination?.light === 'needs' ? (course.crop.stages[0] ?? null) : null);
   // Plants that stand outside by day need no shelf: a cool floor does for the night. Seed in the dark needs room and no light.
   if (hardens) return NOT_THERE;
-  if (!stage) return { trays, doseMin: 0, doseMax: Infinity, height_cm };
+  if (!stage) return { trays, dliMin: 0, dliMax: Infinity, height_cm };
   return {
     trays,
-    doseMin: stage.dliMin,
-    doseMax: stage.dliMax,
+    dliMin: stage.dliMin,
+    dliMax: stage.dliMax,
     height_cm,
     hours: { least: 0, most: stage.hoursMax },
     spotMost_umol: stage.ppfdMax,

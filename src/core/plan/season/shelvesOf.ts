@@ -2,7 +2,7 @@ import { shelfStands } from '../../site/stand/shelfStands';
 import { asOf } from '../../answer/stand/asOf';
 import { benchStandOf, type BenchTier } from '../../answer/stand/benchStand';
 import { createSunCache, type SunCache } from '../../answer/daylight/litByWindow';
-import { daylightDose } from '../../judge/dose/LightDay';
+import { daylightDli } from '../../judge/dli/LightDay';
 import { createCache, type Cache } from '../../light/scene/Cache';
 import type { Site } from '../../site/stand/Site';
 import { outlineOf } from '../../site/stand/footprint';
@@ -79,8 +79,8 @@ function residentOf({ tier, trays }: BenchTier, planned: ReadonlySet<string>): R
       tierId: tier.id,
       need: {
         trays: Math.min(places, Math.max(1, Math.ceil(area / (FLAT.length * FLAT.width) - 0.05))),
-        doseMin: 0,
-        doseMax: Math.min(...others.map((t) => t.stage.dliMax)),
+        dliMin: 0,
+        dliMax: Math.min(...others.map((t) => t.stage.dliMax)),
         height_cm: 0,
         hours: { least: 0, most: Math.min(...others.map((t) => t.limits.longestDay)) },
         spotMost_umol: Math.min(...others.map((t) => t.limits.strongest)),
@@ -99,7 +99,7 @@ function daylightByMonth(site: Site, today: Day, until: Day, tables: Tables, cac
     cache.sun.set(m, sun);
     for (const stand of shelfStands(asOf(site, middle, tables, sun)))
       for (const tier of stand.tiers) {
-        const dli = daylightDose({ daylight: tier.daylight ?? tier.sun ?? null });
+        const dli = daylightDli({ daylight: tier.daylight ?? tier.sun ?? null });
         if (dli > 0) (daylight[tier.id] ??= {})[monthOf(middle)] = dli;
       }
   }

@@ -1,7 +1,7 @@
 import { answerBench } from '../../answer/bench/answerBench';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { benchStandOf } from '../../answer/stand/benchStand';
-import { scaled } from '../../judge/dose/LightSpread';
+import { scaled } from '../../judge/dli/LightSpread';
 import { createCache } from '../../light/scene/Cache';
 import { plainOwnLamp } from '../../site/ownLamps/changeOwnLamps';
 import { turnDimmers } from '../../site/ownLamps/turnDimmers';

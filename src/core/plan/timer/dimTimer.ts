@@ -1,5 +1,5 @@
 import type { TierLight } from '../../answer/bench/BenchQuestion';
-import { scaled, type LightSpread } from '../../judge/dose/LightSpread';
+import { scaled, type LightSpread } from '../../judge/dli/LightSpread';
 import { dimmingsOf, type Dimming } from '../../site/ownLamps/dimmings';
 import type { BenchTier } from '../../answer/stand/benchStand';
 import type { Share } from '../../units/quantities';

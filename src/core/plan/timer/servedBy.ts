@@ -1,7 +1,7 @@
 import type { LitTimes } from '../../units/LitTimes';
 import type { TierLight } from '../../answer/bench/BenchQuestion';
 import { spotsOf } from '../../answer/check/perCentimetreOf';
-import { spreadWith } from '../../judge/dose/spreadOfMap';
+import { spreadWith } from '../../judge/dli/spreadOfMap';
 import type { BenchStand, BenchTier } from '../../answer/stand/benchStand';
 import { plantAreaOf } from '../../site/stand/footprint';
 import type { Served } from './solveTimer';

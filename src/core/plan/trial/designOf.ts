@@ -1,7 +1,7 @@
 import type { Trial } from '../../site/trial/Trial';
 import type { Design, DesignArm } from '../../judge/trial/reviewDesign';
-import { MOL_SECONDS } from '../../judge/dose/dli';
-import { daylightDose } from '../../judge/dose/LightDay';
+import { MOL_SECONDS } from '../../judge/dli/dli';
+import { daylightDli } from '../../judge/dli/LightDay';
 import type { TrayLight } from '../../answer/bench/BenchQuestion';
 import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
 
@@ -19,8 +19,8 @@ const common = (values: readonly string[]) =>
   values.length === 0 ? null : new Set(values).size === 1 ? values[0]! : [...new Set(values)].sort().join(' + ');
 
 /** The mean dose of a tray, lamps and daylight. */
-export const doseOf = ({ tier, tray, light }: TrialPlace): number | null =>
-  light ? light.stats.mean * tier.hours * MOL_SECONDS + daylightDose(tray.day) : null;
+export const dliOfPlace = ({ tier, tray, light }: TrialPlace): number | null =>
+  light ? light.stats.mean * tier.hours * MOL_SECONDS + daylightDli(tray.day) : null;
 
 /**
  * What the design really is: the lamps, distances, hours and doses that the trays stand under, as the plan knows them, not as they are meant.
@@ -41,7 +41,7 @@ export function designOf(trial: Trial, places: ReadonlyMap<string, TrialPlace>):
     arms: trial.arms.map((arm): DesignArm => {
       const trays = trial.trays.filter((t) => t.arm === arm.id);
       const at = trays.flatMap((t) => (t.trayId === null ? [] : (places.get(t.trayId) ?? [])));
-      const doses = at.map(doseOf);
+      const doses = at.map(dliOfPlace);
       const crops = [...new Set(at.map((p) => p.tray.crop.id))];
       return {
         id: arm.id,

@@ -2,7 +2,7 @@ import { compareEfficiency } from '../../judge/trial/efficiency';
 import { plantAreaOf } from '../../site/stand/footprint';
 import type { Trial } from '../../site/trial/Trial';
 import type { Day } from '../../units/day';
-import { doseOf, type TrialPlace } from './designOf';
+import { dliOfPlace, type TrialPlace } from './designOf';
 
 /** Units of a weight, in grams. */
 const GRAMS: Readonly<Record<string, number>> = { g: 1, kg: 1000, mg: 0.001 };
@@ -31,7 +31,7 @@ export function efficiencyOf(
   const arms = trial.arms.map((arm) => {
     const rows = trial.trays.filter((t) => t.arm === arm.id);
     const at = rows.map((t) => (t.trayId === null ? undefined : places.get(t.trayId)));
-    const doses = at.map((p) => (p ? doseOf(p) : null));
+    const doses = at.map((p) => (p ? dliOfPlace(p) : null));
     if (at.some((p) => !p) || doses.some((d) => d === null)) return null;
     const mean = (of: (p: TrialPlace) => number) => at.reduce((sum, p) => sum + of(p!), 0) / at.length;
     return {

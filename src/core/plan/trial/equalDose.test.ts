@@ -8,7 +8,7 @@ import type { Site } from '../../site/stand/Site';
 import type { Trial } from '../../site/trial/Trial';
 import { tables } from '../../things/tables/libraryTables';
 import { applyMoves } from '../advice/applyMove';
-import { designOf, doseOf, type TrialPlace } from './designOf';
+import { designOf, dliOfPlace, type TrialPlace } from './designOf';
 import { efficiencyOf } from './efficiencyOf';
 import { equalDose } from './equalDose';
 import { leaksOf } from './leaksOf';
@@ -63,7 +63,7 @@ const placesOf = (site: Site): Map<string, TrialPlace> => {
 };
 const doses = (site: Site) => {
   const places = placesOf(site);
-  const of = (ids: readonly string[]) => ids.reduce((sum, id) => sum + doseOf(places.get(id)!)!, 0) / ids.length;
+  const of = (ids: readonly string[]) => ids.reduce((sum, id) => sum + dliOfPlace(places.get(id)!)!, 0) / ids.length;
   return [of(['tray-00', 'tray-01']), of(['tray-10', 'tray-11'])];
 };
 
@@ -126,7 +126,7 @@ test('a design is told as the trays stand, not as they are meant: what all have 
   const places = placesOf(site);
   const design = designOf(trial(), places);
   const [a, b] = design.arms;
-  const doseIn = (ids: readonly string[]) => ids.reduce((sum, id) => sum + doseOf(places.get(id)!)! / ids.length, 0);
+  const doseIn = (ids: readonly string[]) => ids.reduce((sum, id) => sum + dliOfPlace(places.get(id)!)! / ids.length, 0);
   expect(a).toMatchObject({ lamp: 'led-bar-12-white-24', hours: 16, position: site.stands[0]!.tiers[0]!.id, container: 'flat-half', cover: 'none' }); // prettier-ignore
   expect(a!.dli).toBeCloseTo(doseIn(['tray-00', 'tray-01']), 9);
   expect(b!.dli).toBeCloseTo(doseIn(['tray-10', 'tray-11']), 9);

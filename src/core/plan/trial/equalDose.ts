@@ -10,7 +10,7 @@ import type { Dli } from '../../units/quantities';
 import { applyMove, applyMoves } from '../advice/applyMove';
 import type { Move } from '../advice/Move';
 import { liftsOf } from '../advice/movesFor';
-import { doseOf, type TrialPlace } from './designOf';
+import { dliOfPlace, type TrialPlace } from './designOf';
 
 /** How arms come to the same dose, or why they cannot. */
 export type EqualDose =
@@ -123,7 +123,7 @@ function placesIn(site: Site, trial: Trial, tables: Tables, cache: ReturnType<ty
 function dosesOf(trial: Trial, places: ReadonlyMap<string, TrialPlace>): ArmDoses {
   return Object.fromEntries(
     trial.arms.map(({ id }) => {
-      const doses = trial.trays.filter((t) => t.arm === id && t.trayId !== null).map((t) => doseOf(places.get(t.trayId!)!) ?? 0);
+      const doses = trial.trays.filter((t) => t.arm === id && t.trayId !== null).map((t) => dliOfPlace(places.get(t.trayId!)!) ?? 0);
       return [id, doses.length > 0 ? doses.reduce((a, b) => a + b, 0) / doses.length : 0];
     }),
   );

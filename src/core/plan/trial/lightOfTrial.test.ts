@@ -5,7 +5,7 @@ import { benchStandOf } from '../../answer/stand/benchStand';
 import type { Trial } from '../../site/trial/Trial';
 import { tables } from '../../things/tables/libraryTables';
 import { dayFrom } from '../../units/day';
-import { doseOf, type TrialPlace } from './designOf';
+import { dliOfPlace, type TrialPlace } from './designOf';
 import { lightSoFar, scatterWhenSwapped } from './lightOfTrial';
 
 const TODAY = dayFrom(2027, 2, 20);
@@ -25,7 +25,7 @@ const places = new Map(
   ),
 );
 const ids = [...places.keys()].slice(0, 4);
-const doses = ids.map((id) => doseOf(places.get(id)!)!);
+const doses = ids.map((id) => dliOfPlace(places.get(id)!)!);
 const trial = (how: Partial<Trial>): Trial => ({
   ...site.trials[0]!,
   starts: TODAY - 12,

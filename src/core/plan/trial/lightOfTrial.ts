@@ -1,7 +1,7 @@
 import { sd } from '../../judge/trial/moments';
 import type { Trial } from '../../site/trial/Trial';
 import type { Day } from '../../units/day';
-import { doseOf, type TrialPlace } from './designOf';
+import { dliOfPlace, type TrialPlace } from './designOf';
 
 /** What a tray of a trial has received since its start. */
 export interface TrialLight {
@@ -17,7 +17,7 @@ function dosesOf(trial: Trial, places: ReadonlyMap<string, TrialPlace>): Map<str
   const found = new Map<string, number>();
   for (const { code, trayId } of trial.trays) {
     const place = trayId === null ? undefined : places.get(trayId);
-    const dose = place ? doseOf(place) : null;
+    const dose = place ? dliOfPlace(place) : null;
     if (dose === null) return null;
     found.set(code, dose);
   }

@@ -1,17 +1,17 @@
 import type { Dli } from '../../units/quantities';
 import { CELLS_OF_TRAY, overTray } from '../../site/stand/nineSpots';
 import { MOL_SECONDS } from './dli';
-import { daylightAtSpots, daylightDose, dosesAtNine, type LightDay } from './LightDay';
+import { daylightAtSpots, daylightDli, dliAtNine, type LightDay } from './LightDay';
 import { SPREAD_PARTS, type LightSpread } from './LightSpread';
 
 const together = new Float64Array(CELLS_OF_TRAY);
 const apart = new Float64Array(CELLS_OF_TRAY);
 
 /** Doses over a tray from lamps and daylight together, mol m⁻² d⁻¹; figures as of a spread of strengths. */
-export function dosesOf(light: LightSpread, day: LightDay): Omit<LightSpread, 'nine'> {
+export function dliSpreadOf(light: LightSpread, day: LightDay): Omit<LightSpread, 'nine'> {
   const k = (day.lit_min / 60) * MOL_SECONDS;
-  const more = daylightDose(day);
-  const nine = dosesAtNine(light.nine, day);
+  const more = daylightDli(day);
+  const nine = dliAtNine(light.nine, day);
   const at = daylightAtSpots(light, day, nine);
   const weakest = light.weakest * k + at.weakest, strongest = light.strongest * k + at.strongest; // prettier-ignore
   const parts = new Array<Dli>(SPREAD_PARTS);

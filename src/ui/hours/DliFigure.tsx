@@ -4,14 +4,14 @@ import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from '../parts/LateChart';
 import { daylightBy, type Daylight } from '@/core/site/stand/Daylight';
-import { MOL_SECONDS } from '@/core/judge/dose/dli';
+import { MOL_SECONDS } from '@/core/judge/dli/dli';
 import type { Dli, Ppfd } from '@/core/units/quantities';
 import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
 import { LineKey } from '../parts/LineKey';
 import { Term } from '../terms/Term';
 
-interface DoseFigureProps {
+interface DliFigureProps {
   weakest: Ppfd;
   mean: Ppfd;
   strongest: Ppfd;
@@ -24,7 +24,7 @@ interface DoseFigureProps {
 }
 
 /** Light received during the day (cumulative DLI) towards the crop's band, at the weakest, the mean and the strongest spot. */
-export function DoseFigure({ weakest, mean, strongest, times, daylight = null, low, high }: DoseFigureProps) {
+export function DliFigure({ weakest, mean, strongest, times, daylight = null, low, high }: DliFigureProps) {
   const { theme } = useSettings();
   const colours = useColours(theme);
   const data = useMemo(() => {

@@ -34,7 +34,7 @@ export type ClearDay = Pick<Received, 'noonPpfd' | 'clearDli'>;
 const comesIn = (daylight: Daylight | null): daylight is Daylight => daylight !== null && daylight.dli > 0;
 
 /** What daylight adds to the dose. */
-export const daylightDose = ({ daylight }: Pick<LightDay, 'daylight'>): Dli => (comesIn(daylight) ? daylight.dli : 0);
+export const daylightDli = ({ daylight }: Pick<LightDay, 'daylight'>): Dli => (comesIn(daylight) ? daylight.dli : 0);
 
 /**
  * How long the day is for plants: all that is not the longest night, by lamp and by daylight. Plants that go by the length of the day
@@ -136,7 +136,7 @@ export const isFromOneSide = ({ daylight }: Pick<LightDay, 'daylight'>): boolean
   comesIn(daylight) && daylight.course?.nine !== undefined;
 
 /** Doses at the nine spots of a tray, where daylight comes from one side and the lamps are known spot by spot; null: daylight counts alike everywhere. */
-export function dosesAtNine(nine: readonly Ppfd[] | undefined, day: LightDay): Dli[] | null {
+export function dliAtNine(nine: readonly Ppfd[] | undefined, day: LightDay): Dli[] | null {
   const { daylight } = day;
   const sky = comesIn(daylight) ? daylight.course?.nine : undefined;
   if (!sky || !nine) return null;
@@ -180,8 +180,8 @@ export type LampSpots = Spots<Ppfd> & { readonly nine?: readonly Ppfd[] };
  *
  * @param doses  at the nine spots, where they are known
  */
-export function daylightAtSpots({ nine }: LampSpots, day: LightDay, doses = dosesAtNine(nine, day)): Spots<Dli> {
-  const more = daylightDose(day);
+export function daylightAtSpots({ nine }: LampSpots, day: LightDay, doses = dliAtNine(nine, day)): Spots<Dli> {
+  const more = daylightDli(day);
   if (!doses || !nine) return { weakest: more, mean: more, strongest: more };
   const k = (day.lit_min / 60) * MOL_SECONDS;
   let least = Infinity, most = -Infinity, dimmest = Infinity, brightest = -Infinity; // prettier-ignore

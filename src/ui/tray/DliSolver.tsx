@@ -1,17 +1,17 @@
 'use client';
 import { useState } from 'react';
-import { doseFrom, hoursFor, strengthFor } from '@/core/plan/hours/solveDose';
-import type { TrayStrength } from '@/core/plan/hours/wishedHours';
+import { dliWithin, hoursWithin, ppfdWithin } from '@/core/plan/hours/solveDli';
+import type { TrayPpfd } from '@/core/plan/hours/wishedHours';
 import type { BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
-import { doseNumber } from '../drawing/lightWords';
-import { doseLimitWords, hoursWords } from './planWords';
+import { dliNumber } from '../drawing/lightWords';
+import { dliLimitWords, hoursWords } from './planWords';
 
 type Wanted = 'hours' | 'strength' | 'dose';
 
 /** Strength, hours and dose: any two give the third, within what the plant bears. */
-export function DoseSolver({ tier, tray, light }: { tier: BenchTier; tray: BenchTray; light: TrayStrength | null }) {
+export function DliSolver({ tier, tray, light }: { tier: BenchTier; tray: BenchTray; light: TrayPpfd | null }) {
   const { stage } = tray;
   const [wanted, setWanted] = useState<Wanted>('hours');
   const [typed, setTyped] = useState<{ ppfd?: number; hours?: number; dose?: number }>({});
@@ -20,14 +20,14 @@ export function DoseSolver({ tier, tray, light }: { tier: BenchTier; tray: Bench
   const dose = typed.dose ?? stage.dliTarget;
   const answer =
     wanted === 'hours'
-      ? hoursFor(dose, ppfd, stage)
+      ? hoursWithin(dose, ppfd, stage)
       : wanted === 'strength'
-        ? strengthFor(dose, hours, stage)
-        : doseFrom(ppfd, hours, stage);
+        ? ppfdWithin(dose, hours, stage)
+        : dliWithin(ppfd, hours, stage);
   const words = {
     hours: `${hoursWords(answer.hours)} a day`,
     strength: `${Math.round(answer.ppfd)} µmol/m²/s`,
-    dose: `${doseNumber(answer.dose)} mol/m²/day`,
+    dose: `${dliNumber(answer.dli)} mol/m²/day`,
   }[wanted];
   return (
     <section aria-labelledby="solver" className="space-y-2">
@@ -40,14 +40,14 @@ export function DoseSolver({ tier, tray, light }: { tier: BenchTier; tray: Bench
           value={wanted}
           options={[
             { value: 'hours', label: 'hours' },
-            { value: 'strength', label: 'strength' },
-            { value: 'dose', label: 'dose' },
+            { value: 'strength', label: 'PPFD' },
+            { value: 'dose', label: 'DLI' },
           ]}
           onChange={setWanted}
         />
         {wanted !== 'strength' && (
           <NumberField
-            label="strength"
+            label="PPFD"
             unit="µmol"
             value={ppfd}
             min={0}
@@ -69,7 +69,7 @@ export function DoseSolver({ tier, tray, light }: { tier: BenchTier; tray: Bench
         )}
         {wanted !== 'dose' && (
           <NumberField
-            label="dose"
+            label="DLI"
             unit="mol"
             value={dose}
             min={0}
@@ -84,8 +84,8 @@ export function DoseSolver({ tier, tray, light }: { tier: BenchTier; tray: Bench
       </div>
       {answer.limit && (
         <p className="text-copper" data-testid="solved-limit">
-          {doseLimitWords(answer.limit)}
-          {wanted !== 'dose' && ` It makes ${doseNumber(answer.dose)} mol.`}
+          {dliLimitWords(answer.limit)}
+          {wanted !== 'dose' && ` It makes ${dliNumber(answer.dli)} mol.`}
         </p>
       )}
     </section>

@@ -1,7 +1,7 @@
 import type { Stage } from '../../things/crop/Crop';
 import type { Hours, Ppfd } from '../../units/quantities';
 import { MOL_SECONDS, ppfdFor } from './dli';
-import { daylightDose, usualBesideLamps, type LightDay } from './LightDay';
+import { daylightDli, usualBesideLamps, type LightDay } from './LightDay';
 
 /** What a strength of light means to a crop at the given hours: below `low` too dim, above `high` too strong. */
 export interface LightBand {
@@ -32,7 +32,7 @@ export function lightBandOf(stage: Stage, hours: Hours): LightBand {
  */
 export function lampBandOf(stage: Stage, day: LightDay): LightBand {
   const hours = day.lit_min / 60;
-  const dose = daylightDose(day);
+  const dose = daylightDli(day);
   if (dose === 0) return lightBandOf(stage, hours);
   const k = hours * MOL_SECONDS;
   const forDose = (wanted: number) => (wanted - dose > 0 ? (k > 0 ? (wanted - dose) / k : Infinity) : 0);
