@@ -15,8 +15,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { ClimateFile, PlaceFile, WindowFile } from '../form/WindowFile';
-
-const finite = { allowNaN: false, allowInfinity: false };
+import { finite } from '../form/finite';
 
 /** A place before the window. */
 export class BeforeWindowFile {

@@ -22,8 +22,7 @@ import { SIGN_NAMES } from '../../core/judge/clinic/signs';
 import { FED, HAPPENED, OUTCOMES_OF_TEST, WATERED, type ClinicCase, type TestRun, type Told } from '../../core/site/clinic/ClinicCase';
 import { dayOf, isoOf } from '../../core/units/day';
 import { IsDay } from './IsDay';
-
-const finite = { allowNaN: false, allowInfinity: false };
+import { finite } from './finite';
 
 export class ToldFile {
   @IsOptional() @IsNumber(finite) @Min(-30) @Max(60) day_C?: number;

@@ -20,8 +20,8 @@ import { LEGGY_REMEDIES, STAGE_NAMES, type LeggyRemedy, type StageName } from '.
 import type { Basis } from '../../core/units/Source';
 import { OUTCOMES } from '../../core/site/stand/Site';
 import { IsDay } from './IsDay';
+import { finite } from './finite';
 
-const finite = { allowNaN: false, allowInfinity: false } as const;
 const BASES: readonly Basis[] = ['paper', 'bulletin', 'consensus'];
 
 export class StageFile {

@@ -16,8 +16,7 @@ import {
 import { DAMP_RATINGS, MOST_CHANNELS, NOISES, type DampRating, type Noise, type OwnLamp } from '../../core/site/lamp/OwnLamp';
 import { dayOf, isoOf } from '../../core/units/day';
 import { IsDay } from './IsDay';
-
-const finite = { allowNaN: false, allowInfinity: false };
+import { finite } from './finite';
 
 export class CountedFile {
   @IsNumber(finite) @Min(0) @Max(1e6) hours_h!: number;

@@ -20,8 +20,7 @@ import { tables } from '../../core/things/tables/libraryTables';
 import { dayOf, isoOf } from '../../core/units/day';
 import type { Problem } from '../../core/units/result';
 import { IsDay } from './IsDay';
-
-const finite = { allowNaN: false, allowInfinity: false };
+import { finite } from './finite';
 
 /** As many batches as one season plans. */
 export const MOST_PLANNED = 1000;

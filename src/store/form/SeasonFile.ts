@@ -22,11 +22,10 @@ import { PLAN_KINDS, type PlanKind } from '../../core/site/timer/HoursPlan';
 import { JOB_STATES } from '../../core/site/today/JobMark';
 import { PLUGGED_KINDS } from '../../core/site/stand/Site';
 import { IsDay } from './IsDay';
+import { finite } from './finite';
 
 /** As long as a note may be. */
 export const MOST_NOTE_LETTERS = 1000;
-
-const finite = { allowNaN: false, allowInfinity: false };
 
 /** A thing with a plug, beside the lamps. */
 export class PluggedFile {

@@ -53,11 +53,10 @@ import { meterLibrary } from '../../core/things/meter/meterLibrary';
 import { MOST_READINGS } from '../../core/site/reading/Reading';
 import { MATCHED_BY, type MatchedBy } from '../../core/site/reading/OwnMeter';
 import { MOST_NAME_LETTERS } from '../names/freeName';
+import { finite } from './finite';
 
 const MATERIALS = materialLibrary.map((m) => m.id);
 const METERS = meterLibrary.map((m) => m.id);
-
-const finite = { allowNaN: false, allowInfinity: false };
 
 export class HangerFile {
   @IsIn(HANGER_KINDS) kind!: HangerKind;

@@ -32,8 +32,7 @@ import {
 import { dayOf, isoOf } from '../../core/units/day';
 import type { Problem } from '../../core/units/result';
 import { IsDay } from './IsDay';
-
-const finite = { allowNaN: false, allowInfinity: false };
+import { finite } from './finite';
 
 export class TrialOutcomeFile {
   @IsString() @MaxLength(120) name!: string;

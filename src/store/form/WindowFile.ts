@@ -33,8 +33,8 @@ import {
   type SillReading,
   type Window,
 } from '../../core/site/window/Window';
+import { finite } from './finite';
 
-const finite = { allowNaN: false, allowInfinity: false };
 const RAD = Math.PI / 180;
 
 /** Where the household is. */

@@ -58,6 +58,12 @@ test('a batch that changed is looked at though no stand did; one that did not, w
   expect(unsoundIn(copied, without).length).toBeGreaterThan(0);
 });
 
+test('a timer that changed is looked at though no stand did', () => {
+  const wrong = { ...demo, timers: demo.timers.map((t, i) => (i === 0 ? { ...t, lit_min: 2000 } : t)) };
+  expect(readsBack(wrong)).toBe(false);
+  expect(unsoundIn(demo, wrong).length).toBeGreaterThan(0);
+});
+
 test('a gesture that ends where nothing can be kept is taken back whole', () => {
   const store = createSiteStore(demo);
   beginGesture(store, 'drag');

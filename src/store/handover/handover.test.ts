@@ -31,6 +31,27 @@ test('what is sealed opens with its key alone, and two seals of the same are not
   expect(Buffer.from(sealed).includes('known')).toBe(false);
 });
 
+test.each<[string, object]>([
+  ['no name', { known: [], photosLeft: 0 }],
+  ['an empty name', { id: '', known: [], photosLeft: 0 }],
+  ['a name too long', { id: 'x'.repeat(81), known: [], photosLeft: 0 }],
+  ['nothing that is known', { id: 'n', photosLeft: 0 }],
+  ['names without end', { id: 'n', known: Array.from({ length: 101 }, () => 'a'), photosLeft: 0 }],
+  ['a name that is a number', { id: 'n', known: [3], photosLeft: 0 }],
+])('a note with %s is damaged, though its seal is whole', (_, wrong) => {
+  const key = newKey();
+  expect(codeOf(openBundle(sealBundle(wrong as HandoverNote, archive, key), key))).toBe('handover/damaged');
+});
+
+test('photos that are left are counted, never below none', () => {
+  const key = newKey();
+  const left = (photosLeft: unknown) => {
+    const opened = openBundle(sealBundle({ id: 'n', known: [], photosLeft } as HandoverNote, archive, key), key);
+    return opened.ok ? opened.value.note.photosLeft : null;
+  };
+  expect([left(4), left(-2), left(1.5), left('many')]).toEqual([4, 0, 0, 0]);
+});
+
 test('a bundle with any one bit changed, cut short or made longer is refused', () => {
   const key = newKey();
   const sealed = sealBundle(note, archive.subarray(0, 40), key);

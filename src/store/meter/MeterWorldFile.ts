@@ -2,8 +2,7 @@ import 'reflect-metadata';
 import { Equals, IsIn, IsInt, IsNumber, IsObject, IsOptional, Max, Min } from 'class-validator';
 import { SENSORS, type SensorFilter } from '../../core/things/meter/sensorResponse';
 import { meterLibrary } from '../../core/things/meter/meterLibrary';
-
-const finite = { allowNaN: false, allowInfinity: false };
+import { finite } from '../form/finite';
 
 /** What a simulated meter is held into, as it is posted to it. `scene` is a scene of docs/scene.md. */
 export class MeterWorldFile {

@@ -19,8 +19,8 @@ import {
 } from 'class-validator';
 import { materialLibrary } from '../../core/things/material/materialLibrary';
 import { spectrumLibrary } from '../../core/light/spectrum/spectrumLibrary';
+import { finite } from '../form/finite';
 
-const finite = { allowNaN: false, allowInfinity: false };
 const KINDS = ['library', 'point', 'tube', 'rect', 'disc', 'ies'] as const;
 
 export class DoubtFile {

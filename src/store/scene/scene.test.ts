@@ -141,6 +141,7 @@ test.each([
   ['a face that makes light', withChange((s) => void ((s.tiers as Json[])[0]!.faces = { floor: { reflectance: 0.9, transmittance: 0.3 } })), 'scene/more-than-all tiers[0].faces.floor'], // prettier-ignore
   ['the same id twice', withChange((s) => void ((s.lamps as Json[])[1]!.id = 'front')), 'scene/id-twice lamps[1].id'],
   ['an empty tray', withChange((s) => void ((s.trays as Json[])[0]!.x1_m = 0)), 'scene/empty trays[0].x1_m'],
+  ['a tray without depth', withChange((s) => void ((s.trays as Json[])[0]!.y1_m = 0)), 'scene/empty trays[0].y1_m'],
   [
     'more cells than we will compute',
     withChange((s) => void (((s.ask as Json).maps as Json[])[0]!.cell_m = 0.001)),

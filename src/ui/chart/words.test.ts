@@ -8,6 +8,7 @@ import type { HangChart } from '@/core/plan/hang/HangChart';
 import { loadsOf } from '@/core/answer/power/loadsOf';
 import { dayFrom } from '@/core/units/day';
 import { chartCsv, chartJson } from '@/store/files/writeChart';
+import type { TrayDay } from '@/core/plan/hang/HangChart';
 import { demoSite } from '@/store/site/demoSite';
 import { pinIn } from '../cards/TimerPins';
 import { outletFaultWords, groupName } from '../outlets/outletWords';
@@ -83,6 +84,12 @@ test('the same list as rows, as a table that no spreadsheet runs, as JSON and as
     visits: [{ day: '2027-02-13', lastDay: '2027-02-19', jobs: { length: rows.length } }],
     limits: [{ tray: 'Leek', says: 'short', bound: 'heat', to: '2027-02-12' }],
   });
+  // What each tray gets after a visit stands in the JSON as it was worked out, to a tenth of a millimetre or mol.
+  const got = { trayId: one!.trays[0]!.tray.id, tierId: one!.tier.id, stage: 'seedling', phase: 'growing', height: 0.0512349, distance: 0.2, weakest: 9.42, mean: 11, strongest: 12.5, says: 'suits' } as unknown as TrayDay; // prettier-ignore
+  const full = { ...chart, visits: [{ ...chart.visits[0]!, after: [got], before: [got] }] };
+  expect((JSON.parse(chartJson(full, stand)) as { visits: { after: unknown[] }[] }).visits[0]!.after).toEqual([
+    { tray: 'Leek', stage: 'seedling', phase: 'growing', height_m: 0.0512, distance_m: 0.2, weakest_mol: 9.42, mean_mol: 11, strongest_mol: 12.5, says: 'suits' }, // prettier-ignore
+  ]);
   const [entry] = eventsOf(chart, stand, 'cm', 18 * 60);
   expect(entry).toMatchObject({ uid: 'demo-rack-2027-02-13@copper-noon', at_min: 1080, title: 'Map-room rack: 7 things to do' });
   expect(entry!.text.split('\n')[0]).toBe('Tier 1: both lamps 2 links up, face 37 cm above the shelf');

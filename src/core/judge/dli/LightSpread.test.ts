@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { evenSpread, SPREAD_PARTS, scaled, shareBetween, spreadOf } from './LightSpread';
+import { nineOfMap } from './spreadOfMap';
 
 const strengths = fc.array(fc.double({ min: 0, max: 1000, noNaN: true }), { minLength: 1, maxLength: 60 });
 
@@ -64,4 +65,12 @@ test('the share between two strengths is that of a tray whose light rises evenly
       expect(shareBetween(spreadOf(values), 0, 1000)).toBe(1);
     }),
   );
+});
+
+test('the nine spots are known of one rectangle alone, column after column', () => {
+  const area = { x0: 0, x1: 3, y0: 0, y1: 3 };
+  const map = { area, z: 0, columns: 3, rows: 3, ppfd: Float32Array.from([1, 2, 3, 4, 5, 6, 7, 8, 9]) };
+  expect(nineOfMap(map, [area]).nine).toEqual([1, 4, 7, 2, 5, 8, 3, 6, 9]);
+  expect(nineOfMap(map, [area, area])).toEqual({});
+  expect(nineOfMap(map, [])).toEqual({});
 });
