@@ -20,16 +20,16 @@ let failed = 0;
 const count = (ok) => (ok ? passed++ : failed++);
 const report = (file) => JSON.parse(readFileSync(join(reports, file), 'utf8'));
 
-/** Two lanes, as even small machines have two cores. */
+/** Two lanes of about one length, as even small machines have two cores. */
 const checks = await Promise.all(
   [
     [
       ['types', ['tsc', '--noEmit', '-p', '.']],
       ['types of the core, without a browser', ['tsc', '--noEmit', '-p', 'src/core']],
+      ['format', ['prettier', '--check', '--log-level', 'warn', '.']],
     ],
     [
       ['lint', ['eslint', '.', '--max-warnings', '0']],
-      ['format', ['prettier', '--check', '--log-level', 'warn', '.']],
       ['arrows between the rooms', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']],
       ['no circles of folders', ['depcruise', 'src', '--config', '.dependency-cruiser.folders.cjs']],
     ],
