@@ -17,7 +17,8 @@ import { focusOn, usePageActions } from '../shell/pageActions';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { dliNumber } from '../drawing/lightWords';
 import { percent } from '../verdict/words';
-import { trayName } from './benchWords';
+import { say } from '../shell/toastStore';
+import { KEEPS_POSITIONS, trayName } from './benchWords';
 import { movesWords } from './moveWords';
 import { useAdviceSearch } from './useAdviceSearch';
 import { useBenchLight, useBenchLook } from './useBench';
@@ -62,7 +63,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
   const words = (offer: Offer) => movesWords(offer.moves, stand, site.lamps, lengthUnit);
   const offers = current?.offers.filter((o) => !dismissed.includes(o.id)) ?? [];
   const tryIt = (offer: Offer) => {
-    changeSite(sites, words(offer), applyOnStand(stand.stand.id, offer.moves));
+    if (changeSite(sites, words(offer), applyOnStand(stand.stand.id, offer.moves)) && stand.stand.autoArranged) say(KEEPS_POSITIONS);
     trialStore.setState({ trial: { words: words(offer), steps: sites.getState().past.length } });
     // What was pressed goes with the next search; the answer to the trial comes next.
     setTimeout(() => answer.current?.focus(), 60);

@@ -8,7 +8,7 @@ import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { dliNumber } from '../drawing/lightWords';
-import { percent, stageWords } from '../verdict/words';
+import { shareWords, stageWords } from '../verdict/words';
 import { faultWords, hangWords, riserWords, SAYS_WORDS, trayName } from './benchWords';
 import { StandPicture } from './StandPicture';
 import { judgedTrays, useBenchLight } from './useBench';
@@ -83,7 +83,7 @@ export function BenchPrint({ stand }: { stand: BenchStand }) {
                     {j &&
                       `${dliNumber(j.verdict.weakest.value)}–${dliNumber(j.verdict.strongest.value)} (${j.tray.stage.dliMin}–${j.tray.stage.dliMax})`}
                   </td>
-                  <td>{j && `${percent(j.verdict.shareInBand)}, ${SAYS_WORDS[j.verdict.says]}`}</td>
+                  <td>{j && `${shareWords(j.verdict)}, ${SAYS_WORDS[j.verdict.says]}`}</td>
                 </tr>
               );
             });

@@ -21,6 +21,8 @@ interface TierOutlinesProps {
 const LETTER_PX = 6.5;
 const NUMBER_PX = 48;
 
+const cutTo = (name: string, letters: number) => (name.length <= letters ? name : `${name.slice(0, letters - 1).trimEnd()}…`);
+
 /** Lamps and trays of a tier from above, as outlines over its light. */
 export function TierOutlines({ tier: t, px, py, sy, spots = [] }: TierOutlinesProps) {
   return (
@@ -47,9 +49,16 @@ export function TierOutlines({ tier: t, px, py, sy, spots = [] }: TierOutlinesPr
       {t.trays.map((y) => {
         const r = outlineOf(y.tray);
         const width = px(r.x1) - px(r.x0);
-        const name = trayName(y);
         const [top, foot] = [py(r.y1) + 13, py(r.y0) - 6];
         const from = px(r.x0) + 5;
+        // A name may run past its tray, but not over the next one.
+        const next = Math.min(
+          ...t.trays
+            .map((o) => outlineOf(o.tray))
+            .filter((o) => o.x0 >= r.x1 && o.y0 < r.y1 && o.y1 > r.y0)
+            .map((o) => px(o.x0)),
+        );
+        const name = cutTo(trayName(y), Math.floor((next - 4 - from) / LETTER_PX));
         const isCovered = (at: number) =>
           spots.some(
             (s) => Math.abs(py(s.y) - at + 4) < 14 && px(s.x) > from - NUMBER_PX && px(s.x) < from + name.length * LETTER_PX + NUMBER_PX,
@@ -66,7 +75,7 @@ export function TierOutlines({ tier: t, px, py, sy, spots = [] }: TierOutlinesPr
               stroke={NIGHT.ink}
               strokeWidth={1.3}
             />
-            {width > 44 && (
+            {width > 44 && name.length > 2 && (
               <MapNumber x={from} y={isCovered(top) && !isCovered(foot) ? foot : top} anchor="start" small>
                 {name}
               </MapNumber>

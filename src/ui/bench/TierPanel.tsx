@@ -17,7 +17,7 @@ import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { DliKey } from '../verdict/DliKey';
 import { DliScale } from '../verdict/DliScale';
 import { HeadlineLine } from '../verdict/HeadlineLine';
-import { certaintyOf, consequencesOf, percent, stageWords } from '../verdict/words';
+import { certaintyOf, consequencesOf, percent, shareWords, stageWords } from '../verdict/words';
 import { Term } from '../terms/Term';
 import { badness, faultWords, trayName } from './benchWords';
 import { AdvicePanel } from './AdvicePanel';
@@ -124,7 +124,7 @@ export function TierPanel({ stand, tier: t, commands }: { stand: BenchStand; tie
             <p key={text}>{text}</p>
           ))}
           <p className="text-sm text-soft">
-            {percent(focus.verdict.shareInBand)} of the tray is in range; <Term id="uniformity">uniformity</Term>{' '}
+            {shareWords(focus.verdict)} of the tray is in range; <Term id="uniformity">uniformity</Term>{' '}
             {focus.light.stats.uniformityMinOverMean.toFixed(2)}
             {focus.light.spillShare > 0.005 && `; ${percent(focus.light.spillShare)} of its light comes from other tiers`}
             {focus.light.reflectedShare > 0.005 && `; ${percent(focus.light.reflectedShare)} by way of the sides`}.{' '}

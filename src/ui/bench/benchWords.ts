@@ -122,3 +122,6 @@ export function faultWords(fault: Fault, stand: BenchStand, unit: LengthUnit): s
       return `What is plugged in needs ${Math.round(fault.power)} VA; the strip should carry at most ${Math.round(fault.allowed)} VA for hours on end. Follow local code; ask a licensed electrician.`;
   }
 }
+
+/** Of a set-up of the check that is changed by hand, or by advice. */
+export const KEEPS_POSITIONS = 'This set-up now keeps its positions. Find it under Stands from now on.';

@@ -18,6 +18,7 @@ import type { Metres } from '@/core/units/quantities';
 import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { say } from '../shell/toastStore';
+import { KEEPS_POSITIONS } from './benchWords';
 import { useWorkspace } from '../shell/WorkspaceContext';
 
 /** What was copied, for as long as the page is open. */
@@ -30,7 +31,7 @@ export function useEditCommands(stand: BenchStand) {
     const chosen = () => benchLooks.getState().chosen;
     const change = (what: string, by: Change) => {
       if (benchLooks.getState().day !== null) return say('You are viewing a future day. Go back to today to make changes.');
-      if (stand.stand.autoArranged) say('You moved something by hand. This set-up now keeps your positions.');
+      if (stand.stand.autoArranged) say(KEEPS_POSITIONS);
       changeSite(sites, what, by);
     };
     const tierOf = (id: string): BenchTier | undefined =>

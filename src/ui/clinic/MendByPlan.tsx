@@ -15,6 +15,7 @@ import { moveWords } from '../bench/moveWords';
 import { Button } from '../parts/Button';
 import { dayWords, daysWords } from '../season/dayWords';
 import { focusHeadingIfLost } from '../shell/focusHeading';
+import { KEEPS_POSITIONS } from '../bench/benchWords';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { dliNumber } from '../drawing/lightWords';
@@ -52,7 +53,11 @@ export function MendByPlan({ mend, standing }: { mend: PlanMend | null; standing
   const words = moveWords(mend.move, standing.stand, lamps, lengthUnit);
   const apply = () => {
     const made = changeSite(sites, words, applyOnStand(standing.stand.stand.id, [mend.move]));
-    if (made) say(`${words}: done in the plan.`, { label: 'Undo', run: () => undo(sites) });
+    if (made)
+      say(`${words}: done in the plan.${standing.stand.stand.autoArranged ? ` ${KEEPS_POSITIONS}` : ''}`, {
+        label: 'Undo',
+        run: () => undo(sites),
+      });
     focusHeadingIfLost();
   };
   return (

@@ -29,6 +29,8 @@ const BELOW_PANE = 0.17;
 /** From nearer than this the directions crowd. */
 const MOST_CROWDED = 0.1;
 const STEP = (2 * Math.PI) / 180;
+/** The eight directions that have a letter or two. */
+const NAMED = Array.from({ length: 8 }, (_, i) => (i * Math.PI) / 4);
 
 /** What the pane shows from a plant: the sun on its ways and what stands outside, drawn by dragging its dots. */
 export function PanePicture({ window, at, paths, now, time, onHorizon, onGesture, children, below }: PanePictureProps) {
@@ -123,12 +125,13 @@ export function PanePicture({ window, at, paths, now, time, onHorizon, onGesture
         stroke="#dfe7e3"
         strokeWidth={2.4}
       />
-      {[-67.5, -45, 0, 45, 67.5].map((degrees) => {
-        const p = onPane(at, (degrees * Math.PI) / 180, 0);
-        if (!p || Math.abs(p.across) > half - 0.03 || (degrees !== 0 && at.depth < MOST_CROWDED)) return null;
+      {NAMED.map((direction) => {
+        const aside = besideFacing({ azimuth: direction }, window.facing);
+        const p = Math.abs(aside) < Math.PI / 2 ? onPane(at, aside, 0) : null;
+        if (!p || Math.abs(p.across) > half - 0.03 || (Math.abs(aside) > Math.PI / 8 && at.depth < MOST_CROWDED)) return null;
         return (
-          <text key={degrees} x={p.across * CM} y={8 * k} textAnchor="middle" fontSize={5 * k} fill={NIGHT.soft}>
-            {compassOf(window.facing + (degrees * Math.PI) / 180)}
+          <text key={direction} x={p.across * CM} y={8 * k} textAnchor="middle" fontSize={5 * k} fill={NIGHT.soft}>
+            {compassOf(direction)}
           </text>
         );
       })}

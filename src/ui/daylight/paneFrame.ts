@@ -22,7 +22,7 @@ export function directionThrough(at: BeforeWindow, { across, up }: PanePoint): {
 }
 
 /** How far to the right of a window's facing the sun stands, −π … π. */
-export const besideFacing = (sun: SunPosition, facing: Radians): Radians =>
+export const besideFacing = (sun: Pick<SunPosition, 'azimuth'>, facing: Radians): Radians =>
   ((sun.azimuth - facing + 3 * Math.PI) % (2 * Math.PI)) - Math.PI;
 
 /** A place in the room, seen from above. */

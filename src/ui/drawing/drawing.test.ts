@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { evenly } from '../../../test/evenly';
+import { dliBeside } from './lightWords';
 import { contoursOf, roundSteps } from './contours';
 import { coloursOf, colourOfLight } from './lightColours';
 import { drawingFrame } from './drawingFrame';
@@ -75,4 +76,14 @@ test('colours change where the band does, and within each band lighter means mor
   ] as const)
     for (let v = from; v < to; v *= 1.05) expect(lightness(at(v * 1.05 < to ? v * 1.05 : to))).toBeGreaterThanOrEqual(lightness(at(v)) - 1);
   expect([at(0), at(-1), at(1e9)].every(Number.isInteger)).toBe(true);
+});
+
+test('a DLI that is just short of a range does not look like its end', () => {
+  expect([dliBeside(2.46, 2.5), dliBeside(2.496, 2.5), dliBeside(2.4, 2.5), dliBeside(2.5, 2.5), dliBeside(2.49999, 2.5)]).toEqual([
+    '2.46',
+    '2.496',
+    '2.4',
+    '2.5',
+    '2.5',
+  ]);
 });

@@ -19,6 +19,13 @@ export function lightWords(ppfd: Ppfd, hours: Hours, shows: MapShows, target: Pp
   return { number: dliNumber(value), unit: 'mol/m²/day' };
 }
 
+/** A DLI beside the end of a range that it does not reach: with as many places as it takes to see so. */
+export function dliBeside(dli: number, end: number): string {
+  for (const text of [dliNumber(dli), dli.toFixed(2), dli.toFixed(3)])
+    if (dli === end || Number(text) !== Number(dliNumber(end))) return text;
+  return dliNumber(dli);
+}
+
 /** Doses to a tenth, small ones to a hundredth. */
 export function dliNumber(dli: number): string {
   return dli < 0.995 ? dli.toFixed(2) : dli.toFixed(1);

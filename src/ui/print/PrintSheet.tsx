@@ -18,7 +18,7 @@ import { FrontView } from '../drawing/FrontView';
 import { dliNumber } from '../drawing/lightWords';
 import { drawingFrame } from '../drawing/drawingFrame';
 import { useVerdict } from '../verdict/useVerdict';
-import { AGE_WORDS, headlineOf, percent, stageWords } from '../verdict/words';
+import { AGE_WORDS, headlineOf, shareWords, stageWords } from '../verdict/words';
 import { surroundingsWords } from '../check/surroundings';
 
 const NOTHING = { what: 'nothing' } as const;
@@ -89,7 +89,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
           </tr>
           <tr>
             <td>in range</td>
-            <td>{percent(verdict.shareInBand)} of the tray</td>
+            <td>{shareWords(verdict)} of the tray</td>
             <td>mean DLI, uncertainty range</td>
             <td>
               {dliNumber(verdict.mean.low)}–{dliNumber(verdict.mean.high)} mol

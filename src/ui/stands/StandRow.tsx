@@ -14,7 +14,7 @@ import { useLightOfStand } from '../hours/useLightOfStand';
 import { useSite } from '../shell/WorkspaceContext';
 import { dliNumber } from '../drawing/lightWords';
 import { colourOfResult } from '../verdict/resultColours';
-import { breachWords, CERTAINTY_WORDS, percent } from '../verdict/words';
+import { breachWords, CERTAINTY_WORDS, shareWords } from '../verdict/words';
 import { Term } from '../terms/Term';
 
 /** Every tray of every tier of a stand: in range or not, and how certain that is. */
@@ -79,7 +79,7 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
                     <td className="text-right text-soft max-md:hidden">
                       {dliNumber(tray.stage.dliMin)}–{dliNumber(tray.stage.dliMax)}
                     </td>
-                    <td className="text-right">{percent(v.shareInBand)}</td>
+                    <td className="text-right">{shareWords(v)}</td>
                     <td className="pl-4 text-soft max-md:col-start-1 max-md:row-start-2 max-md:pl-0">{CERTAINTY_WORDS[v.certainty]}</td>
                   </tr>
                 );

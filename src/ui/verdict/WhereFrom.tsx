@@ -5,7 +5,7 @@ import { Fold } from '../parts/Fold';
 import { dliNumber } from '../drawing/lightWords';
 import { Term } from '../terms/Term';
 import { useCalmVerdict, type Judged } from './useVerdict';
-import { basisWords, uncertaintyWords, percent } from './words';
+import { basisWords, uncertaintyWords, percent, shareWords } from './words';
 
 /** How much of the tray is served and how evenly; opened, every number: formula, inputs, source, uncertainty. */
 export function WhereFrom({ setUp }: { setUp: SetUp }) {
@@ -17,9 +17,9 @@ function Numbers({ setUp, judged: { verdict, stats, uncertainties, reflectedShar
   const { hours, stage, crop, tier } = setUp;
   const all = combine(uncertainties);
   return (
-    <Fold title="Where these numbers come from" says={`${percent(verdict.shareInBand)} in range`}>
+    <Fold title="Where these numbers come from" says={`${shareWords(verdict)} in range`}>
       <p>
-        <strong className="font-semibold">{percent(verdict.shareInBand)}</strong> of the tray is in the target range.{' '}
+        <strong className="font-semibold">{shareWords(verdict)}</strong> of the tray is in the target range.{' '}
         <Term id="uniformity">Uniformity</Term> (weakest over mean){' '}
         <strong className="font-semibold">{stats.uniformityMinOverMean.toFixed(2)}</strong>, weakest over strongest{' '}
         <strong className="font-semibold">{stats.uniformityMinOverMax.toFixed(2)}</strong>.

@@ -1,6 +1,6 @@
 import { cropLibrary } from '@/core/things/crop/cropLibrary';
 import type { Verdict } from '@/core/judge/verdict/judge';
-import { breachWords, percent, certaintyOf, consequencesOf, headlineOf } from './words';
+import { breachWords, percent, shareWords, certaintyOf, consequencesOf, headlineOf } from './words';
 
 const tomato = cropLibrary.find((c) => c.id === 'tomato')!;
 const seedling = tomato.stages.find((s) => s.stage === 'seedling')!;
@@ -80,4 +80,12 @@ test('a broken limit is told with both numbers', () => {
     'PPFD up to 131 µmol/m²/s on a clear day, from the sun alone; limit 100',
   );
   expect(breachWords({ why: 'day-too-long', hours: 18.5, most: 16 }, false)).toBe('Light for 18 h 30; limit 16 h');
+});
+
+test('all of a tray is in range only where no spot of it is out of it', () => {
+  expect(shareWords({ says: 'in-range', shareInBand: 1 })).toBe('100 %');
+  expect(shareWords({ says: 'edge-dim', shareInBand: 1 })).toBe('99 %');
+  expect(shareWords({ says: 'edge-dim', shareInBand: 0.42 })).toBe('42 %');
+  // The day may be too long where the light is right everywhere.
+  expect(shareWords({ says: 'day-too-long', shareInBand: 1 })).toBe('100 %');
 });

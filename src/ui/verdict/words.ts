@@ -160,6 +160,15 @@ export const percent = (share: number): string => {
   return `${whole === 100 && share < 1 - 1e-6 ? 99 : whole} %`;
 };
 
+/**
+ * How much of a tray is in range. All of it only where the verdict says so: the share is counted by parts of the tray, and a corner that
+ * is just short is no part of it.
+ */
+export function shareWords({ says, shareInBand }: Pick<Verdict, 'says' | 'shareInBand'>): string {
+  const whole = says === 'in-range' || says === 'day-too-long';
+  return percent(whole ? shareInBand : Math.min(0.99, shareInBand));
+}
+
 const BASIS_WORDS = {
   paper: 'from published research',
   bulletin: 'from an extension bulletin or a book',
