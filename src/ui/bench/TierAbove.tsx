@@ -46,6 +46,7 @@ export function TierAbove({ stand, tier: t, light, judged, focus, commands }: Ti
   const py = (y: Metres) => height - y * sy;
   const focusTray = focus?.tray ?? t.trays[0];
   const around = useMemo(() => bandOf(focusTray, (focusTray ?? t).day), [focusTray, t]);
+  const hasDaylight = (focusTray ?? t).day.daylight !== null;
   const bands = useMemo(() => new Map(t.trays.map((y) => [y.tray.id, bandOf(y, y.day)])), [t]);
   // The lines may come a frame after the colours while a hand moves.
   const lined = useDeferredValue(focus?.light);
@@ -229,7 +230,8 @@ export function TierAbove({ stand, tier: t, light, judged, focus, commands }: Ti
         )}
       </div>
       <p className="min-h-6 px-2 py-1 text-[0.8125rem] text-night-soft" role="status" data-testid="probe">
-        {probe.words ?? `from above, front edge below${stand.tiers.length > 1 ? `; tier ${t.number}` : ''}`}
+        {probe.words ??
+          `from above, front edge below${stand.tiers.length > 1 ? `; tier ${t.number}` : ''}${hasDaylight ? '; light of the lamps alone' : ''}`}
       </p>
     </div>
   );

@@ -31,7 +31,7 @@ export function RhythmPanel() {
       <div className="flex flex-wrap gap-3">
         {visits.rhythm !== 'daily' && (
           <SelectField
-            label={visits.rhythm === 'weekly' ? 'on' : `on, and ${WEEKDAYS[(visits.weekday + 3) % 7]}`}
+            label={visits.rhythm === 'weekly' ? 'visit day' : `first day; the second is ${WEEKDAYS[(visits.weekday + 3) % 7]}`}
             value={String(visits.weekday)}
             options={WEEKDAYS.map((label, i) => ({ value: String(i), label }))}
             onChange={(v) => change({ weekday: Number(v) })}

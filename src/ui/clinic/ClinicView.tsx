@@ -70,18 +70,16 @@ export function ClinicView() {
   );
   return (
     <div className="mx-auto w-full max-w-5xl space-y-6 px-4 py-5 md:px-6">
-      <header className="flex flex-wrap items-start gap-3">
-        <div className="min-w-52 flex-1">
-          <h1 className="text-2xl font-semibold">What is wrong?</h1>
-          <p className="text-soft">
-            Choose the plants that look wrong. You mark where it is worst and what you see; the plan adds what it knows of their light,
-            hours and dates.
-          </p>
-        </div>
+      <header className="flex flex-wrap items-center gap-x-3">
+        <h1 className="flex-1 text-2xl font-semibold">What is wrong?</h1>
         <Link href="/clinic/practice" className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4">
           Practice
         </Link>
         <UndoButtons />
+        <p className="w-full text-soft">
+          Choose the plants that look wrong. You mark where it is worst and what you see; the plan adds what it knows of their light, hours
+          and dates.
+        </p>
       </header>
       {open.length > 0 && (
         <section aria-labelledby="open-cases" className="space-y-1">

@@ -248,7 +248,7 @@ export function CompareLamps() {
                       {fit.dli.toFixed(1)}
                       {!fit.reaches && <span className="block text-sm">falls short of {stage.dliTarget}</span>}
                     </td>
-                    <td className="py-2 pr-4">{Math.round(fit.uniformity * 100)} %</td>
+                    <td className="py-2 pr-4">{fit.uniformity.toFixed(2)}</td>
                     <td className="py-2 pr-4">{Math.round(fit.power)}</td>
                     <td className="py-2 pr-4 whitespace-nowrap">
                       {Math.round((fit.power * fit.hours * days) / 1000)} kWh,{' '}

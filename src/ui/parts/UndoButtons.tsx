@@ -12,13 +12,14 @@ export function UndoButtons() {
   const back = past.length ? `Undo: ${past[past.length - 1]!.what}` : 'Undo';
   const forth = future.length ? `Redo: ${future[0]!.what}` : 'Redo';
   return (
-    <>
+    // Side by side wherever the line breaks.
+    <span className="inline-flex shrink-0 items-center gap-1">
       <Button kind="quiet" className="px-2!" disabled={past.length === 0} onClick={() => undo(sites)} aria-label={back} title={back}>
         <Undo2 size={19} aria-hidden />
       </Button>
       <Button kind="quiet" className="px-2!" disabled={future.length === 0} onClick={() => redo(sites)} aria-label={forth} title={forth}>
         <Redo2 size={19} aria-hidden />
       </Button>
-    </>
+    </span>
   );
 }

@@ -3,7 +3,7 @@ import clsx from 'clsx';
 import Link from 'next/link';
 import { badness, SAYS_WORDS, trayNames } from '../bench/benchWords';
 import { judgedTrays } from '../bench/useBench';
-import { dliNumber } from '../drawing/lightWords';
+import { dliBeside, dliNumber } from '../drawing/lightWords';
 import { colourOfResult } from '../verdict/resultColours';
 import type { StandToday } from './useTodayCharts';
 import { Term } from '../terms/Term';
@@ -35,7 +35,7 @@ export function Troubles({ stands }: { stands: readonly StandToday[] }) {
           return (
             <li key={tray.tray.id} className="flex items-center gap-3 py-2">
               <span className={clsx('w-16 shrink-0 text-right text-2xl font-semibold', colourOfResult(v.says))}>
-                {dliNumber(worstNumber)}
+                {dliBeside(worstNumber, isDim ? tray.stage.dliMin : v.highDli)}
               </span>
               <span className="min-w-0 flex-1">
                 <Link
@@ -47,7 +47,7 @@ export function Troubles({ stands }: { stands: readonly StandToday[] }) {
                 : {SAYS_WORDS[v.says]}
                 <span className="block text-sm text-soft">
                   {isDim ? 'weakest' : 'strongest'} spot, <Term id="dli">mol/m²/day</Term>; it needs {dliNumber(tray.stage.dliMin)}–
-                  {dliNumber(tray.stage.dliMax)} · {where}
+                  {dliNumber(v.highDli)} · {where}
                 </span>
               </span>
             </li>
