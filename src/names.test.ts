@@ -30,7 +30,7 @@ test('a name that is exported means one thing', () => {
 test('names are those of the dictionary', () => {
   // Words of the first days, each with the word that took its place: docs/words.md.
   const old =
-    /\b(?:programmes?|Programme|passageOf|Fares?|slipsOf|laidOut|[cC]reateRecall|Recall|useHands|siteShown|doubtsOf\w*|roughLight)\b/g;
+    /\b(?:programmes?|Programme|passageOf|Fares?|slipsOf|laidOut|[cC]reateRecall|Recall|useHands|siteShown|doubtsOf\w*|roughLight|daylightDose|doseNumber|Dose(?:Scale|Figure|Chart|Key|Solver)|highDose|strengthFor|TrayStrength)\b/g;
   const found = sources
     .filter((f) => !/store.form/.test(f)) // files keep the words that they were written with
     .flatMap((f) => [...readFileSync(f, 'utf8').matchAll(old)].map(([word]) => `${f}: ${word}`));

@@ -114,8 +114,8 @@ function inOrder(points: readonly WalkPoint[], t: BenchTier): WalkPoint[] {
     const path: WalkPoint[] = [];
     while (left.length > 0) {
       const from = path[path.length - 1];
-      const worth = (p: WalkPoint) => (from ? apart(p, from) : p.where === 'middle' ? -1 : p.x);
-      const next = left.reduce((a, b) => (worth(b) < worth(a) ? b : a));
+      const away = (p: WalkPoint) => (from ? apart(p, from) : p.where === 'middle' ? -1 : p.x);
+      const next = left.reduce((a, b) => (away(b) < away(a) ? b : a));
       path.push(next);
       left.splice(left.indexOf(next), 1);
     }

@@ -284,14 +284,14 @@ export class TierCourse {
       lamps,
       risers: Object.fromEntries(
         this.tier.trays.map(({ tray }, i) => {
-          const worth = (r: number) => {
+          const wrong = (r: number) => {
             let sum = 0;
             for (let day = from; day <= to; day++) sum += this.trayWrong(i, lamps, r, day, times);
             // Risers stay where taking one out gains nothing.
             return sum + 1e-6 * (now.risers[tray.id]! - r);
           };
           const choices = riserChoices(now.risers[tray.id]!);
-          return [tray.id, choices.reduce((a, b) => (worth(b) < worth(a) ? b : a))];
+          return [tray.id, choices.reduce((a, b) => (wrong(b) < wrong(a) ? b : a))];
         }),
       ),
     }));
