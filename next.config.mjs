@@ -7,6 +7,8 @@ const config = {
   reactStrictMode: true,
   // What is handed from device to device is larger than a page's usual question (60 MB and a little).
   experimental: { proxyClientMaxBodySize: '64mb' },
+  // One package asks whether something is a Buffer of Node: without this the browser would load one for it.
+  turbopack: { resolveAlias: { 'next/dist/compiled/buffer': { browser: './scripts/noBuffer.mjs' } } },
   generateBuildId: () => process.env.COPPER_NOON_BUILD,
   env: { COPPER_NOON_BUILD: process.env.COPPER_NOON_BUILD },
   // `npm test` has checked the types already by the time that it builds.

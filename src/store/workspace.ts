@@ -46,10 +46,10 @@ import type { ElsewhereStore } from './saved/keepSite';
 import { openSharedStates, type SharedStates } from './handover/sharedStates';
 import { houseNow, nameOfHouse, type House } from './house/house';
 import { openPhotos, type Photos } from './photos/photos';
-import { createPractice, type Practice } from './practice/practiceStore';
+import type { Practice } from './practice/Practice';
+import { createPractice } from './practice/practiceStore';
 import { openSnapshots, type Snapshots } from './snapshots/snapshots';
 import { createSettingsStore, type SettingsStore } from './settings/settingsStore';
-import { demoSite } from './site/demoSite';
 import { newId } from './names/newId';
 import { emptySite } from './site/newSite';
 import { createSiteStore, settleTo, type SiteStore } from './site/siteStore';
@@ -195,11 +195,10 @@ export function createWorkspace(language: string): Workspace {
     ends.push(days.subscribe(settleToday));
     settleToday();
     const kinds = { sites, settings, opening, elsewhere, lastSaved };
-    const first = (): Site =>
-      practice.runs.getState().run?.start.site ??
-      (seed === 'demo' || house.kind === 'demo'
-        ? demoSite(language, days.getState().today, winterAhead(days.getState().today))
-        : addSetUp(PLAIN_RECIPE, newId())(emptySite(language)));
+    const isDemo = seed === 'demo' || house.kind === 'demo';
+    /** The demo comes with whoever looks at it. */
+    let demo: (() => Site) | null = null;
+    const first = (): Site => practice.runs.getState().run?.start.site ?? demo?.() ?? addSetUp(PLAIN_RECIPE, newId())(emptySite(language));
     const opened = () => {
       settleToday();
       work();
@@ -215,7 +214,13 @@ export function createWorkspace(language: string): Workspace {
       });
     } else {
       ends.push(followDay(days, () => sites.getState().site.timeZone));
-      startToKeep();
+      if (!isDemo) startToKeep();
+      else
+        void import('./site/demoSite').then(({ demoSite }) => {
+          if (stopped) return;
+          demo = () => demoSite(language, days.getState().today, winterAhead(days.getState().today));
+          startToKeep();
+        });
     }
     return async () => {
       stopped = true;

@@ -3,7 +3,8 @@ import { Unzip, UnzipInflate, UnzipPassThrough, Zip, ZipDeflate, ZipPassThrough,
 import type { Site } from '../../core/site/stand/Site';
 import { fail, ok, type Problem, type Result } from '../../core/units/result';
 import { namedPhotos } from '../photos/namedPhotos';
-import { MOST_PHOTO_BYTES, photoProblem, type Photo, type Photos } from '../photos/photos';
+import { photoProblem } from '../photos/photoProblem';
+import { MOST_PHOTO_BYTES, type Photo, type Photos } from '../photos/photos';
 import { exportSite } from './exportSite';
 import { tablesCsv } from './tablesCsv';
 import { MAX_BYTES, readSiteText } from './readSiteText';

@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import '../../../test/indexedDb';
-import { openPhotos, photoProblem, type Photo } from './photos';
+import { photoProblem } from './photoProblem';
+import { openPhotos, type Photo } from './photos';
 
 const bytes = (...list: number[]) => Uint8Array.from(list);
 const text = (s: string) => [...s].map((c) => c.charCodeAt(0));

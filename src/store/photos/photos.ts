@@ -1,4 +1,3 @@
-import { imageSize } from 'image-size';
 import localforage from 'localforage';
 import { fail, ok, type Result } from '../../core/units/result';
 import { NAME } from '../house/house';
@@ -29,31 +28,16 @@ export interface Photos {
 
 /** Larger files are not read at all. */
 export const MOST_PHOTO_BYTES = 40_000_000;
-/** More are not drawn: a page would run out of memory. */
-const MOST_PIXELS = 120_000_000;
 const LONGEST_SIDE = 1600;
 const THUMB_SIDE = 240;
 const QUALITY = 0.82;
-const KINDS = ['jpg', 'png', 'webp'];
-
-/** Whether bytes are a picture that may be drawn, by their content. */
-export function photoProblem(bytes: Uint8Array): { code: string; found?: string; expected?: string } | null {
-  let size: { width: number; height: number; type?: string };
-  try {
-    size = imageSize(bytes);
-  } catch {
-    return { code: 'photo/no-picture' };
-  }
-  if (!KINDS.includes(size.type ?? '')) return { code: 'photo/no-picture', found: size.type ?? '' };
-  if (!(size.width * size.height <= MOST_PIXELS)) return { code: 'photo/too-many-pixels', found: `${size.width} × ${size.height}` };
-  return null;
-}
-
 export function openPhotos(house = NAME): Photos {
   const wholes = localforage.createInstance({ name: `${house}-photos`, storeName: 'photos' });
   return {
     async add(file) {
       if (file.size > MOST_PHOTO_BYTES) return fail({ code: 'photo/too-large', at: 'photo', expected: String(MOST_PHOTO_BYTES / 1e6) });
+      // What knows pictures by their bytes comes with the first of them.
+      const { photoProblem } = await import('./photoProblem');
       const problem = photoProblem(new Uint8Array(await file.arrayBuffer()));
       if (problem) return fail({ at: 'photo', ...problem });
       let bitmap: ImageBitmap;

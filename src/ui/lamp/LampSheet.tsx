@@ -1,4 +1,5 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { Tabs } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { lampLibrary } from '@/core/things/lamp/lampLibrary';
@@ -16,10 +17,12 @@ import { Stepper } from '../parts/Stepper';
 import { say } from '../shell/toastStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import type { ChoiceSheetProps } from '../check/CropSheet';
-import { LampDimmer } from './LampDimmer';
-import { AgeFields } from './AgeFields';
-import { LampBoxForm } from './LampBoxForm';
-import { LampPortrait } from './LampPortrait';
+
+/** Parts that come when their tab is opened. */
+const LampBoxForm = dynamic(() => import('./LampBoxForm').then((m) => m.LampBoxForm));
+const LampDimmer = dynamic(() => import('./LampDimmer').then((m) => m.LampDimmer));
+const LampPortrait = dynamic(() => import('./LampPortrait').then((m) => m.LampPortrait));
+const AgeFields = dynamic(() => import('./AgeFields').then((m) => m.AgeFields));
 
 const TAB =
   'min-h-10 border-b-2 border-transparent px-1 font-semibold text-soft data-[state=active]:border-copper data-[state=active]:text-ink';

@@ -6,7 +6,7 @@ import { tellTales } from '@/core/plan/practice/tellTales';
 import { meterOf, unitOfMeter } from '@/core/things/meter/meterLibrary';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showMoney } from '@/core/units/money';
-import type { Run } from '@/store/practice/practiceStore';
+import type { Run } from '@/store/practice/Practice';
 import { Button } from '../parts/Button';
 import { unitWords } from '../readings/words';
 import { dayWords } from '../season/dayWords';

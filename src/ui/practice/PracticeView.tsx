@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import type { Exercise } from '@/core/plan/practice/Exercise';
 import { EXERCISES } from '@/core/plan/practice/exercises';
-import { practised, type PracticeResult } from '@/store/practice/practiceStore';
+import { practised, type PracticeResult } from '@/store/practice/practised';
 import { Button } from '../parts/Button';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { EXERCISE_WORDS, goalWords, LEVEL_WORDS } from './exerciseWords';

@@ -7,7 +7,7 @@ import { cropOfBatch } from '@/core/plan/practice/passDay';
 import { dayNumberOf } from '@/core/plan/practice/Session';
 import { heightOf } from '@/core/plan/practice/trueStands';
 import { showLength } from '@/core/units/length';
-import type { Run } from '@/store/practice/practiceStore';
+import type { Run } from '@/store/practice/Practice';
 import { Button } from '../parts/Button';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';

@@ -1,6 +1,6 @@
 import { enterHouse, OWN } from '@/store/house/house';
 import type { ExerciseId } from '@/core/plan/practice/Exercise';
-import { clearPractice } from '@/store/practice/practiceStore';
+import { clearPractice } from '@/store/practice/practised';
 import { say } from '../shell/toastStore';
 
 /** Other data means another document: the page is loaded anew. */

@@ -4,7 +4,6 @@ import { Eye, FilePlus2, GraduationCap, Sprout } from 'lucide-react';
 import Link from 'next/link';
 import type { Site } from '@/core/site/stand/Site';
 import { newId } from '@/store/names/newId';
-import { demoSite } from '@/store/site/demoSite';
 import { emptySite } from '@/store/site/newSite';
 import { addSetUp, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
 import { changeSite, undo } from '@/store/site/siteStore';
@@ -17,14 +16,14 @@ import { useToday, useWorkspace } from '../shell/WorkspaceContext';
 export function BeginAgain() {
   const { house, sites, snapshots } = useWorkspace();
   const today = useToday();
-  async function replace(what: string, next: () => Site, said: string) {
+  async function replace(what: string, next: () => Site | Promise<Site>, said: string) {
     const before = sites.getState().site;
     try {
       await snapshots.take(before, 'before');
     } catch {
       return say('This browser did not keep a backup, so nothing was changed. Save everything as a file first.');
     }
-    const site = next();
+    const site = await next();
     const keep: Site = { ...site, currency: before.currency, price_per_kWh: before.price_per_kWh, timeZone: before.timeZone };
     if (changeSite(sites, what, () => keep, keep.stands[0]?.id)) say(said, { label: 'Undo', run: () => undo(sites) });
   }
@@ -51,7 +50,7 @@ export function BeginAgain() {
         onClick={() =>
           void replace(
             'start from the demo',
-            () => demoSite(navigator.language, today, winterAhead(today)),
+            async () => (await import('@/store/site/demoSite')).demoSite(navigator.language, today, winterAhead(today)),
             'The demo stands here now. Your data before is in a backup.',
           )
         }
