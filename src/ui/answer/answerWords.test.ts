@@ -31,7 +31,7 @@ test('the best is put on a mark of the tape, but never outside of what suits', (
 test.each<[Limit, string]>([
   [
     { why: 'lamp-too-weak', share: 0.43, meanShare: 0.61 },
-    '43 % of the 8 mol that celery needs. You need at least 4 of these lamps, spread over the tray.',
+    '43 % of the 8 mol that celery needs. You need at least 4 of these lamps, spread over the tray, or a smaller tray.',
   ],
   [
     { why: 'lamp-too-weak', share: 0.03, meanShare: 0.12 },
@@ -44,11 +44,12 @@ test.each<[Limit, string]>([
   [{ why: 'leaf-ceiling', ppfd: 512 }, '512 µmol/m²/s would be needed, but leaves may bleach above'],
 ])('a limit is said with how much: %j', (limit, words) => expect(limitWords(limit, celery, 'cm')).toContain(words));
 
-test('where no number of such lamps will do, nothing is said of where a second one would hang', () => {
+test('where it takes more lamps, or none will do, nothing is said of where a second one would hang', () => {
   const wide: Limit = { why: 'tray-wider-than-light', share: 0.1 };
   const weak = (meanShare: number): Limit => ({ why: 'lamp-too-weak', share: 0.03, meanShare });
   expect(toldLimits([wide, weak(0.12)], celery)).toEqual([weak(0.12)]);
-  expect(toldLimits([wide, weak(0.5)], celery)).toEqual([wide, weak(0.5)]);
+  expect(toldLimits([wide, weak(0.5)], celery)).toEqual([weak(0.5)]);
+  expect(toldLimits([wide, { why: 'heat', distance: 0.02 }], celery)).toEqual([wide, { why: 'heat', distance: 0.02 }]);
 });
 
 test('when nothing suits, what comes nearest is said', () => {

@@ -64,12 +64,16 @@ const isHopeless = (limit: Limit, now: number) => limit.why === 'lamp-too-weak' 
 const moreWords = (lamps: number): string =>
   lamps > TOO_MANY
     ? `This lamp cannot light this tray${Number.isFinite(lamps) ? `: at least ${lamps} of them would be needed` : ''}. Choose a stronger kind, such as a bar, a shop light or a panel as long as the tray.`
-    : `You need at least ${lamps} of these lamps, spread over the tray.`;
+    : `You need at least ${lamps} of these lamps, spread over the tray, or a smaller tray.`;
 
-/** The limits worth telling: where no number of such lamps will do, nothing is said of where a second one would hang. */
+/**
+ * The limits worth telling: where no number of such lamps will do, that alone; where it takes more of them, that the tray is wider than
+ * their light is the same fact and the same cure.
+ */
 export function toldLimits(limits: readonly Limit[], { tier }: SetUp): readonly Limit[] {
   const hopeless = limits.filter((l) => isHopeless(l, tier.fittings.length));
-  return hopeless.length > 0 ? hopeless : limits;
+  if (hopeless.length > 0) return hopeless;
+  return limits.some((l) => l.why === 'lamp-too-weak') ? limits.filter((l) => l.why !== 'tray-wider-than-light') : limits;
 }
 
 /** The limit that binds, by how much, and what would lift it. */
@@ -81,7 +85,7 @@ export function limitWords(limit: Limit, { crop, stage, lamp, tier }: SetUp, uni
     case 'lamp-too-strong':
       return `The lamp is too strong: even as far as it can hang, for ${stage.hoursMin} h the strongest spot gets ${limit.times.toFixed(1)} times what is good.`;
     case 'tray-wider-than-light':
-      return `The tray is wider than the light: while nothing is too strong, the edge gets at most ${percent(limit.share)} of the ${stage.dliMin} mol that it needs. A second lamp alongside, or a smaller tray, would do more than any distance.`;
+      return `The tray is wider than the light: while nothing is too strong, the edge gets at most ${percent(limit.share)} of the ${stage.dliMin} mol that it needs. ${tier.fittings.length > 1 ? 'Another' : 'A second'} lamp alongside, or a smaller tray, would do more than any distance.`;
     case 'hours-beyond-crop':
       return `${showHours(Math.round(limit.hours * 4) * 15)} would give enough light, but no source shows that ${name} tolerates more than ${stage.hoursMax} h.`;
     case 'heat':
