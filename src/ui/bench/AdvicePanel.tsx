@@ -119,7 +119,8 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
           Judging moves… {judged > 0 && judged}
           <Button
             kind="quiet"
-            className="min-h-8! px-2!"
+            size="icon"
+            className="md:min-h-8!"
             onClick={() => {
               stop();
             }}
@@ -148,12 +149,12 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
               <li key={o.id} className="border-t border-line py-2" data-testid="offer">
                 <div className="flex items-start gap-2">
                   <p className="flex-1 font-semibold">{words(o)}</p>
-                  <Button className="min-h-8!" onClick={() => tryIt(o)} aria-label={`Try: ${words(o)}`}>
+                  <Button className="md:min-h-8!" onClick={() => tryIt(o)} aria-label={`Try: ${words(o)}`}>
                     Try
                   </Button>
                   <Button
                     kind="quiet"
-                    className="min-h-8! px-1.5!"
+                    className="md:min-h-8! px-1.5!"
                     aria-label={`Dismiss: ${words(o)}`}
                     title="Dismiss"
                     onClick={() => trialStore.setState({ dismissed: [...dismissed, o.id] })}

@@ -15,6 +15,8 @@ import { SAYS_WORDS, trayName } from './benchWords';
 import { colourOfResult } from '../verdict/resultColours';
 import { StandPicture } from './StandPicture';
 import { judgedTrays, useBenchLook } from './useBench';
+import { toldShare } from '../verdict/words';
+import { Select } from '../parts/Select';
 
 /** Two stands side by side, as it is and as it might be, with what differs. */
 export function Compare() {
@@ -72,9 +74,9 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
       <div ref={ref} className="grid gap-4 md:grid-cols-2">
         {both.map((stand, i) => (
           <div key={i} className="min-w-0">
-            <select
+            <Select
               aria-label={i === 0 ? 'Left stand' : 'Right stand'}
-              className="mb-2 min-h-9 w-full rounded-md border border-line bg-sheet px-2 text-lg font-semibold max-md:min-h-11"
+              className="mb-2 w-full text-lg"
               value={stand.stand.id}
               onChange={(e) => onChoose(i as 0 | 1, e.target.value)}
             >
@@ -83,7 +85,7 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
                   {s.name}
                 </option>
               ))}
-            </select>
+            </Select>
             <div className="night overflow-hidden rounded-md bg-night text-night-ink">
               {width > 0 && <StandPicture stand={stand} answer={lights.get(stand) ?? null} width={column} height={400} unit={lengthUnit} />}
             </div>
@@ -114,7 +116,7 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
                 </td>
                 <Cell a={a?.verdict.weakest.value} b={b?.verdict.weakest.value} show={dliNumber} />
                 <Cell a={a?.verdict.strongest.value} b={b?.verdict.strongest.value} show={dliNumber} />
-                <Cell a={a && 100 * a.verdict.shareInBand} b={b && 100 * b.verdict.shareInBand} show={(v) => `${Math.round(v)} %`} />
+                <Cell a={a && 100 * toldShare(a.verdict)} b={b && 100 * toldShare(b.verdict)} show={(v) => `${Math.round(v)} %`} />
                 <td className="pl-4">
                   {a ? SAYS_WORDS[a.verdict.says] : 'not there'}
                   {a?.verdict.says !== b?.verdict.says && (

@@ -77,7 +77,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
         />
         <div className="flex gap-1">
           <Button
-            className="px-2!"
+            size="icon"
             disabled={fixed}
             aria-label={`Lower: ${stepWords(fitting.hanger, -1, lengthUnit)}`}
             onClick={() => commands.lift(-1)}
@@ -85,7 +85,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
             <ArrowDown size={17} aria-hidden /> {stepWords(fitting.hanger, -1, lengthUnit).replace(' down', '')}
           </Button>
           <Button
-            className="px-2!"
+            size="icon"
             disabled={fixed}
             aria-label={`Raise: ${stepWords(fitting.hanger, 1, lengthUnit)}`}
             onClick={() => commands.lift(1)}

@@ -49,7 +49,7 @@ export function SeasonSlider({ stand }: { stand: BenchStand }) {
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <Button
           kind="quiet"
-          className="px-2!"
+          size="icon"
           aria-label={running ? 'Stop the season' : 'Show growth over time'}
           title={running ? 'Stop the season' : 'Show growth over time'}
           disabled={!own}

@@ -7,13 +7,13 @@ import type { EditCommands } from './useEditCommands';
 export function ThingTools({ commands }: { commands: EditCommands }) {
   return (
     <div className="flex shrink-0">
-      <Button kind="quiet" className="px-2!" aria-label="Turn by a quarter" title="Turn by a quarter (R)" onClick={commands.turn}>
+      <Button kind="quiet" size="icon" aria-label="Turn by a quarter" title="Turn by a quarter (R)" onClick={commands.turn}>
         <RotateCw size={17} aria-hidden />
       </Button>
-      <Button kind="quiet" className="px-2!" aria-label="Duplicate" title="Duplicate (Ctrl D)" onClick={commands.duplicate}>
+      <Button kind="quiet" size="icon" aria-label="Duplicate" title="Duplicate (Ctrl D)" onClick={commands.duplicate}>
         <Copy size={17} aria-hidden />
       </Button>
-      <Button kind="quiet" className="px-2!" aria-label="Delete" title="Delete (Delete)" onClick={commands.remove}>
+      <Button kind="quiet" size="icon" aria-label="Delete" title="Delete (Delete)" onClick={commands.remove}>
         <Trash2 size={17} aria-hidden />
       </Button>
     </div>

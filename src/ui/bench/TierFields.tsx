@@ -76,10 +76,10 @@ function Notches({ tier: { tier }, notch, commands }: { tier: BenchTier; notch: 
   const by = (n: number) => commands.change('move the shelf', sizeTier(tier.id, { height: tier.enclosure.height + n * notch }));
   return (
     <div className="flex gap-1" role="group" aria-label="Shelf above">
-      <Button className="px-2!" disabled={tier.enclosure.height - notch < 0.05} onClick={() => by(-1)}>
+      <Button size="icon" disabled={tier.enclosure.height - notch < 0.05} onClick={() => by(-1)}>
         1 notch lower
       </Button>
-      <Button className="px-2!" onClick={() => by(1)}>
+      <Button size="icon" onClick={() => by(1)}>
         1 notch higher
       </Button>
     </div>

@@ -73,7 +73,8 @@ export function FirstSteps({ setUp, onAsk }: FirstStepsProps) {
           {WAYS.map(({ way: w, label, icon: Icon }) => (
             <Button
               key={w}
-              className="px-2! leading-tight whitespace-normal! max-md:min-h-12!"
+              size="icon"
+              className="leading-tight whitespace-normal! max-md:min-h-12!"
               onClick={() => {
                 settings.setState({ firstWay: w, firstDone: 0 });
                 setTimeout(() => list.current?.querySelector('button')?.focus(), 50); // what was pressed is gone

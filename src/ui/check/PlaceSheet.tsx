@@ -11,6 +11,7 @@ import { useWorkspace } from '../shell/WorkspaceContext';
 import { percent } from '../verdict/words';
 import type { ChoiceSheetProps } from './CropSheet';
 import { FACE_WORDS, surroundingsOf, SURROUNDINGS } from './surroundings';
+import { Select } from '../parts/Select';
 
 const ORDER: readonly FaceName[] = ['back', 'left', 'right', 'front', 'ceiling', 'floor'];
 
@@ -43,8 +44,8 @@ export function PlaceSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPr
             {ORDER.map((name) => (
               <label key={name} className="block text-sm text-soft">
                 {FACE_WORDS[name]}
-                <select
-                  className="mt-0.5 block min-h-9 w-full rounded-md border border-line bg-sheet px-2 text-base font-semibold text-ink max-md:min-h-11"
+                <Select
+                  className="mt-0.5 block w-full text-base"
                   value={enclosure.faces[name]}
                   onChange={(e) => setFace(name, e.target.value)}
                 >
@@ -53,7 +54,7 @@ export function PlaceSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPr
                       {m.name}
                     </option>
                   ))}
-                </select>
+                </Select>
                 <span className="text-soft">{reflectWords(enclosure.faces[name])}</span>
               </label>
             ))}
@@ -75,7 +76,7 @@ export function PlaceSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPr
           <p className="pt-1 text-sm text-soft">
             Never smaller than what stands in it.
             {(enclosure.width !== null || enclosure.depth !== null) && (
-              <Button kind="quiet" className="px-2!" onClick={() => change({ width: null, depth: null })}>
+              <Button kind="quiet" size="icon" onClick={() => change({ width: null, depth: null })}>
                 Resize to fit lamps and trays
               </Button>
             )}

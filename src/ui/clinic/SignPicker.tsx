@@ -9,6 +9,7 @@ import { changeSite } from '@/store/site/siteStore';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { PlantFigure } from './PlantFigure';
 import { PART_WORDS, SIGN_WORDS } from './signWords';
+import { Select } from '../parts/Select';
 
 const PARTS = Object.keys(PART_WORDS) as Part[];
 
@@ -43,9 +44,9 @@ export function SignPicker({ kase }: { kase: ClinicCase }) {
       <PlantFigure signs={signs} part={part} onPart={setPart} />
       <label className="block pt-2 text-sm text-night-soft">
         Part
-        <select
+        <Select
           aria-label="Part"
-          className="mt-0.5 block min-h-9 rounded-md border border-night-soft bg-night px-2 text-base font-semibold text-night-ink max-md:min-h-11"
+          className="mt-0.5 block border-night-soft! bg-night! text-base text-night-ink!"
           value={part}
           onChange={(e) => setPart(e.target.value as Part)}
         >
@@ -54,7 +55,7 @@ export function SignPicker({ kase }: { kase: ClinicCase }) {
               {PART_WORDS[p]}
             </option>
           ))}
-        </select>
+        </Select>
       </label>
       <div role="group" aria-label={`Signs: ${PART_WORDS[part]}`} className="flex flex-wrap gap-2 pt-2">
         {SIGN_NAMES.filter((s) => partOf(s) === part).map(chip)}

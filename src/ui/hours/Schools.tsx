@@ -74,7 +74,7 @@ export function Schools({ setUp }: { setUp: SetUp }) {
                   s.id !== 'steady' && (
                     <Button
                       kind="quiet"
-                      className="px-2!"
+                      size="icon"
                       aria-label={`Use: ${NAMES[s.id]}`}
                       disabled={s.first === hours || (s.id === 'day-and-night' && stage !== crop.stages[0])}
                       onClick={() =>

@@ -182,7 +182,7 @@ export function Capacity() {
                         >
                           <h2 className="flex items-center justify-between gap-3 text-lg font-semibold">
                             {chosen.crop.name}, {tierName(site, row.tierId)}
-                            <Button kind="quiet" className="px-2!" aria-label="Close this" onClick={close}>
+                            <Button kind="quiet" size="icon" aria-label="Close this" onClick={close}>
                               <X size={17} aria-hidden />
                             </Button>
                           </h2>

@@ -269,7 +269,7 @@ export function CompareLamps() {
                 <td className="py-2">
                   <Button
                     kind="quiet"
-                    className="px-2!"
+                    size="icon"
                     aria-label={`Remove ${lamp.name}`}
                     onClick={() => setLampIds(lampIds.filter((l) => l !== id))}
                   >

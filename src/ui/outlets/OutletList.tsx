@@ -9,6 +9,7 @@ import { TypedField } from '../parts/TypedField';
 import { say } from '../shell/toastStore';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { groupName, plugWords, watts } from './outletWords';
+import { Select } from '../parts/Select';
 
 const ICONS: Readonly<Record<Plug['kind'], typeof LampDesk>> = {
   lamps: LampDesk,
@@ -49,9 +50,9 @@ export function OutletList({ stand, group, groups }: { stand: BenchStand; group:
               <span className="w-56 text-sm text-soft max-md:w-auto">on the timer of its tier</span>
             ) : (
               <>
-                <select
+                <Select
                   aria-label={`Where ${p.name} is plugged in`}
-                  className="min-h-9 w-46 rounded-md border border-line bg-sheet px-1 font-semibold max-md:min-h-11"
+                  className="w-46"
                   value={group.timerId ?? ''}
                   onChange={(e) => changeSite(sites, 'plug it in elsewhere', movePlugged(id, p.id, e.target.value || null))}
                 >
@@ -60,7 +61,7 @@ export function OutletList({ stand, group, groups }: { stand: BenchStand; group:
                       {groupName(stand, g.timerId)}
                     </option>
                   ))}
-                </select>
+                </Select>
                 <button
                   type="button"
                   className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11"

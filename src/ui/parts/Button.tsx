@@ -2,6 +2,8 @@ import clsx from 'clsx';
 
 interface ButtonProps extends React.ButtonHTMLAttributes<HTMLButtonElement> {
   kind?: 'main' | 'plain' | 'quiet';
+  /** For a sign alone, or a few letters: as wide as it is high. */
+  size?: 'text' | 'icon';
   ref?: React.Ref<HTMLButtonElement>;
 }
 
@@ -11,14 +13,17 @@ const KINDS = {
   quiet: 'border-transparent hover:bg-sunk',
 };
 
-export function Button({ kind = 'plain', className, ...rest }: ButtonProps) {
+const SIZES = { text: 'px-3', icon: 'px-2' };
+
+export function Button({ kind = 'plain', size = 'text', className, ...rest }: ButtonProps) {
   return (
     <button
       type="button"
       {...rest}
       className={clsx(
-        'inline-flex min-h-9 items-center justify-center gap-2 rounded-md border px-3 font-semibold whitespace-nowrap disabled:opacity-40 max-md:min-h-11',
+        'inline-flex min-h-9 items-center justify-center gap-2 rounded-md border font-semibold whitespace-nowrap disabled:opacity-40 max-md:min-h-11',
         KINDS[kind],
+        SIZES[size],
         className,
       )}
     />

@@ -1,4 +1,5 @@
 'use client';
+import { Select } from './Select';
 
 interface SelectFieldProps {
   label: string;
@@ -16,19 +17,13 @@ export function SelectField({ label, value, options, onChange, id, hideLabel = f
   return (
     <label className="block text-sm text-soft">
       {!hideLabel && label}
-      <select
-        id={id}
-        aria-label={label}
-        className="mt-0.5 block min-h-9 w-full rounded-md border border-line bg-sheet px-2 text-base font-semibold text-ink max-md:min-h-11"
-        value={value}
-        onChange={(e) => onChange(e.target.value)}
-      >
+      <Select id={id} aria-label={label} className="mt-0.5 block w-full text-base" value={value} onChange={(e) => onChange(e.target.value)}>
         {options.map((o) => (
           <option key={o.value} value={o.value}>
             {o.label}
           </option>
         ))}
-      </select>
+      </Select>
     </label>
   );
 }

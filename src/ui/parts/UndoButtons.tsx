@@ -14,10 +14,10 @@ export function UndoButtons() {
   return (
     // Side by side wherever the line breaks.
     <span className="inline-flex shrink-0 items-center gap-1">
-      <Button kind="quiet" className="px-2!" disabled={past.length === 0} onClick={() => undo(sites)} aria-label={back} title={back}>
+      <Button kind="quiet" size="icon" disabled={past.length === 0} onClick={() => undo(sites)} aria-label={back} title={back}>
         <Undo2 size={19} aria-hidden />
       </Button>
-      <Button kind="quiet" className="px-2!" disabled={future.length === 0} onClick={() => redo(sites)} aria-label={forth} title={forth}>
+      <Button kind="quiet" size="icon" disabled={future.length === 0} onClick={() => redo(sites)} aria-label={forth} title={forth}>
         <Redo2 size={19} aria-hidden />
       </Button>
     </span>

@@ -3,6 +3,7 @@ import { meterLibrary } from '@/core/things/meter/meterLibrary';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { PRACTICE, useMeter } from './useMeter';
 import { kindWords } from './words';
+import { Select } from '../parts/Select';
 
 /** Kinds that are simulated for practice: one of each way to read. */
 const FOR_PRACTICE = ['lux-basic', 'fc-analogue', 'quantum-par', 'phone-sensor'];
@@ -15,9 +16,9 @@ export function MeterChoice({ practice = true }: { practice?: boolean }) {
   return (
     <label className="block text-sm text-soft">
       meter
-      <select
+      <Select
         aria-label="Meter"
-        className="mt-0.5 block min-h-9 w-full max-w-72 rounded-md border border-line bg-sheet px-2 text-base font-semibold text-ink max-md:min-h-11"
+        className="mt-0.5 block w-full max-w-72 text-base"
         value={simulated && !practice ? kind.id : choice}
         onChange={(e) => settings.setState({ meter: e.target.value })}
       >
@@ -46,7 +47,7 @@ export function MeterChoice({ practice = true }: { practice?: boolean }) {
             ))}
           </optgroup>
         )}
-      </select>
+      </Select>
     </label>
   );
 }

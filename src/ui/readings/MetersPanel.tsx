@@ -100,7 +100,7 @@ function MeterItem({ meter }: { meter: OwnMeter }) {
         <MatchSheet meter={meter} onMatched={(next) => change('match a meter', next)} />
         <Button
           kind="quiet"
-          className="px-2!"
+          size="icon"
           aria-label={`Remove ${meter.name}`}
           title="Remove"
           onClick={() => {

@@ -28,6 +28,7 @@ import { readShown } from './readShown';
 import { takenNow } from './takenNow';
 import { useMeter } from './useMeter';
 import { showReading, unitWords } from './words';
+import { Select } from '../parts/Select';
 
 const useLampOf = () => {
   const lamps = useSite((s) => s.site.lamps);
@@ -180,9 +181,9 @@ function NewReading({ setUp, onTake }: { setUp: SetUp; onTake(reading: Reading):
           <label htmlFor="place" className="block text-sm text-soft">
             where
           </label>
-          <select
+          <Select
             id="place"
-            className="min-h-9 rounded-md border border-line bg-sheet px-2 font-semibold max-md:min-h-11"
+
             value={named}
             onChange={(e) => {
               const chosen = places.find((p) => p.name === e.target.value);
@@ -198,7 +199,7 @@ function NewReading({ setUp, onTake }: { setUp: SetUp; onTake(reading: Reading):
                 front
               </option>
             )}
-          </select>
+          </Select>
         </div>
         <Button type="submit" className="self-end">
           Add reading

@@ -60,7 +60,7 @@ export function ReadingList({ of }: { of: TierReadings }) {
         <div key={day} className="space-y-1">
           <div className="flex items-baseline gap-2 border-b border-line">
             <h3 className="flex-1 font-semibold">{day}</h3>
-            <Button kind="quiet" className="min-h-8! px-2! text-sm" onClick={() => dropAll(list.map((c) => c.reading.id))}>
+            <Button kind="quiet" size="icon" className="md:min-h-8! text-sm" onClick={() => dropAll(list.map((c) => c.reading.id))}>
               Remove all of this day
             </Button>
           </div>

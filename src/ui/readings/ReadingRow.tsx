@@ -46,7 +46,7 @@ export function ReadingRow({ compared, suspicions, where, plan, onKeep, onDrop }
         </p>
         <Button
           kind="quiet"
-          className="px-2!"
+          size="icon"
           aria-label="How it was converted"
           title="How it was converted"
           aria-expanded={open}
@@ -56,14 +56,14 @@ export function ReadingRow({ compared, suspicions, where, plan, onKeep, onDrop }
         </Button>
         <Button
           kind="quiet"
-          className="px-2!"
+          size="icon"
           aria-label={reading.leftOut ? 'Count this reading' : 'Leave this reading out'}
           title={reading.leftOut ? 'Count it' : 'Leave it out'}
           onClick={() => onKeep(reading.leftOut ? 'count a reading' : 'leave a reading out', { ...reading, leftOut: !reading.leftOut })}
         >
           {reading.leftOut ? <EyeOff size={17} aria-hidden /> : <Eye size={17} aria-hidden />}
         </Button>
-        <Button kind="quiet" className="px-2!" aria-label="Remove this reading" title="Remove" onClick={onDrop}>
+        <Button kind="quiet" size="icon" aria-label="Remove this reading" title="Remove" onClick={onDrop}>
           <Trash2 size={17} aria-hidden />
         </Button>
       </div>

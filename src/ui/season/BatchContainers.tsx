@@ -43,7 +43,7 @@ export function Containers({ course, onChange }: { course: BatchCourse; onChange
               {i > 0 && (
                 <Button
                   kind="quiet"
-                  className="px-2!"
+                  size="icon"
                   aria-label={`Remove ${containerName(c.containerId)}`}
                   onClick={() => onChange(batch.containers.filter((_, j) => j !== i))}
                 >

@@ -260,7 +260,7 @@ function FrostTable({ frost, year, onChange }: { frost: LastFrost & { kind: 'tab
             {frost.rows.length > 2 && (
               <Button
                 kind="quiet"
-                className="px-2!"
+                size="icon"
                 aria-label={`Delete row ${i + 1}`}
                 onClick={() => rows((all) => all.filter((_, j) => j !== i))}
               >

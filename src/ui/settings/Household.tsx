@@ -91,7 +91,7 @@ export function SpareLamps() {
               />
               <Button
                 kind="quiet"
-                className="px-2!"
+                size="icon"
                 aria-label={`No ${name} any more`}
                 onClick={() => set((now) => now.filter((s) => s.lampId !== lampId))}
               >

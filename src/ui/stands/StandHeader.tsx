@@ -6,6 +6,7 @@ import type { Stand } from '@/core/site/stand/Site';
 import { UndoButtons } from '../parts/UndoButtons';
 import { useSite } from '../shell/WorkspaceContext';
 import { STAND_PARTS, standPath } from './places';
+import { Select } from '../parts/Select';
 
 /** One header for all that belongs to a stand: which one, its parts, undo and redo. */
 export function StandHeader({ stand }: { stand: Stand }) {
@@ -16,9 +17,9 @@ export function StandHeader({ stand }: { stand: Stand }) {
   return (
     <div className="flex flex-wrap items-center gap-x-4 border-b border-line bg-sheet px-3 md:flex-nowrap md:px-5 print:hidden">
       <span className="flex min-w-0 items-center py-1.5 max-md:flex-1">
-        <select
+        <Select
           aria-label="Stand"
-          className="min-h-9 w-full max-w-60 truncate rounded-md border border-line bg-sheet px-2 font-semibold max-md:min-h-11 md:w-52"
+          className="w-full max-w-60 truncate md:w-52"
           value={stand.id}
           onChange={(e) => router.push(standPath(e.target.value, here))}
         >
@@ -27,7 +28,7 @@ export function StandHeader({ stand }: { stand: Stand }) {
               {s.name}
             </option>
           ))}
-        </select>
+        </Select>
       </span>
       <span className="flex md:order-last">
         <UndoButtons />

@@ -71,7 +71,7 @@ export function Stands() {
             <span className="flex">
               <Button
                 kind="quiet"
-                className="px-2!"
+                size="icon"
                 aria-label={`Copy ${stand.name}`}
                 title="Copy"
                 onClick={() => changeSite(sites, 'copy', copyStand(stand.id, newId()))}
@@ -80,7 +80,7 @@ export function Stands() {
               </Button>
               <Button
                 kind="quiet"
-                className="px-2!"
+                size="icon"
                 aria-label={`Delete ${stand.name}`}
                 title="Delete"
                 onClick={() => {

@@ -61,7 +61,14 @@ export function TodayView() {
             <UndoButtons />
             <ScanLabel />
           </span>
-          <Button kind="quiet" className="px-2! max-md:hidden print:hidden" aria-label="Print" title="Print" onClick={() => window.print()}>
+          <Button
+            kind="quiet"
+            size="icon"
+            className="max-md:hidden print:hidden"
+            aria-label="Print"
+            title="Print"
+            onClick={() => window.print()}
+          >
             <Printer size={19} aria-hidden />
           </Button>
           <Link

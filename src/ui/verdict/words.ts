@@ -164,10 +164,12 @@ export const percent = (share: number): string => {
  * How much of a tray is in range. All of it only where the verdict says so: the share is counted by parts of the tray, and a corner that
  * is just short is no part of it.
  */
-export function shareWords({ says, shareInBand }: Pick<Verdict, 'says' | 'shareInBand'>): string {
+export function toldShare({ says, shareInBand }: Pick<Verdict, 'says' | 'shareInBand'>): number {
   const whole = says === 'in-range' || says === 'day-too-long';
-  return percent(whole ? shareInBand : Math.min(0.99, shareInBand));
+  return whole ? shareInBand : Math.min(0.99, shareInBand);
 }
+
+export const shareWords = (v: Pick<Verdict, 'says' | 'shareInBand'>): string => percent(toldShare(v));
 
 const BASIS_WORDS = {
   paper: 'from published research',

@@ -48,7 +48,11 @@ export function spillInto(tier: AskedTier, own: LightField, whole: () => LightFi
       const z = heightOf(k);
       const here = own.indirectOver(xs, ys, z);
       // The straight light of its own lamps is left out of both.
-      const all = whole().indirectOver(xs.map((x) => x + tier.x), ys, z + tier.z); // prettier-ignore
+      const all = whole().indirectOver(
+        xs.map((x) => x + tier.x),
+        ys,
+        z + tier.z,
+      );
       return all.map((v, i) => v / tier.hours - here[i]!);
     }));
 

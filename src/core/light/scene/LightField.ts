@@ -10,7 +10,7 @@ import { balanceOf } from '../room/solveRoom';
 import { mirroredLight } from './mirroredLight';
 import { visibilityOf } from './visibility';
 import { nodesAlong, weightsBetween } from './planeNodes';
-import { NO_CACHE, type Cache } from './Cache';
+import { NO_CACHE, createCache, type Cache } from './Cache';
 import type { Scene } from './Scene';
 import { reflectedBy, settleRooms, weigh, type Solved } from './settleRooms';
 import { isTakenOver, roomOfReceiver, withSharedShelves } from './sharedShelves';
@@ -78,10 +78,9 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
   /** The weights of the patches of a room at numbered places, each worked out when it is asked for first; kept for all rooms of its shape. */
   function weightsIn(s: Solved, places: string, count: number): (i: number, x: Metres, y: Metres, z: Metres) => Float32Array {
     const n = s.patches.count;
-    const kept = cache.get(`weights ${s.shape} ${places} ${count}`, () => ({
-      all: new Float32Array(count * n),
-      known: new Uint8Array(count),
-    }));
+    // They are the largest of what is kept, and every height of leaves has its own: fewer of them, apart from the rest.
+    const ofThem = cache.next<Cache>('weights', (last) => last ?? createCache(MOST_WEIGHTS));
+    const kept = ofThem.get(`${s.shape} ${places} ${count}`, () => ({ all: new Float32Array(count * n), known: new Uint8Array(count) }));
     return (i, x, y, z) => {
       const row = kept.all.subarray(i * n, (i + 1) * n);
       if (!kept.known[i]) weigh(s, obstructions, x, y, z, row);
@@ -227,6 +226,9 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
     },
   };
 }
+
+/** Weights of so many planes: a rack asks for some 70; each is 0.2 to 0.5 MB. */
+const MOST_WEIGHTS = 128;
 
 const centres = (from: Metres, to: Metres, n: number) => Float64Array.from({ length: n }, (_, i) => from + ((i + 0.5) * (to - from)) / n);
 
