@@ -98,7 +98,7 @@ export function OwnLampView({ id }: { id: string }) {
             onChange={(name) => set('rename the lamp', { name: name || lamp.name })}
           />
           <div className="flex flex-wrap items-end gap-4">
-            <div>
+            <div className="max-w-full">
               <p className="text-sm text-soft">Kind</p>
               <ChoiceSheet
                 label="Kind of lamp"
