@@ -47,3 +47,14 @@ test('a sensor that is said to be close under a lamp may have been nearer still,
   expect(higher).toBeWithin(at(lowest - 0.01) / at(close.z), { relative: 1e-9 });
   expect(lower).toBeWithin(at(close.z - 0.05) / at(close.z), { relative: 1e-9 });
 });
+
+test('a lamp that has got another shape under the same name, with the same flux, gives another light', () => {
+  const celery = setUp('demo-celery');
+  const first = celery.tier.readings[0]!;
+  const lampOf = lampsIn(celery);
+  const under = (change: object) => lightThere(first, (id) => ({ ...lampOf(id)!, ...change })).ppfd;
+  const long = under({});
+  const short = under({ length: 0.2 });
+  expect(short).not.toBeCloseTo(long, 1);
+  expect(under({})).toBe(long);
+});

@@ -1,6 +1,7 @@
 import { emittersOf } from '../../things/lamp/emittersOf';
 import type { Lamp } from '../../things/lamp/Lamp';
 import type { Room } from '../../light/room/Room';
+import { emitterKey } from '../../light/emitters/emitterKey';
 import { lightFieldOf, type LightField } from '../../light/scene/LightField';
 import { createCache } from '../../light/scene/Cache';
 import { slantAt } from '../../light/scene/slantAt';
@@ -72,10 +73,11 @@ function fieldOf(
   room: Room | null,
   key: string,
 ): { field: LightField; scene: Scene } {
-  const poses = lit.map((l) => ({ ...poseOf(l, lamp), x: width / 2 + l.dx, y: depth / 2 + l.dy }));
-  return cache.get(`field ${key} ${lamp.id} ${lamp.ppf} ${lamp.beamFwhm} ${JSON.stringify(poses)}`, () => {
+  const emitters = lit.flatMap((l) => emittersOf(lamp, { ...poseOf(l, lamp), x: width / 2 + l.dx, y: depth / 2 + l.dy }));
+  // By all that shines, not by the lamp's name: a lamp of one's own may get another shape under the same.
+  return cache.get(`field ${key} ${emitters.map(emitterKey).join('|')}`, () => {
     const scene = {
-      lamps: [{ id: lamp.id, emitters: poses.flatMap((pose) => emittersOf(lamp, pose)) }],
+      lamps: [{ id: lamp.id, emitters }],
       rooms: room ? [room] : [],
       obstructions: [],
     };
