@@ -216,11 +216,11 @@ export function createWorkspace(language: string): Workspace {
       ends.push(followDay(days, () => sites.getState().site.timeZone));
       if (!isDemo) startToKeep();
       else
-        void import('./site/demoSite').then(({ demoSite }) => {
-          if (stopped) return;
-          demo = () => demoSite(language, days.getState().today, winterAhead(days.getState().today));
-          startToKeep();
-        });
+        void import('./site/demoSite')
+          .then(({ demoSite }) => (demo = () => demoSite(language, days.getState().today, winterAhead(days.getState().today))))
+          // What is kept here already opens without it.
+          .catch(() => undefined)
+          .then(() => stopped || startToKeep());
     }
     return async () => {
       stopped = true;
