@@ -1,7 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { distanceLaws, type DistanceLaw } from '@/core/measure/fit/distanceLaw';
-import { lightThere } from '@/core/measure/reading/lightThere';
 import { showLength } from '@/core/units/length';
 import { FallOffFigure } from '../parts/FallOffFigure';
 import { SelectField } from '../parts/SelectField';
@@ -59,9 +58,9 @@ function Law({ of, law }: { of: TierReadings; law: DistanceLaw }) {
     return Array.from({ length: 40 }, (_, i) => {
       const distance = from * (to / from) ** (i / 39);
       const place = { dx: law.dx, dy: law.dy, z: face - distance, lit: first.lit, around: first.around };
-      return { distance, ppfd: lightThere(place, of.realLampOf, of.found).ppfd };
+      return { distance, ppfd: of.plannedAt(place).ppfd };
     });
-  }, [law, first, face, near, far, of.realLampOf, of.found]);
+  }, [law, first, face, near, far, of]);
   const readings = useMemo(() => law.readings.map((r) => ({ ...r, hollow: r.leftOut })), [law]);
   const planned = curve.reduce((a, b) => (Math.abs(b.distance - near.distance) < Math.abs(a.distance - near.distance) ? b : a));
   return (

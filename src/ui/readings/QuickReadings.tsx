@@ -29,6 +29,7 @@ import { takenNow } from './takenNow';
 import { useMeter } from './useMeter';
 import { showReading, unitWords } from './words';
 import { Select } from '../parts/Select';
+import { lightThere } from '@/core/measure/reading/lightThere';
 
 const useLampOf = () => {
   const lamps = useSite((s) => s.site.lamps);
@@ -72,7 +73,7 @@ export function QuickReadings({ setUp }: { setUp: SetUp }) {
             <ReadingRow
               key={c.reading.id}
               compared={c}
-              suspicions={c.reading.leftOut ? suspicionsOf(c.reading, tier.readings, lampOf) : []}
+              suspicions={c.reading.leftOut ? suspicionsOf(c.reading, setUp.known.compared, lampOf) : []}
               where={showLength(distanceOf(c.reading), lengthUnit)}
               onKeep={keep}
               onDrop={() => {
@@ -130,7 +131,7 @@ function NewReading({ setUp, onTake }: { setUp: SetUp; onTake(reading: Reading):
     if (lamp.fluxBasis === 'unknown' && !setUp.calibration) return '';
     const at = placeNow(tier, sensorAt(setUp, place, distance));
     const real = realLamps(setUp.known, lampOf);
-    const { value, unit } = expectedReading(meter.kind.id, at, real, setUp.known.fit?.sides?.reflectances, meter.factor);
+    const { value, unit } = expectedReading(meter.kind.id, lightThere(at, real, setUp.known.fit?.sides?.reflectances), meter.factor);
     return value === null
       ? 'Here such a meter is beyond its range.'
       : `Here it should show about ${showReading(Number(value.toPrecision(2)))} ${unitWords(unit)}.`;
@@ -141,7 +142,7 @@ function NewReading({ setUp, onTake }: { setUp: SetUp; onTake(reading: Reading):
     if ('problem' in read) return setProblem(read.problem);
     const reading = takeReading(tier, sensorAt(setUp, place, distance), meter.hand, read.shown, takenNow());
     // Kept at once, so that nothing typed is lost; but one that can't be is left out until the person decides.
-    const doubtful = suspicionsOf(reading, tier.readings, lampOf).length > 0;
+    const doubtful = suspicionsOf(reading, setUp.known.compared, lampOf).length > 0;
     onTake({ ...reading, leftOut: doubtful });
     setText('');
     setProblem(null);

@@ -2,7 +2,6 @@
 import { Download } from 'lucide-react';
 import { useMemo } from 'react';
 import { readingsCsv } from '@/core/exchange/formats/readingsCsv';
-import { lightThere } from '@/core/measure/reading/lightThere';
 import { suspicionsOf } from '@/core/measure/reading/suspicionsOf';
 import { dropReadings, keepReading } from '@/core/site/stand/changeReadings';
 import { changeSite, undo } from '@/store/site/siteStore';
@@ -69,9 +68,9 @@ export function ReadingList({ of }: { of: TierReadings }) {
               <ReadingRow
                 key={c.reading.id}
                 compared={c}
-                suspicions={c.reading.leftOut ? suspicionsOf(c.reading, t.tier.readings, of.lampOf, of.others) : []}
+                suspicions={c.reading.leftOut ? suspicionsOf(c.reading, compared, of.lampOf, of.others) : []}
                 where={placeWords(t, c.reading, lengthUnit)}
-                plan={lightThere(c.reading, of.realLampOf, of.found).ppfd}
+                plan={of.plannedAt(c.reading).ppfd}
                 onKeep={(what, r) => changeSite(sites, what, keepReading(t.tier.id, r))}
                 onDrop={() => dropAll([c.reading.id])}
               />

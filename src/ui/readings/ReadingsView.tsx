@@ -5,7 +5,6 @@ import { useStore } from 'zustand';
 import Link from 'next/link';
 import { fitInForce } from '@/core/site/reading/Fit';
 import { isRecent, type TierFit } from '@/core/measure/fit/fitTier';
-import { lightThere } from '@/core/measure/reading/lightThere';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { useWorkedOut } from '../parts/useWorkedOut';
 import { useStand, useBenchLook } from '../bench/useBench';
@@ -148,7 +147,7 @@ function Map({ of, tab, proposal, shows }: MapProps) {
         .map((c): MapReading => {
           const { reading } = c;
           const fitted = proposal?.answer.readings.find((r) => r.id === reading.id);
-          const plan = fitted?.[shows] ?? lightThere(reading, of.realLampOf, of.found).ppfd;
+          const plan = fitted?.[shows] ?? of.plannedAt(reading).ppfd;
           const off = plan > 0 ? c.measured / plan - 1 : 0;
           const state = reading.leftOut ? 'left-out' : fitted && fitted.honest < 0.5 ? 'doubtful' : 'good';
           return {

@@ -24,6 +24,7 @@ import { tableProblemWords } from './tableWords';
 import { useMeter } from './useMeter';
 import type { TierReadings } from './useTierReadings';
 import { numberWords, wholeWords } from '../parts/locale';
+import { compare } from '@/core/measure/reading/calibrate';
 
 const COLUMN_WORDS: Readonly<Record<Column, string>> = {
   value: 'what it showed',
@@ -84,7 +85,7 @@ export function TableSheet({ of }: { of: TierReadings }) {
       );
     });
     // Held against each other, as in a walk: what can't be is kept and left out.
-    const all = [...t.tier.readings, ...taken];
+    const all = [...t.known.compared, ...compare(taken, of.lampOf)];
     const judged =
       taken.length > 200 ? taken : taken.map((r) => ({ ...r, leftOut: suspicionsOf(r, all, of.lampOf, of.others).length > 0 }));
     changeSite(sites, `take ${taken.length} readings`, keepReadings(t.tier.id, judged));

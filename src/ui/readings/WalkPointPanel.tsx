@@ -59,15 +59,12 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
   const display = useLiveMeter(world, meter.practice ? held : null);
 
   const place = useMemo(() => placeNow(t.tier, point), [t.tier, point]);
-  const plan = useMemo(() => lightThere(place, of.realLampOf, of.found), [place, of.realLampOf, of.found]);
-  const expected = useMemo(
-    () => expectedReading(meter.kind.id, place, of.realLampOf, of.found, meter.factor),
-    [meter.kind.id, meter.factor, place, of.realLampOf, of.found],
-  );
+  const plan = useMemo(() => of.plannedAt(place), [place, of]);
+  const expected = useMemo(() => expectedReading(meter.kind.id, plan, meter.factor), [meter.kind.id, meter.factor, plan]);
   const before = t.tier.readings.find((r) => r.id === walk.taken[walk.at]) ?? null;
   const uncertainties = useMemo(
-    () => (before?.leftOut ? suspicionsOf(before, t.tier.readings, of.lampOf, of.others) : []),
-    [before, t.tier.readings, of.lampOf, of.others],
+    () => (before?.leftOut ? suspicionsOf(before, t.known.compared, of.lampOf, of.others) : []),
+    [before, t.known.compared, of.lampOf, of.others],
   );
 
   const shownNow = display.sample ? onItsFace(display.sample.value, display.sample.range, scale) : null;
@@ -96,9 +93,8 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
     const count = again && before ? before.of + 1 : 1;
     const shown = { value: mean, unit: typed.value.unit, dark, of: count };
     const reading = takeReading(t.tier, point, meter.hand, shown, takenNow(before?.id));
-    const others = t.tier.readings.filter((r) => r.id !== reading.id);
     // Kept at once, so that nothing typed is lost; but one that can't be is left out until the person decides.
-    const doubtful = suspicionsOf(reading, others, of.lampOf, of.others).length > 0;
+    const doubtful = suspicionsOf(reading, t.known.compared, of.lampOf, of.others).length > 0;
     changeSite(sites, 'take a reading', keepReading(t.tier.id, { ...reading, leftOut: doubtful }));
     noteTaken(reading.id);
     setProblem(null);

@@ -1,7 +1,8 @@
 'use client';
 import { useMemo } from 'react';
 import { tables } from '@/core/things/tables/libraryTables';
-import type { LampOf } from '@/core/measure/reading/lightThere';
+import { createCache } from '@/core/light/scene/Cache';
+import { lightThere, type LampOf, type LightThere, type ReadingPlace } from '@/core/measure/reading/lightThere';
 import type { OtherTier } from '@/core/measure/reading/otherwiseOf';
 import { litOf } from '@/core/site/reading/Reading';
 import { lampsOf, type BenchStand, type BenchTier } from '@/core/answer/stand/benchStand';
@@ -15,10 +16,8 @@ export interface TierReadings {
   readonly tier: BenchTier;
   /** Lamps as on their boxes. */
   readonly lampOf: LampOf;
-  /** Lamps as they are known to be. */
-  readonly realLampOf: LampOf;
-  /** Reflectances that readings have found. */
-  readonly found: Readonly<Record<string, number>>;
+  /** What the plan gives at a place: lamps and sides as they are known to be. */
+  plannedAt(place: ReadingPlace): LightThere;
   readonly others: readonly OtherTier[];
 }
 
@@ -30,6 +29,8 @@ export function useTierReadings(stand: BenchStand, tier: BenchTier): TierReading
     const lampOf = lampsOf({ lamps }, tables);
     const others = stand.tiers.filter((t) => t !== tier).map((t) => ({ lit: litOf(t.tier), around: aroundOf(t.tier) }));
     const found = tier.known.fit?.sides?.reflectances ?? NONE;
-    return { stand, tier, lampOf, realLampOf: realLamps(tier.known, lampOf), found, others };
+    const realLampOf = realLamps(tier.known, lampOf);
+    const cache = createCache();
+    return { stand, tier, lampOf, plannedAt: (place) => lightThere(place, realLampOf, found, cache), others };
   }, [stand, tier, lamps]);
 }

@@ -2,13 +2,11 @@
 import { Copy, MapPinned, Plus, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { setUpOf } from '@/core/answer/stand/setUp';
 import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { newId } from '@/store/names/newId';
 import { changeSite, showStand, undo } from '@/store/site/siteStore';
 import { addSetUp, copyStand, deleteStand, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
-import { tables } from '@/core/things/tables/libraryTables';
 import { NewStand } from '../bench/NewStand';
 import { FileButtons } from '../files/FileButtons';
 import { Button } from '../parts/Button';
@@ -19,6 +17,7 @@ import { stageWords } from '../verdict/words';
 import { QuickWord } from './QuickWord';
 import { standPath } from './places';
 import { StandRow } from './StandRow';
+import { setUpIn } from '@/store/site/setUpIn';
 
 /** All stands in one list, with each tray's standing. */
 export function Stands() {
@@ -96,7 +95,7 @@ export function Stands() {
           );
           if (!stand.autoArranged)
             return <StandRow key={stand.id} stand={stand} tools={tools} onOpen={() => router.push(standPath(stand.id))} />;
-          const setUp = setUpOf(site, stand, tables);
+          const setUp = setUpIn(site, stand);
           return (
             <li key={stand.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-3">
               <button

@@ -10,6 +10,7 @@ import { ageingOf } from '../../site/ownLamps/ageingOf';
 import { plantHeightOf, rimOf } from '../../site/stand/canopy';
 import { leavesOf } from '../../site/stand/footprint';
 import { knownOf, type Known, type KnownLamp } from './knownOf';
+import { compareAnew, type CompareIn } from './rememberCompared';
 import type { LampOf } from '../../measure/reading/lightThere';
 import type { LightDay } from '../../judge/dli/LightDay';
 import { limitsOfBatch, type HardLimits } from '../../judge/verdict/hardLimits';
@@ -95,11 +96,11 @@ export function benchStandOf(site: Site, stand: Stand, tables: Tables, look: Loo
 export type TierPlace = Pick<BenchTier, 'number' | 'x' | 'z'>;
 
 /** Looks up one tier; another one may keep what it has found. */
-export type Look = (site: Site, tier: Tier, tables: Tables, place: TierPlace) => BenchTier;
+export type Look = (site: Site, tier: Tier, tables: Tables, place: TierPlace, compareIn?: CompareIn) => BenchTier;
 
-export const lookUpTier: Look = (site, tier, tables, place) => {
+export const lookUpTier: Look = (site, tier, tables, place, compareIn = compareAnew) => {
   const timer = need(site.timers.find((p) => p.id === tier.timerId), 'timer', tier.timerId); // prettier-ignore
-  const known = knownOf(tier, lampsOf(site, tables));
+  const known = knownOf(tier, compareIn(tier.readings, site.lamps, lampsOf(site, tables)));
   const lamps = lampsIn(site, tier, tables, known);
   const { on_min, lit_min, pause } = timer;
   const trays = tier.trays.map((tray): BenchTray => {

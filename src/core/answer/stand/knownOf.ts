@@ -2,7 +2,7 @@ import { fitInForce, type Fit } from '../../site/reading/Fit';
 import { maintenance, outputFor } from '../../things/lamp/ageing';
 import type { Lamp } from '../../things/lamp/Lamp';
 import type { Room } from '../../light/room/Room';
-import { calibrate, compare, HAND, tellsOf, counts, type Calibration, type Compared } from '../../measure/reading/calibrate';
+import { calibrate, HAND, tellsOf, counts, type Calibration, type Compared } from '../../measure/reading/calibrate';
 import type { LampOf } from '../../measure/reading/lightThere';
 import type { Uncertainty } from '../../judge/uncertainty/Band';
 import { roomOf } from '../../site/stand/roomOf';
@@ -31,11 +31,14 @@ export interface Known {
   of(lamp: Lamp, used_h?: Hours | null): KnownLamp;
 }
 
-/** Puts together what is known of a tier: by its fit where there is one, else by the middle of its readings, else by the boxes. */
-export function knownOf(tier: Tier, lampOf: LampOf): Known {
+/**
+ * Puts together what is known of a tier: by its fit where there is one, else by the middle of its readings, else by the boxes.
+ *
+ * @param compared  its readings held against the boxes
+ */
+export function knownOf(tier: Tier, compared: readonly Compared[]): Known {
   const fit = fitInForce(tier);
   const room = roomOf(tier, fit?.sides?.reflectances);
-  const compared = compare(tier.readings, lampOf);
   const known = new Map<Lamp, Map<Hours | null, KnownLamp>>();
   return {
     room,

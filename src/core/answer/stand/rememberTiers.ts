@@ -1,4 +1,5 @@
 import { lookUpTier, type BenchTier, type Look } from './benchStand';
+import { rememberCompared } from './rememberCompared';
 import type { Site, Tier } from '../../site/stand/Site';
 
 /**
@@ -7,6 +8,7 @@ import type { Site, Tier } from '../../site/stand/Site';
  */
 export function rememberTiers(): Look {
   const known = new WeakMap<Tier, { lamps: Site['lamps']; crops: Site['crops']; found: BenchTier }>();
+  const compareIn = rememberCompared();
   return (site, tier, tables, place) => {
     const last = known.get(tier);
     if (last) {
@@ -16,7 +18,7 @@ export function rememberTiers(): Look {
       const samePlace = found.number === place.number && found.x === place.x && found.z === place.z;
       if (sameBatches && sameHours && samePlace && last.lamps === site.lamps && last.crops === site.crops) return found;
     }
-    const found = lookUpTier(site, tier, tables, place);
+    const found = lookUpTier(site, tier, tables, place, compareIn);
     known.set(tier, { lamps: site.lamps, crops: site.crops, found });
     return found;
   };

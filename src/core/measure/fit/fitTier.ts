@@ -8,6 +8,7 @@ import { compare, counts, uncertaintiesOfMeters, HAND, type Compared } from '../
 import type { Metres } from '../../units/quantities';
 import { lightThere, type LampOf } from '../reading/lightThere';
 import { otherwiseOf, type OtherTier } from '../reading/otherwiseOf';
+import { createCache } from '../../light/scene/Cache';
 import { litOf, type Reading } from '../../site/reading/Reading';
 import { hypothesesOf } from '../reading/hypothesesOf';
 import { roomFrom } from '../../site/stand/roomOf';
@@ -46,7 +47,8 @@ const HAND_STRAYS: Metres = 0.004; // growers' consensus: a tape is read to half
 /** How much a reading is off when the sensor is as far off as hands hold it. */
 function placeError({ dx, dy, z, lit, around }: Reading, lampOf: LampOf): number {
   const h = 0.005;
-  const at = (height: Metres) => lightThere({ dx, dy, z: height, lit, around }, lampOf).ppfd;
+  const cache = createCache();
+  const at = (height: Metres) => lightThere({ dx, dy, z: height, lit, around }, lampOf, {}, cache).ppfd;
   const [up, down] = [at(z + h), at(Math.max(0, z - h))];
   return up > 0 && down > 0 ? (Math.abs(Math.log(up / down)) / (2 * h)) * HAND_STRAYS : 0;
 }

@@ -1,6 +1,7 @@
 import { LEFT_BY_MATCHING, meterErrorOf, meterOf } from '../../things/meter/meterLibrary';
 import type { Ppfd } from '../../units/quantities';
 import type { Uncertainty } from '../../judge/uncertainty/Band';
+import { createCache } from '../../light/scene/Cache';
 import { convert, type Converted } from './convert';
 import { lightThere, type LampOf, type LightThere } from './lightThere';
 import type { Reading } from '../../site/reading/Reading';
@@ -32,10 +33,14 @@ export const HAND = 0.12; // ±0.04; our estimate, growers’ consensus
 /** A kind of lamp must give this much of the light at a place for a reading there to say anything of it. */
 const HAS_A_SAY = 0.25;
 
+/** Lamps and walls of readings that are kept settled: readings of one tier are mostly lit alike. */
+const LIT_ALIKE = 48;
+
 /** Readings converted by the light at their place, and held against the boxes of the lamps that were lit. */
 export function compare(readings: readonly Reading[], lampOf: LampOf): Compared[] {
+  const cache = createCache(LIT_ALIKE);
   return readings.flatMap((reading) => {
-    const there = lightThere(reading, lampOf);
+    const there = lightThere(reading, lampOf, {}, cache);
     if (there.parts.length === 0) return [];
     const converted = convert(reading, there);
     return [{ reading, there, converted, measured: converted.ppfd, nominal: there.ppfd, ratio: converted.ppfd / there.ppfd }];

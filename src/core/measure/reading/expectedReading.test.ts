@@ -20,7 +20,7 @@ const lampsIn = ({ known }: SetUp) => realLamps(known, (id) => tables.lamp(id));
 test('where readings were taken, a sound meter should show about what they say', () => {
   const celery = setUp('demo-celery');
   const first = celery.tier.readings[0]!; // 11 200 lx in the middle, 14 cm below
-  const expected = expectedReading('lux-basic', first, lampsIn(celery));
+  const expected = expectedReading('lux-basic', lightThere(first, lampsIn(celery)));
   expect(expected.unit).toBe('lx');
   expect(expected.value).toBeWithin(first.value, { relative: 0.12 });
 });
@@ -29,11 +29,11 @@ test('foot-candles are a tenth of lux, photons less still, and pale sides make a
   const parsley = setUp('demo-parsley');
   const { tier } = parsley;
   const at = placeNow(tier, { x: tier.width / 2, y: tier.depth / 2, z: tier.fittings[0]!.face - 0.25 });
-  const shown = (kind: string) => expectedReading(kind, at, lampsIn(parsley)).value!;
+  const shown = (kind: string) => expectedReading(kind, lightThere(at, lampsIn(parsley))).value!;
   expect(shown('fc-digital')).toBeWithin(shown('lux-basic') / LUX_PER_FOOT_CANDLE, { relative: 0.01 });
   expect(shown('quantum-par')).toBeWithin(shown('lux-basic') / 62, { relative: 0.08 });
   const faces = { floor: 'open', ceiling: 'open', left: 'open', right: 'open', front: 'open', back: 'open' };
-  const inTheOpen = expectedReading('lux-basic', { ...at, around: { ...at.around, faces } }, lampsIn(parsley));
+  const inTheOpen = expectedReading('lux-basic', lightThere({ ...at, around: { ...at.around, faces } }, lampsIn(parsley)));
   expect(shown('lux-basic')).toBeGreaterThan(inTheOpen.value!);
 });
 

@@ -3,7 +3,7 @@ import type { Lamp } from '../../things/lamp/Lamp';
 import type { Room } from '../../light/room/Room';
 import { emitterKey } from '../../light/emitters/emitterKey';
 import { lightFieldOf, type LightField } from '../../light/scene/LightField';
-import { createCache } from '../../light/scene/Cache';
+import { NO_CACHE, type Cache } from '../../light/scene/Cache';
 import { slantAt } from '../../light/scene/slantAt';
 import type { Scene } from '../../light/scene/Scene';
 import type { Ppfd, Share } from '../../units/quantities';
@@ -26,23 +26,21 @@ export interface LightThere {
   readonly slant: Share;
 }
 
-/** Readings of one walk share lamps and walls: their light is settled once. */
-const cache = createCache(48);
-const before = new WeakMap<object, { key: string; lamps: readonly Lamp[]; there: LightThere }>();
-
 /**
  * What the lamps that were lit give at the place of a reading, each as strong as `lampOf` says.
  *
  * @param found  reflectances that readings have found, by material of the sides; others are those of the table
- *
- * The same reading under the same lamps and sides is worked out once, however often a hand moves other things meanwhile.
+ * @param cache  of one walk, whose readings share lamps and walls: their light is settled once
  */
-export function lightThere(at: ReadingPlace, lampOf: LampOf, found: Readonly<Record<string, Share>> = {}): LightThere {
+export function lightThere(
+  at: ReadingPlace,
+  lampOf: LampOf,
+  found: Readonly<Record<string, Share>> = {},
+  cache: Cache = NO_CACHE,
+): LightThere {
   const { width, depth } = at.around;
   const kinds = [...new Set(at.lit.map((l) => l.lampId))].map(lampOf).filter((l) => l !== undefined);
   const key = `${JSON.stringify(at.around)} ${JSON.stringify(found)}`;
-  const known = before.get(at);
-  if (known?.key === key && known.lamps.length === kinds.length && known.lamps.every((l, i) => l === kinds[i])) return known.there;
   const [x, y] = [width / 2 + at.dx, depth / 2 + at.dy];
   const room = cache.get(`room ${key}`, () => ({ room: roomFrom(at.around, found) })).room;
   const z = Math.max(0, at.z);
@@ -54,6 +52,7 @@ export function lightThere(at: ReadingPlace, lampOf: LampOf, found: Readonly<Rec
       at.around,
       room,
       key,
+      cache,
     );
     const there = field.ppfdAt(x, y, z);
     const reflected = there > 0 ? field.reflectedAt(x, y, z) / there : 0;
@@ -61,9 +60,7 @@ export function lightThere(at: ReadingPlace, lampOf: LampOf, found: Readonly<Rec
     ppfd += there;
     return { lamp, ppfd: there };
   });
-  const there = { ppfd, parts, slant: ppfd > 0 ? slant / ppfd : 0 };
-  before.set(at, { key, lamps: kinds, there });
-  return there;
+  return { ppfd, parts, slant: ppfd > 0 ? slant / ppfd : 0 };
 }
 
 function fieldOf(
@@ -72,6 +69,7 @@ function fieldOf(
   { width, depth }: Around,
   room: Room | null,
   key: string,
+  cache: Cache,
 ): { field: LightField; scene: Scene } {
   const emitters = lit.flatMap((l) => emittersOf(lamp, { ...poseOf(l, lamp), x: width / 2 + l.dx, y: depth / 2 + l.dy }));
   // By all that shines, not by the lamp's name: a lamp of one's own may get another shape under the same.

@@ -1,5 +1,6 @@
 import type { Metres, Share } from '../../units/quantities';
-import { lightThere, type LampOf } from './lightThere';
+import { createCache } from '../../light/scene/Cache';
+import { lightThere, type LampOf, type ReadingPlace } from './lightThere';
 import type { Around, LitLamp, Reading } from '../../site/reading/Reading';
 import { over, type Otherwise } from './hypothesesOf';
 
@@ -25,23 +26,22 @@ export function otherwiseOf(
   others: readonly OtherTier[] = [],
 ): Otherwise {
   const { dx, dy, z, lit, around } = reading;
-  const stated = lightThere(reading, lampOf, found).ppfd;
-  const at = (height: Metres) => over(lightThere({ dx, dy, z: Math.max(0, height), lit, around }, lampOf, found).ppfd, stated);
+  const cache = createCache();
+  const ppfdOf = (place: ReadingPlace) => lightThere(place, lampOf, found, cache).ppfd;
+  const stated = ppfdOf(reading);
+  const at = (height: Metres) => over(ppfdOf({ dx, dy, z: Math.max(0, height), lit, around }), stated);
   const top = Math.min(...lit.map((l) => l.face)) - 0.01;
   return {
     onShelf: z > OFF / 2 ? at(0) : null,
     lower: at(z - OFF),
     higher: at(Math.min(top, z + OFF)),
-    unlit:
-      lit.length > 1
-        ? lit.map((_, i) => over(lightThere({ dx, dy, z, around, lit: lit.filter((_, k) => k !== i) }, lampOf, found).ppfd, stated))
-        : [],
+    unlit: lit.length > 1 ? lit.map((_, i) => over(ppfdOf({ dx, dy, z, around, lit: lit.filter((_, k) => k !== i) }), stated)) : [],
     otherTiers: others
       .filter((o) => o.lit.length > 0)
       .map((o) => {
         // As far below its lamps as was stated here.
         const height = Math.min(...o.lit.map((l) => l.face)) - (Math.min(...lit.map((l) => l.face)) - z);
-        return over(lightThere({ dx, dy, z: Math.max(0, height), lit: o.lit, around: o.around }, lampOf, found).ppfd, stated);
+        return over(ppfdOf({ dx, dy, z: Math.max(0, height), lit: o.lit, around: o.around }), stated);
       }),
   };
 }

@@ -108,7 +108,7 @@ test('a mixture is converted by what each lamp gives there', () => {
   const there = lightThere(place, lampOf);
   const [a, b] = there.parts.map((p) => p.ppfd);
   const mixed = (a! * colourOf(lamp).luxPerUmol + b! * colourOf(pink).luxPerUmol) / (a! + b!);
-  const shown = expectedReading('lux-calibrated', place, lampOf);
+  const shown = expectedReading('lux-calibrated', lightThere(place, lampOf));
   const r: Reading = { id: 'm', ...PLAIN_READING, kindId: 'lux-calibrated', ...place, taken_ms: 0, value: shown.value!, unit: 'lx' };
   const converted = convert(r, there);
   expect(converted.luxPerUmol).toBeWithin(mixed, { relative: 1e-6 });
@@ -142,7 +142,7 @@ test.each<[number, Change, Why]>([
 test('at the end of its range a meter shows less than there is', () => {
   const first = { ...reading(4400 / reading(1).value), id: 'first' };
   const full = { ...first, id: 'full', value: 2000 };
-  expect(suspicionsOf(full, [first], lampOf)[0]!.why).toBe('full-scale');
+  expect(suspicionsOf(full, compare([first], lampOf), lampOf)[0]!.why).toBe('full-scale');
 });
 
 test('a sensor on the shelf, and a lamp that was off, are found by what the model says of them', () => {
@@ -155,9 +155,9 @@ test('a sensor on the shelf, and a lamp that was off, are found by what the mode
   const base: Reading = { id: 'a', ...PLAIN_READING, kindId: 'quantum-par', ...at, taken_ms: 0, value: value(at), unit: 'umol' };
   const others = [base, { ...base, id: 'b', dx: 0.2, value: value({ ...at, dx: 0.2 }) }];
   const onShelf = { ...base, id: 'c', value: value({ ...at, z: 0 }) };
-  expect(suspicionsOf(onShelf, others, lampOf).map((s) => s.why)).toContain('on-the-shelf');
+  expect(suspicionsOf(onShelf, compare(others, lampOf), lampOf).map((s) => s.why)).toContain('on-the-shelf');
   const unlit = { ...base, id: 'd', value: value({ ...at, lit: two.slice(1) }) };
-  expect(suspicionsOf(unlit, others, lampOf)[0]!.why).toBe('lamp-unlit');
+  expect(suspicionsOf(unlit, compare(others, lampOf), lampOf)[0]!.why).toBe('lamp-unlit');
 });
 
 test('a sensor said to be above the lamps is not believed, and named for its height', () => {
@@ -215,8 +215,8 @@ test('a lamp that states nothing is taken at its first reading, and later ones a
   const unknown = (id: string) => (lampOf(id) ? { ...lampOf(id)!, fluxBasis: 'unknown' as const } : undefined);
   const first = { ...reading(6), id: 'first' };
   expect(suspicionsOf(first, [], unknown)).toEqual([]);
-  expect(suspicionsOf({ ...reading(6.5), id: 'second' }, [first], unknown)).toEqual([]);
-  expect(suspicionsOf({ ...reading(0.6), id: 'second' }, [first], unknown)[0]?.why).toBe('range-reads-low');
+  expect(suspicionsOf({ ...reading(6.5), id: 'second' }, compare([first], unknown), unknown)).toEqual([]);
+  expect(suspicionsOf({ ...reading(0.6), id: 'second' }, compare([first], unknown), unknown)[0]?.why).toBe('range-reads-low');
 });
 
 test('the wrong unit is put right by the factor between the two', () => {

@@ -32,7 +32,7 @@ test('light that a meter shows is the light that is there: any meter, any mixtur
         const lit: LitLamp[] = [a, b].map((l, i) => ({ lampId: l.id, dx: i * 0.2 - 0.1, dy: 0.05 * i, face: 0.45, turn: 0 }));
         const place = { dx, dy: 0, z: 0.1, lit, around };
         const there = lightThere(place, lampOf);
-        const shown = expectedReading(m.id, place, lampOf, {}, factor);
+        const shown = expectedReading(m.id, there, factor);
         if (shown.value === null || shown.value < 100 * m.resolution) return;
         held++;
         const read = convert(

@@ -24,21 +24,20 @@ const NAMED = 0.05;
  * Asks whether a reading can be right: against the other readings of the same lamps where there are any, else against their
  * boxes. A first reading of a lamp that states nothing is not questioned.
  *
- * @param all     readings of the tier, this one or not
+ * @param all     readings of the tier held against the boxes, this one or not
  * @param others  other tiers of the stand, where it may have been taken by mistake
  * @returns reasons, the likeliest first, adding up to about 1; none when the reading is plausible
  */
-export function suspicionsOf(reading: Reading, all: readonly Reading[], lampOf: LampOf, others: readonly OtherTier[] = []): Suspicion[] {
+export function suspicionsOf(reading: Reading, all: readonly Compared[], lampOf: LampOf, others: readonly OtherTier[] = []): Suspicion[] {
   const one = compare([reading], lampOf)[0];
   if (!one) return [];
   // No level sensor sees the lamps there: it was not where it is said to have been.
   if (!(one.nominal > 0)) return [{ why: 'other-height', multiply: null, weight: 1 }];
   const main = one.there.parts.reduce((a, b) => (b.ppfd > a.ppfd ? b : a)).lamp;
-  const rest = compare(
-    all.filter((r) => r.id !== reading.id),
-    lampOf,
+  const known = calibrate(
+    all.filter((c) => c.reading.id !== reading.id),
+    main.id,
   );
-  const known = calibrate(rest, main.id);
   if (!known && main.fluxBasis === 'unknown') return [];
   const { low, high, sd } = known ? AMONG_READINGS : HONEST;
   const ratio = one.ratio / (known?.scale ?? 1);

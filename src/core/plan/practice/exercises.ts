@@ -13,6 +13,7 @@ import { mulberry } from '../../units/mulberry';
 import type { Exercise, Goal } from './Exercise';
 import { practiceSite, type PracticeTier } from './practiceSite';
 import { AS_SAID, type Truth } from './Truth';
+import { lightThere } from '../../measure/reading/lightThere';
 
 const SOUND: Goal = { sound: 0.8, kWh: null, alike: null };
 
@@ -102,7 +103,7 @@ function withReadings(
   const hand = { kindId: 'lux-basic', meterId: null, factor: 1 };
   const readings = taken.map(({ slip, ...at }, i) => {
     const reading = takeReading(tier, at, hand, { value: 0, unit: 'lx' }, { id: `practice-reading-${i + 1}`, now_ms: at_ms + i * 30_000 });
-    const { value } = expectedReading('lux-basic', reading, real);
+    const { value } = expectedReading('lux-basic', lightThere(reading, real));
     return { ...reading, value: Math.round((value ?? 0) * slip) };
   });
   return keepReadings(tier.id, readings)(site);

@@ -7,6 +7,7 @@ import type { Day } from '../../units/day';
 import type { Share } from '../../units/quantities';
 import type { Start } from './Exercise';
 import { emergenceOf } from './passDay';
+import { lightThere } from '../../measure/reading/lightThere';
 
 /** Something that was hidden, and what would have told it. `said` and `shown` are what the meter of the exercise would show. */
 export type TellTale =
@@ -32,7 +33,7 @@ export function tellTales(start: Start, tables: Tables): TellTale[] {
   const { faces } = tier.enclosure;
   const found = truth.sides === null ? {} : Object.fromEntries([faces.left, faces.right, faces.back, faces.front].map((m) => [m, truth.sides!])); // prettier-ignore
   const shows = (of: typeof said, sides: Readonly<Record<string, Share>>, times = 1) =>
-    (expectedReading(kindId, place, of, sides).value ?? 0) * times;
+    (expectedReading(kindId, lightThere(place, of, sides)).value ?? 0) * times;
   const told: TellTale[] = [];
   for (const [id, share] of Object.entries(truth.lamps))
     told.push({ what: 'lamp', name: said(id).name, share, said: shows(said, found), shown: shows(real, found) });
