@@ -127,7 +127,8 @@ export function TierPanel({ stand, tier: t, commands }: { stand: BenchStand; tie
             {shareWords(focus.verdict)} of the tray is in range; <Term id="uniformity">uniformity</Term>{' '}
             {focus.light.stats.uniformityMinOverMean.toFixed(2)}
             {focus.light.spillShare > 0.005 && `; ${percent(focus.light.spillShare)} of its light comes from other tiers`}
-            {focus.light.reflectedShare > 0.005 && `; ${percent(focus.light.reflectedShare)} by way of the sides`}.{' '}
+            {focus.light.reflectedShare > 0.005 && `; ${percent(focus.light.reflectedShare)} by way of the sides`}
+            {focus.light.shadedShare > 0.005 && `; taller plants beside it take ${percent(focus.light.shadedShare)}`}.{' '}
             {certaintyOf(
               focus.verdict,
               t.lamps.every((l) => l.calibration !== null),

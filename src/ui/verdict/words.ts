@@ -146,6 +146,7 @@ const UNCERTAINTY_WORDS: Readonly<Record<Uncertainty['why'], string>> = {
   daylight: 'the sky of the day',
   'beam-shape': 'beam shape',
   sides: 'wall reflectance',
+  neighbours: 'how thick the leaves of taller neighbours stand',
   distance: 'leaves 1 cm nearer or farther',
   meter: 'the meter’s own error',
   'meter-conversion': 'lux-to-PPFD conversion',

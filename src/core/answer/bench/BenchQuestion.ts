@@ -12,6 +12,8 @@ export interface AskedTray {
   readonly outline: Rect;
   readonly plantArea: Rect;
   readonly canopy: Metres;
+  /** Height of its solid rim: to that it stands in the way of light, above it only its leaves do. */
+  readonly rim: Metres;
   /** Of the light over it, how much its cover lets through; 1 without one. */
   readonly through: Share;
 }
@@ -57,6 +59,8 @@ export interface TrayLight {
   /** Of its mean light, how much comes from each lamp of the tier, and from the other tiers. */
   readonly lamps: readonly { readonly id: string; readonly share: Share }[];
   readonly spillShare: Share;
+  /** Of the mean light that it would have by itself, how much taller plants and pots beside it take. */
+  readonly shadedShare: Share;
 }
 
 export interface TierLight {

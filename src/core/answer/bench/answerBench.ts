@@ -1,4 +1,4 @@
-import type { LightMap, LightSlice, Rect } from '../../light/field/Grid';
+import type { LightMap, LightSlice } from '../../light/field/Grid';
 import { statsOver } from '../../light/field/statsOver';
 import { lightOf } from '../../light/ppfdAtPoint';
 import { lightFieldOf, type LightField } from '../../light/scene/LightField';
@@ -8,13 +8,14 @@ import { ninthsOf, perCentimetreOf, straightMean } from '../check/perCentimetreO
 import type { Metres, Share } from '../../units/quantities';
 import type { AskedTier, AskedTray, BenchAnswer, BenchQuestion, TierLight, TrayLight } from './BenchQuestion';
 import { sceneOfTier, sceneOfTiers } from './benchScene';
-import { addCoarse, coarseAt, spillInto } from './spillOver';
+import { neighbourShade } from './neighbourShade';
+import { addCoarse, coarseAt, dimByCoarse, spillInto } from './spillOver';
 
 /**
  * Computes the light of a whole stand: for each tier a slice and a map, for each tray the light at its own leaf tops.
  *
  * Each tier's own lamps are worked out in full; what comes from the other tiers, through wire shelves and open sides, is the
- * whole stand's light less the tier's own, taken at a few places.
+ * whole stand's light less the tier's own, taken at a few places. Taller plants and pots beside a tray shade it.
  *
  * Error: under 1 % of the light of the other tiers (answerBench.test.ts).
  *
@@ -51,14 +52,17 @@ function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => Ligh
     return drawn;
   }
 
-  function mapOver(area: Rect, z: Metres, side = cell): LightMap {
-    const map = own.map(area, z, side);
-    if (spill) addCoarse(spill.level(z), map, [area.x0, area.y0], [area.x1, area.y1]);
+  function withSpill(map: LightMap): LightMap {
+    if (spill) addCoarse(spill.level(map.z), map, [map.area.x0, map.area.y0], [map.area.x1, map.area.y1]);
     return map;
   }
 
-  function tray({ outline, plantArea, canopy, through }: AskedTray): TrayLight {
-    const map = mapOver(outline, canopy);
+  function tray(asked: AskedTray): TrayLight {
+    const { outline, plantArea, canopy, through } = asked;
+    const alone = own.map(outline, canopy, cell);
+    const shade = neighbourShade(asked, tier, own, cache);
+    const shadedShare = shade ? dimByCoarse(shade, alone) : 0;
+    const map = withSpill(alone);
     if (through < 1) for (let i = 0; i < map.ppfd.length; i++) map.ppfd[i]! *= through;
     const stats = statsOver(map, [plantArea]);
     const parts = tier.lamps.map((lamp) => ({ id: lamp.id, mean: straightMean(lamp.emitters.map(lightOf), [plantArea], canopy) }));
@@ -75,13 +79,14 @@ function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => Ligh
       reflectedShare: tier.room ? reflectedShareOf(own, places, canopy) : 0,
       lamps: parts.map((p) => ({ id: p.id, share: straight > 0 ? ((1 - spillShare) * p.mean) / straight : 0 })),
       spillShare,
+      shadedShare,
     };
   }
 
   return {
     slice: view ? slice() : null,
     // Between the trays nothing is judged: while a hand moves, larger cells do.
-    map: view ? mapOver({ x0: 0, x1: tier.width, y0: 0, y1: tier.depth }, tier.plane, only === null ? cell : 2 * cell) : null,
+    map: view ? withSpill(own.map({ x0: 0, x1: tier.width, y0: 0, y1: tier.depth }, tier.plane, only === null ? cell : 2 * cell)) : null,
     trays: Object.fromEntries(tier.trays.map((t) => [t.id, tray(t)])),
   };
 }

@@ -78,3 +78,18 @@ test('the band of a tray is as wide as one lamp’s when only that one shines on
   expect(weakest.high).toBeGreaterThan(weakest.value);
   expect(tray!.light.lamps.reduce((sum, l) => sum + l.share, 0)).toBeWithin(1, { relative: 1e-9 });
 });
+
+test('a tray in the shade of a taller neighbour is judged by what is left, with the thickness of its leaves among the doubts', () => {
+  const site = siteWith(['lettuce', 'lettuce'], ['led-bar-06-white-10', 'led-bar-06-white-10']);
+  const tall: Site = { ...site, batches: site.batches.map((b, i) => (i === 1 ? { ...b, height: 0.2 } : b)) };
+  const [alone, shaded] = [judged(site)[0]!, judged(tall)[0]!];
+  const share = shaded.light.shadedShare;
+  expect(alone.light.shadedShare).toBe(0);
+  expect(share).toBeGreaterThan(0.005);
+  expect(shaded.light.stats.mean).toBeLessThan(alone.light.stats.mean);
+  expect(alone.uncertainties.some((d) => d.why === 'neighbours')).toBe(false);
+  const doubt = shaded.uncertainties.find((d) => d.why === 'neighbours')!;
+  // Leaves that take nine tenths instead of seven take 0.2/0.7 more of what was there.
+  expect(doubt.low).toBeWithin(((0.2 / 0.7) * share) / (1 - share), { relative: 0.05 });
+  expect(doubt.high).toBe(doubt.low);
+});

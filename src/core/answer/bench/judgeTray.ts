@@ -8,6 +8,7 @@ import { plantAreaOf } from '../../site/stand/footprint';
 import type { Uncertainty } from '../../judge/uncertainty/Band';
 import { uncertaintyOfDaylight } from '../../judge/uncertainty/uncertaintyOfDaylight';
 import { uncertaintyOfDistance } from '../../judge/uncertainty/uncertaintyOfDistance';
+import { uncertaintyOfNeighbours } from '../../judge/uncertainty/uncertaintyOfNeighbours';
 import { uncertaintyOfWalls } from '../../judge/uncertainty/uncertaintyOfWalls';
 import { uncertaintiesOf } from '../../measure/fit/uncertaintiesOfLamp';
 import { judge, type Verdict } from '../../judge/verdict/judge';
@@ -24,11 +25,12 @@ export interface JudgedTray {
 
 /** Judges a tray by its own crop and stage on its day. */
 export function judgeTray(tier: BenchTier, tray: BenchTray, light: TrayLight): JudgedTray {
-  const { stats, map, perCm, reflectedShare } = light;
+  const { stats, map, perCm, reflectedShare, shadedShare } = light;
   const { stage, limits } = tray;
   const uncertainties = [
     ...uncertaintiesOfLamps(tier, light),
     ...(reflectedShare > 0 ? [uncertaintyOfWalls(tier.tier.enclosure, reflectedShare, tier.known.fit?.sides)] : []),
+    ...(shadedShare > 0 ? [uncertaintyOfNeighbours(shadedShare)] : []),
   ];
   const area = [plantAreaOf(tray.tray)];
   const { day } = tray;

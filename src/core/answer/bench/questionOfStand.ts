@@ -3,6 +3,7 @@ import { emittersOf } from '../../things/lamp/emittersOf';
 import { throughCover } from '../../things/container/coverLibrary';
 import type { Metres } from '../../units/quantities';
 import type { BenchStand, BenchTier } from '../stand/benchStand';
+import { rimOf } from '../../site/stand/canopy';
 import { outlineOf, plantAreaOf } from '../../site/stand/footprint';
 import type { AskedTier, BenchQuestion } from './BenchQuestion';
 
@@ -26,6 +27,7 @@ export function askedTier(t: BenchTier): AskedTier {
       outline: outlineOf(tray),
       plantArea: plantAreaOf(tray),
       canopy,
+      rim: rimOf(tray),
       through: throughCover(tray),
     })),
     plane: planeOf(t),

@@ -1,6 +1,6 @@
 import type { LightField } from '../../light/scene/LightField';
 import type { Cache } from '../../light/scene/Cache';
-import type { Metres } from '../../units/quantities';
+import type { Metres, Share } from '../../units/quantities';
 import type { AskedTier } from './BenchQuestion';
 
 /**
@@ -90,19 +90,37 @@ export function coarseAt({ from, to, columns, rows, values }: Coarse, a: Metres,
   return row(j) * (1 - t) + row(j + 1) * t;
 }
 
+interface FineGrid {
+  readonly columns: number;
+  readonly rows: number;
+  readonly ppfd: Float32Array;
+}
+
 /** Adds the coarse light to a fine grid whose cells cover a rectangle of the same plane. */
-export function addCoarse(
-  coarse: Coarse,
-  grid: { readonly columns: number; readonly rows: number; readonly ppfd: Float32Array },
+export function addCoarse(coarse: Coarse, grid: FineGrid, from: readonly [Metres, Metres], to: readonly [Metres, Metres]): void {
+  eachCell(grid, from, to, (i, a, b) => (grid.ppfd[i] = Math.max(0, grid.ppfd[i]! + coarseAt(coarse, a, b))));
+}
+
+/** Takes coarse shares of a fine grid over the same rectangle away, and says what share of all of it that was. */
+export function dimByCoarse(coarse: Coarse, grid: FineGrid): Share {
+  let taken = 0, all = 0; // prettier-ignore
+  eachCell(grid, coarse.from, coarse.to, (i, a, b) => {
+    const less = grid.ppfd[i]! * coarseAt(coarse, a, b);
+    taken += less;
+    all += grid.ppfd[i]!;
+    grid.ppfd[i]! -= less;
+  });
+  return all > 0 ? taken / all : 0;
+}
+
+function eachCell(
+  { columns, rows }: FineGrid,
   from: readonly [Metres, Metres],
   to: readonly [Metres, Metres],
+  visit: (i: number, a: Metres, b: Metres) => void,
 ): void {
-  const { columns, rows, ppfd } = grid;
   for (let r = 0; r < rows; r++) {
     const b = from[1] + ((r + 0.5) / rows) * (to[1] - from[1]);
-    for (let c = 0; c < columns; c++) {
-      const at = r * columns + c;
-      ppfd[at] = Math.max(0, ppfd[at]! + coarseAt(coarse, from[0] + ((c + 0.5) / columns) * (to[0] - from[0]), b));
-    }
+    for (let c = 0; c < columns; c++) visit(r * columns + c, from[0] + ((c + 0.5) / columns) * (to[0] - from[0]), b);
   }
 }

@@ -8,6 +8,7 @@ export interface Uncertainty {
     | 'beam-shape'
     | 'distance'
     | 'sides'
+    | 'neighbours'
     | 'meter'
     | 'meter-conversion'
     | 'few-readings'

@@ -1,4 +1,4 @@
-import type { Metres } from '../../units/quantities';
+import type { Metres, Share } from '../../units/quantities';
 import type { Emitter } from '../emitters/Emitter';
 import type { Room } from '../room/Room';
 
@@ -8,7 +8,7 @@ export interface SceneLamp {
   readonly emitters: readonly Emitter[];
 }
 
-/** An upright opaque box in the way: a tall pot, a riser, a lamp's own housing. It swallows what meets it. */
+/** An upright box in the way: a tall pot, a riser, a lamp's own housing. It swallows what meets it, but for what it lets straight through. */
 export interface Obstruction {
   readonly x0: Metres;
   readonly x1: Metres;
@@ -16,6 +16,8 @@ export interface Obstruction {
   readonly y1: Metres;
   readonly z0: Metres;
   readonly z1: Metres;
+  /** 0 when left out; light from faces goes by what is solid, and takes the box to be that. */
+  readonly transmittance?: Share;
 }
 
 /** All that decides the light: lamps, the tiers of a stand as rooms (without any, lamps hang in the open), and things in the way. */

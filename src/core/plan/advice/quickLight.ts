@@ -62,7 +62,7 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
     for (const tray of t.trays) {
       const light = answer.tiers[t.tier.id]?.trays[tray.tray.id];
       if (!light) continue;
-      const rest = Math.max(0, light.stats.mean - meanOf(straightAt(t, tray)));
+      const rest = light.stats.mean - meanOf(straightAt(t, tray)); // below 0 where neighbours shade it
       rests.set(`${t.tier.id} ${tray.tray.id}`, { rest, flux: fluxOf(t) });
       sum += rest / t.trays.length;
     }
@@ -88,7 +88,7 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
       t.trays.map((y) => {
         const was = answer.tiers[t.tier.id]?.trays[y.tray.id];
         const reflected = alone.trays[y.tray.id]!.stats.mean - meanOf(straightAt(t, y));
-        return [y.tray.id, { rest: Math.max(0, reflected) + (was ? was.spillShare * was.stats.mean : 0), flux: fluxOf(t) }] as const;
+        return [y.tray.id, { rest: reflected + (was ? was.spillShare * was.stats.mean : 0), flux: fluxOf(t) }] as const;
       }),
     );
   }
@@ -101,7 +101,7 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
     const { rest, flux } = restOf(tier, tray.tray.id);
     const more = flux > 0 ? rest * (fluxOf(tier) / flux) : rest;
     const spread = spreadOf(
-      values.map((v) => v + more),
+      values.map((v) => Math.max(0, v + more)),
       weights,
       NINE_AMONG_POINTS,
     );

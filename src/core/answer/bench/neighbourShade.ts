@@ -1,0 +1,129 @@
+import type { Emitter } from '../../light/emitters/Emitter';
+import { frameOf } from '../../light/emitters/frameOf';
+import { emitterKey } from '../../light/emitters/emitterKey';
+import { heightsOf } from '../../light/emitters/heightsOf';
+import type { Rect } from '../../light/field/Grid';
+import { lightOf } from '../../light/ppfdAtPoint';
+import type { Cache } from '../../light/scene/Cache';
+import { cutUp } from '../../light/scene/cutUp';
+import type { Obstruction } from '../../light/scene/Scene';
+import type { LightField } from '../../light/scene/LightField';
+import { visibilityOf, type Visibility } from '../../light/scene/visibility';
+import type { Metres, Share } from '../../units/quantities';
+import type { AskedTier, AskedTray } from './BenchQuestion';
+import type { Coarse } from './spillOver';
+
+/** What the leaves of young plants in a tray or pot let through of light that crosses them. */
+const THROUGH_LEAVES: Share = 0.3; // exp(−0.6 · 2): Monsi & Saeki 1953; a leaf area of twice the floor is our choice
+
+/** Leaves that stand no higher than this over others take nothing from them that is worth working out. */
+const HIGHER_BY: Metres = 0.01; // our choice
+
+/** The edges of shadows are followed at places so far apart; between them by straight lines. */
+const APART: Metres = 0.025;
+const MOST_PLACES = 21;
+
+/** A lamp is taken for about so many points, each of which is seen or hidden: a shadow's edge moves over it in steps as small. */
+const POINTS = 48;
+const POINTS_OF_TUBE = 24;
+
+/** The trays and pots beside one that stand higher than its leaf tops: what is solid of them, and their leaves. */
+export function tallerBeside(tray: AskedTray, trays: readonly AskedTray[]): readonly Obstruction[] {
+  const boxes = trays.flatMap((other): Obstruction[] => {
+    if (other === tray || other.canopy < tray.canopy + HIGHER_BY) return [];
+    const { rim, canopy } = other;
+    return [
+      { ...besideOf(other.outline, tray.outline), z0: 0, z1: rim },
+      { ...besideOf(other.plantArea, tray.outline), z0: rim, z1: canopy, transmittance: THROUGH_LEAVES },
+    ];
+  });
+  return boxes.filter((box) => box.z1 > tray.canopy && box.x1 > box.x0 && box.y1 > box.y0);
+}
+
+/** As much of a neighbour as lies beside a tray: where one reaches into the other, which is told as a fault, it ends at its edge. */
+function besideOf({ x0, x1, y0, y1 }: Rect, tray: Rect): Rect {
+  const into = [tray.x1 - x0, x1 - tray.x0, tray.y1 - y0, y1 - tray.y0];
+  const least = Math.min(...into);
+  if (least <= 0) return { x0, x1, y0, y1 };
+  if (least === into[0]) return { x0: tray.x1, x1: Math.max(tray.x1, x1), y0, y1 };
+  if (least === into[1]) return { x0: Math.min(tray.x0, x0), x1: tray.x0, y0, y1 };
+  if (least === into[2]) return { x0, x1, y0: tray.y1, y1: Math.max(tray.y1, y1) };
+  return { x0, x1, y0: Math.min(tray.y0, y0), y1: tray.y0 };
+}
+
+/**
+ * Of the light that the lamps of its tier would give to the leaf tops of a tray, how much taller plants and pots beside it take, 0–1;
+ * null where none is taller. Light from sides and other tiers is taken to come round them.
+ *
+ * @param own  the light of the tier's own lamps, in its own coordinates
+ *
+ * Error: below 1 % of the tray's mean light, and 3 % where one small lamp casts a sharp shadow (neighbourShade.test.ts).
+ */
+export function neighbourShade(
+  tray: AskedTray,
+  { trays, lamps }: Pick<AskedTier, 'trays' | 'lamps'>,
+  own: LightField,
+  cache: Cache,
+): Coarse | null {
+  const obstructions = tallerBeside(tray, trays);
+  if (obstructions.length === 0) return null;
+  const { outline, canopy: z } = tray;
+  const along = (from: Metres, to: Metres) => {
+    const n = Math.max(3, Math.min(MOST_PLACES, 1 + Math.ceil((to - from) / APART)));
+    return Float64Array.from({ length: n }, (_, i) => from + ((to - from) * i) / (n - 1));
+  };
+  const [xs, ys] = [along(outline.x0, outline.x1), along(outline.y0, outline.y1)];
+  const places = Array.from({ length: xs.length * ys.length }, (_, i) => [xs[i % xs.length]!, ys[Math.floor(i / xs.length)]!] as const);
+  const visibility = visibilityOf({ rooms: [], obstructions });
+  const key = `shade ${JSON.stringify([outline, z, obstructions])}`;
+  const whole = own.indirectOver(xs, ys, z);
+  const hidden = new Float64Array(places.length);
+  for (const { ppf, ...rest } of lamps.flatMap((lamp) => lamp.emitters)) {
+    const e: Emitter = { ...rest, ppf: 1 };
+    if (heightsOf(e).highest <= z) continue;
+    const of = cache.get(`${key} ${emitterKey(e)}`, () => hiddenOf(e, places, z, visibility));
+    for (let i = 0; i < places.length; i++) {
+      whole[i]! += ppf * of.whole[i]!;
+      hidden[i]! += ppf * of.hidden[i]!;
+    }
+  }
+  const values = hidden.map((v, i) => (v > 0 ? Math.min(1, v / whole[i]!) : 0));
+  return { from: [outline.x0, outline.y0], to: [outline.x1, outline.y1], columns: xs.length, rows: ys.length, values };
+}
+
+/** The straight light of an emitter at some places of one height, and as much of it as does not get there. */
+function hiddenOf(e: Emitter, places: readonly (readonly [Metres, Metres])[], z: Metres, visibility: Visibility) {
+  const light = lightOf(e);
+  const parts = pointsOf(e).map((part) => ({ ...part, light: lightOf(part) }));
+  const whole = Float64Array.from(places, ([x, y]) => light(x, y, z));
+  const hidden = Float64Array.from(places, ([x, y], i) => {
+    let missing = 0, all = 0; // prettier-ignore
+    for (const part of parts) {
+      const given = part.light(x, y, z);
+      all += given;
+      missing += (1 - visibility(part.x, part.y, part.z, x, y, z)) * given;
+    }
+    return missing > 0 ? (whole[i]! * missing) / all : 0;
+  });
+  return { whole, hidden };
+}
+
+/**
+ * An emitter as small ones that shine the same together. Those of a face lie so that no two are as far along it or across it: an edge of a
+ * shadow along either side passes them one by one.
+ */
+function pointsOf(e: Emitter): readonly Emitter[] {
+  if (e.kind === 'point' || e.kind === 'disc') return cutUp(e, e.kind === 'disc' ? (2 * e.radius) / Math.sqrt(POINTS) : undefined);
+  if (e.kind === 'tube') return cutUp(e, e.length / POINTS_OF_TUBE);
+  const { u, v } = frameOf(e);
+  const even = e.kind === 'rect' ? { ...e, diodes: undefined } : e;
+  const side = 1 / Math.sqrt(POINTS);
+  return Array.from({ length: POINTS }, (_, i): Emitter => {
+    const [a, b] = [((i + 0.5) / POINTS - 0.5) * e.length, (((i * GOLDEN) % 1) - 0.5) * e.width];
+    const at = (k: 0 | 1 | 2) => a * u[k] + b * v[k];
+    return { ...even, x: e.x + at(0), y: e.y + at(1), z: e.z + at(2), length: side * e.length, width: side * e.width, ppf: e.ppf / POINTS };
+  });
+}
+
+/** Multiples of it, less what is whole, fall as evenly as can be. */
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
