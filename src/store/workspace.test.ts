@@ -242,3 +242,21 @@ test('a write that fails is said, tried again, and said no longer once it is don
   await until(() => (w.opening.getState() as { notKept?: unknown }).notKept === null);
   await untilKept('Once more');
 });
+
+test.each([
+  ['is asked not to clear it away', false, 1],
+  ['that has promised so already is not asked again', true, 0],
+])('once there is something worth it, the browser %s', async (_, promised, times) => {
+  const persist = jest.fn(async () => true);
+  Object.defineProperty(navigator, 'storage', { value: { persisted: async () => promised, persist }, configurable: true });
+  const w = await opened();
+  await untilKept(names(w)[0]!);
+  expect(persist).not.toHaveBeenCalled();
+  rename(w, 'Worth it');
+  await untilKept('Worth it');
+  rename(w, 'And once more');
+  await untilKept('And once more');
+  await later(50);
+  expect(persist).toHaveBeenCalledTimes(times);
+  Reflect.deleteProperty(navigator, 'storage');
+});

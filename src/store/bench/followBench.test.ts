@@ -100,3 +100,29 @@ test('a crop of one’s own that is changed is looked up anew, and nothing else 
   expect(before).toBe(8);
   expect(benchStandIn(site, site.stands[0]!)).toBe(benchStandIn(site, site.stands[0]!));
 });
+
+test('another stand is waited for, with nothing of the one before on the screen, and so is one that is gone', async () => {
+  const demo = demoSite('en-GB');
+  const sites = createSiteStore(demo);
+  const [looks, lights, { asked, ask }] = [createBenchLookStore(), createBenchLightStore(), slowWorker()];
+  const stop = followBench(sites, looks, lights, createChartStore(), ask);
+  for (const i of [0, 1]) {
+    asked[i]!.answer();
+    await tick();
+  }
+  looks.setState({ standId: demo.stands[1]!.id });
+  expect(lights.getState()).toEqual({ status: 'waiting' });
+  asked.at(-1)!.fail();
+  await tick();
+  expect(lights.getState()).toEqual({ status: 'failed', reason: 'worker died' });
+  // The next change asks again, from the beginning.
+  changeSite(sites, 'rename', (s) => ({ ...s, stands: s.stands.map((x, i) => (i === 1 ? { ...x, name: 'Another' } : x)) }));
+  expect(asked.at(-1)!.question.tiers).toHaveLength(demo.stands[1]!.tiers.length);
+  asked.at(-1)!.answer();
+  await tick();
+  expect(lights.getState()).toMatchObject({ status: 'ready', of: { stand: { name: 'Another' } } });
+  changeSite(sites, 'clear', (s) => ({ ...s, stands: [] }));
+  await tick();
+  expect(lights.getState()).toEqual({ status: 'waiting' });
+  stop();
+});

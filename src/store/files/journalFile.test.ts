@@ -63,6 +63,10 @@ test('broken journals are refused whole, each fault with its place', () => {
   expect(codes('{"format":"copper-noon/journal","version":2,"entries":[]}')).toEqual(['site/newer version']);
   expect(codes('{"format":"copper-noon/journal","version":1,"entries":[[]]}')).toEqual(['file/list-in-list entries[0]']);
   expect(codes('{"format":"copper-noon/journal","version":1,"entries":[null]}')).toEqual(['journal/isObject entries[0]']);
+  const entry = { id: 'z', day: '2027-02-19', batch: batchId, what: 'note', text: 'x' };
+  const asJson = (one: object) => JSON.stringify({ format: 'copper-noon/journal', version: 1, entries: [one] });
+  expect(codes(asJson(entry))).toEqual([]);
+  expect(codes(asJson({ ...entry, colour: 'red' }))).toEqual(['journal/whitelistValidation entries[0].colour']);
   expect(codes('')).toEqual(['table/empty ']);
   expect(codes('day,what\n2027-02-19,note\n')).toEqual(['journal/no-column line 1']);
   expect(codes(`day,batch,what\n2027-02-19,nobody,note\n`)).toEqual(['journal/no-batch entries[0].batch']);
@@ -70,4 +74,10 @@ test('broken journals are refused whole, each fault with its place', () => {
     expect.arrayContaining(['entries[0].day', 'entries[0].height_m']),
   );
   expect(codes(`day,batch,what,place\n2027-02-19,${batchId},trouble,9\n`)).toEqual(['journal/max entries[0].place']);
+});
+
+test('an entry that quotes without end is named by the line in which its row stands', () => {
+  expect(codes(`day,batch,what,text\n2027-02-19,${batchId},"ok,\nin two lines"\n\n2027-02-19,${batchId},note,"open\n`)).toEqual([
+    'table/quotes line 5',
+  ]);
 });

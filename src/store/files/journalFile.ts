@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { parse } from 'papaparse';
+import { lineAt } from '../form/lineAt';
 import type { Logged } from '../../core/site/stand/Logged';
 import type { Site } from '../../core/site/stand/Site';
 import { isRepeatable, logIt, MOST_LOGGED } from '../../core/site/growth/changeGrowth';
@@ -108,14 +109,15 @@ function rowsOfJson(text: string): Result<Row[]> {
 
 function rowsOfCsv(text: string): Result<Row[]> {
   if (text.trim() === '') return fail({ code: 'table/empty', at: '' });
-  const { data, errors, meta } = parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+  const plain = text.replace(/^\uFEFF/, '');
+  const { data, errors, meta } = parse<Record<string, string>>(plain, {
     header: true,
     skipEmptyLines: 'greedy',
     preview: MOST_ROWS + 1,
     delimitersToGuess: [',', ';', '\t'],
   });
   const quotes = errors.find((e) => e.type === 'Quotes');
-  if (quotes) return fail({ code: 'table/quotes', at: `line ${(quotes.row ?? 0) + 2}` });
+  if (quotes) return fail({ code: 'table/quotes', at: `line ${lineAt(plain, quotes.index ?? 0)}` });
   for (const column of ['day', 'batch', 'what'])
     if (!meta.fields?.includes(column)) return fail({ code: 'journal/no-column', at: 'line 1', found: column });
   if (data.length > MOST_ROWS) return fail({ code: 'journal/too-long', at: 'line 1', expected: String(MOST_ROWS) });

@@ -1,4 +1,5 @@
 import { parse } from 'papaparse';
+import { lineAt } from '../form/lineAt';
 import { fail, ok, type Result } from '../../core/units/result';
 import { MOST_READINGS } from '../../core/site/reading/Reading';
 import { MOST_COLUMNS } from '../../core/measure/reading/readingTable';
@@ -15,12 +16,13 @@ export function readTableText(text: string): Result<string[][]> {
   const lines = (text.match(/\n/g)?.length ?? 0) + 1;
   if (text.length > MAX_TABLE_BYTES || lines > MOST_READINGS + 50)
     return fail({ code: 'table/too-long', at: '', found: lines, expected: String(MOST_READINGS) });
-  const { data, errors } = parse<string[]>(text.replace(/^\uFEFF/, ''), {
+  const plain = text.replace(/^\uFEFF/, '');
+  const { data, errors } = parse<string[]>(plain, {
     skipEmptyLines: 'greedy',
     delimitersToGuess: [',', ';', '\t', '|'],
   });
   const broken = errors.find((e) => e.type === 'Quotes');
-  if (broken) return fail({ code: 'table/quotes', at: `line ${(broken.row ?? 0) + 1}` });
+  if (broken) return fail({ code: 'table/quotes', at: `line ${lineAt(plain, broken.index ?? 0)}` });
   const wide = data.findIndex((row) => row.length > MOST_COLUMNS);
   if (wide >= 0) return fail({ code: 'table/too-wide', at: `line ${wide + 1}`, found: data[wide]!.length, expected: String(MOST_COLUMNS) });
   if (data.length === 0) return fail({ code: 'table/empty', at: '' });

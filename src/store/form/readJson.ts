@@ -1,3 +1,4 @@
+import { lineAt } from './lineAt';
 import { parse, type ParseError } from 'jsonc-parser';
 import { fail, ok, type Result } from '../../core/units/result';
 
@@ -50,7 +51,7 @@ function placeOf(text: string): string {
   const errors: ParseError[] = [];
   parse(text, errors, { allowTrailingComma: false, disallowComments: true });
   const at = errors[0]?.offset;
-  return at === undefined || at >= text.trimEnd().length - 1 ? 'the end' : `line ${text.slice(0, at).split('\n').length}`;
+  return at === undefined || at >= text.trimEnd().length - 1 ? 'the end' : `line ${lineAt(text, at)}`;
 }
 
 /** The same document without the fields that are null: what is null is not said. */

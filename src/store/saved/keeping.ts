@@ -59,6 +59,7 @@ export function startKeeping(database: Database, snapshots: Snapshots, kinds: Ki
   const ends: (() => void)[] = [];
   let stopped = false;
   let settingsCopy = 0;
+  let asked = false;
 
   const notKept = (what: NotKept['what']) => (reason: unknown) =>
     opening.setState({ status: 'open', notKept: { what, reason: reason instanceof Error ? reason.message : String(reason) } }, true);
@@ -69,10 +70,11 @@ export function startKeeping(database: Database, snapshots: Snapshots, kinds: Ki
       const now = opening.getState();
       if (now.status === 'open' && now.notKept) opening.setState({ status: 'open', notKept: null }, true);
       // A copy more or less is no reason to alarm anybody.
-      void snapshots
-        .takeHourly(sites.getState().site)
-        .then((taken) => (taken ? askToStay() : undefined))
-        .catch(() => undefined);
+      snapshots.takeHourly(sites.getState().site).catch(() => undefined);
+      if (!asked && sites.getState().past.length > 0) {
+        asked = true;
+        askToStay().catch(() => undefined);
+      }
     },
   });
   const settingsKeeper = keep(async () => {
@@ -191,7 +193,7 @@ async function patiently<T>(ask: () => Promise<T>): Promise<T> {
   return ask();
 }
 
-/** Asks the browser not to clear away what is kept when room gets short; by now there is something worth it. */
+/** Asks the browser not to clear away what is kept when room gets short; once a person has changed something, there is something worth it. */
 async function askToStay(): Promise<void> {
   const storage = (navigator as { storage?: StorageManager }).storage;
   if (storage && !(await storage.persisted())) await storage.persist();

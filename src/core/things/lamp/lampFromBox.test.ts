@@ -178,3 +178,16 @@ test('the day that is shown: new, now by hours and dust, end; readings are of to
   expect(outputFor(lamp, { ...AS_NEW, later_h: 10 }, true)).toBeWithin(0.7 ** 0.1, { relative: 1e-12 });
   expect(fadedTo([{ lamp: { ...lamp, ppf: 5 } as never, ageing: AS_NEW }], 10)).toBeWithin(0.7 ** 0.1, { relative: 1e-12 });
 });
+
+test('what a box says of the light at a distance counts as a claim only where its size and beam can be reckoned with', () => {
+  const told = { ...none, ppfd: 200, ppfdDistance: 0.3 };
+  const claims = (change: Partial<LampBox>) => claimsOf({ ...box, ...change }).map((c) => c.what);
+  expect(claims({ figures: told })).toEqual(['ppfd']);
+  expect(claims({ figures: { ...told, ppfdDistance: 0 } })).toEqual([]);
+  for (const odd of [{ length: -0.1 }, { width: -0.1 }, { emitters: 0 }, { beam_deg: 4 }, { beam_deg: 171 }])
+    expect([odd, claims({ figures: told, ...odd })]).toEqual([odd, []]);
+  for (const rim of [{ beam_deg: 5 }, { beam_deg: 170 }, { emitters: 1 }, { beam_deg: null }])
+    expect([rim, claims({ figures: told, ...rim })]).toEqual([rim, ['ppfd']]);
+  expect(claimsOf({ ...box, figures: { ...none, efficacy: 2 } })).toEqual([{ what: 'efficacy', ppf: 2 * box.power }]);
+  expect(claims({ figures: { ...none, ppf: 0, lumens: 0 } })).toEqual([]);
+});
