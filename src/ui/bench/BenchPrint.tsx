@@ -7,7 +7,7 @@ import { faultsOf } from '@/core/answer/faults/faults';
 import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
-import { dliNumber } from '../drawing/lightWords';
+import { dliNumber, dliSpanWords } from '../drawing/lightWords';
 import { shareWords, stageWords } from '../verdict/words';
 import { faultWords, hangWords, riserWords, SAYS_WORDS, trayName } from './benchWords';
 import { StandPicture } from './StandPicture';
@@ -81,7 +81,7 @@ export function BenchPrint({ stand }: { stand: BenchStand }) {
                   </td>
                   <td className="whitespace-nowrap">
                     {j &&
-                      `${dliNumber(j.verdict.weakest.value)}–${dliNumber(j.verdict.strongest.value)} (${j.tray.stage.dliMin}–${j.tray.stage.dliMax})`}
+                      `${dliSpanWords(j.verdict.received, j.tray.stage.dliMin, j.verdict.highDli)} (${dliNumber(j.tray.stage.dliMin)}–${dliNumber(j.verdict.highDli)})`}
                   </td>
                   <td>{j && `${shareWords(j.verdict)}, ${SAYS_WORDS[j.verdict.says]}`}</td>
                 </tr>

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { evenly } from '../../../test/evenly';
-import { dliBeside } from './lightWords';
+import { dliBeside, dliSpanWords } from './lightWords';
 import { contoursOf, roundSteps } from './contours';
 import { coloursOf, colourOfLight } from './lightColours';
 import { drawingFrame } from './drawingFrame';
@@ -76,6 +76,11 @@ test('colours change where the band does, and within each band lighter means mor
   ] as const)
     for (let v = from; v < to; v *= 1.05) expect(lightness(at(v * 1.05 < to ? v * 1.05 : to))).toBeGreaterThanOrEqual(lightness(at(v)) - 1);
   expect([at(0), at(-1), at(1e9)].every(Number.isInteger)).toBe(true);
+});
+
+test('a span of DLI beside its range: each end as fine as it takes to see that it is outside', () => {
+  const words = (weakest: number, strongest: number) => dliSpanWords({ weakest, strongest }, 2.5, 5.7);
+  expect([words(3.1, 4.26), words(2.48, 5.7), words(2.5, 5.72), words(1.2, 8)]).toEqual(['3.1–4.3', '2.48–5.7', '2.5–5.72', '1.2–8.0']);
 });
 
 test('a DLI that is just short of a range does not look like its end', () => {

@@ -26,6 +26,13 @@ export function dliBeside(dli: number, end: number): string {
   return dliNumber(dli);
 }
 
+/** A DLI beside the range that it should be in: what is just outside is not to look as if it were its end. */
+export const dliAgainst = (dli: number, low: number, high: number): string => dliBeside(dli, dli < low ? low : dli > high ? high : dli);
+
+/** From the weakest to the strongest spot of a tray, beside its range. */
+export const dliSpanWords = (v: { readonly weakest: number; readonly strongest: number }, low: number, high: number): string =>
+  `${dliAgainst(v.weakest, low, high)}–${dliAgainst(v.strongest, low, high)}`;
+
 /** Doses to a tenth, small ones to a hundredth. */
 export function dliNumber(dli: number): string {
   return dli < 0.995 ? dli.toFixed(2) : dli.toFixed(1);

@@ -19,7 +19,7 @@ import { Button } from '../parts/Button';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
-import { dliNumber } from '../drawing/lightWords';
+import { dliSpanWords } from '../drawing/lightWords';
 import { STANDING_COLOURS } from '../verdict/resultColours';
 import { stageWords } from '../verdict/words';
 import { ClockField } from './ClockField';
@@ -140,9 +140,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
                           {stageWords(y.stage)}
                         </span>
                       </td>
-                      <td className="py-1 pr-2 tabular-nums">
-                        {dliNumber(f.weakest)}–{dliNumber(f.strongest)}
-                      </td>
+                      <td className="py-1 pr-2 tabular-nums">{dliSpanWords(f, y.stage.dliMin, y.stage.dliMax)}</td>
                       <td className="py-1 pr-2 text-soft">
                         {y.stage.dliMin}–{y.stage.dliMax} in {y.stage.hoursMin}–{y.stage.hoursMax} h
                       </td>

@@ -22,7 +22,7 @@ import { PictureButtons } from '../parts/PictureButtons';
 import { say } from '../shell/toastStore';
 import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { standPath } from '../stands/places';
-import { dliNumber } from '../drawing/lightWords';
+import { dliNumber, dliSpanWords } from '../drawing/lightWords';
 import { useSize } from '../drawing/useSize';
 import { stageWords } from '../verdict/words';
 
@@ -127,10 +127,10 @@ function Shown({ site }: { site: Site }) {
                       {showHours(t.timer.lit_min)}, {timesWords(t.timer)}
                     </td>
                     <td className="pr-3 tabular-nums">
-                      {judged ? `${dliNumber(judged.verdict.received.weakest)} to ${dliNumber(judged.verdict.received.strongest)}` : '…'}
+                      {judged ? dliSpanWords(judged.verdict.received, y.stage.dliMin, judged.verdict.highDli) : '…'}
                     </td>
                     <td className="pr-3 tabular-nums">
-                      {dliNumber(y.stage.dliMin)} to {dliNumber(y.stage.dliMax)}
+                      {dliNumber(y.stage.dliMin)}–{dliNumber(judged?.verdict.highDli ?? y.stage.dliMax)}
                     </td>
                     <td>{judged ? SAYS_WORDS[judged.verdict.says] : ''}</td>
                   </tr>

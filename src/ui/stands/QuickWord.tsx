@@ -5,7 +5,7 @@ import { judgeSetUp } from '@/core/answer/check/judgeSetUp';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { useWorkedOut } from '../parts/useWorkedOut';
 import { useWorkspace } from '../shell/WorkspaceContext';
-import { dliNumber } from '../drawing/lightWords';
+import { dliNumber, dliSpanWords } from '../drawing/lightWords';
 import { colourOfResult } from '../verdict/resultColours';
 import { headlineOf } from '../verdict/words';
 
@@ -23,7 +23,7 @@ export function QuickWord({ setUp }: { setUp: SetUp }) {
         {headline.calm} {headline.alarm}
       </span>
       <span className="block text-sm text-soft">
-        {dliNumber(verdict.weakest.value)}–{dliNumber(verdict.strongest.value)} mol/m²/day; needs {dliNumber(setUp.stage.dliMin)}–
+        {dliSpanWords(verdict.received, setUp.stage.dliMin, verdict.highDli)} mol/m²/day; needs {dliNumber(setUp.stage.dliMin)}–
         {dliNumber(verdict.highDli)}
       </span>
     </p>

@@ -12,7 +12,7 @@ import { SAYS_WORDS, trayNames } from '../bench/benchWords';
 import { judgedTrays } from '../bench/useBench';
 import { useLightOfStand } from '../hours/useLightOfStand';
 import { useSite } from '../shell/WorkspaceContext';
-import { dliNumber } from '../drawing/lightWords';
+import { dliNumber, dliSpanWords } from '../drawing/lightWords';
 import { colourOfResult } from '../verdict/resultColours';
 import { breachWords, CERTAINTY_WORDS, shareWords } from '../verdict/words';
 import { Term } from '../terms/Term';
@@ -74,10 +74,10 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
                       ))}
                     </td>
                     <td className="text-right max-md:col-start-2 max-md:text-left">
-                      {dliNumber(v.weakest.value)}–{dliNumber(v.strongest.value)}
+                      {dliSpanWords(v.received, tray.stage.dliMin, v.highDli)}
                     </td>
                     <td className="text-right text-soft max-md:hidden">
-                      {dliNumber(tray.stage.dliMin)}–{dliNumber(tray.stage.dliMax)}
+                      {dliNumber(tray.stage.dliMin)}–{dliNumber(v.highDli)}
                     </td>
                     <td className="text-right">{shareWords(v)}</td>
                     <td className="pl-4 text-soft max-md:col-start-1 max-md:row-start-2 max-md:pl-0">{CERTAINTY_WORDS[v.certainty]}</td>

@@ -1,7 +1,7 @@
 import type { Stage } from '@/core/things/crop/Crop';
 import type { Banded } from '@/core/judge/uncertainty/Band';
 import type { Verdict } from '@/core/judge/verdict/judge';
-import { dliBeside, dliNumber } from '../drawing/lightWords';
+import { dliAgainst, dliNumber } from '../drawing/lightWords';
 
 /** The three doses on one scale, each with its band of uncertainty, against what the crop asks. */
 export function DliScale({ verdict, stage, highDli }: { verdict: Verdict; stage: Stage; highDli: number }) {
@@ -12,8 +12,6 @@ export function DliScale({ verdict, stage, highDli }: { verdict: Verdict; stage:
     ['mean', verdict.mean],
     ['strongest', verdict.strongest],
   ];
-  // What is just outside of the range is not to look as if it were its end.
-  const numberOf = (dli: number) => dliBeside(dli, dli < stage.dliMin ? stage.dliMin : dli > highDli ? highDli : dli);
   const verdictOf = (dose: number) => (dose < stage.dliMin ? 'text-slate' : dose > highDli ? 'text-copper' : 'text-verdigris');
   return (
     <div>
@@ -22,7 +20,7 @@ export function DliScale({ verdict, stage, highDli }: { verdict: Verdict; stage:
           <div key={name}>
             <dt className="text-sm text-soft">{name}</dt>
             <dd className={`text-3xl leading-8 font-semibold ${verdictOf(value)}`} data-testid={`dose-${name}`}>
-              {numberOf(value)}
+              {dliAgainst(value, stage.dliMin, highDli)}
             </dd>
             <dd className="text-sm text-soft">
               {dliNumber(low)}–{dliNumber(high)}
