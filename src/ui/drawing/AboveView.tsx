@@ -38,7 +38,12 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
     const thin = steps.filter((v) => edges.every((e) => Math.abs(v / e - 1) > 0.12));
     return contoursOf(map, [...edges, ...thin]).map((c) => ({ ...c, edge: edges.includes(c.value) }));
   }, [map, band, k, stats]);
-  const labels = withRoom(lines, frame);
+  const readings = (setUp.calibration?.used ?? []).map(({ reading: r }) => ({
+    id: r.id,
+    at: [x(r.dx + tier.width / 2), y(r.dy + tier.depth / 2)] as const,
+  }));
+  const marked = readings.map((r) => r.at);
+  const labels = withRoom(lines, frame, marked);
   const number = (ppfd: number) => lightWords(ppfd, hours, shows, band.target).number;
   const path = (ring: readonly (readonly [number, number])[]) =>
     ring.map(([px, py], i) => `${i ? 'L' : 'M'}${x(px).toFixed(1)} ${y(py).toFixed(1)}`).join('');
@@ -93,6 +98,11 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
           />
         );
       })}
+      {readings.map(({ id, at: [px, py] }) => (
+        <path key={id} d={`M${px} ${py - 6} l5 6 l-5 6 l-5 -6 Z`} fill={NIGHT.patina} stroke={NIGHT.ground} strokeWidth={1.2}>
+          <title>a reading</title>
+        </path>
+      ))}
       {labels.map(
         (line) =>
           line.label && (
@@ -112,30 +122,20 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
           ),
       )}
       {Math.hypot(stats.centre.x - stats.strongest.x, stats.centre.y - stats.strongest.y) * frame.scale > 34 && (
-        <Mark spot={stats.centre} word="middle" frame={frame} text={number(stats.centre.ppfd)} />
+        <Mark spot={stats.centre} word="middle" frame={frame} text={number(stats.centre.ppfd)} marked={marked} />
       )}
-      <Mark spot={stats.strongest} word="strongest" frame={frame} text={number(stats.strongest.ppfd)} shape="sun" />
-      <Mark spot={stats.weakest} word="weakest" frame={frame} text={number(stats.weakest.ppfd)} shape="moon" />
-      {setUp.calibration?.used.map(({ reading: r }) => (
-        <path
-          key={r.id}
-          d={`M${x(r.dx + tier.width / 2)} ${y(r.dy + tier.depth / 2) - 6} l5 6 l-5 6 l-5 -6 Z`}
-          fill={NIGHT.patina}
-          stroke={NIGHT.ground}
-          strokeWidth={1.2}
-        >
-          <title>a reading</title>
-        </path>
-      ))}
+      <Mark spot={stats.strongest} word="strongest" frame={frame} text={number(stats.strongest.ppfd)} shape="sun" marked={marked} />
+      <Mark spot={stats.weakest} word="weakest" frame={frame} text={number(stats.weakest.ppfd)} shape="moon" marked={marked} />
       <Probe setUp={setUp} map={map} frame={frame} shows={shows} target={band.target} unit={unit} box={above} />
     </g>
   );
 }
 
-/** The lines whose numbers have room: the edges of the band first, then each that does not run into one already there. */
+/** The lines whose numbers have room: the edges of the band first, then each that does not run into one already there, or a reading. */
 function withRoom<L extends { readonly label: readonly [number, number] | null; readonly edge: boolean }>(
   lines: readonly L[],
   frame: DrawingFrame,
+  marked: readonly (readonly [number, number])[],
 ): L[] {
   const kept: L[] = [];
   for (const line of [...lines].sort((a, b) => Number(b.edge) - Number(a.edge))) {
@@ -144,17 +144,34 @@ function withRoom<L extends { readonly label: readonly [number, number] | null; 
     const crowded = kept.some(
       (k) => Math.abs(frame.x(k.label![0]) - frame.x(at[0])) < 32 && Math.abs(frame.y(k.label![1]) - frame.y(at[1])) < 14,
     );
-    if (!crowded) kept.push(line);
+    // Its number stands to the left of its place.
+    const covers = marked.some(([px, py]) => Math.abs(frame.x(at[0]) - 14 - px) < 20 && Math.abs(frame.y(at[1]) - py) < 12);
+    if (!crowded && !covers) kept.push(line);
   }
   return kept;
 }
 
-/** A spot with its number: a sun for the strongest, a hollow ring for the weakest, a cross for the middle. */
-function Mark({ spot, word, text, frame, shape }: { spot: Spot; word: string; text: string; frame: DrawingFrame; shape?: 'sun' | 'moon' }) {
+interface MarkProps {
+  readonly spot: Spot;
+  readonly word: string;
+  readonly text: string;
+  readonly frame: DrawingFrame;
+  /** Where readings are drawn. */
+  readonly marked: readonly (readonly [number, number])[];
+  readonly shape?: 'sun' | 'moon';
+}
+
+/** A spot with its number, beside it where no reading is: a sun for the strongest, a hollow ring for the weakest, a cross for the middle. */
+function Mark({ spot, word, text, frame, marked, shape }: MarkProps) {
   const [px, py] = [frame.x(spot.x), frame.y(spot.y)];
   const { above } = frame;
-  const left = px > above.left + above.width - 60;
-  const low = py < above.top + 16;
+  const usual = { left: px > above.left + above.width - 60, down: py < above.top + 16 ? 12 : shape === 'sun' ? -6 : shape ? 4 : 14 };
+  const isFree = ({ left, down }: typeof usual) => {
+    const middle = px + (left ? -1 : 1) * (9 + 4 * text.length);
+    return !marked.some(([rx, ry]) => Math.abs(rx - middle) < 5 + 4 * text.length && Math.abs(ry - (py + down - 5)) < 11);
+  };
+  const { left, down } =
+    [usual, { ...usual, left: !usual.left }, { ...usual, down: 16 }, { left: !usual.left, down: 16 }].find(isFree) ?? usual;
   return (
     <g>
       <title>{`${word} ${text}`}</title>
@@ -167,7 +184,7 @@ function Mark({ spot, word, text, frame, shape }: { spot: Spot; word: string; te
       )}
       <text
         x={px + (left ? -9 : 9)}
-        y={py + (low ? 12 : shape === 'sun' ? -6 : shape ? 4 : 14)}
+        y={py + down}
         textAnchor={left ? 'end' : 'start'}
         className="fill-night-ink text-[13px] font-semibold"
         stroke={NIGHT.ground}

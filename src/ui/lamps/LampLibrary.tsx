@@ -80,8 +80,15 @@ export function LampLibrary() {
         <div className="min-w-64 flex-1">
           <h1 className="text-2xl font-semibold">Lamp library</h1>
           <p className="text-soft">
-            Usual lamps of each kind, and those that you described: how much light each sends out (<Term id="ppf">PPF</Term>), how much of
-            it for its power (<Term id="efficacy">efficacy</Term>), and how it spreads. Press a heading to sort by it.
+            Usual lamps of each kind, and those that you described: how much light each sends out{' '}
+            <span className="whitespace-nowrap">
+              (<Term id="ppf">PPF</Term>)
+            </span>
+            , how much of it for its power{' '}
+            <span className="whitespace-nowrap">
+              (<Term id="efficacy">efficacy</Term>)
+            </span>
+            , and how it spreads. Press a heading to sort by it.
           </p>
         </div>
         <label className="relative block w-full sm:w-72">

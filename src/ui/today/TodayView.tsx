@@ -31,7 +31,7 @@ const IN_VIEW = 1000;
 export function TodayView() {
   const site = useSite((s) => s.site);
   const today = useToday();
-  const { stands, left, failed } = useTodayCharts();
+  const { stands, dark, left, failed } = useTodayCharts();
   const charts = useMemo(() => stands.flatMap((s) => s.chart ?? []), [stands]);
   const all = useMemo(() => jobsOn(site, charts, today, tables), [site, charts, today]);
   const doneKeys = new Set(site.jobMarks.filter((m) => m.day === today && m.state === 'done').map((m) => m.key));
@@ -111,7 +111,7 @@ export function TodayView() {
         )}
       </div>
       <aside className="space-y-6 px-4 py-5 max-lg:border-t max-lg:border-line lg:px-0 lg:py-0" aria-label="To keep an eye on">
-        <Troubles stands={stands} />
+        <Troubles stands={stands} isAll={dark === 0 || failed} />
         <EmergenceWatch />
         <Trips stands={stands} />
         <WeekAhead stands={stands} />

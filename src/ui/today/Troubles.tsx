@@ -10,8 +10,14 @@ import { Term } from '../terms/Term';
 
 const MOST = 4;
 
+interface TroublesProps {
+  readonly stands: readonly StandToday[];
+  /** Whether the light of every stand is known. */
+  readonly isAll: boolean;
+}
+
 /** Trays that are out of their band, the worst first, its worst number large. */
-export function Troubles({ stands }: { stands: readonly StandToday[] }) {
+export function Troubles({ stands, isAll }: TroublesProps) {
   const all = stands.flatMap(({ stand, light }) =>
     stand.tiers.flatMap((t) => {
       const names = trayNames(t.trays);
@@ -26,7 +32,7 @@ export function Troubles({ stands }: { stands: readonly StandToday[] }) {
   return (
     <section aria-labelledby="troubles" className="space-y-2">
       <h2 id="troubles" className="text-lg font-semibold">
-        {all.length === 0 ? 'No tray is in trouble' : `In trouble: ${all.length === 1 ? 'one tray' : `${all.length} trays`}`}
+        {headingOf(all.length, isAll)}
       </h2>
       <ul className="divide-y divide-line">
         {worst.slice(0, MOST).map(({ tray, name, verdict: v, where }) => {
@@ -61,4 +67,10 @@ export function Troubles({ stands }: { stands: readonly StandToday[] }) {
       )}
     </section>
   );
+}
+
+function headingOf(count: number, isAll: boolean): string {
+  if (count === 0) return isAll ? 'No tray is in trouble' : 'Working out the light …';
+  const trays = count === 1 ? 'one tray' : `${count} trays`;
+  return isAll ? `In trouble: ${trays}` : `In trouble so far: ${trays}`;
 }

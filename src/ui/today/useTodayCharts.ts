@@ -13,16 +13,24 @@ export interface StandToday {
   readonly chart: HangChart | null;
 }
 
-/** What was worked out last for a stand, and out of what: coming back to the page finds it. */
-const known = new WeakMap<BenchStand, { readonly of: readonly unknown[]; readonly today: StandToday }>();
+/** What was worked out last for a stand: coming back to the page finds it. A chart holds for what it was worked out of as well. */
+const lights = new WeakMap<BenchStand, BenchAnswer>();
+const charts = new WeakMap<BenchStand, { readonly of: readonly unknown[]; readonly chart: HangChart | null }>();
 /** A change is waited for this long to be followed by another, ms. */
 const REST_MS = 250;
 
 /** The first stand of a walk is often the largest: another is worked out beside it. */
 const AT_A_TIME = 2;
 
-/** Light and chart of every stand; what is done is there at once. */
-export function useTodayCharts(): { stands: readonly StandToday[]; left: number; failed: boolean } {
+/** Light and chart of every stand; what is done is there at once, the light of all of them before any chart. */
+export function useTodayCharts(): {
+  /** Those whose light is known; the chart of one that is still under way is null. */
+  stands: readonly StandToday[];
+  /** So many stands whose light is, and whose chart is not known yet. */
+  dark: number;
+  left: number;
+  failed: boolean;
+} {
   const { lightOfStand, chartOf } = useWorkspace();
   const site = useSite((s) => s.site);
   const { timerStep_min } = useSettings();
@@ -34,11 +42,15 @@ export function useTodayCharts(): { stands: readonly StandToday[]; left: number;
     () => [site.visits, site.quiet, site.cheap, site.bands, site.price_per_kWh, today, timerStep_min],
     [site.visits, site.quiet, site.cheap, site.bands, site.price_per_kWh, today, timerStep_min],
   );
+  const chartIn = (bench: BenchStand) => {
+    const entry = charts.get(bench);
+    return entry?.of.every((c, i) => c === of[i]) ? entry : null;
+  };
   const stands = useMemo(
     () =>
       benches.flatMap((bench) => {
-        const entry = known.get(bench);
-        return entry?.of.every((c, i) => c === of[i]) ? [entry.today] : [];
+        const light = lights.get(bench);
+        return light ? [{ stand: bench, light, chart: chartIn(bench)?.chart ?? null }] : [];
       }),
     // What is known grows with each stand that is done.
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -46,20 +58,30 @@ export function useTodayCharts(): { stands: readonly StandToday[]; left: number;
   );
   useEffect(() => {
     let stopped = false;
-    const open = [...benches];
+    async function together(work: (bench: BenchStand) => Promise<void>) {
+      const open = [...benches];
+      const next = async () => {
+        for (let bench = open.shift(); bench && !stopped; bench = open.shift()) {
+          await work(bench);
+          if (!stopped) setDone((n) => n + 1);
+        }
+      };
+      await Promise.all(Array.from({ length: AT_A_TIME }, next));
+    }
     async function work() {
-      for (let bench = open.shift(); bench; bench = open.shift()) {
-        if (stopped) return;
-        if (known.get(bench)?.of.every((c, i) => c === of[i])) continue;
-        const light = await lightOfStand(bench);
+      await together(async (bench) => {
+        if (!lights.has(bench)) lights.set(bench, await lightOfStand(bench));
+      });
+      await together(async (bench) => {
+        if (chartIn(bench)) return;
+        const light = lights.get(bench)!;
         const isDated = bench.tiers.some((t) => t.lamps.length > 0 && t.trays.some((y) => y.batch.sown !== null));
         const chart = isDated ? await chartOf({ site, standId: bench.stand.id, from: today, timerStep_min }, async () => light) : null;
-        known.set(bench, { of, today: { stand: bench, light, chart } });
-        if (!stopped) setDone((n) => n + 1);
-      }
+        charts.set(bench, { of, chart });
+      });
     }
     const waiting = setTimeout(() => {
-      Promise.all(Array.from({ length: AT_A_TIME }, work)).then(
+      work().then(
         () => !stopped && setFailed(false),
         () => !stopped && setFailed(true),
       );
@@ -68,6 +90,12 @@ export function useTodayCharts(): { stands: readonly StandToday[]; left: number;
       stopped = true;
       clearTimeout(waiting);
     };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- `chartIn` goes by `of`
   }, [benches, of, site, today, timerStep_min, lightOfStand, chartOf]);
-  return { stands, left: benches.length - stands.length, failed };
+  return {
+    stands,
+    dark: benches.length - stands.length,
+    left: benches.filter((bench) => !chartIn(bench)).length,
+    failed,
+  };
 }
