@@ -8,6 +8,7 @@ import type { Stage } from '../../things/crop/Crop';
 import { evenSpread } from '../dli/LightSpread';
 import { clearDayOf, receivedOf } from '../dli/LightDay';
 import { breachesOf } from './hardLimits';
+import { judge } from './judge';
 import { shareInBand, wrongIn } from './loss';
 import { saysOf } from './standing';
 
@@ -118,4 +119,21 @@ test('the year at a place and the judgement of a tray there call the same sun sc
     }),
     { numRuns: 400 },
   );
+});
+
+test('the DLI that a tray may have at most is what lamps beside the usual sky bring in their hours, and the sky itself', () => {
+  const most = (daylight: Daylight | null, hours = 12) => {
+    const still = { nearer: 0, farther: 0 };
+    const light = evenSpread(50);
+    const perCm = { weakest: still, mean: still, strongest: still };
+    return judge({ light, perCm, shareInBand: 1, stage, limits, day: day(daylight, hours), uncertainties: [] }).highDli;
+  };
+  // 130 µmol at most, 40 of them from the window: 90 for 12 h, and 40 for 8 h.
+  expect(most(window(40, 60))).toBeCloseTo(0.0036 * (90 * 12 + 40 * 8), 9);
+  expect(most(null)).toBeCloseTo(0.0036 * 130 * 12, 9);
+  // A whole day of it would be more than the stage wants.
+  expect(most(null, 24)).toBe(10);
+  expect(most(window(40, 60), 0)).toBe(10);
+  // Lamps can give nothing more beside such a window.
+  expect(most(window(200, 300))).toBeCloseTo(0.0036 * 200 * 8, 9);
 });
