@@ -8,7 +8,7 @@ import type { Cache } from '../../light/scene/Cache';
 import { cutUp } from '../../light/scene/cutUp';
 import type { Obstruction } from '../../light/scene/Scene';
 import type { LightField } from '../../light/scene/LightField';
-import { visibilityOf, type Visibility } from '../../light/scene/visibility';
+import { visibilityOf } from '../../light/scene/visibility';
 import type { Metres, Share } from '../../units/quantities';
 import type { AskedTier, AskedTray } from './BenchQuestion';
 import type { Coarse } from './spillOver';
@@ -73,16 +73,14 @@ export function neighbourShade(
     return Float64Array.from({ length: n }, (_, i) => from + ((to - from) * i) / (n - 1));
   };
   const [xs, ys] = [along(outline.x0, outline.x1), along(outline.y0, outline.y1)];
-  const places = Array.from({ length: xs.length * ys.length }, (_, i) => [xs[i % xs.length]!, ys[Math.floor(i / xs.length)]!] as const);
-  const visibility = visibilityOf({ rooms: [], obstructions });
   const key = `shade ${JSON.stringify([outline, z, obstructions])}`;
   const whole = own.indirectOver(xs, ys, z);
-  const hidden = new Float64Array(places.length);
+  const hidden = new Float64Array(whole.length);
   for (const { ppf, ...rest } of lamps.flatMap((lamp) => lamp.emitters)) {
     const e: Emitter = { ...rest, ppf: 1 };
     if (heightsOf(e).highest <= z) continue;
-    const of = cache.get(`${key} ${emitterKey(e)}`, () => hiddenOf(e, places, z, visibility));
-    for (let i = 0; i < places.length; i++) {
+    const of = cache.get(`${key} ${emitterKey(e)}`, () => hiddenOf(e, xs, ys, z, obstructions));
+    for (let i = 0; i < whole.length; i++) {
       whole[i]! += ppf * of.whole[i]!;
       hidden[i]! += ppf * of.hidden[i]!;
     }
@@ -91,21 +89,44 @@ export function neighbourShade(
   return { from: [outline.x0, outline.y0], to: [outline.x1, outline.y1], columns: xs.length, rows: ys.length, values };
 }
 
-/** The straight light of an emitter at some places of one height, and as much of it as does not get there. */
-function hiddenOf(e: Emitter, places: readonly (readonly [Metres, Metres])[], z: Metres, visibility: Visibility) {
+/** The straight light of an emitter at the places of a level grid, and as much of it as does not get there. */
+function hiddenOf(e: Emitter, xs: Float64Array, ys: Float64Array, z: Metres, boxes: readonly Obstruction[]) {
   const light = lightOf(e);
-  const parts = pointsOf(e).map((part) => ({ ...part, light: lightOf(part) }));
-  const whole = Float64Array.from(places, ([x, y]) => light(x, y, z));
-  const hidden = Float64Array.from(places, ([x, y], i) => {
-    let missing = 0, all = 0; // prettier-ignore
-    for (const part of parts) {
-      const given = part.light(x, y, z);
-      all += given;
-      missing += (1 - visibility(part.x, part.y, part.z, x, y, z)) * given;
+  const visibility = visibilityOf({ rooms: [], obstructions: boxes });
+  const whole = new Float64Array(xs.length * ys.length);
+  for (let j = 0; j < ys.length; j++) for (let i = 0; i < xs.length; i++) whole[i + xs.length * j] = light(xs[i]!, ys[j]!, z);
+  const hidden = new Float64Array(whole.length);
+  for (const part of pointsOf(e)) {
+    if (part.z <= z) continue;
+    const given = lightOf(part);
+    // Only where the shadows of the boxes can fall is it asked whether they do.
+    const [x0, x1] = shadowOf(boxes, part.x, part.z, z, 'x');
+    const [y0, y1] = shadowOf(boxes, part.y, part.z, z, 'y');
+    for (let j = 0; j < ys.length; j++) {
+      const y = ys[j]!;
+      if (y < y0 || y > y1) continue;
+      for (let i = 0; i < xs.length; i++) {
+        const x = xs[i]!;
+        if (x < x0 || x > x1) continue;
+        const missing = 1 - visibility(part.x, part.y, part.z, x, y, z);
+        if (missing > 0) hidden[i + xs.length * j]! += missing * given(x, y, z);
+      }
     }
-    return missing > 0 ? (whole[i]! * missing) / all : 0;
-  });
+  }
   return { whole, hidden };
+}
+
+/** Between which places of an axis boxes can hide a light from a level plane: their feet, and their tops as the light throws them on it. */
+function shadowOf(boxes: readonly Obstruction[], from: Metres, height: Metres, z: Metres, axis: 'x' | 'y'): readonly [Metres, Metres] {
+  let low = Infinity, high = -Infinity; // prettier-ignore
+  for (const box of boxes) {
+    if (box.z1 >= height) return [-Infinity, Infinity];
+    const grows = (height - z) / (height - box.z1);
+    const [a, b] = axis === 'x' ? [box.x0, box.x1] : [box.y0, box.y1];
+    low = Math.min(low, a, from + (a - from) * grows);
+    high = Math.max(high, b, from + (b - from) * grows);
+  }
+  return [low, high];
 }
 
 /**
