@@ -1,12 +1,12 @@
 import type { LightQuestion } from '../../core/answer/check/LightQuestion';
 import { plantAreaOf } from '../../core/site/stand/footprint';
-import { sceneOfSetUp, type SetUp } from '../../core/answer/stand/setUp';
+import { sceneOfSetUp, setUpOf, type SetUp } from '../../core/answer/stand/setUp';
 import type { LightWorker } from '../../workers/light/light.client';
 import type { SiteState, SiteStore } from '../site/siteStore';
 import { frameTopOf, sliceMarginOf } from './frameTop';
 import { newestWins } from '../newestWins';
 import type { LightState, LightStore } from './lightStore';
-import { setUpIn } from '../site/setUpIn';
+import { tables } from '../../core/things/tables/libraryTables';
 
 type Shown = Pick<SiteState, 'site' | 'activeId'>;
 /** The page and all that follows it ask for the same one at every move of a hand. */
@@ -17,7 +17,7 @@ export function activeSetUp({ site, activeId }: Shown): SetUp | null {
   if (last?.site === site && last.activeId === activeId) return last.setUp;
   const stands = site.stands.filter((s) => s.autoArranged);
   const stand = stands.find((s) => s.id === activeId) ?? stands[0];
-  last = { site, activeId, setUp: stand ? setUpIn(site, stand) : null };
+  last = { site, activeId, setUp: stand ? setUpOf(site, stand, tables) : null };
   return last.setUp;
 }
 

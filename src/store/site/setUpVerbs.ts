@@ -15,7 +15,7 @@ import { setTimes } from '../../core/site/stand/change';
 import { freeName } from '../names/freeName';
 import { newId } from '../names/newId';
 import { tables } from '../../core/things/tables/libraryTables';
-import { setUpIn } from './setUpIn';
+import { setUpOf } from '../../core/answer/stand/setUp';
 
 /** The lamp may hang from almost touching the leaves to two metres above them. */
 export const NEAREST_FACE: Metres = 0.005;
@@ -40,7 +40,7 @@ interface Parts {
 function withParts(site: Site, standId: string, change: (now: Parts) => Partial<Parts>): Site {
   const stand = site.stands.find((s) => s.id === standId);
   if (!stand) return site;
-  const now = setUpIn(site, stand);
+  const now = setUpOf(site, stand, tables);
   const parts: Parts = {
     lamp: now.lamp,
     row: lampRowOf(now.tier, now.lamp),
@@ -54,7 +54,7 @@ function withParts(site: Site, standId: string, change: (now: Parts) => Partial<
   const batches = site.batches.map((b) => (b.id === next.batch.id ? next.batch : b));
   const laid = layOut({ ...now.tier, enclosure: next.enclosure }, next.lamp, next.row, next.tray, next.block, 0, newId);
   const half: Stand = { ...stand, tiers: [laid] };
-  const { canopy } = setUpIn({ ...site, batches }, half);
+  const { canopy } = setUpOf({ ...site, batches }, half, tables);
   const distance = Math.min(farthestOf(next.enclosure, canopy), Math.max(NEAREST_FACE, next.distance));
   const tier = { ...laid, fittings: laid.fittings.map((f) => ({ ...f, face: canopy + distance })) };
   return { ...site, batches, stands: site.stands.map((s) => (s.id === standId ? { ...s, tiers: [tier] } : s)) };

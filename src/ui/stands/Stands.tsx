@@ -17,7 +17,8 @@ import { stageWords } from '../verdict/words';
 import { QuickWord } from './QuickWord';
 import { standPath } from './places';
 import { StandRow } from './StandRow';
-import { setUpIn } from '@/store/site/setUpIn';
+import { setUpOf } from '@/core/answer/stand/setUp';
+import { tables } from '@/core/things/tables/libraryTables';
 
 /** All stands in one list, with each tray's standing. */
 export function Stands() {
@@ -95,7 +96,7 @@ export function Stands() {
           );
           if (!stand.autoArranged)
             return <StandRow key={stand.id} stand={stand} tools={tools} onOpen={() => router.push(standPath(stand.id))} />;
-          const setUp = setUpIn(site, stand);
+          const setUp = setUpOf(site, stand, tables);
           return (
             <li key={stand.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-3">
               <button

@@ -1,7 +1,8 @@
 import { fitTier } from '../../core/measure/fit/fitTier';
 import { tables } from '../../core/things/tables/libraryTables';
 import { litOf } from '../../core/site/reading/Reading';
-import { benchStandOf, lampsOf } from '../../core/answer/stand/benchStand';
+import { benchStandOf } from '../../core/answer/stand/benchStand';
+import { lampsOf } from '../../core/answer/stand/comparedIn';
 import { aroundOf } from '../../core/site/stand/roomOf';
 import { planWalk } from '../../core/answer/walk/planWalk';
 import type { ReadingsApi, TierOfSite } from './readings.api';

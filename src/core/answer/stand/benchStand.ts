@@ -10,8 +10,7 @@ import { ageingOf } from '../../site/ownLamps/ageingOf';
 import { plantHeightOf, rimOf } from '../../site/stand/canopy';
 import { leavesOf } from '../../site/stand/footprint';
 import { knownOf, type Known, type KnownLamp } from './knownOf';
-import { compareAnew, type CompareIn } from './rememberCompared';
-import type { LampOf } from '../../measure/reading/lightThere';
+import { comparedIn } from './comparedIn';
 import type { LightDay } from '../../judge/dli/LightDay';
 import { limitsOfBatch, type HardLimits } from '../../judge/verdict/hardLimits';
 import { cropOf } from '../../site/crop/cropOf';
@@ -96,11 +95,11 @@ export function benchStandOf(site: Site, stand: Stand, tables: Tables, look: Loo
 export type TierPlace = Pick<BenchTier, 'number' | 'x' | 'z'>;
 
 /** Looks up one tier; another one may keep what it has found. */
-export type Look = (site: Site, tier: Tier, tables: Tables, place: TierPlace, compareIn?: CompareIn) => BenchTier;
+export type Look = (site: Site, tier: Tier, tables: Tables, place: TierPlace) => BenchTier;
 
-export const lookUpTier: Look = (site, tier, tables, place, compareIn = compareAnew) => {
+export const lookUpTier: Look = (site, tier, tables, place) => {
   const timer = need(site.timers.find((p) => p.id === tier.timerId), 'timer', tier.timerId); // prettier-ignore
-  const known = knownOf(tier, compareIn(tier.readings, site.lamps, lampsOf(site, tables)));
+  const known = knownOf(tier, comparedIn(tier.readings, site, tables));
   const lamps = lampsIn(site, tier, tables, known);
   const { on_min, lit_min, pause } = timer;
   const trays = tier.trays.map((tray): BenchTray => {
@@ -158,12 +157,6 @@ function mixOf({ containerId, length, width, height }: Tray, tables: Tables): nu
 export function lampOf(site: Pick<Site, 'lamps'>, id: string, tables: Pick<Tables, 'lamp'>): Lamp {
   return need(site.lamps.find((l) => l.id === id) ?? tables.lamp(id), 'lamp', id);
 }
-
-/** Where lamps are looked up without complaint: for readings of lamps that may be gone. */
-export const lampsOf =
-  (site: Pick<Site, 'lamps'>, tables: Pick<Tables, 'lamp'>): LampOf =>
-  (id) =>
-    site.lamps.find((l) => l.id === id) ?? tables.lamp(id);
 
 function need<T>(thing: T | undefined, what: string, id: string): T {
   if (thing === undefined) throw new RangeError(`there is no ${what} for ${id}`);

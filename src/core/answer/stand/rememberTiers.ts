@@ -1,5 +1,4 @@
 import { lookUpTier, type BenchTier, type Look } from './benchStand';
-import { rememberCompared } from './rememberCompared';
 import type { Site, Tier } from '../../site/stand/Site';
 
 /**
@@ -8,7 +7,6 @@ import type { Site, Tier } from '../../site/stand/Site';
  */
 export function rememberTiers(): Look {
   const known = new WeakMap<Tier, { lamps: Site['lamps']; crops: Site['crops']; found: BenchTier }>();
-  const compareIn = rememberCompared();
   return (site, tier, tables, place) => {
     const last = known.get(tier);
     if (last) {
@@ -18,7 +16,7 @@ export function rememberTiers(): Look {
       const samePlace = found.number === place.number && found.x === place.x && found.z === place.z;
       if (sameBatches && sameHours && samePlace && last.lamps === site.lamps && last.crops === site.crops) return found;
     }
-    const found = lookUpTier(site, tier, tables, place, compareIn);
+    const found = lookUpTier(site, tier, tables, place);
     known.set(tier, { lamps: site.lamps, crops: site.crops, found });
     return found;
   };

@@ -9,9 +9,9 @@ import { poseOf } from '../../site/stand/poseOf';
 import { emittersOf } from '../../things/lamp/emittersOf';
 import type { Scene } from '../../light/scene/Scene';
 import type { Room } from '../../light/room/Room';
-import { lampsIn, lampsOf, type BenchLamp } from './benchStand';
+import { lampsIn, type BenchLamp } from './benchStand';
 import { knownOf, type Known } from './knownOf';
-import { compareAnew, type CompareIn } from './rememberCompared';
+import { comparedIn } from './comparedIn';
 import type { Hours, Metres } from '../../units/quantities';
 import type { Calibration } from '../../measure/reading/calibrate';
 import { canopyOf, plantHeightOf } from '../../site/stand/canopy';
@@ -50,7 +50,7 @@ export interface SetUp {
  * Looks up what a stand's first tier refers to.
  * @throws RangeError when something is missing: a caller's mistake, since readers let no such site through
  */
-export function setUpOf(site: Site, stand: Stand, tables: Tables, compareIn: CompareIn = compareAnew): SetUp {
+export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
   const tier = need(stand.tiers[0], 'tier', stand.id);
   const fitting = need(tier.fittings[0], 'fitting', tier.id);
   const tray = need(tier.trays[0], 'tray', tier.id);
@@ -61,7 +61,7 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables, compareIn: Com
   const lamp = need(site.lamps.find((l) => l.id === fitting.lampId) ?? tables.lamp(fitting.lampId), 'lamp', fitting.lampId);
   const plantHeight = plantHeightOf(batch, crop, stage);
   const canopy = canopyOf(tier, plantHeight);
-  const known = knownOf(tier, compareIn(tier.readings, site.lamps, lampsOf(site, tables)));
+  const known = knownOf(tier, comparedIn(tier.readings, site, tables));
   const lamps = lampsIn(site, tier, tables, known);
   return {
     stand,
