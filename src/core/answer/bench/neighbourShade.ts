@@ -27,6 +27,9 @@ const MOST_PLACES = 21;
 const POINTS = 48;
 const POINTS_OF_TUBE = 24;
 
+/** From so much of its light hidden on, a place is in the shade. */
+const MOSTLY: Share = 0.3;
+
 /** The trays and pots beside one that stand higher than its leaf tops: what is solid of them, and their leaves. */
 export function tallerBeside(tray: AskedTray, trays: readonly AskedTray[]): readonly Obstruction[] {
   const boxes = trays.flatMap((other): Obstruction[] => {
@@ -96,9 +99,9 @@ function hiddenOf(e: Emitter, xs: Float64Array, ys: Float64Array, z: Metres, box
   const whole = new Float64Array(xs.length * ys.length);
   for (let j = 0; j < ys.length; j++) for (let i = 0; i < xs.length; i++) whole[i + xs.length * j] = light(xs[i]!, ys[j]!, z);
   const hidden = new Float64Array(whole.length);
-  for (const part of pointsOf(e)) {
+  const parts = pointsOf(e).map((part) => ({ ...part, light: lightOf(part) }));
+  for (const part of parts) {
     if (part.z <= z) continue;
-    const given = lightOf(part);
     // Only where the shadows of the boxes can fall is it asked whether they do.
     const [x0, x1] = shadowOf(boxes, part.x, part.z, z, 'x');
     const [y0, y1] = shadowOf(boxes, part.y, part.z, z, 'y');
@@ -109,9 +112,16 @@ function hiddenOf(e: Emitter, xs: Float64Array, ys: Float64Array, z: Metres, box
         const x = xs[i]!;
         if (x < x0 || x > x1) continue;
         const missing = 1 - visibility(part.x, part.y, part.z, x, y, z);
-        if (missing > 0) hidden[i + xs.length * j]! += missing * given(x, y, z);
+        if (missing > 0) hidden[i + xs.length * j]! += missing * part.light(x, y, z);
       }
     }
+  }
+  // Where little is left, it is to be right by itself: there the parts are made to add up to the whole.
+  for (let k = 0; k < whole.length; k++) {
+    if (hidden[k]! < MOSTLY * whole[k]!) continue;
+    const [x, y] = [xs[k % xs.length]!, ys[Math.floor(k / xs.length)]!];
+    const all = parts.reduce((sum, part) => sum + part.light(x, y, z), 0);
+    hidden[k] = all > 0 ? (whole[k]! * hidden[k]!) / all : 0;
   }
   return { whole, hidden };
 }
