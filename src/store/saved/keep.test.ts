@@ -83,3 +83,22 @@ test('at the end what waits is written, and nothing more, not even again', async
   await later(100);
   expect(failing.seen.writes).toBe(1);
 });
+
+test('what changes while a write fails is written after its own moment of quiet, not after the long wait', async () => {
+  let writes = 0;
+  const keeper = keep(
+    async () => {
+      writes++;
+      await later(20);
+      if (writes === 1) throw new Error('full');
+    },
+    () => undefined,
+    { quiet_ms: 40, latest_ms: 80, again_ms: 60_000 },
+  );
+  const first = keeper.now();
+  keeper.soon();
+  await first;
+  await later(300);
+  expect(writes).toBe(2);
+  expect(keeper.unwritten()).toBe(false);
+});

@@ -18,6 +18,8 @@ const verdict = (change: Partial<Verdict>): Verdict => ({
   breaches: [],
   received: { noonPpfd: 0 },
   band: { low: 150, high: 300 },
+  lowDli: 12,
+  highDli: 16,
   ...change,
 } as Verdict); // prettier-ignore
 const said = (change: Partial<Verdict>) => consequencesOf(verdict(change), tomato, seedling).join(' ');
@@ -30,7 +32,7 @@ test.each([
   ['all-strong', 'Too strong: expect bleached or burnt tips.'],
   ['dim-and-strong', 'Too strong in the middle, while the edges will stretch.'],
 ] as const)('%s is said as “%s”', (says, words) => {
-  const { calm, alarm } = headlineOf(verdict({ says }));
+  const { calm, alarm } = headlineOf(verdict({ says, shareInBand: 0.7 }));
   expect(`${calm} ${alarm}`.trim()).toBe(words);
 });
 
@@ -49,6 +51,22 @@ test('the sun of clear days is told apart from the lamp, and as a warning where 
 test('too little light is worse when no spot is in range', () => {
   expect(headlineOf(verdict({ says: 'all-dim', shareInBand: 0 })).alarm).toContain('everywhere');
   expect(headlineOf(verdict({ says: 'all-dim', shareInBand: 0.2 })).alarm).toContain('most of the tray');
+});
+
+test('what is hardly out of range is said so: nearly all of the tray, nearly enough, and no limit broken', () => {
+  const words = (change: Partial<Verdict>) => headlineOf(verdict(change)).alarm;
+  const short = { says: 'edge-dim', shareInBand: 0.95, weakest: band(10.8) } as const;
+  expect(words(short)).toBe('the dimmest edge is just short of light.');
+  expect(said(short)).toContain('turn the tray around');
+  expect(said(short)).not.toContain('long thin stems');
+  for (const worse of [{ shareInBand: 0.949 }, { weakest: band(10.7) }])
+    expect(words({ ...short, ...worse })).toBe('the edges will stretch.');
+  const over = { says: 'spot-strong', shareInBand: 0.97, strongest: band(17.6) } as const;
+  expect(words(over)).toBe('the brightest spot gets a little too much.');
+  expect(said(over)).toContain('does not help');
+  const strong = { why: 'too-strong', ppfd: 310, most: 300 } as const;
+  for (const worse of [{ shareInBand: 0.9 }, { strongest: band(17.7) }, { breaches: [strong] }])
+    expect(words({ ...over, ...worse })).toBe('but too strong under the lamp.');
 });
 
 test('what it will do to these plants: a tomato that stretches can be buried, a leaf over its ceiling bleaches', () => {

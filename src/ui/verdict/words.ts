@@ -26,6 +26,7 @@ export function headlineOf(v: Verdict): Headline {
     case 'in-range':
       return { calm: 'Good: the whole tray is in the target range.', alarm: '' };
     case 'edge-dim':
+      if (isJustShort(v)) return { calm: NEARLY_ALL, alarm: 'the dimmest edge is just short of light.' };
       return { calm: 'The middle is right,', alarm: edge };
     case 'all-dim':
       return {
@@ -33,6 +34,7 @@ export function headlineOf(v: Verdict): Headline {
         alarm: v.shareInBand > 0 ? 'Too little light: most of the tray will stretch.' : 'Too little light everywhere. Stems will stretch.',
       };
     case 'spot-strong':
+      if (isJustOver(v)) return { calm: NEARLY_ALL, alarm: 'the brightest spot gets a little too much.' };
       return { calm: 'Most of it is right,', alarm: sun ? 'but the sun is too strong on clear days.' : 'but too strong under the lamp.' };
     case 'all-strong':
       return { calm: '', alarm: 'Too strong: expect bleached or burnt tips.' };
@@ -40,6 +42,17 @@ export function headlineOf(v: Verdict): Headline {
       return { calm: '', alarm: `Too strong in the middle, while ${edge}` };
   }
 }
+
+const NEARLY_ALL = 'Nearly the whole tray is right,';
+/** So much of a tray in range, and what is out no farther than this: plants there hardly differ from the rest. */
+const NEARLY = { share: 0.95, off: 0.1 } as const; // our choice
+
+const isJustShort = (v: Verdict): boolean =>
+  v.says === 'edge-dim' && v.shareInBand >= NEARLY.share && v.weakest.value >= (1 - NEARLY.off) * v.lowDli;
+
+/** Never where a limit of the leaves or of the day is broken. */
+const isJustOver = (v: Verdict): boolean =>
+  v.says === 'spot-strong' && v.breaches.length === 0 && v.shareInBand >= NEARLY.share && v.strongest.value <= (1 + NEARLY.off) * v.highDli;
 
 /** How sure a result is, in one word. */
 export const CERTAINTY_WORDS: Readonly<Record<Certainty, string>> = { sure: 'certain', likely: 'likely', open: 'uncertain' };
@@ -79,8 +92,11 @@ export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
   const dim = v.says === 'dark' || v.says === 'all-dim' || v.says === 'edge-dim' || v.says === 'dim-and-strong';
   const strong = v.says === 'all-strong' || v.says === 'spot-strong' || v.says === 'dim-and-strong';
   const sun = breachOf(v, 'sun-too-strong');
-  if (dim) said.push(`${crop.name} ${STRETCH[crop.stretchProne] ?? STRETCH[3]}. ${REMEDY[crop.leggyRemedy]}`);
-  if (strong) {
+  if (isJustShort(v))
+    said.push('At the dimmest edge plants grow a little longer and slower than the rest: turn the tray around now and then.');
+  else if (dim) said.push(`${crop.name} ${STRETCH[crop.stretchProne] ?? STRETCH[3]}. ${REMEDY[crop.leggyRemedy]}`);
+  if (isJustOver(v)) said.push('The brightest spot gets a little more light than this crop can use: there it does not help.');
+  else if (strong) {
     said.push(
       sun
         ? `On a clear day the sun alone brings up to ${Math.round(sun.ppfd)} µmol/m²/s here; above ${sun.most} the top leaves may bleach or curl. Shade the glass or move the tray: the lamps cannot mend it.`

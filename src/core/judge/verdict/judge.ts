@@ -23,6 +23,8 @@ export interface Verdict extends Spots<Banded> {
   readonly breaches: readonly Breach[];
   /** What the lamps have to give on this day. */
   readonly band: LightBand;
+  /** The least that these plants need. */
+  readonly lowDli: Dli;
   /** The most that is good for these plants in these hours, daylight included. */
   readonly highDli: Dli;
   /** The strongest spot is over the leaf's ceiling. */
@@ -76,6 +78,7 @@ export function judge(question: JudgeQuestion): Verdict {
     received,
     breaches,
     band,
+    lowDli: stage.dliMin,
     highDli: day.lit_min > 0 ? Math.min(stage.dliMax, inDay(Math.max(0, stage.ppfdMax - usualBesideLamps(day)))) : stage.dliMax,
     strengthBinds: breaches.some((b) => b.why !== 'day-too-long'),
     hoursTooLong: breaches.some((b) => b.why === 'day-too-long'),
