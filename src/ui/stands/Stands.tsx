@@ -2,6 +2,8 @@
 import { Copy, MapPinned, Plus, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
+import { setUpOf } from '@/core/answer/stand/setUp';
+import { tables } from '@/core/things/tables/libraryTables';
 import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { newId } from '@/store/names/newId';
@@ -17,8 +19,6 @@ import { stageWords } from '../verdict/words';
 import { QuickWord } from './QuickWord';
 import { standPath } from './places';
 import { StandRow } from './StandRow';
-import { setUpOf } from '@/core/answer/stand/setUp';
-import { tables } from '@/core/things/tables/libraryTables';
 
 /** All stands in one list, with each tray's standing. */
 export function Stands() {
@@ -119,6 +119,12 @@ export function Stands() {
           );
         })}
       </ul>
+      {site.stands.length > 0 && site.stands.every((s) => s.autoArranged) && (
+        <p className="max-w-xl border-t border-line pt-4 text-soft">
+          A stand is your rack, shelf, box or sill, drawn with its lamps and trays. With one, readings, timers, hanging dates and each
+          day’s jobs go by what really stands there.
+        </p>
+      )}
     </div>
   );
 }
