@@ -121,8 +121,8 @@ export function Stands() {
       </ul>
       {site.stands.length > 0 && site.stands.every((s) => s.autoArranged) && (
         <p className="max-w-xl border-t border-line pt-4 text-soft">
-          A stand is your rack, shelf, box or sill, drawn with its lamps and trays. With one, readings, timers, hanging dates and each
-          day’s jobs go by what really stands there.
+          A stand is your rack, shelf, box or sill, drawn with its lamps and trays. With one, readings, timers, hanging dates and each day’s
+          jobs go by what really stands there.
         </p>
       )}
     </div>
