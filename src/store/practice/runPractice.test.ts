@@ -4,9 +4,10 @@ import { answerBench } from '../../core/answer/bench/answerBench';
 import { questionOfStand } from '../../core/answer/bench/questionOfStand';
 import type { BenchStand } from '../../core/answer/stand/benchStand';
 import { createCache } from '../../core/light/scene/Cache';
+import { logIt } from '../../core/site/growth/changeGrowth';
 import { dayFrom } from '../../core/units/day';
 import { createDayStore } from '../day/dayStore';
-import { createSiteStore } from '../site/siteStore';
+import { changeSite, createSiteStore } from '../site/siteStore';
 import { emptySite } from '../site/newSite';
 import { clearPractice, practised } from './practised';
 import { createPractice } from './practiceStore';
@@ -53,6 +54,9 @@ test('days pass one after the other; who comes by writes down how tall it is, on
 test('seedlings that come up while one is there are written down as up, once; while one is away nothing is', async () => {
   const it = await opened(AWAY);
   const { exercise } = it.run;
+  // What else was written down does not count as coming up.
+  const note = { id: 'note', day: TODAY, what: 'note', text: 'sown', height: null, stage: null } as const;
+  for (const { id } of it.sites.getState().site.batches) changeSite(it.sites, 'note', logIt(id, note));
   await it.practice.pass(exercise.days);
   const log = logOf(it);
   const first = Math.min(...log.filter((l) => l.what === 'height').map((l) => l.day));

@@ -353,3 +353,16 @@ test('trays and lamps that stand aside may go to the middle, along the width and
   expect(centred('shift', 'dx', width / 2 - (0.55 + 0.6) / 2)).toBe(true);
   expect(centred('shift', 'dy', depth / 2 - (0.1 + fittings[1]!.y) / 2)).toBe(true);
 });
+
+test('a tray whose light nobody has worked out has no result; the others have theirs', () => {
+  const site = siteWith();
+  const [stand, answer] = [standOf(site), answerOf(site)];
+  const [lit, bare] = stand.tiers.map((t) => t.tier.id);
+  const all = resultsOf(stand, answer);
+  expect(all.map((r) => r.trayId)).toEqual(stand.tiers[TIER]!.trays.map((y) => y.tray.id));
+  const { trays, ...rest } = answer.tiers[lit!]!;
+  const [, second] = Object.entries(trays);
+  const some = { [lit!]: { ...rest, trays: { [second![0]]: second![1] } }, [bare!]: answer.tiers[bare!]! };
+  expect(resultsOf(stand, { tiers: some })).toEqual(all.filter((r) => r.trayId === second![0]));
+  expect(resultsOf(stand, { tiers: {} })).toEqual([]);
+});

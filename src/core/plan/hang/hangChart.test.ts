@@ -316,3 +316,17 @@ test('a tier of its own timer is set by itself', () => {
   const hours = chartOf(own).visits[0]!.hours;
   expect(hours.map((h) => [h.timerId === 'second', h.lit_min]).sort()).toEqual([[false, 720], [true, 720]]); // prettier-ignore
 });
+
+test('where the engine finds a tray stronger than the table, the table is that much stronger from then on, and for this tray alone', () => {
+  const site = rack({ crops: ['leek', 'celery'], age: 3 });
+  const stand = standIn(site);
+  const course = new TierCourse(stand.tiers[0]!, answerBench(questionOfStand(stand, null)), FROM, 20, createCache(), createChartMemory());
+  const lights = () => [0, 1].map((tray) => course.light(tray, course.now.lamps, 0, FROM + 10));
+  const [leek, celery] = lights();
+  course.correct(0, 1.25);
+  course.correct(0, 0.8);
+  course.correct(0, 1.1);
+  const [more, same] = lights();
+  expect(same).toEqual(celery);
+  for (const spot of ['weakest', 'mean', 'strongest'] as const) expect(more![spot]).toBeWithin(1.1 * leek![spot], { relative: 1e-9 });
+});
