@@ -14,6 +14,12 @@ const trayOn = (page: Page, tier: number) =>
     .getByRole('button', { name: new RegExp(`^Tray: .*tier ${tier},`) })
     .first();
 const dose = async (page: Page, which: string) => Number(await page.getByTestId(`dose-${which}`).textContent());
+/** The mean DLI of one of the trays of the tier that is chosen. */
+async function inTray(page: Page, name: string): Promise<number> {
+  await page.getByRole('radio', { name }).click();
+  await expect(page.getByRole('radio', { name })).toBeChecked();
+  return dose(page, 'mean');
+}
 const settled = (page: Page) => expect(page.getByText('Calculating light…')).toHaveCount(0);
 
 async function beginRack(page: Page, tiers: number) {
@@ -281,6 +287,23 @@ test.describe('with the demo', () => {
     await expect(page.getByTestId('setting')).not.toHaveText(best!);
     await page.getByRole('button', { name: 'Apply' }).click();
     await expect(page.getByRole('button', { name: 'Undo: set height and hours' })).toBeEnabled();
+  });
+
+  test('plants that have grown tall take light from the lower tray beside them, and it says how much', async ({ page }) => {
+    await settled(page);
+    const shade = page.getByText(/taller plants beside it take \d+ %/);
+    await expect(shade).toHaveCount(0);
+    const before = await inTray(page, '2 Sweet pea');
+    await trayOn(page, 1).click();
+    await page.getByRole('textbox', { name: 'height today' }).fill('18 cm');
+    await page.keyboard.press('Enter');
+    await settled(page);
+    const after = await inTray(page, '2 Sweet pea');
+    await expect(shade).toBeVisible();
+    expect(after).toBeLessThan(before);
+    await page.getByRole('button', { name: /^Undo/ }).first().click();
+    await expect(shade).toHaveCount(0);
+    await expect.poll(() => dose(page, 'mean')).toBe(before);
   });
 
   test('any point of the tier is read by the keyboard, with the shares of its lamps', async ({ page }) => {

@@ -9,7 +9,7 @@ import { showLength } from '@/core/units/length';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { dliNumber, dliSpanWords } from '../drawing/lightWords';
 import { shareWords, stageWords } from '../verdict/words';
-import { faultWords, hangWords, riserWords, SAYS_WORDS, trayName } from './benchWords';
+import { faultsWords, hangWords, riserWords, SAYS_WORDS, trayName } from './benchWords';
 import { StandPicture } from './StandPicture';
 import { judgedTrays, useBenchLight } from './useBench';
 
@@ -92,8 +92,8 @@ export function BenchPrint({ stand }: { stand: BenchStand }) {
       </table>
       {faults.length > 0 && (
         <ul className="list-disc pl-4 font-semibold">
-          {faults.map((f, i) => (
-            <li key={i}>{faultWords(f, stand, lengthUnit)}</li>
+          {faultsWords(faults, stand, lengthUnit).map((words) => (
+            <li key={words}>{words}</li>
           ))}
         </ul>
       )}

@@ -2,7 +2,6 @@
 import { CopyPlus, TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { drawOf, lampsAMonth } from '@/core/plan/buying/bill';
-import { MOL_SECONDS } from '@/core/judge/dli/dli';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { furnishLike } from '@/core/site/stand/change';
 import { faultsOf } from '@/core/answer/faults/faults';
@@ -19,7 +18,7 @@ import { DliScale } from '../verdict/DliScale';
 import { HeadlineLine } from '../verdict/HeadlineLine';
 import { certaintyOf, consequencesOf, percent, shareWords, stageWords } from '../verdict/words';
 import { Term } from '../terms/Term';
-import { badness, faultWords, trayName } from './benchWords';
+import { badness, faultsWords, trayName } from './benchWords';
 import { AdvicePanel } from './AdvicePanel';
 import { BestSetting } from './BestSetting';
 import { TierAbove } from './TierAbove';
@@ -101,19 +100,16 @@ export function TierPanel({ stand, tier: t, commands }: { stand: BenchStand; tie
       </div>
       {focus && focus.verdict.says !== 'dark' && (
         <div>
-          <DliScale verdict={focus.verdict} stage={focus.tray.stage} highDli={focus.verdict.band.high * t.hours * MOL_SECONDS} />
+          <DliScale verdict={focus.verdict} stage={focus.tray.stage} />
           <DliKey />
         </div>
       )}
       {faults.length > 0 && (
         <ul className="space-y-1" aria-label="What is wrong">
-          {faults.map((f) => (
-            <li
-              key={`${f.why} ${f.thingId} ${'trayId' in f ? f.trayId : ''}`}
-              className="flex gap-2 rounded-md bg-copper-wash px-3 py-2 text-copper"
-            >
+          {faultsWords(faults, stand, lengthUnit).map((words) => (
+            <li key={words} className="flex gap-2 rounded-md bg-copper-wash px-3 py-2 text-copper">
               <TriangleAlert size={17} className="mt-0.5 shrink-0" aria-hidden />
-              {faultWords(f, stand, lengthUnit)}
+              {words}
             </li>
           ))}
         </ul>

@@ -6,7 +6,7 @@ import type { Fault } from '@/core/answer/faults/faults';
 import { demoSite } from '@/store/site/demoSite';
 import { stretchesOf } from './bands';
 import { benchFrame, tierAt } from './benchFrame';
-import { faultWords, hangWords, tiltWords, riserWords, stepWords } from './benchWords';
+import { faultsWords, faultWords, hangWords, tiltWords, riserWords, stepWords } from './benchWords';
 import { moveWords, movesWords } from './moveWords';
 
 const site = demoSite('en-GB');
@@ -125,3 +125,13 @@ test.each([
   [-0.5, Math.PI / 2, '29° to the right'],
   [0, 0, null],
 ])('a lamp tilted by %d, turned by %d, looks %s', (tilt, turn, words) => expect(tiltWords({ tilt, turn })).toBe(words));
+
+test('what reads the same is told once, with how often it was found', () => {
+  const [a, b] = rack.tiers[0]!.lamps.map((l) => l.fitting.id);
+  const trayId = rack.tiers[0]!.trays[0]!.tray.id;
+  const at = (thingId: string, by: number) => ({ why: 'leaves-above-lamp', thingId, trayId, by }) as Fault;
+  const words = faultsWords([at(a!, 0.02), at(b!, 0.02), at(a!, 0.05)], rack, 'cm');
+  expect(words).toHaveLength(2);
+  expect(words[0]).toMatch(/ reaches 2 cm above .* Found 2 times\.$/);
+  expect(words[1]).toBe(faultWords(at(a!, 0.05), rack, 'cm'));
+});

@@ -123,5 +123,15 @@ export function faultWords(fault: Fault, stand: BenchStand, unit: LengthUnit): s
   }
 }
 
+/** Each fault in words, those that read the same told once. */
+export function faultsWords(faults: readonly Fault[], stand: BenchStand, unit: LengthUnit): string[] {
+  const times = new Map<string, number>();
+  for (const f of faults) {
+    const words = faultWords(f, stand, unit);
+    times.set(words, (times.get(words) ?? 0) + 1);
+  }
+  return [...times].map(([words, n]) => (n > 1 ? `${words} Found ${n} times.` : words));
+}
+
 /** Of a set-up of the check that is changed by hand, or by advice. */
 export const KEEPS_POSITIONS = 'This set-up now keeps its positions. Find it under Stands from now on.';

@@ -4,7 +4,8 @@ import type { Verdict } from '@/core/judge/verdict/judge';
 import { dliAgainst, dliNumber } from '../drawing/lightWords';
 
 /** The three doses on one scale, each with its band of uncertainty, against what the crop asks. */
-export function DliScale({ verdict, stage, highDli }: { verdict: Verdict; stage: Stage; highDli: number }) {
+export function DliScale({ verdict, stage }: { verdict: Verdict; stage: Stage }) {
+  const { highDli } = verdict;
   const end = Math.max(highDli * 1.5, verdict.strongest.value * 1.25, 1);
   const at = (dose: number) => `${Math.min(100, (dose / end) * 100)}%`;
   const rows: [string, Banded][] = [

@@ -27,7 +27,7 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
         {view !== 'now' && <strong className="text-copper"> · {AGE_WORDS[view]}</strong>}
       </p>
       <HeadlineLine verdict={verdict} />
-      {verdict.says !== 'dark' && <DliScale verdict={verdict} stage={stage} highDli={verdict.highDli} />}
+      {verdict.says !== 'dark' && <DliScale verdict={verdict} stage={stage} />}
       <DliKey />
       {consequencesOf(verdict, crop, stage).map((text) => (
         <p key={text}>{text}</p>
