@@ -2,16 +2,19 @@
 import { act, renderHook } from '@testing-library/react';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { dayFrom } from '@/core/units/day';
+import type { Site } from '@/core/site/stand/Site';
 import { demoSite } from '@/store/site/demoSite';
 import { useTodayCharts } from './useTodayCharts';
 
 const TODAY = dayFrom(2027, 2, 20);
-const mockSite = demoSite('en-GB', TODAY);
+const mockSite: { -readonly [K in keyof Site]: Site[K] } = demoSite('en-GB', TODAY);
 const mockAsked: string[] = [];
 const mockAnswers: (() => void)[] = [];
+let mockFails = '';
 const mockAsk = (what: string) => (asked: BenchStand | { standId: string }) => {
   mockAsked.push(`${what} ${'stand' in asked ? asked.stand.id : asked.standId}`);
-  return new Promise((done) => mockAnswers.push(() => done({ what })));
+  const isBroken = mockAsked.at(-1) === mockFails;
+  return new Promise((done, fail) => mockAnswers.push(() => (isBroken ? fail(new Error('worker died')) : done({ what }))));
 };
 const mockWorkspace = { lightOfStand: mockAsk('light'), chartOf: mockAsk('chart') };
 jest.mock('../shell/WorkspaceContext', () => ({
@@ -43,5 +46,23 @@ test('the light of every stand is known before any chart is asked; what is known
   const again = renderHook(() => useTodayCharts());
   await act(() => jest.advanceTimersByTimeAsync(300));
   expect([again.result.current.left, mockAsked.length]).toEqual([0, before]);
+  jest.useRealTimers();
+});
+
+test('a stand whose light or chart fails is told of, and keeps no other waiting', async () => {
+  jest.useFakeTimers();
+  const shelves = mockSite.stands.filter((s) => !s.autoArranged);
+  for (const fails of [`light ${shelves[0]!.id}`, `chart ${shelves[0]!.id}`]) {
+    mockFails = fails;
+    mockAsked.length = 0;
+    // Objects of their own, so that nothing is known of them.
+    mockSite.stands = demoSite('en-GB', TODAY).stands;
+    const seen = renderHook(() => useTodayCharts());
+    await act(() => jest.advanceTimersByTimeAsync(300));
+    for (let i = 0; i < 20; i++) await act(async () => mockAnswers.splice(0).forEach((done) => done()));
+    expect(mockAsked.filter((a) => a.startsWith('light'))).toHaveLength(shelves.length);
+    expect(seen.result.current).toMatchObject({ failed: true, left: 1, dark: fails.startsWith('light') ? 1 : 0 });
+    seen.unmount();
+  }
   jest.useRealTimers();
 });

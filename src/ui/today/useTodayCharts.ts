@@ -26,8 +26,9 @@ const AT_A_TIME = 2;
 export function useTodayCharts(): {
   /** Those whose light is known; the chart of one that is still under way is null. */
   stands: readonly StandToday[];
-  /** So many stands whose light is, and whose chart is not known yet. */
+  /** So many stands whose light is not known yet. */
   dark: number;
+  /** So many whose chart is not. */
   left: number;
   failed: boolean;
 } {
@@ -58,11 +59,13 @@ export function useTodayCharts(): {
   );
   useEffect(() => {
     let stopped = false;
+    let failures = 0;
+    /** Some at a time; one that fails does not keep the others waiting. */
     async function together(work: (bench: BenchStand) => Promise<void>) {
       const open = [...benches];
       const next = async () => {
         for (let bench = open.shift(); bench && !stopped; bench = open.shift()) {
-          await work(bench);
+          await work(bench).catch(() => failures++);
           if (!stopped) setDone((n) => n + 1);
         }
       };
@@ -73,18 +76,15 @@ export function useTodayCharts(): {
         if (!lights.has(bench)) lights.set(bench, await lightOfStand(bench));
       });
       await together(async (bench) => {
-        if (chartIn(bench)) return;
-        const light = lights.get(bench)!;
+        const light = lights.get(bench);
+        if (!light || chartIn(bench)) return;
         const isDated = bench.tiers.some((t) => t.lamps.length > 0 && t.trays.some((y) => y.batch.sown !== null));
         const chart = isDated ? await chartOf({ site, standId: bench.stand.id, from: today, timerStep_min }, async () => light) : null;
         charts.set(bench, { of, chart });
       });
     }
     const waiting = setTimeout(() => {
-      work().then(
-        () => !stopped && setFailed(false),
-        () => !stopped && setFailed(true),
-      );
+      void work().then(() => !stopped && setFailed(failures > 0));
     }, REST_MS);
     return () => {
       stopped = true;
