@@ -40,7 +40,7 @@ export function FreeReading({ of }: { of: TierReadings }) {
     const lit = litOf({ ...tier, fittings: tier.fittings.filter((f) => !off.includes(f.id)) });
     if (lit.length === 0) return setProblem('At least one lamp must be on.');
     const reading = takeReading(tier, { x: here.x, y: here.y, z }, meter.hand, read.shown, { ...takenNow(), lit });
-    const doubtful = suspicionsOf(reading, of.tier.known.compared, of.lampOf, of.others).length > 0;
+    const doubtful = suspicionsOf(reading, of.tier.known.compared, of.lampOf, of.others, of.cache).length > 0;
     changeSite(sites, 'take a reading', keepReading(tier.id, { ...reading, leftOut: doubtful }));
     setText('');
     setProblem(null);

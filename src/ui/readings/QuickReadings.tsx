@@ -5,6 +5,8 @@ import { useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { colourOf } from '@/core/things/lamp/colourOf';
 import { tables } from '@/core/things/tables/libraryTables';
+import { createCache, type Cache } from '@/core/light/scene/Cache';
+import { lightThere } from '@/core/measure/reading/lightThere';
 import { expectedReading } from '@/core/measure/reading/expectedReading';
 import { distanceOf, type Reading } from '@/core/site/reading/Reading';
 import { suspicionsOf } from '@/core/measure/reading/suspicionsOf';
@@ -29,7 +31,6 @@ import { takenNow } from './takenNow';
 import { useMeter } from './useMeter';
 import { showReading, unitWords } from './words';
 import { Select } from '../parts/Select';
-import { lightThere } from '@/core/measure/reading/lightThere';
 
 const useLampOf = () => {
   const lamps = useSite((s) => s.site.lamps);
@@ -42,6 +43,8 @@ export function QuickReadings({ setUp }: { setUp: SetUp }) {
   const { lengthUnit } = useSettings();
   const { tier, stand, lamp, calibration, known } = setUp;
   const lampOf = useLampOf();
+  /** Lamps and walls, settled: readings share them. */
+  const cache = useMemo(() => createCache(), []);
   const spectrum = colourOf(lamp);
   const compared = known.compared.filter((c) => c.there.parts.some((p) => p.lamp.id === lamp.id));
   const others = tier.readings.length - compared.length;
@@ -59,7 +62,7 @@ export function QuickReadings({ setUp }: { setUp: SetUp }) {
           A reading is more reliable than the label. Hold the meter level at canopy height, block daylight, and enter the value.
         </p>
       )}
-      <NewReading setUp={setUp} onTake={(reading) => keep('take a reading', reading)} />
+      <NewReading setUp={setUp} cache={cache} onTake={(reading) => keep('take a reading', reading)} />
       <Link
         href="/readings"
         className="inline-flex min-h-9 items-center gap-2 font-semibold underline underline-offset-4 max-md:min-h-11"
@@ -73,7 +76,7 @@ export function QuickReadings({ setUp }: { setUp: SetUp }) {
             <ReadingRow
               key={c.reading.id}
               compared={c}
-              suspicions={c.reading.leftOut ? suspicionsOf(c.reading, setUp.known.compared, lampOf) : []}
+              suspicions={c.reading.leftOut ? suspicionsOf(c.reading, setUp.known.compared, lampOf, [], cache) : []}
               where={showLength(distanceOf(c.reading), lengthUnit)}
               onKeep={keep}
               onDrop={() => {
@@ -102,7 +105,13 @@ const shortWords = (readings: number, scale: number | undefined): string => {
   return scale === undefined ? count : `${count}, ${percent(scale)} of the label`;
 };
 
-function NewReading({ setUp, onTake }: { setUp: SetUp; onTake(reading: Reading): void }) {
+interface NewReadingProps {
+  readonly setUp: SetUp;
+  readonly cache: Cache;
+  onTake(reading: Reading): void;
+}
+
+function NewReading({ setUp, cache, onTake }: NewReadingProps) {
   const { lengthUnit } = useSettings();
   const place = useStore(placeStore);
   const meter = useMeter();
@@ -131,18 +140,18 @@ function NewReading({ setUp, onTake }: { setUp: SetUp; onTake(reading: Reading):
     if (lamp.fluxBasis === 'unknown' && !setUp.calibration) return '';
     const at = placeNow(tier, sensorAt(setUp, place, distance));
     const real = realLamps(setUp.known, lampOf);
-    const { value, unit } = expectedReading(meter.kind.id, lightThere(at, real, setUp.known.fit?.sides?.reflectances), meter.factor);
+    const { value, unit } = expectedReading(meter.kind.id, lightThere(at, real, setUp.known.fit?.sides?.reflectances, cache), meter.factor);
     return value === null
       ? 'Here such a meter is beyond its range.'
       : `Here it should show about ${showReading(Number(value.toPrecision(2)))} ${unitWords(unit)}.`;
-  }, [setUp, tier, meter.kind.id, meter.factor, place, distance, lamp.fluxBasis, dragging, lampOf]);
+  }, [setUp, tier, meter.kind.id, meter.factor, place, distance, lamp.fluxBasis, dragging, lampOf, cache]);
   function take(e: React.FormEvent) {
     e.preventDefault();
     const read = readShown(text, meter.unit);
     if ('problem' in read) return setProblem(read.problem);
     const reading = takeReading(tier, sensorAt(setUp, place, distance), meter.hand, read.shown, takenNow());
     // Kept at once, so that nothing typed is lost; but one that can't be is left out until the person decides.
-    const doubtful = suspicionsOf(reading, setUp.known.compared, lampOf).length > 0;
+    const doubtful = suspicionsOf(reading, setUp.known.compared, lampOf, [], cache).length > 0;
     onTake({ ...reading, leftOut: doubtful });
     setText('');
     setProblem(null);

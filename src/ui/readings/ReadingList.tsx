@@ -68,7 +68,7 @@ export function ReadingList({ of }: { of: TierReadings }) {
               <ReadingRow
                 key={c.reading.id}
                 compared={c}
-                suspicions={c.reading.leftOut ? suspicionsOf(c.reading, compared, of.lampOf, of.others) : []}
+                suspicions={c.reading.leftOut ? suspicionsOf(c.reading, compared, of.lampOf, of.others, of.cache) : []}
                 where={placeWords(t, c.reading, lengthUnit)}
                 plan={of.plannedAt(c.reading).ppfd}
                 onKeep={(what, r) => changeSite(sites, what, keepReading(t.tier.id, r))}

@@ -85,9 +85,9 @@ export function TableSheet({ of }: { of: TierReadings }) {
       );
     });
     // Held against each other, as in a walk: what can't be is kept and left out.
-    const all = [...t.known.compared, ...compare(taken, of.lampOf)];
+    const all = [...t.known.compared, ...compare(taken, of.lampOf, of.cache)];
     const judged =
-      taken.length > 200 ? taken : taken.map((r) => ({ ...r, leftOut: suspicionsOf(r, all, of.lampOf, of.others).length > 0 }));
+      taken.length > 200 ? taken : taken.map((r) => ({ ...r, leftOut: suspicionsOf(r, all, of.lampOf, of.others, of.cache).length > 0 }));
     changeSite(sites, `take ${taken.length} readings`, keepReadings(t.tier.id, judged));
     const head = headOf(rows);
     if (plan.headed) settings.setState({ tablePlans: [{ head, plan }, ...tablePlans.filter((p) => p.head !== head)].slice(0, MOST_PLANS) });

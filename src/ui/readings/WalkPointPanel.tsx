@@ -60,11 +60,12 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
 
   const place = useMemo(() => placeNow(t.tier, point), [t.tier, point]);
   const plan = useMemo(() => of.plannedAt(place), [place, of]);
+  const asLabelled = useMemo(() => lightThere(place, of.lampOf, {}, of.cache), [place, of]);
   const expected = useMemo(() => expectedReading(meter.kind.id, plan, meter.factor), [meter.kind.id, meter.factor, plan]);
   const before = t.tier.readings.find((r) => r.id === walk.taken[walk.at]) ?? null;
   const uncertainties = useMemo(
-    () => (before?.leftOut ? suspicionsOf(before, t.known.compared, of.lampOf, of.others) : []),
-    [before, t.known.compared, of.lampOf, of.others],
+    () => (before?.leftOut ? suspicionsOf(before, t.known.compared, of.lampOf, of.others, of.cache) : []),
+    [before, t.known.compared, of.lampOf, of.others, of.cache],
   );
 
   const shownNow = display.sample ? onItsFace(display.sample.value, display.sample.range, scale) : null;
@@ -76,7 +77,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
   function previewOf(shown: number, unit: LightUnit) {
     const dark = walk.daylight ? darkOf(darkDraft, meter.unit) * times : 0;
     const reading = takeReading(t.tier, point, meter.hand, { value: shown, unit, dark }, { id: '', now_ms: 0 });
-    return convert(reading, lightThere(place, of.lampOf));
+    return convert(reading, asLabelled);
   }
 
   function take(again: boolean) {
@@ -94,7 +95,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
     const shown = { value: mean, unit: typed.value.unit, dark, of: count };
     const reading = takeReading(t.tier, point, meter.hand, shown, takenNow(before?.id));
     // Kept at once, so that nothing typed is lost; but one that can't be is left out until the person decides.
-    const doubtful = suspicionsOf(reading, t.known.compared, of.lampOf, of.others).length > 0;
+    const doubtful = suspicionsOf(reading, t.known.compared, of.lampOf, of.others, of.cache).length > 0;
     changeSite(sites, 'take a reading', keepReading(t.tier.id, { ...reading, leftOut: doubtful }));
     noteTaken(reading.id);
     setProblem(null);

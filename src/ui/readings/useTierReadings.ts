@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { tables } from '@/core/things/tables/libraryTables';
-import { createCache } from '@/core/light/scene/Cache';
+import { createCache, type Cache } from '@/core/light/scene/Cache';
 import { lightThere, type LampOf, type LightThere, type ReadingPlace } from '@/core/measure/reading/lightThere';
 import type { OtherTier } from '@/core/measure/reading/otherwiseOf';
 import { litOf } from '@/core/site/reading/Reading';
@@ -20,6 +20,8 @@ export interface TierReadings {
   /** What the plan gives at a place: lamps and sides as they are known to be. */
   plannedAt(place: ReadingPlace): LightThere;
   readonly others: readonly OtherTier[];
+  /** Lamps and walls, settled: its readings share them. */
+  readonly cache: Cache;
 }
 
 const NONE = {};
@@ -32,6 +34,6 @@ export function useTierReadings(stand: BenchStand, tier: BenchTier): TierReading
     const found = tier.known.fit?.sides?.reflectances ?? NONE;
     const realLampOf = realLamps(tier.known, lampOf);
     const cache = createCache();
-    return { stand, tier, lampOf, plannedAt: (place) => lightThere(place, realLampOf, found, cache), others };
+    return { stand, tier, lampOf, plannedAt: (place) => lightThere(place, realLampOf, found, cache), others, cache };
   }, [stand, tier, lamps]);
 }

@@ -1,7 +1,7 @@
 import { LEFT_BY_MATCHING, meterErrorOf, meterOf } from '../../things/meter/meterLibrary';
 import type { Ppfd } from '../../units/quantities';
 import type { Uncertainty } from '../../judge/uncertainty/Band';
-import { createCache } from '../../light/scene/Cache';
+import { createCache, type Cache } from '../../light/scene/Cache';
 import { convert, type Converted } from './convert';
 import { lightThere, type LampOf, type LightThere } from './lightThere';
 import type { Reading } from '../../site/reading/Reading';
@@ -37,8 +37,7 @@ const HAS_A_SAY = 0.25;
 const LIT_ALIKE = 48;
 
 /** Readings converted by the light at their place, and held against the boxes of the lamps that were lit. */
-export function compare(readings: readonly Reading[], lampOf: LampOf): Compared[] {
-  const cache = createCache(LIT_ALIKE);
+export function compare(readings: readonly Reading[], lampOf: LampOf, cache: Cache = createCache(LIT_ALIKE)): Compared[] {
   return readings.flatMap((reading) => {
     const there = lightThere(reading, lampOf, {}, cache);
     if (there.parts.length === 0) return [];

@@ -1,5 +1,5 @@
 import type { Metres, Share } from '../../units/quantities';
-import { createCache } from '../../light/scene/Cache';
+import { createCache, type Cache } from '../../light/scene/Cache';
 import { lightThere, type LampOf, type ReadingPlace } from './lightThere';
 import type { Around, LitLamp, Reading } from '../../site/reading/Reading';
 import { over, type Otherwise } from './hypothesesOf';
@@ -24,9 +24,9 @@ export function otherwiseOf(
   lampOf: LampOf,
   found: Readonly<Record<string, Share>> = {},
   others: readonly OtherTier[] = [],
+  cache: Cache = createCache(),
 ): Otherwise {
   const { dx, dy, z, lit, around } = reading;
-  const cache = createCache();
   const ppfdOf = (place: ReadingPlace) => lightThere(place, lampOf, found, cache).ppfd;
   const stated = ppfdOf(reading);
   const at = (height: Metres) => over(ppfdOf({ dx, dy, z: Math.max(0, height), lit, around }), stated);

@@ -1,3 +1,4 @@
+import { createCache, type Cache } from '../../light/scene/Cache';
 import { calibrate, compare, type Compared } from './calibrate';
 import type { LampOf } from './lightThere';
 import { otherwiseOf, type OtherTier } from './otherwiseOf';
@@ -26,10 +27,17 @@ const NAMED = 0.05;
  *
  * @param all     readings of the tier held against the boxes, this one or not
  * @param others  other tiers of the stand, where it may have been taken by mistake
+ * @param cache   of a list of readings, whose lamps and walls are mostly the same
  * @returns reasons, the likeliest first, adding up to about 1; none when the reading is plausible
  */
-export function suspicionsOf(reading: Reading, all: readonly Compared[], lampOf: LampOf, others: readonly OtherTier[] = []): Suspicion[] {
-  const one = compare([reading], lampOf)[0];
+export function suspicionsOf(
+  reading: Reading,
+  all: readonly Compared[],
+  lampOf: LampOf,
+  others: readonly OtherTier[] = [],
+  cache: Cache = createCache(),
+): Suspicion[] {
+  const one = compare([reading], lampOf, cache)[0];
   if (!one) return [];
   // No level sensor sees the lamps there: it was not where it is said to have been.
   if (!(one.nominal > 0)) return [{ why: 'other-height', multiply: null, weight: 1 }];
@@ -42,8 +50,8 @@ export function suspicionsOf(reading: Reading, all: readonly Compared[], lampOf:
   const { low, high, sd } = known ? AMONG_READINGS : HONEST;
   const ratio = one.ratio / (known?.scale ?? 1);
   if (ratio >= low && ratio <= high)
-    return ratio < ASKED_BELOW ? askAgain({ ...one, ratio }, sd, () => otherwiseOf(reading, lampOf, {}, others)) : [];
-  return question({ ...one, ratio }, sd, known === null, () => otherwiseOf(reading, lampOf, {}, others));
+    return ratio < ASKED_BELOW ? askAgain({ ...one, ratio }, sd, () => otherwiseOf(reading, lampOf, {}, others, cache)) : [];
+  return question({ ...one, ratio }, sd, known === null, () => otherwiseOf(reading, lampOf, {}, others, cache));
 }
 
 /** A reading that may be honest, but is so low that it is worth a look whether all lamps were on and the sensor at the leaves. */
