@@ -20,8 +20,11 @@ export function visibilityOf({ rooms, obstructions }: Pick<Scene, 'rooms' | 'obs
   ];
   return (ax, ay, az, bx, by, bz) => {
     let share: Share = 1;
-    for (const thing of obstructions) if (isHidden(thing, ax, ay, az, bx, by, bz)) share *= thing.transmittance ?? 0;
-    if (share === 0) return 0;
+    for (const thing of obstructions) {
+      if (!isHidden(thing, ax, ay, az, bx, by, bz)) continue;
+      share *= thing.transmittance ?? 0;
+      if (share === 0) return 0;
+    }
     const dx = bx - ax, dy = by - ay, dz = bz - az; // prettier-ignore
     if (dx !== 0) for (const s of acrossX) share *= through(s, (s.at - ax) / dx, ay, dy, az, dz);
     if (share === 0) return 0;
