@@ -2,7 +2,6 @@
 import clsx from 'clsx';
 import Link from 'next/link';
 import { useMemo } from 'react';
-import type { JudgedTray } from '@/core/answer/bench/judgeTray';
 import { lampsAMonth } from '@/core/plan/buying/bill';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { benchStandIn } from '@/store/bench/benchStandIn';
@@ -13,6 +12,7 @@ import { dliNumber } from '../drawing/lightWords';
 import { useSize } from '../drawing/useSize';
 import { SAYS_WORDS, trayName } from './benchWords';
 import { colourOfResult } from '../verdict/resultColours';
+import { sideBySide } from './sideBySide';
 import { StandPicture } from './StandPicture';
 import { judgedTrays, useBenchLook } from './useBench';
 import { toldShare } from '../verdict/words';
@@ -109,7 +109,7 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
             </tr>
           </thead>
           <tbody>
-            {rowsOf(judged).map(({ key, tier, a, b }) => (
+            {sideBySide(judged[0]!, judged[1]!, (j) => trayName(j.tray)).map(({ key, tier, a, b }) => (
               <tr key={key} className="border-t border-line">
                 <td className="py-1">
                   <span className="text-soft">{tier}</span> {trayName((b ?? a)!.tray)}
@@ -139,23 +139,6 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
       )}
     </div>
   );
-}
-
-/** Trays of both stands, tier by tier in the order in which they were put there. */
-function rowsOf([left, right]: readonly (readonly (readonly JudgedTray[])[])[]): {
-  key: string;
-  tier: number;
-  a: JudgedTray | undefined;
-  b: JudgedTray | undefined;
-}[] {
-  return Array.from({ length: Math.max(left!.length, right!.length) }, (_, t) =>
-    Array.from({ length: Math.max(left![t]?.length ?? 0, right![t]?.length ?? 0) }, (__, i) => ({
-      key: `${t} ${i}`,
-      tier: t + 1,
-      a: left![t]?.[i],
-      b: right![t]?.[i],
-    })),
-  ).flat();
 }
 
 /** A number on the left and what it becomes on the right; alone where they are the same. */
