@@ -9,7 +9,7 @@ import { reflects, type Room } from '../room/Room';
 import { balanceOf } from '../room/solveRoom';
 import { mirroredLight } from './mirroredLight';
 import { visibilityOf } from './visibility';
-import { nodesAlong, weightsBetween } from './planeNodes';
+import { nodesAlong, weightsBetween, type Nodes } from './planeNodes';
 import { NO_CACHE, createCache, type Cache } from './Cache';
 import type { Scene } from './Scene';
 import { reflectedBy, settleRooms, weigh, type Solved } from './settleRooms';
@@ -28,6 +28,11 @@ export interface LightField {
   indirectOver(xs: Float64Array, ys: Float64Array, z: Metres): Float64Array;
   /** The part of it that comes by way of the faces of a room. */
   reflectedAt(x: Metres, y: Metres, z: Metres): Ppfd;
+  /**
+   * The same over some places, to be asked at one height after another: worked out at nodes along the height and carried over to those
+   * between, as in a slice. For many heights of leaves under one place.
+   */
+  reflectedAlong(places: readonly (readonly [Metres, Metres])[]): (z: Metres) => Float64Array;
   /** Over equal cells of a level rectangle, at their centres. @throws RangeError for an empty one, a cell ≤ 0, or over four million cells */
   map(area: Rect, z: Metres, cell: Metres): LightMap;
   /** Over an upright rectangle at one depth, on level receivers. @throws RangeError likewise */
@@ -119,6 +124,39 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
     return out.map((v) => Math.max(0, v));
   }
 
+  function reflectedAlong(places: readonly (readonly [Metres, Metres])[]): (z: Metres) => Float64Array {
+    const nodesOf = new Map<Solved, { nodes: Nodes; at: (node: number, place: number) => Ppfd }>();
+    function along(s: Solved) {
+      const nodes = nodesAlong(s.room.z, s.room.z + s.room.height, s.patches.faces.find((f) => f.name === 'left')!.rows);
+      const count = nodes.at.length * places.length;
+      const weights = weightsIn(s, `along ${places.map(([x, y]) => `${within(s.room, 0, x)} ${within(s.room, 1, y)}`).join()}`, count);
+      const mirror = mirroredIn(s);
+      const known = new Float64Array(count).fill(NaN);
+      const at = (node: number, place: number): Ppfd => {
+        const n = node * places.length + place;
+        const [x, y] = places[place]!;
+        const z = nodes.at[node]!;
+        if (Number.isNaN(known[n]!)) known[n] = reflectedBy(s, weights(n, x, y, z), z) + (mirror?.(x, y, z) ?? 0);
+        return known[n]!;
+      };
+      nodesOf.set(s, { nodes, at });
+      return { nodes, at };
+    }
+    return (z) => {
+      const between = new Map<Solved, ReturnType<typeof weightsBetween>>();
+      return Float64Array.from(places, ([x, y], i) => {
+        const s = roomAt(x, y, z);
+        if (!s) return 0;
+        const { nodes, at } = nodesOf.get(s) ?? along(s);
+        let w = between.get(s);
+        if (!w) between.set(s, (w = weightsBetween(nodes, Float64Array.of(z))));
+        let sum = 0;
+        for (let k = 0; k < 4; k++) if (w.weight[k] !== 0) sum += w.weight[k]! * at(w.index[k]!, i);
+        return Math.max(0, sum);
+      });
+    };
+  }
+
   /** Adds the reflected light to a grid of which one side runs along x; the other along y (a map) or z (a slice). */
   function addReflected(out: Float32Array, xs: Float64Array, others: Float64Array, plane: { z: Metres } | { y: Metres }) {
     for (const s of solved) {
@@ -206,6 +244,7 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
     },
     indirectOver,
     reflectedAt,
+    reflectedAlong,
     map(area, z, cell) {
       const [columns, rows] = cellsOf(area.x1 - area.x0, area.y1 - area.y0, cell);
       const ppfd = grid('map', centres(area.x0, area.x1, columns), centres(area.y0, area.y1, rows), { z });

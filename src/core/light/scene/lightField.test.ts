@@ -415,3 +415,39 @@ test('what comes indirectly is all light but the straight light of the lamps of 
     expect(indirectAt(x, y, 0.6)).toBeWithin(field.ppfdAt(x, y, 0.6) - irradianceOf(above)(x, y, 0.6, 0, 0, 1), { absolute: 1e-9 });
   }
 });
+
+test('asked at many heights under one place, what is reflected is the same as asked one by one', () => {
+  const low = box(allFaces((n) => ({ reflectance: n === 'floor' ? 0.1 : 0.85, transmittance: 0 })));
+  const high = box(
+    allFaces((n) => ({ reflectance: n === 'back' ? 0.9 : 0.2, transmittance: 0, specular: n === 'back' ? 0.6 : 0 })),
+    { z: 0.5 },
+  );
+  const above: Emitter = { ...tube, z: 0.85 };
+  const field = lightFieldOf({ lamps: [lampOf(tube), { id: 'above', emitters: [above] }], rooms: [low, high], obstructions: [] });
+  const places = [[0.05, 0.05], [0.5, 0.25], [0.9, 0.4], [1.4, 0.2]] as const; // prettier-ignore
+  const along = field.reflectedAlong(places);
+  for (const z of [0.013, 0.1, 0.22, 0.31, 0.56, 0.7])
+    along(z).forEach((v, i) =>
+      expect(v).toBeWithin(field.reflectedAt(places[i]![0], places[i]![1], z), { relative: 0.025, absolute: 1e-9 }),
+    );
+  expect(along(0.1)[3]).toBe(0); // beside the rack
+});
+
+test('a lamp that was settled in its tier alone gives the same light in a rack of such tiers, wherever it stands there', () => {
+  const faces = allFaces((n) => (n === 'floor' ? { reflectance: 0.3, transmittance: 0.2 } : n === 'left' ? OPEN : { reflectance: 0.7, transmittance: 0 })); // prettier-ignore
+  const rack = (z: number): Scene => ({
+    lamps: [lampOf({ ...tube, z: z + tube.z }), { id: 'other', emitters: [{ ...bulb, z: 0.25 }] }],
+    rooms: [box(faces), box(faces, { z })],
+    obstructions: [],
+  });
+  const cache = createCache();
+  lightFieldOf(sceneOf(box(faces), tube), cache);
+  for (const z of [0.5, 0.62])
+    for (const [x, y, h] of [
+      [0.1, 0.1, 0.05],
+      [0.8, 0.3, 0.3],
+    ] as const)
+      // prettier-ignore
+      for (const up of [0, z])
+        expect(lightFieldOf(rack(z), cache).ppfdAt(x, y, up + h)).toBeWithin(lightFieldOf(rack(z)).ppfdAt(x, y, up + h), { relative: 1e-5 });
+});

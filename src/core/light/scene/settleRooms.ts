@@ -67,16 +67,16 @@ export function settleRooms(
     for (const { ppf, ...rest } of lamps.flatMap((lamp) => lamp.emitters)) {
       // Kept for one photon, so that the same lamp dimmed, aged or counted for other hours is not worked out again.
       const e = { ...rest, ppf: 1 };
-      const own = cache.get(`patchlight ${worldKey} ${finer} ${accounted} ${room.z} ${emitterKey(e)}`, () => {
-        const faces = accounted ? patches.faces : patches.faces.filter((f) => f.reflectance > 0);
-        const light = directOnPatches(
-          { ...patches, faces },
-          room,
-          e,
-          anyLight(e, room, scene, visibility),
-          isOfAnotherRoom(e, room, scene),
-        );
-        return whole(light, patches, room, e, obstructions.length === 0 && faces.length === patches.faces.length);
+      const home = obstructions.length === 0 && isInside(room, e.x, e.y, e.z);
+      // In its own room a lamp gives the same to the patches whatever else there is, and wherever that room stands: kept as in a room at 0.
+      const lamp = home ? { ...e, x: tidy(e.x - room.x), y: tidy(e.y - room.y), z: tidy(e.z - room.z) } : e;
+      const at = home ? { ...room, x: 0, y: 0, z: 0 } : room;
+      const faces = accounted ? patches.faces : patches.faces.filter((f) => f.reflectance > 0);
+      const where = home ? `${room.width} ${room.depth} ${room.height} ${faces.map((f) => f.name).join()}` : `${worldKey} ${accounted} ${room.z}`;
+      const own = cache.get(`patchlight ${where} ${finer} ${emitterKey(lamp)}`, () => {
+        const falls = home ? irradianceOf(asLine(lamp)) : anyLight(lamp, room, scene, visibility);
+        const light = directOnPatches({ ...patches, faces }, at, lamp, falls, !home && isOfAnotherRoom(lamp, room, scene));
+        return whole(light, patches, lamp, home && faces.length === patches.faces.length);
       });
       residual = Math.max(residual, own.residual);
       const { ceiling } = room.faces;
@@ -111,6 +111,9 @@ export function settleRooms(
   }
   return solved;
 }
+
+/** Tenths of a nanometre: where a lamp is in its room comes out the same wherever the room stands. */
+const tidy = (v: Metres): Metres => Math.round(v * 1e10) / 1e10;
 
 /** Light of a lamp that comes to the patches by way of mirrors, for one photon: all of it, and what has met as many as are followed. */
 function byMirrors(patches: Patches, room: Room, emitter: Emitter, mirrors: number): { all: Float64Array; last: Float64Array } {
@@ -147,8 +150,8 @@ function arrivingAtShelves({ patches, settled, mirrored }: Solved): Float64Array
  * What a lamp sends out in a room without things in it all lands on its faces: takes out the last error of the sums over patches,
  * where the light on all of them is known.
  */
-function whole(light: PatchLight, { area }: Patches, room: Room, emitter: Emitter, known: boolean): PatchLight & { residual: Share } {
-  if (!known || !isInside(room, emitter.x, emitter.y, emitter.z)) return { ...light, residual: 0 };
+function whole(light: PatchLight, { area }: Patches, emitter: Emitter, known: boolean): PatchLight & { residual: Share } {
+  if (!known) return { ...light, residual: 0 };
   const lands = light.mean.reduce((sum, v, i) => sum + v * area[i]!, 0);
   const off = emitter.ppf / lands;
   // A lamp that pokes out of the room does send some of its light elsewhere.

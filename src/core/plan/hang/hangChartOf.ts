@@ -130,7 +130,9 @@ function engineOf(
   cache: Cache,
   memory: ChartMemory,
 ): Engine {
-  const { site, standId, from } = question;
+  const { from } = question;
+  // The lamps' own light: neither other stands nor what comes in by windows have a part in it.
+  const alone = { ...question.site, stands: question.site.stands.filter((s) => s.id === question.standId), windows: [] };
   const answerOn = (day: Day): BenchAnswer => {
     const done = visits.filter((v) => v.day <= day);
     if (done.length === 0) return question.answer;
@@ -138,13 +140,8 @@ function engineOf(
     const key = `${day} ${JSON.stringify(done)}`;
     let answer = known.get(key);
     if (!answer) {
-      const then = siteOn(site, visits, day, tables, from);
-      const stand = benchStandOf(
-        then,
-        then.stands.find((s) => s.id === standId)!,
-        tables,
-      );
-      const asked = questionOfStand(stand, null);
+      const then = siteOn(alone, visits, day, tables, from);
+      const asked = questionOfStand(benchStandOf(then, then.stands[0]!, tables), null);
       answer = memory.answers.get(JSON.stringify(asked), () => answerBench(asked, cache));
       known.set(key, answer);
     }

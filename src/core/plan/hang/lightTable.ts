@@ -1,8 +1,7 @@
 import { askedTier } from '../../answer/bench/questionOfStand';
 import { sceneOfTier } from '../../answer/bench/benchScene';
-import type { AskedTier, BenchAnswer } from '../../answer/bench/BenchQuestion';
-import { emitterKey } from '../../light/emitters/emitterKey';
-import { lightFieldOf, type LightField } from '../../light/scene/LightField';
+import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
+import { lightFieldOf } from '../../light/scene/LightField';
 import type { Cache } from '../../light/scene/Cache';
 import { NO_LIGHT, SPREAD_PARTS, spreadOf, type LightSpread } from '../../judge/dli/LightSpread';
 import { throughCover } from '../../things/container/coverLibrary';
@@ -15,6 +14,7 @@ import { plantAreaOf } from '../../site/stand/footprint';
 import { NINE_AMONG_POINTS } from '../../site/stand/nineSpots';
 import { trayPointsOf } from '../../site/stand/trayPoints';
 import type { ChartMemory } from './ChartMemory';
+import { exact, ownLightOf, type Places } from './ownLight';
 
 /** The light on the trays of a tier for every height of its lamps and of its plants: worked out once, looked up for each day. */
 export interface LightTable {
@@ -53,9 +53,6 @@ const OPEN_HEIGHT: Metres = 1.2; // our choice: as far as a bench is worth light
 const LIFTS = 9;
 const DISTANCES = 14;
 const NEAREST: Metres = 0.015;
-/** Patches along each side of a room, as a share of the engine's own: moves no spot by more than 1 % (demo stands, white sides included). */
-const COARSER = 0.7;
-
 /**
  * Works out the light of one tier at a grid of lamp heights and distances, at some 70 points of each tray; between them by straight
  * lines in the logarithms. Light from other tiers and the shade of taller neighbours stay as they are.
@@ -91,13 +88,13 @@ export function lightTableOf(
   const distances = Array.from({ length: DISTANCES }, (_, i) => NEAREST * (farthest / NEAREST) ** (i / (DISTANCES - 1)));
 
   const asked = askedTier(t);
-  const roomKey = JSON.stringify(asked.room);
+  const lightUnder = ownLightOf(asked, t.lamps.map((l) => l.fitting.hanger.kind !== 'fixed'), cache, memory); // prettier-ignore
   const rows = new Map<string, readonly Logs[][]>(t.trays.map(({ tray }) => [tray.id, lifts.map(() => [])]));
   const points = new Map(t.trays.map(({ tray }) => [tray.id, trayPointsOf(plantAreaOf(tray), t.lamps)]));
   const spills = new Map(t.trays.map((y) => [y.tray.id, spillAt(y, points.get(y.tray.id)!.places)] as const));
 
   /** What comes from other tiers now less what neighbours take, at the points of a tray: the light that the engine found there less the tier's own. */
-  function spillAt({ tray, canopy }: BenchTray, points: readonly (readonly [Metres, Metres])[]): Float64Array {
+  function spillAt({ tray, canopy }: BenchTray, points: Places): Float64Array {
     const light = answer.tiers[t.tier.id]?.trays[tray.id];
     if (!light || (Object.keys(answer.tiers).length < 2 && light.shadedShare === 0)) return new Float64Array(points.length);
     const { area, columns, rows: lines, ppfd } = light.map;
@@ -111,15 +108,9 @@ export function lightTableOf(
     });
   }
   lifts.forEach((lift, i) => {
-    const lamps = asked.lamps.map((lamp, k) => {
-      const up = faceOf(t.lamps[k]!, lift) - t.lamps[k]!.fitting.face;
-      return { ...lamp, emitters: lamp.emitters.map((e) => ({ ...e, z: exact(e.z + up) })) };
-    });
-    let field: LightField | null = null;
-    const here = `${lampsKey(lamps)} ${roomKey}`;
+    const light = lightUnder(lift);
     for (const { tray } of t.trays) {
       const { places, weights } = points.get(tray.id)!;
-      const known = memory.rows.get(`${here} ${JSON.stringify(places)}`, () => new Map<Metres, Float64Array>());
       for (const [j, d] of distances.entries()) {
         // What is looked up lies between two distances and two lifts: one beyond each end of the range will do.
         const { low, high } = canopies.get(tray.id)!;
@@ -132,12 +123,7 @@ export function lightTableOf(
         const z = exact(Math.max(0.001, faceAt(lift) - d));
         const spill = spills.get(tray.id)!;
         const through = throughCover(tray);
-        let own = known.get(z);
-        if (!own) {
-          const light = (field ??= lightFieldOf(sceneOfTier({ lamps, room: asked.room }), cache, COARSER));
-          known.set(z, (own = Float64Array.from(places, ([x, y]) => light.ppfdAt(x, y, z))));
-        }
-        const values = own.map((v, k) => Math.max(0, through * v + spill[k]!));
+        const values = light(places, z).map((v, k) => Math.max(0, through * v + spill[k]!));
         rows.get(tray.id)![i]!.push(logsOf(spreadOf(values, weights, NINE_AMONG_POINTS)));
       }
     }
@@ -189,11 +175,6 @@ export function lightTableOf(
     },
   };
 }
-
-const lampsKey = (lamps: AskedTier['lamps']) => lamps.flatMap((l) => l.emitters.map(emitterKey)).join('|');
-
-/** Tenths of a micrometre: heights that are the same but for the last figures of a computer are one. */
-const exact = (v: Metres): Metres => Math.round(v * 1e7) / 1e7;
 
 /** Which of so many even places lies before a position, and how far past it. */
 function between(position: number, count: number): readonly [number, number] {
