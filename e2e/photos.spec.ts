@@ -105,7 +105,9 @@ test('a picture that is none is refused in words; a deleted photo comes back; al
   const other = await (await browser.newContext({ baseURL: `http://localhost:${process.env.E2E_PORT}` })).newPage();
   await other.goto('/settings/data');
   await other.getByLabel('File to open').setInputFiles(path);
-  await expect(other.getByText(/^\d+ set-ups added from .* 2 photos came along\.$/)).toBeVisible();
+  await other.getByRole('button', { name: 'Use it instead' }).click();
+  await expect(other.getByText(/^Everything is as in .* 2 photos came along\.$/)).toBeVisible();
+  await expect(other.getByRole('list', { name: 'Backups' })).toContainText('First set-up'); // what was there before
   await other.goto('/today/journal');
   const found = other.getByRole('button', { name: /^Photo of Sage/ });
   await expect(found).toHaveCount(2);

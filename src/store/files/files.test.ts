@@ -28,6 +28,7 @@ import { guessColumns, readTable } from '../../core/measure/reading/readingTable
 import { takeReading } from '../../core/measure/reading/takeReading';
 import { keepReadings } from '../../core/site/stand/changeReadings';
 import { dayFrom } from '../../core/units/day';
+import { unsoundIn } from '../form/unsoundIn';
 import { exportSite } from './exportSite';
 import { mergeSite } from './mergeSite';
 import { readSiteText } from './readSiteText';
@@ -47,6 +48,42 @@ const read = (text: string) => {
 test('one set-up takes along what it uses and nothing else', () => {
   const one = read(exportSite(site, ['demo-leek']));
   expect([one.stands.length, one.batches.length, one.timers.length, one.lamps.length]).toEqual([1, 1, 1, 1]);
+});
+
+test('one set-up tells nothing of the rest of the household', () => {
+  const demo = demoSite('en-GB', dayFrom(2027, 1, 20));
+  const sill = demo.stands.find((s) => s.id === 'demo-sill')!;
+  const ofSill = JSON.stringify([sill, demo.batches.filter((b) => sill.tiers[0]!.trays.some((t) => t.batchId === b.id))]);
+  const one = read(exportSite(demo, ['demo-sill']));
+  for (const other of [...demo.clinic, ...demo.trials, ...demo.ownLamps, ...demo.batches].filter((o) => !ofSill.includes(o.id)))
+    expect(JSON.stringify(one)).not.toContain(`"${other.id}"`);
+  expect([one.windows.length, one.season, one.spares, one.jobMarks]).toEqual([1, null, [], []]);
+  expect(demo.windows.length).toBeGreaterThan(1);
+  // Of the rack there is more to tell.
+  const rack = read(exportSite(demo, ['demo-rack']));
+  expect(rack.clinic.length).toBeGreaterThan(0);
+  expect(rack.season!.batches.length).toBeGreaterThan(0);
+  expect(rack.windows).toEqual([]);
+});
+
+test('cases, trials and prices come along, and speak of the trays that came with them', () => {
+  const demo = demoSite('en-GB', dayFrom(2027, 1, 20));
+  const bare: Site = { ...site, clinic: [], trials: [], lampPrices: [], spares: [] };
+  const merged = mergeSite(bare, read(exportSite(demo)));
+  expect([merged.clinic.length, merged.trials.length]).toEqual([demo.clinic.length, demo.trials.length]);
+  const trays = merged.stands.slice(bare.stands.length).flatMap((s) => s.tiers.flatMap((t) => t.trays));
+  for (const c of merged.clinic) expect(trays.find((t) => t.id === c.trayId)?.batchId).toBe(c.batchId);
+  for (const [i, trial] of merged.trials.entries())
+    for (const [k, row] of trial.trays.entries())
+      expect(trays.some((t) => t.id === row.trayId)).toBe(demo.trials[i]!.trays[k]!.trayId !== null);
+  const prices = (s: Site) => s.lampPrices.map((p) => p.price).sort();
+  expect(prices(merged)).toEqual(prices(demo));
+  // A second time nothing is there twice by one name, and prices and spares are not added up.
+  const twice = mergeSite(merged, read(exportSite(demo)));
+  const ids = [...twice.clinic, ...twice.trials].map((o) => o.id);
+  expect(new Set(ids).size).toBe(2 * (demo.clinic.length + demo.trials.length));
+  expect([twice.lampPrices, twice.spares]).toEqual([merged.lampPrices, merged.spares]);
+  expect(unsoundIn(bare, twice)).toEqual([]);
 });
 
 test('opened beside what is there, nothing is overwritten and every name is new', () => {

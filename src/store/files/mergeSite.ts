@@ -8,7 +8,8 @@ import { newId } from '../names/newId';
 /**
  * Adds the set-ups of another site to this one. Everything that comes in gets a name of its own, so nothing here is
  * overwritten and the same file can be opened twice; a lamp or window that is here already, the same to the last figure, is shared.
- * Currency and price stay as they are here; of two seasons that are planned, the batches of the other are planned here too.
+ * Of two seasons that are planned, the batches of the other are planned here too. The household's own stays as it is here: its prices,
+ * quiet hours, visits, what was said of jobs; and that a caution was seen to is asked anew, since another may have done it.
  */
 export function mergeSite(site: Site, other: Site): Site {
   const renamed = new Map<string, string>();
@@ -112,6 +113,29 @@ export function mergeSite(site: Site, other: Site): Site {
     meters: [...site.meters, ...other.meters.map((m) => ({ ...m, id: rename(m.id) }))],
     crops,
     cropNotes: [...site.cropNotes, ...other.cropNotes.map((n) => ({ ...n, id: rename(n.id), cropId: cropId(n.cropId) }))],
+    clinic: [
+      ...site.clinic,
+      ...other.clinic.map((c) => ({ ...c, id: rename(c.id), batchId: rename(c.batchId), trayId: rename(c.trayId) })),
+    ],
+    trials: [
+      ...site.trials,
+      ...other.trials.map((t) => ({
+        ...t,
+        id: rename(t.id),
+        trays: t.trays.map((y) => ({ ...y, trayId: y.trayId && rename(y.trayId) })),
+        deviations: t.deviations.map((d) => ({ ...d, id: rename(d.id) })),
+      })),
+    ],
+    lampPrices: [
+      ...site.lampPrices,
+      ...other.lampPrices
+        .map((p) => ({ ...p, lampId: lampId(p.lampId) }))
+        .filter((p) => !site.lampPrices.some((mine) => mine.lampId === p.lampId)),
+    ],
+    spares: [
+      ...site.spares,
+      ...other.spares.map((s) => ({ ...s, lampId: lampId(s.lampId) })).filter((s) => !site.spares.some((mine) => mine.lampId === s.lampId)),
+    ],
     batches: [...site.batches, ...other.batches.map((b) => ({ ...b, id: rename(b.id), cropId: cropId(b.cropId) }))],
     timers: [...site.timers, ...other.timers.map((p) => ({ ...p, id: rename(p.id) }))],
   };

@@ -1,4 +1,7 @@
 import { cropLibrary } from '../../core/things/crop/cropLibrary';
+import { containerLibrary } from '../../core/things/container/containerLibrary';
+import { IN_THE_OPEN, type Enclosure } from '../../core/site/stand/Enclosure';
+import { demoSite } from './demoSite';
 import { lampLibrary } from '../../core/things/lamp/lampLibrary';
 import { setUpOf } from '../../core/answer/stand/setUp';
 import { lampRowOf, trayBlockOf } from '../../core/site/stand/layOut';
@@ -7,16 +10,25 @@ import { emptySite } from './newSite';
 import {
   addSetUp,
   applyAnswer,
+  chooseContainer,
   chooseCrop,
   chooseLamp,
+  chooseStage,
   copyStand,
   deleteStand,
+  FARTHEST,
+  farthestOf,
+  keepLamp,
   PLAIN_RECIPE,
+  renameStand,
+  setAgeing,
   setDistance,
+  setEnclosure,
   setHours,
   setLampRow,
   setPlantHeight,
   setTrayBlock,
+  setTraySize,
 } from './setUpVerbs';
 import { benchStandOf } from '../../core/answer/stand/benchStand';
 import { measuredLamp } from '../../core/answer/stand/setUp';
@@ -125,4 +137,88 @@ test('a lamp of one’s own in a set-up gives and draws what it does on the benc
   expect(measuredLamp(full).ppf).not.toBe(measuredLamp(setUp(start)).ppf);
   // The dimmer stays where it is when the set-up is laid out anew.
   expect(setUp(setTrayBlock('s', { across: 2, deep: 1, turned: true })(site)).tier.fittings[0]!.dim).toBe(0.5);
+});
+
+test('a stage or crop chosen anew forgets the height that was measured of the old plants; a crop keeps the stage where it has it', () => {
+  const tall = setPlantHeight('s', 0.2)(start);
+  expect(setUp(chooseStage('s', 'growing-on')(tall)).batch).toMatchObject({ stage: 'growing-on', height: null });
+  const leek = cropLibrary.find((c) => c.id === 'leek')!;
+  expect(setUp(chooseCrop('s', leek)(tall)).batch).toMatchObject({ cropId: 'leek', stage: 'seedling', height: null });
+  const onlyOne = { ...leek, id: 'one-stage', stages: leek.stages.filter((x) => x.stage === 'growing-on') };
+  expect(chooseCrop('s', onlyOne)({ ...tall, crops: [onlyOne] }).batches[0]).toMatchObject({ cropId: 'one-stage', stage: 'growing-on' });
+});
+
+test('another container brings its sizes; one of the person’s own is none of the library', () => {
+  const pot = containerLibrary.find((c) => c.id === 'pot-9') ?? containerLibrary.at(-1)!;
+  const [tray] = setUp(chooseContainer('s', pot)(start)).tier.trays;
+  expect([tray!.containerId, tray!.length, tray!.insideLength]).toEqual([pot.id, pot.length, pot.insideLength]);
+  expect(setUp(setTraySize('s', 0.4, 0.3, 0.05)(start)).tier.trays[0]).toMatchObject({
+    containerId: null,
+    length: 0.4,
+    width: 0.3,
+    height: 0.05,
+    insideLength: 0.4,
+    insideWidth: 0.3,
+  });
+});
+
+test('under a lid lamps hang no farther up than there is room, in the open two metres at most', () => {
+  const lid: Enclosure = { ...IN_THE_OPEN, height: 0.5, faces: { ...IN_THE_OPEN.faces, ceiling: 'white-paint' } };
+  expect(farthestOf(IN_THE_OPEN, 0.1)).toBe(FARTHEST);
+  const room = farthestOf(lid, 0.1);
+  expect(room).toBeGreaterThan(0.2);
+  expect(room).toBeLessThan(0.4);
+  // Plants that have grown to the lid leave no room at all, and still an honest number.
+  expect(farthestOf(lid, 0.6)).toBeWithin(0.01, { absolute: 1e-9 });
+  const boxed = setEnclosure('s', lid)(setDistance('s', 1)(start));
+  expect(setUp(boxed).distance).toBeWithin(farthestOf(lid, setUp(boxed).canopy), { absolute: 1e-9 });
+  expect(setUp(boxed).tier.enclosure).toEqual(lid);
+});
+
+test('a lamp of one’s own that is kept anew takes the place of what had its name, and hangs', () => {
+  const own = { ...lampLibrary[0]!, id: 'own-1', name: 'Mine' };
+  const once = keepLamp('s', own)(start);
+  const twice = keepLamp('s', { ...own, name: 'Mine, mended' })(once);
+  expect(twice.lamps.map((l) => l.name)).toEqual(['Mine, mended']);
+  expect(setUp(twice).lamp.name).toBe('Mine, mended');
+});
+
+test('a day that is set longer or shorter keeps its middle, in quarters of an hour; one as long stays where it is', () => {
+  const at = (hours: number) => setUp(applyAnswer('s', 0.2, hours, null)(setHours('s', 6 * 60, 16 * 60)(start))).timer;
+  expect(at(12)).toMatchObject({ on_min: 8 * 60, lit_min: 12 * 60 });
+  expect(at(16.5)).toMatchObject({ on_min: 5 * 60 + 45, lit_min: 16.5 * 60 });
+  const odd = applyAnswer('s', 0.2, 16, null)(setHours('s', 6 * 60 + 7, 16 * 60)(start));
+  expect(setUp(odd).timer).toMatchObject({ on_min: 6 * 60 + 7, lit_min: 16 * 60 });
+});
+
+test('what is said of a stand that is not there changes nothing', () => {
+  for (const verb of [setDistance('x', 1), applyAnswer('x', 0.2, 12, null), setHours('x', 0, 60), copyStand('x', 'y')])
+    expect(verb(start)).toBe(start);
+  const two = copyStand('s', 'c')(start);
+  expect(renameStand('c', 'Second')(two).stands.map((s) => s.name)).toEqual(['First set-up', 'Second']);
+  const aged = setAgeing('c', { ...setUp(two, 'c').tier.ageing, later_h: 500 })(two);
+  expect(aged.stands.map((s) => s.tiers[0]!.ageing.later_h)).toEqual([start.stands[0]!.tiers[0]!.ageing.later_h, 500]);
+});
+
+test('a copied stand keeps its readings and fits, each under a name of its own, and its fits rest on the copies', () => {
+  const demo = demoSite('en-GB', dayFrom(2027, 1, 20));
+  const both = copyStand('demo-rack', 'c')(demo);
+  const tiersOf = (id: string) => both.stands.find((s) => s.id === id)!.tiers;
+  for (const [i, tier] of tiersOf('c').entries()) {
+    const was = tiersOf('demo-rack')[i]!;
+    expect(tier.readings.map((r) => r.value)).toEqual(was.readings.map((r) => r.value));
+    for (const r of tier.readings) expect(was.readings.map((o) => o.id)).not.toContain(r.id);
+    for (const [k, fit] of tier.fits.entries()) {
+      const at = (of: typeof tier, ids: readonly string[]) => ids.map((id) => of.readings.findIndex((r) => r.id === id));
+      expect(at(tier, fit.readingIds)).toEqual(at(was, was.fits[k]!.readingIds));
+    }
+    // Two tiers of one timer still share one, which is another than before.
+    expect(tier.timerId).not.toBe(was.timerId);
+  }
+  expect(tiersOf('c').some((t) => t.fits.length > 0)).toBe(true);
+  const same = (tiers: readonly { timerId: string }[]) => tiers.map((t) => tiers.findIndex((o) => o.timerId === t.timerId));
+  expect(same(tiersOf('c'))).toEqual(same(tiersOf('demo-rack')));
+  const copy = both.stands.find((s) => s.id === 'c')!;
+  expect(copy.chart).toBeNull();
+  for (const p of copy.plugged) expect(p.timerId === null || tiersOf('c').some((t) => t.timerId === p.timerId)).toBe(true);
 });

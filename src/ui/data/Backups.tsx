@@ -8,7 +8,8 @@ import { Button } from '../parts/Button';
 import { saveFile } from '../parts/saveFile';
 import { say } from '../shell/toastStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
-import { differenceWords, holdsWords, namesWords, showBytes, WHY } from './words';
+import { holdsWords } from '../files/holdsWords';
+import { differenceWords, namesWords, showBytes, WHY } from './words';
 import { LOCALE } from '../parts/locale';
 
 const when = (ms: number) => new Date(ms).toLocaleString(LOCALE, { weekday: 'short', day: 'numeric', month: 'short', hour: 'numeric', minute: '2-digit' }); // prettier-ignore

@@ -9,12 +9,12 @@ import { bringTogether, type Together } from '@/store/handover/bringTogether';
 import { bundleKeyOf, openBundle } from '@/store/handover/bundle';
 import { putAt } from '@/store/saved/merge';
 import { changeSite, undo } from '@/store/site/siteStore';
+import { siteHoldsWords } from '../files/holdsWords';
 import { problemWords } from '../files/problemWords';
 import { Button } from '../parts/Button';
 import { say } from '../shell/toastStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { clashValueWords, clashWords } from './clashWords';
-import { holdsWords } from './words';
 
 interface Came {
   readonly id: string;
@@ -28,16 +28,6 @@ type State =
   | { readonly is: 'refused'; readonly problem: Problem | null }
   | { readonly is: 'came'; readonly came: Came }
   | { readonly is: 'done'; readonly words: string };
-
-const holdsOf = (site: Site) => {
-  const tiers = site.stands.flatMap((s) => s.tiers);
-  return holdsWords({
-    stands: site.stands.map((s) => s.name),
-    trays: tiers.reduce((n, t) => n + t.trays.length, 0),
-    batches: site.batches.length,
-    readings: tiers.reduce((n, t) => n + t.readings.length, 0),
-  });
-};
 
 /** What another device hands over: fetched once, opened with the key of the address, and taken as the person says. */
 export function Receive() {
@@ -115,7 +105,7 @@ export function Receive() {
       {state.is === 'came' && (
         <section className="space-y-4" aria-label="What came">
           <p>
-            It holds <b>{holdsOf(state.came.site)}</b>. Here you have {holdsOf(mine)}.
+            It holds <b>{siteHoldsWords(state.came.site)}</b>. Here you have {siteHoldsWords(mine)}.
           </p>
           {state.came.photosLeft > 0 && <p className="text-soft">{state.came.photosLeft} photos stayed on the other device.</p>}
           {state.came.together && (

@@ -7,17 +7,6 @@ export function showBytes(bytes: number): string {
   return bytes < 1e9 ? `${Number((bytes / 1e6).toPrecision(2))} MB` : `${Number((bytes / 1e9).toPrecision(2))} GB`;
 }
 
-const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
-
-/** What a backup holds, in one line. */
-export const holdsWords = ({ stands, trays, batches, readings }: Pick<SnapshotLine, 'stands' | 'trays' | 'batches' | 'readings'>): string =>
-  [
-    count(stands.length, 'set-up', 'set-ups'),
-    count(trays, 'tray', 'trays'),
-    count(batches, 'batch', 'batches'),
-    count(readings, 'reading', 'readings'),
-  ].join(', ');
-
 const NAMED = 4;
 
 /** Names in a sentence, the rest as a number. */

@@ -8,23 +8,24 @@ import { exportSite } from '@/store/files/exportSite';
 import { mergeSite } from '@/store/files/mergeSite';
 import { MAX_BYTES, readSiteText } from '@/store/files/readSiteText';
 import { namedPhotos } from '@/store/photos/namedPhotos';
-import type { Site } from '@/core/site/stand/Site';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { readFile } from '../parts/readFile';
 import { saveFile } from '../parts/saveFile';
 import { say } from '../shell/toastStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { ImportDialog, type Came } from './ImportDialog';
 import { problemWords } from './problemWords';
 
 /** Save everything as a file, or open one: validated whole before anything is stored. */
 export function FileButtons() {
-  const { sites, photos } = useWorkspace();
+  const { sites, photos, snapshots } = useWorkspace();
   const photoCount = useSite((s) => namedPhotos(s.site).size);
   /** What is under way, in words; null: nothing. */
   const [busy, setBusy] = useState<string | null>(null);
   const count = useSite((s) => s.site.stands.length);
   const input = useRef<HTMLInputElement>(null);
+  const [came, setCame] = useState<Came | null>(null);
   const [refused, setRefused] = useState<{ name: string; problems: readonly Problem[] } | null>(null);
 
   async function open(file: File) {
@@ -33,7 +34,7 @@ export function FileButtons() {
     if ('problem' in read) return setRefused({ name: file.name, problems: [read.problem] });
     const site = readSiteText(read.text);
     if (!site.ok) return setRefused({ name: file.name, problems: site.problems });
-    take(file, site.value, '');
+    setCame({ name: file.name, site: site.value, photos: 0 });
   }
 
   async function openArchive(file: File) {
@@ -41,7 +42,7 @@ export function FileButtons() {
     try {
       const read = await readArchive(file, photos);
       if (!read.ok) return setRefused({ name: file.name, problems: read.problems });
-      take(file, read.value.site, read.value.photos > 0 ? ` ${photosWords(read.value.photos)} came along.` : '');
+      setCame({ name: file.name, site: read.value.site, photos: read.value.photos });
     } catch (error) {
       setRefused({ name: file.name, problems: [{ code: 'file/unreadable', at: '', found: String(error) }] });
     } finally {
@@ -49,12 +50,18 @@ export function FileButtons() {
     }
   }
 
-  function take(file: File, site: Site, more: string) {
-    const merged = mergeSite(sites.getState().site, site);
-    const first = merged.stands[count];
-    if (!changeSite(sites, `open ${file.name}`, () => merged, first?.id)) return;
+  async function take({ name, site, photos: some }: Came, how: 'add' | 'instead') {
+    setCame(null);
+    const before = sites.getState().site;
+    if (how === 'instead') await snapshots.take(before, 'before').catch(() => undefined);
+    const next = how === 'instead' ? site : mergeSite(before, site);
+    const first = how === 'instead' ? site.stands[0] : next.stands[before.stands.length];
+    if (!changeSite(sites, `open ${name}`, () => next, first?.id)) return;
+    const more = some > 0 ? ` ${photosWords(some)} came along.` : '';
     const added = site.stands.length;
-    say(`${added === 1 ? 'One set-up' : `${added} set-ups`} added from ${file.name}.${more}`, { label: 'Undo', run: () => undo(sites) });
+    const words =
+      how === 'instead' ? `Everything is as in ${name}.` : `${added === 1 ? 'One set-up' : `${added} set-ups`} added from ${name}.`;
+    say(`${words}${more}`, { label: 'Undo', run: () => undo(sites) });
   }
 
   async function saveArchive() {
@@ -102,6 +109,7 @@ export function FileButtons() {
           {busy}
         </p>
       )}
+      <ImportDialog came={came} onTake={(how) => came && void take(came, how)} onClose={() => setCame(null)} />
       <Dialog.Root open={refused !== null} onOpenChange={(o) => !o && setRefused(null)}>
         <Dialog.Portal>
           <Dialog.Overlay className="fixed inset-0 z-30 bg-night/60" />
