@@ -16,6 +16,10 @@ jest.mock('../workers/light/light.pool', () => {
 jest.mock('../workers/advice/advice.client', () => ({}));
 jest.mock('../workers/readings/readings.client', () => ({}));
 jest.mock('../workers/chart/chart.client', () => ({}));
+const mockHangChart = jest.fn();
+jest.mock('../workers/chart/chart.pool', () => ({
+  startChartPool: () => ({ hangChart: (...asked: unknown[]) => mockHangChart(...asked) as unknown, stop: () => undefined }),
+}));
 
 const later = (ms: number) => new Promise((then) => setTimeout(then, ms));
 const until = async (done: () => boolean) => {
@@ -259,4 +263,67 @@ test.each([
   await later(50);
   expect(persist).toHaveBeenCalledTimes(times);
   Reflect.deleteProperty(navigator, 'storage');
+});
+
+test('how a person likes to see things is kept, is there in other windows, and in the next page even when this one goes at once', async () => {
+  const first = await opened();
+  const second = await opened();
+  first.settings.setState({ lengthUnit: 'in' });
+  await until(() => second.settings.getState().lengthUnit === 'in');
+  second.settings.setState({ timerStep_min: 1 });
+  await until(() => first.settings.getState().timerStep_min === 1);
+  // Both rest: nobody writes what the other has just written.
+  await later(400);
+  const { copy } = (await openDatabase().newest('settings'))!;
+  await later(900);
+  expect((await openDatabase().newest('settings'))!.copy).toBe(copy);
+  first.settings.setState({ lengthUnit: 'cm' });
+  window.dispatchEvent(new Event('pagehide'));
+  await later(20);
+  expect((await opened()).settings.getState()).toMatchObject({ lengthUnit: 'cm', timerStep_min: 1 });
+});
+
+test('what was typed is written when the page is hidden, without waiting for a rest', async () => {
+  const w = await opened();
+  await untilKept(names(w)[0]!);
+  rename(w, 'Hidden');
+  const state = jest.spyOn(document, 'visibilityState', 'get');
+  state.mockReturnValue('visible');
+  document.dispatchEvent(new Event('visibilitychange'));
+  await later(60);
+  expect((await kept())!.stands[0]!.name).not.toBe('Hidden');
+  state.mockReturnValue('hidden');
+  document.dispatchEvent(new Event('visibilitychange'));
+  await later(60);
+  expect((await kept())!.stands[0]!.name).toBe('Hidden');
+});
+
+test('a hang chart is worked out once: the same question is answered by what was kept, without light and without a worker', async () => {
+  const w = await opened();
+  const { site } = w.sites.getState();
+  const asked = { site, standId: site.stands[0]!.id, from: 20_000, timerStep_min: 15 as const };
+  const light = jest.fn(async () => ({ tiers: {} }));
+  const chart = { standId: asked.standId, from: asked.from, visits: [] };
+  mockHangChart.mockResolvedValue(chart);
+  expect(await w.chartOf(asked, light)).toEqual(chart);
+  await later(50);
+  expect(await w.chartOf(asked, light)).toEqual(chart);
+  expect([mockHangChart.mock.calls.length, light.mock.calls.length]).toEqual([1, 1]);
+  expect(mockHangChart.mock.calls[0]![0]).toMatchObject({ standId: asked.standId, answer: { tiers: {} } });
+  await w.chartOf({ ...asked, from: 20_001 }, light);
+  expect(mockHangChart).toHaveBeenCalledTimes(2);
+});
+
+test('before it is open nothing is answered, and it says so', async () => {
+  const w = createWorkspace('en-GB');
+  const { site } = w.sites.getState();
+  await expect(w.chartOf({ site, standId: 'x', from: 1, timerStep_min: 15 }, async () => ({ tiers: {} }))).rejects.toThrow('not open yet');
+  await expect(w.lookAtSeason(site)).rejects.toThrow('not open yet');
+});
+
+test('a plain beginning has one set-up; the demo has its own', async () => {
+  const plain = createWorkspace('en-GB');
+  ends.push(plain.start('plain'));
+  await until(() => plain.opening.getState().status === 'open');
+  expect(names(plain)).toEqual(['First set-up']);
 });

@@ -56,6 +56,8 @@ export class SceneLampFile {
   /** A tube under a reflector: what it sends out goes down. */
   @IsOptional() @IsBoolean() shaded?: boolean;
   @IsOptional() @IsNumber(finite) @Min(0.001) @Max(2) radius_m?: number;
+  /** Of a disc that is a ring. */
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(2) holeRadius_m?: number;
   @IsOptional() @IsNumber(finite) @Min(0.1) @Max(200) cosinePower?: number;
   @IsOptional() @IsNumber(finite) @Min(5) @Max(175) beam_deg?: number;
   @IsOptional() @IsBoolean() isotropic?: boolean;

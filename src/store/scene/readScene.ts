@@ -7,6 +7,7 @@ import { lampLibrary } from '../../core/things/lamp/lampLibrary';
 import { materialOf } from '../../core/things/material/materialLibrary';
 import { spectrumOf } from '../../core/light/spectrum/spectrumLibrary';
 import { cosinePowerOfBeam } from '../../core/light/emitters/cosinePower';
+import { ringOf } from '../../core/light/emitters/ring';
 import type { Emitter } from '../../core/light/emitters/Emitter';
 import { isInside, FACES, OPEN, type Face, type FaceName } from '../../core/light/room/Room';
 import { partsOf } from '../../core/light/scene/straightLight';
@@ -151,6 +152,9 @@ function faceOf(face: FaceFile | undefined, at: string, problems: Problem[]): Fa
   return { reflectance, transmittance, ...(specular ? { specular } : {}) };
 }
 
+/** A ring is at least so wide that it can shine. */
+const MOST_HOLE = 0.95;
+
 function lampOf(l: SceneLampFile, at: string, problems: Problem[]): QuestionLamp | null {
   const missing = (field: string) => {
     problems.push({ code: 'scene/missing', at: `${at}.${field}`, expected: `needed for a lamp of the kind ${l.kind}` });
@@ -202,9 +206,19 @@ function lampOf(l: SceneLampFile, at: string, problems: Problem[]): QuestionLamp
       ];
       break;
     }
-    case 'disc':
-      emitters = [{ kind: 'disc', ...needs(), radius: l.radius_m ?? missing('radius_m'), cosinePower: power }];
+    case 'disc': {
+      const radius = l.radius_m ?? missing('radius_m');
+      const hole = l.holeRadius_m ?? 0;
+      if (l.radius_m !== undefined && hole > MOST_HOLE * radius)
+        problems.push({
+          code: 'scene/hole',
+          at: `${at}.holeRadius_m`,
+          found: hole,
+          expected: `at most ${MOST_HOLE} of radius_m (${radius})`,
+        });
+      emitters = ringOf({ kind: 'disc', ...needs(), radius, cosinePower: power }, Math.min(hole, MOST_HOLE * radius));
       break;
+    }
     case 'ies': {
       const file = readIes(l.ies ?? '');
       if (!file.ok) {

@@ -192,3 +192,14 @@ test('numbers that no computer can hold are refused by the name of their field',
     expect(problems(text).join()).toContain('x_m');
   }
 });
+
+test('a ring that has no room to shine is refused; one that has gives all its light', () => {
+  const scene = (holeRadius_m: number) =>
+    withChange(
+      (s) => (s.lamps = [{ id: 'a', kind: 'disc', x_m: 0.5, y_m: 0.2, z_m: 0.3, radius_m: 0.1, ppf_umol_per_s: 20, holeRadius_m }]),
+    );
+  expect(problems(scene(0.099))).toEqual(['scene/hole lamps[0].holeRadius_m']);
+  expect(answer(scene(0.08)).balance.emitted).toBeWithin(20, { relative: 1e-9 });
+  const middle = (hole: number) => answer(scene(hole)).maps[0]!.ppfd;
+  expect(middle(0.08)).not.toEqual(middle(0));
+});

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { answerBench } from '../../core/answer/bench/answerBench';
 import { questionOfStand } from '../../core/answer/bench/questionOfStand';
 import { answerScene } from '../../core/exchange/scene/answerScene';
+import type { Lamp } from '../../core/things/lamp/Lamp';
 import { lampLibrary } from '../../core/things/lamp/lampLibrary';
 import { tables } from '../../core/things/tables/libraryTables';
 import { benchStandOf } from '../../core/answer/stand/benchStand';
@@ -14,8 +15,8 @@ import { writeScene } from './writeScene';
 const demo = demoSite('en-GB');
 
 /** The landing shelf of the demo under a lamp of the person's own. */
-function underOwn(lampId: string): Site {
-  const lamp = { ...lampLibrary.find((l) => l.id === lampId)!, id: 'own-1' };
+function underOwn(lampId: string, more: Partial<Lamp> = {}): Site {
+  const lamp = { ...lampLibrary.find((l) => l.id === lampId)!, ...more, id: 'own-1' };
   const stand = demo.stands.find((s) => s.id === 'demo-landing')!;
   const { id, fittings } = stand.tiers[0]!;
   return changeFittings(id, fittings.map((f) => f.id), () => ({ lampId: 'own-1' }))({ ...demo, lamps: [lamp] }); // prettier-ignore
@@ -35,6 +36,13 @@ test.each([
   ['a shelf under a reflector tube of one’s own', underOwn('t8-06-2refl'), 'demo-landing'],
   ['under a panel of one’s own', underOwn('led-board-65'), 'demo-landing'],
   ['under a bulb of one’s own', underOwn('led-grow-15'), 'demo-landing'],
+  ['under a bare bulb of one’s own', underOwn('led-a-14'), 'demo-landing'],
+  ['under a bare tube of one’s own', underOwn('t8-06-1bare'), 'demo-landing'],
+  [
+    'under a coil of one’s own, a disc less its hole',
+    underOwn('led-board-65', { shape: 'coil', length: 0.3, width: 0.3, spacing: 0.2 }),
+    'demo-landing',
+  ],
 ])('%s: the scene for scripts has the light of the bench', (_, site, standId) => {
   const stand = benchStandOf(
     site,

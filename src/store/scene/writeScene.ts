@@ -2,9 +2,8 @@ import { lampBandOf } from '../../core/judge/dli/lightBand';
 import { poseOf } from '../../core/site/stand/poseOf';
 import { emittersOf } from '../../core/things/lamp/emittersOf';
 import { lampLibrary } from '../../core/things/lamp/lampLibrary';
-import type { Emitter } from '../../core/light/emitters/Emitter';
+import type { DiscEmitter, Emitter } from '../../core/light/emitters/Emitter';
 import { FACES } from '../../core/light/room/Room';
-import { farFieldOf } from '../../core/light/photometry/farFieldOf';
 import { writeIes } from '../../core/light/photometry/writeIes';
 import { colourOf } from '../../core/things/lamp/colourOf';
 import type { BenchLamp, BenchStand, BenchTier } from '../../core/answer/stand/benchStand';
@@ -74,25 +73,28 @@ export function sceneLampsOf(t: BenchTier, { fitting, lamp, real, calibration }:
   if (lampLibrary.some((l) => l.id === lamp.id))
     return [{ id: fitting.id, kind: 'library', ...place, libraryId: lamp.id, ppf_umol_per_s: real.ppf, ...common }];
   const emitters = emittersOf(real, pose);
-  const simple = emitters.every((e) => e.kind !== 'photometric' && e.ppf > 0);
-  if (!simple) {
+  if (emitters.some((e) => e.kind === 'photometric')) {
     const { name, power, length, width } = lamp;
-    const table = lamp.farField?.table ?? farFieldOf(emittersOf(lamp, { x: 0, y: 0, face: 0, turn: 0 }));
-    const round = lamp.farField?.round ?? true;
+    const { table, round } = lamp.farField!;
     const ies = writeIes({ name, power, length, width, round, lumens: lamp.ppf * colourOf(lamp).luxPerUmol, table });
     return [{ id: fitting.id, kind: 'ies', ...place, ies, ppf_umol_per_s: real.ppf, ...common }];
   }
-  return emitters.map((e, i) => ({ id: emitters.length > 1 ? `${fitting.id}/${i + 1}` : fitting.id, ...primitiveOf(e, t), ...common }));
+  const parts = emitters.flatMap((e, i) => (e.ppf > 0 ? primitiveOf(e, t, holeOf(e, emitters[i + 1])) : []));
+  return parts.map((part, i) => ({ id: parts.length > 1 ? `${fitting.id}/${i + 1}` : fitting.id, ...part, ...common }));
 }
 
-function primitiveOf(e: Emitter, t: BenchTier): Partial<SceneLampFile> {
+/** The hole that is taken out of a disc: the one after it, whose light is below zero. */
+const holeOf = (e: Emitter, next: Emitter | undefined): DiscEmitter | null =>
+  e.kind === 'disc' && next?.kind === 'disc' && next.ppf < 0 ? next : null;
+
+function primitiveOf(e: Emitter, t: BenchTier, hole: DiscEmitter | null): Partial<SceneLampFile> {
   const at = {
     x_m: e.x + t.x,
     y_m: e.y,
     z_m: e.z + t.z,
     turn_deg: deg(e.turn),
     ...(e.tilt ? { tilt_deg: deg(e.tilt) } : {}),
-    ppf_umol_per_s: e.ppf,
+    ppf_umol_per_s: e.ppf + (hole?.ppf ?? 0),
   };
   switch (e.kind) {
     case 'point':
@@ -109,7 +111,7 @@ function primitiveOf(e: Emitter, t: BenchTier): Partial<SceneLampFile> {
         ...(e.diodes ? { diodes: { ...e.diodes } } : {}),
       };
     case 'disc':
-      return { kind: 'disc', ...at, radius_m: e.radius, cosinePower: e.cosinePower };
+      return { kind: 'disc', ...at, radius_m: e.radius, cosinePower: e.cosinePower, ...(hole && { holeRadius_m: hole.radius }) };
     case 'photometric':
       throw new RangeError('a measured lamp is written as IES');
   }

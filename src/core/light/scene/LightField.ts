@@ -204,7 +204,9 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
   function grid(kind: string, xs: Float64Array, others: Float64Array, plane: { z: Metres } | { y: Metres }): Float32Array {
     const out = new Float32Array(xs.length * others.length);
     const gridKey = `${kind} ${xs[0]} ${xs[xs.length - 1]} ${xs.length} ${others[0]} ${others[others.length - 1]} ${others.length} ${JSON.stringify(plane)} ${worldKey}`;
-    for (const e of emitters) {
+    for (const { ppf, ...rest } of emitters) {
+      // Of one photon: the same however strong it is, and above zero even for the hole of a ring, which is light taken away.
+      const e = { ...rest, ppf: 1 };
       const own = cache.get(`${gridKey} ${emitterKey(e)}`, () => {
         const part = new Float32Array(out.length);
         const isMap = 'z' in plane;
@@ -227,7 +229,7 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
         }
         return part;
       });
-      for (let i = 0; i < out.length; i++) out[i]! += own[i]!;
+      for (let i = 0; i < out.length; i++) out[i]! += ppf * own[i]!;
     }
     for (let i = 0; i < out.length; i++) out[i] = Math.max(0, out[i]!);
     addReflected(out, xs, others, plane);

@@ -9,6 +9,7 @@ import { patchesOf, type Patches } from '../room/patches';
 import { emitterKey } from '../emitters/emitterKey';
 import { FACES, OPEN, type Face, type FaceName, type Room } from '../room/Room';
 import { incidentOn, settle } from '../room/solveRoom';
+import { ringOf } from '../emitters/ring';
 import { lightFieldOf } from './LightField';
 import { isHidden } from './visibility';
 import { createCache } from './Cache';
@@ -450,4 +451,40 @@ test('a lamp that was settled in its tier alone gives the same light in a rack o
       // prettier-ignore
       for (const up of [0, z])
         expect(lightFieldOf(rack(z), cache).ppfdAt(x, y, up + h)).toBeWithin(lightFieldOf(rack(z)).ppfdAt(x, y, up + h), { relative: 1e-5 });
+});
+
+test('the hole of a ring is taken away everywhere: in maps and slices, in pale rooms, and where a thing hides a part of it', () => {
+  const disc = { kind: 'disc', x: 0.5, y: 0.25, z: 0.4, ppf: 50, radius: 0.15, cosinePower: 1 } as const;
+  const ring = ringOf(disc, 0.1);
+  expect(ring.reduce((sum, e) => sum + e.ppf, 0)).toBeWithin(50, { relative: 1e-12 });
+  // The same ring of narrow sectors, each shining by itself.
+  const [around, across] = [60, 4];
+  const sectors = Array.from({ length: around * across }, (_, i): Emitter => {
+    const r = Math.sqrt(0.1 ** 2 + (((i % across) + 0.5) / across) * (0.15 ** 2 - 0.1 ** 2));
+    const angle = (2 * Math.PI * Math.floor(i / across)) / around;
+    return {
+      kind: 'point',
+      x: 0.5 + r * Math.cos(angle),
+      y: 0.25 + r * Math.sin(angle),
+      z: 0.4,
+      ppf: 50 / (around * across),
+      cosinePower: 1,
+    };
+  });
+  const pale = box(allFaces((n) => ({ reflectance: n === 'floor' ? 0.2 : 0.7, transmittance: 0 })));
+  const thing = { x0: 0.52, x1: 0.75, y0: 0.1, y1: 0.4, z0: 0.25, z1: 0.27 };
+  for (const [room, things] of [
+    [null, []],
+    [pale, []],
+    [null, [thing]],
+  ] as const) {
+    const fields = [ring, sectors].map((emitters) =>
+      lightFieldOf({ lamps: [lampOf(...emitters)], rooms: room ? [room] : [], obstructions: things }),
+    );
+    const [maps, slices] = [fields.map((f) => f.map({ x0: 0.2, x1: 0.8, y0: 0, y1: 0.5 }, 0.12, 0.05)), fields.map((f) => f.slice({ x0: 0.2, x1: 0.8, z0: 0, z1: 0.2, y: 0.21 }, 0.05))] as const; // prettier-ignore
+    for (const [a, b] of [maps, slices] as const) {
+      const most = Math.max(...b!.ppfd);
+      a!.ppfd.forEach((v, i) => expect(v).toBeWithin(b!.ppfd[i]!, { absolute: 0.02 * most }));
+    }
+  }
 });

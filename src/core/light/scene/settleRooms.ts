@@ -72,7 +72,9 @@ export function settleRooms(
       const lamp = home ? { ...e, x: tidy(e.x - room.x), y: tidy(e.y - room.y), z: tidy(e.z - room.z) } : e;
       const at = home ? { ...room, x: 0, y: 0, z: 0 } : room;
       const faces = accounted ? patches.faces : patches.faces.filter((f) => f.reflectance > 0);
-      const where = home ? `${room.width} ${room.depth} ${room.height} ${faces.map((f) => f.name).join()}` : `${worldKey} ${accounted} ${room.z}`;
+      const where = home
+        ? `${room.width} ${room.depth} ${room.height} ${faces.map((f) => f.name).join()}`
+        : `${worldKey} ${accounted} ${room.z}`;
       const own = cache.get(`patchlight ${where} ${finer} ${emitterKey(lamp)}`, () => {
         const falls = home ? irradianceOf(asLine(lamp)) : anyLight(lamp, room, scene, visibility);
         const light = directOnPatches({ ...patches, faces }, at, lamp, falls, !home && isOfAnotherRoom(lamp, room, scene));

@@ -69,7 +69,8 @@ export function levelLight(emitter: Emitter, scene: Scene, visibility: Visibilit
       seen += shares[i]! * light;
       all += light;
     }
-    return all > 0 ? (whole * seen) / all : 0;
+    // The hole of a ring is light below zero.
+    return all !== 0 ? (whole * seen) / all : 0;
   };
 }
 

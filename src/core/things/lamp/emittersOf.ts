@@ -1,5 +1,6 @@
 import { cosinePowerOfBeam } from '../../light/emitters/cosinePower';
 import type { Emitter } from '../../light/emitters/Emitter';
+import { ringOf } from '../../light/emitters/ring';
 import { frameOf } from '../../light/emitters/frameOf';
 import type { Metres, Radians } from '../../units/quantities';
 import type { Lamp } from './Lamp';
@@ -76,11 +77,8 @@ function levelEmitters(lamp: Lamp, pose: LampPose): Emitter[] {
       case 'bulb-reflector':
         return [{ kind: 'disc', ...at, radius: lamp.width / 2, cosinePower }];
       case 'coil': {
-        // A ring: a whole disc less its hole, each as bright as the other.
-        const [outer, hole] = [lamp.width / 2, Math.min(lamp.spacing, 0.95 * lamp.width) / 2];
-        const bright = at.ppf / (outer * outer - hole * hole);
-        const ring: Emitter = { kind: 'disc', ...at, radius: outer, cosinePower, ppf: bright * outer * outer };
-        return hole > 0 ? [ring, { ...ring, radius: hole, ppf: -bright * hole * hole }] : [ring];
+        const radius = lamp.width / 2;
+        return ringOf({ kind: 'disc', ...at, radius, cosinePower }, Math.min(lamp.spacing, 0.95 * lamp.width) / 2);
       }
       case 'measured': {
         const { table, round } = need(lamp.farField);
