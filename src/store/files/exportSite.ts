@@ -16,19 +16,20 @@ function only(site: Site, standIds: readonly string[]): Site {
       tiers.flatMap((t) => [
         ...t.fittings.map((f) => f.lampId),
         ...t.readings.flatMap((r) => r.lit.map((l) => l.lampId)),
-        ...t.fits.flatMap((f) => f.lit.map((l) => l.lampId)),
+        ...t.fits.flatMap((f) => [...f.lit, ...f.lamps].map((l) => l.lampId)),
       ]),
     ),
   };
   const hung = new Set(tiers.flatMap((t) => t.fittings.map((f) => f.id)));
   const ownLamps = site.ownLamps.filter((own) => hung.has(own.fittingId ?? ''));
   const batches = site.batches.filter((b) => uses.batches.has(b.id));
-  const grown = new Set(batches.map((b) => b.cropId));
   const trays = new Set(tiers.flatMap((t) => t.trays.map((y) => y.id)));
   const planned = site.season?.batches.filter((b) => uses.batches.has(b.batchId ?? '')) ?? [];
+  const grown = new Set([...batches, ...planned].map((b) => b.cropId));
   const lamps = site.lamps.filter(
     (l) => uses.lamps.has(l.id) || ownLamps.some((own) => own.lampId === l.id || own.channels.includes(l.id)),
   );
+  const windows = site.windows.filter((w) => stands.some((s) => s.window?.windowId === w.id));
   const meters = new Set(tiers.flatMap((t) => t.readings.map((r) => r.meterId)));
   return {
     ...site,
@@ -44,7 +45,8 @@ function only(site: Site, standIds: readonly string[]): Site {
     jobMarks: [],
     spares: [],
     lampPrices: site.lampPrices.filter((p) => uses.lamps.has(p.lampId)),
-    windows: site.windows.filter((w) => stands.some((s) => s.window?.windowId === w.id)),
+    windows,
+    place: windows.length > 0 ? site.place : null,
     meters: site.meters.filter((m) => meters.has(m.id)),
     stands: stands.map((s) => ({
       ...s,

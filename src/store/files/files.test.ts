@@ -63,7 +63,9 @@ test('one set-up tells nothing of the rest of the household', () => {
   const rack = read(exportSite(demo, ['demo-rack']));
   expect(rack.clinic.length).toBeGreaterThan(0);
   expect(rack.season!.batches.length).toBeGreaterThan(0);
-  expect(rack.windows).toEqual([]);
+  expect([rack.windows, rack.place]).toEqual([[], null]);
+  expect(one.place).not.toBeNull();
+  for (const { id } of demo.stands) expect(read(exportSite(demo, [id])).stands.map((s) => s.id)).toEqual([id]);
 });
 
 test('cases, trials and prices come along, and speak of the trays that came with them', () => {
