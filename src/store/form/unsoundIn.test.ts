@@ -82,7 +82,7 @@ test('a file of one’s own is opened until it is full, and then refused', () =>
   // Doubled until the next doubling is too much, then filled up but for one of them.
   while (2 * held() <= 400) expect(changeSite(store, 'double', (s) => mergeSite(s, s))).toBe(true);
   const room = 400 - held() - demo.stands.length;
-  expect(changeSite(store, 'fill up', (s) => mergeSite(s, { ...s, stands: s.stands.slice(0, room) }))).toBe(true);
+  expect(changeSite(store, 'fill up', (s) => mergeSite(s, { ...s, trials: [], clinic: [], stands: s.stands.slice(0, room) }))).toBe(true);
   expect([held(), open(), held(), open(), held()]).toEqual([400 - demo.stands.length, true, 400, false, 400]);
   expect(readsBack(store.getState().site)).toBe(true);
 });
