@@ -12,6 +12,12 @@ import { Term } from '../terms/Term';
 
 const n = (v: number) => String(Number(v.toPrecision(2)));
 
+/** Trays of two arms, or of more whose comparisons are adjusted for being several, from which on a p of 0.05 can come. */
+const fewestWords = ({ arms }: Trial): string => (arms.length > 2 ? 'five to an arm' : 'four against four, or six pairs');
+
+const differenceWords = ({ outcome }: Trial, v: number): string =>
+  outcome.kind === 'counted' ? `${n(100 * v)} percentage points` : `${n(v)} ${outcome.unit}`;
+
 /** What keeps the design from answering, and how small a difference it could notice. */
 interface DesignPanelProps {
   trial: Trial;
@@ -59,15 +65,18 @@ export function DesignPanel({ trial, review, places }: DesignPanelProps) {
       )}
       {least !== null && (
         <p>
-          {a} against {b} trays: the smallest p that can come out is {n(least)}
-          {least > 0.05 ? ', so that no result can be told from chance. The fewest that can: four against four, or six pairs.' : '.'}
+          {sizes.join(' against ')} trays: the smallest p that can come out is {n(least)}
+          {least > 0.05 ? `, so that no result can be told from chance. The fewest that can: ${fewestWords(trial)}.` : '.'}
         </p>
       )}
       {mdd !== null && (
         <p>
-          As your trays scatter, a difference of {n(mdd)} {trial.outcome.unit} would be noticed four times in five; with one tray more an
-          arm, {n(more!)}
-          {swapped !== null && swapped < 0.98 * mdd ? `; if the trays changed places every three days, about ${n(swapped)}` : ''}.
+          As your trays scatter, a difference of {differenceWords(trial, mdd)} would be noticed four times in five; with one tray more an
+          arm, {differenceWords(trial, more!)}
+          {swapped !== null && swapped < 0.98 * mdd
+            ? `; if the trays changed places every three days, about ${differenceWords(trial, swapped)}`
+            : ''}
+          .
         </p>
       )}
       {review.dliRatio !== null && (

@@ -11,7 +11,6 @@ const METHOD_WORDS: Readonly<Record<TrialResult['method'], string>> = {
   trays: 'Trays compared over all; Welch interval, exact randomisation test.',
   pairs: 'Trays compared in pairs, block by block; Student interval, exact test over all turns of signs.',
   blocks: 'Trays compared within blocks; least squares, exact test within blocks.',
-  shares: 'Shares of seeds by tray; Welch interval, exact randomisation test.',
   many: 'Each arm against the first; Welch intervals, exact tests adjusted for several comparisons (Holm).',
 };
 
@@ -28,7 +27,7 @@ export function ResultPanel({
   /** A change is being worked out: what stands here is of before it. */
   isOld: boolean;
 }) {
-  const { found, status, naive, method } = result;
+  const { found, status, naive, method, isShare } = result;
   const drawn = found.find((f) => f.drawn !== null)?.drawn ?? null;
   if (status === 'no_data')
     return (
@@ -48,7 +47,7 @@ export function ResultPanel({
         {shownWords(trial, result)}
       </p>
       <div className="grid grid-cols-1 gap-x-10 gap-y-4 lg:grid-cols-2">
-        <TrialFigure result={result} unit={method === 'shares' ? 'came up' : `${trial.outcome.name}, ${trial.outcome.unit}`} />
+        <TrialFigure result={result} unit={isShare ? 'share of the seeds' : `${trial.outcome.name}, ${trial.outcome.unit}`} />
         <div className="space-y-4">
           <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Differences">
             <table className="w-full text-left">
@@ -76,6 +75,7 @@ export function ResultPanel({
             </table>
           </div>
           <p className="text-sm text-soft">
+            {isShare && 'The share of the seeds sown, tray by tray. '}
             {METHOD_WORDS[method]}
             {drawn !== null &&
               ` There are too many ways to deal the trays out to look at all: p is by ${wholeWords(drawn)} of them, drawn by chance (Phipson & Smyth 2010).`}

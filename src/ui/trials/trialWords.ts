@@ -93,10 +93,10 @@ export function designFaultWords(code: DesignFault, review: DesignReview): { rea
 const percent = (p: number) => (p < 0.001 ? 'less than 0.1 %' : `${n(p * 100)} %`);
 
 /** One sentence on what a trial shows. */
-export function shownWords(trial: Trial, { found, status, arms, method }: TrialResult): string {
+export function shownWords(trial: Trial, { found, status, arms, isShare }: TrialResult): string {
   if (status === 'no_data') return 'Type what was measured: then you see what it shows.';
-  const unit = method === 'shares' ? 'of the seeds' : trial.outcome.unit;
-  const value = (v: number) => (method === 'shares' ? `${n(v * 100)} percentage points` : `${n(v)} ${unit}`);
+  const unit = isShare ? 'of the seeds' : trial.outcome.unit;
+  const value = (v: number) => (isShare ? `${n(v * 100)} percentage points` : `${n(v)} ${unit}`);
   return found
     .map((f) => {
       const name = arms.find((a) => a.id === f.arm)?.name || f.arm;

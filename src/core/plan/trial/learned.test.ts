@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { BARE_SITE } from '../../site/stand/bare';
+import type { Trial } from '../../site/trial/Trial';
 import type { Batch, Site } from '../../site/stand/Site';
 import { tables } from '../../things/tables/libraryTables';
 import { practiceSite } from '../practice/practiceSite';
@@ -74,4 +75,57 @@ test('points come from batches that have ended and stand where their light is kn
   expect(groups.map((g) => [g.kind, g.points.map((p) => p.dli)])).toEqual([['harvest', [12]], ['height', [12]]]); // prettier-ignore
   expect(groupsOf(site, lettuce, 20_001, () => null)).toEqual([]);
   expect(groupsOf({ ...BARE_SITE, batches: [], stands: [], trials: [] }, lettuce, 20_001, () => 1)).toEqual([]);
+});
+
+test('of ended trials each tray is a point, by its own dose or that of its arm; counts by their share of what was sown', () => {
+  const base = practiceSite({ kind: 'rack', name: 'R', trays: [{ id: 'b1', crop: 'lettuce', in: 'flat-half', x: 0.3, age: 20 }, { id: 'b2', crop: 'basil', in: 'flat-half', x: 0.8, age: 20 }], lamps: [], on_min: 0, lit_min: 900 }, 20_000, tables); // prettier-ignore
+  const noted = (low: number | null, high: number | null) => ({ id: `n${low}${high}`, day: 20_000, what: 'watered', height: null, stage: null, air: { low, high, humidity: null } }); // prettier-ignore
+  const warm = (b: Batch): Batch => ({ ...b, log: [...b.log, noted(16, 22), noted(20, null), noted(null, null)] as Batch['log'] });
+  const row = (code: string, arm: 'A' | 'B', trayId: string | null, values: (number | null)[], sown: number | null = null) => ({ code, arm, trayId, block: '', values, sown }); // prettier-ignore
+  const trial = (more: Partial<Trial>): Trial => ({
+    id: 't', name: 'Near or far', factor: 'dose', equalDose: false, outcome: { name: 'height', unit: 'mm', kind: 'measured', isBlind: true }, starts: 1, ends: null, selection: 'none', rotate_days: null,
+    arms: [{ id: 'A', name: '', medium: '', isMatOn: false, dli: 7 }, { id: 'B', name: '', medium: '', isMatOn: false, dli: null }],
+    trays: [], deviations: [], seed: 1, ended: 20_000, ...more,
+  }); // prettier-ignore
+  const trays = [
+    row('1', 'A', 'b1-tray', [10, 12, null]), // where it stands its dose is known
+    row('2', 'A', 'b2-tray', [1]), // of another crop
+    row('3', 'A', null, [30]), // stands nowhere: whose trial it is, its name says
+    row('4', 'B', null, [30]), // no dose
+    row('5', 'A', 'b1-tray', [null]), // nothing measured
+  ];
+  const groups = (t: Trial) =>
+    groupsOf({ ...base, batches: base.batches.map(warm), trials: [t] }, lettuce, 20_001, (id) => (id === 'b1-tray' ? 12 : 9))
+      .filter((g) => g.kind === 'trial')
+      .map((g) => [g.name, g.unit, g.points.map((p) => [p.of, p.dli, p.y, p.temperature_C])]);
+  expect(groups(trial({ trays }))).toEqual([['height', 'mm', [['t 1', 12, 11, 19.5]]]]);
+  expect(groups(trial({ name: 'Lettuce, near or far', trays }))).toEqual([
+    [
+      'height',
+      'mm',
+      [
+        ['t 1', 12, 11, 19.5],
+        ['t 3', 7, 30, null],
+      ],
+    ],
+  ]);
+  expect(groups(trial({ trays, ended: null }))).toEqual([]);
+  const counted = { name: 'came up', unit: 'seeds', kind: 'counted' as const, isBlind: true };
+  expect(
+    groups(
+      trial({
+        outcome: counted,
+        trays: [row('1', 'A', 'b1-tray', [15], 20), row('6', 'A', 'b1-tray', [15], 60), row('7', 'A', 'b1-tray', [15])],
+      }),
+    ),
+  ).toEqual([
+    [
+      'came up',
+      '% of what was sown',
+      [
+        ['t 1', 12, 75, 19.5],
+        ['t 6', 12, 25, 19.5],
+      ],
+    ],
+  ]);
 });

@@ -1,3 +1,4 @@
+import { asShares } from './asShares';
 import { doseDirection, fitDose } from '../../judge/trial/doseCurve';
 import { growthOf } from '../../site/growth/growthOf';
 import { heightAt } from '../../things/crop/heightAt';
@@ -74,20 +75,22 @@ export function groupsOf(
     const height = besideUsual(batch, crop);
     if (height !== null) add({ kind: 'height', name: 'height', unit: '' }, { dli, y: height, temperature_C, of: batch.id });
   }
-  for (const trial of site.trials.filter((t) => t.ended !== null))
+  for (const trial of site.trials.filter((t) => t.ended !== null).map(asShares))
     for (const row of trial.trays) {
       const values = row.values.filter((v) => v !== null);
       const batchId = trays.find((y) => y.id === row.trayId)?.batchId;
       const isOwn = batchId !== undefined ? own.has(batchId) : trial.name.toLowerCase().includes(crop.name.toLowerCase());
       const dli = (row.trayId === null ? null : doseOf(row.trayId)) ?? trial.arms.find((a) => a.id === row.arm)?.dli ?? null;
       if (!isOwn || values.length === 0 || dli === null) continue;
-      const { name, unit } = trial.outcome;
+      const isShare = trial.outcome.kind === 'counted';
+      const { name } = trial.outcome;
+      const unit = isShare ? '% of what was sown' : trial.outcome.unit;
       const batch = batchId === undefined ? undefined : own.get(batchId);
       add(
         { kind: 'trial', name, unit },
         {
           dli,
-          y: values.reduce((a, b) => a + b, 0) / values.length,
+          y: ((isShare ? 100 : 1) * values.reduce((a, b) => a + b, 0)) / values.length,
           temperature_C: batch ? temperatureOf(batch) : null,
           of: `${trial.id} ${row.code}`,
         },

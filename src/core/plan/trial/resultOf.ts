@@ -1,4 +1,5 @@
 import type { Trial } from '../../site/trial/Trial';
+import { asShares } from './asShares';
 import { compareBlocks } from '../../judge/trial/blocks';
 import { assignments } from '../../judge/trial/exact';
 import { welch } from '../../judge/trial/welch';
@@ -33,7 +34,9 @@ export interface Found {
 }
 
 export interface TrialResult {
-  readonly method: 'trays' | 'pairs' | 'blocks' | 'shares' | 'many';
+  readonly method: 'trays' | 'pairs' | 'blocks' | 'many';
+  /** What was counted is told as its share of what was sown, 0 … 1. */
+  readonly isShare: boolean;
   readonly arms: readonly ArmSummary[];
   readonly found: readonly Found[];
   readonly status: 'no_data' | 'difference_only' | 'interval_only' | 'ok';
@@ -55,8 +58,9 @@ function armsOf(trial: Trial): TrialArm[] {
   }));
 }
 
-/** The trays of each arm with their means. */
-export function summariesOf(trial: Trial): ArmSummary[] {
+/** The trays of each arm with their means; of a count those of its shares. */
+export function summariesOf(asked: Trial): ArmSummary[] {
+  const trial = asShares(asked);
   const block = new Map(trial.trays.map((t) => [t.code, t.block]));
   return armsOf(trial).map((arm, i): ArmSummary => {
     const trays = trayMeans(arm).map((t) => ({ code: t.id, block: block.get(t.id) ?? '', mean: t.mean, values: t.values }));
@@ -71,15 +75,17 @@ export function summariesOf(trial: Trial): ArmSummary[] {
 
 /**
  * What a trial shows: trays are the units. Where every block holds one tray of each arm, they are compared as pairs; where blocks hold
- * several, within blocks; else over all.
+ * several, within blocks; else over all. More than two arms are each held against the first, their p adjusted for being several.
  */
-export function resultOf(trial: Trial): TrialResult {
+export function resultOf(asked: Trial): TrialResult {
+  const trial = asShares(asked);
   const arms = armsOf(trial);
-  const summaries = summariesOf(trial);
-  const missing = trial.trays.reduce((n, t) => n + t.values.filter((v) => v === null).length, 0);
+  const summaries = summariesOf(asked);
+  const missing = asked.trays.reduce((n, t) => n + t.values.filter((v) => v === null).length, 0);
   const plants = arms.some((a) => a.trays.some((t) => t.values.length > 1));
   const base = {
     arms: summaries,
+    isShare: trial.outcome.kind === 'counted',
     farOff: farOff(arms),
     missing,
     likeness: plants ? likenessWithin(arms).icc : null,
@@ -88,14 +94,14 @@ export function resultOf(trial: Trial): TrialResult {
     const sizes = summaries.map((s) => s.trays.length);
     const twos = arms.slice(1).map((arm) => twoOf([arms[0]!, arm]));
     const adjusted = holm(twos.map((t) => t.p));
-    const found = twos.map((two, i): Found => ({ arm: summaries[i + 1]!.id, ...two, p: adjusted[i]! }));
-    return { ...base, method: 'many', found, status: statusOf(sizes, Math.min(...found.map((f) => f.leastP ?? 1))), naive: null };
+    const least = leastAdjusted(twos.map((t) => t.leastP));
+    const found = twos.map((two, i): Found => ({ arm: summaries[i + 1]!.id, ...two, p: adjusted[i]!, leastP: two.leastP && least }));
+    return { ...base, method: 'many', found, status: statusOf(sizes, least), naive: null };
   }
   const two = [arms[0]!, arms[1]!] as const;
   const naive = plants ? comparePlants(two) : null;
   const wrong = naive && { p: naive.naiveP, lo: naive.naiveLo, hi: naive.naiveHi };
   const sizes = summaries.map((s) => s.trays.length);
-  if (trial.outcome.kind === 'counted') return { ...base, method: 'shares', ...sharesOf(trial, sizes), naive: null };
   const blocks = [...new Set(trial.trays.map((t) => t.block).filter((b) => b !== ''))];
   const within = blocks.map((b) => ({
     a: summaries[0]!.trays.filter((t) => t.block === b).map((t) => t.mean),
@@ -132,10 +138,14 @@ export function resultOf(trial: Trial): TrialResult {
   return { ...base, method: 'trays', found: [{ arm: 'B', ...over }], status: statusOf(sizes, over.leastP ?? 1), naive: wrong };
 }
 
-/** The smallest p that the trays of the first two arms can give as they are laid out, whatever they show; null while an arm is empty. */
+/** The smallest p that a trial can give as its trays are laid out, whatever they show; null while an arm is empty. */
 export function leastPOfTrial({ trays, arms }: Pick<Trial, 'trays' | 'arms'>): number | null {
   const [a, b] = [arms[0]!.id, arms[1]!.id];
   const count = (of: readonly Trial['trays'][number][], arm: string) => of.filter((t) => t.arm === arm).length;
+  if (arms.length > 2) {
+    const [first, ...others] = arms.map((arm) => count(trays, arm.id));
+    return first === 0 || others.includes(0) ? null : leastAdjusted(others.map((n) => leastP(first!, n)));
+  }
   const blocks = [...new Set(trays.map((t) => t.block))]
     .map((name) => trays.filter((t) => t.block === name))
     .map((t) => [count(t, a), count(t, b)]);
@@ -157,17 +167,8 @@ function twoOf(arms: readonly [TrialArm, TrialArm]): Omit<Found, 'arm'> {
   return { diff: t.diff, lo: t.welchLo, hi: t.welchHi, p: t.permP, drawn: null, leastP: t.permPMin };
 }
 
-/** Shares of what was sown, tray by tray. */
-function sharesOf(trial: Trial, sizes: readonly number[]): Pick<TrialResult, 'found' | 'status'> {
-  const counted = trial.arms.slice(0, 2).map((arm) => ({
-    id: arm.id,
-    trays: trial.trays
-      .filter((t) => t.arm === arm.id && t.sown !== null && t.values[0] != null)
-      .map((t) => ({ id: t.code, values: [Math.min(t.sown!, Math.max(0, Math.round(t.values[0]!))) / t.sown!] })),
-  }));
-  const two = twoOf([counted[0]!, counted[1]!]);
-  return { found: [{ arm: 'B', ...two }], status: two.diff === null ? 'no_data' : statusOf(sizes, two.leastP ?? 1) };
-}
+/** The smallest p that any of several comparisons can have once it is adjusted: the first is multiplied by their number, no later one is smaller. */
+const leastAdjusted = (least: readonly (number | null)[]): number => Math.min(1, least.length * Math.min(...least.map((p) => p ?? 1)));
 
 function statusOf(sizes: readonly number[], leastP: number): TrialResult['status'] {
   if (sizes.some((n) => n === 0)) return 'no_data';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import type { Trial, TrialTrayRow } from '../../site/trial/Trial';
+import type { ArmId, Trial, TrialTrayRow } from '../../site/trial/Trial';
 import { codeFor, dealOut } from './dealOut';
-import { resultOf } from './resultOf';
+import { leastPOfTrial, resultOf } from './resultOf';
 
 const TRIAL: Trial = {
   id: 't',
@@ -22,7 +22,7 @@ const TRIAL: Trial = {
   seed: 1,
   ended: null,
 };
-const tray = (code: string, arm: 'A' | 'B', values: readonly (number | null)[], block = ''): TrialTrayRow => ({
+const tray = (code: string, arm: ArmId, values: readonly (number | null)[], block = ''): TrialTrayRow => ({
   code,
   arm,
   trayId: null,
@@ -130,7 +130,61 @@ test('of more trays than can be dealt out one by one p is drawn, and that is sai
     outcome: { ...TRIAL.outcome, kind: 'counted' },
     trays: Array.from({ length: 14 }, (_, i) => [counted('A', 10 + (i % 3), i), counted('B', 16 + (i % 3), i)]).flat(),
   });
-  expect(shares).toMatchObject({ method: 'shares', status: 'ok', found: [{ diff: expect.closeTo(0.3, 9), drawn: 100_000 }] });
+  expect(shares).toMatchObject({ method: 'trays', isShare: true, status: 'ok', found: [{ diff: expect.closeTo(0.3, 9), drawn: 100_000 }] });
   // Few enough: all are looked at.
   expect(resultOf({ ...wide, trays: wide.trays.slice(0, 16) }).found[0]!.drawn).toBeNull();
+});
+
+const counts = { ...TRIAL, outcome: { ...TRIAL.outcome, kind: 'counted' as const } };
+const counted = (code: string, arm: ArmId, up: number | null, sown: number | null, block = '') => ({
+  ...tray(code, arm, [up], block),
+  sown,
+});
+
+test('what is counted is told by its share of what was sown, with two arms or more, and within blocks where there are some', () => {
+  // Twice as many sown, twice as many up: the shares are the same.
+  const sizes = [20, 40, 20, 40, 20, 40];
+  const same = sizes.flatMap((sown, i) => [counted(`A${i}`, 'A', sown / 2, sown, `s${i}`), counted(`B${i}`, 'B', 10, 20, `s${i}`)]);
+  expect(resultOf({ ...counts, trays: same })).toMatchObject({ method: 'pairs', isShare: true, found: [{ diff: 0, p: 1 }] });
+  const three = ['A', 'B', 'C'] as const;
+  const many: Trial = {
+    ...counts,
+    arms: three.map((id) => ({ ...TRIAL.arms[0]!, id, name: id })),
+    trays: sizes.flatMap((sown, i) => three.map((arm) => counted(`${arm}${i}`, arm, (arm === 'C' ? 0.9 : 0.5) * sown, sown))),
+  };
+  const { found, arms, method } = resultOf(many);
+  expect([method, arms.map((a) => a.mean)]).toEqual(['many', [0.5, 0.5, 0.9].map((v) => expect.closeTo(v, 9) as unknown)]);
+  expect(found.map((f) => [f.arm, f.diff])).toEqual([
+    ['B', expect.closeTo(0, 9)],
+    ['C', expect.closeTo(0.4, 9)],
+  ]);
+  // A tray that nobody counted, or of which nobody knows what was sown, says nothing; more than was sown is all of it.
+  const odd = resultOf({ ...counts, trays: [counted('A1', 'A', 5, null), counted('A2', 'A', null, 9), counted('A3', 'A', 30, 20), counted('B1', 'B', 5, 20)] }); // prettier-ignore
+  expect([odd.arms[0]!.trays.map((t) => t.mean), odd.found[0]!.diff, odd.status]).toEqual([[1], -0.75, 'difference_only']);
+});
+
+test('of several arms no p is told that could not come out: it is adjusted, and so is the smallest that is possible', () => {
+  const trial = (per: number): Trial => ({
+    ...TRIAL,
+    arms: (['A', 'B', 'C'] as const).map((id) => ({ ...TRIAL.arms[0]!, id, name: id })),
+    trays: (['A', 'B', 'C'] as const).flatMap((arm, k) => Array.from({ length: per }, (_, i) => tray(`${arm}${i}`, arm, [10 * k + i]))),
+  });
+  // 2 of the 70 ways to deal four and four; twice that for two comparisons is above 0.05.
+  const four = resultOf(trial(4));
+  expect(four.status).toBe('interval_only');
+  for (const f of four.found) expect([f.p, f.leastP]).toEqual([expect.closeTo(4 / 70, 9), expect.closeTo(4 / 70, 9)]);
+  expect(leastPOfTrial(trial(4))).toBeCloseTo(4 / 70, 9);
+  const five = resultOf(trial(5));
+  expect(five).toMatchObject({ status: 'ok', found: [{ p: expect.closeTo(4 / 252, 9) }, { p: expect.closeTo(4 / 252, 9) }] });
+  for (const f of five.found) expect(f.p!).toBeGreaterThanOrEqual(f.leastP! - 1e-12);
+  const without = { ...trial(5), trays: trial(5).trays.filter((t) => t.arm !== 'C') };
+  expect([resultOf(without).status, leastPOfTrial(without)]).toEqual(['no_data', null]);
+});
+
+test('the smallest p of a layout is that of its blocks, where each holds both arms, else of all trays', () => {
+  const six = (block: (i: number) => string) => Array.from({ length: 6 }, (_, i) => [tray(`A${i}`, 'A', [], block(i)), tray(`B${i}`, 'B', [], block(i))]).flat(); // prettier-ignore
+  expect(leastPOfTrial({ ...TRIAL, trays: six((i) => `s${i}`) })).toBeCloseTo(2 / 64, 9);
+  expect(leastPOfTrial({ ...TRIAL, trays: six(() => '') })).toBeCloseTo(2 / 924, 9);
+  expect(leastPOfTrial({ ...TRIAL, trays: six((i) => (i < 3 ? 'low' : '')) })).toBeCloseTo(2 / 924, 9);
+  expect(leastPOfTrial({ ...TRIAL, trays: six((i) => `s${i}`).slice(0, 1) })).toBeNull();
 });
