@@ -94,7 +94,7 @@ export function takeToStands(site: Site, look: SeasonLook, week: number, tables:
   return { site: now, trays, lamps, timers, stuck };
 }
 
-/** A free place for a tray, as it is turned or the other way. */
+/** A free place for a tray, as it is turned. */
 function placeFor(tier: Tier, tray: Pick<Tray, 'length' | 'width' | 'turned'>): { x: number; y: number } | null {
   const [l, w] = tray.turned ? [tray.width, tray.length] : [tray.length, tray.width];
   return placeOn(tier, l, w);
