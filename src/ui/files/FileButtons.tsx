@@ -10,6 +10,7 @@ import { MAX_BYTES, readSiteText } from '@/store/files/readSiteText';
 import { namedPhotos } from '@/store/photos/namedPhotos';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { CentredDialog } from '../parts/CentredDialog';
 import { readFile } from '../parts/readFile';
 import { saveFile } from '../parts/saveFile';
 import { say } from '../shell/toastStore';
@@ -110,26 +111,20 @@ export function FileButtons() {
         </p>
       )}
       <ImportDialog came={came} onTake={(how) => came && void take(came, how)} onClose={() => setCame(null)} />
-      <Dialog.Root open={refused !== null} onOpenChange={(o) => !o && setRefused(null)}>
-        <Dialog.Portal>
-          <Dialog.Overlay className="fixed inset-0 z-30 bg-night/60" />
-          <Dialog.Content className="fixed top-1/2 left-1/2 z-40 max-h-[90dvh] w-[min(560px,94vw)] -translate-x-1/2 -translate-y-1/2 space-y-3 overflow-y-auto rounded-xl bg-sheet p-5 text-ink shadow-2xl">
-            <Dialog.Title className="text-xl font-semibold">{refused?.name} can’t be opened.</Dialog.Title>
-            <Dialog.Description>Nothing here has changed.</Dialog.Description>
-            <ul className="list-disc space-y-1 pl-5">
-              {refused?.problems.slice(0, 12).map((p, i) => (
-                <li key={i}>{problemWords(p)}</li>
-              ))}
-            </ul>
-            {refused && refused.problems.length > 12 && <p className="text-soft">and {refused.problems.length - 12} more.</p>}
-            <div className="text-right">
-              <Dialog.Close asChild>
-                <Button kind="main">Close</Button>
-              </Dialog.Close>
-            </div>
-          </Dialog.Content>
-        </Dialog.Portal>
-      </Dialog.Root>
+      <CentredDialog isOpen={refused !== null} title={`${refused?.name ?? ''} can’t be opened.`} onClose={() => setRefused(null)}>
+        <Dialog.Description>Nothing here has changed.</Dialog.Description>
+        <ul className="list-disc space-y-1 pl-5">
+          {refused?.problems.slice(0, 12).map((p, i) => (
+            <li key={i}>{problemWords(p)}</li>
+          ))}
+        </ul>
+        {refused && refused.problems.length > 12 && <p className="text-soft">and {refused.problems.length - 12} more.</p>}
+        <div className="text-right">
+          <Dialog.Close asChild>
+            <Button kind="main">Close</Button>
+          </Dialog.Close>
+        </div>
+      </CentredDialog>
     </>
   );
 }

@@ -2,6 +2,7 @@
 import { Dialog } from 'radix-ui';
 import type { Site } from '@/core/site/stand/Site';
 import { Button } from '../parts/Button';
+import { CentredDialog } from '../parts/CentredDialog';
 import { useSite } from '../shell/WorkspaceContext';
 import { siteHoldsWords } from './holdsWords';
 
@@ -16,42 +17,36 @@ export interface Came {
 export function ImportDialog({ came, onTake, onClose }: { came: Came | null; onTake(how: 'add' | 'instead'): void; onClose(): void }) {
   const mine = useSite((s) => s.site);
   return (
-    <Dialog.Root open={came !== null} onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-30 bg-night/60" />
-        <Dialog.Content className="fixed top-1/2 left-1/2 z-40 max-h-[90dvh] w-[min(560px,94vw)] -translate-x-1/2 -translate-y-1/2 space-y-4 overflow-y-auto rounded-xl bg-sheet p-5 text-ink shadow-2xl">
-          <Dialog.Title className="text-xl font-semibold">Import {came?.name}</Dialog.Title>
-          {came && (
-            <Dialog.Description>
-              It holds <b>{siteHoldsWords(came.site)}</b>. Here you have {siteHoldsWords(mine)}.
-            </Dialog.Description>
-          )}
-          <dl className="space-y-2">
-            <div>
-              <dt className="font-semibold">Add to what is here</dt>
-              <dd className="text-soft">
-                Its set-ups, lamps, journal, cases and trials stand beside yours. Prices, visits and other settings of the household stay.
-              </dd>
-            </div>
-            <div>
-              <dt className="font-semibold">Use it instead</dt>
-              <dd className="text-soft">
-                Everything is as it was when the file was made: for a new browser or device. A backup of what is here is made first.
-              </dd>
-            </div>
-          </dl>
-          <div className="flex flex-wrap gap-3">
-            <Button kind="main" onClick={() => onTake('add')}>
-              Add to what is here
-            </Button>
-            <Button onClick={() => onTake('instead')}>Use it instead</Button>
-            <Dialog.Close asChild>
-              <Button>Cancel</Button>
-            </Dialog.Close>
-          </div>
-          <p className="text-sm text-soft">Undo takes either back.</p>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <CentredDialog isOpen={came !== null} title={`Import ${came?.name ?? ''}`} onClose={onClose}>
+      {came && (
+        <Dialog.Description>
+          It holds <b>{siteHoldsWords(came.site)}</b>. Here you have {siteHoldsWords(mine)}.
+        </Dialog.Description>
+      )}
+      <dl className="space-y-2">
+        <div>
+          <dt className="font-semibold">Add to what is here</dt>
+          <dd className="text-soft">
+            Its set-ups, lamps, journal, cases and trials stand beside yours. Prices, visits and other settings of the household stay.
+          </dd>
+        </div>
+        <div>
+          <dt className="font-semibold">Use it instead</dt>
+          <dd className="text-soft">
+            Everything is as it was when the file was made: for a new browser or device. A backup of what is here is made first.
+          </dd>
+        </div>
+      </dl>
+      <div className="flex flex-wrap gap-3">
+        <Button kind="main" onClick={() => onTake('add')}>
+          Add to what is here
+        </Button>
+        <Button onClick={() => onTake('instead')}>Use it instead</Button>
+        <Dialog.Close asChild>
+          <Button>Cancel</Button>
+        </Dialog.Close>
+      </div>
+      <p className="text-sm text-soft">Undo takes either back.</p>
+    </CentredDialog>
   );
 }
