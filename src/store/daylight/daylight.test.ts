@@ -22,6 +22,18 @@ test('the door says what the screen computes', () => {
   const asked = { year: 2027, place: { latitude: (52 * Math.PI) / 180, longitude: 0 }, climate: { kind: 'typed' as const, name: '', ...file.climate }, timeZone: 'Europe/London' }; // prettier-ignore
   const here = yearOf(asked, [{ sill: sillAt(window, { depth: 0.2, along: 0, over: 0.15 }), blind: null }]);
   expect(said.places[0]!.months.map((m) => m.mean_mol_per_m2_d)).toEqual(here.places[0]!.months.map((m) => expect.closeTo(m.mean, 9)));
+  said.places[0]!.months.forEach((m, i) => {
+    const found = here.places[0]!.months[i]!;
+    expect(m.month).toBe(i + 1);
+    expect([m.low_mol_per_m2_d, m.high_mol_per_m2_d, m.sun_h, m.strongest_umol_per_m2_s].map((v) => v.toFixed(6))).toEqual(
+      [found.low, found.high, found.sunHours, found.strongest.ppfd].map((v) => v.toFixed(6)),
+    );
+    // The strongest comes in the month itself, by day.
+    const [, month, hour] = /^2027-(\d\d)-\d\d (\d\d):\d\d$/.exec(m.strongest_at)!;
+    expect(Number(month)).toBe(i + 1);
+    expect(Number(hour)).toBeWithin(13, { absolute: 5 });
+    expect(m.lean).toBeGreaterThan(1);
+  });
   // Deep in the room there is less of everything.
   said.places[0]!.months.forEach((m, i) => expect(said.places[1]!.months[i]!.mean_mol_per_m2_d).toBeLessThan(m.mean_mol_per_m2_d));
 });
