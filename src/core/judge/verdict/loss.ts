@@ -1,12 +1,21 @@
 import type { Stage } from '../../things/crop/Crop';
 import type { Ppfd, Share } from '../../units/quantities';
-import { clearDayOf, daylightDli, isFromOneSide, receivedIn, strongestBeside, usualBesideLamps, type LightDay } from '../dli/LightDay';
+import {
+  clearDayOf,
+  daylightDli,
+  isFromOneSide,
+  receivedIn,
+  strongestBeside,
+  usualBesideLamps,
+  type LightDay,
+  type Received,
+} from '../dli/LightDay';
 import { dliSpreadOf } from '../dli/dliSpread';
 import { shareBetween, type LightSpread } from '../dli/LightSpread';
 import { lampBandOf } from '../dli/lightBand';
 import { MOL_SECONDS } from '../dli/dli';
 import { CELLS_OF_TRAY, overTray } from '../../site/stand/nineSpots';
-import { breachesOf, depthOf, type HardLimits } from './hardLimits';
+import { breachesOf, depthOf, type Breach, type HardLimits } from './hardLimits';
 import { bearingOf, scorches, scorchingPpfd } from './scorch';
 
 /**
@@ -28,8 +37,21 @@ const over = (value: number, most: number) => (value > most && value > 1e-6 ? Ma
  * How far a tray is from right on a day; 0 when every leaf gets the best dose. Used to rank whatever is offered, by advice,
  * timers, charts and the solver alike, so that they agree on what comes nearest when nothing suits.
  */
-export function lossOf(light: LightSpread, stage: Stage, limits: HardLimits, day: LightDay): number {
-  return wrongIn(light, stage, limits, day) + offTargetOf(light, stage, day);
+export function lossOf(light: LightSpread, stage: Stage, limits: HardLimits, day: LightDay, on = lightOn(light, limits, day)): number {
+  return wrongIn(light, stage, limits, day, on) + offTargetOf(light, stage, day);
+}
+
+/** What the light of a tray comes to on a day, and which limits that breaks: for those who judge it by more than one measure. */
+export interface LightOn {
+  readonly doses: ReturnType<typeof dliSpreadOf>;
+  readonly received: Received;
+  readonly breaches: readonly Breach[];
+}
+
+export function lightOn(light: LightSpread, limits: HardLimits, day: LightDay): LightOn {
+  const doses = dliSpreadOf(light, day);
+  const received = receivedIn(doses, light, day);
+  return { doses, received, breaches: breachesOf(received, limits) };
 }
 
 /** A little for a mean that is not the crop's best, so that of two that suit the better one wins. */
@@ -39,9 +61,8 @@ export function offTargetOf({ mean }: Pick<LightSpread, 'mean'>, stage: Stage, d
 }
 
 /** How much is wrong with the light of a tray on a day; 0 within its band and its limits, wherever within. */
-export function wrongIn(light: LightSpread, stage: Stage, limits: HardLimits, day: LightDay): number {
-  const doses = dliSpreadOf(light, day);
-  const received = receivedIn(doses, light, day);
+export function wrongIn(light: LightSpread, stage: Stage, limits: HardLimits, day: LightDay, on = lightOn(light, limits, day)): number {
+  const { doses, received, breaches } = on;
   const { parts } = doses;
   let off = 0;
   for (const dose of parts) off += over(stage.dliMin, dose) + over(dose, stage.dliMax);
@@ -49,7 +70,7 @@ export function wrongIn(light: LightSpread, stage: Stage, limits: HardLimits, da
   const ends =
     over(stage.dliMin, received.weakest) + Math.max(over(received.strongest, stage.dliMax), over(received.litPpfd, limits.strongest));
   let breach = 0;
-  for (const b of breachesOf(received, limits)) breach += 0.2 + depthOf(b);
+  for (const b of breaches) breach += 0.2 + depthOf(b);
   const short = Math.max(0, stage.hoursMin - received.photoperiod);
   return off / parts.length + OUT_OF_BAND * (1 - share) + ENDS * ends + PER_HOUR_SHORT * short + BREACH * breach;
 }

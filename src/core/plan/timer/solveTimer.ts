@@ -8,8 +8,8 @@ import type { Dli, Hours, Watts } from '../../units/quantities';
 import { MINUTES_PER_DAY } from '../../units/clock';
 import { litWithin, mostLit, type LitTimes } from '../../units/LitTimes';
 import { lengthOf, overlapOf, type Span } from '../../units/Span';
-import { breachesOf, depthOf, type HardLimits } from '../../judge/verdict/hardLimits';
-import { lossOf } from '../../judge/verdict/loss';
+import { depthOf, type Breach, type HardLimits } from '../../judge/verdict/hardLimits';
+import { lightOn, lossOf, type LightOn } from '../../judge/verdict/loss';
 import { saysOf, standingOf, type Standing } from '../../judge/verdict/standing';
 
 /** A tray that a timer's lamps shine on. */
@@ -80,15 +80,15 @@ const QUARTER_min = 15;
 const dayOf = ({ on_min, lit_min, pause }: LitTimes, daylight: Daylight | null): LightDay => ({ on_min, lit_min, pause, daylight });
 
 /** How bad some times are for a tray; a plan is the person's word, and then how far the hours are from it counts. */
-const lossAt = (s: Served, day: LightDay): number =>
-  s.wish != null ? PER_HOUR_OFF_PLAN * (day.lit_min / 60 - s.wish) ** 2 : lossOf(s.light, s.stage, s.limits, day);
+const lossAt = (s: Served, day: LightDay, on: LightOn): number =>
+  s.wish != null ? PER_HOUR_OFF_PLAN * (day.lit_min / 60 - s.wish) ** 2 : lossOf(s.light, s.stage, s.limits, day, on);
 
-/** How deep times break the limits of a tray: its longest day, and the strength where lamps and daylight come together. */
-function breachAt(s: Served, day: LightDay): { long: number; strong: number } {
-  const breaches = breachesOf(receivedOf(s.light, day), s.limits);
-  const deepest = (why: (typeof breaches)[number]['why']) => Math.max(0, ...breaches.filter((b) => b.why === why).map(depthOf));
-  return { long: deepest('day-too-long'), strong: deepest('too-strong') };
-}
+/** How deep a breach of one kind is, of all that there are. */
+const deepest = (breaches: readonly Breach[], why: Breach['why']): number => {
+  let depth = 0;
+  for (const b of breaches) if (b.why === why) depth = Math.max(depth, depthOf(b));
+  return depth;
+};
 
 /**
  * Finds the on and off times that serve all trays of a timer best.
@@ -175,10 +175,11 @@ function tryTimes(served: readonly Served[], times: LitTimes): Tried {
   for (const s of served) {
     // Trays that have the same daylight have the same day, which is worked out once.
     if (!day || day.daylight !== s.daylight) day = dayOf(times, s.daylight);
-    const breach = breachAt(s, day);
-    const loss = lossAt(s, day);
-    long = Math.max(long, breach.long);
-    strong = Math.max(strong, breach.strong);
+    const on = lightOn(s.light, s.limits, day);
+    const loss = lossAt(s, day, on);
+    // Its longest day, and the strength where lamps and daylight come together.
+    long = Math.max(long, deepest(on.breaches, 'day-too-long'));
+    strong = Math.max(strong, deepest(on.breaches, 'too-strong'));
     sum += loss;
     worst = Math.max(worst, loss);
   }
