@@ -4,6 +4,7 @@ import { answerBench } from '../../answer/bench/answerBench';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { dateBatch, logIt, measureBatch } from '../../site/growth/changeGrowth';
 import { grownTo } from '../../answer/stand/grownTo';
+import { growthOf } from '../../site/growth/growthOf';
 import { containerLibrary } from '../../things/container/containerLibrary';
 import { lampLibrary } from '../../things/lamp/lampLibrary';
 import { tables } from '../../things/tables/libraryTables';
@@ -329,4 +330,18 @@ test('where the engine finds a tray stronger than the table, the table is that m
   const [more, same] = lights();
   expect(same).toEqual(celery);
   for (const spot of ['weakest', 'mean', 'strongest'] as const) expect(more![spot]).toBeWithin(1.1 * leek![spot], { relative: 1e-9 });
+});
+
+test('seed in the dark wants no lamp until the day before it may come up; seed that germinates in light wants it from the start', () => {
+  const site = rack({ crops: ['leek', 'celery'], age: -8 });
+  const stand = standIn(site);
+  const [tier] = stand.tiers;
+  const course = new TierCourse(tier!, answerBench(questionOfStand(stand, null)), FROM, 40, createCache(), createChartMemory());
+  const [leek, celery] = tier!.trays.map(({ crop }) => crop.germination!);
+  expect([leek!.light === 'needs', celery!.light]).toEqual([false, 'needs']);
+  const days = Array.from({ length: 40 }, (_, i) => FROM + i);
+  const mayComeUp = growthOf(tier!.trays[0]!.batch, tier!.trays[0]!.crop, FROM)!.expected!.from;
+  expect(mayComeUp - FROM).toBeGreaterThan(1);
+  expect(days.filter((d) => !course.state(0, d).needed)).toEqual(days.filter((d) => d < mayComeUp - 1));
+  expect(days.every((d) => course.state(1, d).needed)).toBe(true);
 });
