@@ -121,6 +121,9 @@ async function control(): Promise<ReadonlyMap<string, number>> {
   const lane = lanes[0]!;
   const { failed, said } = await jest(lane, '--silent', '--json');
   if (failed) {
+    const report = said.slice(said.indexOf('{'));
+    const { testResults = [] } = (report ? JSON.parse(report) : {}) as { testResults?: { name: string; status: string }[] };
+    console.error(testResults.flatMap((t) => (t.status === 'failed' ? relative(lane, t.name) : [])).join('\n'));
     console.error('The tests fail on the sources as they are: mend that first, and leave node_modules alone meanwhile.');
     process.exit(1);
   }
