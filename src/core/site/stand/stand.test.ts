@@ -196,6 +196,9 @@ test('copies have batches of their own, and what is taken away takes its batch a
   expect(site.batches).toHaveLength(2);
   site = removeThings(put.ids)(site);
   expect([site.batches.length, tierOf(site, 1).fittings.length]).toEqual([1, 0]);
+  // Nowhere to, or nothing to carry: nothing changes.
+  expect(carry(tierOf(site).trays.map((t) => t.id), 'gone')(site)).toBe(site); // prettier-ignore
+  expect(carry(['gone'], lower)(site)).toBe(site);
   site = carry(tierOf(site).trays.map((t) => t.id), lower, 0.1)(site); // prettier-ignore
   expect(tierOf(site).trays).toEqual([]);
   expect(tierOf(site, 1).trays[0]!.x).toBeWithin(0.4, { relative: 1e-9 });

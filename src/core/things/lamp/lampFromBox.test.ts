@@ -191,3 +191,25 @@ test('what a box says of the light at a distance counts as a claim only where it
   expect(claimsOf({ ...box, figures: { ...none, efficacy: 2 } })).toEqual([{ what: 'efficacy', ppf: 2 * box.power }]);
   expect(claims({ figures: { ...none, ppf: 0, lumens: 0 } })).toEqual([]);
 });
+
+test('how near leaves may come to a lamp from its box: whole centimetres, never less for more watts, a hot lamp farther than a cool one', () => {
+  const clearance = (technology: LampBox['technology'], power: number): number => {
+    const lamp = made({ technology, power, figures: { ...none, ppf: 0.2 * power }, believe: 'ppf' });
+    if (!lamp.ok) throw new Error(JSON.stringify(lamp.problems));
+    return lamp.value.heatClearance;
+  };
+  for (const technology of ['led', 'fluorescent', 'incandescent', 'discharge'] as const) {
+    const all = [10, 25, 60, 150, 400].map((power) => clearance(technology, power));
+    for (const [i, v] of all.entries()) {
+      expect(100 * v).toBeWithin(Math.round(100 * v), { absolute: 1e-9 });
+      expect(v).toBeGreaterThanOrEqual(i === 0 ? 0.01 : all[i - 1]!);
+      expect(v).toBeLessThan(1.5);
+    }
+  }
+  expect(clearance('incandescent', 100)).toBeGreaterThan(2 * clearance('led', 100));
+});
+
+test('a figure that is believed but not there is asked for by its name', () => {
+  expect(problems({ believe: 'photometry', measured: null })).toEqual(['box/no-figure photometry']);
+  expect(problems({ believe: 'map', map: null })).toEqual(['box/no-figure map']);
+});
