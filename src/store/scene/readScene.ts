@@ -7,7 +7,7 @@ import { lampLibrary } from '../../core/things/lamp/lampLibrary';
 import { materialOf } from '../../core/things/material/materialLibrary';
 import { spectrumOf } from '../../core/light/spectrum/spectrumLibrary';
 import { cosinePowerOfBeam } from '../../core/light/emitters/cosinePower';
-import { ringOf } from '../../core/light/emitters/ring';
+import { MOST_HOLE, ringOf } from '../../core/light/emitters/ring';
 import type { Emitter } from '../../core/light/emitters/Emitter';
 import { isInside, FACES, OPEN, type Face, type FaceName } from '../../core/light/room/Room';
 import { partsOf } from '../../core/light/scene/straightLight';
@@ -151,9 +151,6 @@ function faceOf(face: FaceFile | undefined, at: string, problems: Problem[]): Fa
   const specular = face.specular ?? known.specular;
   return { reflectance, transmittance, ...(specular ? { specular } : {}) };
 }
-
-/** A ring is at least so wide that it can shine. */
-const MOST_HOLE = 0.95;
 
 function lampOf(l: SceneLampFile, at: string, problems: Problem[]): QuestionLamp | null {
   const missing = (field: string) => {

@@ -65,7 +65,9 @@ export function Receive() {
   }, [photos, sharedStates, sites]);
 
   async function take(came: Came, what: string, site: Site, words: string) {
-    await snapshots.take(sites.getState().site, 'before').catch(() => undefined);
+    const isSafe = await snapshots.take(sites.getState().site, 'before').then(() => true, () => false); // prettier-ignore
+    if (!isSafe)
+      return say('No backup could be made, so nothing has changed. Free some storage or export everything first, then try again.');
     if (!changeSite(sites, what, () => site, site.stands.some((s) => s.id === sites.getState().activeId) ? undefined : site.stands[0]?.id))
       return;
     await sharedStates.add(came.id, came.site);

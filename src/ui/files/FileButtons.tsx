@@ -18,6 +18,9 @@ import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { ImportDialog, type Came } from './ImportDialog';
 import { problemWords } from './problemWords';
 
+/** What is here is not given up without a copy of it. */
+const NO_BACKUP = 'No backup could be made, so nothing has changed. Free some storage or export everything first, then import again.';
+
 /** Save everything as a file, or open one: validated whole before anything is stored. */
 export function FileButtons() {
   const { sites, photos, snapshots } = useWorkspace();
@@ -54,7 +57,7 @@ export function FileButtons() {
   async function take({ name, site, photos: some }: Came, how: 'add' | 'instead') {
     setCame(null);
     const before = sites.getState().site;
-    if (how === 'instead') await snapshots.take(before, 'before').catch(() => undefined);
+    if (how === 'instead' && !(await snapshots.take(before, 'before').then(() => true, () => false))) return say(NO_BACKUP); // prettier-ignore
     const next = how === 'instead' ? site : mergeSite(before, site);
     const first = how === 'instead' ? site.stands[0] : next.stands[before.stands.length];
     if (!changeSite(sites, `open ${name}`, () => next, first?.id)) return;

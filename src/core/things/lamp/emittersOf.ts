@@ -1,6 +1,6 @@
 import { cosinePowerOfBeam } from '../../light/emitters/cosinePower';
 import type { Emitter } from '../../light/emitters/Emitter';
-import { ringOf } from '../../light/emitters/ring';
+import { MOST_HOLE, ringOf } from '../../light/emitters/ring';
 import { frameOf } from '../../light/emitters/frameOf';
 import type { Metres, Radians } from '../../units/quantities';
 import type { Lamp } from './Lamp';
@@ -78,7 +78,7 @@ function levelEmitters(lamp: Lamp, pose: LampPose): Emitter[] {
         return [{ kind: 'disc', ...at, radius: lamp.width / 2, cosinePower }];
       case 'coil': {
         const radius = lamp.width / 2;
-        return ringOf({ kind: 'disc', ...at, radius, cosinePower }, Math.min(lamp.spacing, 0.95 * lamp.width) / 2);
+        return ringOf({ kind: 'disc', ...at, radius, cosinePower }, Math.min(lamp.spacing / 2, MOST_HOLE * radius));
       }
       case 'measured': {
         const { table, round } = need(lamp.farField);
