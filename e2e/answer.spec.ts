@@ -127,10 +127,12 @@ test('a set-up goes out as a file and comes back; a broken one changes nothing',
 
   const open = (name: string, content: string) =>
     page.getByLabel('File to open').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
+  await page.getByRole('button', { name: 'Import', exact: true }).focus();
   await open('mine.json', text);
   const asked = page.getByRole('dialog', { name: 'Import mine.json' });
   await expect(asked).toContainText('It holds 1 set-up, ');
   await asked.getByRole('button', { name: 'Add to what is here' }).click();
+  await expect(page.getByRole('button', { name: 'Import', exact: true })).toBeFocused();
   await expect(page.getByRole('listitem').filter({ hasText: 'First set-up' })).toHaveCount(2);
   await open('cut.json', text.slice(0, 700));
   await expect(page.getByRole('dialog', { name: 'cut.json can’t be opened.' })).toContainText('Was it cut short');
