@@ -102,9 +102,9 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
           <thead className="text-sm text-soft">
             <tr>
               <th className="font-normal">tier, tray</th>
-              <th className="text-right font-normal">weakest</th>
-              <th className="text-right font-normal">strongest</th>
-              <th className="text-right font-normal">in range</th>
+              <th className="pl-3 text-right font-normal">weakest</th>
+              <th className="pl-3 text-right font-normal">strongest</th>
+              <th className="pl-3 text-right font-normal">in range</th>
               <th className="pl-4 font-normal">result</th>
             </tr>
           </thead>
@@ -141,8 +141,9 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
   );
 }
 
-/** A number on the left and what it becomes on the right; alone where they are the same. */
+/** A number on the left and what it becomes on the right; alone where they are the same, or where one stand has no such tray. */
 function Cell({ a, b, show }: { a: number | undefined; b: number | undefined; show(v: number): string }) {
-  const [from, to] = [a, b].map((v) => (v === undefined ? '–' : show(v)));
-  return <td className="text-right whitespace-nowrap">{from === to ? from : <>{from} → <strong className="font-semibold">{to}</strong></>}</td>; // prettier-ignore
+  const [from, to] = [a, b].map((v) => (v === undefined ? null : show(v)));
+  const both = from !== null && to !== null && from !== to;
+  return <td className="pl-3 text-right whitespace-nowrap">{both ? <>{from} → <strong className="font-semibold">{to}</strong></> : (to ?? from)}</td>; // prettier-ignore
 }
