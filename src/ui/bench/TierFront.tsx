@@ -117,6 +117,9 @@ export const TierFront = memo(function TierFront({ tier: t, frame, unit, lampId,
   );
 });
 
+/** As much of a text as there is room for beside the stand. */
+const IN_THE_MARGIN = /.{1,13}(?:\s|$)/g;
+
 /** From the lamp's face down to the leaf tops, beside the stand. */
 function Distance({
   face,
@@ -149,8 +152,12 @@ function Distance({
         {words}
       </text>
       {!narrow && (
-        <text x={x + 11} y={(face + leaves) / 2 + 16} className="fill-night-soft font-narrow text-[12px] font-medium">
-          {hang}
+        <text y={(face + leaves) / 2 + 2} className="fill-night-soft font-narrow text-[12px] font-medium">
+          {hang.match(IN_THE_MARGIN)?.map((line) => (
+            <tspan key={line} x={x + 11} dy={14}>
+              {line}
+            </tspan>
+          ))}
         </text>
       )}
     </g>

@@ -79,7 +79,10 @@ function startOnce(): AdviceWorker {
         return wanted;
       });
       return {
-        result: ask(() => remote.advise(question, progress)),
+        // What is told on the way may arrive after the answer.
+        result: ask(() => remote.advise(question, progress)).finally(() => {
+          wanted = false;
+        }),
         stop: () => {
           wanted = false;
         },

@@ -1,6 +1,7 @@
-import { proxy, wrap } from 'comlink';
+import { wrap } from 'comlink';
 import type { HangChart, HangQuestion } from '../../core/plan/hang/HangChart';
 import { newLife } from '../life';
+import { onTheWay } from '../onTheWay';
 import { revive, watch } from '../watch';
 import type { ChartApi } from './chart.api';
 
@@ -21,5 +22,5 @@ function startOnce(): ChartWorker {
   const worker = new Worker(new URL('./chart.worker.ts', import.meta.url), { type: 'module', name: life });
   const remote = wrap<ChartApi>(worker);
   const { ask, stop } = watch(worker, 'chart', life);
-  return { hangChart: (question, progress) => ask<HangChart>(() => remote.hangChart(question, proxy(progress))), stop };
+  return { hangChart: (question, progress) => ask<HangChart>(() => onTheWay(progress, (told) => remote.hangChart(question, told))), stop };
 }

@@ -1,7 +1,8 @@
-import { proxy, wrap } from 'comlink';
+import { wrap } from 'comlink';
 import type { NoFit, TierFit } from '../../core/measure/fit/fitTier';
 import type { WalkPoint } from '../../core/answer/walk/planWalk';
 import { newLife } from '../life';
+import { onTheWay } from '../onTheWay';
 import { revive, watch } from '../watch';
 import type { ReadingsApi, TierOfSite } from './readings.api';
 
@@ -24,7 +25,7 @@ function startOnce(): ReadingsWorker {
   const remote = wrap<ReadingsApi>(worker);
   const { ask, stop } = watch(worker, 'readings', life);
   return {
-    fit: (of, id, now_ms, progress) => ask<TierFit | NoFit>(() => remote.fit(of, id, now_ms, proxy(progress))),
+    fit: (of, id, now_ms, progress) => ask(() => onTheWay<[number], TierFit | NoFit>(progress, (told) => remote.fit(of, id, now_ms, told))),
     plan: (of, count) => ask(() => remote.plan(of, count)),
     stop,
   };

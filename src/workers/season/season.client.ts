@@ -1,8 +1,9 @@
-import { proxy, wrap } from 'comlink';
+import { wrap } from 'comlink';
 import type { WayOut } from '../../core/plan/season/waysOut';
 import type { Site } from '../../core/site/stand/Site';
 import type { Day } from '../../core/units/day';
 import { newLife } from '../life';
+import { onTheWay } from '../onTheWay';
 import { revive, watch } from '../watch';
 import type { SeasonAnswer, SeasonApi, SeasonImproved } from './season.api';
 
@@ -32,8 +33,8 @@ function startOnce(): SeasonWorker {
   const { ask, stop } = watch(worker, 'season', life);
   return {
     look: (site, today) => ask<SeasonAnswer | null>(() => remote.look(site, today)),
-    waysOut: (site, today, progress) => ask(() => remote.waysOut(site, today, proxy(progress))),
-    improve: (site, today, told) => ask<SeasonImproved | null>(() => remote.improve(site, today, proxy(told))),
+    waysOut: (site, today, progress) => ask(() => onTheWay(progress, (told) => remote.waysOut(site, today, told))),
+    improve: (site, today, told) => ask<SeasonImproved | null>(() => onTheWay(told, (told) => remote.improve(site, today, told))),
     stop,
   };
 }
