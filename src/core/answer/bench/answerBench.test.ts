@@ -14,6 +14,7 @@ import { standFrom, TEMPLATES } from '../../site/stand/templates';
 import type { Site } from '../../site/stand/Site';
 import { answerBench } from './answerBench';
 import { sceneOfTiers } from './benchScene';
+import { mapsOfTrays } from './mapsOfTrays';
 import { askedTier, questionOfStand } from './questionOfStand';
 
 let next = 0;
@@ -192,3 +193,34 @@ test('the slice from the side shows the light at its places', () => {
   const [y, z] = [slice!.x0 + ((c + 0.5) / slice!.columns) * (slice!.x1 - slice!.x0), ((r + 0.5) / slice!.rows) * slice!.z1];
   expect(slice!.ppfd[c + slice!.columns * r]!).toBeWithin(field.ppfdAt(stand.tiers[0]!.tier.width / 2, y, z), { relative: 0.02 });
 });
+
+test.each(['wire', 'white-card', 'bright'])(
+  'maps alone, with less care for the light of other tiers through %s, are as good as the same',
+  (faces) => {
+    const site = rack(4, 'wire', [bar, shop], faces === 'wire' ? 'wire' : 'white-card');
+    const sides = Object.fromEntries(['left', 'right', 'back', 'front'].map((f) => [f, faces === 'bright' ? 'white-card' : 'open']));
+    const stand = standOf({
+      ...site,
+      timers: [...site.timers, { ...BARE_TIMER, id: 'short', on_min: 600, lit_min: 240 }],
+      stands: site.stands.map((s) => ({
+        ...s,
+        tiers: s.tiers.map((t, i) => ({
+          ...t,
+          // Little of its own: what comes from above counts most there.
+          timerId: i === 2 ? 'short' : t.timerId,
+          enclosure: { ...t.enclosure, faces: { ...t.enclosure.faces, ...sides } },
+        })),
+      })),
+    });
+    const question = questionOfStand(stand, null);
+    const maps = mapsOfTrays(question, createCache());
+    let most = 0;
+    for (const [tierId, tier] of Object.entries(answerBench(question).tiers))
+      for (const [trayId, { map, spillShare }] of Object.entries(tier.trays)) {
+        const quick = maps[tierId]![trayId]!;
+        most = Math.max(most, spillShare);
+        for (let i = 0; i < map.ppfd.length; i++) expect(quick.ppfd[i]!).toBeWithin(map.ppfd[i]!, { relative: 0.005 });
+      }
+    expect(most).toBeGreaterThan(0.01); // there is something to be right about
+  },
+);

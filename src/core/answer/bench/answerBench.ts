@@ -8,8 +8,8 @@ import { ninthsOf, perCentimetreOf, straightMean } from '../check/perCentimetreO
 import type { Metres, Share } from '../../units/quantities';
 import type { AskedTier, AskedTray, BenchAnswer, BenchQuestion, TierLight, TrayLight } from './BenchQuestion';
 import { sceneOfTier, sceneOfTiers } from './benchScene';
-import { neighbourShade } from './neighbourShade';
-import { addCoarse, coarseAt, dimByCoarse, spillInto } from './spillOver';
+import { addSpill, mapOnTray } from './mapOnTray';
+import { addCoarse, coarseAt, isSpiltInto, spillInto } from './spillOver';
 
 /**
  * Computes the light of a whole stand: for each tier a slice and a map, for each tray the light at its own leaf tops.
@@ -29,8 +29,7 @@ export function answerBench(question: BenchQuestion, cache: Cache = NO_CACHE): B
   const answered: Record<string, TierLight> = {};
   for (const tier of tiers) {
     if (only !== null && tier.id !== only) continue;
-    const others = question.spill && tiers.some((t) => t !== tier && t.lamps.length > 0 && t.hours > 0) && tier.hours > 0;
-    answered[tier.id] = answerTier(question, tier, others ? wholeOf : null, cache);
+    answered[tier.id] = answerTier(question, tier, question.spill && isSpiltInto(tier, tiers) ? wholeOf : null, cache);
   }
   return { tiers: answered };
 }
@@ -52,18 +51,16 @@ function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => Ligh
     return drawn;
   }
 
-  function withSpill(map: LightMap): LightMap {
-    if (spill) addCoarse(spill.level(map.z), map, [map.area.x0, map.area.y0], [map.area.x1, map.area.y1]);
+  function plane(): LightMap {
+    // Between the trays nothing is judged: while a hand moves, larger cells do.
+    const map = own.map({ x0: 0, x1: tier.width, y0: 0, y1: tier.depth }, tier.plane, only === null ? cell : 2 * cell);
+    addSpill(spill, map);
     return map;
   }
 
   function tray(asked: AskedTray): TrayLight {
-    const { outline, plantArea, canopy, through } = asked;
-    const alone = own.map(outline, canopy, cell);
-    const shade = neighbourShade(asked, tier, own, cache);
-    const shadedShare = shade ? dimByCoarse(shade, alone) : 0;
-    const map = withSpill(alone);
-    if (through < 1) for (let i = 0; i < map.ppfd.length; i++) map.ppfd[i]! *= through;
+    const { plantArea, canopy, through } = asked;
+    const { map, shadedShare } = mapOnTray(asked, tier, own, spill, cell, cache);
     const stats = statsOver(map, [plantArea]);
     const parts = tier.lamps.map((lamp) => ({ id: lamp.id, mean: straightMean(lamp.emitters.map(lightOf), [plantArea], canopy) }));
     const straight = parts.reduce((sum, p) => sum + p.mean, 0);
@@ -85,8 +82,7 @@ function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => Ligh
 
   return {
     slice: view ? slice() : null,
-    // Between the trays nothing is judged: while a hand moves, larger cells do.
-    map: view ? withSpill(own.map({ x0: 0, x1: tier.width, y0: 0, y1: tier.depth }, tier.plane, only === null ? cell : 2 * cell)) : null,
+    map: view ? plane() : null,
     trays: Object.fromEntries(tier.trays.map((t) => [t.id, tray(t)])),
   };
 }

@@ -75,6 +75,10 @@ export function spillInto(tier: AskedTier, own: LightField, whole: () => LightFi
   };
 }
 
+/** Whether light of other tiers may come into a tier. */
+export const isSpiltInto = (tier: AskedTier, tiers: readonly AskedTier[]): boolean =>
+  tier.hours > 0 && tiers.some((t) => t !== tier && t.lamps.length > 0 && t.hours > 0);
+
 const evenly = (to: Metres, count: number) => Float64Array.from({ length: count }, (_, i) => (to * i) / (count - 1));
 
 /** The coarse light at a place of its rectangle; beyond its rim as at its rim. */
@@ -124,3 +128,6 @@ function eachCell(
     for (let c = 0; c < columns; c++) visit(r * columns + c, from[0] + ((c + 0.5) / columns) * (to[0] - from[0]), b);
   }
 }
+
+/** Light from other tiers is little and even: half as many patches along each side change it by less than a thousandth of a tray's light. */
+export const SPILL_PATCHES = 0.5;

@@ -1,8 +1,7 @@
 import type { LitTimes } from '../../units/LitTimes';
 import type { Tables } from '../../things/tables/Tables';
 import { lastDayOf } from '../../site/growth/growthOf';
-import { answerBench } from '../../answer/bench/answerBench';
-import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
+import { mapsIn, mapsOfTrays, type TrayMaps } from '../../answer/bench/mapsOfTrays';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { receivedOf } from '../../judge/dli/LightDay';
 import type { LightSpread } from '../../judge/dli/LightSpread';
@@ -85,7 +84,7 @@ export function hangChartOf(
   });
   const timers = timersOf(stand).map((timer): TimerCourse => ({ timer, tiers: courses.filter((c) => c.tier.timer.id === timer.id) }));
   const days = visitDays(site.visits, from, until);
-  const known = new Map<string, BenchAnswer>();
+  const known = new Map<string, TrayMaps>();
   for (let round = 0; ; round++) {
     const { visits, stretches } = search(question, courses, timers, days, until);
     progress(0.7);
@@ -126,34 +125,35 @@ function engineOf(
   tables: Tables,
   visits: readonly VisitJobs[],
   at: (day: Day) => Stretch,
-  known: Map<string, BenchAnswer>,
+  known: Map<string, TrayMaps>,
   cache: Cache,
   memory: ChartMemory,
 ): Engine {
   const { from } = question;
   // The lamps' own light: neither other stands nor what comes in by windows have a part in it.
   const alone = { ...question.site, stands: question.site.stands.filter((s) => s.id === question.standId), windows: [] };
-  const answerOn = (day: Day): BenchAnswer => {
+  const first = mapsIn(question.answer);
+  const mapsOn = (day: Day): TrayMaps => {
     const done = visits.filter((v) => v.day <= day);
-    if (done.length === 0) return question.answer;
+    if (done.length === 0) return first;
     // What was done up to a day decides its light: the same for two charts that agree up to then.
     const key = `${day} ${JSON.stringify(done)}`;
-    let answer = known.get(key);
-    if (!answer) {
+    let maps = known.get(key);
+    if (!maps) {
       const then = siteOn(alone, visits, day, tables, from);
       const asked = questionOfStand(benchStandOf(then, then.stands[0]!, tables), null);
-      answer = memory.answers.get(JSON.stringify(asked), () => answerBench(asked, cache));
-      known.set(key, answer);
+      maps = memory.maps.get(JSON.stringify(asked), () => mapsOfTrays(asked, cache));
+      known.set(key, maps);
     }
-    return answer;
+    return maps;
   };
   return (course, day) => {
     const worked = visits.findLast((v) => v.day <= day)?.day ?? from;
-    const answer = answerOn(worked);
+    const maps = mapsOn(worked);
     const setting = at(worked).tiers.get(course)!;
     return (i) => {
       const { tray } = course.tier.trays[i]!;
-      const map = answer.tiers[course.tier.tier.id]?.trays[tray.id]?.map;
+      const map = maps[course.tier.tier.id]?.[tray.id];
       const risers = setting.risers[tray.id]!;
       if (!map) return course.light(i, setting.lamps, risers, day);
       const then = spreadOfMap(map, [plantAreaOf(tray)]);
