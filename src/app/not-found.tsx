@@ -1,5 +1,4 @@
-import Link from 'next/link';
-
+import { Link } from '@/ui/parts/Link';
 export const metadata = { title: 'Not found' };
 
 export default function NotFound() {

@@ -1,6 +1,5 @@
 'use client';
 import clsx from 'clsx';
-import Link from 'next/link';
 import { useMemo } from 'react';
 import { lampsAMonth } from '@/core/plan/buying/bill';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
@@ -10,6 +9,7 @@ import { useLightOfStands } from '../hours/useLightOfStand';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { dliNumber } from '../drawing/lightWords';
 import { useSize } from '../drawing/useSize';
+import { Link } from '../parts/Link';
 import { SAYS_WORDS, trayName } from './benchWords';
 import { colourOfResult } from '../verdict/resultColours';
 import { sideBySide } from './sideBySide';

@@ -1,6 +1,5 @@
 'use client';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import Link from 'next/link';
 import { useMemo } from 'react';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { BenchLamp, BenchTier } from '@/core/answer/stand/benchStand';
@@ -16,6 +15,7 @@ import { DimField } from '../lamp/DimField';
 import { Button } from '../parts/Button';
 import { lampItems } from '../parts/lampItems';
 import { LengthField } from '../parts/LengthField';
+import { Link } from '../parts/Link';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';

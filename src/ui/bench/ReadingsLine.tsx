@@ -1,7 +1,7 @@
 'use client';
 import { Gauge } from 'lucide-react';
-import Link from 'next/link';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
+import { Link } from '../parts/Link';
 import { useWorkspace } from '../shell/WorkspaceContext';
 
 /** What the light of a tier rests on: boxes, readings, or a fit; and the way to the meter. */

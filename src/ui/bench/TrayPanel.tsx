@@ -1,7 +1,6 @@
 'use client';
 import { coverLibrary } from '@/core/things/container/coverLibrary';
 import { CalendarDays } from 'lucide-react';
-import Link from 'next/link';
 import { useMemo } from 'react';
 import { measureBatch, stageBatch } from '@/core/site/growth/changeGrowth';
 import { tables } from '@/core/things/tables/libraryTables';
@@ -19,6 +18,7 @@ import { SelectField } from '../parts/SelectField';
 import { Stepper } from '../parts/Stepper';
 import { TypedField } from '../parts/TypedField';
 import { ageWords } from '../chart/ageWords';
+import { Link } from '../parts/Link';
 import { loggedNow } from '../season/loggedNow';
 import { useSettings, useSite, useToday } from '../shell/WorkspaceContext';
 import { percent, stageWords } from '../verdict/words';

@@ -1,8 +1,8 @@
 'use client';
 import { ChevronRight } from 'lucide-react';
-import Link from 'next/link';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { trayName } from '../bench/benchWords';
+import { Link } from '../parts/Link';
 import { ageWords } from './ageWords';
 import { useToday } from '../shell/WorkspaceContext';
 

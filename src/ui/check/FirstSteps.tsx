@@ -1,6 +1,5 @@
 'use client';
 import { Check, HeartPulse, Lightbulb, Sprout, X } from 'lucide-react';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef } from 'react';
 import type { SetUp } from '@/core/answer/stand/setUp';
@@ -9,6 +8,7 @@ import { newId } from '@/store/names/newId';
 import type { FirstWay } from '@/store/settings/settingsStore';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { NEW_STAND_HASH } from '../stands/places';

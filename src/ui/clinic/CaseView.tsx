@@ -1,6 +1,5 @@
 'use client';
 import { ArrowDown } from 'lucide-react';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import { diagnose } from '@/core/plan/clinic/diagnose';
@@ -14,6 +13,7 @@ import { ageWords } from '../chart/ageWords';
 import { useLightOfStand } from '../hours/useLightOfStand';
 import { Button } from '../parts/Button';
 import { DayField } from '../parts/DayField';
+import { Link } from '../parts/Link';
 import { UndoButtons } from '../parts/UndoButtons';
 import { PhotoStrip } from '../photos/PhotoStrip';
 import { say } from '../shell/toastStore';

@@ -1,6 +1,5 @@
 'use client';
 import clsx from 'clsx';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { runningTest, testRun, type Diagnosis } from '@/core/plan/clinic/diagnose';
 import { testEffect } from '@/core/plan/clinic/testEffect';
@@ -10,6 +9,7 @@ import { beginTest, changeCase, endTest, toggleDenied } from '@/core/site/stand/
 import type { ClinicCase } from '@/core/site/clinic/ClinicCase';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { dayWords, daysWords } from '../season/dayWords';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';

@@ -1,6 +1,5 @@
 'use client';
 import { ChevronRight, Plus } from 'lucide-react';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import { runningTest } from '@/core/plan/clinic/diagnose';
@@ -11,6 +10,7 @@ import { changeSite } from '@/store/site/siteStore';
 import { addSetUp, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
 import { trayNames } from '../bench/benchWords';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { UndoButtons } from '../parts/UndoButtons';
 import { dayWords } from '../season/dayWords';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';

@@ -1,9 +1,9 @@
 'use client';
-import Link from 'next/link';
 import type { Crop, Stage } from '@/core/things/crop/Crop';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showLength } from '@/core/units/length';
 import { showTemperature } from '@/core/units/temperature';
+import { Link } from '../parts/Link';
 import { groupWords } from '../parts/cropItems';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { basisWords, stageWords } from '../verdict/words';

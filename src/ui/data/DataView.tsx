@@ -1,7 +1,7 @@
 'use client';
-import Link from 'next/link';
 import { FileButtons } from '../files/FileButtons';
 import { siteHoldsWords } from '../files/holdsWords';
+import { Link } from '../parts/Link';
 import { useSite } from '../shell/WorkspaceContext';
 import { Asides } from './Asides';
 import { Backups } from './Backups';

@@ -1,5 +1,4 @@
 'use client';
-import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import type { Site } from '@/core/site/stand/Site';
 import type { Problem } from '@/core/units/result';
@@ -12,6 +11,7 @@ import { changeSite, undo } from '@/store/site/siteStore';
 import { siteHoldsWords } from '../files/holdsWords';
 import { problemWords } from '../files/problemWords';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { say } from '../shell/toastStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { clashValueWords, clashWords } from './clashWords';

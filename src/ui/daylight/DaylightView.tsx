@@ -1,7 +1,6 @@
 'use client';
 import { AlarmClock, Pencil, Ruler } from 'lucide-react';
 import clsx from 'clsx';
-import Link from 'next/link';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { correctionOf } from '@/core/answer/daylight/correctionOf';
@@ -25,6 +24,7 @@ import { NoStand } from '../hours/NoStand';
 import { timesWords } from '../hours/timerWords';
 import { useLightOfStand } from '../hours/useLightOfStand';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { Segments } from '../parts/Segments';
 import { DoneSheet } from '../parts/Sheet';
 import { dayWords } from '../season/dayWords';

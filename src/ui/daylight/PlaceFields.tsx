@@ -1,6 +1,5 @@
 'use client';
 import { LocateFixed, MapPin } from 'lucide-react';
-import Link from 'next/link';
 import { useState } from 'react';
 import { CLIMATE_KINDS, readyClimate, usualClimate, type Climate, type ClimateKind } from '@/core/sky/outdoors/climates';
 import { showClock } from '@/core/units/clock';
@@ -18,6 +17,7 @@ import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { decimalSign } from '../parts/decimalSign';
 import { FileButton } from '../parts/FileButton';
+import { Link } from '../parts/Link';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { TypedField } from '../parts/TypedField';

@@ -1,5 +1,4 @@
 'use client';
-import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo } from 'react';
 import { byRank, lastingStage, type PlaceRank } from '@/core/answer/daylight/suits';
@@ -14,6 +13,7 @@ import { tables } from '@/core/things/tables/libraryTables';
 import { showLength } from '@/core/units/length';
 import { useWorkedOut } from '../parts/useWorkedOut';
 import { ChoiceSheet } from '../bench/ChoiceSheet';
+import { Link } from '../parts/Link';
 import { cropItems } from '../parts/cropItems';
 import { SelectField } from '../parts/SelectField';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';

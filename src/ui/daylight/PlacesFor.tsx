@@ -1,5 +1,4 @@
 'use client';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { byRank, rankOf } from '@/core/answer/daylight/suits';
 import { homePlaces } from '@/core/plan/daylight/homePlaces';
@@ -7,6 +6,7 @@ import type { Stage } from '@/core/things/crop/Crop';
 import { tables } from '@/core/things/tables/libraryTables';
 import { Button } from '../parts/Button';
 import { dliNumber } from '../drawing/lightWords';
+import { Link } from '../parts/Link';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { placeName } from './daylightWords';
 import { MonthCells, MonthCellsKey, monthsWords } from './MonthCells';

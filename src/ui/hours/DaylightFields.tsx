@@ -1,6 +1,5 @@
 'use client';
 import { Sun, X } from 'lucide-react';
-import Link from 'next/link';
 import type { Daylight } from '@/core/site/stand/Daylight';
 import { setDaylight } from '@/core/site/stand/changeOutlets';
 import { showClock } from '@/core/units/clock';
@@ -10,6 +9,7 @@ import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { dliNumber } from '../drawing/lightWords';
+import { Link } from '../parts/Link';
 import { standPath } from '../stands/places';
 import { ClockField } from './ClockField';
 

@@ -1,12 +1,12 @@
 'use client';
 import { daylightOf } from '@/core/site/stand/Site';
 import clsx from 'clsx';
-import Link from 'next/link';
 import { useMemo } from 'react';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { timersOf } from '@/core/plan/timer/servedBy';
 import { showClock } from '@/core/units/clock';
 import { useStand } from '../bench/useBench';
+import { Link } from '../parts/Link';
 import { useSite } from '../shell/WorkspaceContext';
 import { HoursHead } from './HoursHead';
 import { NoStand } from './NoStand';

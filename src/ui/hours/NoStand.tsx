@@ -1,5 +1,4 @@
-import Link from 'next/link';
-
+import { Link } from '../parts/Link';
 /** Where hours would be, and there is no stand yet. */
 export function NoStand({ title, children }: { title: string; children: React.ReactNode }) {
   return (

@@ -1,7 +1,6 @@
 'use client';
 import { daylightOf } from '@/core/site/stand/Site';
 import { AlarmClock, SunDim } from 'lucide-react';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import type { TierLight } from '@/core/answer/bench/BenchQuestion';
 import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
@@ -20,6 +19,7 @@ import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { dliSpanWords } from '../drawing/lightWords';
+import { Link } from '../parts/Link';
 import { STANDING_COLOURS } from '../verdict/resultColours';
 import { stageWords } from '../verdict/words';
 import { ClockField } from './ClockField';

@@ -1,9 +1,9 @@
 'use client';
-import Link from 'next/link';
 import { useMemo } from 'react';
 import { sumsOf } from '@/core/plan/buying/batchSums';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showMoney } from '@/core/units/money';
+import { Link } from '../parts/Link';
 import { useSite, useToday } from '../shell/WorkspaceContext';
 import { batchName } from '../today/todayWords';
 

@@ -1,10 +1,10 @@
 'use client';
-import Link from 'next/link';
 import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
 import { useMemo, useState } from 'react';
 import { billOf, rebased, totalOf, type BillLine } from '@/core/plan/buying/bill';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showMoney } from '@/core/units/money';
+import { Link } from '../parts/Link';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { NumberField } from '../parts/NumberField';
 import { useSite } from '../shell/WorkspaceContext';

@@ -1,6 +1,5 @@
 'use client';
 import { Plus, X } from 'lucide-react';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { auditClaims } from '@/core/judge/claims/auditClaims';
 import { CLAIM_KINDS, oneOf, type Claim, type ClaimKind, type Claims } from '@/core/judge/claims/Claim';
@@ -8,6 +7,7 @@ import { MOST_CLAIM_LETTERS, readClaims } from '@/core/judge/claims/readClaims';
 import { useStore } from 'zustand';
 import { drafts, setDraft } from '@/store/drafts';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { OnMyTier } from './OnMyTier';

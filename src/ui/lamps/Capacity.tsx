@@ -1,6 +1,5 @@
 'use client';
 import { X } from 'lucide-react';
-import Link from 'next/link';
 import { Fragment, useMemo, useRef, useState } from 'react';
 import type { CapacityAsked, MoreAsked } from '@/core/plan/buying/capacity';
 import { lampOf } from '@/core/answer/stand/benchStand';
@@ -11,6 +10,7 @@ import { tables } from '@/core/things/tables/libraryTables';
 import { useWorkedOut } from '../parts/useWorkedOut';
 import { ChoiceSheet } from '../bench/ChoiceSheet';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { cropItems } from '../parts/cropItems';
 import { SelectField } from '../parts/SelectField';
 import { useDraft } from '../parts/useDraft';

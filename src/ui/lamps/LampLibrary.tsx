@@ -8,12 +8,12 @@ import {
   type SortingState,
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp, Search } from 'lucide-react';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { lampLibrary } from '@/core/things/lamp/lampLibrary';
 import { showLength } from '@/core/units/length';
 import { showMoney } from '@/core/units/money';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { Term } from '../terms/Term';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { libraryRows, wantedRows, type LibraryRow } from './libraryRows';

@@ -1,5 +1,4 @@
 'use client';
-import Link from 'next/link';
 import { Fragment, useMemo } from 'react';
 import { measureAgain } from '@/core/measure/fit/measureAgain';
 import { fadingOf, MARKS, traysUnder, type TrayOutlook } from '@/core/plan/lamp/lampOutlook';
@@ -14,6 +13,7 @@ import { datedWords, dayWords } from '../season/dayWords';
 import { useSite, useToday } from '../shell/WorkspaceContext';
 import { standPath } from '../stands/places';
 import { dliNumber } from '../drawing/lightWords';
+import { Link } from '../parts/Link';
 import type { KnownOwnLamp } from './knownOwnLamps';
 import { OutputBar } from './OutputBar';
 import { LOCALE, numberWords, wholeWords } from '../parts/locale';

@@ -1,11 +1,11 @@
 'use client';
-import Link from 'next/link';
 import type { Lamp } from '@/core/things/lamp/Lamp';
 import { tables } from '@/core/things/tables/libraryTables';
 import { sparesOf } from '@/core/site/ownLamps/hangingOf';
 import type { Site } from '@/core/site/stand/Site';
 import { showLength } from '@/core/units/length';
 import { LampPortrait } from '../lamp/LampPortrait';
+import { Link } from '../parts/Link';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { CopyLamp } from './CopyLamp';
 import { standPath } from '../stands/places';

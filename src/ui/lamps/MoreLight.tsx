@@ -1,5 +1,4 @@
 'use client';
-import Link from 'next/link';
 import { useState } from 'react';
 import type { MoreAsked } from '@/core/plan/buying/capacity';
 import { daysSaved } from '@/core/plan/buying/growthByLight';
@@ -14,6 +13,7 @@ import { useWorkedOut } from '../parts/useWorkedOut';
 import { NumberField } from '../parts/NumberField';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { dliNumber } from '../drawing/lightWords';
+import { Link } from '../parts/Link';
 import { costWords, howWords, longerOrMore, noWayWords, NOW_WORDS } from './capacityWords';
 
 interface MoreLightProps {

@@ -1,6 +1,5 @@
 'use client';
 import { Plus } from 'lucide-react';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import { addOwnLamps, plainOwnLamp, unnamedFittings } from '@/core/site/ownLamps/changeOwnLamps';
@@ -11,6 +10,7 @@ import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { ChoiceSheet } from '../bench/ChoiceSheet';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { lampItems } from '../parts/lampItems';
 import { UndoButtons } from '../parts/UndoButtons';
 import { datedWords } from '../season/dayWords';

@@ -1,6 +1,5 @@
 'use client';
 import { Archive, Trash2 } from 'lucide-react';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import {
@@ -17,6 +16,7 @@ import { changeSite, undo } from '@/store/site/siteStore';
 import { ChoiceSheet } from '../bench/ChoiceSheet';
 import { Button } from '../parts/Button';
 import { DayField } from '../parts/DayField';
+import { Link } from '../parts/Link';
 import { lampItems } from '../parts/lampItems';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { SelectField } from '../parts/SelectField';

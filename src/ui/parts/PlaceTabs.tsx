@@ -1,7 +1,7 @@
 'use client';
 import clsx from 'clsx';
-import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { Link } from './Link';
 
 interface PlaceTabsProps {
   label: string;

@@ -1,7 +1,7 @@
 'use client';
 import { GraduationCap } from 'lucide-react';
-import Link from 'next/link';
 import { dayNumberOf } from '@/core/plan/practice/Session';
+import { Link } from '../parts/Link';
 import { EXERCISE_WORDS } from './exerciseWords';
 import { PassDays } from './PassDays';
 import { useRun } from './useRun';

@@ -1,11 +1,11 @@
 'use client';
 import { Check } from 'lucide-react';
-import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import type { Exercise } from '@/core/plan/practice/Exercise';
 import { EXERCISES } from '@/core/plan/practice/exercises';
 import { practised, type PracticeResult } from '@/store/practice/practised';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { EXERCISE_WORDS, goalWords, LEVEL_WORDS } from './exerciseWords';
 import { goToExercise, newSeed } from './goHouse';

@@ -1,6 +1,5 @@
 'use client';
 import { ChevronRight } from 'lucide-react';
-import Link from 'next/link';
 import { heightAt } from '@/core/things/crop/heightAt';
 import { tables } from '@/core/things/tables/libraryTables';
 import { cropOfBatch } from '@/core/plan/practice/passDay';
@@ -9,6 +8,7 @@ import { heightOf } from '@/core/plan/practice/trueStands';
 import { showLength } from '@/core/units/length';
 import type { Run } from '@/store/practice/Practice';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { standPath, STAND_PARTS } from '../stands/places';

@@ -1,6 +1,5 @@
 'use client';
 import { Footprints } from 'lucide-react';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { colourOf } from '@/core/things/lamp/colourOf';
@@ -20,6 +19,7 @@ import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { Fold } from '../parts/Fold';
 import { LengthField } from '../parts/LengthField';
+import { Link } from '../parts/Link';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { uncertaintyWords, percent } from '../verdict/words';

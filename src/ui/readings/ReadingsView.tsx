@@ -2,12 +2,12 @@
 import { Tabs } from 'radix-ui';
 import { useCallback, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
-import Link from 'next/link';
 import { fitInForce } from '@/core/site/reading/Fit';
 import { isRecent, type TierFit } from '@/core/measure/fit/fitTier';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { useWorkedOut } from '../parts/useWorkedOut';
 import { useStand, useBenchLook } from '../bench/useBench';
+import { Link } from '../parts/Link';
 import { SelectField } from '../parts/SelectField';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { DistancePanel } from './DistancePanel';

@@ -1,10 +1,10 @@
 'use client';
-import Link from 'next/link';
 import { useMemo } from 'react';
 import { sowingList } from '@/core/plan/season/sowingList';
 import { tables } from '@/core/things/tables/libraryTables';
 import { Printer } from 'lucide-react';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { useSite, useToday } from '../shell/WorkspaceContext';
 import { dayWords } from './dayWords';
 import { SeasonEmpty } from './SeasonEmpty';

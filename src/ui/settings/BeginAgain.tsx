@@ -1,13 +1,13 @@
 'use client';
 import { winterAhead } from '@/core/units/clockChanges';
 import { Eye, FilePlus2, GraduationCap, Sprout } from 'lucide-react';
-import Link from 'next/link';
 import type { Site } from '@/core/site/stand/Site';
 import { newId } from '@/store/names/newId';
 import { emptySite } from '@/store/site/newSite';
 import { addSetUp, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { goToDemo, goHome } from '../practice/goHouse';
 import { say } from '../shell/toastStore';
 import { useToday, useWorkspace } from '../shell/WorkspaceContext';

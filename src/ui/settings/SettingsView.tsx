@@ -1,6 +1,5 @@
 'use client';
 import { Archive, BookOpen, Cable, RefreshCw } from 'lucide-react';
-import Link from 'next/link';
 import { useStore } from 'zustand';
 import { fail, ok } from '@/core/units/result';
 import { isCurrency } from '@/core/units/money';
@@ -8,6 +7,7 @@ import { changeSite } from '@/store/site/siteStore';
 import { setTariff } from '@/store/site/setUpVerbs';
 import { ClimateFields, PlaceFields } from '../daylight/PlaceFields';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { NumberField } from '../parts/NumberField';
 import { Segments } from '../parts/Segments';
 import { TypedField } from '../parts/TypedField';

@@ -1,5 +1,4 @@
-import Link from 'next/link';
-
+import { Link } from '../parts/Link';
 interface StandIn {
   readonly name: string;
   readonly standsFor: string;

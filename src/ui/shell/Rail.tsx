@@ -1,11 +1,10 @@
 'use client';
 import clsx from 'clsx';
 import { CalendarRange, HeartPulse, LampDesk, Lightbulb, ListChecks, Rows3, Settings } from 'lucide-react';
-import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useStore } from 'zustand';
+import { Link } from '../parts/Link';
 import { newVersion } from './newVersion';
-import { useRested } from './useRested';
 import { NIGHT } from '../theme/night';
 
 const PLACES = [
@@ -21,7 +20,6 @@ const PLACES = [
 /** The way about: down the left side of a wide screen, along the foot of a phone. */
 export function Rail() {
   const path = usePathname();
-  const isRested = useRested();
   const isNewReady = useStore(newVersion, (s) => s.load !== null);
   return (
     <nav
@@ -41,7 +39,6 @@ export function Rail() {
           <Link
             key={href}
             href={href}
-            prefetch={isRested ? undefined : false}
             aria-current={here ? 'page' : undefined}
             className={clsx(
               'flex flex-1 flex-col items-center gap-1 border-t-3 py-2 text-xs font-semibold md:flex-none md:border-t-0 md:border-l-3 md:py-3',

@@ -1,6 +1,5 @@
 'use client';
 import { Copy } from 'lucide-react';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useSyncExternalStore } from 'react';
 import { asOf } from '@/core/answer/stand/asOf';
@@ -24,6 +23,7 @@ import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { standPath } from '../stands/places';
 import { dliNumber, dliSpanWords } from '../drawing/lightWords';
 import { useSize } from '../drawing/useSize';
+import { Link } from '../parts/Link';
 import { stageWords } from '../verdict/words';
 
 const onHash = (changed: () => void) => {

@@ -1,8 +1,8 @@
 'use client';
 import clsx from 'clsx';
-import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import type { Stand } from '@/core/site/stand/Site';
+import { Link } from '../parts/Link';
 import { UndoButtons } from '../parts/UndoButtons';
 import { useSite } from '../shell/WorkspaceContext';
 import { STAND_PARTS, standPath } from './places';

@@ -1,8 +1,8 @@
 'use client';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { useBenchLook } from '../bench/useBench';
+import { Link } from '../parts/Link';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { standPath } from './places';
 import { StandHeader } from './StandHeader';

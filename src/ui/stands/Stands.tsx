@@ -1,6 +1,5 @@
 'use client';
 import { Copy, MapPinned, Plus, Trash2 } from 'lucide-react';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { setUpOf } from '@/core/answer/stand/setUp';
 import { tables } from '@/core/things/tables/libraryTables';
@@ -12,6 +11,7 @@ import { addSetUp, copyStand, deleteStand, PLAIN_RECIPE } from '@/store/site/set
 import { NewStand } from '../bench/NewStand';
 import { FileButtons } from '../files/FileButtons';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { UndoButtons } from '../parts/UndoButtons';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';

@@ -1,6 +1,6 @@
 'use client';
-import Link from 'next/link';
 import { Popover } from 'radix-ui';
+import { Link } from '../parts/Link';
 import { termOf, type TermId } from './glossary';
 
 /** A word of the field where it stands: a press opens what it means. */

@@ -1,6 +1,5 @@
 'use client';
 import { Printer } from 'lucide-react';
-import Link from 'next/link';
 import { useMemo } from 'react';
 import { safetyGate } from '@/core/answer/caution/safetyGate';
 import { jobsWhileAway } from '@/core/plan/today/whileAway';
@@ -11,6 +10,7 @@ import type { Day } from '@/core/units/day';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { TripPanel } from '../chart/TripPanel';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { dayWords, spanWords } from '../season/dayWords';
 import { useSettings, useSite, useToday } from '../shell/WorkspaceContext';
 import { jobSaid } from './todayWords';

@@ -1,7 +1,6 @@
 'use client';
 import clsx from 'clsx';
 import { Check, ChevronDown } from 'lucide-react';
-import Link from 'next/link';
 import { useState } from 'react';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { doJob } from '@/core/plan/today/doJob';
@@ -16,6 +15,7 @@ import { tables } from '@/core/things/tables/libraryTables';
 import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { focusHeading } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';

@@ -1,6 +1,5 @@
 'use client';
 import { Pencil, X } from 'lucide-react';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { unlog } from '@/core/site/growth/changeGrowth';
 import { growthOf } from '@/core/site/growth/growthOf';
@@ -11,6 +10,7 @@ import type { Crop } from '@/core/things/crop/Crop';
 import { tables } from '@/core/things/tables/libraryTables';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { SelectField } from '../parts/SelectField';
 import { UndoButtons } from '../parts/UndoButtons';
 import { longDayWords } from '../season/dayWords';

@@ -1,5 +1,4 @@
-import Link from 'next/link';
-
+import { Link } from '../parts/Link';
 /** Nothing is known to be done yet: what will be here, and the way to it. */
 export function TodayEmpty() {
   return (

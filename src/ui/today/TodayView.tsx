@@ -1,6 +1,5 @@
 'use client';
 import { BookOpen, Printer, Route } from 'lucide-react';
-import Link from 'next/link';
 import { useMemo } from 'react';
 import { jobsOn } from '@/core/plan/today/jobsOf';
 import { jobStateOf } from '@/core/site/today/JobMark';
@@ -8,6 +7,7 @@ import { tables } from '@/core/things/tables/libraryTables';
 import { UndoButtons } from '../parts/UndoButtons';
 import { ScanLabel } from './ScanLabel';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { longDayWords } from '../season/dayWords';
 import { focusHeading } from '../shell/focusHeading';
 import { useRested } from '../shell/useRested';

@@ -1,7 +1,7 @@
 'use client';
 import { ClipboardList } from 'lucide-react';
-import Link from 'next/link';
 import { TripPanel } from '../chart/TripPanel';
+import { Link } from '../parts/Link';
 import { useToday } from '../shell/WorkspaceContext';
 import type { StandToday } from './useTodayCharts';
 

@@ -1,9 +1,9 @@
 'use client';
 import clsx from 'clsx';
-import Link from 'next/link';
 import { badness, SAYS_WORDS, trayNames } from '../bench/benchWords';
 import { judgedTrays } from '../bench/useBench';
 import { dliBeside, dliNumber } from '../drawing/lightWords';
+import { Link } from '../parts/Link';
 import { colourOfResult } from '../verdict/resultColours';
 import type { StandToday } from './useTodayCharts';
 import { Term } from '../terms/Term';

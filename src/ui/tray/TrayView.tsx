@@ -1,5 +1,4 @@
 'use client';
-import Link from 'next/link';
 import { useMemo } from 'react';
 import { MOL_SECONDS } from '@/core/judge/dli/dli';
 import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
@@ -10,6 +9,7 @@ import { useLightOfStand } from '../hours/useLightOfStand';
 import { UndoButtons } from '../parts/UndoButtons';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { dliNumber } from '../drawing/lightWords';
+import { Link } from '../parts/Link';
 import { BatchLog } from './BatchLog';
 import { BatchDates } from './BatchDates';
 import { DliSolver } from './DliSolver';

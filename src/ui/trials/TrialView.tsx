@@ -1,6 +1,5 @@
 'use client';
 import { Printer } from 'lucide-react';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import { designOf } from '@/core/plan/trial/designOf';
@@ -11,6 +10,7 @@ import { reviewDesign } from '@/core/judge/trial/reviewDesign';
 import { trialCsv, trialJson } from '@/store/files/trialText';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { saveFile } from '../parts/saveFile';
 import { UndoButtons } from '../parts/UndoButtons';
 import { dayWords } from '../season/dayWords';

@@ -1,11 +1,11 @@
 'use client';
 import { ChevronRight, Plus } from 'lucide-react';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { addTrial } from '@/core/site/stand/changeTrials';
 import { newId } from '@/store/names/newId';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { Link } from '../parts/Link';
 import { UndoButtons } from '../parts/UndoButtons';
 import { dayWords } from '../season/dayWords';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
