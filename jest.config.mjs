@@ -2,7 +2,7 @@ import nextJest from 'next/jest.js';
 
 const withNext = nextJest({ dir: './' })({
   testEnvironment: 'node', // a view's test says `@jest-environment jsdom` at its top
-  roots: ['<rootDir>/src'],
+  roots: ['<rootDir>/src', '<rootDir>/scripts/language'],
   testTimeout: 120_000, // properties are many; how fast a machine is, is no test
   sandboxInjectedGlobals: ['Math'], // jest looks globals up anew each time; the light asks for Math by the million
   setupFiles: ['reflect-metadata'],

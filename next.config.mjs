@@ -1,6 +1,10 @@
 // One name for one build, in the page and in what is kept of it.
 process.env.COPPER_NOON_BUILD ??= Date.now().toString(36);
 
+const language = process.env.COPPER_NOON_LANGUAGE;
+/** The files of the interface, in another language if one is asked for: docs/language.md. */
+const inLanguage = { condition: { path: /src\/(ui|app|core\/things)\// }, loaders: ['./scripts/language/loader.cjs'] };
+
 /** @type {import('next').NextConfig} */
 const config = {
   poweredByHeader: false,
@@ -8,9 +12,12 @@ const config = {
   // What is handed from device to device is larger than a page's usual question (60 MB and a little).
   experimental: { proxyClientMaxBodySize: '64mb' },
   // One package asks whether something is a Buffer of Node: without this the browser would load one for it.
-  turbopack: { resolveAlias: { 'next/dist/compiled/buffer': { browser: './scripts/noBuffer.mjs' } } },
+  turbopack: {
+    resolveAlias: { 'next/dist/compiled/buffer': { browser: './scripts/noBuffer.mjs' } },
+    ...(language && { rules: { '*.tsx': inLanguage, '*.ts': inLanguage, '*.json': inLanguage } }),
+  },
   generateBuildId: () => process.env.COPPER_NOON_BUILD,
-  env: { COPPER_NOON_BUILD: process.env.COPPER_NOON_BUILD },
+  env: { COPPER_NOON_BUILD: process.env.COPPER_NOON_BUILD, COPPER_NOON_LANGUAGE: language ?? 'en' },
   // `npm test` has checked the types already by the time that it builds.
   typescript: { ignoreBuildErrors: process.env.COPPER_NOON_TYPES === 'checked' },
   // Addresses of before.

@@ -3,11 +3,11 @@ import { costCases } from '../src/core/exchange/cases/costCases';
 import { seasonCases } from '../src/core/exchange/cases/seasonCases';
 import { sunCases } from '../src/core/exchange/cases/sunCases';
 import { trialCases } from '../src/core/exchange/cases/trialCases';
-import type { Answer } from '../src/core/exchange/cases/Case';
+import type { CaseAnswer } from '../src/core/exchange/cases/Case';
 import { askedText } from './askedText';
 
 /** Answers files of reference questions: `npm run -s cases -- sun questions.json`. See docs/cases.md. */
-const SETS: Record<string, (file: Record<string, unknown>) => Record<string, Answer>> = {
+const SETS: Record<string, (file: Record<string, unknown>) => Record<string, CaseAnswer>> = {
   sun: sunCases,
   window: sunCases,
   costs: costCases,

@@ -18,7 +18,7 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1, them
 export default async function Layout({ children }: { children: React.ReactNode }) {
   const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
-    <html lang="en" suppressHydrationWarning>
+    <html lang={process.env.COPPER_NOON_LANGUAGE} suppressHydrationWarning>
       <head>
         {/* Where the date fields look for leave to write their style element. */}
         <meta property="csp-nonce" nonce={nonce} />

@@ -14,6 +14,8 @@ interface TrayPlacesProps {
   onToggle(place: number): void;
 }
 
+const SAYS = { unknown: '', dim: 'too little light', strong: 'too much light', good: 'good' } as const;
+
 /** The tray from above in nine places, each with its dose; pressed where the plants look worst. */
 export function TrayPlaces({ standing: { tray, light }, failed, places, onToggle }: TrayPlacesProps) {
   const doses = light ? dliOfNinths(tray, light) : null;
@@ -29,23 +31,17 @@ export function TrayPlaces({ standing: { tray, light }, failed, places, onToggle
       >
         {NAMES.map((name, i) => {
           const dli = doses?.[i] ?? null;
-          const says = dli === null ? 'no data' : dli < dliMin ? 'too little light' : dli > dliMax ? 'too much light' : 'good';
+          const says = dli === null ? 'unknown' : dli < dliMin ? 'dim' : dli > dliMax ? 'strong' : 'good';
           const isOn = places.includes(i);
           return (
             <button
               key={name}
               type="button"
               aria-pressed={isOn}
-              aria-label={`${name}: ${dli === null ? 'no data' : `${dliNumber(dli)} mol/m²/day, ${says}`}`}
+              aria-label={`${name}: ${dli === null ? 'no data' : `${dliNumber(dli)} mol/m²/day, ${SAYS[says]}`}`}
               className={clsx(
                 'relative flex min-h-14 flex-col items-center justify-center rounded border-2',
-                says === 'too little light'
-                  ? 'bg-[#34435c]'
-                  : says === 'too much light'
-                    ? 'bg-[#7a3a1a]'
-                    : says === 'good'
-                      ? 'bg-[#17564d]'
-                      : 'bg-night',
+                says === 'dim' ? 'bg-[#34435c]' : says === 'strong' ? 'bg-[#7a3a1a]' : says === 'good' ? 'bg-[#17564d]' : 'bg-night',
                 isOn ? 'border-ember' : 'border-transparent',
               )}
               onClick={() => onToggle(i)}
@@ -56,7 +52,7 @@ export function TrayPlaces({ standing: { tray, light }, failed, places, onToggle
                 </span>
               )}
               <b className="text-lg">{dli === null ? '–' : dliNumber(dli)}</b>
-              <span className="text-xs text-night-ink">{says === 'no data' ? '' : says}</span>
+              <span className="text-xs text-night-ink">{SAYS[says]}</span>
             </button>
           );
         })}

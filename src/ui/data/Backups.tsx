@@ -55,17 +55,17 @@ function BackupRow({ line, onChanged }: { line: SnapshotLine; onChanged(): Promi
   const difference = differenceWords(line.stands, now.map((s) => s.name)); // prettier-ignore
   const at = when(line.taken_ms);
 
-  async function restore(how: 'in place' | 'as a copy') {
+  async function restore(how: 'in-place' | 'copy') {
     setBusy(true);
     try {
       const read = await snapshots.read(line.id);
       if (!read.ok) return say('This backup can’t be read. Nothing has changed.');
       const before = sites.getState().site;
-      if (how === 'in place') await snapshots.take(before, 'before');
-      const site = how === 'in place' ? read.value : mergeSite(before, read.value);
-      const first = how === 'in place' ? read.value.stands[0] : site.stands[before.stands.length];
+      if (how === 'in-place') await snapshots.take(before, 'before');
+      const site = how === 'in-place' ? read.value : mergeSite(before, read.value);
+      const first = how === 'in-place' ? read.value.stands[0] : site.stands[before.stands.length];
       if (!changeSite(sites, `restore the backup of ${at}`, () => site, first?.id)) return;
-      say(how === 'in place' ? `Everything is as it was on ${at}.` : `The set-ups of ${at} stand beside those of today.`, {
+      say(how === 'in-place' ? `Everything is as it was on ${at}.` : `The set-ups of ${at} stand beside those of today.`, {
         label: 'Undo',
         run: () => undo(sites),
       });
@@ -94,10 +94,10 @@ function BackupRow({ line, onChanged }: { line: SnapshotLine; onChanged(): Promi
         )}
       </p>
       <div className="flex flex-wrap gap-2">
-        <Button disabled={isBusy} aria-label={`Restore everything as on ${at}`} onClick={() => void restore('in place')}>
+        <Button disabled={isBusy} aria-label={`Restore everything as on ${at}`} onClick={() => void restore('in-place')}>
           Restore
         </Button>
-        <Button disabled={isBusy} aria-label={`Restore as a copy, from ${at}`} onClick={() => void restore('as a copy')}>
+        <Button disabled={isBusy} aria-label={`Restore as a copy, from ${at}`} onClick={() => void restore('copy')}>
           Restore as a copy
         </Button>
         <Button

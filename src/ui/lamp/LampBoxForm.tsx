@@ -67,8 +67,8 @@ export function LampBoxForm({ lamp, own, draft, onDraft, onKeep, words = USUAL_W
     alert?.parentElement?.querySelector<HTMLElement>('input, select, textarea')?.focus({ preventScroll: true });
   }, [problems]);
 
-  function keep(as: 'this one' | 'another') {
-    const isChange = own && as === 'this one';
+  function keep(as: 'this' | 'another') {
+    const isChange = own && as === 'this';
     const made = lampFromBox(named, isChange ? lamp.id : `own-${newId()}`);
     if (!made.ok) return setProblems(made.problems);
     onKeep(made.value, isChange);
@@ -104,7 +104,7 @@ export function LampBoxForm({ lamp, own, draft, onDraft, onKeep, words = USUAL_W
       <LampShapeFields box={box} change={change} problem={problem} />
       <LampFigureFields box={box} trial={trial} change={change} problem={problem} />
       <div className="flex flex-wrap gap-3">
-        <Button kind="main" onClick={() => keep('this one')}>
+        <Button kind="main" onClick={() => keep('this')}>
           {words.keep}
         </Button>
         {words.another && <Button onClick={() => keep('another')}>{words.another}</Button>}

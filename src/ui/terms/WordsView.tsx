@@ -3,7 +3,13 @@ import { useState } from 'react';
 import { DISAGREEMENTS, GLOSSARY, type GlossaryTerm } from './glossary';
 import { Live } from './LivePictures';
 
-const GROUPS: readonly GlossaryTerm['group'][] = ['Light', 'Lamps', 'Meters', 'Plants', 'Racks'];
+const GROUPS: Readonly<Record<GlossaryTerm['group'], string>> = {
+  light: 'Light',
+  lamps: 'Lamps',
+  meters: 'Meters',
+  plants: 'Plants',
+  racks: 'Racks',
+};
 
 /** All words of the field with what they mean, some with a picture that answers; and where growers disagree. */
 export function WordsView() {
@@ -29,12 +35,12 @@ export function WordsView() {
           {found.length === GLOSSARY.length ? `${GLOSSARY.length} words` : `${found.length} of ${GLOSSARY.length} words`}
         </p>
       </header>
-      {GROUPS.map((group) => {
+      {Object.entries(GROUPS).map(([group, name]) => {
         const terms = found.filter((t) => t.group === group);
         return (
           terms.length > 0 && (
-            <section key={group} className="space-y-4" aria-label={group}>
-              <h2 className="border-b border-line pb-1 text-lg font-semibold">{group}</h2>
+            <section key={group} className="space-y-4" aria-label={name}>
+              <h2 className="border-b border-line pb-1 text-lg font-semibold">{name}</h2>
               <dl className="space-y-5">
                 {terms.map((t) => (
                   <div key={t.id} id={t.id} className="scroll-mt-4">

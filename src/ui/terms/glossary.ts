@@ -53,14 +53,14 @@ export interface GlossaryTerm {
   readonly typical?: string;
   readonly source?: string;
   readonly live?: LivePicture;
-  readonly group: 'Light' | 'Lamps' | 'Meters' | 'Plants' | 'Racks';
+  readonly group: 'light' | 'lamps' | 'meters' | 'plants' | 'racks';
 }
 
 const of = (group: GlossaryTerm['group'], id: TermId, name: string, plain: string, more: Partial<Omit<GlossaryTerm, 'id' | 'name' | 'plain' | 'group'>> = {}): GlossaryTerm => ({ id, name, plain, group, ...more }); // prettier-ignore
 
 export const GLOSSARY: readonly GlossaryTerm[] = [
   of(
-    'Light',
+    'light',
     'ppfd',
     'PPFD',
     'How much light for growth falls on a spot right now: the number of light particles (photons) that plants can use, for each square metre and second. It is high under the lamp and falls towards the edges and with distance.',
@@ -73,7 +73,7 @@ export const GLOSSARY: readonly GlossaryTerm[] = [
     },
   ),
   of(
-    'Light',
+    'light',
     'dli',
     'DLI',
     'All the light of one day, added up. Rain is a good picture: PPFD is how hard it rains, DLI is how much stands in the bucket in the evening. Plants are planned by it: too little and they stretch, too much and they burn.',
@@ -86,7 +86,7 @@ export const GLOSSARY: readonly GlossaryTerm[] = [
     },
   ),
   of(
-    'Light',
+    'light',
     'ppf',
     'PPF',
     'All the light for growth that a lamp sends out, wherever it goes. How much of it lands on the tray depends on distance, beam and walls.',
@@ -97,7 +97,7 @@ export const GLOSSARY: readonly GlossaryTerm[] = [
     },
   ),
   of(
-    'Light',
+    'light',
     'umol',
     'µmol and mol',
     'Photons are counted in bundles, as eggs are in dozens. One µmol is 602 thousand million million of them (6.02 × 10¹⁷); one mol is a million µmol.',
@@ -108,7 +108,7 @@ export const GLOSSARY: readonly GlossaryTerm[] = [
     },
   ),
   of(
-    'Light',
+    'light',
     'photoperiod',
     'Photoperiod',
     'How long the day is for the plant, by lamp and by daylight together: all hours but the longest dark part, since plants measure the night. Some flower, bulb or rest by it, and most need a dark part.',
@@ -118,7 +118,7 @@ export const GLOSSARY: readonly GlossaryTerm[] = [
     },
   ),
   of(
-    'Light',
+    'light',
     'continuous-light',
     'Continuous light',
     'Light for all 24 hours. A few days after emergence do no harm in most crops; weeks of it injure tomato and aubergine.',
@@ -127,7 +127,7 @@ export const GLOSSARY: readonly GlossaryTerm[] = [
     },
   ),
   of(
-    'Meters',
+    'meters',
     'lux',
     'Lux',
     'Brightness as the human eye sees it. Green counts most, deep red and blue hardly at all, so lux turns into PPFD only for a known kind of light.',
@@ -138,25 +138,25 @@ export const GLOSSARY: readonly GlossaryTerm[] = [
       live: 'colours',
     },
   ),
-  of('Meters', 'foot-candle', 'Foot-candle', 'The same as lux, in US units.', { unit: 'fc', typical: '1 fc = 10.76 lx.' }),
+  of('meters', 'foot-candle', 'Foot-candle', 'The same as lux, in US units.', { unit: 'fc', typical: '1 fc = 10.76 lx.' }),
   of(
-    'Meters',
+    'meters',
     'calibration',
     'Calibration',
     'Readings of a meter correct what the label says: lamp output, wall reflectance and, of spots, the beam. After it the numbers are yours, with less uncertainty.',
   ),
   of(
-    'Meters',
+    'meters',
     'uncertainty',
     'Uncertainty',
     'How far off a number may be. The range that is shown holds nine times in ten. Labels are often 10–20 % off; one reading at the leaves narrows it most.',
   ),
-  of('Lamps', 'lumen', 'Lumen', 'All the light of a lamp as the eye sees it. Boxes give it because it sells; plants count photons.', {
+  of('lamps', 'lumen', 'Lumen', 'All the light of a lamp as the eye sees it. Boxes give it because it sells; plants count photons.', {
     unit: 'lm',
     typical: 'White LED: about 70 lm for each µmol/s.',
   }),
   of(
-    'Lamps',
+    'lamps',
     'colour-temperature',
     'Colour temperature',
     'How warm or cool white light looks. It says little about how much light there is.',
@@ -166,7 +166,7 @@ export const GLOSSARY: readonly GlossaryTerm[] = [
     },
   ),
   of(
-    'Lamps',
+    'lamps',
     'spectrum',
     'Spectrum',
     'How the light is shared among colours. Blue shortens stems; far-red and too little blue lengthen them. For seedlings the amount matters first.',
@@ -175,7 +175,7 @@ export const GLOSSARY: readonly GlossaryTerm[] = [
     },
   ),
   of(
-    'Lamps',
+    'lamps',
     'red-far-red',
     'Red to far-red ratio',
     'Under other leaves red is missing and far-red is left. A plant that sees little red beside far-red takes it for shade and stretches.',
@@ -185,7 +185,7 @@ export const GLOSSARY: readonly GlossaryTerm[] = [
     },
   ),
   of(
-    'Lamps',
+    'lamps',
     'efficacy',
     'Efficacy',
     'How much light for growth a lamp makes from each joule of electricity. More is cheaper to run for the same light.',
@@ -195,7 +195,7 @@ export const GLOSSARY: readonly GlossaryTerm[] = [
     },
   ),
   of(
-    'Lamps',
+    'lamps',
     'beam-angle',
     'Beam angle',
     'How wide a lamp spreads its light: the angle within which it is at least half as strong as in the middle. A narrow beam is strong in the middle and leaves the edges in the dark.',
@@ -205,11 +205,11 @@ export const GLOSSARY: readonly GlossaryTerm[] = [
       live: 'beam',
     },
   ),
-  of('Lamps', 'fading', 'Fading', 'Lamps get weaker with the hours they burn, and dust takes its part. Plan for the end of their life.', {
+  of('lamps', 'fading', 'Fading', 'Lamps get weaker with the hours they burn, and dust takes its part. Plan for the end of their life.', {
     typical: 'Fluorescent tubes lose 10–20 % in 10 000 h; LEDs 10 % in 20 000–30 000 h.',
   }),
   of(
-    'Lamps',
+    'lamps',
     'power-factor',
     'Power factor',
     'Small drivers and ballasts draw more current than their watts say. Strips and timers must carry volts times amperes (VA), not watts alone.',
@@ -219,7 +219,7 @@ export const GLOSSARY: readonly GlossaryTerm[] = [
     },
   ),
   of(
-    'Light',
+    'light',
     'fall-off',
     'Fall-off with distance',
     'A small lamp at twice the distance gives a quarter of the light (inverse square). A long bar or a wide panel close above the tray hardly falls off at all: the rule does not hold there.',
@@ -228,13 +228,13 @@ export const GLOSSARY: readonly GlossaryTerm[] = [
     },
   ),
   of(
-    'Light',
+    'light',
     'uniformity',
     'Uniformity',
     'The weakest spot of a tray divided by its mean. 1 is perfectly even; below 0.6 the edges grow visibly behind. It rises as the lamp is raised, while the light gets weaker.',
   ),
   of(
-    'Light',
+    'light',
     'reflectance',
     'Reflectance',
     'The share of light that a wall sends back. White walls close to the tray bring light to its edges.',
@@ -244,56 +244,56 @@ export const GLOSSARY: readonly GlossaryTerm[] = [
     },
   ),
   of(
-    'Light',
+    'light',
     'target-range',
     'Target range',
     'The DLI in which a crop grows well at its stage, from research, bulletins or growers’ consensus; which of these is shown with it. Above its middle flowers and fruit do better.',
   ),
   of(
-    'Plants',
+    'plants',
     'canopy',
     'Canopy',
     'The leaf tops, all together. Distances and PPFD are measured there, not at the shelf, and the canopy moves up as plants grow.',
   ),
-  of('Plants', 'clearance', 'Clearance', 'The distance that a lamp must keep from leaves because of its heat and for moving air.', {
+  of('plants', 'clearance', 'Clearance', 'The distance that a lamp must keep from leaves because of its heat and for moving air.', {
     typical: 'LED bar 5 cm, fluorescent 5–10 cm, incandescent 40 cm.',
   }),
   of(
-    'Plants',
+    'plants',
     'leggy',
     'Leggy',
     'Stems too long, thin and pale, because the plant looks for light. Most often the light is too weak or came too late; warmth, crowding and shade do it too.',
   ),
   of(
-    'Plants',
+    'plants',
     'emergence',
     'Emergence',
     'The day on which seedlings break through the compost. The lamp must be on before: stems stretch within a day in the dark.',
   ),
   of(
-    'Plants',
+    'plants',
     'true-leaves',
     'True leaves',
     'The leaves after the first pair, which came out of the seed. With two of them most seedlings are potted on.',
   ),
-  of('Plants', 'potting-on', 'Potting on', 'Moving a plant into a larger pot before its roots fill the old one.'),
+  of('plants', 'potting-on', 'Potting on', 'Moving a plant into a larger pot before its roots fill the old one.'),
   of(
-    'Plants',
+    'plants',
     'hardening-off',
     'Hardening off',
     'Getting plants used to sun, wind and cool nights, a few more hours outdoors each day, for a week or two.',
   ),
   of(
-    'Plants',
+    'plants',
     'damping-off',
     'Damping off',
     'A fungus that fells seedlings at the soil line in wet, cool, still air. Dry the surface, move the air, sow thinner.',
   ),
-  of('Plants', 'bolting', 'Bolting', 'Flowering too early, in some crops because days are long: lettuce, spinach, pak choi.'),
-  of('Racks', 'tier', 'Tier', 'One level of a rack: a shelf with the lamps above it.'),
-  of('Racks', 'riser', 'Riser', 'A box or an upturned tray under a tray, to bring low plants nearer to a lamp that cannot be moved.'),
+  of('plants', 'bolting', 'Bolting', 'Flowering too early, in some crops because days are long: lettuce, spinach, pak choi.'),
+  of('racks', 'tier', 'Tier', 'One level of a rack: a shelf with the lamps above it.'),
+  of('racks', 'riser', 'Riser', 'A box or an upturned tray under a tray, to bring low plants nearer to a lamp that cannot be moved.'),
   of(
-    'Racks',
+    'racks',
     'hang-chart',
     'Hang chart',
     'A dated list of which lamps to raise or lower and which hours to set, so that every tray stays in its target range until the next visit.',

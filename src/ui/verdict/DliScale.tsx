@@ -1,6 +1,7 @@
 import type { Stage } from '@/core/things/crop/Crop';
 import type { Banded } from '@/core/judge/uncertainty/Band';
 import type { Verdict } from '@/core/judge/verdict/judge';
+import { SPOT_WORDS } from './words';
 import { dliAgainst, dliNumber } from '../drawing/lightWords';
 
 /** The three doses on one scale, each with its band of uncertainty, against what the crop asks. */
@@ -8,7 +9,7 @@ export function DliScale({ verdict, stage }: { verdict: Verdict; stage: Stage })
   const { highDli } = verdict;
   const end = Math.max(highDli * 1.5, verdict.strongest.value * 1.25, 1);
   const at = (dose: number) => `${Math.min(100, (dose / end) * 100)}%`;
-  const rows: [string, Banded][] = [
+  const rows: [keyof typeof SPOT_WORDS, Banded][] = [
     ['weakest', verdict.weakest],
     ['mean', verdict.mean],
     ['strongest', verdict.strongest],
@@ -19,7 +20,7 @@ export function DliScale({ verdict, stage }: { verdict: Verdict; stage: Stage })
       <dl className="grid grid-cols-3 gap-2">
         {rows.map(([name, { value, low, high }]) => (
           <div key={name}>
-            <dt className="text-sm text-soft">{name}</dt>
+            <dt className="text-sm text-soft">{SPOT_WORDS[name]}</dt>
             <dd className={`text-3xl leading-8 font-semibold ${verdictOf(value)}`} data-testid={`dose-${name}`}>
               {dliAgainst(value, stage.dliMin, highDli)}
             </dd>

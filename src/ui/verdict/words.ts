@@ -6,6 +6,9 @@ import type { Breach } from '@/core/judge/verdict/hardLimits';
 import type { Verdict } from '@/core/judge/verdict/judge';
 import { showHours } from '@/core/units/clock';
 
+/** The three doses that a tray is judged by. */
+export const SPOT_WORDS = { weakest: 'weakest', mean: 'mean', strongest: 'strongest' } as const;
+
 /** A headline in two voices: what is well, and what is not. */
 export interface Headline {
   readonly calm: string;

@@ -1,0 +1,220 @@
+import ts from 'typescript';
+
+/** Gives the text of another language for an English one; undefined: it stays as it is. */
+export type Translate = (text: string) => string | undefined;
+
+/**
+ * A source file in another language: each text that a person reads is replaced by what `translate` gives for it.
+ *
+ * A text is a whole sentence as it stands in the source. What is worked out in it is a numbered hole, `{0}`; an element in it is
+ * `<0/>`, or `<0>…</0>` round words of its own: `<0>{1} trays</0> in {2}`. So a language may put them in an order of its own.
+ *
+ * @param source  TypeScript, with or without JSX
+ * @param fileName  tells which it is; in files of words and tables (`*words.ts`, `*Library.ts`) single words in small letters are texts as well
+ * @throws RangeError when a translation does not have the holes and elements of its text
+ */
+export function translated(source: string, fileName: string, translate: Translate): string {
+  const file = ts.createSourceFile(
+    fileName,
+    source,
+    ts.ScriptTarget.ES2022,
+    true,
+    fileName.endsWith('x') ? ts.ScriptKind.TSX : ts.ScriptKind.TS,
+  );
+  const isWords = /(words|library)\.tsx?$/i.test(fileName);
+
+  /** The source of a node, its texts replaced. */
+  function render(node: ts.Node): string {
+    const own = replaced(node);
+    if (own !== undefined) return own;
+    const start = node.getStart(file);
+    let out = '';
+    let from = start;
+    ts.forEachChild(node, (child) => {
+      const at = child.getStart(file);
+      if (at < from) return; // a doc comment
+      out += source.slice(from, at) + render(child);
+      from = child.end;
+    });
+    return out + source.slice(from, node.end);
+  }
+
+  /** What stands instead of a node that is a text; undefined where it is none, or stays. */
+  function replaced(node: ts.Node): string | undefined {
+    if (ts.isJsxElement(node) || ts.isJsxFragment(node)) {
+      const sentence = isSentence(node.children) && sentenceOf(node.children);
+      if (!sentence) return undefined;
+      // The words of elements in it belong to it, translated or not.
+      const said = translate(sentence.text) ?? sentence.text;
+      const [open, close] = ts.isJsxElement(node)
+        ? [node.openingElement, node.closingElement]
+        : [node.openingFragment, node.closingFragment];
+      return render(open) + filled(sentence, said) + close.getText(file);
+    }
+    const stated = ts.isJsxAttribute(node) && node.initializer && literalIn(node.initializer);
+    if (stated) {
+      const { text } = stated;
+      const name = node.name.getText(file);
+      const said = isSaid(text) && !NOT_SAID.test(name) && (SAID.test(name) || looksSaid(text)) ? translate(text) : undefined;
+      return said === undefined ? node.getText(file) : `${name}={${JSON.stringify(said)}}`;
+    }
+    if (ts.isStringLiteralLike(node)) {
+      if (!isSaid(node.text) || !(isWords || looksSaid(node.text) || isShown(node)) || isOfCode(node)) return undefined;
+      const said = translate(node.text);
+      return said === undefined ? undefined : JSON.stringify(said);
+    }
+    if (ts.isTemplateExpression(node)) {
+      const parts = [node.head.text, ...node.templateSpans.map((s) => s.literal.text)];
+      const text = parts.map((part, i) => (i === 0 ? part : `{${i - 1}}${part}`)).join('');
+      if (!isSaid(parts.join(' ')) || !(isWords || looksSaid(text.replace(/\{\d+\}/g, 'x'))) || isOfCode(node)) return undefined;
+      const said = translate(text);
+      if (said === undefined) return undefined;
+      mustHold(text, said);
+      const inside = said.replace(/[`\\]|\$(?=\{)/g, '\\$&');
+      return `\`${inside.replace(/\{(\d+)\}/g, (_, n) => `\${${render(node.templateSpans[Number(n)]!.expression)}}`)}\``;
+    }
+    return undefined;
+  }
+
+  interface Sentence {
+    readonly text: string;
+    /** What stands in its holes, by number. */
+    readonly parts: readonly ts.JsxChild[];
+  }
+
+  function sentenceOf(children: readonly ts.JsxChild[], parts: ts.JsxChild[] = []): Sentence {
+    let text = '';
+    for (const child of children) {
+      const words = literalOf(child);
+      if (words !== null) {
+        text += words;
+        continue;
+      }
+      if (ts.isJsxFragment(child)) {
+        text += sentenceOf(child.children, parts).text;
+        continue;
+      }
+      const n = parts.push(child) - 1;
+      if (ts.isJsxExpression(child)) text += `{${n}}`;
+      else if (ts.isJsxElement(child) && isSentence(child.children)) text += `<${n}>${sentenceOf(child.children, parts).text}</${n}>`;
+      else text += `<${n}/>`;
+    }
+    return { text, parts };
+  }
+
+  /** A translation as children of JSX, its holes filled. */
+  function filled({ text, parts }: Sentence, said: string): string {
+    mustHold(text, said);
+    return said
+      .split(/(\{\d+\}|<\/?\d+\/?>)/)
+      .map((piece) => {
+        const n = /^(?:\{|<\/?)(\d+)/.exec(piece)?.[1];
+        if (n === undefined) return piece === '' ? '' : `{${JSON.stringify(piece)}}`;
+        const part = parts[Number(n)]!;
+        if (piece.startsWith('</')) return (part as ts.JsxElement).closingElement.getText(file);
+        return piece.startsWith('<') && !piece.endsWith('/>') ? render((part as ts.JsxElement).openingElement) : render(part);
+      })
+      .join('');
+  }
+
+  return source.slice(0, file.getStart(file)) + render(file);
+}
+
+/** @throws RangeError unless a translation has each hole and element of its text once, and elements close as they open */
+export function mustHold(text: string, said: string): void {
+  const holes = (of: string) => of.match(/\{\d+\}|<\/?\d+\/?>/g) ?? [];
+  const open: string[] = [];
+  const isClosed = holes(said).every((h) => {
+    if (h.startsWith('</')) return open.pop() === h.slice(2, -1);
+    if (h.startsWith('<') && !h.endsWith('/>')) open.push(h.slice(1, -1));
+    return true;
+  });
+  if (!isClosed || [...holes(said)].sort().join() !== [...holes(text)].sort().join())
+    throw new RangeError(`“${said}” must have the same holes as “${text}”: ${holes(text).join(' ') || 'none'}`);
+}
+
+/** The literal that an attribute or a child in braces is. */
+function literalIn(node: ts.Node): ts.StringLiteralLike | null {
+  const inner = ts.isJsxExpression(node) ? node.expression : node;
+  return inner && ts.isStringLiteralLike(inner) ? inner : null;
+}
+
+/** The words that a child of an element is; null for any other. */
+function literalOf(child: ts.JsxChild): string | null {
+  if (ts.isJsxText(child)) return wordsOf(child.text);
+  if (!ts.isJsxExpression(child)) return null;
+  if (!child.expression) return '';
+  return literalIn(child)?.text ?? null;
+}
+
+/** Text of JSX as it is shown: lines are joined by a space, and what only indents them is none of it. */
+function wordsOf(raw: string): string {
+  const lines = raw.split('\n');
+  return lines
+    .map((line, i) => (i > 0 ? line.trimStart() : line))
+    .map((line, i) => (i < lines.length - 1 ? line.trimEnd() : line))
+    .filter((line) => line !== '')
+    .join(' ')
+    .replace(/&(amp|lt|gt|quot|apos|nbsp);/g, (_, name: string) => ENTITIES[name]!);
+}
+const ENTITIES: Readonly<Record<string, string>> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'", nbsp: '\u00a0' };
+
+const isSaid = (text: string) => !/^(text|bg|border)-/.test(text) && (/\p{L}{2}/u.test(text) || /^\p{L}$/u.test(text.trim()));
+
+const isSentence = (children: readonly ts.JsxChild[]): boolean => children.some((c) => isSaid(literalOf(c) ?? ''));
+
+/** Several words, or one with a capital: not the name of a class, a key or a path. */
+const looksSaid = (text: string) =>
+  !/^[a-z][\w-]*$|[#_=[\]|]|^[Mm][\d .-]|\p{Ll}-\p{Ll}*-|\w:\w|^\/|^https?:|^[A-Z]+$|(^| )(flex|grid|rounded|border|text|font|px|py|mt|pl|pr)(-| |$)/u.test(
+    text,
+  ) &&
+  (/\p{L}\S* +\S*\p{L}/u.test(text) || /^\p{Lu}\p{Ll}+[.…!?:]?$/u.test(text));
+
+/** Whether a literal is shown where it stands: as one of several in an element, or within a text. */
+function isShown(node: ts.Node): boolean {
+  let at = node;
+  while (
+    (ts.isConditionalExpression(at.parent) && at.parent.condition !== at) ||
+    (ts.isBinaryExpression(at.parent) && /^(&&|\|\||\?\?|\+)$/.test(at.parent.operatorToken.getText())) ||
+    ts.isParenthesizedExpression(at.parent)
+  )
+    at = at.parent;
+  if (ts.isTemplateSpan(at.parent))
+    return !ts.isJsxAttribute(at.parent.parent.parent.parent) || SAID.test(at.parent.parent.parent.parent.name.getText());
+  return ts.isJsxExpression(at.parent) && (ts.isJsxElement(at.parent.parent) || ts.isJsxFragment(at.parent.parent));
+}
+
+/** Attributes that are read, and those that never are. */
+const SAID =
+  /^(label|title|placeholder|alt|words|hint|text|heading|caption|summary|description|unit|aria-(label|description|roledescription|valuetext))$/;
+const NOT_SAID =
+  /^(class(Name)?|id|href|src|d|key|type|role|value|name|style|fill|stroke|points|transform|viewBox|rel|data-.*|html[A-Z].*)$/;
+
+/** Whether a literal is for the program: a kind that is compared, a class, a key, a type, a name of a property. */
+function isOfCode(node: ts.Node): boolean {
+  for (let at = node, up = node.parent; up; at = up, up = up.parent) {
+    if (ts.isImportDeclaration(up) || ts.isExportDeclaration(up) || ts.isTypeNode(up) || ts.isLiteralTypeNode(up)) return true;
+    if (ts.isExpressionStatement(up) && at === node) return true; // 'use client'
+    if (ts.isCaseClause(up) && up.expression === at) return true;
+    if (ts.isBinaryExpression(up) && /^([!=]==?|in)$/.test(up.operatorToken.getText())) return true;
+    if (ts.isElementAccessExpression(up) && up.argumentExpression === at) return true;
+    if ((ts.isPropertyAssignment(up) || ts.isPropertySignature(up)) && up.name === at) return true;
+    if (ts.isPropertyAssignment(up) && CODE_PROPERTY.test(up.name.getText())) return true;
+    if (ts.isJsxAttribute(up) && NOT_SAID.test(up.name.getText())) return true;
+    if (ts.isCallExpression(up) && at === node && up.expression !== at && /^[a-z]+(-[a-z]+)+$/.test((node as ts.StringLiteral).text))
+      return true;
+    // One of several kinds in a table: its id comes first.
+    if (ts.isCallExpression(up) && up.arguments.length > 1 && up.arguments[0] === at && up.arguments.slice(1).some(ts.isStringLiteral))
+      return true;
+    if (ts.isCallExpression(up) && up.expression !== at && CODE_CALL.test(up.expression.getText())) return true;
+    if (ts.isNewExpression(up) && /Error$/.test(up.expression.getText())) return true;
+    if (ts.isTaggedTemplateExpression(up)) return true;
+    // Whatever stands further out holds statements: what is in them is judged by them alone.
+    if (ts.isBlock(up) || ts.isSourceFile(up) || ts.isJsxElement(up) || ts.isJsxFragment(up)) return false;
+  }
+  return false;
+}
+const CODE_CALL =
+  /^(clsx|require|import|fetch|Symbol|matchMedia|.*\.(includes|startsWith|endsWith|has|get|set|getItem|setItem|querySelector(All)?|getPropertyValue|addEventListener|removeEventListener|closest|matches|test|setAttribute|getAttribute|hasAttribute|createElement(NS)?|postMessage))$/;
+const CODE_PROPERTY =
+  /^(id|value|of|kind|href|type|className|class|key|path|icon|colou?r|fill|stroke|font|fontFamily|locale|timeZone|style|mode|axis|cursor|align|baseline|(date|time)Style|weekday|year|month|day|hour|minute|notation)$/;
