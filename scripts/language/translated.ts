@@ -21,7 +21,7 @@ export function translated(source: string, fileName: string, translate: Translat
     true,
     fileName.endsWith('x') ? ts.ScriptKind.TSX : ts.ScriptKind.TS,
   );
-  const isWords = /(words|library)\.tsx?$/i.test(fileName);
+  const isWords = /words\.tsx?$|Library\.ts$/i.test(fileName);
 
   /** The source of a node, its texts replaced. */
   function render(node: ts.Node): string {
