@@ -432,8 +432,8 @@ test('tiers share a timer or have one of their own, and their sizes are typed in
   await expect(page.getByRole('textbox', { name: 'clear height' })).toHaveValue('45.7 cm');
   await page.getByRole('button', { name: '1 notch lower' }).click();
   await expect(page.getByRole('textbox', { name: 'clear height' })).toHaveValue('43.2 cm');
-  await page.getByRole('button', { name: 'Take tier 2 away' }).click();
+  await page.getByRole('button', { name: 'Delete tier 2' }).click();
   await expect(page.getByTestId('tier-3')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo: take tier 2 away' }).click();
+  await page.getByRole('button', { name: 'Undo: delete tier 2' }).click();
   await expect(page.getByTestId('tier-3')).toBeVisible();
 });

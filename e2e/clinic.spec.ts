@@ -70,7 +70,7 @@ test('what mends it is done in the plan with one press, and undone; its height s
   await begin(page, 'Parsley');
   await page.getByRole('button', { name: /^front left:/ }).tap();
   await mark(page, 'Stem', 'Stem too long');
-  await expect(cause(page)).toHaveText(/Too little light|Uneven light|It cannot be told yet/);
+  await expect(cause(page)).toHaveText(/Too little light|Uneven light|The cause is not clear yet/);
   const height = page.getByRole('textbox', { name: 'compost to tops' });
   await height.fill('8 cm');
   await height.press('Enter');

@@ -20,7 +20,7 @@ test('what the browser does not give out is left alone, said, and there again th
     };
   });
   await broken.goto('/settings');
-  await expect(broken.getByRole('alert').filter({ hasText: 'did not give out what it keeps' })).toBeVisible();
+  await expect(broken.getByRole('alert').filter({ hasText: 'could not read what it keeps' })).toBeVisible();
   await broken.getByRole('textbox', { name: 'price per kWh' }).fill('0.77');
   await broken.keyboard.press('Enter');
   const download = broken.waitForEvent('download');

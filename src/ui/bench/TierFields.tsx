@@ -164,8 +164,8 @@ export function TierFields({ stand, tier: t, commands }: { stand: BenchStand; ti
           ))}
         </div>
         {stand.tiers.length > 1 && (
-          <Button onClick={() => commands.change(`take tier ${t.number} away`, removeTier(stand.stand.id, tier.id))}>
-            Take tier {t.number} away
+          <Button onClick={() => commands.change(`delete tier ${t.number}`, removeTier(stand.stand.id, tier.id))}>
+            Delete tier {t.number}
           </Button>
         )}
       </div>

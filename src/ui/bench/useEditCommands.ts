@@ -81,7 +81,7 @@ export function useEditCommands(stand: BenchStand) {
         if (ids.length === 0) return;
         choose([]);
         change('take away', removeThings(ids));
-        say(ids.length === 1 ? 'Taken away.' : `${ids.length} things taken away.`, { label: 'Undo', run: () => undo(sites) });
+        say(ids.length === 1 ? 'Deleted.' : `${ids.length} things deleted.`, { label: 'Undo', run: () => undo(sites) });
       },
       copy() {
         if (chosen().length > 0) clipboard = clipOf(sites.getState().site, chosen());

@@ -54,7 +54,7 @@ export function CausesPanel({ kase, diagnosis, standing, isLit }: CausesPanelPro
       <section aria-labelledby="cause" className="space-y-3">
         <div aria-live="polite">
           <h2 id="cause" className={clsx('text-2xl font-semibold', first.cause !== 'normal-for-kind' && 'text-copper')}>
-            {certainty === 'unclear' ? 'It cannot be told yet' : CAUSE_WORDS[first.cause].name}
+            {certainty === 'unclear' ? 'The cause is not clear yet' : CAUSE_WORDS[first.cause].name}
           </h2>
           <p>
             {certainty === 'unclear'

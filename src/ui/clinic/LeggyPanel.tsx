@@ -90,7 +90,7 @@ export function LeggyPanel({ kase, tray }: { kase: ClinicCase; tray: BenchTray }
         </Button>
       )}
       {says === 'usual' && isMarked && (
-        <p className="text-copper">You marked stems too long, but they are as long as usual. Take the mark away if it was only a fear.</p>
+        <p className="text-copper">You marked stems too long, but they are as long as usual. Remove the mark if it was only a fear.</p>
       )}
       <details open={isOpen} onToggle={(e) => setOpen(e.currentTarget.open)}>
         <summary className="min-h-9 cursor-pointer font-semibold max-md:min-h-11">On the curve of this crop</summary>

@@ -25,7 +25,7 @@ export function ToldQuestions({ kase, questions }: { kase: ClinicCase; questions
   return (
     <section aria-labelledby="questions" className="space-y-3 rounded-md bg-verdigris-wash px-3 py-3">
       <h2 id="questions" className="text-lg font-semibold">
-        {asked.length > 0 ? 'What would tell most' : 'What you said'}
+        {asked.length > 0 ? 'Most useful answers' : 'What you said'}
       </h2>
       {asked.map(({ field }) => {
         const of = TOLD_FIELDS[field];

@@ -136,7 +136,7 @@ export function CropEditor({ crop, onGone }: { crop: Crop; onGone(): void }) {
         onClick={() => {
           if (grown) return say('This crop is in use. Choose another crop for its trays before you delete it.');
           onGone();
-          changeSite(sites, 'let a crop go', dropCrop(crop.id));
+          changeSite(sites, 'delete a crop', dropCrop(crop.id));
           say(`${crop.name} is gone.`, { label: 'Undo', run: () => undo(sites) });
         }}
       >

@@ -8,6 +8,7 @@ import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { Segments } from '../parts/Segments';
+import { TextBox } from '../parts/TextBox';
 import { dayWords } from '../season/dayWords';
 import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
@@ -63,16 +64,14 @@ export function CropNotes({ crop }: { crop: Crop }) {
           ))}
         </ul>
       )}
-      <label className="block text-sm text-soft">
-        what you found
-        <textarea
-          className="mt-0.5 block min-h-20 w-full rounded-md border border-line bg-sheet p-2 text-base text-ink"
-          maxLength={2000}
-          value={text}
-          onChange={(e) => setText(e.target.value)}
-          placeholder="Stayed short at 14 mol; cool nights helped."
-        />
-      </label>
+      <TextBox
+        label="what you found"
+        className="min-h-20"
+        most={2000}
+        value={text}
+        onChange={setText}
+        placeholder="Stayed short at 14 mol; cool nights helped."
+      />
       <div className="flex flex-wrap items-center gap-3">
         <Segments<typeof outcome>
           label="Result"

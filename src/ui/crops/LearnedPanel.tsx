@@ -125,7 +125,7 @@ export function LearnedPanel({ crop }: { crop: Crop }) {
       ))}
       <p className="text-sm text-soft">
         The DLI is that of each tray as it stands today, or as stated in its trial. Batches differ in more than light; only a trial with
-        trays dealt out by chance shows what the light did.
+        trays assigned at random shows what the light did.
       </p>
     </section>
   );

@@ -35,7 +35,7 @@ export function Backups() {
         Backups are made automatically while you work, at most one an hour. After a day one for each day is kept, after two weeks one for
         each week.
       </p>
-      {lines === 'failed' && <p role="alert">This browser did not give out the backups. Load the page again to try once more.</p>}
+      {lines === 'failed' && <p role="alert">This browser could not read the backups. Load the page again to try once more.</p>}
       {lines !== null && lines !== 'failed' && lines.length === 0 && <p>No backup yet. The first one is made with your next change.</p>}
       {lines !== null && lines !== 'failed' && (
         <ul className="divide-y divide-line border-y border-line empty:hidden" aria-label="Backups">
@@ -71,7 +71,7 @@ function BackupRow({ line, onChanged }: { line: SnapshotLine; onChanged(): Promi
       });
       await onChanged();
     } catch {
-      say('This browser did not give out the backup. Nothing has changed; try again.');
+      say('This browser could not read the backup. Nothing has changed; try again.');
     } finally {
       setBusy(false);
     }

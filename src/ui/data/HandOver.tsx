@@ -99,7 +99,7 @@ export function HandOver() {
           )}
           {shown && waiting && left_s === 0 && (
             <div className="space-y-3">
-              <p role="alert">The ten minutes are over. What waited there can no longer be fetched.</p>
+              <p role="alert">The ten minutes are over. Nothing can be fetched with this code any more.</p>
               <Button kind="main" onClick={() => void make()}>
                 Make a new code
               </Button>

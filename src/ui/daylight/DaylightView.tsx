@@ -309,7 +309,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
         <div className="flex flex-wrap gap-2 print:hidden">
           <DoneSheet
             title={window.name}
-            description="What its light hangs on. Every change counts at once."
+            description="What its light depends on. Every change counts at once."
             open={sheet === 'window'}
             onOpenChange={(open) => setSheet(open ? 'window' : null)}
             trigger={

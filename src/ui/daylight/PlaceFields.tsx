@@ -71,10 +71,10 @@ export function PlaceFields() {
         <Button
           onClick={() => {
             setProblem(null);
-            if (!('geolocation' in navigator)) return setProblem('This browser gives out no position. Type it instead.');
+            if (!('geolocation' in navigator)) return setProblem('This browser does not know its position. Type it instead.');
             navigator.geolocation.getCurrentPosition(
               ({ coords }) => take({ latitude: radiansOf(coords.latitude), longitude: radiansOf(coords.longitude) }),
-              () => setProblem('The device gave no position. Allow it for this page, or type it.'),
+              () => setProblem('The device did not tell its position. Allow it for this page, or type it.'),
               { maximumAge: 3_600_000, timeout: 15_000 },
             );
           }}
@@ -191,7 +191,8 @@ export function ClimateFields() {
         </ul>
       )}
       <p className="text-sm text-soft">
-        The share of daytime with sun. Ready kinds are our reading of climate normals; a single month may differ by 20 points.
+        The share of daytime with sun. The climates to choose from are our reading of climate normals; a single month may differ by 20
+        points.
       </p>
     </div>
   );

@@ -106,7 +106,7 @@ export function SillReadings({ window, at, plant }: { window: Window; at: Before
         >
           Add the reading
         </Button>
-        {isFull && <p className="text-copper">{MOST_SILL_READINGS} readings are the most at one window. Take old ones away first.</p>}
+        {isFull && <p className="text-copper">{MOST_SILL_READINGS} readings are the most at one window. Delete old ones first.</p>}
       </div>
       <p data-testid="correction" className="font-semibold">
         {correctionWords(correctionOf(window, place))}

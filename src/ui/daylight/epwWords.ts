@@ -9,7 +9,7 @@ export function epwWords({ code, at, found, expected }: Problem): string {
   if (code === 'weather/not-a-time') return `${where}not a time such as 2027-03-04 13:00${shown}.`;
   if (code === 'weather/too-few-days') return `It has ${String(found)} whole days; a month needs at least ${expected}.`;
   if (code === 'epw/hours') return `It has ${String(found)} hours; a year has 8760 or 8784.`;
-  if (code === 'file/unreadable') return 'The device did not give out the file. Try it again.';
+  if (code === 'file/unreadable') return 'The device could not read the file. Try again.';
   if (code === 'epw/too-long' || code === 'file/too-large') return 'The file is too large for a year of hours.';
   if (code === 'epw/too-bright')
     return `${where}${String(found)} Wh/m² of global light is more than ${expected}, the most that can be. Is it in another unit?`;

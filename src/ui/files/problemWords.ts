@@ -11,7 +11,7 @@ export function problemWords({ code, at, found, expected }: Problem): string {
     case 'file/too-large':
       return `The file is too large: ${Math.round(Number(found) / 1e5) / 10} MB, and at most ${Number(expected) / 1e6} MB are read.`;
     case 'file/unreadable':
-      return `Your device does not give it out (${shown(found)}). Is it still there, and may it be read? Try again, or copy it elsewhere first.`;
+      return `Your device could not read it (${shown(found)}). Is it still there, and may it be read? Try again, or copy it elsewhere first.`;
     case 'file/too-deep':
       return 'The file has too many levels (limit 16).';
     case 'file/list-in-list':
@@ -53,13 +53,13 @@ export function problemWords({ code, at, found, expected }: Problem): string {
     case 'link/too-long':
       return 'The address is longer than any that is made here.';
     case 'handover/gone':
-      return 'Nothing waits there any more. A code works once and for ten minutes: make a new one on the other device.';
+      return 'There is nothing to fetch any more. A code works once, for ten minutes: make a new one on the other device.';
     case 'handover/damaged':
       return 'It came damaged, or the address was not copied whole. Make a new code on the other device.';
     case 'handover/version':
       return 'The other device has another version of Copper Noon. Load the newest on both.';
     case 'handover/full':
-      return `Too much waits to be fetched already. Try again in ${expected} minutes.`;
+      return `The server holds as much as it can already. Try again in ${expected} minutes.`;
     case 'journal/foreign':
       return 'It is not a journal: it does not say “format”: “copper-noon/journal”.';
     case 'journal/no-column':

@@ -1,14 +1,14 @@
 'use client';
 import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { readMapCells, type PpfdMap } from '@/core/things/lamp/fitToMap';
 import { LengthField } from '../parts/LengthField';
+import { TextBox } from '../parts/TextBox';
 import { lampProblemWords } from './lampProblemWords';
 
 /** A published map of PPFD, pasted: the lamp's own shape is fitted to it. */
 export function MapPaste({ map, onMap }: { map: PpfdMap | null; onMap(map: PpfdMap | null): void }) {
-  const id = useId();
   const [text, setText] = useState('');
   const [size, setSize] = useState({ distance: 0.3, width: 0.6, depth: 0.6 });
   const cells = readMapCells(text);
@@ -28,18 +28,14 @@ export function MapPaste({ map, onMap }: { map: PpfdMap | null; onMap(map: PpfdM
         <ChevronDown size={17} className="group-data-[state=open]:rotate-180" aria-hidden />
       </Collapsible.Trigger>
       <Collapsible.Content className="space-y-3 pt-1">
-        <label htmlFor={id} className="block text-sm text-soft">
-          The numbers of the map in µmol/m²/s, row by row as they stand there
-        </label>
-        <textarea
-          id={id}
-          rows={5}
-          className="w-full rounded-md border border-line bg-sheet px-2 py-1 font-semibold"
+        <TextBox
+          label="The numbers of the map in µmol/m²/s, row by row as they stand there"
+          className="min-h-32"
           placeholder={'120 180 210 180 120\n160 260 310 260 160\n120 180 210 180 120'}
           value={text}
-          onChange={(e) => {
-            setText(e.target.value);
-            take(e.target.value, size);
+          onChange={(typed) => {
+            setText(typed);
+            take(typed, size);
           }}
         />
         <div className="flex flex-wrap gap-4">

@@ -55,7 +55,7 @@ export function lampProblemWords({ code, at, found, expected }: Problem): string
     case 'ldt/too-bright':
       return `It says that the lamp gives more light than a stadium has (at most ${expected} are read). Are its factors right?`;
     case 'file/unreadable':
-      return `Your device does not give it out${seen}. Is it still there, and may it be read? Try again, or copy it elsewhere first.`;
+      return `Your device could not read it${seen}. Is it still there, and may it be read? Try again, or copy it elsewhere first.`;
     case 'spectrum/does-not-cover':
       return `It must cover 400–700 nm in two columns, wavelength and power; here is ${String(found)}.`;
     case 'spectrum/not-rising':

@@ -10,6 +10,7 @@ import { Button } from '../parts/Button';
 import { Link } from '../parts/Link';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
+import { TextBox } from '../parts/TextBox';
 import { OnMyTier } from './OnMyTier';
 import { claimFaultWords, CLAIM_WORDS, verdictWords } from './boxWords';
 
@@ -35,15 +36,13 @@ export function BoxCheck() {
             Paste or type what it says. Every figure is read out with what it is a figure of. Correct what was read wrongly.
           </p>
         </header>
-        <label className="block text-sm text-soft">
-          What it says
-          <textarea
-            className="mt-1 block min-h-28 w-full rounded-md border border-line bg-sheet p-3 text-base text-ink"
-            maxLength={MOST_CLAIM_LETTERS}
-            value={text}
-            onChange={(e) => setDraft(PLACE, e.target.value)}
-          />
-        </label>
+        <TextBox
+          label="What it says"
+          className="min-h-28"
+          most={MOST_CLAIM_LETTERS}
+          value={text}
+          onChange={(typed) => setDraft(PLACE, typed)}
+        />
         {text === '' && <Button onClick={() => setDraft(PLACE, EXAMPLE)}>Try an example</Button>}
       </div>
       {(text !== '' || figures.length > 0) && (

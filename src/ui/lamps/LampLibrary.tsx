@@ -7,13 +7,14 @@ import {
   useReactTable,
   type SortingState,
 } from '@tanstack/react-table';
-import { ArrowDown, ArrowUp, Search } from 'lucide-react';
+import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { lampLibrary } from '@/core/things/lamp/lampLibrary';
 import { showLength } from '@/core/units/length';
 import { showMoney } from '@/core/units/money';
 import { Button } from '../parts/Button';
 import { Link } from '../parts/Link';
+import { SearchField } from '../parts/SearchField';
 import { Term } from '../terms/Term';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { libraryRows, wantedRows, type LibraryRow } from './libraryRows';
@@ -91,20 +92,16 @@ export function LampLibrary() {
             , and how it spreads. Press a heading to sort by it.
           </p>
         </div>
-        <label className="relative block w-full sm:w-72">
-          <span className="sr-only">Search lamps</span>
-          <Search size={18} aria-hidden className="absolute top-1/2 left-3 -translate-y-1/2 text-soft" />
-          <input
-            type="search"
-            className="min-h-11 w-full rounded-md border border-edge bg-sheet pr-3 pl-10 font-semibold"
-            placeholder="bar, T8, 24 W, 6500 K…"
-            value={wanted}
-            onChange={(e) => {
-              setWanted(e.target.value);
-              setShown(PAGE);
-            }}
-          />
-        </label>
+        <SearchField
+          label="Search lamps"
+          className="w-full font-semibold sm:w-72"
+          placeholder="bar, T8, 24 W, 6500 K…"
+          value={wanted}
+          onChange={(typed) => {
+            setWanted(typed);
+            setShown(PAGE);
+          }}
+        />
       </header>
       <div className="flex min-h-11 flex-wrap items-center gap-3">
         <p className="text-soft" aria-live="polite">

@@ -183,6 +183,6 @@ function replaceWords(rows: readonly TrayOutlook[], today: Day): string {
   const next = Math.min(...rows.flatMap((r) => (r.shortFrom !== null && r.shortFrom > today ? [r.shortFrom] : [])));
   if (short > 0)
     return `${short === rows.length ? 'What stands' : `${short} of ${rows.length} trays`} under it ${short === rows.length || short === 1 ? 'gets' : 'get'} too little already`;
-  if (!Number.isFinite(next)) return 'It will do for what stands under it, for as long as can be told';
+  if (!Number.isFinite(next)) return 'It will do for what stands under it, as far as can be foreseen';
   return `It will do until about ${whenWords(next, today)}; then a tray falls short`;
 }

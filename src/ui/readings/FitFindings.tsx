@@ -81,7 +81,9 @@ export function FitFindings({ of, fit, answer }: { of: TierReadings; fit: Fit; a
       {!fit.sides && sides.length > 0 && (
         <p className="text-soft">
           These readings can’t tell weak lamps from dark sides: the sides stay as the table has them.{' '}
-          {near ? 'Even near the lamp the sides make too little difference here.' : 'One or two near a lamp would tell.'}
+          {near
+            ? 'Even near the lamp the sides make too little difference here.'
+            : 'One or two readings near a lamp would tell them apart.'}
         </p>
       )}
       <p className="text-soft">Its readings scatter by ±{percent(NINE_IN_TEN * fit.scatter)} about it, by hand, level and place.</p>

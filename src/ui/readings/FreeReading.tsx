@@ -14,6 +14,7 @@ import { useWorkspace } from '../shell/WorkspaceContext';
 import { MeterChoice } from './MeterChoice';
 import { sensorStore } from './sensorStore';
 import { readShown } from './readShown';
+import { ShownField } from './ShownField';
 import { takenNow } from './takenNow';
 import { useMeter } from './useMeter';
 import type { TierReadings } from './useTierReadings';
@@ -57,24 +58,16 @@ export function FreeReading({ of }: { of: TierReadings }) {
         <LengthField label="from the left" value={here.x} min={0} max={tier.width} inputClassName="w-22" onChange={(x) => move({ x })} />
         <LengthField label="from the front" value={here.y} min={0} max={tier.depth} inputClassName="w-22" onChange={(y) => move({ y })} />
         <LengthField label="above the shelf" value={z} min={0} max={3} inputClassName="w-22" onChange={(v) => move({ z: v })} />
-        <div>
-          <label htmlFor="free-reading" className="block text-sm text-soft">
-            it shows
-          </label>
-          <input
-            id="free-reading"
-            inputMode="decimal"
-            autoComplete="off"
-            className="min-h-9 w-28 rounded-md border border-line bg-sheet px-2 font-semibold max-md:min-h-11"
-            value={text}
-            placeholder={`850 ${unitWords(meter.unit)}`}
-            aria-invalid={problem !== null}
-            onChange={(e) => {
-              setText(e.target.value);
-              setProblem(null);
-            }}
-          />
-        </div>
+        <ShownField
+          label="it shows"
+          value={text}
+          placeholder={`850 ${unitWords(meter.unit)}`}
+          problemId={problem && 'free-reading-problem'}
+          onChange={(shown) => {
+            setText(shown);
+            setProblem(null);
+          }}
+        />
         <Button type="submit">Add reading</Button>
       </div>
       {t.lamps.length > 1 && (
@@ -91,7 +84,7 @@ export function FreeReading({ of }: { of: TierReadings }) {
         </fieldset>
       )}
       {problem && (
-        <p role="alert" className="text-copper">
+        <p id="free-reading-problem" role="alert" className="text-copper">
           {problem}
         </p>
       )}

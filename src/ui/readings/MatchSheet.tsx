@@ -13,6 +13,7 @@ import { SelectField } from '../parts/SelectField';
 import { Sheet } from '../parts/Sheet';
 import { useSite } from '../shell/WorkspaceContext';
 import { percent } from '../verdict/words';
+import { ShownField } from './ShownField';
 import { takenNow } from './takenNow';
 import { decimalSign } from '../parts/decimalSign';
 import { kindWords, unitWords } from './words';
@@ -147,16 +148,13 @@ export function MatchSheet({ meter, onMatched }: MatchSheetProps) {
                   <tr key={i}>
                     {([0, 1] as const).map((k) => (
                       <td key={k} className="py-1 pr-3">
-                        <input
-                          aria-label={`${k === 0 ? meter.name : 'The known one'}, place ${i + 1}`}
-                          inputMode="decimal"
-                          autoComplete="off"
-                          className="min-h-9 w-32 rounded-md border border-line bg-sheet px-2 font-semibold max-md:min-h-11"
+                        <ShownField
+                          label={`${k === 0 ? meter.name : 'The known one'}, place ${i + 1}`}
+                          hideLabel
+                          className="min-h-9 w-32"
                           value={pair[k]}
                           placeholder={unitWords(k === 0 ? unit : knownUnit)}
-                          onChange={(e) =>
-                            setTexts(texts.map((p, j) => (j === i ? (k === 0 ? [e.target.value, p[1]] : [p[0], e.target.value]) : p)))
-                          }
+                          onChange={(shown) => setTexts(texts.map((p, j) => (j === i ? (k === 0 ? [shown, p[1]] : [p[0], shown]) : p)))}
                         />
                       </td>
                     ))}
@@ -173,18 +171,13 @@ export function MatchSheet({ meter, onMatched }: MatchSheetProps) {
             </p>
             <div className="flex flex-wrap items-end gap-3">
               <NumberField label="latitude" value={latitude} min={-90} max={90} unit="°" inputClassName="w-18" onChange={setLatitude} />
-              <label className="block text-sm text-soft">
-                it shows
-                <input
-                  aria-label="It shows under the noon sun"
-                  inputMode="decimal"
-                  autoComplete="off"
-                  className="mt-0.5 block min-h-9 w-36 rounded-md border border-line bg-sheet px-2 text-base font-semibold text-ink max-md:min-h-11"
-                  value={sun}
-                  placeholder={height >= 15 ? `${Math.round(noonSun(height, unit).value / 100) * 100} ${unitWords(unit)}` : unitWords(unit)}
-                  onChange={(e) => setSun(e.target.value)}
-                />
-              </label>
+              <ShownField
+                label="It shows under the noon sun"
+                className="min-h-9 w-36"
+                value={sun}
+                placeholder={height >= 15 ? `${Math.round(noonSun(height, unit).value / 100) * 100} ${unitWords(unit)}` : unitWords(unit)}
+                onChange={setSun}
+              />
             </div>
             <p className="text-sm text-soft">
               Today the sun stands {Math.round(height)}° high at noon

@@ -27,6 +27,7 @@ import { MeterChoice } from './MeterChoice';
 import { placeStore } from './placeStore';
 import { ReadingRow } from './ReadingRow';
 import { readShown } from './readShown';
+import { ShownField } from './ShownField';
 import { takenNow } from './takenNow';
 import { useMeter } from './useMeter';
 import { showReading, unitWords } from './words';
@@ -160,25 +161,16 @@ function NewReading({ setUp, cache, onTake }: NewReadingProps) {
     <form onSubmit={take} className="space-y-2">
       <MeterChoice practice={false} />
       <div className="flex flex-wrap gap-x-4 gap-y-2">
-        <div>
-          <label htmlFor="reading" className="block text-sm text-soft">
-            it shows
-          </label>
-          <input
-            id="reading"
-            inputMode="decimal"
-            className="min-h-9 w-28 rounded-md border border-line bg-sheet px-2 font-semibold max-md:min-h-11"
-            value={text}
-            placeholder={`850 ${unitWords(meter.unit)}`}
-            aria-invalid={problem !== null}
-            aria-describedby={problem ? 'reading-problem' : undefined}
-            autoComplete="off"
-            onChange={(e) => {
-              setText(e.target.value);
-              setProblem(null);
-            }}
-          />
-        </div>
+        <ShownField
+          label="it shows"
+          value={text}
+          placeholder={`850 ${unitWords(meter.unit)}`}
+          problemId={problem && 'reading-problem'}
+          onChange={(shown) => {
+            setText(shown);
+            setProblem(null);
+          }}
+        />
         <LengthField
           label="below the lamp’s face"
           value={distance ?? setUp.distance}

@@ -17,6 +17,7 @@ import { Button } from '../parts/Button';
 import { FileButton } from '../parts/FileButton';
 import { SelectField } from '../parts/SelectField';
 import { Sheet } from '../parts/Sheet';
+import { TextBox } from '../parts/TextBox';
 import { say } from '../shell/toastStore';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import { MeterChoice } from './MeterChoice';
@@ -134,24 +135,23 @@ export function TableSheet({ of }: { of: TierReadings }) {
           </FileButton>
           <MeterChoice practice={false} />
         </div>
-        <label className="block text-sm text-soft">
-          or paste it here
-          <textarea
-            className="mt-0.5 block h-28 w-full rounded-md border border-line bg-sheet p-2 font-mono text-sm text-ink"
-            value={text}
-            spellCheck={false}
-            placeholder={'x cm, y cm, height cm, lux\n30, 22, 12, 8400\n90, 22, 12, 7900'}
-            onChange={(e) => begin(e.target.value.slice(0, MAX_TABLE_BYTES + 1))}
-            onPaste={(e) => {
-              const pasted = e.clipboardData.getData('text');
-              // Browsers take seconds to type long tables into a field themselves.
-              if (pasted.length < LONG) return;
-              e.preventDefault();
-              const { selectionStart, selectionEnd, value } = e.currentTarget;
-              begin((value.slice(0, selectionStart) + pasted + value.slice(selectionEnd)).slice(0, MAX_TABLE_BYTES + 1));
-            }}
-          />
-        </label>
+        <TextBox
+          label="or paste it here"
+          className="h-28 font-mono text-sm"
+          value={text}
+          spellCheck={false}
+          placeholder={'x cm, y cm, height cm, lux\n30, 22, 12, 8400\n90, 22, 12, 7900'}
+          onChange={(typed) => begin(typed.slice(0, MAX_TABLE_BYTES + 1))}
+          onPaste={(e) => {
+            const pasted = e.clipboardData.getData('text');
+            // Browsers take seconds to type long tables into a field themselves.
+            if (pasted.length < LONG) return;
+            e.preventDefault();
+            const { selectionStart, selectionEnd, value } = e.currentTarget;
+            begin((value.slice(0, selectionStart) + pasted + value.slice(selectionEnd)).slice(0, MAX_TABLE_BYTES + 1));
+          }}
+        />
+
         {tooLarge && (
           <p role="alert" className="text-copper">
             {tooLarge}

@@ -22,6 +22,7 @@ import { Doubted } from './ReadingRow';
 import { SensorPicture } from './SensorPicture';
 import { useLiveMeter } from './useLiveMeter';
 import { MOST_SHOWN, NO_READING, readShown, TOO_MUCH } from './readShown';
+import { ShownField } from './ShownField';
 import { takenNow } from './takenNow';
 import { useMeter } from './useMeter';
 import { useMeterWorld } from './useMeterWorld';
@@ -194,16 +195,15 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
           </div>
         )}
         {walk.daylight && (
-          <label className="flex items-center gap-2">
-            with the lamps off
-            <input
-              inputMode="decimal"
-              autoComplete="off"
-              aria-label="With the lamps off"
-              className="min-h-11 w-28 rounded-md border border-line bg-sheet px-2 text-xl font-semibold"
+          <div className="flex items-center gap-2">
+            <span aria-hidden>with the lamps off</span>
+            <ShownField
+              label="With the lamps off"
+              hideLabel
+              className="min-h-11 w-28 text-xl"
               value={darkDraft}
               placeholder={!lampsOn && shownNow !== null ? String(Number(shownNow.toPrecision(3))) : '0'}
-              onChange={(e) => walkStore.setState({ darkDraft: e.target.value })}
+              onChange={(shown) => walkStore.setState({ darkDraft: shown })}
             />
             {unitWords(meter.unit)}
             {meter.practice && !lampsOn && shownNow !== null && (
@@ -216,7 +216,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
                 Take that
               </Button>
             )}
-          </label>
+          </div>
         )}
         <p id="shown-means" className="min-h-6 text-soft" role="status">
           {display.trouble

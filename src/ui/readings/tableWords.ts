@@ -8,7 +8,7 @@ export function tableProblemWords({ code, at, found, expected }: Problem): strin
     case 'table/no-value':
       return 'No column holds what the meter showed. Say above which one does.';
     case 'table/too-long':
-      return `${numberWords(Number(found))} lines; a tier holds ${numberWords(Number(expected))} readings. Take out what is of other tiers.`;
+      return `${numberWords(Number(found))} lines; a tier holds ${numberWords(Number(expected))} readings. Remove the readings of other tiers.`;
     case 'table/too-wide':
       return `${where}${String(found)} columns; more than ${String(expected)} are no table of readings.`;
     case 'table/quotes':

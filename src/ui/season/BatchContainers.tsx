@@ -53,7 +53,7 @@ export function Containers({ course, onChange }: { course: BatchCourse; onChange
               <p className="w-full font-narrow text-sm text-soft">
                 {part
                   ? `${briefDayWords(part.from)}: ${plantsWords(part.plants)}, ${traysWords(part.trays)}`
-                  : 'Not reached: it leaves before'}
+                  : 'Not reached: it leaves the shelves before'}
               </p>
             </li>
           );

@@ -13,6 +13,7 @@ import {
 } from '@/core/plan/season/hardening';
 import { changePlanned } from '@/core/site/stand/changeSeason';
 import { changeSite, undo } from '@/store/site/siteStore';
+import { NumberField } from '../parts/NumberField';
 import { Button } from '../parts/Button';
 import { DoneSheet } from '../parts/Sheet';
 import { Segments } from '../parts/Segments';
@@ -127,16 +128,15 @@ export function HardeningSheet({ course }: { course: BatchCourse }) {
                   <td className="py-1.5 pr-4">{PLACES[d.place]}</td>
                   {own && (
                     <td className="py-1.5">
-                      <input
-                        type="number"
+                      <NumberField
+                        label={`Your hours on ${dayWords(hardening + i)}`}
+                        hideLabel
                         min={0}
                         max={24}
-                        step={0.5}
-                        aria-label={`Your hours on ${dayWords(hardening + i)}`}
-                        className="min-h-9 w-20 rounded-md border border-line bg-sheet px-2 font-semibold max-md:min-h-11"
+                        unit="h"
+                        inputClassName="w-16"
                         value={own.find((e) => e.day === i + 1)?.hours ?? 0}
-                        onChange={(e) => {
-                          const hours = Math.min(24, Math.max(0, Number(e.target.value) || 0));
+                        onChange={(hours) => {
                           const place =
                             hours === 0 ? ('in' as const) : i < USUAL_HARDENING.shadeDays ? ('shade' as const) : ('sun' as const);
                           setOwn([...own.filter((x) => x.day !== i + 1), { day: i + 1, hours, place }].sort((a, b) => a.day - b.day));

@@ -200,7 +200,7 @@ export function WeatherSheet({ season, open, onOpenChange, trigger }: WeatherShe
               </Button>
             )}
             {nights && (
-              <Button onClick={() => set('forget the nights', { nights: null })}>
+              <Button onClick={() => set('delete the nights', { nights: null })}>
                 <Trash2 size={17} aria-hidden /> Delete the nights
               </Button>
             )}

@@ -18,7 +18,7 @@ export function Broken({ error, retry }: { error: Error; retry(): void }) {
       if (stored.ok) saveFile('copper-noon.json', exportSite(stored.site));
       else saveFile('copper-noon-rescued.json', JSON.stringify(stored.whole, null, 2));
     } catch {
-      setSaid('This browser did not give out your data. Load the page again.');
+      setSaid('This browser could not read your data. Load the page again.');
     }
   }
   return (

@@ -12,7 +12,7 @@ export function NotKeptLine({ notKept: { what, reason } }: { notKept: NotKept })
       <p className="min-w-60 flex-1">
         {what === 'writing'
           ? `This browser does not let the page keep what changes (${reason}). It is tried again every few seconds; until then, closing the page loses it.`
-          : `This browser did not give out what it keeps (${reason}). That is left alone, and nothing here is written over it: load the page again to try once more.`}
+          : `This browser could not read what it keeps (${reason}). That is left alone, and nothing here replaces it: load the page again to try once more.`}
       </p>
       <Button onClick={() => saveFile('copper-noon.json', exportSite(sites.getState().site))}>
         {what === 'writing' ? 'Save everything as a file' : 'Save what is here as a file'}

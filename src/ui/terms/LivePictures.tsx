@@ -179,8 +179,7 @@ function Colours() {
         <SelectField label="Light" value={id} options={spectra.map((s) => ({ value: s.id, label: s.name }))} onChange={setId} />
       </div>
       <p aria-live="polite">
-        100 µmol/m²/s of it read <b>{wholeWords(shows)} lx</b>. Who takes that for sunlight believes in{' '}
-        <b>{Math.round(believed)} µmol/m²/s</b>.
+        100 µmol/m²/s of it read <b>{wholeWords(shows)} lx</b>. Taken for sunlight, that would be <b>{Math.round(believed)} µmol/m²/s</b>.
       </p>
     </figure>
   );

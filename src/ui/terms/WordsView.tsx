@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { DISAGREEMENTS, GLOSSARY, type GlossaryTerm } from './glossary';
 import { Live } from './LivePictures';
+import { SearchField } from '../parts/SearchField';
 
 const GROUPS: Readonly<Record<GlossaryTerm['group'], string>> = {
   light: 'Light',
@@ -22,15 +23,7 @@ export function WordsView() {
     <div className="mx-auto w-full max-w-3xl space-y-7 px-4 py-6 md:px-6">
       <header className="space-y-3">
         <h1 className="text-2xl font-semibold">Words and reasons</h1>
-        <label className="block max-w-md text-sm text-soft">
-          Search
-          <input
-            type="search"
-            className="mt-0.5 block min-h-11 w-full rounded-md border border-line bg-sheet px-2 text-base text-ink"
-            value={search}
-            onChange={(e) => setSearch(e.target.value)}
-          />
-        </label>
+        <SearchField label="Search" className="max-w-md" placeholder="DLI, lux, leggy…" value={search} onChange={setSearch} />
         <p role="status" className="text-soft">
           {found.length === GLOSSARY.length ? `${GLOSSARY.length} words` : `${found.length} of ${GLOSSARY.length} words`}
         </p>

@@ -14,6 +14,7 @@ import { LengthField } from '../parts/LengthField';
 import { SelectField } from '../parts/SelectField';
 import { ENTRY_KINDS } from './entryWords';
 import { NumberField } from '../parts/NumberField';
+import { TextBox } from '../parts/TextBox';
 import { say } from '../shell/toastStore';
 import { heightDoubtWords } from '../tray/heightDoubtWords';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
@@ -96,15 +97,7 @@ export function CorrectEntry({ batch, entry, onDone }: { batch: Batch; entry: Lo
           <NumberField label="Fresh weight" value={grams} min={0} max={1_000_000} unit="g" inputClassName="w-20" onChange={setGrams} />
         )}
       </div>
-      <label className="block text-sm text-soft">
-        In your own words
-        <textarea
-          className="mt-0.5 block min-h-16 w-full rounded-md border border-line bg-sheet px-2 py-1.5 text-base text-ink"
-          maxLength={1000}
-          value={text}
-          onChange={(e) => setText(e.target.value)}
-        />
-      </label>
+      <TextBox label="In your own words" most={1000} value={text} onChange={setText} />
       {doubt && (
         <p role="alert" className="text-copper">
           {heightDoubtWords(doubt, showLength(height!, lengthUnit), crop!.name)}

@@ -11,6 +11,7 @@ import { tables } from '@/core/things/tables/libraryTables';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { Link } from '../parts/Link';
+import { SearchField } from '../parts/SearchField';
 import { SelectField } from '../parts/SelectField';
 import { UndoButtons } from '../parts/UndoButtons';
 import { longDayWords } from '../season/dayWords';
@@ -80,15 +81,7 @@ export function JournalView() {
         <JournalFiles isEmpty={entries.length === 0} />
       </header>
       <div className="flex flex-wrap items-end gap-3 pb-4">
-        <label className="min-w-48 flex-1 text-sm text-soft">
-          Search
-          <input
-            type="search"
-            className="mt-0.5 block min-h-9 w-full rounded-md border border-line bg-sheet px-2 text-base text-ink max-md:min-h-11"
-            value={search}
-            onChange={(e) => setSearch(e.target.value)}
-          />
-        </label>
+        <SearchField label="Search" className="min-w-48 flex-1" placeholder="a tray, a word…" value={search} onChange={setSearch} />
         <SelectField
           label="Kind"
           value={kind}
@@ -167,7 +160,7 @@ export function JournalView() {
           Show {Math.min(AT_ONCE, found.length - most)} more
         </Button>
       )}
-      {entries.length > 0 && found.length === 0 && <p>Nothing matches. Take a word away, or choose “Everything”.</p>}
+      {entries.length > 0 && found.length === 0 && <p>Nothing matches. Use fewer words, or choose “Everything”.</p>}
     </div>
   );
 }

@@ -52,7 +52,7 @@ export function TodayView() {
             <h1 className="text-2xl font-semibold" aria-live="polite">
               {open.length === 0
                 ? left > 0
-                  ? 'Looking what is to be done …'
+                  ? 'Checking what needs doing…'
                   : 'Nothing to do today'
                 : `${open.length} ${open.length === 1 ? 'job' : 'jobs'}, about ${minutesWords(minutes)}`}
             </h1>

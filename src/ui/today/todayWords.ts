@@ -145,7 +145,7 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, uni
       return {
         title: `Unplug ${what.name}`,
         where,
-        why: 'Nothing here waits to come up any more. Warm roots in weak light stretch stems (Erwin & Heins 1995).',
+        why: 'No seed here is still to come up. Warm roots in weak light stretch stems (Erwin & Heins 1995).',
         href: job.standId ? `/stands/${encodeURIComponent(job.standId)}/power` : null,
         done: 'Noted.',
       };
@@ -185,7 +185,7 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, uni
       };
     case 'water':
       return {
-        title: `Look at the water of ${batchName(site, what.batchId)}`,
+        title: `Check the water of ${batchName(site, what.batchId)}`,
         where,
         why: `You water it about every ${daysWords(what.everyDays)}; last on ${dayWords(what.last)}. Water from below once its surface is pale and it is light to lift.${late}`,
         href: trayHref,

@@ -25,6 +25,7 @@ import { Button } from '../parts/Button';
 import { DayField } from '../parts/DayField';
 import { LengthField } from '../parts/LengthField';
 import { SelectField } from '../parts/SelectField';
+import { TextBox } from '../parts/TextBox';
 import { dayWords } from '../season/dayWords';
 import { loggedNow } from '../season/loggedNow';
 import { NextTime } from '../season/NextTime';
@@ -196,15 +197,7 @@ function WrittenNote({
   };
   return (
     <div className="space-y-2">
-      <label className="block text-sm text-soft">
-        In your own words
-        <textarea
-          className="mt-0.5 block min-h-16 w-full rounded-md border border-line bg-sheet px-2 py-1.5 text-base text-ink"
-          maxLength={1000}
-          value={text}
-          onChange={(e) => setText(e.target.value)}
-        />
-      </label>
+      <TextBox label="In your own words" most={1000} value={text} onChange={setText} />
       <div className="flex flex-wrap items-end gap-2">
         <Button disabled={text.trim() === ''} onClick={() => put('note', 'Note')}>
           Add note

@@ -40,8 +40,7 @@ export function TrayView({ id }: { id: string }) {
       <section className="m-auto max-w-md space-y-4 p-6 text-center">
         <h1 className="text-2xl font-semibold">Tray not found</h1>
         <p>
-          Its label may be of another browser, or the tray has been taken away. Open the file of set-ups that it is in, or look on the
-          bench.
+          Its label may be of another browser, or the tray has been deleted. Open the file of set-ups that it is in, or look on the bench.
         </p>
         <Link href="/bench" className="font-semibold underline underline-offset-4">
           To the bench

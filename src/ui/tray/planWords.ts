@@ -49,7 +49,7 @@ export function riskWords(risk: PlanRisk): string {
 
 const WISH_LIMITS: Readonly<Record<NonNullable<Wish['limit']>, string>> = {
   'longest-day': 'limited by the crop’s maximum photoperiod',
-  'shortest-day': 'its shortest day binds',
+  'shortest-day': 'limited by the crop’s minimum photoperiod',
   'day-and-night-refused': 'limited by the crop’s maximum photoperiod',
 };
 export const wishLimitWords = (limit: NonNullable<Wish['limit']>): string => WISH_LIMITS[limit];

@@ -5,6 +5,7 @@ import { efficiencyOf } from '@/core/plan/trial/efficiencyOf';
 import { comparePairedScores, triangle } from '@/core/judge/trial/taste';
 import type { Trial } from '@/core/site/trial/Trial';
 import { NumberField } from '../parts/NumberField';
+import { TextBox } from '../parts/TextBox';
 import { useToday } from '../shell/WorkspaceContext';
 import { readScores } from './readScores';
 
@@ -80,7 +81,7 @@ function Triangle() {
       <summary className="min-h-9 cursor-pointer font-semibold max-md:min-h-11">Three cups: can anybody taste it?</summary>
       <div className="space-y-2 pt-1">
         <p className="max-w-prose text-soft">
-          Give each taster three samples, two of one arm and one of the other, in an order dealt out by chance. Count who names the odd one.
+          Give each taster three samples, two of one arm and one of the other, in random order. Count who names the odd one.
         </p>
         <div className="flex flex-wrap gap-3">
           <NumberField label="tastings" value={tests} min={1} max={200} inputClassName="w-16" onChange={(v) => setTests(Math.round(v))} />
@@ -113,15 +114,13 @@ function PairedScores() {
     <details className="print:hidden">
       <summary className="min-h-9 cursor-pointer font-semibold max-md:min-h-11">Blind scores of tasters who tried both</summary>
       <div className="space-y-2 pt-1">
-        <label className="block text-sm text-soft">
-          One taster a line: score of the first arm, score of the second. Several of each: 6 7 / 8 8
-          <textarea
-            className="mt-0.5 block min-h-24 w-full max-w-sm rounded-md border border-line bg-sheet px-2 py-1.5 text-base text-ink"
-            value={text}
-            placeholder={'6 7\n5 8'}
-            onChange={(e) => setText(e.target.value)}
-          />
-        </label>
+        <TextBox
+          label="One taster a line: score of the first arm, score of the second. Several of each: 6 7 / 8 8"
+          className="min-h-24 max-w-sm"
+          value={text}
+          placeholder={'6 7\n5 8'}
+          onChange={setText}
+        />
         {left > 0 && (
           <p className="text-copper">
             {left} {left === 1 ? 'line is' : 'lines are'} left out: type two numbers, or a stroke between several.

@@ -78,7 +78,7 @@ export function ResultPanel({
             {isShare && 'The share of the seeds sown, tray by tray. '}
             {METHOD_WORDS[method]}
             {drawn !== null &&
-              ` There are too many ways to deal the trays out to look at all: p is by ${wholeWords(drawn)} of them, drawn by chance (Phipson & Smyth 2010).`}
+              ` There are too many ways to assign the trays to try all: p is by ${wholeWords(drawn)} of them, drawn by chance (Phipson & Smyth 2010).`}
           </p>
           {naive && (
             <details>

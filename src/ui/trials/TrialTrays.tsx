@@ -41,7 +41,7 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
   const isCount = trial.outcome.kind === 'counted';
   const deal = () => {
     const seed = (trial.seed * 1664525 + 1013904223) % 4294967296;
-    onChange('deal the trays out', { seed, trays: dealOut(trial.trays, trial.arms, seed) });
+    onChange('assign the trays at random', { seed, trays: dealOut(trial.trays, trial.arms, seed) });
     say('Assigned at random, within blocks.', { label: 'Undo', run: () => undo(sites) });
   };
   return (
