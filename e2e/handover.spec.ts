@@ -51,7 +51,7 @@ test('there and back: nothing lost, nothing twice; a used, foreign or damaged ad
   // It works once, whole, and with its own key.
   await page.goto('about:blank');
   await page.goto(back);
-  await expect(page.getByRole('main').getByRole('alert')).toContainText('A code works once and for ten minutes');
+  await expect(page.getByRole('main').getByRole('alert')).toContainText('A code works once, for ten minutes');
   const third = await code(phone);
   await page.goto('about:blank');
   await page.goto(`${third.slice(0, -43)}${'A'.repeat(43)}`);
