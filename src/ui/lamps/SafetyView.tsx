@@ -72,7 +72,7 @@ function Gate({ stand, lines }: { stand: BenchStand; lines: readonly GateLine[] 
               <label className="flex min-h-11 cursor-pointer items-start gap-3 py-2.5">
                 <input
                   type="checkbox"
-                  className="mt-0.5 size-6 shrink-0"
+                  className="mt-0.5 size-6 shrink-0 accent-verdigris"
                   checked={isDone}
                   onChange={() =>
                     changeSite(
