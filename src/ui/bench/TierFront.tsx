@@ -118,7 +118,7 @@ export const TierFront = memo(function TierFront({ tier: t, frame, unit, lampId,
 });
 
 /** As much of a text as there is room for beside the stand. */
-const IN_THE_MARGIN = /.{1,13}(?:\s|$)/g;
+const IN_THE_MARGIN = /\S{13,}|\S.{0,12}(?=\s|$)/g;
 
 /** From the lamp's face down to the leaf tops, beside the stand. */
 function Distance({

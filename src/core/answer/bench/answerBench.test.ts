@@ -14,7 +14,7 @@ import { standFrom, TEMPLATES } from '../../site/stand/templates';
 import type { Site } from '../../site/stand/Site';
 import { answerBench } from './answerBench';
 import { sceneOfTiers } from './benchScene';
-import { mapsOfTrays } from './mapsOfTrays';
+import { MAPS_WITHIN, mapsOfTrays } from './mapsOfTrays';
 import { askedTier, questionOfStand } from './questionOfStand';
 
 let next = 0;
@@ -219,7 +219,7 @@ test.each(['wire', 'white-card', 'bright'])(
       for (const [trayId, { map, spillShare }] of Object.entries(tier.trays)) {
         const quick = maps[tierId]![trayId]!;
         most = Math.max(most, spillShare);
-        for (let i = 0; i < map.ppfd.length; i++) expect(quick.ppfd[i]!).toBeWithin(map.ppfd[i]!, { relative: 0.005 });
+        for (let i = 0; i < map.ppfd.length; i++) expect(quick.ppfd[i]!).toBeWithin(map.ppfd[i]!, { relative: MAPS_WITHIN });
       }
     expect(most).toBeGreaterThan(0.01); // there is something to be right about
   },

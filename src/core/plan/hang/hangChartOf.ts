@@ -1,7 +1,7 @@
 import type { LitTimes } from '../../units/LitTimes';
 import type { Tables } from '../../things/tables/Tables';
 import { lastDayOf } from '../../site/growth/growthOf';
-import { mapsIn, mapsOfTrays, type TrayMaps } from '../../answer/bench/mapsOfTrays';
+import { mapsIn, MAPS_WITHIN, mapsOfTrays, type TrayMaps } from '../../answer/bench/mapsOfTrays';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { receivedOf } from '../../judge/dli/LightDay';
 import type { LightSpread } from '../../judge/dli/LightSpread';
@@ -190,8 +190,10 @@ function putRight(courses: readonly TierCourse[], told: readonly HangVisit[], at
         for (const [i, said] of table.entries()) {
           const { strongest } = course.state(i, day).limits;
           const found = trays.find((d) => d.trayId === said.trayId)!;
-          if (said.says === 'rest' || said.litPpfd > strongest || found.litPpfd <= strongest) continue;
-          const by = (1.002 * found.litPpfd) / said.litPpfd;
+          // With the bench's light it may be so much more.
+          const most = found.litPpfd * (1 + MAPS_WITHIN);
+          if (said.says === 'rest' || said.litPpfd > strongest || most <= strongest) continue;
+          const by = (1.002 * most) / said.litPpfd;
           byTray.set(said.trayId, Math.max(by, byTray.get(said.trayId) ?? 1));
         }
       }
