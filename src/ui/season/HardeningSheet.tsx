@@ -16,7 +16,7 @@ import { changeSite, undo } from '@/store/site/siteStore';
 import { NumberField } from '../parts/NumberField';
 import { Button } from '../parts/Button';
 import { DoneSheet } from '../parts/Sheet';
-import { Segments } from '../parts/Segments';
+import { SelectField } from '../parts/SelectField';
 import { say } from '../shell/toastStore';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { dayWords, daysWords } from './dayWords';
@@ -100,19 +100,20 @@ export function HardeningSheet({ course }: { course: BatchCourse }) {
           <table className="w-full text-left">
             <thead className="text-sm text-soft">
               <tr>
-                <th className="py-1 pr-4 font-normal">Day</th>
-                <th className="py-1 pr-4 font-normal">Weather</th>
-                <th className="py-1 pr-4 font-normal">Hours outdoors</th>
-                <th className="py-1 pr-4 font-normal">Where</th>
-                {own && <th className="py-1 font-normal">Your hours</th>}
+                <th className="py-1 pr-4 font-normal max-md:pr-2">Day</th>
+                <th className="py-1 pr-4 font-normal max-md:pr-2">Weather</th>
+                <th className="py-1 pr-4 font-normal max-md:pr-2">Hours outdoors</th>
+                <th className="py-1 pr-4 font-normal max-md:pr-2">Where</th>
+                {own && <th className="py-1 font-normal">Your hours, h</th>}
               </tr>
             </thead>
             <tbody className="divide-y divide-line">
               {days.map((d, i) => (
                 <tr key={i}>
-                  <td className="py-1.5 pr-4 whitespace-nowrap">{dayWords(hardening + i)}</td>
-                  <td className="py-1.5 pr-4">
-                    <Segments
+                  <td className="py-1.5 pr-4 whitespace-nowrap max-md:pr-2">{dayWords(hardening + i)}</td>
+                  <td className="min-w-23 py-1.5 pr-4 max-md:pr-2">
+                    <SelectField
+                      hideLabel
                       label={`Weather on ${dayWords(hardening + i)}`}
                       value={weather[i]!}
                       options={[
@@ -121,11 +122,11 @@ export function HardeningSheet({ course }: { course: BatchCourse }) {
                         { value: 'wind', label: 'Wind' },
                         { value: 'heat', label: 'Hot' },
                       ]}
-                      onChange={(w) => setWeather(weather.map((x, j) => (j === i ? w : x)))}
+                      onChange={(w) => setWeather(weather.map((x, j) => (j === i ? (w as Weather) : x)))}
                     />
                   </td>
-                  <td className="py-1.5 pr-4 font-semibold">{d.hours > 0 ? `${d.hours} h` : 'stay indoors'}</td>
-                  <td className="py-1.5 pr-4">{PLACES[d.place]}</td>
+                  <td className="py-1.5 pr-4 font-semibold max-md:pr-2">{d.hours > 0 ? `${d.hours} h` : 'stay indoors'}</td>
+                  <td className="py-1.5 pr-4 max-md:pr-2">{PLACES[d.place]}</td>
                   {own && (
                     <td className="py-1.5">
                       <NumberField
@@ -133,8 +134,7 @@ export function HardeningSheet({ course }: { course: BatchCourse }) {
                         hideLabel
                         min={0}
                         max={24}
-                        unit="h"
-                        inputClassName="w-16"
+                        inputClassName="w-14"
                         value={own.find((e) => e.day === i + 1)?.hours ?? 0}
                         onChange={(hours) => {
                           const place =
