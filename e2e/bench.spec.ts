@@ -249,6 +249,33 @@ test.describe('with the demo', () => {
     await expect(lamp).toHaveAttribute('aria-label', /tilted 40° to the front/);
   });
 
+  test('a lamp on a rail is set by its way, told so, and its light is the mean over it', async ({ page }) => {
+    await page.goto('/stands/demo-landing/bench');
+    await page.getByRole('radio', { name: /^1 Hoya/ }).click();
+    const mean = page.getByTestId('dose-mean');
+    await expect(mean).toBeVisible();
+    const still = await mean.textContent();
+    const lamp = page.locator('[data-drawing]').getByRole('button', { name: /^Lamp: LED shop light/ });
+    await lamp.click();
+    await page.getByText('How it hangs').click();
+    await page.getByRole('combobox', { name: 'travels' }).selectOption('left to right');
+    const over = page.getByRole('textbox', { name: 'over', exact: true });
+    await over.fill('30 cm');
+    await over.press('Enter');
+    await expect(lamp).toHaveAttribute('aria-label', /travels .* from left to right/);
+    await expect(page.getByText('for a moment, as a lamp passes, up to')).toBeVisible();
+    await expect(mean).not.toHaveText(still!);
+    await page.goto('/stands/demo-landing/readings');
+    await expect(page.getByText('A lamp here travels:')).toBeVisible();
+    await page.goBack();
+    await page.getByRole('radio', { name: /^1 Hoya/ }).click();
+    await lamp.click();
+    await page.getByText('How it hangs').click();
+    await page.getByRole('combobox', { name: 'travels' }).selectOption('not: hangs still');
+    await expect(lamp).not.toHaveAttribute('aria-label', /travels/);
+    await expect(mean).toHaveText(still!);
+  });
+
   test('the rack shows which trays are out of range, and advice is tried and undone with one press', async ({ page }) => {
     await expect(page.getByTestId('tier-1')).toContainText('in range');
     await page.getByTestId('tier-2').click();

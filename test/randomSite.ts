@@ -1,3 +1,4 @@
+import { TRAVEL_WAYS } from '../src/core/things/lamp/Travel';
 import { dateBatch, logIt } from '../src/core/site/growth/changeGrowth';
 import { grownTo } from '../src/core/answer/stand/grownTo';
 import { containerLibrary } from '../src/core/things/container/containerLibrary';
@@ -68,6 +69,11 @@ export function randomSite(seed: number, mostTiers = 2): Site {
     const fittings = site.stands[0]!.tiers.find((t) => t.id === tier.id)!.fittings.map((f) => f.id);
     site = changeFittings(tier.id, fittings, () => ({ hanger: hangerOf(pick(HANGER_KINDS)) }))(site);
     if (next() < 0.2) site = changeFittings(tier.id, fittings, () => ({ tilt: between(-0.6, 0.6) }))(site);
+    if (next() < 0.15) {
+      const along = pick(TRAVEL_WAYS);
+      const length = between(0.1, 0.4);
+      site = changeFittings(tier.id, fittings, () => ({ travel: { along, length } }))(site);
+    }
     if (next() < 0.3) {
       const daylight = { dli: between(0.5, 8), from_min: 60 * Math.floor(between(5, 9)), to_min: 60 * Math.floor(between(15, 21)) };
       site = withTier(tier.id, (t) => ({ ...t, daylight }))(site);

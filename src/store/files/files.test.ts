@@ -274,6 +274,29 @@ test('tilted lamps go out and come in as they are, with the readings that were t
   expect(codes(bad)).toEqual([expect.stringMatching(/^site\/max stands\[\d\]\.tiers\[\d\]\.fittings\[0\]\.tilt_rad$/)]);
 });
 
+test('a file of version 15, written before lamps could travel, is brought up to date: all hang still, and tilted as they were', () => {
+  const old = read(readFileSync('test/fixtures/site-version-15.json', 'utf8'));
+  const lamps = old.stands.flatMap((s) => s.tiers).flatMap((t) => [...t.fittings, ...t.readings.flatMap((r) => r.lit)]);
+  expect(lamps.length).toBeGreaterThan(20);
+  expect(lamps.every((f) => f.travel === undefined)).toBe(true);
+  expect(lamps.map((f) => f.tilt).filter(Boolean)).toEqual([0.25]);
+  expect(read(exportSite(old))).toEqual(old);
+});
+
+test('lamps that travel go out and come in as they are, with the readings that were taken under them', () => {
+  const base = demoSite('en-GB', null);
+  const tier = base.stands.find((s) => s.id === 'demo-rack')!.tiers.find((t) => t.readings.length > 0)!;
+  const moving: Site = withTier(tier.id, (t) => ({
+    ...t,
+    fittings: t.fittings.map((f, i) => (i === 0 ? { ...f, travel: { along: 'depth' as const, length: 0.4 } } : f)),
+    readings: t.readings.map((r) => ({ ...r, lit: r.lit.map((l) => ({ ...l, travel: { along: 'width' as const, length: 0.7 } })) })),
+  }))(base);
+  expect(read(exportSite(moving))).toEqual(moving);
+  const bad = (from: string, to: string) => codes(exportSite(moving).replace(from, to));
+  expect(bad('"length_m": 0.4', '"length_m": 4.4')).toEqual([expect.stringMatching(/^site\/max .*\.fittings\[0\]\.travel\.length_m$/)]);
+  expect(bad('"along": "depth"', '"along": "up"')).toEqual([expect.stringMatching(/^site\/isIn .*\.fittings\[0\]\.travel\.along$/)]);
+});
+
 test('lamps that are things, dimmers, prices of weekends, rhythms of trays and signs of leaves go out and come in as they were', () => {
   const base = demoSite('en-GB', null);
   const fitting = base.stands[0]!.tiers[0]!.fittings[0]!;
@@ -452,7 +475,7 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes(text.replace('"stands": [', '"stands": [[], '))).toEqual(['file/list-in-list stands[0]']);
   expect(codes(text.replace('"tiers": [', '"tiers": [[{}], '))).toEqual(['file/list-in-list stands[0].tiers[0]']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
-  expect(codes(text.replace('"version": 15', '"version": 16'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"version": 16', '"version": 17'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
   expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
 });

@@ -26,8 +26,8 @@ export function tablesCsv(site: Site): Readonly<Record<string, string>> {
       tiers.map(({ stand, tier, number }) => ({ stand: stand.name, kind: stand.kind, tier: number, width_m: tidy(tier.width), depth_m: tidy(tier.depth), height_m: tidy(tier.enclosure.height), ...tier.enclosure.faces, timer: tier.timerId })), // prettier-ignore
     ),
     'lamps-hung.csv': csv(
-      ['stand', 'tier', 'lamp', 'lamp_id', 'x_m', 'y_m', 'face_m', 'turn_deg', 'tilt_deg', 'hangs_by'],
-      tiers.flatMap(({ stand, tier, number }) => tier.fittings.map((f) => ({ stand: stand.name, tier: number, lamp: lampName(f.lampId), lamp_id: f.lampId, x_m: tidy(f.x), y_m: tidy(f.y), face_m: tidy(f.face), turn_deg: degrees(f.turn), tilt_deg: degrees(f.tilt ?? 0), hangs_by: f.hanger.kind }))), // prettier-ignore
+      ['stand', 'tier', 'lamp', 'lamp_id', 'x_m', 'y_m', 'face_m', 'turn_deg', 'tilt_deg', 'travels', 'travel_m', 'hangs_by'],
+      tiers.flatMap(({ stand, tier, number }) => tier.fittings.map((f) => ({ stand: stand.name, tier: number, lamp: lampName(f.lampId), lamp_id: f.lampId, x_m: tidy(f.x), y_m: tidy(f.y), face_m: tidy(f.face), turn_deg: degrees(f.turn), tilt_deg: degrees(f.tilt ?? 0), travels: f.travel?.along ?? '', travel_m: tidy(f.travel?.length ?? 0), hangs_by: f.hanger.kind }))), // prettier-ignore
     ),
     'trays.csv': csv(
       ['stand', 'tier', 'tray', 'container', 'x_m', 'y_m', 'length_m', 'width_m', 'risers', 'batch'],

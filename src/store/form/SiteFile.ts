@@ -45,6 +45,7 @@ import { MOST_WINDOWS } from '../../core/site/window/Window';
 import { AtWindowFile, ClimateFile, PlaceFile, WindowFile } from './WindowFile';
 import { MOST_TILT } from '../../core/site/stand/poseOf';
 import { HANGER_KINDS, type HangerKind } from '../../core/site/stand/Hanger';
+import { LONGEST_TRAVEL, TRAVEL_WAYS, type Travel } from '../../core/things/lamp/Travel';
 import { STAND_KINDS, type StandKind } from '../../core/site/stand/Site';
 import { AGE_VIEWS, type AgeView } from '../../core/things/lamp/ageing';
 import { FLUX_BASES, LAMP_SHAPES, type FluxBasis, type LampShape } from '../../core/things/lamp/Lamp';
@@ -57,6 +58,11 @@ import { finite } from './finite';
 
 const MATERIALS = materialLibrary.map((m) => m.id);
 const METERS = meterLibrary.map((m) => m.id);
+
+export class TravelFile {
+  @IsIn(TRAVEL_WAYS) along!: Travel['along'];
+  @IsNumber(finite) @Min(0.01) @Max(LONGEST_TRAVEL) length_m!: number;
+}
 
 export class HangerFile {
   @IsIn(HANGER_KINDS) kind!: HangerKind;
@@ -72,6 +78,7 @@ export class FittingFile {
   @IsNumber(finite) @Min(0) @Max(10) face_m!: number;
   @IsNumber(finite) @Min(-7) @Max(7) turn_rad!: number;
   @IsOptional() @IsNumber(finite) @Min(-MOST_TILT) @Max(MOST_TILT) tilt_rad?: number;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => TravelFile) travel?: TravelFile;
   @IsObject() @ValidateNested() @Type(() => HangerFile) hanger!: HangerFile;
   @IsOptional() @IsNumber(finite) @Min(0.01) @Max(1) dim?: number;
 }
@@ -102,6 +109,7 @@ export class LitLampFile {
   @IsNumber(finite) @Min(0) @Max(10) face_m!: number;
   @IsNumber(finite) @Min(-7) @Max(7) turn_rad!: number;
   @IsOptional() @IsNumber(finite) @Min(-MOST_TILT) @Max(MOST_TILT) tilt_rad?: number;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => TravelFile) travel?: TravelFile;
 }
 
 export class FacesFile {
@@ -349,7 +357,7 @@ export class SafetyMarkFile {
 /** A site as it is written to disk and to exported files. See migrate.ts for its version. Lengths in metres; units stand in the names. */
 export class SiteFile {
   @Equals('copper-noon/site') format!: 'copper-noon/site';
-  @Equals(15) version!: 15;
+  @Equals(16) version!: 16;
   @Matches(/^[A-Z]{3}$/) currency!: string;
   @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
   @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => StandFile) stands!: StandFile[];

@@ -9,7 +9,7 @@ import { CORD } from '../../core/site/stand/Hanger';
 import { ON_THE_FLOOR, SHELF } from '../../core/site/stand/plain';
 
 /** The version of the file that is written today. */
-export const VERSION = 15;
+export const VERSION = 16;
 
 /**
  * Brings the file of an older version up to today's, step by step. What is not as the older version promised is left as
@@ -33,6 +33,7 @@ export const VERSION = 15;
  *     12 → 13: dimmers may be turned on the visits of a chart that was put up, and timers may pause. Before, none was and none did.
  *     13 → 14: readings at a window know its curtain and dirt, and whether its horizon was drawn anew since. Before, they were as now.
  *     14 → 15: lamps may be tilted, and readings know of it. Before, all hung level.
+ *     15 → 16: lamps may travel on rails, and readings know of it. Before, all hung still.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;
@@ -49,7 +50,8 @@ export function migrate(data: Record<string, unknown>): Record<string, unknown> 
   const thirteenth = twelfth.version === 12 ? toVersion13(twelfth) : twelfth;
   // Of readings at a window it is taken that curtain and dirt were as they are.
   const fourteenth = thirteenth.version === 13 ? { ...thirteenth, version: 14 } : thirteenth;
-  return fourteenth.version === 14 ? { ...fourteenth, version: 15 } : fourteenth;
+  const fifteenth = fourteenth.version === 14 ? { ...fourteenth, version: 15 } : fourteenth;
+  return fifteenth.version === 15 ? { ...fifteenth, version: 16 } : fifteenth;
 }
 
 const toVersion2 = (data: Record<string, unknown>) => withTiers({ ...data, version: 2 }, (tier) => ({ readings: [], ...tier }));

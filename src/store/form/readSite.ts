@@ -16,13 +16,14 @@ import { spectrumLibrary } from '../../core/light/spectrum/spectrumLibrary';
 import { isDark } from '../../core/light/spectrum/Spectrum';
 import { fail, ok, type Problem, type Result } from '../../core/units/result';
 import type { Site } from '../../core/site/stand/Site';
+import type { Travel } from '../../core/things/lamp/Travel';
 import { coverOf } from '../../core/things/container/coverLibrary';
 import { tables } from '../../core/things/tables/libraryTables';
 import { listInList } from './readJson';
 import { migrate, VERSION } from './migrate';
 import { problemsOf } from './problemsOf';
 import type { LitLamp, Reading } from '../../core/site/reading/Reading';
-import { SiteFile, type LampFile, type LitLampFile, type ReadingFile } from './SiteFile';
+import { SiteFile, type LampFile, type LitLampFile, type ReadingFile, type TravelFile } from './SiteFile';
 
 /** Reads a saved or imported site. Every problem is reported at once, each with its place. */
 export function readSite(data: unknown): Result<Site> {
@@ -88,6 +89,7 @@ export function siteOf(file: SiteFile): Site {
           face: f.face_m,
           turn: f.turn_rad,
           ...(f.tilt_rad ? { tilt: f.tilt_rad } : {}),
+          ...(f.travel ? { travel: travelOf(f.travel) } : {}),
           hanger: { kind: f.hanger.kind, step: f.hanger.step_m, load: f.hanger.load_kg ?? null },
           ...(f.dim == null || f.dim === 1 ? {} : { dim: f.dim }),
         })),
@@ -250,7 +252,10 @@ const litOf = (l: LitLampFile): LitLamp => ({
   face: l.face_m,
   turn: l.turn_rad,
   ...(l.tilt_rad ? { tilt: l.tilt_rad } : {}),
+  ...(l.travel ? { travel: travelOf(l.travel) } : {}),
 });
+
+const travelOf = ({ along, length_m }: TravelFile): Travel => ({ along, length: length_m });
 
 const radOf = (deg: number | null | undefined) => (deg === null || deg === undefined ? null : (deg * Math.PI) / 180);
 

@@ -2,6 +2,7 @@ import type { KeptChartFile, LoggedBeforeFile, LoggedFile } from './SeasonFile';
 import type { Logged, LoggedBefore } from '../../core/site/stand/Logged';
 import type { Lamp } from '../../core/things/lamp/Lamp';
 import type { Site } from '../../core/site/stand/Site';
+import type { Travel } from '../../core/things/lamp/Travel';
 import type { LitLamp, Reading } from '../../core/site/reading/Reading';
 import { isoOf, type Day } from '../../core/units/day';
 import type { KeptChart } from '../../core/site/hang/KeptChart';
@@ -11,13 +12,13 @@ import { writeOwnLamp } from './OwnLampFile';
 import { writeTrial } from './TrialFile';
 import { writeSeason } from './PlannedFile';
 import { writeCrop } from './ownCrops';
-import type { LampFile, LitLampFile, ReadingFile, SiteFile } from './SiteFile';
+import type { LampFile, LitLampFile, ReadingFile, SiteFile, TravelFile } from './SiteFile';
 
 /** A site as plain data for storage and for files. */
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 15,
+    version: 16,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
     stands: site.stands.map((s) => ({
@@ -56,6 +57,7 @@ export function writeSite(site: Site): SiteFile {
           face_m: f.face,
           turn_rad: f.turn,
           ...(f.tilt ? { tilt_rad: f.tilt } : {}),
+          ...(f.travel ? { travel: writeTravel(f.travel) } : {}),
           hanger: { kind: f.hanger.kind, step_m: f.hanger.step, load_kg: f.hanger.load },
           ...(f.dim === undefined || f.dim === 1 ? {} : { dim: f.dim }),
         })),
@@ -210,7 +212,10 @@ const writeLit = (l: LitLamp): LitLampFile => ({
   face_m: l.face,
   turn_rad: l.turn,
   ...(l.tilt ? { tilt_rad: l.tilt } : {}),
+  ...(l.travel ? { travel: writeTravel(l.travel) } : {}),
 });
+
+const writeTravel = ({ along, length }: Travel): TravelFile => ({ along, length_m: length });
 
 const degOf = (rad: number | null) => (rad === null ? null : (rad * 180) / Math.PI);
 

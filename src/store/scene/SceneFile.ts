@@ -49,6 +49,9 @@ export class SceneLampFile {
   @IsOptional() @IsNumber(finite) @Min(-360) @Max(360) turn_deg?: number;
   @IsOptional() @IsNumber(finite) @Min(-180) @Max(180) tilt_deg?: number;
   @IsOptional() @IsNumber(finite) @Min(-180) @Max(180) pitch_deg?: number;
+  /** On a rail: how far its place goes to and fro along x and y, in all, about where it is. */
+  @IsOptional() @IsNumber(finite) @Min(-4) @Max(4) travelX_m?: number;
+  @IsOptional() @IsNumber(finite) @Min(-4) @Max(4) travelY_m?: number;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(1e5) ppf_umol_per_s?: number;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(5) length_m?: number;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(5) width_m?: number;

@@ -18,6 +18,8 @@ import { fail, ok, type Problem, type Result } from '../../core/units/result';
 import { uncertaintiesOfLamp } from '../../core/measure/fit/uncertaintiesOfLamp';
 import { combine } from '../../core/judge/uncertainty/Band';
 import { AS_NEW } from '../../core/things/lamp/ageing';
+import { FINEST_STEP, stopsAlong } from '../../core/things/lamp/Travel';
+import type { Metres } from '../../core/units/quantities';
 import { withoutNulls } from '../form/readJson';
 import { problemsOf } from '../form/problemsOf';
 import { SceneFile, type AreaFile, type FaceFile, type SceneLampFile } from './SceneFile';
@@ -27,6 +29,8 @@ const MOST_CELLS = 600_000;
 /** Ways of light that may have to be followed altogether: about twenty seconds of work. */
 const MOST_WAYS = 5e8;
 const TRAY_CELL = 0.01;
+/** From stop to stop of lamps that travel, where things throw shadows. */
+const STEP_BESIDE_THINGS: Metres = 0.02;
 const rad = (deg = 0) => (deg * Math.PI) / 180;
 
 /** Reads a scene with what is asked of it. Every problem is reported at once, each with its place. */
@@ -41,7 +45,9 @@ export function readScene(data: unknown): Result<SceneQuestion> {
   if (errors.length > 0) return fail(...errors.flatMap((e) => problemsOf(e, 'scene')));
 
   const problems: Problem[] = [];
-  const lamps = file.lamps.map((l, i) => lampOf(l, `lamps[${i}]`, problems));
+  const throwsShadows = (file.things ?? []).length > 0 || file.lamps.some((l) => l.body);
+  const step = throwsShadows ? STEP_BESIDE_THINGS : FINEST_STEP;
+  const lamps = file.lamps.map((l, i) => lampOf(l, step, `lamps[${i}]`, problems));
   const seen = new Set<string>();
   file.lamps.forEach((l, i) => {
     if (seen.has(l.id)) problems.push({ code: 'scene/id-twice', at: `lamps[${i}].id`, found: l.id });
@@ -152,7 +158,12 @@ function faceOf(face: FaceFile | undefined, at: string, problems: Problem[]): Fa
   return { reflectance, transmittance, ...(specular ? { specular } : {}) };
 }
 
-function lampOf(l: SceneLampFile, at: string, problems: Problem[]): QuestionLamp | null {
+/** What goes to and fro is there at each of its stops, by the share of its time. */
+const travelling = (emitters: readonly Emitter[], x: Metres, y: Metres, step: Metres): readonly Emitter[] =>
+  stopsAlong(x, y, step).flatMap(({ dx, dy, share }) => emitters.map((e) => ({ ...e, x: e.x + dx, y: e.y + dy, ppf: e.ppf * share })));
+
+/** @param step  from stop to stop where it travels, m */
+function lampOf(l: SceneLampFile, step: Metres, at: string, problems: Problem[]): QuestionLamp | null {
   const missing = (field: string) => {
     problems.push({ code: 'scene/missing', at: `${at}.${field}`, expected: `needed for a lamp of the kind ${l.kind}` });
     return 0;
@@ -228,9 +239,16 @@ function lampOf(l: SceneLampFile, at: string, problems: Problem[]): QuestionLamp
       ];
     }
   }
+  const [wayX, wayY] = [l.travelX_m ?? 0, l.travelY_m ?? 0];
+  if (l.body && (wayX !== 0 || wayY !== 0))
+    problems.push({
+      code: 'scene/body-travels',
+      at: `${at}.body`,
+      expected: 'none on a lamp that travels: it would keep light away all along its way',
+    });
   return {
     id: l.id,
-    emitters,
+    emitters: travelling(emitters, wayX, wayY, step),
     spectrumId,
     ppfDoubt: l.ppfDoubt ? { low: l.ppfDoubt.low, high: l.ppfDoubt.high } : uncertainty,
     heightDoubt: l.heightDoubt_m ?? 0,

@@ -203,3 +203,23 @@ test('a ring that has no room to shine is refused; one that has gives all its li
   const middle = (hole: number) => answer(scene(hole)).maps[0]!.ppfd;
   expect(middle(0.08)).not.toEqual(middle(0));
 });
+
+test('a lamp that travels gives its mean over time: as much as a lamp at every place of its way would; a body may not', () => {
+  const lamp = { id: 'a', kind: 'point', x_m: 0.5, y_m: 0.2, z_m: 0.3, ppf_umol_per_s: 20 };
+  const scene = (lamps: object[]) => withChange((s) => (s.lamps = lamps as typeof s.lamps));
+  const mapOf = (lamps: object[]) => answer(scene(lamps)).maps[0]!.ppfd;
+  const n = 60;
+  const row = Array.from({ length: n }, (_, i) => ({
+    ...lamp,
+    id: `a${i}`,
+    x_m: 0.5 + 0.4 * ((i + 0.5) / n - 0.5),
+    ppf_umol_per_s: 20 / n,
+  }));
+  const [moving, still] = [mapOf([{ ...lamp, travelX_m: 0.4 }]), mapOf(row)];
+  expect(moving.length).toBeGreaterThan(100);
+  const most = Math.max(...still);
+  moving.forEach((v, i) => expect(v).toBeWithin(still[i]!, { absolute: 0.01 * most }));
+  const body = { length_m: 0.1, width_m: 0.1, height_m: 0.05 };
+  expect(problems(scene([{ ...lamp, travelY_m: 0.4, body }]))).toEqual(['scene/body-travels lamps[0].body']);
+  expect(problems(scene([{ ...lamp, travelX_m: 5 }]))).toEqual(['scene/max lamps[0].travelX_m']);
+});

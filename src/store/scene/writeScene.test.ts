@@ -28,7 +28,15 @@ const tilted = (site: Site, standId: string): Site =>
     .find((s) => s.id === standId)!
     .tiers.reduce((now, t) => changeFittings(t.id, t.fittings.map((f) => f.id), (f) => ({ tilt: t.fittings.indexOf(f) % 2 ? -0.4 : 0.4 }))(now), site); // prettier-ignore
 
+/** The same with the first lamp of a tier on a rail. */
+const travelling = (site: Site, standId: string): Site => {
+  const tier = site.stands.find((s) => s.id === standId)!.tiers.find((t) => t.fittings.length > 0)!;
+  return changeFittings(tier.id, [tier.fittings[0]!.id], () => ({ travel: { along: 'width', length: 0.3 } }))(site);
+};
+
 test.each([
+  ['the rack, one of its lamps travelling', travelling(demo, 'demo-rack'), 'demo-rack'],
+  ['a travelling reflector tube of one’s own', travelling(underOwn('t8-06-2refl'), 'demo-landing'), 'demo-landing'],
   ['the rack, its lamps tilted', tilted(demo, 'demo-rack'), 'demo-rack'],
   ['a tilted reflector tube of one’s own', tilted(underOwn('t8-06-2refl'), 'demo-landing'), 'demo-landing'],
   ['a tilted panel of one’s own', tilted(underOwn('led-board-65'), 'demo-landing'), 'demo-landing'],

@@ -63,12 +63,14 @@ export function sceneLampsOf(t: BenchTier, { fitting, lamp, real, calibration }:
   const uncertainty = combine(uncertaintiesOf(lamp, colourOf(lamp), calibration, t.tier.ageing));
   const common = { spectrum: lamp.spectrumId, ppfDoubt: uncertainty };
   const pose = poseOf(fitting, real);
+  const travel = fitting.travel ? { [fitting.travel.along === 'width' ? 'travelX_m' : 'travelY_m']: fitting.travel.length } : {};
   const place = {
     x_m: fitting.x + t.x,
     y_m: fitting.y,
     z_m: pose.face + t.z,
     turn_deg: deg(fitting.turn),
     ...(fitting.tilt ? { tilt_deg: deg(fitting.tilt) } : {}),
+    ...travel,
   };
   if (lampLibrary.some((l) => l.id === lamp.id))
     return [{ id: fitting.id, kind: 'library', ...place, libraryId: lamp.id, ppf_umol_per_s: real.ppf, ...common }];
@@ -80,7 +82,7 @@ export function sceneLampsOf(t: BenchTier, { fitting, lamp, real, calibration }:
     return [{ id: fitting.id, kind: 'ies', ...place, ies, ppf_umol_per_s: real.ppf, ...common }];
   }
   const parts = emitters.flatMap((e, i) => (e.ppf > 0 ? primitiveOf(e, t, holeOf(e, emitters[i + 1])) : []));
-  return parts.map((part, i) => ({ id: parts.length > 1 ? `${fitting.id}/${i + 1}` : fitting.id, ...part, ...common }));
+  return parts.map((part, i) => ({ id: parts.length > 1 ? `${fitting.id}/${i + 1}` : fitting.id, ...part, ...travel, ...common }));
 }
 
 /** The hole that is taken out of a disc: the one after it, whose light is below zero. */

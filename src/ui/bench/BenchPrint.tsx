@@ -9,7 +9,7 @@ import { showLength } from '@/core/units/length';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { dliNumber, dliSpanWords } from '../drawing/lightWords';
 import { shareWords, stageWords } from '../verdict/words';
-import { faultsWords, hangWords, riserWords, SAYS_WORDS, trayName } from './benchWords';
+import { faultsWords, hangWords, riserWords, SAYS_WORDS, travelWords, trayName } from './benchWords';
 import { StandPicture } from './StandPicture';
 import { judgedTrays, useBenchLight } from './useBench';
 
@@ -17,7 +17,7 @@ import { judgedTrays, useBenchLight } from './useBench';
 function alike(lamps: readonly BenchLamp[]): readonly { readonly lamp: BenchLamp; readonly count: number }[] {
   const groups = new Map<string, { lamp: BenchLamp; count: number }>();
   for (const lamp of lamps) {
-    const key = `${lamp.lamp.id} ${lamp.fitting.face.toFixed(3)} ${lamp.fitting.hanger.kind} ${lamp.fitting.tilt ?? 0}`;
+    const key = `${lamp.lamp.id} ${lamp.fitting.face.toFixed(3)} ${lamp.fitting.hanger.kind} ${lamp.fitting.tilt ?? 0} ${travelWords(lamp.fitting, 'cm') ?? ''}`;
     groups.set(key, { lamp, count: (groups.get(key)?.count ?? 0) + 1 });
   }
   return [...groups.values()];
@@ -66,7 +66,7 @@ export function BenchPrint({ stand }: { stand: BenchStand }) {
                       {t.number}
                     </td>
                   )}
-                  <td>{l && `${l.count > 1 ? `${l.count} × ` : ''}${l.lamp.lamp.name}, ${hangWords(t, l.lamp.fitting)}`}</td>
+                  <td>{l && `${l.count > 1 ? `${l.count} × ` : ''}${l.lamp.lamp.name}, ${hangWords(t, l.lamp.fitting, lengthUnit)}`}</td>
                   <td className="whitespace-nowrap">{l && both(l.lamp.fitting.face - canopy)}</td>
                   {i === 0 && (
                     <td rowSpan={rows} className="whitespace-nowrap">

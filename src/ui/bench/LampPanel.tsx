@@ -23,6 +23,7 @@ import { Stepper } from '../parts/Stepper';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { HANGER_WORDS, hangWords, stepWords, tiltWords } from './benchWords';
 import { ChoiceSheet } from './ChoiceSheet';
+import { ON_A_RAIL, TravelFields } from './TravelFields';
 import { ThingTools } from './ThingTools';
 import type { EditCommands } from './useEditCommands';
 
@@ -93,7 +94,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
             <ArrowUp size={17} aria-hidden /> {stepWords(fitting.hanger, 1, lengthUnit).replace(' up', '')}
           </Button>
         </div>
-        <span className="pb-1.5 text-sm text-soft">{hangWords(t, fitting)}</span>
+        <span className="pb-1.5 text-sm text-soft">{hangWords(t, fitting, lengthUnit)}</span>
       </div>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <LengthField
@@ -180,6 +181,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
             inputClassName="w-16"
             onChange={(deg) => change('tilt the lamp', () => ({ tilt: (deg * Math.PI) / 180 }))}
           />
+          <TravelFields tier={t} fitting={fitting} lamp={lamp} change={change} />
           <MaybeNumberField
             label="carries"
             unit="kg"
@@ -195,6 +197,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
             ? `It looks ${looks}. Heights are measured to the lowest edge of its face. Don’t let it dazzle: nobody should look into it at eye level.`
             : 'Tilt: 0 hangs level; above 0 it looks to the back (to the left, turned by a quarter), below 0 to the front.'}
         </p>
+        {fitting.travel && <p className="pt-2 text-sm text-soft">{ON_A_RAIL}</p>}
       </details>
       <p className="text-sm text-soft">
         {Math.round(lamp.power * 10) / 10} W, {Math.round(lamp.ppf)} µmol/s by its {calibration ? 'box; ' : 'box.'}

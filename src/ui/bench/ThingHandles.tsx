@@ -208,7 +208,7 @@ export function ThingHandles({
               {...common(
                 fitting.id,
                 t.tier.id,
-                `Lamp: ${count > 1 ? `${count} × ` : ''}${lamp.name}, tier ${t.number}, ${distance}${hangWords(t, fitting)}, ${showLength(fitting.x, lengthUnit)} from the left, ${showLength(fitting.y, lengthUnit)} from the front`,
+                `Lamp: ${count > 1 ? `${count} × ` : ''}${lamp.name}, tier ${t.number}, ${distance}${hangWords(t, fitting, lengthUnit)}, ${showLength(fitting.x, lengthUnit)} from the left, ${showLength(fitting.y, lengthUnit)} from the front`,
               )}
               className={clsx(
                 'absolute cursor-move touch-none rounded-sm print:hidden',

@@ -89,9 +89,8 @@ export const TierFront = memo(function TierFront({ tier: t, frame, unit, lampId,
         // Only who looks along a lamp sees it tilted: its own back is at the right from the side, at the left from the front.
         const turned = Math.abs(Math.sin(fitting.turn)) > 0.7;
         const tilt = front === turned ? (fitting.tilt ?? 0) * (front ? Math.sin(fitting.turn) : -Math.cos(fitting.turn)) : 0;
-        return (
+        const shown = (
           <LampFront
-            key={fitting.id}
             lamp={lamp}
             x={u((from + to) / 2)}
             y={z(fitting.face + (tilt === 0 ? 0 : riseOf(fitting, lamp)))}
@@ -102,6 +101,13 @@ export const TierFront = memo(function TierFront({ tier: t, frame, unit, lampId,
             }
           />
         );
+        const sideways = fitting.travel?.along === (front ? 'width' : 'depth') ? fitting.travel.length * frame.scale : 0;
+        return (
+          <g key={fitting.id}>
+            {sideways > 0 && <Track x={u((from + to) / 2)} y={z(topOfFaceOf(fitting, lamp)) - 22} way={sideways} />}
+            {shown}
+          </g>
+        );
       })}
       {measured && (
         <Distance
@@ -109,13 +115,26 @@ export const TierFront = memo(function TierFront({ tier: t, frame, unit, lampId,
           leaves={z(canopy ?? 0)}
           right={frame.left + (front ? Math.max(tier.width + t.x, 0) : tier.depth) * frame.scale + 26}
           words={showLength(measured.fitting.face - (canopy ?? 0), unit)}
-          hang={hangWords(t, measured.fitting)}
+          hang={hangWords(t, measured.fitting, unit)}
           narrow={narrow}
         />
       )}
     </g>
   );
 });
+
+/** The rail of a lamp, from one end of its way to the other. */
+function Track({ x, y, way }: { x: number; y: number; way: number }) {
+  const [from, to] = [x - way / 2, x + way / 2];
+  return (
+    <path
+      d={`M${from} ${y} H${to} M${from + 5} ${y - 3.5} L${from} ${y} L${from + 5} ${y + 3.5} M${to - 5} ${y - 3.5} L${to} ${y} L${to - 5} ${y + 3.5}`}
+      fill="none"
+      stroke={NIGHT.glow}
+      strokeWidth={1.3}
+    />
+  );
+}
 
 /** As much of a text as there is room for beside the stand. */
 const IN_THE_MARGIN = /\S{13,}|\S.{0,12}(?=\s|$)/g;

@@ -3,6 +3,7 @@ import { isRound } from '@/core/things/lamp/isRound';
 import type { Metres } from '@/core/units/quantities';
 import type { BenchTier } from '@/core/answer/stand/benchStand';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
+import { sweptBy } from '@/core/things/lamp/Travel';
 import { trayName } from './benchWords';
 import { MapNumber } from './MapMarks';
 import { NIGHT } from '../theme/night';
@@ -30,20 +31,35 @@ export function TierOutlines({ tier: t, px, py, sy, spots = [] }: TierOutlinesPr
       {t.lamps.map(({ fitting, lamp }) => {
         const r = outlineOfFitting(fitting, lamp);
         const round = isRound(lamp);
+        const way = sweptBy(r, fitting.travel);
         return (
-          <rect
-            key={fitting.id}
-            x={px(r.x0)}
-            y={py(r.y1)}
-            width={px(r.x1) - px(r.x0)}
-            height={Math.max(2, (r.y1 - r.y0) * sy)}
-            rx={round ? 999 : 2}
-            fill={NIGHT.glow}
-            fillOpacity={0.1}
-            stroke={NIGHT.glow}
-            strokeDasharray="6 4"
-            opacity={0.8}
-          />
+          <g key={fitting.id}>
+            {fitting.travel && (
+              <rect
+                x={px(way.x0)}
+                y={py(way.y1)}
+                width={px(way.x1) - px(way.x0)}
+                height={Math.max(2, (way.y1 - way.y0) * sy)}
+                rx={round ? 999 : 2}
+                fill="none"
+                stroke={NIGHT.glow}
+                strokeDasharray="1 4"
+                opacity={0.8}
+              />
+            )}
+            <rect
+              x={px(r.x0)}
+              y={py(r.y1)}
+              width={px(r.x1) - px(r.x0)}
+              height={Math.max(2, (r.y1 - r.y0) * sy)}
+              rx={round ? 999 : 2}
+              fill={NIGHT.glow}
+              fillOpacity={0.1}
+              stroke={NIGHT.glow}
+              strokeDasharray="6 4"
+              opacity={0.8}
+            />
+          </g>
         );
       })}
       {t.trays.map((y) => {

@@ -119,12 +119,20 @@ export function TierPanel({ stand, tier: t, commands }: { stand: BenchStand; tie
           {consequencesOf(focus.verdict, focus.tray.crop, focus.tray.stage).map((text) => (
             <p key={text}>{text}</p>
           ))}
+          {focus.light.passing !== null && focus.light.passing > focus.tray.limits.strongest && (
+            <p>
+              As a lamp passes, the strongest spot gets {focus.light.passing.toFixed(0)} µmol/m²/s for a moment;{' '}
+              {focus.tray.limits.strongest.toFixed(0)} is the most for hours on end. The verdict goes by the mean: watch for pale leaves,
+              and raise the lamp if you see them.
+            </p>
+          )}
           <p className="text-sm text-soft">
             {shareWords(focus.verdict)} of the tray is in range; <Term id="uniformity">uniformity</Term>{' '}
             {focus.light.stats.uniformityMinOverMean.toFixed(2)}
             {focus.light.spillShare > 0.005 && `; ${percent(focus.light.spillShare)} of its light comes from other tiers`}
             {focus.light.reflectedShare > 0.005 && `; ${percent(focus.light.reflectedShare)} by way of the sides`}
-            {focus.light.shadedShare > 0.005 && `; taller plants beside it take ${percent(focus.light.shadedShare)}`}.{' '}
+            {focus.light.shadedShare > 0.005 && `; taller plants beside it take ${percent(focus.light.shadedShare)}`}
+            {focus.light.passing !== null && `; for a moment, as a lamp passes, up to ${focus.light.passing.toFixed(0)} µmol/m²/s`}.{' '}
             {certaintyOf(
               focus.verdict,
               t.lamps.every((l) => l.calibration !== null),

@@ -24,9 +24,13 @@ test.each([
 );
 
 test('how a lamp hangs is counted from the shelf above', () => {
-  expect(hangWords(second!, second!.lamps[0]!.fitting)).toBe('8 notches'); // 20 cm under the shelf above, an inch each
-  expect(hangWords(third!, third!.lamps[0]!.fitting)).toBe('cord');
-  expect(hangWords(third!, { ...third!.lamps[0]!.fitting, tilt: 0.5 })).toBe('cord, tilted 29° to the back');
+  expect(hangWords(second!, second!.lamps[0]!.fitting, 'cm')).toBe('8 notches'); // 20 cm under the shelf above, an inch each
+  expect(hangWords(third!, third!.lamps[0]!.fitting, 'cm')).toBe('cord');
+  const tilted = { ...third!.lamps[0]!.fitting, tilt: 0.5 };
+  expect(hangWords(third!, tilted, 'cm')).toBe('cord, tilted 29° to the back');
+  expect(hangWords(third!, { ...tilted, travel: { along: 'width', length: 0.6 } }, 'cm')).toBe(
+    'cord, tilted 29° to the back, travels 60 cm from left to right',
+  );
   expect([0, 1, 2, 5].map(riserWords)).toEqual(['', 'one riser', 'two risers', '5 risers']);
 });
 

@@ -57,10 +57,18 @@ export function tiltWords({ tilt = 0, turn }: Pick<Fitting, 'tilt' | 'turn'>): s
   return `${Math.round((Math.abs(tilt) * 180) / Math.PI)}° to ${way}`;
 }
 
-/** Where a lamp hangs in its own steps, so many links below the shelf above, and how far it is tilted. */
-export function hangWords(tier: BenchTier, fitting: Fitting): string {
-  const tilt = tiltWords(fitting);
-  return tilt ? `${stepsDown(tier, fitting)}, tilted ${tilt}` : stepsDown(tier, fitting);
+/** How far and which way a lamp travels: "60 cm from left to right"; null where it hangs still. */
+export function travelWords({ travel }: Pick<Fitting, 'travel'>, unit: LengthUnit): string | null {
+  if (!travel) return null;
+  const length = showLength(travel.length, unit);
+  return travel.along === 'width' ? `${length} from left to right` : `${length} from front to back`;
+}
+
+/** Where a lamp hangs in its own steps, so many links below the shelf above, how far it is tilted, and how far it travels. */
+export function hangWords(tier: BenchTier, fitting: Fitting, unit: LengthUnit): string {
+  const [tilt, travel] = [tiltWords(fitting), travelWords(fitting, unit)];
+  const hung = tilt ? `${stepsDown(tier, fitting)}, tilted ${tilt}` : stepsDown(tier, fitting);
+  return travel ? `${hung}, travels ${travel}` : hung;
 }
 
 function stepsDown(tier: BenchTier, fitting: Fitting): string {

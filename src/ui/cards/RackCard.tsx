@@ -35,7 +35,7 @@ export function RackCard({ stand, chart }: { stand: BenchStand; chart: HangChart
                 <td className={cell}>{t.number}</td>
                 <td className={cell}>
                   {first
-                    ? `${t.lamps.length} × ${first.lamp.name}, face ${showLength(first.fitting.face, lengthUnit)} above the shelf (${hangWords(t, first.fitting)})`
+                    ? `${t.lamps.length} × ${first.lamp.name}, face ${showLength(first.fitting.face, lengthUnit)} above the shelf (${hangWords(t, first.fitting, lengthUnit)})`
                     : 'none'}
                 </td>
                 <td className={cell}>{timesWords(t.timer)}</td>

@@ -90,6 +90,12 @@ function OfStand({ stand }: { stand: BenchStand }) {
             ))}
           </Tabs.List>
           <div data-work tabIndex={-1} className="flex-1 px-4 py-4 outline-none md:px-5 lg:overflow-y-auto">
+            {tier.lamps.some((l) => l.fitting.travel) && (tab === 'walk' || tab === 'readings') && (
+              <p className="mb-3 rounded-md bg-sunk p-3 text-[0.9375rem]">
+                <strong className="font-semibold">A lamp here travels:</strong> read the mean of your meter over its whole way, there and
+                back. A single look says where the lamp was, not what the plants get.
+              </p>
+            )}
             <Tabs.Content value="walk">
               <WalkPanel of={of} onFit={() => setTab('fit')} />
             </Tabs.Content>

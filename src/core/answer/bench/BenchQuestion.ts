@@ -2,7 +2,7 @@ import type { LightMap, LightSlice, Rect } from '../../light/field/Grid';
 import type { AreaStats } from '../../light/field/statsOver';
 import type { Room } from '../../light/room/Room';
 import type { SceneLamp } from '../../light/scene/Scene';
-import type { Hours, Metres, Share } from '../../units/quantities';
+import type { Hours, Metres, Ppfd, Share } from '../../units/quantities';
 import type { PerCentimetre } from '../../judge/uncertainty/uncertaintyOfDistance';
 import type { Spots } from '../../judge/dli/Spots';
 
@@ -29,6 +29,8 @@ export interface AskedTier {
   readonly room: Room | null;
   readonly hours: Hours;
   readonly lamps: readonly SceneLamp[];
+  /** Where some travel: all with as many stops as a picture of the light close to them needs. */
+  readonly drawn?: readonly SceneLamp[];
   readonly trays: readonly AskedTray[];
   /** Height of the plane that is shown between the trays. */
   readonly plane: Metres;
@@ -61,6 +63,8 @@ export interface TrayLight {
   readonly spillShare: Share;
   /** Of the mean light that it would have by itself, how much taller plants and pots beside it take. */
   readonly shadedShare: Share;
+  /** The strongest for a moment, while lamps that travel pass; null: none does. Verdicts go by the mean over their way. */
+  readonly passing: Ppfd | null;
 }
 
 export interface TierLight {

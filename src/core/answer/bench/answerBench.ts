@@ -8,6 +8,7 @@ import { ninthsOf, perCentimetreOf, straightMean } from '../check/perCentimetreO
 import type { Metres, Share } from '../../units/quantities';
 import type { AskedTier, AskedTray, BenchAnswer, BenchQuestion, TierLight, TrayLight } from './BenchQuestion';
 import { sceneOfTier, sceneOfTiers } from './benchScene';
+import { passingLight } from './passingLight';
 import { addSpill, mapOnTray } from './mapOnTray';
 import { addCoarse, coarseAt, isSpiltInto, spillInto } from './spillOver';
 
@@ -43,7 +44,8 @@ function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => Ligh
 
   function slice(): LightSlice {
     const side = view === 'side';
-    const field = side ? lightFieldOf(turnScene(scene), cache) : own;
+    const shown = tier.drawn && only === null ? sceneOfTier({ ...tier, lamps: tier.drawn }) : scene;
+    const field = side ? lightFieldOf(turnScene(shown), cache) : shown === scene ? own : lightFieldOf(shown, cache);
     const wide = side ? tier.depth : tier.width;
     const at = side ? -tier.width / 2 : tier.depth / 2;
     const drawn = field.slice({ x0: 0, x1: wide, z0: 0, z1: tier.height, y: at }, sliceCell);
@@ -77,6 +79,7 @@ function answerTier(question: BenchQuestion, tier: AskedTier, whole: (() => Ligh
       lamps: parts.map((p) => ({ id: p.id, share: straight > 0 ? ((1 - spillShare) * p.mean) / straight : 0 })),
       spillShare,
       shadedShare,
+      passing: passingLight(asked, tier.lamps, map),
     };
   }
 

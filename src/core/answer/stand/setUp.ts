@@ -5,8 +5,7 @@ import type { Crop, Stage } from '../../things/crop/Crop';
 import type { LightDay } from '../../judge/dli/LightDay';
 import { limitsOfBatch, type HardLimits } from '../../judge/verdict/hardLimits';
 import type { Lamp } from '../../things/lamp/Lamp';
-import { poseOf } from '../../site/stand/poseOf';
-import { emittersOf } from '../../things/lamp/emittersOf';
+import { sceneLampOf } from '../../site/stand/emittersHung';
 import type { Scene } from '../../light/scene/Scene';
 import type { Room } from '../../light/room/Room';
 import { lampsIn, type BenchLamp } from './benchStand';
@@ -97,10 +96,9 @@ export const measuredLamp = ({ lamps }: SetUp): Lamp => lamps[0]!.real;
 
 /** A set-up as a scene of the light, as it hangs or with all faces at another height. */
 export function sceneOfSetUp(setUp: SetUp, face?: Metres): Scene {
-  const lamps = setUp.lamps.map(({ fitting: f, real }) => ({
-    id: f.id,
-    emitters: emittersOf(real, poseOf(face === undefined ? f : { ...f, face }, real)),
-  }));
+  const lamps = setUp.lamps.map(({ fitting, real }) =>
+    sceneLampOf(fitting.id, real, face === undefined ? fitting : { ...fitting, face }, setUp.canopy),
+  );
   return { lamps, rooms: setUp.room ? [setUp.room] : [], obstructions: [] };
 }
 

@@ -1,7 +1,6 @@
 import { basisOf, lightAt } from '../../measure/fit/basis';
 import { uncertaintyOfShift, fitLampOf, sidesOf } from '../../measure/fit/fitTier';
-import { poseOf } from '../../site/stand/poseOf';
-import { emittersOf } from '../../things/lamp/emittersOf';
+import { emittersHung } from '../../site/stand/emittersHung';
 import type { Lamp } from '../../things/lamp/Lamp';
 import type { Metres } from '../../units/quantities';
 import type { BenchTier } from '../stand/benchStand';
@@ -50,8 +49,9 @@ export function planWalk(t: BenchTier, count: number): WalkPoint[] {
   const sides = t.room ? sidesOf(t.tier.enclosure) : [];
   const lamps = kinds.map((lamp) => fitLampOf(lamp, t.tier.ageing));
   const sidesUncertainty = sides.length > 0 ? uncertaintyOfShift(t.tier.enclosure.faces, sides) : 1;
+  const highest = Math.max(...candidates.map((c) => c.z));
   const scene = {
-    emitters: kinds.map((k) => t.lamps.filter((l) => l.lamp.id === k.id).flatMap((l) => emittersOf(l.real, poseOf(l.fitting, l.lamp)))),
+    emitters: kinds.map((k) => t.lamps.filter((l) => l.lamp.id === k.id).flatMap((l) => emittersHung(l.real, l.fitting, highest))),
   };
   const places = candidates.map(({ x, y, z }) => ({ scene: 0, x, y, z }));
   const question = { lamps, scenes: [scene], room: t.room, sides, sidesUncertainty, hand: HAND_SD, readings: [] };
@@ -169,7 +169,7 @@ function candidatesOf(t: BenchTier): WalkPoint[] {
     : [];
   const top = Math.max(0.1, ...t.trays.map((y) => y.canopy));
   const nearLamps = t.lamps
-    .filter(({ fitting }) => fitting.face - NEAR > top + 0.02)
+    .filter(({ fitting }) => !fitting.travel && fitting.face - NEAR > top + 0.02)
     .map(({ fitting }): WalkPoint => ({ x: fitting.x, y: fitting.y, z: fitting.face - NEAR, trayId: null, where: 'near-lamp' }));
   return [...onTrays, ...overEmpty, ...nearLamps];
 }

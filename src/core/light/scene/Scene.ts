@@ -6,6 +6,8 @@ import type { Room } from '../room/Room';
 export interface SceneLamp {
   readonly id: string;
   readonly emitters: readonly Emitter[];
+  /** Of one that travels: the share of the time at each of its stops, whose emitters follow each other, as many at each. */
+  readonly stops?: readonly Share[];
 }
 
 /** An upright box in the way: a tall pot, a riser, a lamp's own housing. It swallows what meets it, but for what it lets straight through. */

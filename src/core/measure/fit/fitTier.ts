@@ -1,5 +1,4 @@
-import { poseOf } from '../../site/stand/poseOf';
-import { emittersOf } from '../../things/lamp/emittersOf';
+import { emittersHung } from '../../site/stand/emittersHung';
 import type { Lamp } from '../../things/lamp/Lamp';
 import { colourOf } from '../../things/lamp/colourOf';
 import { materialOf } from '../../things/material/materialLibrary';
@@ -91,6 +90,7 @@ function questionOf(tier: Tier, used: readonly Compared[], lampOf: LampOf, other
   const lamps = lampsIn(used);
   const keys = [...new Set(used.map((c) => JSON.stringify(c.reading.lit)))];
   const { around } = newest;
+  const highest = Math.max(...used.map((c) => c.reading.z));
   const sides = sidesOf({ ...tier.enclosure, faces: around.faces });
   return {
     lamps: lamps.map((lamp) => fitLampOf(lamp, tier.ageing)),
@@ -100,7 +100,7 @@ function questionOf(tier: Tier, used: readonly Compared[], lampOf: LampOf, other
         emitters: lamps.map((lamp) =>
           lit
             .filter((l) => l.lampId === lamp.id)
-            .flatMap((l) => emittersOf(lamp, { ...poseOf(l, lamp), x: around.width / 2 + l.dx, y: around.depth / 2 + l.dy })),
+            .flatMap((l) => emittersHung(lamp, { ...l, x: around.width / 2 + l.dx, y: around.depth / 2 + l.dy }, highest)),
         ),
       };
     }),

@@ -1,4 +1,4 @@
-import { emittersOf } from '../../things/lamp/emittersOf';
+import { emittersHung } from '../../site/stand/emittersHung';
 import type { Lamp } from '../../things/lamp/Lamp';
 import type { Room } from '../../light/room/Room';
 import { emitterKey } from '../../light/emitters/emitterKey';
@@ -6,8 +6,7 @@ import { lightFieldOf, type LightField } from '../../light/scene/LightField';
 import { NO_CACHE, type Cache } from '../../light/scene/Cache';
 import { slantAt } from '../../light/scene/slantAt';
 import type { Scene } from '../../light/scene/Scene';
-import type { Ppfd, Share } from '../../units/quantities';
-import { poseOf } from '../../site/stand/poseOf';
+import type { Metres, Ppfd, Share } from '../../units/quantities';
 import { roomFrom } from '../../site/stand/roomOf';
 import type { Around, LitLamp, Reading } from '../../site/reading/Reading';
 
@@ -48,6 +47,7 @@ export function lightThere(
   const parts = kinds.map((lamp) => {
     const { field, scene } = fieldOf(
       lamp,
+      z,
       at.lit.filter((l) => l.lampId === lamp.id),
       at.around,
       room,
@@ -65,13 +65,14 @@ export function lightThere(
 
 function fieldOf(
   lamp: Lamp,
+  z: Metres,
   lit: readonly LitLamp[],
   { width, depth }: Around,
   room: Room | null,
   key: string,
   cache: Cache,
 ): { field: LightField; scene: Scene } {
-  const emitters = lit.flatMap((l) => emittersOf(lamp, { ...poseOf(l, lamp), x: width / 2 + l.dx, y: depth / 2 + l.dy }));
+  const emitters = lit.flatMap((l) => emittersHung(lamp, { ...l, x: width / 2 + l.dx, y: depth / 2 + l.dy }, z));
   // By all that shines, not by the lamp's name: a lamp of one's own may get another shape under the same.
   return cache.get(`field ${key} ${emitters.map(emitterKey).join('|')}`, () => {
     const scene = {

@@ -2,8 +2,7 @@ import { answerBench } from '../../answer/bench/answerBench';
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
 import { askedTier } from '../../answer/bench/questionOfStand';
 import { spreadOf, type LightSpread } from '../../judge/dli/LightSpread';
-import { poseOf } from '../../site/stand/poseOf';
-import { emittersOf } from '../../things/lamp/emittersOf';
+import { emittersHung } from '../../site/stand/emittersHung';
 import { throughCover } from '../../things/container/coverLibrary';
 import { lightOf } from '../../light/ppfdAtPoint';
 import type { Ppf, Ppfd } from '../../units/quantities';
@@ -27,7 +26,7 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
   const ofLamp = new Map<string, Float64Array>();
   const spreads = new Map<string, LightSpread>();
   const hungOf = ({ fitting, real }: BenchLamp) =>
-    `${real.id} ${real.ppf} ${fitting.x.toFixed(4)} ${fitting.y.toFixed(4)} ${fitting.face.toFixed(4)} ${fitting.turn.toFixed(4)} ${(fitting.tilt ?? 0).toFixed(4)}`;
+    `${real.id} ${real.ppf} ${fitting.x.toFixed(4)} ${fitting.y.toFixed(4)} ${fitting.face.toFixed(4)} ${fitting.turn.toFixed(4)} ${(fitting.tilt ?? 0).toFixed(4)} ${fitting.travel ? `${fitting.travel.along} ${fitting.travel.length.toFixed(4)}` : ''}`;
   const placeOf = ({ tray, canopy }: BenchTray) => {
     const { x0, x1, y0, y1 } = plantAreaOf(tray);
     return `${x0.toFixed(4)} ${x1.toFixed(4)} ${y0.toFixed(4)} ${y1.toFixed(4)} ${canopy.toFixed(4)} ${tray.coverId}`;
@@ -43,7 +42,7 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
       const key = `${placeOf(tray)} ${hungOf(lamp)} ${all}`;
       let own = ofLamp.get(key);
       if (!own) {
-        const lights = emittersOf(lamp.real, poseOf(lamp.fitting, lamp.real)).map(lightOf);
+        const lights = emittersHung(lamp.real, lamp.fitting, tray.canopy).map(lightOf);
         const through = throughCover(tray.tray);
         own = Float64Array.from(places, ([x, y]) => through * lights.reduce((sum, light) => sum + light(x, y, tray.canopy), 0));
         ofLamp.set(key, own);

@@ -8,10 +8,11 @@ import { plantAreaOf } from '../../site/stand/footprint';
 import { cropOf } from '../../site/crop/cropOf';
 import { bodyOutlineOf, topOfFitting } from '../../site/stand/poseOf';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
+import { ppfdOn } from '../../light/field/ppfdOn';
 import type { Crop, Stage } from '../../things/crop/Crop';
 import type { Tables } from '../../things/tables/Tables';
 import type { Day } from '../../units/day';
-import type { Metres, Ppfd, Share } from '../../units/quantities';
+import type { Metres, Share } from '../../units/quantities';
 import type { Site } from '../../site/stand/Site';
 import type { Exercise, Start } from './Exercise';
 import { dayNumberOf, type Session, type TrayRun } from './Session';
@@ -117,7 +118,7 @@ function placeOf(stands: readonly BenchStand[], lights: readonly BenchAnswer[], 
 function dayAt(x: Metres, y: Metres, place: Standing | null, plants: readonly Plant[]): PlantDay {
   if (!place) return { dli: 0, litPpfd: 0, noonPpfd: 0, clearDli: 0, photoperiod: 0, heat: 0 };
   const { tier, tray, light } = place;
-  const ppfd = at(light.map, x, y);
+  const ppfd = ppfdOn(light.map, x, y);
   const { x0, x1, y0, y1 } = plantAreaOf(tray.tray);
   const got = receivedOf({ weakest: ppfd, mean: ppfd, strongest: ppfd }, dayAtPlace(tray.day, (x - x0) / (x1 - x0), (y - y0) / (y1 - y0)));
   const height = plants.length > 0 ? plants.reduce((sum, p) => sum + p.height, 0) / plants.length : 0;
@@ -141,11 +142,6 @@ function pointsOf(tray: BenchTray | undefined): [Metres, Metres][] {
     x0 + ((x1 - x0) * ((i % ALONG) + 0.5)) / ALONG,
     y0 + ((y1 - y0) * (Math.floor(i / ALONG) + 0.5)) / ACROSS,
   ]);
-}
-
-function at({ area, columns, rows, ppfd }: TrayLight['map'], x: Metres, y: Metres): Ppfd {
-  const cell = (v: Metres, from: Metres, to: Metres, n: number) => Math.min(n - 1, Math.max(0, Math.floor(((v - from) / (to - from)) * n)));
-  return ppfd[cell(x, area.x0, area.x1, columns) + columns * cell(y, area.y0, area.y1, rows)]!;
 }
 
 const stageAt = (crop: Crop, age: number): Stage => crop.stages.findLast((s) => (s.fromDay ?? 0) <= age) ?? crop.stages[0]!;

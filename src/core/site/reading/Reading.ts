@@ -1,6 +1,7 @@
 import type { Hours, Metres, Radians } from '../../units/quantities';
 import type { FaceName } from '../../light/room/Room';
 import type { Share } from '../../units/quantities';
+import type { Travel } from '../../things/lamp/Travel';
 import type { LightReading } from '../../units/light';
 
 /** A lamp that was lit when a reading was taken, as it hung then; from the middle of the tier. */
@@ -11,6 +12,8 @@ export interface LitLamp {
   readonly face: Metres;
   readonly turn: Radians;
   readonly tilt?: Radians;
+  /** One on a rail: what was read is taken to be the mean over its way. */
+  readonly travel?: Travel;
 }
 
 /** The tier as it was when a reading was taken: its size, what its faces were made of, how much of its floor trays covered. */
@@ -72,13 +75,15 @@ export const litOf = (tier: {
     readonly face: Metres;
     readonly turn: Radians;
     readonly tilt?: Radians;
+    readonly travel?: Travel;
   }[];
 }): LitLamp[] =>
-  tier.fittings.map(({ lampId, x, y, face, turn, tilt }) => ({
+  tier.fittings.map(({ lampId, x, y, face, turn, tilt, travel }) => ({
     lampId,
     dx: x - tier.width / 2,
     dy: y - tier.depth / 2,
     face,
     turn,
     ...(tilt && { tilt }),
+    ...(travel && { travel }),
   }));

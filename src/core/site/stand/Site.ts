@@ -23,6 +23,7 @@ import type { Fit } from '../reading/Fit';
 import type { OwnMeter } from '../reading/OwnMeter';
 import type { PricePeriod } from '../../units/PricePeriod';
 import type { Rotation } from './Rotation';
+import type { Travel } from '../../things/lamp/Travel';
 import type { Reading } from '../reading/Reading';
 import type { HungLamp, OwnLamp } from '../lamp/OwnLamp';
 import type { Kilograms, Metres, Radians, Share, Watts } from '../../units/quantities';
@@ -187,6 +188,8 @@ export interface Fitting {
   readonly turn: Radians;
   /** Turned about its own length, so that it looks towards its own back (to the left of its length); left out: hung level. */
   readonly tilt?: Radians;
+  /** On a rail; left out: it hangs still. */
+  readonly travel?: Travel;
   readonly hanger: Hanger;
   /** Setting of its dimmer; left out: full. Counts only while the lamp that hangs here can be dimmed. */
   readonly dim?: Share;

@@ -4,6 +4,7 @@ import type { Metres, Radians } from '../../units/quantities';
 import type { Rect } from '../../light/field/Grid';
 import { faceSizeOf, outlineOfFitting } from './footprint';
 import type { Fitting } from './Site';
+import { sweptBy } from '../../things/lamp/Travel';
 
 /** A lamp may look this far to one side at most: beyond it shines past everything. */
 export const MOST_TILT: Radians = (75 * Math.PI) / 180; // our choice
@@ -26,10 +27,13 @@ export const topOfFaceOf = (hung: Tilted, lamp: Lamp): Metres => hung.face + 2 *
 /** The upper end of a lamp's body as it hangs, m above the floor of its tier; of a tilted one at most so high. */
 export const topOfFitting = (hung: Tilted, lamp: Lamp): Metres => topOfFaceOf(hung, lamp) + bodyHeightOf(lamp);
 
-/** Where the body of a lamp is, seen from above: that of a tilted one swings out to the side from which it looks away, a bulb's by its neck. */
+/** Where the body of a lamp is, seen from above, and comes to on its rail: that of a tilted one swings out to the side from which it looks away, a bulb's by its neck. */
 export function bodyOutlineOf(fitting: Fitting, lamp: Lamp): Rect {
   const { x0, x1, y0, y1 } = outlineOfFitting(fitting, lamp);
   const out = bodyHeightOf(lamp) * Math.sin(fitting.tilt ?? 0);
   const [dx, dy] = [out * Math.sin(fitting.turn), -out * Math.cos(fitting.turn)];
-  return { x0: x0 + Math.min(0, dx), x1: x1 + Math.max(0, dx), y0: y0 + Math.min(0, dy), y1: y1 + Math.max(0, dy) };
+  return sweptBy(
+    { x0: x0 + Math.min(0, dx), x1: x1 + Math.max(0, dx), y0: y0 + Math.min(0, dy), y1: y1 + Math.max(0, dy) },
+    fitting.travel,
+  );
 }
