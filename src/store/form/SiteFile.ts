@@ -121,6 +121,12 @@ export class FacesFile {
   @IsIn(MATERIALS) back!: string;
 }
 
+/** What stood on the floor of a tier when a reading was taken. */
+export class StandingFile {
+  @IsNumber(finite) @Min(0) @Max(10) height_m!: number;
+  @IsNumber(finite) @Min(0) @Max(2000) edge_m!: number;
+}
+
 /** The tier as it was when a reading was taken. */
 export class AroundFile {
   @IsNumber(finite) @Min(0.05) @Max(20) width_m!: number;
@@ -128,6 +134,7 @@ export class AroundFile {
   @IsNumber(finite) @Min(0.05) @Max(5) height_m!: number;
   @IsObject() @ValidateNested() @Type(() => FacesFile) faces!: FacesFile;
   @IsNumber(finite) @Min(0) @Max(1) covered!: number;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => StandingFile) standing?: StandingFile;
 }
 
 export class ReadingFile {

@@ -199,6 +199,7 @@ export const readingsOf = (files: readonly ReadingFile[]): Reading[] =>
       height: r.around.height_m,
       faces: { ...r.around.faces },
       covered: r.around.covered,
+      ...(r.around.standing && { standing: { height: r.around.standing.height_m, edge: r.around.standing.edge_m } }),
     },
     used_h: r.used_h ?? null,
     leftOut: r.leftOut,

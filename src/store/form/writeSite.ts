@@ -159,6 +159,7 @@ export const writeReadings = (readings: readonly Reading[]): ReadingFile[] =>
       height_m: r.around.height,
       faces: { ...r.around.faces },
       covered: r.around.covered,
+      ...(r.around.standing && { standing: { height_m: r.around.standing.height, edge_m: r.around.standing.edge } }),
     },
     used_h: r.used_h,
     leftOut: r.leftOut,

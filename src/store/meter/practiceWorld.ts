@@ -1,4 +1,4 @@
-import type { BenchStand, BenchTier } from '../../core/answer/stand/benchStand';
+import { leafTopsOf, type BenchStand, type BenchTier } from '../../core/answer/stand/benchStand';
 import { roomOf } from '../../core/site/stand/roomOf';
 import { sceneLampsOf, roomFile } from '../scene/writeScene';
 import type { SensorFilter } from '../../core/things/meter/sensorResponse';
@@ -26,7 +26,7 @@ export function practiceWorld(stand: BenchStand, tier: BenchTier, kindId: string
     ...tier,
     x: 0,
     z: 0,
-    room: roomOf(tier.tier),
+    room: roomOf(tier.tier, leafTopsOf(tier)),
     lamps: tier.lamps.map((l) => ({ ...l, real: l.lamp, calibration: null })),
   };
   const room = roomFile(own);

@@ -91,6 +91,12 @@ export class SceneFacesFile {
   @IsOptional() @IsObject() @ValidateNested() @Type(() => FaceFile) back?: FaceFile;
 }
 
+/** Below a height the upright sides of a tier send back only a share of what they do above. */
+export class LowFile {
+  @IsNumber(finite) @Min(0.001) @Max(5) height_m!: number;
+  @IsNumber(finite) @Min(0) @Max(1) share!: number;
+}
+
 export class SceneTierFile {
   @IsNumber(finite) @Min(-20) @Max(20) x_m!: number;
   @IsNumber(finite) @Min(-20) @Max(20) y_m!: number;
@@ -99,6 +105,7 @@ export class SceneTierFile {
   @IsNumber(finite) @Min(0.05) @Max(5) depth_m!: number;
   @IsNumber(finite) @Min(0.05) @Max(5) height_m!: number;
   @IsObject() @ValidateNested() @Type(() => SceneFacesFile) faces!: SceneFacesFile;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => LowFile) low?: LowFile;
 }
 
 export class AreaFile {

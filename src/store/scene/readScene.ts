@@ -69,6 +69,7 @@ export function readScene(data: unknown): Result<SceneQuestion> {
       FaceName,
       Face
     >,
+    ...(t.low && { low: { height: t.low.height_m, share: t.low.share } }),
   }));
   const obstructions = (file.things ?? []).map((t, i) => {
     if (!(t.z1_m > t.z0_m))

@@ -54,6 +54,7 @@ export function roomFile({ room, x, z }: BenchTier) {
       depth_m: room.depth,
       height_m: room.height,
       faces: Object.fromEntries(FACES.map((name) => [name, { ...room.faces[name] }])),
+      ...(room.low && { low: { height_m: room.low.height, share: room.low.share } }),
     }
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { useStore } from 'zustand';
+import { leafTopsOf } from '@/core/answer/stand/benchStand';
 import { planeOf } from '@/core/answer/bench/questionOfStand';
 import { litOf } from '@/core/site/reading/Reading';
 import { suspicionsOf } from '@/core/measure/reading/suspicionsOf';
@@ -40,7 +41,7 @@ export function FreeReading({ of }: { of: TierReadings }) {
     if ('problem' in read) return setProblem(read.problem);
     const lit = litOf({ ...tier, fittings: tier.fittings.filter((f) => !off.includes(f.id)) });
     if (lit.length === 0) return setProblem('At least one lamp must be on.');
-    const reading = takeReading(tier, { x: here.x, y: here.y, z }, meter.hand, read.shown, { ...takenNow(), lit });
+    const reading = takeReading(tier, { x: here.x, y: here.y, z }, meter.hand, read.shown, { ...takenNow(), lit, tops: leafTopsOf(t) });
     const doubtful = suspicionsOf(reading, of.tier.known.compared, of.lampOf, of.others, of.cache).length > 0;
     changeSite(sites, 'take a reading', keepReading(tier.id, { ...reading, leftOut: doubtful }));
     setText('');

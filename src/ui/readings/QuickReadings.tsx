@@ -139,7 +139,7 @@ function NewReading({ setUp, cache, onTake }: NewReadingProps) {
   const expected = useMemo(() => {
     if (dragging) return ''; // nobody reads a meter while they move the lamp
     if (lamp.fluxBasis === 'unknown' && !setUp.calibration) return '';
-    const at = placeNow(tier, sensorAt(setUp, place, distance));
+    const at = placeNow(tier, sensorAt(setUp, place, distance), setUp.tops);
     const real = realLamps(setUp.known, lampOf);
     const { value, unit } = expectedReading(meter.kind.id, lightThere(at, real, setUp.known.fit?.sides?.reflectances, cache), meter.factor);
     return value === null
@@ -150,7 +150,7 @@ function NewReading({ setUp, cache, onTake }: NewReadingProps) {
     e.preventDefault();
     const read = readShown(text, meter.unit);
     if ('problem' in read) return setProblem(read.problem);
-    const reading = takeReading(tier, sensorAt(setUp, place, distance), meter.hand, read.shown, takenNow());
+    const reading = takeReading(tier, sensorAt(setUp, place, distance), meter.hand, read.shown, { ...takenNow(), tops: setUp.tops });
     // Kept at once, so that nothing typed is lost; but one that can't be is left out until the person decides.
     const doubtful = suspicionsOf(reading, setUp.known.compared, lampOf, [], cache).length > 0;
     onTake({ ...reading, leftOut: doubtful });

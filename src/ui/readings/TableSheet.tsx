@@ -2,6 +2,7 @@
 import { UNIT_OPTIONS } from './words';
 import { Table2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { leafTopsOf } from '@/core/answer/stand/benchStand';
 import { planeOf } from '@/core/answer/bench/questionOfStand';
 import { COLUMNS, guessColumns, headOf, readTable, type Column, type ColumnPlan } from '@/core/measure/reading/readingTable';
 import { MOST_READINGS } from '@/core/site/reading/Reading';
@@ -82,7 +83,7 @@ export function TableSheet({ of }: { of: TierReadings }) {
         at,
         meter.hand,
         { value: r.value, unit: r.unit, dark: r.dark },
-        { id: newId(), now_ms: r.taken_ms ?? now },
+        { id: newId(), now_ms: r.taken_ms ?? now, tops: leafTopsOf(t) },
       );
     });
     // Held against each other, as in a walk: what can't be is kept and left out.

@@ -2,6 +2,7 @@
 import { ArrowLeft, Repeat, SkipForward } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
+import { leafTopsOf } from '@/core/answer/stand/benchStand';
 import { convert } from '@/core/measure/reading/convert';
 import { expectedReading } from '@/core/measure/reading/expectedReading';
 import { lightThere } from '@/core/measure/reading/lightThere';
@@ -59,7 +60,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
   };
   const display = useLiveMeter(world, meter.practice ? held : null);
 
-  const place = useMemo(() => placeNow(t.tier, point), [t.tier, point]);
+  const place = useMemo(() => placeNow(t.tier, point, leafTopsOf(t)), [t, point]);
   const plan = useMemo(() => of.plannedAt(place), [place, of]);
   const asLabelled = useMemo(() => lightThere(place, of.lampOf, {}, of.cache), [place, of]);
   const expected = useMemo(() => expectedReading(meter.kind.id, plan, meter.factor), [meter.kind.id, meter.factor, plan]);
@@ -77,7 +78,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
 
   function previewOf(shown: number, unit: LightUnit) {
     const dark = walk.daylight ? darkOf(darkDraft, meter.unit) * times : 0;
-    const reading = takeReading(t.tier, point, meter.hand, { value: shown, unit, dark }, { id: '', now_ms: 0 });
+    const reading = takeReading(t.tier, point, meter.hand, { value: shown, unit, dark }, { id: '', now_ms: 0, tops: leafTopsOf(t) });
     return convert(reading, asLabelled);
   }
 
@@ -94,7 +95,7 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
     const mean = again && before && before.unit === typed.value.unit ? (before.value * before.of + value) / (before.of + 1) : value;
     const count = again && before ? before.of + 1 : 1;
     const shown = { value: mean, unit: typed.value.unit, dark, of: count };
-    const reading = takeReading(t.tier, point, meter.hand, shown, takenNow(before?.id));
+    const reading = takeReading(t.tier, point, meter.hand, shown, { ...takenNow(before?.id), tops: leafTopsOf(t) });
     // Kept at once, so that nothing typed is lost; but one that can't be is left out until the person decides.
     const doubtful = suspicionsOf(reading, t.known.compared, of.lampOf, of.others, of.cache).length > 0;
     changeSite(sites, 'take a reading', keepReading(t.tier.id, { ...reading, leftOut: doubtful }));

@@ -5,7 +5,7 @@ import { createCache, type Cache } from '@/core/light/scene/Cache';
 import { lightThere, type LampOf, type LightThere, type ReadingPlace } from '@/core/measure/reading/lightThere';
 import type { OtherTier } from '@/core/measure/reading/otherwiseOf';
 import { litOf } from '@/core/site/reading/Reading';
-import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
+import { leafTopsOf, type BenchStand, type BenchTier } from '@/core/answer/stand/benchStand';
 import { lampsOf } from '@/core/answer/stand/comparedIn';
 import { realLamps } from '@/core/answer/stand/knownOf';
 import { aroundOf } from '@/core/site/stand/roomOf';
@@ -30,7 +30,7 @@ export function useTierReadings(stand: BenchStand, tier: BenchTier): TierReading
   const lamps = useSite((s) => s.site.lamps);
   return useMemo(() => {
     const lampOf = lampsOf({ lamps }, tables);
-    const others = stand.tiers.filter((t) => t !== tier).map((t) => ({ lit: litOf(t.tier), around: aroundOf(t.tier) }));
+    const others = stand.tiers.filter((t) => t !== tier).map((t) => ({ lit: litOf(t.tier), around: aroundOf(t.tier, leafTopsOf(t)) }));
     const found = tier.known.fit?.sides?.reflectances ?? NONE;
     const realLampOf = realLamps(tier.known, lampOf);
     const cache = createCache();

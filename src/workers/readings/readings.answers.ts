@@ -1,7 +1,7 @@
 import { fitTier } from '../../core/measure/fit/fitTier';
 import { tables } from '../../core/things/tables/libraryTables';
 import { litOf } from '../../core/site/reading/Reading';
-import { benchStandOf } from '../../core/answer/stand/benchStand';
+import { benchStandOf, leafTopsOf } from '../../core/answer/stand/benchStand';
 import { lampsOf } from '../../core/answer/stand/comparedIn';
 import { aroundOf } from '../../core/site/stand/roomOf';
 import { planWalk } from '../../core/answer/walk/planWalk';
@@ -16,9 +16,9 @@ function standOf({ site, standId }: TierOfSite) {
 
 export const createReadingsApi = (): ReadingsApi => ({
   fit(of, id, now_ms, progress) {
-    const stand = standOf(of);
-    const tier = stand.tiers.find((t) => t.id === of.tierId)!;
-    const others = stand.tiers.filter((t) => t !== tier).map((t) => ({ lit: litOf(t), around: aroundOf(t) }));
+    const { tiers } = benchStandOf(of.site, standOf(of), tables);
+    const { tier } = tiers.find((t) => t.tier.id === of.tierId)!;
+    const others = tiers.filter((t) => t.tier !== tier).map((t) => ({ lit: litOf(t.tier), around: aroundOf(t.tier, leafTopsOf(t)) }));
     return fitTier(tier, lampsOf(of.site, tables), others, id, now_ms, progress);
   },
   plan(of, count) {

@@ -16,7 +16,7 @@ import { FINEST_STEP, LONGEST_TRAVEL, stopsAlong, stopsOf, type Travel } from '.
 import { lampLibrary } from '../../things/lamp/lampLibrary';
 import { tables } from '../../things/tables/libraryTables';
 import { faultsOf } from '../faults/faults';
-import { benchStandOf } from '../stand/benchStand';
+import { benchStandOf, leafTopsOf } from '../stand/benchStand';
 import { planWalk } from '../walk/planWalk';
 import { answerBench } from './answerBench';
 import { questionOfStand } from './questionOfStand';
@@ -165,7 +165,7 @@ test('heat and the sides of a tier hold for the whole way of a lamp', () => {
 test('readings remember the way, and expect the mean over it; no walk asks for one close below a lamp that moves', () => {
   const site = shelf(travelOf('width', 0.6), { lamp: bulb });
   const tier = standOf(site).tiers[0]!;
-  const at = placeNow(tier.tier, { x: 0.9, y: 0.2, z: 0.05 });
+  const at = placeNow(tier.tier, { x: 0.9, y: 0.2, z: 0.05 }, leafTopsOf(tier));
   expect(at.lit.map((l) => l.travel)).toEqual([travelOf('width', 0.6)]);
   const { ppfd } = lightThere(at, () => bulb);
   const field = lightFieldOf({ lamps: [sceneLampOf('l', bulb, tier.tier.fittings[0]!, 0.05)], rooms: tier.room ? [tier.room] : [], obstructions: [] }); // prettier-ignore

@@ -99,8 +99,6 @@ export type Look = (site: Site, tier: Tier, tables: Tables, place: TierPlace) =>
 
 export const lookUpTier: Look = (site, tier, tables, place) => {
   const timer = need(site.timers.find((p) => p.id === tier.timerId), 'timer', tier.timerId); // prettier-ignore
-  const known = knownOf(tier, comparedIn(tier.readings, site, tables));
-  const lamps = lampsIn(site, tier, tables, known);
   const { on_min, lit_min, pause } = timer;
   const trays = tier.trays.map((tray): BenchTray => {
     const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
@@ -121,9 +119,14 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
       day: { on_min, lit_min, pause, daylight: daylightOfTray(tier, tray) },
     };
   });
+  const known = knownOf(tier, comparedIn(tier.readings, site, tables), leafTopsOf({ trays }));
+  const lamps = lampsIn(site, tier, tables, known);
   const day = { on_min, lit_min, pause, daylight: daylightOf(tier) };
   return { tier, known, room: known.room, timer, hours: timer.lit_min / 60, day, lamps, trays, ...place };
 };
+
+/** Heights of the leaf tops of a tier's trays above its floor. */
+export const leafTopsOf = ({ trays }: Pick<BenchTier, 'trays'>): Metres[] => trays.map((y) => y.canopy);
 
 /** The lamps of a tier, each as it really is: by its kind, the readings, its own hours, and as far as it is dimmed. */
 export const lampsIn = (site: Pick<Site, 'lamps'>, tier: Tier, tables: Pick<Tables, 'lamp'>, known: Known): BenchLamp[] =>

@@ -6,7 +6,7 @@ import { calibrate, HAND, tellsOf, counts, type Calibration, type Compared } fro
 import type { LampOf } from '../../measure/reading/lightThere';
 import type { Uncertainty } from '../../judge/uncertainty/Band';
 import { roomOf } from '../../site/stand/roomOf';
-import type { Hours } from '../../units/quantities';
+import type { Hours, Metres } from '../../units/quantities';
 import type { Tier } from '../../site/stand/Site';
 
 /** A lamp with all that is known of it. */
@@ -35,10 +35,11 @@ export interface Known {
  * Puts together what is known of a tier: by its fit where there is one, else by the middle of its readings, else by the boxes.
  *
  * @param compared  its readings held against the boxes
+ * @param tops      heights of the leaf tops of its trays above its floor, m
  */
-export function knownOf(tier: Tier, compared: readonly Compared[]): Known {
+export function knownOf(tier: Tier, compared: readonly Compared[], tops: readonly Metres[]): Known {
   const fit = fitInForce(tier);
-  const room = roomOf(tier, fit?.sides?.reflectances);
+  const room = roomOf(tier, tops, fit?.sides?.reflectances);
   const known = new Map<Lamp, Map<Hours | null, KnownLamp>>();
   return {
     room,

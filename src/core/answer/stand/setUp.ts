@@ -13,7 +13,7 @@ import { knownOf, type Known } from './knownOf';
 import { comparedIn } from './comparedIn';
 import type { Hours, Metres } from '../../units/quantities';
 import type { Calibration } from '../../measure/reading/calibrate';
-import { canopyOf, plantHeightOf } from '../../site/stand/canopy';
+import { canopyOf, plantHeightOf, rimOf } from '../../site/stand/canopy';
 import type { Batch, Timer, Site, Stand, Tier } from '../../site/stand/Site';
 
 /** One stand of a single tier with everything looked up: what the quick check draws and judges. */
@@ -35,6 +35,8 @@ export interface SetUp {
   readonly plantHeight: Metres;
   /** Height of the leaf tops above the floor of the tier. */
   readonly canopy: Metres;
+  /** The same of each of its trays. */
+  readonly tops: readonly Metres[];
   /** From the lamps' face to the leaf tops. */
   readonly distance: Metres;
   /** The sides of the tier, as pale as was found; null in the open. */
@@ -60,7 +62,8 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
   const lamp = need(site.lamps.find((l) => l.id === fitting.lampId) ?? tables.lamp(fitting.lampId), 'lamp', fitting.lampId);
   const plantHeight = plantHeightOf(batch, crop, stage);
   const canopy = canopyOf(tier, plantHeight);
-  const known = knownOf(tier, comparedIn(tier.readings, site, tables));
+  const tops = tier.trays.map((y) => rimOf(y) + plantHeight);
+  const known = knownOf(tier, comparedIn(tier.readings, site, tables), tops);
   const lamps = lampsIn(site, tier, tables, known);
   return {
     stand,
@@ -81,6 +84,7 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
     hours: timer.lit_min / 60,
     plantHeight,
     canopy,
+    tops,
     distance: fitting.face - canopy,
     room: known.room,
     known,

@@ -21,6 +21,8 @@ export interface Room {
   readonly depth: Metres;
   readonly height: Metres;
   readonly faces: Readonly<Record<FaceName, Face>>;
+  /** Where things crowd its floor: below a height its upright sides send back only a share of what they do above; absent: all of it. */
+  readonly low?: { readonly height: Metres; readonly share: Share };
 }
 
 export const OPEN: Face = { reflectance: 0, transmittance: 1 };

@@ -28,17 +28,23 @@ export interface Patches {
   readonly faces: readonly FacePatches[];
   readonly count: number;
   readonly area: Float64Array;
+  /** What each sends back of the light on it. */
+  readonly reflectance: Float64Array;
   /** Row by row, the share of what patch i sends out that reaches patch j: `count × count`. */
   readonly formFactors: Float32Array;
   /** Patches that send light into the room. */
   readonly senders: Int32Array;
-  /** For each of them √(area / reflectance), and their symmetric exchange √(ρᵢρⱼ/AᵢAⱼ) · AᵢFᵢⱼ: `senders × senders`. */
-  readonly root: Float64Array;
+  /** Their symmetric exchange √(Aᵢ/Aⱼ) · Fᵢⱼ, whatever they send back: `senders × senders`. */
   readonly exchange: Float64Array;
 }
 
-/** A sender that reflects nothing (bare wire) is taken to reflect this much, so that it can stand in the same equations. */
-const NEARLY_NOTHING = 1e-9;
+/** What rooms of one size share, whatever their faces send back; `OfOneSize` may hand out that of an earlier one instead of making it. */
+export interface OfOneSize {
+  factors(make: () => Float32Array): Float32Array;
+  /** @param sending  which faces send light, in their order */
+  exchange(sending: string, make: () => Float64Array): Float64Array;
+}
+const NONE_BEFORE: OfOneSize = { factors: (make) => make(), exchange: (_, make) => make() };
 
 /** A patch is about this large, and a room has at least eight and at most eighteen along each side. */
 const SIDE: Metres = 0.1;
@@ -51,10 +57,9 @@ const MOST = 18;
  * hundred thousand pairs.
  *
  * @param finer  multiplies the number of patches along each side; 1 is right within 1 % (lightField.test.ts)
- * @param factors  may hand out the form factors of an earlier room of the same size instead of making them
  * Error: none in the factors; patches take their light as even, which is what `finer` mends.
  */
-export function patchesOf(room: Room, finer = 1, factors: (make: () => Float32Array) => Float32Array = (make) => make()): Patches {
+export function patchesOf(room: Room, finer = 1, kept: OfOneSize = NONE_BEFORE): Patches {
   const size = [room.width, room.depth, room.height] as const;
   const counts = size.map((s) => Math.max(2, Math.round(finer * Math.min(MOST, Math.max(FEWEST, Math.round(s / SIDE))))));
   const step = size.map((s, axis) => s / counts[axis]!);
@@ -84,35 +89,44 @@ export function patchesOf(room: Room, finer = 1, factors: (make: () => Float32Ar
   });
   const area = new Float64Array(count);
   for (const f of faces) area.fill(f.di * f.dj, f.first, f.first + f.columns * f.rows);
-  const formFactors = factors(() => {
+  const formFactors = kept.factors(() => {
     const made = new Float32Array(count * count);
     for (const a of faces) for (const b of faces) if (a !== b) fill(made, count, a, b);
     return made;
   });
-  return { faces, count, area, formFactors, ...sendersOf(faces, count, formFactors) };
+  const reflectance = new Float64Array(count);
+  for (const f of faces)
+    for (let j = 0; j < f.rows; j++)
+      reflectance.fill(f.reflectance * shareOfRow(f, j, room.low), f.first + f.columns * j, f.first + f.columns * (j + 1));
+  const senders = sendersOf(faces);
+  const exchange = kept.exchange(faces.map(sends).join(), () => exchangeOf(area, senders, formFactors));
+  return { faces, count, area, reflectance, formFactors, senders, exchange };
+}
+
+/** What the patches of a row send back, as a share of what their face does: less as far as they are below the height of what crowds the floor. */
+function shareOfRow({ axis, dj }: FacePatches, j: number, low: Room['low']): Share {
+  if (!low || axis === 2) return 1;
+  const below = Math.min(1, Math.max(0, low.height / dj - j));
+  return 1 - below * (1 - low.share);
 }
 
 /** Whether a face sends light into the room: what it reflects, or even light from the tier next door. */
 export const sends = (f: Pick<FacePatches, 'reflectance' | 'transmittance'>): boolean =>
   f.reflectance > 0 || (f.transmittance > 0 && f.transmittance < 1);
 
-/** Faces that send light into the room, and what they send each other. */
-export function sendersOf(
-  faces: readonly FacePatches[],
-  count: number,
-  formFactors: Float32Array,
-): Pick<Patches, 'senders' | 'root' | 'exchange'> {
-  const sending = faces.filter(sends);
-  const senders = Int32Array.from(sending.flatMap((f) => Array.from({ length: f.columns * f.rows }, (_, k) => f.first + k)));
-  const ofFace = (value: (f: FacePatches) => number) =>
-    Float64Array.from(sending.flatMap((f) => new Array<number>(f.columns * f.rows).fill(value(f))));
-  const area = ofFace((f) => f.di * f.dj);
-  const root = ofFace((f) => Math.sqrt((f.di * f.dj) / Math.max(f.reflectance, NEARLY_NOTHING)));
-  const n = senders.length;
+const sendersOf = (faces: readonly FacePatches[]): Int32Array =>
+  Int32Array.from(faces.filter(sends).flatMap((f) => Array.from({ length: f.columns * f.rows }, (_, k) => f.first + k)));
+
+/** What patches that send light send each other. */
+export function exchangeOf(area: Float64Array, senders: Int32Array, formFactors: Float32Array): Float64Array {
+  const [n, count] = [senders.length, area.length];
+  const root = Float64Array.from(senders, (i) => Math.sqrt(area[i]!));
   const exchange = new Float64Array(n * n);
-  for (let i = 0; i < n; i++)
-    for (let j = 0; j < n; j++) exchange[i * n + j] = (area[i]! * formFactors[senders[i]! * count + senders[j]!]!) / (root[i]! * root[j]!);
-  return { senders, root, exchange };
+  for (let i = 0; i < n; i++) {
+    const row = senders[i]! * count;
+    for (let j = 0; j < n; j++) exchange[i * n + j] = (root[i]! / root[j]!) * formFactors[row + senders[j]!]!;
+  }
+  return exchange;
 }
 
 function fill(out: Float32Array, count: number, a: FacePatches, b: FacePatches): void {

@@ -7,6 +7,9 @@ export interface Settled {
   readonly converged: boolean;
 }
 
+/** A sender that reflects nothing (bare wire) is taken to reflect this much, so that it can stand in the same equations. */
+const NEARLY_NOTHING = 1e-9;
+
 /** What is left over of the equations, as a share of what was put in, at which the light has settled. */
 const ENOUGH = 3e-4;
 const TURNS = 200;
@@ -15,7 +18,7 @@ const TURNS = 200;
  * Diffuse light going to and fro between the patches until it settles (radiosity), by conjugate gradients on the symmetric
  * form of the equations.
  *
- *     Bᵢ = ρᵢ (Dᵢ + Σⱼ Fᵢⱼ Bⱼ) + Xᵢ    ⇔    (1 − S) y = g,   yᵢ = √(Aᵢ/ρᵢ) Bᵢ
+ *     Bᵢ = ρᵢ (Dᵢ + Σⱼ Fᵢⱼ Bⱼ) + Xᵢ    ⇔    (1 − S) y = g,   yᵢ = √(Aᵢ/ρᵢ) Bᵢ,   Sᵢⱼ = √(ρᵢρⱼ) · √(Aᵢ/Aⱼ) Fᵢⱼ
  *
  * @param direct   light straight from the lamps on each patch, mean over the patch, µmol m⁻² s⁻¹
  * @param entering light that each patch sends in from outside (through a wire shelf); absent: none
@@ -24,13 +27,15 @@ const TURNS = 200;
  * Source: Goral et al. 1984, "Modeling the interaction of light between diffuse surfaces"; Hestenes & Stiefel 1952.
  */
 export function settle(patches: Patches, direct: Float64Array, entering?: Float64Array, start?: Settled): Settled {
-  const { count, faces, senders, root, exchange } = patches;
+  const { count, area, reflectance, senders, exchange } = patches;
   const n = senders.length;
+  const half = Float64Array.from(senders, (i) => Math.sqrt(Math.max(reflectance[i]!, NEARLY_NOTHING)));
+  const root = half.map((h, k) => Math.sqrt(area[senders[k]!]!) / h);
+  const scaled = new Float64Array(n);
   const own = new Float64Array(n);
-  let at = 0;
-  for (const f of faces) {
-    for (let i = f.first; at < n && i < f.first + f.columns * f.rows && senders[at] === i; i++, at++)
-      own[at] = root[at]! * (f.reflectance * direct[i]! + (entering ? entering[i]! : 0));
+  for (let k = 0; k < n; k++) {
+    const i = senders[k]!;
+    own[k] = root[k]! * (reflectance[i]! * direct[i]! + (entering ? entering[i]! : 0));
   }
   // Where nothing is put in nothing is sent, whatever there was before.
   if (square(own) === 0) return { sent: new Float64Array(count), converged: true };
@@ -38,13 +43,13 @@ export function settle(patches: Patches, direct: Float64Array, entering?: Float6
   if (start) for (let k = 0; k < n; k++) y[k] = root[k]! * start.sent[senders[k]!]!;
   const rest = new Float64Array(n);
   const step = new Float64Array(n);
-  lessExchange(exchange, y, rest);
+  lessExchange(exchange, half, y, rest, scaled);
   for (let i = 0; i < n; i++) step[i] = rest[i] = own[i]! - rest[i]!;
   const enough = ENOUGH ** 2 * square(own);
   let left = square(rest);
   const image = new Float64Array(n);
   for (let turn = 0; turn < TURNS && left > enough; turn++) {
-    lessExchange(exchange, step, image);
+    lessExchange(exchange, half, step, image, scaled);
     let along = 0;
     for (let i = 0; i < n; i++) along += step[i]! * image[i]!;
     const far = left / along;
@@ -61,27 +66,33 @@ export function settle(patches: Patches, direct: Float64Array, entering?: Float6
   return { sent, converged: left <= enough };
 }
 
-/** out = (1 − S) x. S is symmetric: each entry above the diagonal is read once and counts for both its patches. */
-function lessExchange(s: Float64Array, x: Float64Array, out: Float64Array): void {
+/**
+ * out = (1 − S) x, of S = half · exchange · half. It is symmetric: each entry above the diagonal is read once and counts for both its patches.
+ *
+ * @param scaled  to work in
+ */
+function lessExchange(exchange: Float64Array, half: Float64Array, x: Float64Array, out: Float64Array, scaled: Float64Array): void {
   const n = x.length;
-  out.set(x);
+  out.fill(0);
+  for (let i = 0; i < n; i++) scaled[i] = half[i]! * x[i]!;
   for (let i = 0; i < n; i++) {
     const row = i * n;
-    const xi = x[i]!;
-    let a = s[row + i]! * xi, b = 0, j = i + 1; // prettier-ignore
+    const xi = scaled[i]!;
+    let a = exchange[row + i]! * xi, b = 0, j = i + 1; // prettier-ignore
     for (; j < n - 1; j += 2) {
-      const p = s[row + j]!, q = s[row + j + 1]!; // prettier-ignore
-      a += p * x[j]!;
-      b += q * x[j + 1]!;
-      out[j]! -= p * xi;
-      out[j + 1]! -= q * xi;
+      const p = exchange[row + j]!, q = exchange[row + j + 1]!; // prettier-ignore
+      a += p * scaled[j]!;
+      b += q * scaled[j + 1]!;
+      out[j]! += p * xi;
+      out[j + 1]! += q * xi;
     }
     if (j < n) {
-      a += s[row + j]! * x[j]!;
-      out[j]! -= s[row + j]! * xi;
+      a += exchange[row + j]! * scaled[j]!;
+      out[j]! += exchange[row + j]! * xi;
     }
-    out[i]! -= a + b;
+    out[i]! += a + b;
   }
+  for (let i = 0; i < n; i++) out[i] = x[i]! - half[i]! * out[i]!;
 }
 
 function square(x: Float64Array): number {
@@ -121,7 +132,7 @@ export function balanceOf(patches: Patches, settled: Settled, direct: Float64Arr
   for (const f of patches.faces) {
     for (let k = f.first; k < f.first + f.columns * f.rows; k++) {
       const falls = incident[k]! * patches.area[k]!;
-      absorbed += falls * (1 - f.reflectance - f.transmittance);
+      absorbed += falls * (1 - patches.reflectance[k]! - f.transmittance);
       left += falls * f.transmittance;
     }
   }

@@ -130,7 +130,7 @@ test('light that has not come to rest is said, and light that has is not', () =>
   // Faces that send everything to themselves: no number of turns settles that.
   const stuck = new Float64Array(patches.exchange.length);
   for (let i = 0; i < patches.senders.length; i++) stuck[i * (patches.senders.length + 1)] = 1;
-  expect(settle({ ...patches, exchange: stuck }, direct).converged).toBe(false);
+  expect(settle({ ...patches, exchange: stuck, reflectance: patches.reflectance.map(() => 1) }, direct).converged).toBe(false);
 });
 
 test('a measured far field is told from another by every figure of it, and costs little to name', () => {

@@ -1,6 +1,6 @@
 import { mulberry } from '../../units/mulberry';
+import { countPhotons, type Tile } from '../../../../test/countPhotons';
 import type { Emitter } from '../emitters/Emitter';
-import { frameOf } from '../emitters/frameOf';
 import { irradianceOf } from '../emitters/irradianceOf';
 import { mirroredEmitter } from '../emitters/mirroredEmitter';
 import { FACES, type Face, type FaceName, type Room } from '../room/Room';
@@ -14,58 +14,6 @@ const roomOf = (side: Face, ceiling: Face): Room => {
   return { x: 0, y: 0, z: 0, width: SIZE[0], depth: SIZE[1], height: SIZE[2], faces: { floor, ceiling, left: side, right: side, front: side, back: side } }; // prettier-ignore
 };
 const WHITE: Face = { reflectance: 0.8, transmittance: 0 };
-
-interface Tile {
-  readonly x0: number;
-  readonly x1: number;
-  readonly y0: number;
-  readonly y1: number;
-}
-
-/** Photons sent out one by one and followed until they are swallowed: how many come down through each tile of a level, as PPFD. */
-function counted(emitter: Emitter & { kind: 'rect' | 'point' }, room: Room, z: number, tiles: readonly Tile[], photons: number): number[] {
-  const random = mulberry(5);
-  const { u, v, w } = frameOf(emitter);
-  const found = tiles.map(() => 0);
-  const p = [0, 0, 0];
-  const d = [0, 0, 0];
-  const about = (n: readonly number[], s: readonly number[], t: readonly number[]) => {
-    const r2 = random(), a = 2 * Math.PI * random(), r = Math.sqrt(r2), up = Math.sqrt(1 - r2); // prettier-ignore
-    for (let k = 0; k < 3; k++) d[k] = up * n[k]! + r * Math.cos(a) * s[k]! + r * Math.sin(a) * t[k]!;
-  };
-  const AXES = [[1, 0, 0], [0, 1, 0], [0, 0, 1]] as const; // prettier-ignore
-  const BACK = [[-1, 0, 0], [0, -1, 0], [0, 0, -1]] as const; // prettier-ignore
-  for (let i = 0; i < photons; i++) {
-    const [a, b] = emitter.kind === 'rect' ? [(random() - 0.5) * emitter.length, (random() - 0.5) * emitter.width] : [0, 0];
-    [emitter.x, emitter.y, emitter.z].forEach((c, k) => (p[k] = c + a * u[k]! + b * v[k]!));
-    if (emitter.kind === 'rect') about(w, u, v);
-    else {
-      const c = 2 * random() - 1, s = Math.sqrt(1 - c * c), turn = 2 * Math.PI * random(); // prettier-ignore
-      [d[0], d[1], d[2]] = [s * Math.cos(turn), s * Math.sin(turn), c];
-    }
-    for (;;) {
-      let t = Infinity, axis = 0; // prettier-ignore
-      for (let k = 0; k < 3; k++) {
-        const own = d[k]! > 0 ? (SIZE[k]! - p[k]!) / d[k]! : d[k]! < 0 ? -p[k]! / d[k]! : Infinity;
-        if (own < t) [t, axis] = [own, k];
-      }
-      const down = (z - p[2]!) / d[2]!;
-      if (d[2]! < 0 && down > 0 && down < t) {
-        const [x, y] = [p[0]! + down * d[0]!, p[1]! + down * d[1]!];
-        tiles.forEach((tile, k) => (found[k]! += x >= tile.x0 && x < tile.x1 && y >= tile.y0 && y < tile.y1 ? 1 : 0));
-      }
-      const far = d[axis]! > 0;
-      for (let k = 0; k < 3; k++) p[k] = k === axis ? (far ? SIZE[k]! : 0) : p[k]! + t * d[k]!;
-      const face = ([['left', 'right'], ['front', 'back'], ['floor', 'ceiling']] as const)[axis]![far ? 1 : 0]!; // prettier-ignore
-      const { reflectance, specular = 0 } = room.faces[face as FaceName];
-      const lot = random();
-      if (lot >= reflectance) break;
-      if (lot < reflectance * specular) d[axis] = -d[axis]!;
-      else about((far ? BACK : AXES)[axis]!, AXES[(axis + 1) % 3]!, AXES[(axis + 2) % 3]!);
-    }
-  }
-  return tiles.map(({ x0, x1, y0, y1 }, k) => (found[k]! * emitter.ppf) / photons / ((x1 - x0) * (y1 - y0)));
-}
 
 const board: Emitter & { kind: 'rect' } = {
   kind: 'rect',
@@ -96,7 +44,12 @@ test.each([
 ])('%s: as photons counted one by one', (_, emitter, room, relative) => {
   const field = lightFieldOf({ lamps: [{ id: 'a', emitters: [emitter] }], rooms: [room], obstructions: [] });
   const z = 0.1;
-  const photons = counted(emitter, room, z, tiles, 1_200_000);
+  const photons = countPhotons(
+    [emitter],
+    room,
+    tiles.map((t) => ({ ...t, z })),
+    1_200_000,
+  );
   tiles.forEach((tile, k) => {
     const { ppfd } = field.map(tile, z, 0.01);
     expect(ppfd.reduce((sum, v) => sum + v, 0) / ppfd.length).toBeWithin(photons[k]!, { relative });

@@ -1,6 +1,6 @@
 import { directOnPatches, type PatchLight } from '../room/directOnPatches';
 import { gatherWeights } from '../room/gather';
-import { patchesOf, sends, sendersOf, type FacePatches, type Patches } from '../room/patches';
+import { exchangeOf, patchesOf, sends, type FacePatches, type Patches } from '../room/patches';
 import type { Emitter } from '../emitters/Emitter';
 import { emitterKey } from '../emitters/emitterKey';
 import { irradianceOf } from '../emitters/irradianceOf';
@@ -16,7 +16,6 @@ import { anyLight, asLine, isOfAnotherRoom } from './straightLight';
 /** A room of the scene with its light settled. */
 export interface Solved {
   readonly room: Room;
-  readonly key: string;
   /** What its patches and their weights at a place go by, wherever it stands. */
   readonly shape: string;
   readonly patches: Patches;
@@ -51,13 +50,18 @@ export function settleRooms(
 ): Solved[] {
   const { rooms, obstructions: obstructions, lamps } = scene;
   const wholes = rooms.map((room) => {
-    const things = obstructions.length > 0 ? [room, obstructions] : 0;
-    const key = JSON.stringify([room.width, room.depth, room.height, room.faces, finer, things]);
-    const patches = cache.get(`patches ${key}`, () => {
-      // Rooms of one size share their form factors, whatever their faces send back.
-      const factors = (make: () => Float32Array) => cache.get(`factors ${room.width} ${room.depth} ${room.height} ${finer}`, make);
-      return shaded(patchesOf(room, finer, factors), room, obstructions);
-    });
+    const things = obstructions.length > 0 ? JSON.stringify([room, obstructions]) : '';
+    // Rooms of one size share their form factors, whatever their faces send back.
+    const size = `${room.width} ${room.depth} ${room.height} ${finer}`;
+    const patches = shaded(
+      patchesOf(room, finer, {
+        factors: (make) => cache.get(`factors ${size}`, make),
+        exchange: (sending, make) => cache.get(`exchange ${size} ${sending}`, make),
+      }),
+      room,
+      obstructions,
+      (make) => cache.get(`shaded ${size} ${things}`, make),
+    );
     const direct = new Float64Array(patches.count);
     const mirrors = obstructions.length > 0 ? 0 : mirrorsFollowed(room);
     const mirrored = mirrors > 0 ? new Float64Array(patches.count) : null;
@@ -97,11 +101,11 @@ export function settleRooms(
     }
     const dull = last ? dullOf(patches, direct, last) : direct;
     const shape = JSON.stringify([room.width, room.depth, room.height, finer, patches.faces.map(sends), things]);
-    return { room, key: `${key} ${room.x} ${room.y} ${room.z}`, shape, patches, direct, dull, mirrored, moved, residual };
+    return { room, shape, patches, direct, dull, mirrored, moved, residual };
   });
   let solved: Solved[] = wholes.map((w) => ({
     ...w,
-    settled: cache.next<Settled>(`settled ${w.key}`, (last) => settle(w.patches, w.dull, undefined, last)),
+    settled: cache.next<Settled>(`settled ${JSON.stringify(w.room)} ${w.shape}`, (last) => settle(w.patches, w.dull, undefined, last)),
   }));
   const coupled = rooms.some((r) => roomAbove(r, rooms));
   for (let round = 0; coupled && round < ROUNDS; round++) {
@@ -225,20 +229,31 @@ export function weigh(s: Solved, obstructions: Scene['obstructions'], x: Metres,
     }
 }
 
-/** Things between two patches keep their light apart. */
-function shaded(patches: Patches, room: Room, obstructions: Scene['obstructions']): Patches {
+/** Things between two patches keep their light apart. @param kept  may hand out what an earlier one made */
+function shaded(
+  patches: Patches,
+  room: Room,
+  obstructions: Scene['obstructions'],
+  kept: (make: () => Pick<Patches, 'formFactors' | 'exchange'>) => Pick<Patches, 'formFactors' | 'exchange'>,
+): Patches {
   if (obstructions.length === 0) return patches;
-  const formFactors = new Float32Array(patches.formFactors);
-  const middles = patches.faces.flatMap((f) => Array.from({ length: f.columns * f.rows }, (_, k) => middleOf(f, room, k)));
-  for (let i = 0; i < patches.count; i++)
-    for (let j = i + 1; j < patches.count; j++) {
-      const [a, b] = [middles[i]!, middles[j]!];
-      if (obstructions.some((t) => isHidden(t, a[0]!, a[1]!, a[2]!, b[0]!, b[1]!, b[2]!))) {
-        formFactors[i * patches.count + j] = 0;
-        formFactors[j * patches.count + i] = 0;
-      }
-    }
-  return { ...patches, formFactors, ...sendersOf(patches.faces, patches.count, formFactors) };
+  const { count, area, faces, senders } = patches;
+  return {
+    ...patches,
+    ...kept(() => {
+      const formFactors = new Float32Array(patches.formFactors);
+      const middles = faces.flatMap((f) => Array.from({ length: f.columns * f.rows }, (_, k) => middleOf(f, room, k)));
+      for (let i = 0; i < count; i++)
+        for (let j = i + 1; j < count; j++) {
+          const [a, b] = [middles[i]!, middles[j]!];
+          if (obstructions.some((t) => isHidden(t, a[0]!, a[1]!, a[2]!, b[0]!, b[1]!, b[2]!))) {
+            formFactors[i * count + j] = 0;
+            formFactors[j * count + i] = 0;
+          }
+        }
+      return { formFactors, exchange: exchangeOf(area, senders, formFactors) };
+    }),
+  };
 }
 
 function middleOf(f: FacePatches, room: Room, k: number): number[] {

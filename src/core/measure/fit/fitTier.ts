@@ -143,7 +143,7 @@ export function fitTier(
     .sort((a, b) => a.reading.taken_ms - b.reading.taken_ms);
   const newest = all[all.length - 1];
   if (!newest) return 'no-readings';
-  const sidesThen = ({ reading: { around } }: Compared) => JSON.stringify({ ...around, covered: 0 });
+  const sidesThen = ({ reading: { around } }: Compared) => JSON.stringify({ ...around, covered: 0, standing: undefined });
   const sameSides = (c: Compared) => sidesThen(c) === sidesThen(newest);
   const used = all.filter((c) => newest.reading.taken_ms - c.reading.taken_ms <= RECENT_MS && sameSides(c));
   const answer = fitLight(questionOf(tier, used, lampOf, others), onShare);

@@ -11,13 +11,19 @@ export interface SensorPlace {
   readonly z: Metres;
 }
 
-/** A place of a tier as it hangs and stands now. @param lit  the lamps that are on; absent: all of them */
+/**
+ * A place of a tier as it hangs and stands now.
+ *
+ * @param tops  heights of the leaf tops of its trays, m; left out: those of their rims
+ * @param lit   the lamps that are on; left out: all of them
+ */
 export function placeNow(
   tier: Tier,
   { x, y, z }: SensorPlace,
+  tops?: readonly Metres[],
   lit: readonly LitLamp[] = litOf(tier),
 ): Pick<Reading, 'dx' | 'dy' | 'z' | 'lit' | 'around'> {
-  return { dx: x - tier.width / 2, dy: y - tier.depth / 2, z, lit, around: aroundOf(tier) };
+  return { dx: x - tier.width / 2, dy: y - tier.depth / 2, z, lit, around: aroundOf(tier, tops) };
 }
 
 /**
@@ -31,10 +37,15 @@ export const takeReading = (
   at: SensorPlace,
   meter: { readonly kindId: string; readonly meterId: string | null; readonly factor: number },
   shown: LightReading & { readonly dark?: number; readonly of?: number },
-  { id, now_ms, lit }: { readonly id: string; readonly now_ms: number; readonly lit?: readonly LitLamp[] },
+  {
+    id,
+    now_ms,
+    lit,
+    tops,
+  }: { readonly id: string; readonly now_ms: number; readonly lit?: readonly LitLamp[]; readonly tops?: readonly Metres[] },
 ): Reading => ({
   ...PLAIN_READING,
-  ...placeNow(tier, at, lit),
+  ...placeNow(tier, at, tops, lit),
   ...meter,
   id,
   value: shown.value,

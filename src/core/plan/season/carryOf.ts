@@ -3,10 +3,13 @@ import { askedTier } from '../../answer/bench/questionOfStand';
 import type { BenchTier } from '../../answer/stand/benchStand';
 import { MOL_SECONDS } from '../../judge/dli/dli';
 import { daylightDli, usualPeakOf } from '../../judge/dli/LightDay';
+import { withCrowdedFloor } from '../../light/room/crowdedFloor';
 import { lightFieldOf } from '../../light/scene/LightField';
 import { NO_CACHE, type Cache } from '../../light/scene/Cache';
 import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { topOfFaceOf } from '../../site/stand/poseOf';
+import { roomOf } from '../../site/stand/roomOf';
+import { CANOPY_REFLECTANCE } from '../../things/material/materialLibrary';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
 import type { Dli, Hours, Metres, Ppfd, Watts } from '../../units/quantities';
 import type { PlacingTier, TierLevel } from '../placing/Placing';
@@ -47,7 +50,10 @@ const LOWEST_TOPS: Metres = 0.06;
 const OPEN_HEIGHT: Metres = 1.2;
 const INSET: Metres = 0.02;
 
-/** What the lamps of a tier give over its places, from as near as is allowed to as far as they can be hung. Light from other tiers is left out. */
+/**
+ * What the lamps of a tier give over its places while flats stand on all of them, from as near as is allowed to as far as they can be hung.
+ * Light from other tiers is left out.
+ */
 export function carryOf(t: BenchTier, cache: Cache = NO_CACHE): TierCarry {
   const rects = flatsOn(t.tier.width, t.tier.depth);
   const faces = t.lamps.map((l) => l.fitting.face);
@@ -66,7 +72,16 @@ export function carryOf(t: BenchTier, cache: Cache = NO_CACHE): TierCarry {
     daylightPeak: t.day.daylight && t.day.daylight.dli > 0 ? usualPeakOf(t.day.daylight) : 0,
   };
   if (t.lamps.length === 0 || rects.length === 0) return { ...base, power: 0, at: [] };
-  const field = lightFieldOf(sceneOfTier(askedTier(t)), cache);
+  const { lamps } = askedTier(t);
+  const empty = roomOf({ ...t.tier, trays: [] }, [], t.known.fit?.sides?.reflectances);
+  const covered = rects.reduce((sum, r) => sum + (r.x1 - r.x0) * (r.y1 - r.y0), 0) / (t.tier.width * t.tier.depth);
+  const edge = rects.reduce((sum, r) => sum + 2 * (r.x1 - r.x0 + r.y1 - r.y0), 0);
+  /** With flats on all of its places, their leaf tops so high. */
+  const fullTo = (height: Metres) =>
+    lightFieldOf(
+      sceneOfTier({ lamps, room: empty && withCrowdedFloor(empty, { height, covered, edge, reflectance: CANOPY_REFLECTANCE }) }),
+      cache,
+    );
   const points = rects.map((r) => {
     const inset = Math.min(INSET, (r.x1 - r.x0) / 4, (r.y1 - r.y0) / 4);
     return [0, 0.25, 0.5, 0.75, 1].flatMap((u) =>
@@ -76,7 +91,9 @@ export function carryOf(t: BenchTier, cache: Cache = NO_CACHE): TierCarry {
   const at = FARTHER.map((more) => nearest + more)
     .filter((d, i) => (i === 0 || highest - d >= LOWEST_TOPS) && lowestFace - d > 0.001)
     .map((distance): CarryAt => {
-      const lit = points.map((place) => place.map(([x, y]) => field.ppfdAt(x, y, lowestFace - distance)));
+      const tops = lowestFace - distance;
+      const field = fullTo(tops);
+      const lit = points.map((place) => place.map(([x, y]) => field.ppfdAt(x, y, tops)));
       const means = lit.map((place) => place.reduce((a, b) => a + b, 0) / place.length);
       return {
         distance,

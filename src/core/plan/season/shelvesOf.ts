@@ -51,7 +51,7 @@ export function shelvesOf(site: Site, today: Day, until: Day, tables: Tables, ca
       const key = JSON.stringify([
         { ...t.tier, trays: [], sun: null, fits: [], readings: [] },
         bare.lamps.map((l) => l.real),
-        bare.room,
+        bare.known.fit?.sides?.reflectances,
         t.day.daylight?.dli,
       ]);
       const known = cache.carries.get(key);

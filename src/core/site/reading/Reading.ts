@@ -24,6 +24,8 @@ export interface Around {
   /** Ids of the material library. */
   readonly faces: Readonly<Record<FaceName, string>>;
   readonly covered: Share;
+  /** How high they stood with their leaves, in the mean over what they covered, and how long all their edges were; left out: none, or not known. */
+  readonly standing?: { readonly height: Metres; readonly edge: Metres };
 }
 
 /** What a meter showed, where, under what; enough to be understood when the set-up has changed since. */
