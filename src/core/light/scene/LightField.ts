@@ -8,7 +8,7 @@ import type { LightMap, LightSlice, Rect } from '../field/Grid';
 import { reflects, type Room } from '../room/Room';
 import { balanceOf } from '../room/solveRoom';
 import { mirroredLight } from './mirroredLight';
-import { visibilityOf } from './visibility';
+import { seenThrough, visibilityOf } from './visibility';
 import { nodesAlong, weightsBetween, type Nodes } from './planeNodes';
 import { NO_CACHE, createCache, type Cache } from './Cache';
 import type { Scene } from './Scene';
@@ -58,8 +58,8 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
   const { rooms, obstructions } = scene;
   const emitters = scene.lamps.flatMap((lamp) => lamp.emitters);
   const visibility = visibilityOf(scene);
-  const worldKey = rooms.length > 1 || obstructions.length > 0 ? JSON.stringify([rooms, obstructions]) : JSON.stringify(rooms);
-  const solved = rooms.some(reflects) ? settleRooms(scene, visibility, cache, worldKey, finer) : [];
+  const waysKey = JSON.stringify([rooms.map(seenThrough), obstructions]);
+  const solved = rooms.some(reflects) ? settleRooms(scene, visibility, cache, waysKey, finer) : [];
 
   const straight: LightAt[] = []; // each made ready when a place is asked for the first time
   const straightOf = (i: number): LightAt => (straight[i] ??= levelLight(emitters[i]!, scene, visibility));
@@ -97,7 +97,7 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
   function indirectOver(xs: Float64Array, ys: Float64Array, z: Metres): Float64Array {
     const out = new Float64Array(xs.length * ys.length);
     const [low, high] = [[xs[0]!, ys[0]!, z], [xs[xs.length - 1]!, ys[ys.length - 1]!, z]] as const; // prettier-ignore
-    const gridKey = `indirect ${low.join()} ${high.join()} ${out.length} ${worldKey}`;
+    const gridKey = `indirect ${low.join()} ${high.join()} ${out.length} ${waysKey}`;
     for (const { ppf, ...rest } of emitters) {
       const e = { ...rest, ppf: 1 };
       if (heightsOf(e).highest <= z || isClear(e, scene, low, high)) continue;
@@ -203,7 +203,7 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
 
   function grid(kind: string, xs: Float64Array, others: Float64Array, plane: { z: Metres } | { y: Metres }): Float32Array {
     const out = new Float32Array(xs.length * others.length);
-    const gridKey = `${kind} ${xs[0]} ${xs[xs.length - 1]} ${xs.length} ${others[0]} ${others[others.length - 1]} ${others.length} ${JSON.stringify(plane)} ${worldKey}`;
+    const gridKey = `${kind} ${xs[0]} ${xs[xs.length - 1]} ${xs.length} ${others[0]} ${others[others.length - 1]} ${others.length} ${JSON.stringify(plane)} ${waysKey}`;
     for (const { ppf, ...rest } of emitters) {
       // Of one photon: the same however strong it is, and above zero even for the hole of a ring, which is light taken away.
       const e = { ...rest, ppf: 1 };
@@ -259,7 +259,7 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
     balance() {
       const emitted = emitters.reduce((sum, e) => sum + e.ppf, 0);
       let absorbed = 0, residual = 0; // prettier-ignore
-      for (const s of settleRooms(scene, visibility, cache, worldKey, finer, true)) {
+      for (const s of settleRooms(scene, visibility, cache, waysKey, finer, true)) {
         absorbed += balanceOf(s.patches, s.settled, s.direct).absorbed;
         residual = Math.max(residual, s.residual);
       }

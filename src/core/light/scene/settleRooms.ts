@@ -44,7 +44,7 @@ export function settleRooms(
   scene: Scene,
   visibility: Visibility,
   cache: Cache,
-  worldKey: string,
+  waysKey: string,
   finer: number,
   accounted = false,
 ): Solved[] {
@@ -76,10 +76,8 @@ export function settleRooms(
       const lamp = home ? { ...e, x: tidy(e.x - room.x), y: tidy(e.y - room.y), z: tidy(e.z - room.z) } : e;
       const at = home ? { ...room, x: 0, y: 0, z: 0 } : room;
       const faces = accounted ? patches.faces : patches.faces.filter((f) => f.reflectance > 0);
-      const where = home
-        ? `${room.width} ${room.depth} ${room.height} ${faces.map((f) => f.name).join()}`
-        : `${worldKey} ${accounted} ${room.z}`;
-      const own = cache.get(`patchlight ${where} ${finer} ${emitterKey(lamp)}`, () => {
+      const where = home ? `${room.width} ${room.depth} ${room.height}` : `${waysKey} ${room.x} ${room.y} ${room.z}`;
+      const own = cache.get(`patchlight ${where} ${faces.map((f) => f.name).join()} ${finer} ${emitterKey(lamp)}`, () => {
         const falls = home ? irradianceOf(asLine(lamp)) : anyLight(lamp, room, scene, visibility);
         const light = directOnPatches({ ...patches, faces }, at, lamp, falls, !home && isOfAnotherRoom(lamp, room, scene));
         return whole(light, patches, lamp, home && faces.length === patches.faces.length);
@@ -92,7 +90,9 @@ export function settleRooms(
         moved[i]! += back * own.moved[i]!;
       }
       if (!mirrored || !last) continue;
-      const by = cache.get(`mirrorlight ${worldKey} ${finer} ${room.z} ${emitterKey(e)}`, () => byMirrors(patches, room, e, mirrors));
+      const by = cache.get(`mirrorlight ${waysKey} ${JSON.stringify(room)} ${finer} ${emitterKey(e)}`, () =>
+        byMirrors(patches, room, e, mirrors),
+      );
       for (let i = 0; i < direct.length; i++) {
         direct[i]! += ppf * by.all[i]!;
         mirrored[i]! += ppf * by.all[i]!;

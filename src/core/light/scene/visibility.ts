@@ -1,5 +1,5 @@
 import type { Metres, Share } from '../../units/quantities';
-import type { Room } from '../room/Room';
+import { FACES, type Room } from '../room/Room';
 import type { Scene, Obstruction } from './Scene';
 
 /** Share of the light that passes on the straight way between two places. */
@@ -34,6 +34,17 @@ export function visibilityOf({ rooms, obstructions }: Pick<Scene, 'rooms' | 'obs
     return share;
   };
 }
+
+/** All of a room that straight ways depend on: where it is, and what its faces let through; not what they send back. */
+export const seenThrough = ({ x, y, z, width, depth, height, faces }: Room) => [
+  x,
+  y,
+  z,
+  width,
+  depth,
+  height,
+  FACES.map((name) => faces[name].transmittance), // prettier-ignore
+];
 
 /** What a face lets through of a straight way that crosses its plane at a share t of its length. A place on a face is on its near side. */
 function through(s: Screen, t: number, i: Metres, di: Metres, j: Metres, dj: Metres): Share {
