@@ -1,5 +1,7 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
+import { askedTier } from '@/core/answer/bench/questionOfStand';
+import { tallerBeside } from '@/core/site/stand/tallerBeside';
 import { askedOfPoint, windowOf, type SillAsked } from '@/core/answer/daylight/sillsOf';
 import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
@@ -23,13 +25,15 @@ export const SCREEN_PARTS = 96;
 export function useTraysAtWindow(stand: BenchStand): { window: Window | undefined; trays: readonly TrayAtWindow[] } {
   const site = useSite((s) => s.site);
   return useMemo(() => {
-    const trays = stand.tiers.flatMap((tier) =>
-      tier.trays.flatMap((t): TrayAtWindow[] => {
+    const trays = stand.tiers.flatMap((tier) => {
+      const standing = askedTier(tier).trays;
+      return tier.trays.flatMap((t, i): TrayAtWindow[] => {
         const { x, y } = t.tray;
-        const asked = askedOfPoint(site, stand.stand, tier.tier, { x, y, z: t.canopy });
+        const taller = tallerBeside(standing[i]!, standing);
+        const asked = askedOfPoint(site, stand.stand, tier.tier, { x, y, z: t.canopy }, taller);
         return asked ? [{ ...t, tier, asked }] : [];
-      }),
-    );
+      });
+    });
     return { window: windowOf(site, stand.stand), trays };
   }, [site, stand]);
 }

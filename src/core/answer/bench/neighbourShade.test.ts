@@ -6,7 +6,7 @@ import type { Obstruction } from '../../light/scene/Scene';
 import type { Metres } from '../../units/quantities';
 import { answerBench } from './answerBench';
 import type { AskedTier, AskedTray, TrayLight } from './BenchQuestion';
-import { tallerBeside } from './neighbourShade';
+import { tallerBeside } from '../../site/stand/tallerBeside';
 
 const tube = (x: Metres, y: Metres, z: Metres, turn = 0): Emitter => ({
   kind: 'tube',

@@ -2,22 +2,16 @@ import type { Emitter } from '../../light/emitters/Emitter';
 import { frameOf } from '../../light/emitters/frameOf';
 import { emitterKey } from '../../light/emitters/emitterKey';
 import { heightsOf } from '../../light/emitters/heightsOf';
-import type { Rect } from '../../light/field/Grid';
 import { lightOf } from '../../light/ppfdAtPoint';
 import type { Cache } from '../../light/scene/Cache';
 import { cutUp } from '../../light/scene/cutUp';
 import type { Obstruction } from '../../light/scene/Scene';
+import { tallerBeside } from '../../site/stand/tallerBeside';
 import type { LightField } from '../../light/scene/LightField';
 import { visibilityOf } from '../../light/scene/visibility';
 import type { Metres, Share } from '../../units/quantities';
 import type { AskedTier, AskedTray } from './BenchQuestion';
 import type { Coarse } from './spillOver';
-
-/** What the leaves of young plants in a tray or pot let through of light that crosses them. */
-const THROUGH_LEAVES: Share = 0.3; // exp(−0.6 · 2): Monsi & Saeki 1953; a leaf area of twice the floor is our choice
-
-/** Leaves that stand no higher than this over others take nothing from them that is worth working out. */
-const HIGHER_BY: Metres = 0.01; // our choice
 
 /** The edges of shadows are followed at places so far apart; between them by straight lines. */
 const APART: Metres = 0.025;
@@ -29,30 +23,6 @@ const POINTS_OF_TUBE = 24;
 
 /** From so much of its light hidden on, a place is in the shade. */
 const MOSTLY: Share = 0.3;
-
-/** The trays and pots beside one that stand higher than its leaf tops: what is solid of them, and their leaves. */
-export function tallerBeside(tray: AskedTray, trays: readonly AskedTray[]): readonly Obstruction[] {
-  const boxes = trays.flatMap((other): Obstruction[] => {
-    if (other === tray || other.canopy < tray.canopy + HIGHER_BY) return [];
-    const { rim, canopy } = other;
-    return [
-      { ...besideOf(other.outline, tray.outline), z0: 0, z1: rim },
-      { ...besideOf(other.plantArea, tray.outline), z0: rim, z1: canopy, transmittance: THROUGH_LEAVES },
-    ];
-  });
-  return boxes.filter((box) => box.z1 > tray.canopy && box.x1 > box.x0 && box.y1 > box.y0);
-}
-
-/** As much of a neighbour as lies beside a tray: where one reaches into the other, which is told as a fault, it ends at its edge. */
-function besideOf({ x0, x1, y0, y1 }: Rect, tray: Rect): Rect {
-  const into = [tray.x1 - x0, x1 - tray.x0, tray.y1 - y0, y1 - tray.y0];
-  const least = Math.min(...into);
-  if (least <= 0) return { x0, x1, y0, y1 };
-  if (least === into[0]) return { x0: tray.x1, x1: Math.max(tray.x1, x1), y0, y1 };
-  if (least === into[1]) return { x0: Math.min(tray.x0, x0), x1: tray.x0, y0, y1 };
-  if (least === into[2]) return { x0, x1, y0: tray.y1, y1: Math.max(tray.y1, y1) };
-  return { x0, x1, y0: Math.min(tray.y0, y0), y1: tray.y0 };
-}
 
 /**
  * Of the light that the lamps of its tier would give to the leaf tops of a tray, how much taller plants and pots beside it take, 0–1;

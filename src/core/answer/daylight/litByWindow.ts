@@ -1,7 +1,9 @@
 import type { Daylight } from '../../site/stand/Daylight';
 import type { Window } from '../../site/window/Window';
 import type { Sill } from '../../sky/window/sillLight';
-import { plantAreaOf } from '../../site/stand/footprint';
+import type { Obstruction } from '../../light/scene/Scene';
+import { outlineOf, plantAreaOf } from '../../site/stand/footprint';
+import { tallerBeside, type StandingTray } from '../../site/stand/tallerBeside';
 import { NINE_WEIGHTS, nineSpotsOf } from '../../site/stand/nineSpots';
 import type { Site, Stand, Tier, Tray, TraySun } from '../../site/stand/Site';
 import { plantHeightOf, rimOf } from '../../site/stand/canopy';
@@ -45,22 +47,23 @@ export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, 
   // Copies of a stand, and windows that are alike, have the same light.
   const alike = new Map<string, Daylight | null>();
 
-  /** The daylight of some places of a tier together. @param key of what is around them */
+  /** The daylight of some places of a tier together. @param key of what is around them, @param taller than their plants and beside them */
   function at(
     points: readonly Point[],
+    taller: readonly Obstruction[],
     key: string,
     stand: Stand,
     tier: Tier,
     window: Window,
     weights?: readonly Share[],
   ): Daylight | null {
-    const where = `${key} ${JSON.stringify(points)}`;
+    const where = `${key} ${JSON.stringify([points, taller])}`;
     const found = alike.get(where);
     if (found !== undefined) return found;
     sky ??= skyOfDay(place!, site.climate, day, minutesAhead(site.timeZone)(day));
     let sills = cache.sills.get(where);
     if (!sills) {
-      sills = points.flatMap((p) => askedOfPoint(site, stand, tier, p) ?? []).map(sillFrom);
+      sills = points.flatMap((p) => askedOfPoint(site, stand, tier, p, taller) ?? []).map(sillFrom);
       if (cache.sills.size > MOST_KEPT) cache.sills.clear();
       cache.sills.set(where, sills);
     }
@@ -72,17 +75,36 @@ export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, 
   function sunsOf(stand: Stand, tier: Tier, window: Window): Suns {
     const around = [stand.kind, tier.enclosure, tier.width, tier.depth, baseOf(stand, tier.id)];
     const canopies = tier.trays.map((tray) => LEVEL * Math.round(canopyOfTray(site, tray, tables) / LEVEL));
-    const places = tier.trays.flatMap((y, i) => [y.id, y.x, y.y, y.turned, y.insideLength, y.insideWidth, y.coverId, canopies[i]]);
+    const places = tier.trays.flatMap((y, i) => [
+      y.id,
+      y.x,
+      y.y,
+      y.turned,
+      y.length,
+      y.width,
+      y.insideLength,
+      y.insideWidth,
+      rimOf(y),
+      y.coverId,
+      canopies[i],
+    ]);
     const of = [window, place, site.climate, site.timeZone, day, stand.window, ...around, ...places];
     const known = cache.tiers.get(tier.id);
     if (known?.of.length === of.length && known.of.every((v, i) => v === of[i])) return known.found;
     const key = JSON.stringify([{ ...window, id: '', name: '' }, place, { ...stand.window, windowId: '' }, ...around]);
+    const standing = tier.trays.map((y, i): StandingTray => ({
+      outline: outlineOf(y),
+      plantArea: plantAreaOf(y),
+      rim: rimOf(y),
+      canopy: canopies[i]!,
+    }));
     const suns = tier.trays.map((tray, i): [string, TraySun] => {
       const points = nineSpotsOf(plantAreaOf(tray)).map(([x, y]) => ({ x, y, z: canopies[i]! }));
-      const open = at(points, key, stand, tier, window, NINE_WEIGHTS);
+      const open = at(points, tallerBeside(standing[i]!, standing), key, stand, tier, window, NINE_WEIGHTS);
       return [tray.id, { x: tray.x, y: tray.y, turned: tray.turned, daylight: open && dimmedDaylight(open, throughCover(tray)) }];
     });
-    const sun = suns.length > 0 ? daylightOfAll(suns.map(([, { daylight }]) => daylight)) : at([middleOf(tier)], key, stand, tier, window);
+    const sun =
+      suns.length > 0 ? daylightOfAll(suns.map(([, { daylight }]) => daylight)) : at([middleOf(tier)], [], key, stand, tier, window);
     const found = { sun, suns: Object.fromEntries(suns) };
     cache.tiers.set(tier.id, { of, found });
     return found;

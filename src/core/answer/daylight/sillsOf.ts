@@ -1,4 +1,5 @@
-import type { Aperture } from '../../sky/window/Aperture';
+import type { Obstruction } from '../../light/scene/Scene';
+import type { Aperture, Beside } from '../../sky/window/Aperture';
 import type { Sill } from '../../sky/window/sillLight';
 import type { Site, Stand, Tier } from '../../site/stand/Site';
 import type { AtWindow, Window } from '../../site/window/Window';
@@ -14,7 +15,7 @@ const SEE_THROUGH = 0.5;
 /** A free place before a window, with what was measured at it. @param place for the check of its readings; null: unknown */
 export function askedAt(window: Window, at: BeforeWindow, place: Place | null): SillAsked {
   const { factor, raise } = correctionOf(window, place);
-  return { window: withRaise(window, raise), at, lintels: [], open: factor };
+  return { window: withRaise(window, raise), at, lintels: [], beside: [], open: factor };
 }
 
 /** The same, made ready. */
@@ -24,14 +25,38 @@ export const sillAt = (window: Window, at: BeforeWindow, place: Place | null = n
 export const windowOf = (site: Pick<Site, 'windows'>, { window }: Pick<Stand, 'window'>): Window | undefined =>
   window ? site.windows.find((w) => w.id === window.windowId) : undefined;
 
+/** How a step on a tier looks to who looks out of its window: towards the glass, and to the right. */
+function seenFrom(side: AtWindow['side'], dx: Metres, dy: Metres): { readonly out: Metres; readonly right: Metres } {
+  if (side === 'back') return { out: dy, right: dx };
+  if (side === 'front') return { out: -dy, right: -dx };
+  if (side === 'left') return { out: -dx, right: dy };
+  return { out: dx, right: -dy };
+}
+
+/** A block of a tier as a point of it sees it before the window. */
+function besideOf(side: AtWindow['side'], { x0, x1, y0, y1, z1, transmittance = 0 }: Obstruction, { x, y, z }: Point): Beside {
+  const [a, b] = [seenFrom(side, x0 - x, y0 - y), seenFrom(side, x1 - x, y1 - y)];
+  return {
+    left: Math.min(a.right, b.right),
+    right: Math.max(a.right, b.right),
+    near: Math.min(a.out, b.out),
+    far: Math.max(a.out, b.out),
+    over: z1 - z,
+    transmittance,
+  };
+}
+
+interface Point {
+  readonly x: Metres;
+  readonly y: Metres;
+  readonly z: Metres;
+}
+
 /** Where a point of a tier is before the window of its stand. @param point as in `Tier`, z over its floor */
-export function beforeWindow(at: AtWindow, tier: Tier, base: Metres, point: { x: Metres; y: Metres; z: Metres }): BeforeWindow {
-  const [dx, dy] = [point.x - tier.width / 2, point.y - tier.depth / 2];
-  const over = at.above + base + point.z;
-  if (at.side === 'back') return { depth: at.gap + tier.depth - point.y, along: at.along + dx, over };
-  if (at.side === 'front') return { depth: at.gap + point.y, along: at.along - dx, over };
-  if (at.side === 'left') return { depth: at.gap + point.x, along: at.along + dy, over };
-  return { depth: at.gap + tier.width - point.x, along: at.along - dy, over };
+export function beforeWindow(at: AtWindow, tier: Tier, base: Metres, point: Point): BeforeWindow {
+  const { out, right } = seenFrom(at.side, point.x - tier.width / 2, point.y - tier.depth / 2);
+  const half = (at.side === 'back' || at.side === 'front' ? tier.depth : tier.width) / 2;
+  return { depth: at.gap + half - out, along: at.along + right, over: at.above + base + point.z };
 }
 
 /** Height of a tier's floor over that of the lowest tier of its stand. */
@@ -49,18 +74,24 @@ export interface SillAsked {
   readonly window: Window;
   readonly at: BeforeWindow;
   readonly lintels: Aperture['lintels'];
+  readonly beside: readonly Beside[];
   /** What comes through besides the window as it is built: of a side between, and by what was measured; may be above 1. */
   readonly open: number;
 }
 
-export const sillFrom = ({ window, at, lintels, open }: SillAsked): Sill => sillAsBuilt(window, at, lintels, open);
+export const sillFrom = ({ window, at, lintels, open, beside }: SillAsked): Sill => sillAsBuilt(window, at, lintels, open, beside);
 
-/** A point of a tier before the window of its stand, its own sides and shelf counted; null where it stands at none. */
+/**
+ * A point of a tier before the window of its stand, its own sides and shelf counted; null where it stands at none.
+ *
+ * @param taller  what stands higher than the point on the same tier
+ */
 export function askedOfPoint(
   site: Pick<Site, 'windows' | 'place'>,
   stand: Stand,
   tier: Tier,
-  point: { x: Metres; y: Metres; z: Metres },
+  point: Point,
+  taller: readonly Obstruction[] = [],
 ): SillAsked | null {
   const window = windowOf(site, stand);
   if (!window || !stand.window) return null;
@@ -75,6 +106,7 @@ export function askedOfPoint(
     window: withRaise(window, raise),
     at,
     lintels: roofed ? [{ away, over: Math.max(0, height - point.z) }] : [],
+    beside: taller.map((box) => besideOf(stand.window!.side, box, point)),
     open: side * factor,
   };
 }

@@ -104,6 +104,48 @@ test('a tray at the glass gets more than one behind it; each is what its places 
   });
 });
 
+test('a taller tray takes daylight from what stands behind it, whichever way the window is; none from what stands before it', () => {
+  const dosesOf = (side: 'back' | 'front' | 'left' | 'right', risers: number) => {
+    const site = shelf();
+    const stand = site.stands[0]!;
+    const tier = stand.tiers[0]!;
+    const [a, b] = tier.trays.map((y) => y.id) as [string, string];
+    const at = { back: [[0.5, 0.65], [0.5, 0.3]], front: [[0.5, 0.15], [0.5, 0.5]], left: [[0.3, 0.4], [0.7, 0.4]], right: [[0.7, 0.4], [0.3, 0.4]] }[side]; // prettier-ignore
+    const turned = side === 'left' || side === 'right';
+    const steps = [
+      standAtWindow(stand.id, { windowId: 'w', side, gap: 0.05, along: 0, above: 0 }),
+      changeTrays(tier.id, [a], () => ({ x: at[0]![0]!, y: at[0]![1]!, turned, risers, riserHeight: 0.2 })),
+      changeTrays(tier.id, [b], () => ({ x: at[1]![0]!, y: at[1]![1]!, turned })),
+    ];
+    const lit = tierOf(litByWindow(steps.reduce((s, change) => change(s), site), DAY, tables)); // prettier-ignore
+    return [a, b].map(
+      (id) =>
+        daylightOfTray(
+          lit,
+          lit.trays.find((y) => y.id === id)!,
+        )!.dli,
+    ) as [number, number];
+  };
+  for (const side of ['back', 'front', 'left', 'right'] as const) {
+    const [level, raised] = [dosesOf(side, 0), dosesOf(side, 1)];
+    expect(raised[1]).toBeLessThan(0.85 * level[1]);
+    expect(raised[1]).toBeGreaterThan(0.1 * level[1]);
+  }
+  // Behind the others it takes nothing from them.
+  const site = shelf();
+  const tier = tierOf(site);
+  const [near, far] = tier.trays;
+  const high = changeTrays(tier.id, [far!.id], () => ({ risers: 1, riserHeight: 0.2 }))(site);
+  const doseOf = (s: Site) => {
+    const t = tierOf(litByWindow(s, DAY, tables));
+    return daylightOfTray(
+      t,
+      t.trays.find((y) => y.id === near!.id)!,
+    )!.dli;
+  };
+  expect(doseOf(high)).toBe(doseOf(site));
+});
+
 test('lamps and daylight are added up spot by spot: the verdict is that of the two maps together', () => {
   const site = litShelf({ lamp: true });
   const stand = standIn(site);

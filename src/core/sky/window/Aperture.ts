@@ -1,4 +1,4 @@
-import type { Metres, Radians } from '../../units/quantities';
+import type { Metres, Radians, Share } from '../../units/quantities';
 
 /** A point of the line behind which nothing of the sky is seen; azimuth from the window's facing, positive to the right looking out. */
 export interface HorizonPoint {
@@ -24,6 +24,22 @@ export interface Aperture {
   readonly lintels: readonly { readonly away: Metres; readonly over: Metres }[];
   /** From left to right; the line runs straight between them and level beyond the outermost. Empty: flat. */
   readonly horizon: readonly HorizonPoint[];
+  /** What stands between the place and the glass, or beside the way; left out: nothing. */
+  readonly beside?: readonly Beside[];
+}
+
+/**
+ * An upright block before a place, its foot no higher than the place: across from `left` to `right` looking out, from `near` to `far` towards
+ * the glass, and how far it reaches above the place.
+ */
+export interface Beside {
+  readonly left: Metres;
+  readonly right: Metres;
+  readonly near: Metres;
+  readonly far: Metres;
+  readonly over: Metres;
+  /** Of the light that crosses it, this share comes through. */
+  readonly transmittance: Share;
 }
 
 /** How high what stands outside reaches in a direction; 0 on a flat horizon. */
@@ -51,19 +67,61 @@ export function widthSeen({ depth, left, right, reveal }: Aperture): { from: Rad
 }
 
 /** From how low to how high one sees out in a direction; nothing where `to` is not above `from`. */
-export function heightSeen({ depth, bottom, top, reveal, lintels }: Aperture, azimuth: Radians): { from: Radians; to: Radians } {
+export function heightSeen(
+  { depth, bottom, top, reveal, lintels, beside = [] }: Aperture,
+  azimuth: Radians,
+): { from: Radians; to: Radians } {
   const k = Math.cos(azimuth);
   const outer = depth + reveal;
-  const from = Math.max(Math.atan2(bottom * k, depth), Math.atan2(bottom * k, outer));
+  let from = Math.max(Math.atan2(bottom * k, depth), Math.atan2(bottom * k, outer));
+  for (const block of beside) from = Math.max(from, hiddenUpTo(block, azimuth));
   let to = Math.min(Math.atan2(top * k, depth), Math.atan2(top * k, outer));
   for (const { away, over } of lintels) to = Math.min(to, Math.atan2(over * k, away));
   return { from, to };
 }
 
+/** Up to which height a block hides what is behind it; below the horizon where the direction passes it by. */
+function hiddenUpTo({ left, right, near, far, over }: Beside, azimuth: Radians): Radians {
+  if (over <= 0) return -Math.PI / 2;
+  const [aside, out] = [Math.sin(azimuth), Math.cos(azimuth)];
+  // Along the level direction, from where to where it is over the block.
+  let from = 0, to = Infinity; // prettier-ignore
+  for (const [low, high, d] of [
+    [left, right, aside],
+    [near, far, out],
+  ] as const) {
+    // prettier-ignore
+    if (Math.abs(d) < 1e-12) {
+      if (low >= 0 || high <= 0) return -Math.PI / 2;
+      continue;
+    }
+    from = Math.max(from, Math.min(low / d, high / d));
+    to = Math.min(to, Math.max(low / d, high / d));
+  }
+  return from < to ? Math.atan2(over, from) : -Math.PI / 2;
+}
+
+/** The same place with what blocks hide of it in full, and with only those that let nothing through; `through`: what the others do let through. */
+export function besideApart(aperture: Aperture): { all: Aperture; solid: Aperture; through: Share } | null {
+  const { beside = [] } = aperture;
+  const leafy = beside.find((b) => b.transmittance > 0);
+  if (!leafy) return null;
+  const opaque = (blocks: readonly Beside[]): Aperture => ({ ...aperture, beside: blocks.map((b) => ({ ...b, transmittance: 0 })) });
+  return { all: opaque(beside), solid: opaque(beside.filter((b) => b.transmittance === 0)), through: leafy.transmittance };
+}
+
+/** How much of the sun's ray comes to the place, 0–1. @param azimuth from the window's facing, −π … π */
+export function sunSeen(aperture: Aperture, azimuth: Radians, elevation: Radians): Share {
+  const apart = besideApart(aperture);
+  if (!apart) return sunComesIn(aperture, azimuth, elevation) ? 1 : 0;
+  if (sunComesIn(apart.all, azimuth, elevation)) return 1;
+  return sunComesIn(apart.solid, azimuth, elevation) ? apart.through : 0;
+}
+
 /** Whether the sun's ray comes in at the place. @param azimuth from the window's facing, −π … π */
 export function sunComesIn(aperture: Aperture, azimuth: Radians, elevation: Radians): boolean {
   if (!(elevation > 0) || Math.abs(azimuth) >= Math.PI / 2) return false;
-  const { depth, left, right, bottom, top, reveal, lintels, horizon } = aperture;
+  const { depth, left, right, bottom, top, reveal, lintels, horizon, beside = [] } = aperture;
   const outer = depth + reveal;
   // Per metre straight out, how far the ray goes aside and up.
   const aside = Math.tan(azimuth);
@@ -71,5 +129,6 @@ export function sunComesIn(aperture: Aperture, azimuth: Radians, elevation: Radi
   const up = Math.tan(elevation) / Math.cos(azimuth);
   if (depth * up < bottom || outer * up > top) return false;
   for (const { away, over } of lintels) if (away * up > over) return false;
+  for (const block of beside) if (elevation <= hiddenUpTo(block, azimuth)) return false;
   return elevation > horizonAt(horizon, azimuth);
 }

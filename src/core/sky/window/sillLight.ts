@@ -1,7 +1,7 @@
 import type { Radians, Share } from '../../units/quantities';
 import type { Moment } from '../outdoors/outdoorsAt';
 import { GROUND_ALBEDO, OVERCAST_UPRIGHT, UMOL_PER_J, type Outdoors } from '../outdoors/skies';
-import { sunComesIn, type Aperture } from './Aperture';
+import { sunSeen, type Aperture } from './Aperture';
 import type { Glass } from './Glass';
 import type { ComesBack } from './Inside';
 import { viewOf, type SeenSky, type SkyView } from './viewOf';
@@ -92,15 +92,15 @@ export function sillLight({ sun, clear, overcast }: Moment, sill: Sill): { reado
   // How squarely the sun meets the pane; from behind: below zero.
   const onPane = Math.cos(sun.elevation) * Math.cos(turned);
   const inPane = onPane > 0 && clear.beam > 0 ? clear.beam * sill.through(onPane) : 0;
-  const isInSun = inPane > 0 && sunComesIn(sill.aperture, turned, sun.elevation);
+  const inSun = inPane > 0 ? sunSeen(sill.aperture, turned, sun.elevation) : 0;
   const behind = clear.beam * Math.max(0, -onPane);
   const back = sill.back * inPane * Math.max(0, onPane);
-  const beam = isInSun ? inPane * Math.sin(sun.elevation) : 0;
+  const beam = inSun * inPane * Math.sin(sun.elevation);
   return {
     clear: {
       up: got(sill.clear.up, clear, behind) + back + beam,
       beam,
-      facing: got(sill.clear.facing, clear, behind) + back + (isInSun ? inPane * onPane : 0),
+      facing: got(sill.clear.facing, clear, behind) + back + inSun * inPane * onPane,
       away: got(sill.clear.away, clear, behind) + back,
     },
     overcast: {

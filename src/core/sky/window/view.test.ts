@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { outdoorsAt } from '../outdoors/outdoorsAt';
-import { heightSeen, horizonAt, sunComesIn, widthSeen, type Aperture } from './Aperture';
+import { evenly } from '../../../../test/evenly';
+import { heightSeen, horizonAt, sunComesIn, sunSeen, widthSeen, type Aperture } from './Aperture';
 import { evenGlass, glass, PANE_KINDS } from './Glass';
 import { comesBack } from './Inside';
 import { sillLight, sillOf } from './sillLight';
@@ -172,4 +173,80 @@ test('no light is made: leaves get no more than comes down outdoors, wherever th
       },
     ),
   );
+});
+
+const blocks = fc.array(
+  fc
+    .record({ x: evenly(-1, 1), width: evenly(0.05, 0.8), near: evenly(-0.3, 0.6), depth: evenly(0.05, 0.3), over: evenly(-0.1, 0.8) })
+    .map(({ x, width, near, depth, over }) => ({ left: x, right: x + width, near, far: near + depth, over, transmittance: 0 }))
+    .filter((b) => b.near > 0.02 || b.left > 0.02 || b.right < -0.02),
+  { maxLength: 3 },
+);
+
+test('a block as wide as all one sees is a higher edge of the window', () => {
+  for (const [near, over] of [
+    [0.2, 0.1],
+    [0.4, 0.3],
+    [0.1, 0.2],
+  ] as const) {
+    // prettier-ignore
+    const block = { left: -50, right: 50, near, far: near + 0.1, over, transmittance: 0 };
+    const [hidden, raised] = [viewOf({ ...open, beside: [block] }), viewOf({ ...open, bottom: (over * open.depth) / near })];
+    for (const side of ['up', 'facing'] as const)
+      for (const [name, share] of Object.entries(raised[side])) expect(hidden[side][name as 'uniform']).toBeCloseTo(share, 9);
+  }
+});
+
+test('beside blocks, too, a view is what its rays say; more or taller ones never let more light in', () => {
+  fc.assert(
+    fc.property(apertures, blocks, (bare, beside) => {
+      const a = { ...bare, horizon: [], beside };
+      let up = 0;
+      const N = 400;
+      for (let i = 0; i < N; i++)
+        for (let j = 0; j < N; j++) if (sunComesIn(a, ((i + 0.5) / N - 0.5) * Math.PI, Math.asin(Math.sqrt((j + 0.5) / N)))) up++;
+      const seen = viewOf(a).up.uniform;
+      expect(Math.abs(seen - up / N / N / 2)).toBeLessThan(0.002);
+      expect(viewOf({ ...a, beside: beside.slice(1) }).up.uniform).toBeGreaterThanOrEqual(seen - 5e-4);
+      expect(viewOf({ ...a, beside: beside.map((b) => ({ ...b, over: b.over + 0.1 })) }).up.uniform).toBeLessThanOrEqual(seen + 5e-4);
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test('a ray meets a block where it meets the box, whatever the direction', () => {
+  fc.assert(
+    fc.property(
+      blocks.filter((b) => b.length > 0),
+      evenly(-1.3, 1.3),
+      evenly(0.01, 1.3),
+      ([block], azimuth, elevation) => {
+        const wide: Aperture = { ...open, depth: 5, left: -500, right: 500, bottom: -5, top: 500 };
+        // Followed in small steps.
+        let met = false;
+        for (let t = 0.0005; t < 2.5; t += 0.001) {
+          const [x, y, z] = [t * Math.sin(azimuth), t * Math.cos(azimuth), t * Math.tan(elevation)];
+          if (x > block!.left && x < block!.right && y > block!.near && y < block!.far && z < block!.over) met = true;
+        }
+        const seen = sunComesIn({ ...wide, beside: [block!] }, azimuth, elevation);
+        // At its very edges the steps miss it.
+        const shrunk = { ...block!, left: block!.left + 0.004, right: block!.right - 0.004, near: block!.near + 0.004, far: block!.far - 0.004, over: block!.over - 0.02 }; // prettier-ignore
+        if (met) expect(seen).toBe(false);
+        else expect(sunComesIn({ ...wide, beside: [shrunk] }, azimuth, elevation)).toBe(true);
+      },
+    ),
+    { numRuns: 300 },
+  );
+});
+
+test('leaves let their share through, of sky and sun', () => {
+  const block = { left: -0.4, right: 0.2, near: 0.1, far: 0.3, over: 0.5 };
+  const of = (transmittance: number) => viewOf({ ...open, beside: [{ ...block, transmittance }] }).up.overcast;
+  expect(of(0.3)).toBeCloseTo(0.3 * viewOf(open).up.overcast + 0.7 * of(0), 12);
+  const solid = { ...block, left: 0.3, right: 0.4, transmittance: 0 };
+  const both: Aperture = { ...open, beside: [{ ...block, transmittance: 0.3 }, solid] };
+  expect(sunSeen(both, 0, 0.5)).toBe(0.3);
+  expect(sunSeen(both, Math.atan2(0.35, 0.1), 0.5)).toBe(0);
+  expect(sunSeen(both, -1.3, 1.5)).toBe(0); // outside the window
+  expect(sunSeen({ ...open, beside: [{ ...block, over: 0.05, transmittance: 0.3 }] }, 0.1, 0.8)).toBe(1);
 });
