@@ -211,6 +211,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
             <PanePicture
               window={window}
               at={at}
+              beside={tray.asked.beside}
               paths={paths}
               now={now}
               time={showClock(minute)}

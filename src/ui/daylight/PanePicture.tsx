@@ -1,7 +1,7 @@
 'use client';
 import { useId, useMemo, useRef } from 'react';
 import type { BeforeWindow } from '@/core/answer/daylight/sillAsBuilt';
-import { horizonAt, type HorizonPoint } from '@/core/sky/window/Aperture';
+import { hiddenUpTo, horizonAt, type Beside, type HorizonPoint } from '@/core/sky/window/Aperture';
 import { compassOf } from '@/core/sky/place/facing';
 import type { SunPosition } from '@/core/sky/sun/sunPosition';
 import { tidyAngle, type Window } from '@/core/site/window/Window';
@@ -11,6 +11,8 @@ import { NIGHT } from '../theme/night';
 interface PanePictureProps {
   window: Window;
   at: BeforeWindow;
+  /** What stands between the place and the glass. */
+  beside: readonly Beside[];
   /** The sun's way on the chosen day, and on the longest and the shortest. */
   paths: readonly { readonly name: string; readonly faint: boolean; readonly points: readonly { minute: number; sun: SunPosition }[] }[];
   now: SunPosition;
@@ -33,7 +35,7 @@ const STEP = (2 * Math.PI) / 180;
 const NAMED = Array.from({ length: 8 }, (_, i) => (i * Math.PI) / 4);
 
 /** What the pane shows from a plant: the sun on its ways and what stands outside, drawn by dragging its dots. */
-export function PanePicture({ window, at, paths, now, time, onHorizon, onGesture, children, below }: PanePictureProps) {
+export function PanePicture({ window, at, beside, paths, now, time, onHorizon, onGesture, children, below }: PanePictureProps) {
   const clip = useId();
   const svg = useRef<SVGSVGElement>(null);
   const half = window.width / 2;
@@ -57,6 +59,23 @@ export function PanePicture({ window, at, paths, now, time, onHorizon, onGesture
     }
     return points;
   }, [at, half, window.horizon, window.width]);
+  const neighbours = useMemo(
+    () =>
+      beside.flatMap((block) => {
+        const points: string[] = [];
+        for (let i = 0; i <= 240; i++) {
+          const across = -half + (window.width * i) / 240;
+          const { azimuth } = directionThrough(at, { across, up: at.over });
+          const elevation = hiddenUpTo(block, azimuth);
+          const p = elevation > 0 ? onPane(at, azimuth, elevation) : null;
+          if (p) points.push(`${across * CM},${-p.up * CM}`);
+        }
+        const [first, last] = [points[0], points.at(-1)];
+        if (!first || !last) return [];
+        return [{ leafy: block.transmittance > 0, points: `${first.split(',')[0]},2 ${points.join(' ')} ${last.split(',')[0]},2` }];
+      }),
+    [at, beside, half, window.width],
+  );
   const sunAt = onPane(at, besideFacing(now, window.facing), now.elevation);
   const ground = `${-half * CM},2 ${skyline.join(' ')} ${half * CM},2`;
 
@@ -100,6 +119,18 @@ export function PanePicture({ window, at, paths, now, time, onHorizon, onGesture
           <SunPath key={path.name} {...path} at={at} facing={window.facing} sunAt={now.elevation > 0 ? sunAt : null} k={k} />
         ))}
         <polygon points={ground} fill={NIGHT.ground} stroke={NIGHT.rim} strokeWidth={0.6} strokeDasharray="2 1.4" />
+        {neighbours.map(({ leafy, points }) => (
+          <polygon
+            key={points}
+            points={points}
+            fill={leafy ? '#3c6b54' : NIGHT.raised}
+            fillOpacity={leafy ? 0.7 : 1}
+            stroke={NIGHT.rim}
+            strokeWidth={0.6}
+          >
+            <title>{leafy ? 'leaves of a taller plant' : 'a taller pot or tray'}</title>
+          </polygon>
+        ))}
       </g>
       {sunAt && now.elevation > 0 && inPane(sunAt) && (
         <g>

@@ -80,8 +80,8 @@ export function heightSeen(
   return { from, to };
 }
 
-/** Up to which height a block hides what is behind it; below the horizon where the direction passes it by. */
-function hiddenUpTo({ left, right, near, far, over }: Beside, azimuth: Radians): Radians {
+/** Up to which height a block hides what is behind it; below the horizon where the direction passes it by. @param azimuth from the facing */
+export function hiddenUpTo({ left, right, near, far, over }: Beside, azimuth: Radians): Radians {
   if (over <= 0) return -Math.PI / 2;
   const [aside, out] = [Math.sin(azimuth), Math.cos(azimuth)];
   // Along the level direction, from where to where it is over the block.
