@@ -9,6 +9,8 @@ import { FACES, type Face, type FaceName, type Room } from './Room';
 const WHITE: Face = { reflectance: 0.85, transmittance: 0 };
 const WIRE: Face = { reflectance: 0.1, transmittance: 0.85 };
 const OPEN: Face = { reflectance: 0, transmittance: 1 };
+const FILM: Face = { reflectance: 0.9, transmittance: 0, specular: 0.8 };
+const FOIL: Face = { reflectance: 0.7, transmittance: 0, specular: 0.3 };
 const LEAVES = 0.07;
 
 const roomOf = (side: Face, floor: Face, ceiling: Face, [width, depth, height] = [1.2, 0.45, 0.4]): Room => ({ x: 0, y: 0, z: 0, width: width!, depth: depth!, height: height!, faces: { floor, ceiling, left: side, right: side, front: side, back: side } }); // prettier-ignore
@@ -47,6 +49,8 @@ test.each([
   ['two trays between white sides under wire', board, roomOf(WHITE, WIRE, WIRE), twoTrays(0.15), 0.02],
   ['two trays before a white back', board, { ...roomOf(OPEN, WHITE, WIRE), faces: { ...roomOf(OPEN, WHITE, WIRE).faces, back: WHITE } }, twoTrays(0.1), 0.02], // prettier-ignore
   ['two trays of 7 and 20 cm', board, roomOf(WHITE, WHITE, WHITE), twoTrays(0.07, 0.2), 0.05],
+  ['two trays between mirror films', board, roomOf(FILM, WIRE, WHITE), twoTrays(0.12), 0.04],
+  ['two trays in a box of foil', board, roomOf(FOIL, FOIL, FOIL), twoTrays(0.12), 0.04],
   ['three pots in a white niche', bulb, roomOf(WHITE, WHITE, WHITE, [0.72, 0.3, 0.85]), threePots(0.2), 0.06],
   ['three pots of 15 and 30 cm in a white niche', bulb, roomOf(WHITE, WHITE, WHITE, [0.72, 0.3, 0.85]), threePots(0.15, 0.3), 0.08],
 ])('%s: the light on their leaves is that of photons counted one by one', (_, lamp, room, blocks, relative) => {
