@@ -34,17 +34,7 @@ export interface Patches {
   readonly formFactors: Float32Array;
   /** Patches that send light into the room. */
   readonly senders: Int32Array;
-  /** Their symmetric exchange √(Aᵢ/Aⱼ) · Fᵢⱼ, whatever they send back: `senders × senders`. */
-  readonly exchange: Float64Array;
 }
-
-/** What rooms of one size share, whatever their faces send back; `OfOneSize` may hand out that of an earlier one instead of making it. */
-export interface OfOneSize {
-  factors(make: () => Float32Array): Float32Array;
-  /** @param sending  which faces send light, in their order */
-  exchange(sending: string, make: () => Float64Array): Float64Array;
-}
-const NONE_BEFORE: OfOneSize = { factors: (make) => make(), exchange: (_, make) => make() };
 
 /** A patch is about this large, and a room has at least eight and at most eighteen along each side. */
 const SIDE: Metres = 0.1;
@@ -56,10 +46,11 @@ const MOST = 18;
  * Since the spacing is even, a factor depends only on how far two patches are apart: some thousand closed forms for a
  * hundred thousand pairs.
  *
+ * @param factors  may hand out the form factors of an earlier room of the same size instead of making them
  * @param finer  multiplies the number of patches along each side; 1 is right within 1 % (lightField.test.ts)
  * Error: none in the factors; patches take their light as even, which is what `finer` mends.
  */
-export function patchesOf(room: Room, finer = 1, kept: OfOneSize = NONE_BEFORE): Patches {
+export function patchesOf(room: Room, finer = 1, factors: (make: () => Float32Array) => Float32Array = (make) => make()): Patches {
   const size = [room.width, room.depth, room.height] as const;
   const counts = size.map((s) => Math.max(2, Math.round(finer * Math.min(MOST, Math.max(FEWEST, Math.round(s / SIDE))))));
   const step = size.map((s, axis) => s / counts[axis]!);
@@ -89,7 +80,7 @@ export function patchesOf(room: Room, finer = 1, kept: OfOneSize = NONE_BEFORE):
   });
   const area = new Float64Array(count);
   for (const f of faces) area.fill(f.di * f.dj, f.first, f.first + f.columns * f.rows);
-  const formFactors = kept.factors(() => {
+  const formFactors = factors(() => {
     const made = new Float32Array(count * count);
     for (const a of faces) for (const b of faces) if (a !== b) fill(made, count, a, b);
     return made;
@@ -98,9 +89,8 @@ export function patchesOf(room: Room, finer = 1, kept: OfOneSize = NONE_BEFORE):
   for (const f of faces)
     for (let j = 0; j < f.rows; j++)
       reflectance.fill(f.reflectance * shareOfRow(f, j, room.low), f.first + f.columns * j, f.first + f.columns * (j + 1));
-  const senders = sendersOf(faces);
-  const exchange = kept.exchange(faces.map(sends).join(), () => exchangeOf(area, senders, formFactors));
-  return { faces, count, area, reflectance, formFactors, senders, exchange };
+  const senders = Int32Array.from(faces.filter(sends).flatMap((f) => Array.from({ length: f.columns * f.rows }, (_, k) => f.first + k)));
+  return { faces, count, area, reflectance, formFactors, senders };
 }
 
 /** What the patches of a row send back, as a share of what their face does: less as far as they are below the height of what crowds the floor. */
@@ -113,21 +103,6 @@ function shareOfRow({ axis, dj }: FacePatches, j: number, low: Room['low']): Sha
 /** Whether a face sends light into the room: what it reflects, or even light from the tier next door. */
 export const sends = (f: Pick<FacePatches, 'reflectance' | 'transmittance'>): boolean =>
   f.reflectance > 0 || (f.transmittance > 0 && f.transmittance < 1);
-
-const sendersOf = (faces: readonly FacePatches[]): Int32Array =>
-  Int32Array.from(faces.filter(sends).flatMap((f) => Array.from({ length: f.columns * f.rows }, (_, k) => f.first + k)));
-
-/** What patches that send light send each other. */
-export function exchangeOf(area: Float64Array, senders: Int32Array, formFactors: Float32Array): Float64Array {
-  const [n, count] = [senders.length, area.length];
-  const root = Float64Array.from(senders, (i) => Math.sqrt(area[i]!));
-  const exchange = new Float64Array(n * n);
-  for (let i = 0; i < n; i++) {
-    const row = senders[i]! * count;
-    for (let j = 0; j < n; j++) exchange[i * n + j] = (root[i]! / root[j]!) * formFactors[row + senders[j]!]!;
-  }
-  return exchange;
-}
 
 function fill(out: Float32Array, count: number, a: FacePatches, b: FacePatches): void {
   if (a.axis === b.axis) return fillParallel(out, count, a, b);
@@ -160,13 +135,18 @@ function fill(out: Float32Array, count: number, a: FacePatches, b: FacePatches):
       const ka = a.i === along ? ai : aj;
       const pa = a.i === along ? aj : ai;
       const p = farA ? na - 1 - pa : pa;
-      for (let bi = 0; bi < b.columns; bi++)
-        for (let bj = 0; bj < b.rows; bj++) {
-          const kb = b.i === along ? bi : bj;
-          const qb = b.i === along ? bj : bi;
-          const q = farB ? nb - 1 - qb : qb;
-          out[row + b.first + bi + b.columns * bj] = table[(abs(ka - kb) * na + p) * nb + q]!;
+      // In the order in which they lie: b's columns run along the common edge, or away from it.
+      for (let bj = 0; bj < b.rows; bj++) {
+        const to = row + b.first + b.columns * bj;
+        if (b.i === along) {
+          const q = farB ? nb - 1 - bj : bj;
+          for (let bi = 0; bi < b.columns; bi++) out[to + bi] = table[(abs(ka - bi) * na + p) * nb + q]!;
+        } else {
+          const from = (abs(ka - bj) * na + p) * nb;
+          if (farB) for (let bi = 0; bi < nb; bi++) out[to + bi] = table[from + nb - 1 - bi]!;
+          else for (let bi = 0; bi < nb; bi++) out[to + bi] = table[from + bi]!;
         }
+      }
     }
 }
 
@@ -183,7 +163,9 @@ function fillParallel(out: Float32Array, count: number, a: FacePatches, b: FaceP
   for (let ai = 0; ai < columns; ai++)
     for (let aj = 0; aj < rows; aj++) {
       const row = (a.first + ai + columns * aj) * count;
-      for (let bi = 0; bi < columns; bi++)
-        for (let bj = 0; bj < rows; bj++) out[row + b.first + bi + columns * bj] = table[Math.abs(ai - bi) * rows + Math.abs(aj - bj)]!;
+      for (let bj = 0; bj < rows; bj++) {
+        const [to, away] = [row + b.first + columns * bj, Math.abs(aj - bj)];
+        for (let bi = 0; bi < columns; bi++) out[to + bi] = table[Math.abs(ai - bi) * rows + away]!;
+      }
     }
 }

@@ -1,5 +1,5 @@
 import type { Ppf } from '../../units/quantities';
-import type { FacePatches, Patches } from './patches';
+import { sends, type FacePatches, type Patches } from './patches';
 
 /** What each patch sends into a room once all reflections have settled: reflected, and let in from the room next door. */
 export interface Settled {
@@ -27,7 +27,7 @@ const TURNS = 200;
  * Source: Goral et al. 1984, "Modeling the interaction of light between diffuse surfaces"; Hestenes & Stiefel 1952.
  */
 export function settle(patches: Patches, direct: Float64Array, entering?: Float64Array, start?: Settled): Settled {
-  const { count, area, reflectance, senders, exchange } = patches;
+  const { count, area, reflectance, senders } = patches;
   const n = senders.length;
   const half = Float64Array.from(senders, (i) => Math.sqrt(Math.max(reflectance[i]!, NEARLY_NOTHING)));
   const root = half.map((h, k) => Math.sqrt(area[senders[k]!]!) / h);
@@ -43,13 +43,13 @@ export function settle(patches: Patches, direct: Float64Array, entering?: Float6
   if (start) for (let k = 0; k < n; k++) y[k] = root[k]! * start.sent[senders[k]!]!;
   const rest = new Float64Array(n);
   const step = new Float64Array(n);
-  lessExchange(exchange, half, y, rest, scaled);
+  lessExchange(patches, half, y, rest, scaled);
   for (let i = 0; i < n; i++) step[i] = rest[i] = own[i]! - rest[i]!;
   const enough = ENOUGH ** 2 * square(own);
   let left = square(rest);
   const image = new Float64Array(n);
   for (let turn = 0; turn < TURNS && left > enough; turn++) {
-    lessExchange(exchange, half, step, image, scaled);
+    lessExchange(patches, half, step, image, scaled);
     let along = 0;
     for (let i = 0; i < n; i++) along += step[i]! * image[i]!;
     const far = left / along;
@@ -67,32 +67,51 @@ export function settle(patches: Patches, direct: Float64Array, entering?: Float6
 }
 
 /**
- * out = (1 − S) x, of S = half · exchange · half. It is symmetric: each entry above the diagonal is read once and counts for both its patches.
+ * out = (1 − S) x. S is symmetric: what two faces send each other is read once and counts for both; no patch sees another of its own face.
  *
+ * @param half    square roots of the reflectances of the senders
  * @param scaled  to work in
  */
-function lessExchange(exchange: Float64Array, half: Float64Array, x: Float64Array, out: Float64Array, scaled: Float64Array): void {
-  const n = x.length;
+function lessExchange(
+  { faces, count, formFactors }: Patches,
+  half: Float64Array,
+  x: Float64Array,
+  out: Float64Array,
+  scaled: Float64Array,
+): void {
   out.fill(0);
-  for (let i = 0; i < n; i++) scaled[i] = half[i]! * x[i]!;
-  for (let i = 0; i < n; i++) {
-    const row = i * n;
-    const xi = scaled[i]!;
-    let a = exchange[row + i]! * xi, b = 0, j = i + 1; // prettier-ignore
-    for (; j < n - 1; j += 2) {
-      const p = exchange[row + j]!, q = exchange[row + j + 1]!; // prettier-ignore
-      a += p * scaled[j]!;
-      b += q * scaled[j + 1]!;
-      out[j]! += p * xi;
-      out[j + 1]! += q * xi;
+  for (let i = 0; i < x.length; i++) scaled[i] = half[i]! * x[i]!;
+  const sending = faces.filter(sends);
+  let fromA = 0;
+  for (let ka = 0; ka < sending.length; ka++) {
+    const a = sending[ka]!;
+    const inA = a.columns * a.rows;
+    let fromB = fromA + inA;
+    for (const b of sending.slice(ka + 1)) {
+      const inB = b.columns * b.rows;
+      const sizes = Math.sqrt((a.di * a.dj) / (b.di * b.dj));
+      for (let i = 0; i < inA; i++) {
+        const row = (a.first + i) * count + b.first;
+        const own = sizes * scaled[fromA + i]!;
+        let sum = 0, more = 0, j = 0; // prettier-ignore
+        for (; j < inB - 1; j += 2) {
+          const p = formFactors[row + j]!, q = formFactors[row + j + 1]!; // prettier-ignore
+          sum += p * scaled[fromB + j]!;
+          more += q * scaled[fromB + j + 1]!;
+          out[fromB + j]! += p * own;
+          out[fromB + j + 1]! += q * own;
+        }
+        if (j < inB) {
+          sum += formFactors[row + j]! * scaled[fromB + j]!;
+          out[fromB + j]! += formFactors[row + j]! * own;
+        }
+        out[fromA + i]! += sizes * (sum + more);
+      }
+      fromB += inB;
     }
-    if (j < n) {
-      a += exchange[row + j]! * scaled[j]!;
-      out[j]! += exchange[row + j]! * xi;
-    }
-    out[i]! += a + b;
+    fromA += inA;
   }
-  for (let i = 0; i < n; i++) out[i] = x[i]! - half[i]! * out[i]!;
+  for (let i = 0; i < x.length; i++) out[i] = x[i]! - half[i]! * out[i]!;
 }
 
 function square(x: Float64Array): number {

@@ -127,10 +127,14 @@ test('light that has not come to rest is said, and light that has is not', () =>
   const patches = patchesOf(box(allFaces(() => ({ reflectance: 0.6, transmittance: 0 }))));
   const direct = new Float64Array(patches.count).fill(1);
   expect(settle(patches, direct).converged).toBe(true);
-  // Faces that send everything to themselves: no number of turns settles that.
-  const stuck = new Float64Array(patches.exchange.length);
-  for (let i = 0; i < patches.senders.length; i++) stuck[i * (patches.senders.length + 1)] = 1;
-  expect(settle({ ...patches, exchange: stuck, reflectance: patches.reflectance.map(() => 1) }, direct).converged).toBe(false);
+  // Floor and ceiling that send each other everything, each patch to the one over it: no number of turns settles that.
+  const formFactors = new Float32Array(patches.formFactors.length);
+  const [floor, ceiling] = patches.faces as [Patches['faces'][0], Patches['faces'][0]];
+  for (let k = 0; k < floor.columns * floor.rows; k++) {
+    formFactors[(floor.first + k) * patches.count + ceiling.first + k] = 1;
+    formFactors[(ceiling.first + k) * patches.count + floor.first + k] = 1;
+  }
+  expect(settle({ ...patches, formFactors, reflectance: patches.reflectance.map(() => 1) }, direct).converged).toBe(false);
 });
 
 test('a measured far field is told from another by every figure of it, and costs little to name', () => {

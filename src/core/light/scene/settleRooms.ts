@@ -1,6 +1,6 @@
 import { directOnPatches, type PatchLight } from '../room/directOnPatches';
 import { gatherWeights } from '../room/gather';
-import { exchangeOf, patchesOf, sends, type FacePatches, type Patches } from '../room/patches';
+import { patchesOf, sends, type FacePatches, type Patches } from '../room/patches';
 import type { Emitter } from '../emitters/Emitter';
 import { emitterKey } from '../emitters/emitterKey';
 import { irradianceOf } from '../emitters/irradianceOf';
@@ -54,13 +54,10 @@ export function settleRooms(
     // Rooms of one size share their form factors, whatever their faces send back.
     const size = `${room.width} ${room.depth} ${room.height} ${finer}`;
     const patches = shaded(
-      patchesOf(room, finer, {
-        factors: (make) => cache.get(`factors ${size}`, make),
-        exchange: (sending, make) => cache.get(`exchange ${size} ${sending}`, make),
-      }),
+      patchesOf(room, finer, (make) => cache.get(`factors ${size}`, make)),
       room,
       obstructions,
-      (make) => cache.get(`shaded ${size} ${things}`, make),
+      (make) => cache.get(`shaded factors ${size} ${things}`, make),
     );
     const direct = new Float64Array(patches.count);
     const mirrors = obstructions.length > 0 ? 0 : mirrorsFollowed(room);
@@ -234,26 +231,24 @@ function shaded(
   patches: Patches,
   room: Room,
   obstructions: Scene['obstructions'],
-  kept: (make: () => Pick<Patches, 'formFactors' | 'exchange'>) => Pick<Patches, 'formFactors' | 'exchange'>,
+  kept: (make: () => Float32Array) => Float32Array,
 ): Patches {
   if (obstructions.length === 0) return patches;
-  const { count, area, faces, senders } = patches;
-  return {
-    ...patches,
-    ...kept(() => {
-      const formFactors = new Float32Array(patches.formFactors);
-      const middles = faces.flatMap((f) => Array.from({ length: f.columns * f.rows }, (_, k) => middleOf(f, room, k)));
-      for (let i = 0; i < count; i++)
-        for (let j = i + 1; j < count; j++) {
-          const [a, b] = [middles[i]!, middles[j]!];
-          if (obstructions.some((t) => isHidden(t, a[0]!, a[1]!, a[2]!, b[0]!, b[1]!, b[2]!))) {
-            formFactors[i * count + j] = 0;
-            formFactors[j * count + i] = 0;
-          }
+  const { count, faces } = patches;
+  const formFactors = kept(() => {
+    const left = new Float32Array(patches.formFactors);
+    const middles = faces.flatMap((f) => Array.from({ length: f.columns * f.rows }, (_, k) => middleOf(f, room, k)));
+    for (let i = 0; i < count; i++)
+      for (let j = i + 1; j < count; j++) {
+        const [a, b] = [middles[i]!, middles[j]!];
+        if (obstructions.some((t) => isHidden(t, a[0]!, a[1]!, a[2]!, b[0]!, b[1]!, b[2]!))) {
+          left[i * count + j] = 0;
+          left[j * count + i] = 0;
         }
-      return { formFactors, exchange: exchangeOf(area, senders, formFactors) };
-    }),
-  };
+      }
+    return left;
+  });
+  return { ...patches, formFactors };
 }
 
 function middleOf(f: FacePatches, room: Room, k: number): number[] {
