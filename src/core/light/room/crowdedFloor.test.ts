@@ -56,7 +56,7 @@ test.each([
 ])('%s: the light on their leaves is that of photons counted one by one', (_, lamp, room, blocks, relative) => {
   const field = lightFieldOf({ lamps: [{ id: 'a', emitters: [lamp] }], rooms: [withCrowdedFloor(room, crowdOf(blocks, room))], obstructions: [] }); // prettier-ignore
   const above = 1e-6;
-  const photons = countPhotons([lamp], room, blocks.map((b) => ({ ...b, z: b.z1 + above })), 400_000, blocks); // prettier-ignore
+  const photons = countPhotons([lamp], room, blocks.map((b) => ({ ...b, z: b.z1 + above })), 200_000, blocks); // prettier-ignore
   blocks.forEach((b, k) => {
     // Of things of one height nothing stands in the way of lamps; taller ones shade the others, which is not told here.
     const shaded = blocks.some((o) => o.z1 > b.z1 + 0.01);

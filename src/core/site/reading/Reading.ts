@@ -24,7 +24,7 @@ export interface Around {
   /** Ids of the material library. */
   readonly faces: Readonly<Record<FaceName, string>>;
   readonly covered: Share;
-  /** How high they stood with their leaves, in the mean over what they covered, and how long all their edges were; left out: none, or not known. */
+  /** How high they stood with their leaves, in the mean over what they covered, and how long all their edges were; left out: nothing, or nobody knows. */
   readonly standing?: { readonly height: Metres; readonly edge: Metres };
 }
 

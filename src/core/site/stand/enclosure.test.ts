@@ -8,7 +8,7 @@ import { lightThere } from '../../measure/reading/lightThere';
 import { profileOf } from '../../answer/solve/Profile';
 import { IN_THE_OPEN, type Enclosure } from './Enclosure';
 import { layOut } from './layOut';
-import { aroundOf, roomOf } from './roomOf';
+import { aroundOf, roomFrom, roomOf } from './roomOf';
 import type { Tier, Tray } from './Site';
 
 const lamp = lampLibrary.find((l) => l.id === 't8-12-2refl')!;
@@ -74,6 +74,15 @@ test('a canopy that covers the floor swallows most of what falls on it', () => {
   expect(roomOf(full, [0])!.faces.floor.reflectance).toBeWithin(0.07, { absolute: 1e-9 });
   const empty = { ...inWhite, trays: [{ ...tray, length: 0.01, width: 0.01, x: 0.7, y: 0.3 }] };
   expect(roomOf(empty, [0])!.faces.floor.reflectance).toBeWithin(0.87, { absolute: 0.001 });
+});
+
+test('what stood around a reading of long ago, of which only the covered floor is known, takes about as much light as trays do', () => {
+  const known = aroundOf(inWhite, inWhite.trays.map(() => 0.1)); // prettier-ignore
+  const { standing, ...old } = known;
+  expect(standing!.height).toBeCloseTo(0.1, 9);
+  const share = roomFrom(old)!.low!.share;
+  expect(share).toBeWithin(roomFrom(known)!.low!.share, { relative: 0.15 });
+  expect(roomFrom({ ...old, covered: 0 })!.low).toBeUndefined();
 });
 
 test('light by distance and a reading between sides are what the settled light is', () => {

@@ -57,5 +57,11 @@ export function roomFrom({ width, depth, height, faces: materials, covered, stan
     }),
   ) as Record<FaceName, Face>;
   const empty: Room = { x: 0, y: 0, z: 0, width, depth, height, faces };
-  return withCrowdedFloor(empty, { height: 0, edge: 0, ...standing, covered, reflectance: CANOPY_REFLECTANCE });
+  const usual = { height: USUAL_TOPS, edge: covered * width * depth * USUAL_EDGE };
+  return withCrowdedFloor(empty, { ...(standing ?? usual), covered, reflectance: CANOPY_REFLECTANCE });
 }
+
+/** What stood around a reading of long ago: trays with seedlings, where only how much they covered was kept. */
+const USUAL_TOPS: Metres = 0.1; // our choice
+/** Edge of trays over their area, m⁻¹: of a standard flat, 0.545 × 0.28 m. */
+const USUAL_EDGE = (2 * (0.545 + 0.28)) / (0.545 * 0.28);
