@@ -263,7 +263,7 @@ test.describe('with the demo', () => {
     await over.fill('30 cm');
     await over.press('Enter');
     await expect(lamp).toHaveAttribute('aria-label', /travels .* from left to right/);
-    await expect(page.getByText('for a moment, as a lamp passes, up to')).toBeVisible();
+    await expect(page.getByText(/as a lamp passes,/i)).toBeVisible();
     await expect(mean).not.toHaveText(still!);
     await page.goto('/stands/demo-landing/readings');
     await expect(page.getByText('A lamp here travels:')).toBeVisible();

@@ -41,6 +41,7 @@ export function TierPanel({ stand, tier: t, commands }: { stand: BenchStand; tie
     null,
   );
   const focus = chosenTray ?? worst;
+  const passing = focus?.light.passing ?? null;
   const ids = new Set([t.tier.id, stand.stand.id, ...t.tier.fittings.map((f) => f.id), ...t.tier.trays.map((y) => y.id)]);
   const faults = useMemo(() => faultsOf(stand), [stand]).filter((f) => ids.has(f.thingId));
   const empty = stand.tiers.filter((other) => other.lamps.length === 0 && other.trays.length === 0).length;
@@ -119,9 +120,9 @@ export function TierPanel({ stand, tier: t, commands }: { stand: BenchStand; tie
           {consequencesOf(focus.verdict, focus.tray.crop, focus.tray.stage).map((text) => (
             <p key={text}>{text}</p>
           ))}
-          {focus.light.passing !== null && focus.light.passing > focus.tray.limits.strongest && (
+          {passing !== null && passing > focus.tray.limits.strongest && (
             <p>
-              As a lamp passes, the strongest spot gets {focus.light.passing.toFixed(0)} µmol/m²/s for a moment;{' '}
+              As a lamp passes, the strongest spot gets {passing.toFixed(0)} µmol/m²/s for a moment;{' '}
               {focus.tray.limits.strongest.toFixed(0)} is the most for hours on end. The verdict goes by the mean: watch for pale leaves,
               and raise the lamp if you see them.
             </p>
@@ -132,7 +133,10 @@ export function TierPanel({ stand, tier: t, commands }: { stand: BenchStand; tie
             {focus.light.spillShare > 0.005 && `; ${percent(focus.light.spillShare)} of its light comes from other tiers`}
             {focus.light.reflectedShare > 0.005 && `; ${percent(focus.light.reflectedShare)} by way of the sides`}
             {focus.light.shadedShare > 0.005 && `; taller plants beside it take ${percent(focus.light.shadedShare)}`}
-            {focus.light.passing !== null && `; for a moment, as a lamp passes, up to ${focus.light.passing.toFixed(0)} µmol/m²/s`}.{' '}
+            {passing !== null &&
+              passing <= focus.tray.limits.strongest &&
+              `; for a moment, as a lamp passes, up to ${passing.toFixed(0)} µmol/m²/s`}
+            .{' '}
             {certaintyOf(
               focus.verdict,
               t.lamps.every((l) => l.calibration !== null),
