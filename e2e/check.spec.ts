@@ -199,9 +199,9 @@ test('any point of the tray is read by the keyboard', async ({ page }) => {
 });
 
 test('the person’s units are kept', async ({ page }) => {
-  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('link', { name: 'Settings', exact: true }).click();
   await page.getByRole('radio', { name: 'inches' }).click();
-  await page.getByRole('link', { name: 'Check' }).click();
+  await page.getByRole('link', { name: 'Check', exact: true }).click();
   await expect(page.getByRole('textbox', { name: 'lamp to leaves' })).toHaveValue('6 in');
   await page.waitForTimeout(400);
   await page.reload();

@@ -20,7 +20,7 @@ test('one timer of two tiers is set so that it serves all its trays, keeps quiet
   await expect(card.getByLabel('on', { exact: true })).toHaveValue('05:00');
   await expect(card.getByTestId('best-times')).toContainText('as it is set');
   // The bench hangs on the same timer.
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await page.getByTestId('tier-5').click();
   await expect(page.getByRole('textbox', { name: 'on at' })).toHaveValue('05:00');
   await page.keyboard.press('Control+z');

@@ -7,7 +7,7 @@ test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}` });
 test('a stand keeps its address through its parts, and another one is a choice away', async ({ page, context }) => {
   await page.goto('/');
   await expect(page).toHaveURL(/\/today$/);
-  await page.getByRole('link', { name: 'Stands' }).click();
+  await page.getByRole('link', { name: 'Stands', exact: true }).click();
   await expect(page).toHaveURL(/\/stands$/);
   await page.getByRole('button', { name: /^Map-room rack/ }).click();
   await expect(page).toHaveURL(/\/stands\/demo-rack\/bench$/);

@@ -48,7 +48,7 @@ test('a walk with the simulated meter finds what the lamps really give, and the 
   const dose = async () => Number(await page.getByTestId('dose-mean').first().textContent());
   await page.getByLabel('Stand', { exact: true }).selectOption('Landing shelf'); // nothing shines in from other tiers
   await page.waitForURL((url) => !url.pathname.includes('demo-rack'));
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(page.getByTestId('rests-on')).toContainText('Based on lamp labels only');
   await page.waitForTimeout(1000);
   const before = await dose();
@@ -58,7 +58,7 @@ test('a walk with the simulated meter finds what the lamps really give, and the 
   const scale = await fitAndUse(page);
   // The hand and the display scatter: within the ±6 % that the fit itself states, and a little more.
   expect(Math.abs(scale - 74)).toBeLessThanOrEqual(6);
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(page.getByTestId('rests-on')).toContainText('Fitted to 9 readings');
   // Before, it was taken to have faded as its 29 400 of 50 000 hours say, at whose end it gives 70 %.
   const expected = (before * scale) / 100 / 0.7 ** 0.588;
@@ -112,7 +112,7 @@ test('what the practice meter can’t show on a range is beyond it; a real one i
   await page.getByRole('button', { name: 'Skip' }).click();
   await expect(page.getByText('Point 2 of 5')).toBeVisible();
   await digits(page).fill('11900');
-  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('link', { name: 'Settings', exact: true }).click();
   await page.getByRole('link', { name: 'Stands', exact: true }).click();
   await page.getByRole('button', { name: /^Map-room rack/ }).click();
   await page.getByRole('link', { name: 'Readings', exact: true }).first().click();
@@ -152,7 +152,7 @@ test('the demo’s fit says what its lamps give, a year apart, and grows stale w
   await expect(page.getByTestId('fit-history')).toBeVisible();
   await expect(page.getByTestId('measure-again')).toContainText(/by \d+ \w+ 202\d/);
   await expect(fit).not.toContainText('moved');
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   const lamp = page.getByRole('button', { name: /^Lamp: .*tier 4,/ }).first();
   await lamp.click();
   for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowUp');
