@@ -20,6 +20,8 @@ export const RANDOM_DAY = dayFrom(2027, 2, 16);
 /** A stand as somebody might set it up without much thought: any lamps, crops, hours and plans, right or wrong. */
 export function randomSite(seed: number, mostTiers = 2): Site {
   const next = mulberry(seed);
+  // By itself: the rest of a stand stays as it is without rails.
+  const rails = mulberry(seed + 100_000);
   const pick = <T>(all: readonly T[]): T => all[Math.floor(next() * all.length)]!;
   const between = (a: number, b: number) => a + next() * (b - a);
   let n = 0;
@@ -69,9 +71,9 @@ export function randomSite(seed: number, mostTiers = 2): Site {
     const fittings = site.stands[0]!.tiers.find((t) => t.id === tier.id)!.fittings.map((f) => f.id);
     site = changeFittings(tier.id, fittings, () => ({ hanger: hangerOf(pick(HANGER_KINDS)) }))(site);
     if (next() < 0.2) site = changeFittings(tier.id, fittings, () => ({ tilt: between(-0.6, 0.6) }))(site);
-    if (next() < 0.15) {
-      const along = pick(TRAVEL_WAYS);
-      const length = between(0.1, 0.4);
+    if (rails() < 0.15) {
+      const along = TRAVEL_WAYS[Math.floor(rails() * TRAVEL_WAYS.length)]!;
+      const length = 0.1 + 0.3 * rails();
       site = changeFittings(tier.id, fittings, () => ({ travel: { along, length } }))(site);
     }
     if (next() < 0.3) {
