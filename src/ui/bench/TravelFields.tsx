@@ -9,7 +9,7 @@ import { SelectField } from '../parts/SelectField';
 
 const STILL = 'still';
 const WAYS = [
-  { value: STILL, label: 'not: hangs still' },
+  { value: STILL, label: 'no' },
   { value: 'width', label: 'left to right' },
   { value: 'depth', label: 'front to back' },
 ] as const;

@@ -110,25 +110,22 @@ export function besideApart(aperture: Aperture): { all: Aperture; solid: Apertur
   return { all: opaque(beside), solid: opaque(beside.filter((b) => b.transmittance === 0)), through: leafy.transmittance };
 }
 
-/** How much of the sun's ray comes to the place, 0–1. @param azimuth from the window's facing, −π … π */
+/** How much of the sun's ray comes to the place, 0–1: less where leaves are in its way. @param azimuth from the window's facing, −π … π */
 export function sunSeen(aperture: Aperture, azimuth: Radians, elevation: Radians): Share {
-  const apart = besideApart(aperture);
-  if (!apart) return sunComesIn(aperture, azimuth, elevation) ? 1 : 0;
-  if (sunComesIn(apart.all, azimuth, elevation)) return 1;
-  return sunComesIn(apart.solid, azimuth, elevation) ? apart.through : 0;
-}
-
-/** Whether the sun's ray comes in at the place. @param azimuth from the window's facing, −π … π */
-export function sunComesIn(aperture: Aperture, azimuth: Radians, elevation: Radians): boolean {
-  if (!(elevation > 0) || Math.abs(azimuth) >= Math.PI / 2) return false;
+  if (!(elevation > 0) || Math.abs(azimuth) >= Math.PI / 2) return 0;
   const { depth, left, right, bottom, top, reveal, lintels, horizon, beside = [] } = aperture;
   const outer = depth + reveal;
   // Per metre straight out, how far the ray goes aside and up.
   const aside = Math.tan(azimuth);
-  if (Math.min(depth * aside, outer * aside) < left || Math.max(depth * aside, outer * aside) > right) return false;
+  if (Math.min(depth * aside, outer * aside) < left || Math.max(depth * aside, outer * aside) > right) return 0;
   const up = Math.tan(elevation) / Math.cos(azimuth);
-  if (depth * up < bottom || outer * up > top) return false;
-  for (const { away, over } of lintels) if (away * up > over) return false;
-  for (const block of beside) if (elevation <= hiddenUpTo(block, azimuth)) return false;
-  return elevation > horizonAt(horizon, azimuth);
+  if (depth * up < bottom || outer * up > top) return 0;
+  for (const { away, over } of lintels) if (away * up > over) return 0;
+  if (elevation <= horizonAt(horizon, azimuth)) return 0;
+  let share: Share = 1;
+  for (const block of beside) if (elevation <= hiddenUpTo(block, azimuth)) share = Math.min(share, block.transmittance);
+  return share;
 }
+
+/** Whether any of the sun's ray comes in at the place. */
+export const sunComesIn = (aperture: Aperture, azimuth: Radians, elevation: Radians): boolean => sunSeen(aperture, azimuth, elevation) > 0;
