@@ -1,5 +1,6 @@
 'use client';
 import { isRound } from '@/core/things/lamp/isRound';
+import type { Rect } from '@/core/light/field/Grid';
 import type { Metres } from '@/core/units/quantities';
 import type { BenchTier } from '@/core/answer/stand/benchStand';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
@@ -30,35 +31,19 @@ export function TierOutlines({ tier: t, px, py, sy, spots = [] }: TierOutlinesPr
     <>
       {t.lamps.map(({ fitting, lamp }) => {
         const r = outlineOfFitting(fitting, lamp);
-        const round = isRound(lamp);
-        const way = sweptBy(r, fitting.travel);
+        const drawn = (of: Rect) => ({
+          x: px(of.x0),
+          y: py(of.y1),
+          width: px(of.x1) - px(of.x0),
+          height: Math.max(2, (of.y1 - of.y0) * sy),
+          rx: isRound(lamp) ? 999 : 2,
+          stroke: NIGHT.glow,
+          opacity: 0.8,
+        });
         return (
           <g key={fitting.id}>
-            {fitting.travel && (
-              <rect
-                x={px(way.x0)}
-                y={py(way.y1)}
-                width={px(way.x1) - px(way.x0)}
-                height={Math.max(2, (way.y1 - way.y0) * sy)}
-                rx={round ? 999 : 2}
-                fill="none"
-                stroke={NIGHT.glow}
-                strokeDasharray="1 4"
-                opacity={0.8}
-              />
-            )}
-            <rect
-              x={px(r.x0)}
-              y={py(r.y1)}
-              width={px(r.x1) - px(r.x0)}
-              height={Math.max(2, (r.y1 - r.y0) * sy)}
-              rx={round ? 999 : 2}
-              fill={NIGHT.glow}
-              fillOpacity={0.1}
-              stroke={NIGHT.glow}
-              strokeDasharray="6 4"
-              opacity={0.8}
-            />
+            {fitting.travel && <rect {...drawn(sweptBy(r, fitting.travel))} fill="none" strokeDasharray="1 4" />}
+            <rect {...drawn(r)} fill={NIGHT.glow} fillOpacity={0.1} strokeDasharray="6 4" />
           </g>
         );
       })}
