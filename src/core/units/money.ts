@@ -1,8 +1,15 @@
 /** The language of the texts as the person's own place writes it: an amount with a comma would stand beside lengths and doses with a point. */
 function ownEnglish(): string {
-  const own = new Intl.NumberFormat().resolvedOptions().locale;
-  return own === 'en' || own.startsWith('en-') ? own : 'en-GB';
+  if (english === null) {
+    const own = new Intl.NumberFormat().resolvedOptions().locale;
+    english = own === 'en' || own.startsWith('en-') ? own : 'en-GB';
+  }
+  return english;
 }
+let english: string | null = null;
+
+/** Making one takes longer than all that it ever writes. */
+const formats = new Map<string, Intl.NumberFormat>();
 
 /**
  * An amount of money in the language of the texts; small amounts keep two more digits, so that a lamp's day is not "0".
@@ -12,12 +19,13 @@ function ownEnglish(): string {
  */
 export function showMoney(amount: number, currency: string, locale = ownEnglish()): string {
   const digits = Math.abs(amount) > 0 && Math.abs(amount) < 0.1 ? 3 : 2;
-  return new Intl.NumberFormat(locale, {
-    style: 'currency',
-    currency,
-    minimumFractionDigits: digits,
-    maximumFractionDigits: digits,
-  }).format(amount);
+  const key = `${locale} ${currency} ${digits}`;
+  let format = formats.get(key);
+  if (!format) {
+    format = new Intl.NumberFormat(locale, { style: 'currency', currency, minimumFractionDigits: digits, maximumFractionDigits: digits });
+    formats.set(key, format);
+  }
+  return format.format(amount);
 }
 
 /** Whether a text is the code of a currency that can be shown. */

@@ -7,8 +7,8 @@ import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { changeFittings, changeTrays } from '@/core/site/stand/change';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
 import type { Metres } from '@/core/units/quantities';
-import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
-import { contoursOf, roundSteps } from '../drawing/contours';
+import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { coarser, contoursOf, roundSteps } from '../drawing/contours';
 import { LightCanvas } from '../drawing/LightCanvas';
 import { lightWords, perPpfd } from '../drawing/lightWords';
 import { useSize } from '../drawing/useSize';
@@ -53,6 +53,7 @@ export function TierAbove({ stand, tier: t, light, judged, focus, commands }: Ti
   const map = lined?.map;
   const stats = lined?.stats;
   const { low, high, target } = around;
+  const moving = useSite((s) => s.inGesture);
   const lines = useMemo(() => {
     if (!map || !stats || t.hours === 0) return [];
     const k = perPpfd(t.hours, mapShows, target);
@@ -60,8 +61,8 @@ export function TierAbove({ stand, tier: t, light, judged, focus, commands }: Ti
     const steps = roundSteps(stats.weakest.ppfd * k, stats.strongest.ppfd * k, 4)
       .map((v) => v / k)
       .filter((v) => edges.every((e) => Math.abs(v / e - 1) > 0.12));
-    return contoursOf(map, [...edges, ...steps]);
-  }, [map, stats, low, high, target, t.hours, mapShows]);
+    return contoursOf(moving ? coarser(map) : map, [...edges, ...steps]);
+  }, [map, stats, low, high, target, t.hours, mapShows, moving]);
   const roomy = useMemo(() => {
     const near = (ax: Metres, ay: Metres, bx: Metres, by: Metres, room: number) =>
       Math.abs(ax - bx) * scale < room && Math.abs(ay - by) * sy < 13;

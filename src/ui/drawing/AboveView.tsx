@@ -11,7 +11,7 @@ import { showLength, type LengthUnit } from '@/core/units/length';
 import type { MapShows } from '@/store/settings/settingsStore';
 import { placeStore } from '../readings/placeStore';
 import { valueAt } from './valueAt';
-import { contoursOf, roundSteps } from './contours';
+import { coarser, contoursOf, roundSteps } from './contours';
 import { lightWords, perPpfd } from './lightWords';
 import type { DrawingFrame } from './drawingFrame';
 import { WallsAbove } from './Walls';
@@ -25,10 +25,12 @@ interface AboveViewProps {
   frame: DrawingFrame;
   shows: MapShows;
   unit: LengthUnit;
+  /** While a hand moves the lamp or the hours, the lines follow coarsely. */
+  moving?: boolean;
 }
 
 /** The trays from above, the lines of equal light with their numbers, and the weakest, strongest and middle spot. */
-export function AboveView({ setUp, map, stats, band, frame, shows, unit }: AboveViewProps) {
+export function AboveView({ setUp, map, stats, band, frame, shows, unit, moving = false }: AboveViewProps) {
   const { tier, lamp, hours } = setUp;
   const { x, y, above } = frame;
   const k = perPpfd(hours, shows, band.target);
@@ -36,8 +38,8 @@ export function AboveView({ setUp, map, stats, band, frame, shows, unit }: Above
     const edges = [band.low, band.high].filter((v) => Number.isFinite(v) && v > 0);
     const steps = k > 0 ? roundSteps(stats.weakest.ppfd * k * 0.5, stats.strongest.ppfd * k).map((v) => v / k) : [];
     const thin = steps.filter((v) => edges.every((e) => Math.abs(v / e - 1) > 0.12));
-    return contoursOf(map, [...edges, ...thin]).map((c) => ({ ...c, edge: edges.includes(c.value) }));
-  }, [map, band, k, stats]);
+    return contoursOf(moving ? coarser(map) : map, [...edges, ...thin]).map((c) => ({ ...c, edge: edges.includes(c.value) }));
+  }, [map, band, k, stats, moving]);
   const readings = (setUp.calibration?.used ?? []).map(({ reading: r }) => ({
     id: r.id,
     at: [x(r.dx + tier.width / 2), y(r.dy + tier.depth / 2)] as const,

@@ -122,6 +122,7 @@ export function CheckDrawing({ setUp }: { setUp: SetUp }) {
                   frame={frame}
                   shows={mapShows}
                   unit={lengthUnit}
+                  moving={inGesture}
                 />
               )}
             </svg>

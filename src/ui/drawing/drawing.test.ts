@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { evenly } from '../../../test/evenly';
 import { dliBeside, dliSpanWords } from './lightWords';
-import { contoursOf, roundSteps } from './contours';
+import { coarser, contoursOf, roundSteps } from './contours';
 import { coloursOf, colourOfLight } from './lightColours';
 import { drawingFrame } from './drawingFrame';
 
@@ -48,6 +48,12 @@ test('a line of equal light about a round hill is a ring of the right size, in m
   expect(line!.rings).toHaveLength(1);
   for (const [x, y] of line!.rings[0]!) expect(Math.hypot(x - 0.4, y - 0.3)).toBeWithin(0.2, { absolute: 0.003 });
   expect(line!.label![0]).toBeWithin(0.6, { absolute: 0.003 });
+  // While a hand moves: the same ring, drawn from a quarter of the cells; an odd row more moves nothing.
+  const odd = { ...map, area: { ...map.area, y1: 0.61 }, rows: 61, ppfd: Float32Array.from([...ppfd, ...ppfd.slice(-columns)]) };
+  for (const half of [coarser(map), coarser(odd)]) {
+    expect([half.columns, half.rows, half.area.y1]).toEqual([40, 30, expect.closeTo(0.6, 9)]);
+    for (const [x, y] of contoursOf(half, [60])[0]!.rings[0]!) expect(Math.hypot(x - 0.4, y - 0.3)).toBeWithin(0.2, { absolute: 0.003 });
+  }
 });
 
 test('where light stops at the rim of the map there is no line along the rim', () => {

@@ -31,18 +31,23 @@ type Colour = readonly [number, number, number];
  * A table of colours for PPFD: dark slate below the band, verdigris within, copper above; each band rises in lightness,
  * so that the picture reads in grey as well. Looked up by the bits of a float, which is as good as its logarithm and quicker.
  */
-export function coloursOf(band: Edges): Uint32Array {
+export function coloursOf({ low, high }: Edges): Uint32Array {
+  // Both pictures of a page, and one that is painted anew, ask for the same.
+  if (last?.low !== low || last.high !== high) last = { low, high, table: tableOf({ low, high }) };
+  return last.table;
+}
+let last: (Edges & { readonly table: Uint32Array }) | null = null;
+
+function tableOf(band: Edges): Uint32Array {
   const table = new Uint32Array(LAST - FIRST + 1);
   const low = band.low > 0 && Number.isFinite(band.low) ? band.low : 1;
   const high = Math.max(band.high / low, 1e-3);
   for (let i = 0; i < table.length; i++) {
     bits[0] = ((FIRST + i) << SHIFT) + (1 << (SHIFT - 1));
     const v = float[0]! / low; // share of the band's lower end
-    let c: Colour;
-    if (v > high) c = mix(STOPS.copper, STOPS.copperBright, Math.log(v / high) / Math.log(6));
-    else if (v >= 1) c = mix(STOPS.verdigrisDim, STOPS.verdigris, Math.log(v) / Math.log(Math.max(high, 1.01)));
-    else c = mix(STOPS.night, STOPS.slate, Math.pow(v, 0.8));
-    table[i] = (255 << 24) | (c[2] << 16) | (c[1] << 8) | c[0];
+    if (v > high) table[i] = mix(STOPS.copper, STOPS.copperBright, Math.log(v / high) / Math.log(6));
+    else if (v >= 1) table[i] = mix(STOPS.verdigrisDim, STOPS.verdigris, Math.log(v) / Math.log(Math.max(high, 1.01)));
+    else table[i] = mix(STOPS.night, STOPS.slate, Math.pow(v, 0.8));
   }
   return table;
 }
@@ -53,9 +58,11 @@ export function colourOfLight(table: Uint32Array, ppfd: number): number {
   return table[i < 0 ? 0 : i >= table.length ? table.length - 1 : i]!;
 }
 
-function mix(a: Colour, b: Colour, t: number): Colour {
+/** A pixel of a colour between two. */
+function mix(a: Colour, b: Colour, t: number): number {
   const s = Math.min(1, Math.max(0, t));
-  return [0, 1, 2].map((i) => Math.round(a[i]! + (b[i]! - a[i]!) * s)) as unknown as Colour;
+  const part = (i: 0 | 1 | 2) => Math.round(a[i] + (b[i] - a[i]) * s);
+  return (255 << 24) | (part(2) << 16) | (part(1) << 8) | part(0);
 }
 
 const WHOLE = { from: 0, to: 1 };

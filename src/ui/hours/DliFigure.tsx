@@ -35,17 +35,17 @@ export function DliFigure({ weakest, mean, strongest, times, daylight = null, lo
         (sum, { on_min: on, lit_min: lit }) => sum + Math.max(0, Math.min(m, on + lit) - on) + Math.max(0, Math.min(m, on + lit - 1440)),
         0,
       );
-    const line = (ppfd: number) => steps.map((m) => (ppfd * litBy(m) * MOL_SECONDS) / 60 + (daylight ? daylightBy(daylight, m) : 0));
+    const drawn = (dose: (m: number) => Dli) => steps.map((m) => ({ x: m / 60, y: dose(m) }));
+    const line = (ppfd: number) => drawn((m) => (ppfd * litBy(m) * MOL_SECONDS) / 60 + (daylight ? daylightBy(daylight, m) : 0));
     const plain = { pointRadius: 0, borderWidth: 2, tension: 0 };
     return {
-      labels: steps.map((m) => String(m / 60).padStart(2, '0')),
       datasets: [
-        { ...plain, label: 'low', order: 10, data: steps.map(() => low), borderWidth: 0, borderColor: 'transparent' },
+        { ...plain, label: 'low', order: 10, data: drawn(() => low), borderWidth: 0, borderColor: 'transparent' },
         {
           ...plain,
           label: 'band',
           order: 10,
-          data: steps.map(() => Math.max(low, high)),
+          data: drawn(() => Math.max(low, high)),
           borderWidth: 0,
           borderColor: 'transparent',
           backgroundColor: colours.verdigrisWash,
@@ -64,12 +64,15 @@ export function DliFigure({ weakest, mean, strongest, times, daylight = null, lo
       events: [],
       scales: {
         x: {
+          type: 'linear',
+          min: 0,
+          max: 24,
           ticks: {
-            autoSkip: false,
+            stepSize: 6,
             maxRotation: 0,
             color: colours.soft,
             font: { family: 'Barlow Semi Condensed' },
-            callback: (_, i) => (i % 12 === 0 ? String(i / 2).padStart(2, '0') : ''),
+            callback: (hour) => String(hour).padStart(2, '0'),
           },
           grid: { display: false },
         },

@@ -1,7 +1,7 @@
 'use client';
 import { daylightOf } from '@/core/site/stand/Site';
 import { AlarmClock, SunDim } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import type { TierLight } from '@/core/answer/bench/BenchQuestion';
 import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
 import { photoperiodOf } from '@/core/judge/dli/LightDay';
@@ -39,6 +39,8 @@ interface TimerCardProps {
   lights: Readonly<Record<string, TierLight>>;
 }
 
+const CalmFigure = memo(DliFigure);
+
 const inRange = (results: readonly { readonly says: string }[]): number => results.filter((f) => f.says === 'suits').length;
 
 /** One timer: its day, how each tray on it fares, and the times that would serve all of them best. */
@@ -59,8 +61,12 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
     [timerStep_min, quiet, cheap, bands, price_per_kWh, timer],
   );
   const now = useMemo(() => resultsOn(served, rules, timer), [served, rules, timer]);
-  const best = useMemo(() => solveTimer(served, rules, timer), [served, rules, timer]);
-  const dimmed = useDimmedTimer(timer, lights, rules);
+  // While a hand moves the hours, what they come to follows at once, the best ones and the chart when there is time.
+  const asked = useMemo(() => ({ timer, served, rules }), [timer, served, rules]);
+  const before = useDeferredValue(asked);
+  const calm = before.served.map((s) => s.trayId).join() === served.map((s) => s.trayId).join() ? before : asked;
+  const best = useMemo(() => solveTimer(calm.served, calm.rules, calm.timer), [calm]);
+  const dimmed = useDimmedTimer(calm.timer, lights, calm.rules);
   const trays = timer.tiers.flatMap((t) => t.trays.map((tray) => ({ ...tray, number: t.number })));
   const trayOf = (id: string) => trays.find((y) => y.tray.id === id)!;
   const same = best.on_min === on_min && best.lit_min === lit_min;
@@ -94,11 +100,11 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
           <PauseFields timer={timer} />
           <DaylightFields timer={timer} standId={standId} />
           {chosen && (
-            <DliFigure
+            <CalmFigure
               weakest={chosen.light.weakest}
               mean={chosen.light.mean}
               strongest={chosen.light.strongest}
-              times={timer}
+              times={calm.timer}
               daylight={daylight}
               low={chosen.stage.dliMin}
               high={chosen.stage.dliMax}

@@ -32,17 +32,18 @@ export interface SunCache {
   readonly tiers: Map<string, { readonly of: readonly unknown[]; readonly found: Suns }>;
   /** What places see through their windows, on any day. */
   readonly sills: Map<string, readonly Sill[]>;
+  /** The sky of the day that was asked for last, and out of what. */
+  sky: { readonly of: readonly unknown[]; readonly sky: SkyOfDay } | null;
 }
 
 /** @param sills  of another cache, where days are asked apart but places are the same */
-export const createSunCache = (sills: SunCache['sills'] = new Map()): SunCache => ({ tiers: new Map(), sills });
+export const createSunCache = (sills: SunCache['sills'] = new Map()): SunCache => ({ tiers: new Map(), sills, sky: null });
 
 const MOST_KEPT = 4000;
 
 /** Gives every tier at a window, and every tray of it, the daylight of a day; a site in which nothing changes is given back itself. */
 export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, cache: SunCache = createSunCache()): Site {
   const { place, windows } = site;
-  let sky: SkyOfDay | null = null;
   let changed = false;
   // Copies of a stand, and windows that are alike, have the same light.
   const alike = new Map<string, Daylight | null>();
@@ -60,7 +61,7 @@ export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, 
     const where = `${key} ${JSON.stringify([points, taller])}`;
     const found = alike.get(where);
     if (found !== undefined) return found;
-    sky ??= skyOfDay(place!, site.climate, day, minutesAhead(site.timeZone)(day));
+    const sky = skyIn(cache, site, day);
     let sills = cache.sills.get(where);
     if (!sills) {
       sills = points.flatMap((p) => askedOfPoint(site, stand, tier, p, taller) ?? []).map(sillFrom);
@@ -124,6 +125,13 @@ export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, 
   return changed ? { ...site, stands } : site;
 }
 
+function skyIn(cache: SunCache, { place, climate, timeZone }: Site, day: Day): SkyOfDay {
+  const of = [place, climate, timeZone, day];
+  if (!cache.sky || !cache.sky.of.every((v, i) => v === of[i]))
+    cache.sky = { of, sky: skyOfDay(place!, climate, day, minutesAhead(timeZone)(day)) };
+  return cache.sky.sky;
+}
+
 const NONE: Suns = { sun: null, suns: {} };
 /** Leaf tops are taken to be at steps of this, so that growing plants do not ask anew each day; it moves no light by 1 %. */
 const LEVEL: Metres = 0.005;
@@ -151,7 +159,14 @@ function without(tier: Tier): Tier {
   return rest;
 }
 
-const isSame = ({ sun, suns }: Pick<Tier, 'sun' | 'suns'>, found: Suns): boolean =>
-  sun === undefined || found.sun === null
-    ? sun === undefined && found.sun === null
-    : sun === found.sun || JSON.stringify([sun, suns]) === JSON.stringify([found.sun, found.suns]);
+/** What tiers were found to have already, so that nobody compares them again at every move of a hand. */
+const had = new WeakMap<Tier, Suns>();
+
+function isSame(tier: Tier, found: Suns): boolean {
+  const { sun, suns } = tier;
+  if (sun === undefined || found.sun === null) return sun === undefined && found.sun === null;
+  if (sun === found.sun || had.get(tier) === found) return true;
+  if (JSON.stringify([sun, suns]) !== JSON.stringify([found.sun, found.suns])) return false;
+  had.set(tier, found);
+  return true;
+}

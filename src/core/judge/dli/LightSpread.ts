@@ -51,18 +51,33 @@ function eachOf(values: readonly number[], change: (value: number) => number): n
 export function spreadOf(values: ArrayLike<Ppfd>, weights?: ArrayLike<Share>, nine?: readonly number[]): LightSpread {
   const n = values.length;
   if (!(n > 0)) throw new RangeError('a spread needs at least one value');
+  const spread = weights ? spreadWeighed(values, weights) : spreadAlike(values);
+  return nine ? { ...spread, nine: nine.map((i) => values[i]!) } : spread;
+}
+
+function spreadWeighed(values: ArrayLike<Ppfd>, weights: ArrayLike<Share>): LightSpread {
+  const n = values.length;
   const order = Array.from({ length: n }, (_, i) => i).sort((a, b) => values[a]! - values[b]!);
-  const weightOf = (i: number) => (weights ? weights[i]! : 1 / n);
   let mean = 0, before = 0, at = 0; // prettier-ignore
   const parts: Ppfd[] = [];
-  for (const i of order) mean += values[i]! * weightOf(i);
+  for (const i of order) mean += values[i]! * weights[i]!;
   for (let p = 0; p < SPREAD_PARTS; p++) {
     const middle = (p + 0.5) / SPREAD_PARTS;
-    while (at < n - 1 && before + weightOf(order[at]!) < middle) before += weightOf(order[at++]!);
+    while (at < n - 1 && before + weights[order[at]!]! < middle) before += weights[order[at++]!]!;
     parts.push(values[order[at]!]!);
   }
-  const spread = { weakest: values[order[0]!]!, mean, strongest: values[order[n - 1]!]!, parts };
-  return nine ? { ...spread, nine: nine.map((i) => values[i]!) } : spread;
+  return { weakest: values[order[0]!]!, mean, strongest: values[order[n - 1]!]!, parts };
+}
+
+/** The same where all count alike: of a map's thousands of cells sorting the numbers themselves is several times as quick. */
+function spreadAlike(values: ArrayLike<Ppfd>): LightSpread {
+  const n = values.length;
+  const sorted = Float64Array.from(values).sort();
+  let sum = 0;
+  for (const value of sorted) sum += value;
+  const parts: Ppfd[] = [];
+  for (let p = 0; p < SPREAD_PARTS; p++) parts.push(sorted[Math.min(n - 1, Math.ceil(((p + 0.5) / SPREAD_PARTS) * n) - 1)]!);
+  return { weakest: sorted[0]!, mean: sum / n, strongest: sorted[n - 1]!, parts };
 }
 
 /** Share of the area between two strengths, by straight lines between the middles of the parts and the ends. */

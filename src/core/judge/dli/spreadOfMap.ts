@@ -1,18 +1,35 @@
 import type { LightMap, Rect } from '../../light/field/Grid';
-import { cellsWithin, shareWhere } from '../../light/field/statsOver';
+import { cellsWithin } from '../../light/field/statsOver';
 import type { Spots } from './Spots';
 import type { Ppfd } from '../../units/quantities';
 import { nineSpotsOf } from '../../site/stand/nineSpots';
 import { evenSpread, spreadOf, type LightSpread } from './LightSpread';
+
+/** Of maps that are still held, what was summed up: a hand on the hours changes no map. */
+const known = new WeakMap<LightMap, Map<string, LightSpread | null>>();
+
+/** The spread of a map's cells whose centres lie within any of the rectangles, of a single one with its nine spots; null where none does. */
+function spreadWithin(map: LightMap, rects: readonly Rect[]): LightSpread | null {
+  const ofMap = known.get(map) ?? new Map<string, LightSpread | null>();
+  known.set(map, ofMap);
+  const key = rects.map((r) => `${r.x0} ${r.x1} ${r.y0} ${r.y1}`).join();
+  const before = ofMap.get(key);
+  if (before !== undefined) return before;
+  const values: Ppfd[] = [];
+  cellsWithin(map, rects, (value) => values.push(value));
+  const found = values.length > 0 ? { ...spreadOf(values), ...nineOfMap(map, rects) } : null;
+  ofMap.set(key, found);
+  return found;
+}
 
 /**
  * The spread of a map's cells whose centres lie within any of the rectangles; of a single one with its nine spots.
  * @throws RangeError when none does
  */
 export function spreadOfMap(map: LightMap, rects: readonly Rect[]): LightSpread {
-  const values: Ppfd[] = [];
-  cellsWithin(map, rects, (value) => values.push(value));
-  return { ...spreadOf(values), ...nineOfMap(map, rects) };
+  const found = spreadWithin(map, rects);
+  if (!found) throw new RangeError('no cell of the map lies within the rectangles');
+  return found;
 }
 
 /** A map at the nine spots of a tray, by the nearest cell; of several rectangles nothing. */
@@ -25,6 +42,5 @@ export function nineOfMap({ area, columns, rows, ppfd }: LightMap, [rect, ...oth
 
 /** The same with its spots as they were worked out along with the map; of a tray that has been moved off its map since, even. */
 export function spreadWith(spots: Spots<Ppfd>, map: LightMap, rects: readonly Rect[]): LightSpread {
-  const hasCells = shareWhere(map, rects, () => true) > 0;
-  return { ...(hasCells ? spreadOfMap(map, rects) : evenSpread(spots.mean)), ...spots };
+  return { ...(spreadWithin(map, rects) ?? evenSpread(spots.mean)), ...spots };
 }

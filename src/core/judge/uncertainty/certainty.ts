@@ -32,10 +32,21 @@ const NORMALS: readonly Float64Array[] = Array.from({ length: WAYS }, (_, way) =
   return Float64Array.from(places, (place) => normalQuantile((ranks.get(place)! + 0.5) / WORLDS));
 });
 
-/** The factor by which a doubt changes the light in a world: as far down as up in rank, each side by its own half-width. */
-export function factorIn(world: number, way: number, { low, high }: Pick<Uncertainty, 'low' | 'high'>): number {
+/** Logarithms of what a doubt does to the light at one half-width down and up. */
+export interface DoubtLogs {
+  readonly down: number;
+  readonly up: number;
+}
+
+export const logsOf = ({ low, high }: Pick<Uncertainty, 'low' | 'high'>): DoubtLogs => ({
+  down: Math.log(Math.max(1 - low, 1e-3)),
+  up: Math.log(1 + high),
+});
+
+/** The logarithm of the factor by which a doubt changes the light in a world: as far down as up in rank, each side by its own half-width. */
+export function logFactorIn(world: number, way: number, { down, up }: DoubtLogs): number {
   const z = NORMALS[way % WAYS]![world]! / NINE_IN_TEN;
-  return z < 0 ? Math.max(1 - low, 1e-3) ** -z : (1 + high) ** z;
+  return z < 0 ? -z * down : z * up;
 }
 
 /** A number of a standard normal distribution in a world, for what is not a factor: such as a hand's error in centimetres. */

@@ -5,7 +5,7 @@ import { daylightAtSpots, daylightDli, receivedOf, usualBesideLamps, type LampSp
 import { MOL_SECONDS } from '../dli/dli';
 import type { Dli, Ppfd, Share } from '../../units/quantities';
 import type { Banded, Uncertainty } from '../uncertainty/Band';
-import { certaintyFor, deviationOf, factorIn, normalIn, WORLDS, type Certainty } from '../uncertainty/certainty';
+import { certaintyFor, deviationOf, logFactorIn, logsOf, normalIn, WORLDS, type Certainty } from '../uncertainty/certainty';
 import { HAND_ERROR_cm, type PerCentimetre } from '../uncertainty/uncertaintyOfDistance';
 import { breachesOf, type Breach, type HardLimits } from './hardLimits';
 import type { Spots } from '../dli/Spots';
@@ -95,24 +95,28 @@ const FIRST_WAY = 4;
 
 /** What the tray gets in each of the possible worlds: lamps that give more or less, hung a little nearer or farther, under other skies. */
 function worldsOf({ light, perCm, day, uncertainties }: JudgeQuestion): Received[] {
-  const common = uncertainties.filter((d) => d.why !== 'beam-shape');
-  const beams = uncertainties.filter((d) => d.why === 'beam-shape');
+  // Factors are summed up as logarithms: a world costs a few exponentials however many the doubts are.
+  const common = uncertainties.filter((d) => d.why !== 'beam-shape').map(logsOf);
+  const beams = uncertainties.filter((d) => d.why === 'beam-shape').map(logsOf);
+  const perNearer = ({ nearer, farther }: PerCentimetre) => ({
+    nearer: Math.log(Math.max(1e-3, 1 + nearer)),
+    farther: Math.log(Math.max(1e-3, 1 - farther)),
+  });
+  const perCm_log = { weakest: perNearer(perCm.weakest), mean: perNearer(perCm.mean), strongest: perNearer(perCm.strongest) };
+  const offSky = logsOf(day.daylight?.course?.off ?? DAYLIGHT_OFF);
   const more = daylightAtSpots(light, day);
   return Array.from({ length: WORLDS }, (_, world) => {
-    const lamps = common.reduce((f, d, i) => f * factorIn(world, FIRST_WAY + i, d), 1);
+    let lamps = 0;
+    for (let i = 0; i < common.length; i++) lamps += logFactorIn(world, FIRST_WAY + i, common[i]!);
     const nearer_cm = normalIn(world, HAND_WAY) * deviationOf(HAND_ERROR_cm);
     // Where a beam is stronger in the middle it is weaker at the rim: what is off there does not follow from what is off here.
-    const [middle, rim] = BEAM_WAYS.map((way) => beams.reduce((f, d) => f * factorIn(world, way, d), 1));
-    const at = (ppfd: Ppfd, { nearer, farther }: PerCentimetre, beam: number) =>
-      ppfd * lamps * beam * (nearer_cm >= 0 ? Math.max(1e-3, 1 + nearer) ** nearer_cm : Math.max(1e-3, 1 - farther) ** -nearer_cm);
-    const sky = factorIn(world, SKY_WAY, day.daylight?.course?.off ?? DAYLIGHT_OFF);
-    const strengths = [
-      at(light.weakest, perCm.weakest, rim!),
-      at(light.mean, perCm.mean, 1),
-      at(light.strongest, perCm.strongest, middle!),
-    ];
+    const beam = (way: number) => beams.reduce((sum, d) => sum + logFactorIn(world, way, d), lamps);
+    const at = (spot: keyof Spots<Ppfd>, off: number) =>
+      light[spot] * Math.exp(off + (nearer_cm >= 0 ? nearer_cm * perCm_log[spot].nearer : -nearer_cm * perCm_log[spot].farther));
+    const sky = Math.exp(logFactorIn(world, SKY_WAY, offSky));
+    const [middle, rim] = BEAM_WAYS;
+    const [weakest, mean, strongest] = [at('weakest', beam(rim)), at('mean', lamps), at('strongest', beam(middle))];
     // The strongest spot stays the strongest, whatever is off where.
-    const [weakest, mean, strongest] = strengths as [number, number, number];
     return receivedOf(
       {
         weakest: Math.min(weakest, strongest),

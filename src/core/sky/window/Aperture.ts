@@ -66,19 +66,31 @@ export function widthSeen({ depth, left, right, reveal }: Aperture): { from: Rad
   };
 }
 
-/** From how low to how high one sees out in a direction; nothing where `to` is not above `from`. */
-export function heightSeen(
-  { depth, bottom, top, reveal, lintels, beside = [] }: Aperture,
-  azimuth: Radians,
-): { from: Radians; to: Radians } {
-  const k = Math.cos(azimuth);
-  const outer = depth + reveal;
-  let from = Math.max(Math.atan2(bottom * k, depth), Math.atan2(bottom * k, outer));
-  for (const block of beside) from = Math.max(from, hiddenUpTo(block, azimuth));
-  let to = Math.min(Math.atan2(top * k, depth), Math.atan2(top * k, outer));
-  for (const { away, over } of lintels) to = Math.min(to, Math.atan2(over * k, away));
-  return { from, to };
+/**
+ * How steeply one sees out straight ahead, by the tangents of the lowest and the highest ray, blocks beside the way left out: in a
+ * direction aside both are less by its cosine.
+ */
+export interface Steepness {
+  readonly low: number;
+  readonly high: number;
 }
+
+export function steepnessOf({ depth, bottom, top, reveal, lintels }: Aperture): Steepness {
+  const outer = depth + reveal;
+  let high = Math.min(top / depth, top / outer);
+  for (const { away, over } of lintels) high = Math.min(high, over / away);
+  return { low: Math.max(bottom / depth, bottom / outer), high };
+}
+
+/** From how low one sees out in a direction within the width that is seen. */
+export function lowestSeen({ beside = [] }: Aperture, { low }: Steepness, azimuth: Radians): Radians {
+  let from = Math.atan(low * Math.cos(azimuth));
+  for (const block of beside) from = Math.max(from, hiddenUpTo(block, azimuth));
+  return from;
+}
+
+/** Up to how high; nothing is seen where that is not above the lowest. */
+export const highestSeen = ({ high }: Steepness, azimuth: Radians): Radians => Math.atan(high * Math.cos(azimuth));
 
 /** Up to which height a block hides what is behind it; below the horizon where the direction passes it by. @param azimuth from the facing */
 export function hiddenUpTo({ left, right, near, far, over }: Beside, azimuth: Radians): Radians {

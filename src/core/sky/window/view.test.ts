@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { outdoorsAt } from '../outdoors/outdoorsAt';
 import { evenly } from '../../../../test/evenly';
-import { heightSeen, horizonAt, sunComesIn, sunSeen, widthSeen, type Aperture } from './Aperture';
+import { highestSeen, horizonAt, steepnessOf, sunComesIn, sunSeen, widthSeen, type Aperture } from './Aperture';
 import { evenGlass, glass, PANE_KINDS } from './Glass';
 import { comesBack } from './Inside';
 import { sillLight, sillOf } from './sillLight';
@@ -111,7 +111,7 @@ test('the line of what stands outside is read between its points, and level beyo
 
 test('a roof of one metre at the head of the glass hides what is steeper than its edge', () => {
   const a = { ...open, lintels: [{ away: 1.5, over: 1.2 }] };
-  expect(heightSeen(a, 0).to).toBeCloseTo(Math.atan(1.2 / 1.5), 9);
+  expect(highestSeen(steepnessOf(a), 0)).toBeCloseTo(Math.atan(1.2 / 1.5), 9);
   expect(widthSeen({ ...open, reveal: 0.3 }).to).toBeCloseTo(Math.atan(0.6 / 0.8), 9);
 });
 
