@@ -11,6 +11,22 @@ export interface LightDay extends LitTimes {
   readonly daylight: Daylight | null;
 }
 
+/** The day of some times and a daylight: one and the same object for the same, since much about a day is worked out only once. */
+export function lightDayOf({ on_min, lit_min, pause }: LitTimes, daylight: Daylight | null): LightDay {
+  const of = daylight ?? IN_THE_DARK;
+  let days = daysOf.get(of);
+  if (!days || days.size > MOST_DAYS) daysOf.set(of, (days = new Map()));
+  const whole = pause === null && Number.isInteger(on_min) && Number.isInteger(lit_min);
+  const key = !whole ? `${on_min} ${lit_min} ${pause?.from_min} ${pause?.to_min}` : on_min * (MINUTES_PER_DAY + 1) + lit_min;
+  let day = days.get(key);
+  if (!day) days.set(key, (day = { on_min, lit_min, pause, daylight }));
+  return day;
+}
+const IN_THE_DARK = {};
+const daysOf = new WeakMap<object, Map<string | number, LightDay>>();
+/** A thorough search for hours tries some ten thousand. */
+const MOST_DAYS = 40_000;
+
 /** What the leaves of a tray get in a day from lamps and daylight together. */
 export interface Received {
   readonly weakest: Dli;

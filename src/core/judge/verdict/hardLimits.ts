@@ -63,6 +63,15 @@ export const limitsOfBatch = (
 const MINUTE: Hours = 1 / 60;
 const ROUNDING = 1e-6;
 
+const isTooLong = (photoperiod: Hours, { longestDay }: HardLimits): boolean => photoperiod > longestDay + MINUTE;
+const isTooStrong = (litPpfd: Ppfd, { strongest }: HardLimits): boolean => litPpfd > strongest * (1 + ROUNDING);
+
+/** How deep one limit is broken, 0 where it is kept: what `depthOf` says, for those who look at thousands of days. */
+export const depthTooLong = (photoperiod: Hours, limits: HardLimits): number =>
+  isTooLong(photoperiod, limits) ? photoperiod - limits.longestDay : 0;
+export const depthTooStrong = (litPpfd: Ppfd, limits: HardLimits): number =>
+  isTooStrong(litPpfd, limits) ? Math.log(litPpfd / limits.strongest) : 0;
+
 /** The limits that are broken; none where all is allowed. */
 export function breachesOf(
   { photoperiod, litPpfd, noonPpfd, clearDli }: Pick<Received, 'photoperiod' | 'litPpfd' | 'noonPpfd' | 'clearDli'>,
@@ -70,8 +79,8 @@ export function breachesOf(
 ): Breach[] {
   const breaches: Breach[] = [];
   const most = limits.strongest;
-  if (photoperiod > limits.longestDay + MINUTE) breaches.push({ why: 'day-too-long', hours: photoperiod, most: limits.longestDay });
-  if (litPpfd > most * (1 + ROUNDING)) breaches.push({ why: 'too-strong', ppfd: litPpfd, most });
+  if (isTooLong(photoperiod, limits)) breaches.push({ why: 'day-too-long', hours: photoperiod, most: limits.longestDay });
+  if (isTooStrong(litPpfd, limits)) breaches.push({ why: 'too-strong', ppfd: litPpfd, most });
   if (scorches({ noonPpfd, clearDli }, limits)) breaches.push({ why: 'sun-too-strong', ppfd: noonPpfd, most });
   return breaches;
 }

@@ -2,7 +2,7 @@ import type { Daylight } from '../../site/stand/Daylight';
 import type { Crop, Stage } from '../../things/crop/Crop';
 import { middleDayOf } from '../../things/crop/heightAt';
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
-import { receivedOf, type LightDay } from '../../judge/dli/LightDay';
+import { lightDayOf, receivedOf, type LightDay } from '../../judge/dli/LightDay';
 import { scaled, type LightSpread } from '../../judge/dli/LightSpread';
 import { ageingOf } from '../../site/ownLamps/ageingOf';
 import { dimmingsOf, type Dimming } from '../../site/ownLamps/dimmings';
@@ -72,7 +72,6 @@ export class TierCourse {
   private readonly states: readonly (readonly TrayState[])[];
   private readonly spreads = new Map<number, LightSpread>();
   private readonly best = new Map<string, number>();
-  private readonly days = new WeakMap<LitTimes, Map<Daylight | null, LightDay>>();
   /** What is wrong with a tray at every setting of the lamps and on every day, by its hours and risers; NaN where nobody has asked yet. */
   private readonly wrongs = new Map<number, Float64Array>();
   private readonly fades: readonly number[];
@@ -146,12 +145,7 @@ export class TierCourse {
 
   /** The hours of the lamps, and the daylight on a tray on a day: one and the same for days that are lit alike. */
   day(tray: number, times: LitTimes, day: Day): LightDay {
-    const daylight = this.daylight(tray, day);
-    let of = this.days.get(times);
-    if (!of) this.days.set(times, (of = new Map()));
-    let known = of.get(daylight);
-    if (!known) of.set(daylight, (known = { on_min: times.on_min, lit_min: times.lit_min, pause: times.pause, daylight }));
-    return known;
+    return lightDayOf(times, this.daylight(tray, day));
   }
 
   daylight(tray: number, day: Day): Daylight | null {

@@ -3,7 +3,7 @@ import type { Tables } from '../../things/tables/Tables';
 import { lastDayOf } from '../../site/growth/growthOf';
 import { mapsIn, MAPS_WITHIN, mapsOfTrays, type TrayMaps } from '../../answer/bench/mapsOfTrays';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
-import { receivedOf } from '../../judge/dli/LightDay';
+import { lightDayOf, photoperiodOf } from '../../judge/dli/LightDay';
 import type { LightSpread } from '../../judge/dli/LightSpread';
 import { spreadOfMap } from '../../judge/dli/spreadOfMap';
 import { createCache, type Cache } from '../../light/scene/Cache';
@@ -14,7 +14,7 @@ import { powerOf, timersOf, type StandTimer } from '../timer/servedBy';
 import { bestTimes, type Served } from '../timer/solveTimer';
 import { clockChanges } from '../../units/clockChanges';
 import type { Day } from '../../units/day';
-import { breachesOf } from '../../judge/verdict/hardLimits';
+import { depthTooLong } from '../../judge/verdict/hardLimits';
 import { createChartMemory, type ChartMemory } from './ChartMemory';
 import { siteOn } from './doVisits';
 import type { ChartLimit, HangChart, HangQuestion, HangVisit, TrayDay, Trip } from './HangChart';
@@ -355,7 +355,7 @@ function servedOn(t: TimerCourse, stretch: Stretch, [from, to]: readonly [Day, D
 
 /** Whether times break a limit of a tray that could be kept by others. */
 const tooLong = (served: readonly Served[], times: LitTimes): boolean =>
-  served.some((s) => breachesOf(receivedOf(s.light, { ...times, daylight: s.daylight }), s.limits).some((b) => b.why === 'day-too-long'));
+  served.some((s) => depthTooLong(photoperiodOf(lightDayOf(times, s.daylight)), s.limits) > 0);
 
 /**
  * The hours that suit the plans of a timer's trays best over some days; null when nobody has a plan or needs light, so that the

@@ -2,14 +2,14 @@ import { costADay } from '../../judge/cost/pricesOf';
 import type { PricePeriod } from '../../units/PricePeriod';
 import type { Stage } from '../../things/crop/Crop';
 import type { Daylight } from '../../site/stand/Daylight';
-import { photoperiodOf, receivedOf, type LightDay } from '../../judge/dli/LightDay';
+import { lightDayOf, photoperiodOf, receivedOf, type LightDay } from '../../judge/dli/LightDay';
 import type { LightSpread } from '../../judge/dli/LightSpread';
 import type { Dli, Hours, Watts } from '../../units/quantities';
 import { MINUTES_PER_DAY } from '../../units/clock';
 import { litWithin, mostLit, type LitTimes } from '../../units/LitTimes';
 import { lengthOf, overlapOf, type Span } from '../../units/Span';
-import { depthOf, type Breach, type HardLimits } from '../../judge/verdict/hardLimits';
-import { lightOn, lossOf, type LightOn } from '../../judge/verdict/loss';
+import { depthTooLong, depthTooStrong, type HardLimits } from '../../judge/verdict/hardLimits';
+import { lossOf } from '../../judge/verdict/loss';
 import { saysOf, standingOf, type Standing } from '../../judge/verdict/standing';
 
 /** A tray that a timer's lamps shine on. */
@@ -77,18 +77,35 @@ const PER_HOUR_OFF_PLAN = 0.1;
 /** Quarters of an hour in which hours for one tray alone are looked for. */
 const QUARTER_min = 15;
 
-const dayOf = ({ on_min, lit_min, pause }: LitTimes, daylight: Daylight | null): LightDay => ({ on_min, lit_min, pause, daylight });
-
 /** How bad some times are for a tray; a plan is the person's word, and then how far the hours are from it counts. */
-const lossAt = (s: Served, day: LightDay, on: LightOn): number =>
-  s.wish != null ? PER_HOUR_OFF_PLAN * (day.lit_min / 60 - s.wish) ** 2 : lossOf(s.light, s.stage, s.limits, day, on);
+const lossAt = (s: Served, day: LightDay): number =>
+  s.wish != null ? PER_HOUR_OFF_PLAN * (day.lit_min / 60 - s.wish) ** 2 : lossOf(s.light, s.stage, s.limits, day);
 
-/** How deep a breach of one kind is, of all that there are. */
-const deepest = (breaches: readonly Breach[], why: Breach['why']): number => {
-  let depth = 0;
-  for (const b of breaches) if (b.why === why) depth = Math.max(depth, depthOf(b));
-  return depth;
-};
+/** By how much the longest day of all that there are is too long. */
+const longOn = (served: readonly Served[], times: LitTimes): Hours =>
+  deepest(served, times, (s, day) => depthTooLong(photoperiodOf(day), s.limits));
+
+/** How far the strongest light of all while lamps burn is over its limit. */
+const strongOn = (served: readonly Served[], times: LitTimes): number =>
+  deepest(served, times, (s, day) => depthTooStrong(receivedOf(s.light, day).litPpfd, s.limits));
+
+function deepest(served: readonly Served[], times: LitTimes, depth: (s: Served, day: LightDay) => number): number {
+  let most = 0;
+  for (const s of served) most = Math.max(most, depth(s, lightDayOf(times, s.daylight)));
+  return most;
+}
+
+/** What is lost with some times, as long as that is less than a number; else any number that is not. */
+function lossOn(served: readonly Served[], times: LitTimes, least: number): number {
+  let sum = 0, worst = 0; // prettier-ignore
+  for (const s of served) {
+    const loss = lossAt(s, lightDayOf(times, s.daylight));
+    sum += loss;
+    worst = Math.max(worst, loss);
+    if (sum / served.length + worst >= least) break;
+  }
+  return sum / served.length + worst;
+}
 
 /**
  * Finds the on and off times that serve all trays of a timer best.
@@ -131,14 +148,19 @@ export function bestTimes(served: readonly Served[], rules: TimerRules, now: Lit
   const coarse = Math.max(1, Math.floor(QUARTER_min / step_min)) * step_min;
   const lengths = (from: number, to: number, step: number) =>
     Array.from({ length: Math.floor((Math.min(most, to) - Math.max(0, from)) / step) + 1 }, (_, i) => Math.max(0, from) + i * step);
-  const tryAll = (lits: readonly number[]): Tried[] =>
-    lits.flatMap((lit_min) => onsFor(lit_min, served, rules, now, thorough).map((on_min) => tryTimes(served, { on_min, lit_min, pause })));
-  const first = bestOf(tryAll([...lengths(0, most, coarse), most]));
-  const best = step_min < coarse ? bestOf([first, ...tryAll(lengths(first.lit_min - coarse, first.lit_min + coarse, step_min))]) : first;
+  const timesOf = (lits: readonly number[]): LitTimes[] =>
+    lits.flatMap((lit_min) => onsFor(lit_min, served, rules, now, thorough).map((on_min) => ({ on_min, lit_min, pause })));
+  const first = bestOf(served, timesOf([...lengths(0, most, coarse), most]));
+  const best =
+    step_min < coarse ? bestOf(served, [first, ...timesOf(lengths(first.lit_min - coarse, first.lit_min + coarse, step_min))]) : first;
+  const [long, strong] = [longOn(served, best), strongOn(served, best)];
+  const loss = lossOn(served, best, Infinity);
   // Any other place for as long a day that is as good may be nicer for the household.
   const asGood = (on_min: number) => {
-    const t = tryTimes(served, { on_min, lit_min: best.lit_min, pause });
-    return t.long <= best.long + 1e-9 && t.strong <= best.strong + 1e-9 && t.loss <= best.loss + 1e-6;
+    const times = { on_min, lit_min: best.lit_min, pause };
+    return (
+      longOn(served, times) <= long + 1e-9 && strongOn(served, times) <= strong + 1e-9 && lossOn(served, times, loss + 1e-6) <= loss + 1e-6
+    );
   };
   return { on_min: placeOf(best.lit_min, served, rules, now, asGood), lit_min: best.lit_min, pause };
 }
@@ -155,41 +177,25 @@ export function timesToTry(served: readonly Served[], rules: TimerRules, now: Li
  * Limits first, then what is lost. Lamps that are off break no limit on their strength, but are no way to keep it where all hours break
  * it: plants would be left in the dark. Where hours keep it, off is one of the choices: daylight may be enough.
  */
-function bestOf(tried: readonly Tried[]): Tried {
-  const short = leastDeep(tried, (t) => t.long);
-  const lit = leastDeep(short.filter((t) => t.lit_min > 0), (t) => t.strong); // prettier-ignore
-  const isKept = lit.every((t) => t.strong <= 1e-9);
-  const allowed = isKept ? [...lit, ...short.filter((t) => t.lit_min === 0)] : lit;
-  return allowed.reduce((a, b) => (b.loss < a.loss - 1e-9 ? b : a));
-}
-
-interface Tried extends LitTimes {
-  readonly long: number;
-  readonly strong: number;
-  readonly loss: number;
-}
-
-function tryTimes(served: readonly Served[], times: LitTimes): Tried {
-  let long = 0, strong = 0, sum = 0, worst = 0; // prettier-ignore
-  let day: LightDay | null = null;
-  for (const s of served) {
-    // Trays that have the same daylight have the same day, which is worked out once.
-    if (!day || day.daylight !== s.daylight) day = dayOf(times, s.daylight);
-    const on = lightOn(s.light, s.limits, day);
-    const loss = lossAt(s, day, on);
-    // Its longest day, and the strength where lamps and daylight come together.
-    long = Math.max(long, deepest(on.breaches, 'day-too-long'));
-    strong = Math.max(strong, deepest(on.breaches, 'too-strong'));
-    sum += loss;
-    worst = Math.max(worst, loss);
+function bestOf(served: readonly Served[], tried: readonly LitTimes[]): LitTimes {
+  const short = leastDeep(tried, (times) => longOn(served, times)).kept;
+  const { kept: lit, depth } = leastDeep(short.filter((t) => t.lit_min > 0), (times) => strongOn(served, times)); // prettier-ignore
+  const isKept = lit.length === 0 || depth <= 1e-9;
+  let best: LitTimes | null = null;
+  let least = Infinity;
+  for (const times of isKept ? [...lit, ...short.filter((t) => t.lit_min === 0)] : lit) {
+    const loss = lossOn(served, times, least);
+    if (best && loss >= least - 1e-9) continue;
+    [best, least] = [times, loss];
   }
-  return { ...times, long, strong, loss: sum / served.length + worst };
+  return best!;
 }
 
 /** Those that break a limit least deeply; where none breaks it, all that keep to it. */
-function leastDeep(tried: readonly Tried[], depth: (t: Tried) => number): Tried[] {
-  const least = Math.min(...tried.map(depth));
-  return Number.isFinite(least) ? tried.filter((t) => depth(t) <= least + 1e-9) : [];
+function leastDeep(tried: readonly LitTimes[], depthOn: (times: LitTimes) => number): { kept: readonly LitTimes[]; depth: number } {
+  const depths = tried.map(depthOn);
+  const depth = Math.min(...depths);
+  return { kept: tried.filter((_, i) => depths[i]! <= depth + 1e-9), depth };
 }
 
 /** What it gives with given times. */
@@ -212,7 +218,7 @@ function describe(served: readonly Served[], rules: TimerRules, times: LitTimes,
 
 function timerResultOf(s: Served, times: LitTimes): TimerResult {
   const { stage } = s;
-  const { weakest, mean, strongest, photoperiod, litPpfd } = receivedOf(s.light, dayOf(times, s.daylight));
+  const { weakest, mean, strongest, photoperiod, litPpfd } = receivedOf(s.light, lightDayOf(times, s.daylight));
   const says = standingAt(s, times);
   const more = s.daylight?.dli ?? 0;
   // Daylight stays as it is: the lamps have to make up for it.
@@ -228,12 +234,12 @@ function timerResultOf(s: Served, times: LitTimes): TimerResult {
 
 /** How bad some times are for a tray whatever its plan, and whether it is in range. */
 export const lossAndStanding = (s: Served, times: LitTimes): { readonly loss: number; readonly says: Standing } => ({
-  loss: lossOf(s.light, s.stage, s.limits, dayOf(times, s.daylight)),
+  loss: lossOf(s.light, s.stage, s.limits, lightDayOf(times, s.daylight)),
   says: standingAt(s, times),
 });
 
 const standingAt = (s: Served, times: LitTimes): Standing =>
-  standingOf(saysOf(receivedOf(s.light, dayOf(times, s.daylight)), s.stage, s.limits));
+  standingOf(saysOf(receivedOf(s.light, lightDayOf(times, s.daylight)), s.stage, s.limits));
 
 /** Hours on a timer of its own that put all of a tray into its band within the days that are usual for it; null: there are none. */
 function aloneOf(s: Served, on_min: number): Hours | null {
@@ -241,8 +247,8 @@ function aloneOf(s: Served, on_min: number): Hours | null {
   for (let lit_min = QUARTER_min; lit_min <= MINUTES_PER_DAY; lit_min += QUARTER_min)
     for (const on of s.daylight ? besideDaylight(lit_min, s.daylight) : [on_min]) {
       const times = { on_min: on, lit_min, pause: null };
-      if (photoperiodOf(dayOf(times, s.daylight)) < s.stage.hoursMin || standingAt(s, times) !== 'suits') continue;
-      const loss = lossOf(s.light, s.stage, s.limits, dayOf(times, s.daylight));
+      if (photoperiodOf(lightDayOf(times, s.daylight)) < s.stage.hoursMin || standingAt(s, times) !== 'suits') continue;
+      const loss = lossOf(s.light, s.stage, s.limits, lightDayOf(times, s.daylight));
       if (!best || loss < best.loss - 1e-12) best = { lit_min, loss };
     }
   return best && best.lit_min / 60;
