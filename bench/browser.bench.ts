@@ -101,6 +101,12 @@ const DRAGS: readonly Drag[] = [
     way: { dx: 40, dy: 0 },
   },
   {
+    name: 'a tray on the bench',
+    path: '/stands/demo-rack/bench',
+    handle: (p) => p.getByRole('button', { name: /from above; arrow keys move it/ }).last(),
+    way: { dx: 30, dy: 0 },
+  },
+  {
     name: 'the horizon of a window',
     path: '/stands/demo-sill/daylight',
     handle: (p) => p.getByRole('slider', { name: 'What stands outside, point 6' }),

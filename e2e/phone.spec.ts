@@ -8,6 +8,18 @@ test.beforeEach(async ({ page }) => {
   await expect(page.getByTestId('verdict')).toBeVisible();
 });
 
+test('the answer stands over the picture, where a hand that moves the lamp sees both', async ({ page }) => {
+  const verdict = page.getByTestId('verdict');
+  await expect(verdict).toBeInViewport({ ratio: 1 });
+  const lamp = page.getByRole('slider', { name: 'Distance from lamp to leaves' });
+  await expect(lamp).toBeInViewport();
+  expect((await verdict.boundingBox())!.y).toBeLessThan((await lamp.boundingBox())!.y);
+  // On a wide screen it stands beside it, and nowhere twice.
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await expect(verdict).toHaveCount(1);
+  await expect.poll(async () => (await verdict.boundingBox())!.x).toBeGreaterThan(800);
+});
+
 test('nothing is wider than the phone, and fingers have room', async ({ page }) => {
   for (const path of [
     '/check',

@@ -30,7 +30,7 @@ import { keepReadings } from '../../core/site/stand/changeReadings';
 import { dayFrom } from '../../core/units/day';
 import { unsoundIn } from '../form/unsoundIn';
 import { exportSite } from './exportSite';
-import { mergeSite } from './mergeSite';
+import { mergeSite, mergeStands } from './mergeSite';
 import { readSiteText } from './readSiteText';
 
 const own = { ...lampLibrary.find((l) => l.id === 'led-bar-12-white-24')!, id: 'own-1', name: 'My bar', common: false };
@@ -99,6 +99,24 @@ test('opened beside what is there, nothing is overwritten and every name is new'
   expect(twice.stands).toHaveLength(3 * site.stands.length);
   expect(new Set(twice.stands.map((s) => s.name)).size).toBe(twice.stands.length);
   expect(twice.stands.slice(0, site.stands.length)).toEqual(site.stands);
+});
+
+test('the set-ups of another day stand beside those of today; what there is only once does not come twice', () => {
+  const now = demoSite('en-GB', dayFrom(2027, 1, 20));
+  // A batch that stands nowhere any more, and a case of then.
+  const then: Site = { ...now, batches: [...now.batches, { ...now.batches[0]!, id: 'gone' }] };
+  const both = mergeStands(now, then);
+  expect(both.stands).toHaveLength(2 * now.stands.length);
+  expect(both.stands.slice(0, now.stands.length)).toEqual(now.stands);
+  for (const once of ['ownLamps', 'meters', 'spares', 'lampPrices', 'season', 'clinic', 'trials', 'cropNotes', 'windows', 'lamps'] as const)
+    expect([once, both[once]]).toEqual([once, now[once]]);
+  // Readings of the copies are still of the household's own meters.
+  const meterIds = new Set(now.meters.map((m) => m.id));
+  const readings = both.stands.flatMap((s) => s.tiers.flatMap((t) => t.readings));
+  expect(readings.some((r) => r.meterId !== null)).toBe(true);
+  for (const r of readings) expect(r.meterId === null || meterIds.has(r.meterId)).toBe(true);
+  expect(both.batches.length).toBeLessThanOrEqual(2 * now.batches.length);
+  expect(unsoundIn(now, both)).toEqual([]);
 });
 
 test('an opened set-up gives the same light as the one that was saved', () => {

@@ -1,13 +1,14 @@
 import type { Lamp } from '../../core/things/lamp/Lamp';
 import type { Crop } from '../../core/things/crop/Crop';
 import type { Window } from '../../core/site/window/Window';
+import type { OwnMeter } from '../../core/site/reading/OwnMeter';
 import type { Site } from '../../core/site/stand/Site';
 import { freeName } from '../names/freeName';
 import { newId } from '../names/newId';
 
 /**
  * Adds the set-ups of another site to this one. Everything that comes in gets a name of its own, so nothing here is
- * overwritten and the same file can be opened twice; a lamp or window that is here already, the same to the last figure, is shared.
+ * overwritten and the same file can be opened twice; a lamp, window or meter that is here already, the same to the last figure, is shared.
  * Of two seasons that are planned, the batches of the other are planned here too. The household's own stays as it is here: its prices,
  * quiet hours, visits, what was said of jobs; and that a caution was seen to is asked anew, since another may have done it.
  */
@@ -39,6 +40,12 @@ export function mergeSite(site: Site, other: Site): Site {
     const id = same?.id ?? rename(window.id);
     windowIds.set(window.id, id);
     if (!same) windows.push({ ...window, id, readings: window.readings.map((r) => ({ ...r, id: rename(r.id) })) });
+  }
+  const meters: OwnMeter[] = [...site.meters];
+  for (const meter of other.meters) {
+    const same = site.meters.find((m) => JSON.stringify({ ...m, id: '' }) === JSON.stringify({ ...meter, id: '' }));
+    if (same) renamed.set(meter.id, same.id);
+    else meters.push({ ...meter, id: rename(meter.id) });
   }
   const cropId = (id: string) => cropIds.get(id) ?? id;
   let stands = site.stands;
@@ -110,7 +117,7 @@ export function mergeSite(site: Site, other: Site): Site {
     place: site.place ?? other.place,
     climate: site.place ? site.climate : other.climate,
     windows,
-    meters: [...site.meters, ...other.meters.map((m) => ({ ...m, id: rename(m.id) }))],
+    meters,
     crops,
     cropNotes: [...site.cropNotes, ...other.cropNotes.map((n) => ({ ...n, id: rename(n.id), cropId: cropId(n.cropId) }))],
     clinic: [
@@ -139,4 +146,23 @@ export function mergeSite(site: Site, other: Site): Site {
     batches: [...site.batches, ...other.batches.map((b) => ({ ...b, id: rename(b.id), cropId: cropId(b.cropId) }))],
     timers: [...site.timers, ...other.timers.map((p) => ({ ...p, id: rename(p.id) }))],
   };
+}
+
+/**
+ * The set-ups of another day of the same household, beside those of today. What there is only once stays as it is today: the lamps that
+ * it owns, spares and prices, the season, cases, trials and notes on crops.
+ */
+export function mergeStands(site: Site, then: Site): Site {
+  const grown = new Set(then.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => y.batchId))));
+  return mergeSite(site, {
+    ...then,
+    batches: then.batches.filter((b) => grown.has(b.id)),
+    season: null,
+    ownLamps: [],
+    spares: [],
+    lampPrices: [],
+    clinic: [],
+    trials: [],
+    cropNotes: [],
+  });
 }

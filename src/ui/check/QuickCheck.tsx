@@ -10,6 +10,7 @@ import { CautionList } from '../caution/CautionList';
 import { CostLine } from '../cost/CostLine';
 import { DayStrip } from '../hours/DayStrip';
 import { Button } from '../parts/Button';
+import { useIsWide } from '../parts/useIsWide';
 import { PrintSheet } from '../print/PrintSheet';
 import { usePrinting } from '../print/usePrinting';
 import { QuickReadings } from '../readings/QuickReadings';
@@ -17,7 +18,7 @@ import { RulesPanel } from '../rules/RulesPanel';
 import { focusOn, usePageActions } from '../shell/pageActions';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { CheckDrawing } from '../drawing/CheckDrawing';
-import { VerdictPanel } from '../verdict/VerdictPanel';
+import { VerdictLine, VerdictPanel } from '../verdict/VerdictPanel';
 import { WhereFrom } from '../verdict/WhereFrom';
 import { Header } from './Header';
 import { FirstSteps } from './FirstSteps';
@@ -45,6 +46,7 @@ export function QuickCheck() {
   const [calm, calmSite] = laterSetUp?.stand.id === setUp?.stand.id ? [laterSetUp, laterSite] : [setUp, site];
   const calmStand = useMemo(() => calm && benchStandIn(calmSite, calm.stand), [calmSite, calm]);
   const printing = usePrinting();
+  const isWide = useIsWide();
   const [asked, setAsked] = useState<Question | null>(null);
   const actions = useMemo(
     () => [
@@ -74,12 +76,17 @@ export function QuickCheck() {
       <CalmHeader setUp={calm} />
       <CalmSteps setUp={calm} onAsk={setAsked} />
       <CalmSentence setUp={calm} open={asked} onOpen={setAsked} />
+      {!isWide && (
+        <div className="bg-sheet px-4 pt-2 pb-3">
+          <VerdictLine setUp={setUp} />
+        </div>
+      )}
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
         <div className="flex min-h-0 min-w-0 flex-col lg:flex-1">
           <CheckDrawing setUp={setUp} />
         </div>
         <div className="relative space-y-7 bg-sheet px-5 py-5 lg:w-[400px] lg:shrink-0 lg:overflow-y-auto xl:w-[420px]">
-          <VerdictPanel setUp={setUp} />
+          <VerdictPanel setUp={setUp} withLine={isWide} />
           <CalmAnswer key={calm.stand.id} setUp={calm} />
           <CalmWhereFrom setUp={calm} />
           <DayStrip setUp={setUp} />

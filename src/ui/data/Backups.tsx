@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useEffect, useState } from 'react';
 import { useStore } from 'zustand';
-import { mergeSite } from '@/store/files/mergeSite';
+import { mergeStands } from '@/store/files/mergeSite';
 import { changeSite, undo } from '@/store/site/siteStore';
 import type { SnapshotLine } from '@/store/snapshots/snapshots';
 import { Button } from '../parts/Button';
@@ -62,7 +62,7 @@ function BackupRow({ line, onChanged }: { line: SnapshotLine; onChanged(): Promi
       if (!read.ok) return say('This backup can’t be read. Nothing has changed.');
       const before = sites.getState().site;
       if (how === 'in-place') await snapshots.take(before, 'before');
-      const site = how === 'in-place' ? read.value : mergeSite(before, read.value);
+      const site = how === 'in-place' ? read.value : mergeStands(before, read.value);
       const first = how === 'in-place' ? read.value.stands[0] : site.stands[before.stands.length];
       if (!changeSite(sites, `restore the backup of ${at}`, () => site, first?.id)) return;
       say(how === 'in-place' ? `Everything is as it was on ${at}.` : `The set-ups of ${at} stand beside those of today.`, {

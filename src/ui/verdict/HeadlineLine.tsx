@@ -1,12 +1,22 @@
+import clsx from 'clsx';
 import type { Verdict } from '@/core/judge/verdict/judge';
 import { colourOfResult } from './resultColours';
 import { headlineOf } from './words';
 
+interface HeadlineLineProps {
+  readonly verdict: Verdict;
+  readonly small?: boolean;
+}
+
 /** The verdict in a sentence: what is well in ink, too little light in slate, too much in copper. */
-export function HeadlineLine({ verdict }: { verdict: Verdict }) {
+export function HeadlineLine({ verdict, small = false }: HeadlineLineProps) {
   const { calm, alarm } = headlineOf(verdict);
   return (
-    <h2 className="text-[1.6875rem] leading-8 font-semibold" aria-live="polite" data-testid="verdict">
+    <h2
+      className={clsx('font-semibold', small ? 'text-xl leading-6' : 'text-[1.6875rem] leading-8')}
+      aria-live="polite"
+      data-testid="verdict"
+    >
       {calm} {alarm && <span className={colourOfResult(verdict.says)}>{alarm}</span>}
     </h2>
   );

@@ -7,16 +7,28 @@ import { HeadlineLine } from './HeadlineLine';
 import { useVerdict } from './useVerdict';
 import { AGE_WORDS, certaintyOf, consequencesOf, stageWords } from './words';
 
-/** Whether it will do, in words, with the doses that say so. */
-export function VerdictPanel({ setUp }: { setUp: SetUp }) {
+const Waiting = () => (
+  <p role="status" className="text-soft">
+    Working out the light…
+  </p>
+);
+
+/** Whether it will do, in a sentence: over the picture, where there is no room beside it, so that both are seen while a hand moves the lamp. */
+export function VerdictLine({ setUp }: { setUp: SetUp }) {
   const judged = useVerdict(setUp);
-  if (!judged) {
-    return (
-      <p role="status" className="text-soft">
-        Working out the light…
-      </p>
-    );
-  }
+  return judged ? <HeadlineLine verdict={judged.verdict} small /> : <Waiting />;
+}
+
+interface VerdictPanelProps {
+  readonly setUp: SetUp;
+  /** Whether its sentence stands here; else over the picture. */
+  readonly withLine: boolean;
+}
+
+/** Whether it will do, in words, with the doses that say so. */
+export function VerdictPanel({ setUp, withLine }: VerdictPanelProps) {
+  const judged = useVerdict(setUp);
+  if (!judged) return withLine ? <Waiting /> : null;
   const { verdict } = judged;
   const { crop, stage, lamp } = setUp;
   const { view } = setUp.tier.ageing;
@@ -26,7 +38,7 @@ export function VerdictPanel({ setUp }: { setUp: SetUp }) {
         {crop.name}, {stageWords(stage)}
         {view !== 'now' && <strong className="text-copper"> · {AGE_WORDS[view]}</strong>}
       </p>
-      <HeadlineLine verdict={verdict} />
+      {withLine && <HeadlineLine verdict={verdict} />}
       {verdict.says !== 'dark' && <DliScale verdict={verdict} stage={stage} />}
       <DliKey />
       {consequencesOf(verdict, crop, stage).map((text) => (

@@ -63,8 +63,9 @@ export const limitsOfBatch = (
 const MINUTE: Hours = 1 / 60;
 const ROUNDING = 1e-6;
 
-const isTooLong = (photoperiod: Hours, { longestDay }: HardLimits): boolean => photoperiod > longestDay + MINUTE;
-const isTooStrong = (litPpfd: Ppfd, { strongest }: HardLimits): boolean => litPpfd > strongest * (1 + ROUNDING);
+/** Whether a limit is broken. */
+export const isTooLong = (photoperiod: Hours, { longestDay }: HardLimits): boolean => photoperiod > longestDay + MINUTE;
+export const isTooStrong = (litPpfd: Ppfd, { strongest }: HardLimits): boolean => litPpfd > strongest * (1 + ROUNDING);
 
 /** How deep one limit is broken, 0 where it is kept: what `depthOf` says, for those who look at thousands of days. */
 export const depthTooLong = (photoperiod: Hours, limits: HardLimits): number =>

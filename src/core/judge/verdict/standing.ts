@@ -1,6 +1,7 @@
 import type { Stage } from '../../things/crop/Crop';
 import type { Received } from '../dli/LightDay';
-import { breachesOf, type HardLimits } from './hardLimits';
+import { isTooLong, isTooStrong, type HardLimits } from './hardLimits';
+import { scorches } from './scorch';
 
 /** What the light of a day does to a tray, in one word; the sentences are made in `ui/`. */
 export type Says = 'dark' | 'in-range' | 'edge-dim' | 'all-dim' | 'spot-strong' | 'all-strong' | 'dim-and-strong' | 'day-too-long';
@@ -31,11 +32,10 @@ const ROUNDING = 1e-9;
 export function saysOf(received: Received, stage: Pick<Stage, 'dliMin' | 'dliMax'>, limits: HardLimits): Says {
   const { weakest, mean, strongest } = received;
   if (strongest <= 0) return 'dark';
-  const breaches = breachesOf(received, limits);
-  if (breaches.some((b) => b.why === 'day-too-long')) return 'day-too-long';
+  if (isTooLong(received.photoperiod, limits)) return 'day-too-long';
   const dim = (dose: number) => dose < stage.dliMin * (1 - ROUNDING);
   const over = (dose: number) => dose > stage.dliMax * (1 + ROUNDING);
-  const strong = over(strongest) || breaches.length > 0;
+  const strong = over(strongest) || isTooStrong(received.litPpfd, limits) || scorches(received, limits);
   if (dim(strongest)) return strong ? 'dim-and-strong' : 'all-dim';
   if (over(weakest)) return 'all-strong';
   if (dim(weakest)) return strong ? 'dim-and-strong' : dim(mean) ? 'all-dim' : 'edge-dim';
