@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { evenSpread, SPREAD_PARTS, scaled, shareBetween, spreadOf } from './LightSpread';
-import { nineOfMap } from './spreadOfMap';
+import { lightDayOf } from './LightDay';
+import { nineOfMap, spreadOfMap, spreadWith } from './spreadOfMap';
 
 const strengths = fc.array(fc.double({ min: 0, max: 1000, noNaN: true }), { minLength: 1, maxLength: 60 });
 
@@ -73,4 +74,48 @@ test('the nine spots are known of one rectangle alone, column after column', () 
   expect(nineOfMap(map, [area]).nine).toEqual([1, 4, 7, 2, 5, 8, 3, 6, 9]);
   expect(nineOfMap(map, [area, area])).toEqual({});
   expect(nineOfMap(map, [])).toEqual({});
+});
+
+test('a map is summed up once for each of its trays, and a tray that was moved off it is lit evenly', () => {
+  const area = { x0: 0, x1: 1, y0: 0, y1: 1 };
+  const map = { area, z: 0, columns: 10, rows: 10, ppfd: Float32Array.from({ length: 100 }, (_, i) => i) };
+  const left = { ...area, x1: 0.5 };
+  expect(spreadOfMap(map, [area])).toBe(spreadOfMap(map, [{ ...area }]));
+  expect([spreadOfMap(map, [area]).mean, spreadOfMap(map, [left]).mean]).toEqual([expect.closeTo(49.5, 6), expect.closeTo(47, 6)]);
+  // The same cells in another map are another map.
+  expect(spreadOfMap({ ...map, ppfd: map.ppfd.map((v) => 2 * v) }, [area]).mean).toBeWithin(99, { absolute: 1e-6 });
+  const away = { x0: 3, x1: 4, y0: 3, y1: 4 };
+  expect(() => spreadOfMap(map, [away])).toThrow(RangeError);
+  const spots = { weakest: 5, mean: 7, strongest: 9 };
+  expect(spreadWith(spots, map, [away])).toEqual({ ...evenSpread(7), ...spots });
+  expect(spreadWith(spots, map, [area])).toMatchObject({ ...spots, parts: spreadOfMap(map, [area]).parts });
+});
+
+test('the same times under the same daylight are one day, any other is another', () => {
+  const at = { on_min: 360, lit_min: 840, pause: null };
+  const sun = { dli: 3, from_min: 400, to_min: 1000 };
+  expect(lightDayOf(at, null)).toBe(lightDayOf({ ...at }, null));
+  expect(lightDayOf(at, sun)).toBe(lightDayOf({ ...at }, sun));
+  const pause = { from_min: 600, to_min: 660 };
+  const days = [
+    lightDayOf(at, null),
+    lightDayOf(at, sun),
+    lightDayOf(at, { ...sun }),
+    lightDayOf({ ...at, pause }, null),
+    lightDayOf({ ...at, pause: { ...pause, to_min: 661 } }, null),
+    lightDayOf({ ...at, on_min: 361, lit_min: 839 }, null),
+    lightDayOf({ ...at, on_min: 360.5 }, null),
+    lightDayOf({ ...at, lit_min: 840.5 }, null),
+  ];
+  expect(new Set(days).size).toBe(days.length);
+  expect(days.map((d) => [d.on_min, d.lit_min, d.pause, d.daylight])).toEqual([
+    [360, 840, null, null],
+    [360, 840, null, sun],
+    [360, 840, null, sun],
+    [360, 840, pause, null],
+    [360, 840, { ...pause, to_min: 661 }, null],
+    [361, 839, null, null],
+    [360.5, 840, null, null],
+    [360, 840.5, null, null],
+  ]);
 });
