@@ -103,8 +103,14 @@ test('opened beside what is there, nothing is overwritten and every name is new'
 
 test('the set-ups of another day stand beside those of today; what there is only once does not come twice', () => {
   const now = demoSite('en-GB', dayFrom(2027, 1, 20));
-  // A batch that stands nowhere any more, and a case of then.
-  const then: Site = { ...now, batches: [...now.batches, { ...now.batches[0]!, id: 'gone' }] };
+  // A batch that stands nowhere any more.
+  const then: Site = {
+    ...now,
+    batches: [...now.batches, { ...now.batches[0]!, id: 'gone' }],
+    // A window has been measured since, one was taken out that no stand was at, and a meter has been held against another.
+    windows: [...now.windows.map((w) => ({ ...w, name: `${w.name} of then`, readings: [] })), { ...now.windows[0]!, id: 'bricked-up' }],
+    meters: now.meters.map((m) => ({ ...m, name: `${m.name} of then` })),
+  };
   const both = mergeStands(now, then);
   expect(both.stands).toHaveLength(2 * now.stands.length);
   expect(both.stands.slice(0, now.stands.length)).toEqual(now.stands);
@@ -116,6 +122,8 @@ test('the set-ups of another day stand beside those of today; what there is only
   expect(readings.some((r) => r.meterId !== null)).toBe(true);
   for (const r of readings) expect(r.meterId === null || meterIds.has(r.meterId)).toBe(true);
   expect(both.batches.length).toBeLessThanOrEqual(2 * now.batches.length);
+  const windowIds = new Set(now.windows.map((w) => w.id));
+  for (const s of both.stands) expect(s.window === null || windowIds.has(s.window.windowId)).toBe(true);
   expect(unsoundIn(now, both)).toEqual([]);
 });
 

@@ -149,14 +149,18 @@ export function mergeSite(site: Site, other: Site): Site {
 }
 
 /**
- * The set-ups of another day of the same household, beside those of today. What there is only once stays as it is today: the lamps that
- * it owns, spares and prices, the season, cases, trials and notes on crops.
+ * The set-ups of another day of the same household, beside those of today. What there is only once stays as it is today: windows and
+ * meters that are still there, the lamps that it owns, spares and prices, the season, cases, trials and notes on crops.
  */
 export function mergeStands(site: Site, then: Site): Site {
   const grown = new Set(then.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => y.batchId))));
+  const at = new Set(then.stands.map((s) => s.window?.windowId));
+  const ofToday = <T extends { readonly id: string }>(now: readonly T[], old: T): T => now.find((n) => n.id === old.id) ?? old;
   return mergeSite(site, {
     ...then,
     batches: then.batches.filter((b) => grown.has(b.id)),
+    windows: then.windows.filter((w) => at.has(w.id)).map((w) => ofToday(site.windows, w)),
+    meters: then.meters.map((m) => ofToday(site.meters, m)),
     season: null,
     ownLamps: [],
     spares: [],
