@@ -1,5 +1,6 @@
 import type { Metres, Ppf, Ppfd, Share } from '../../units/quantities';
 import type { LightAt } from '../emitters/Emitter';
+import { boxOf, type Box } from '../emitters/boxOf';
 import { emitterKey } from '../emitters/emitterKey';
 import { heightsOf } from '../emitters/heightsOf';
 import { smoothnessOf } from '../emitters/smoothness';
@@ -9,6 +10,7 @@ import { reflects, type Room } from '../room/Room';
 import { balanceOf } from '../room/solveRoom';
 import { mirroredLight } from './mirroredLight';
 import { seenThrough, visibilityOf } from './visibility';
+import { commonShareOf } from './commonShare';
 import { nodesAlong, weightsBetween, type Nodes } from './planeNodes';
 import { NO_CACHE, createCache, type Cache } from './Cache';
 import type { Scene } from './Scene';
@@ -58,6 +60,7 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
   const { rooms, obstructions } = scene;
   const emitters = scene.lamps.flatMap((lamp) => lamp.emitters);
   const visibility = visibilityOf(scene);
+  const between = commonShareOf(scene);
   const waysKey = JSON.stringify([rooms.map(seenThrough), obstructions]);
   const solved = rooms.some(reflects) ? settleRooms(scene, visibility, cache, waysKey, finer) : [];
 
@@ -97,18 +100,19 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
   function indirectOver(xs: Float64Array, ys: Float64Array, z: Metres): Float64Array {
     const out = new Float64Array(xs.length * ys.length);
     const [low, high] = [[xs[0]!, ys[0]!, z], [xs[xs.length - 1]!, ys[ys.length - 1]!, z]] as const; // prettier-ignore
+    const places = Array.from(out, (_, i) => [xs[i % xs.length]!, ys[Math.floor(i / xs.length)]!] as const);
     const gridKey = `indirect ${low.join()} ${high.join()} ${out.length} ${waysKey}`;
     for (const { ppf, ...rest } of emitters) {
       const e = { ...rest, ppf: 1 };
       if (heightsOf(e).highest <= z || isClear(e, scene, low, high)) continue;
+      const share = between(boxOf(e), { low, high });
+      if (share === 0) continue;
       const own = cache.get(`${gridKey} ${emitterKey(e)}`, () => {
-        const light = levelLight(e, scene, visibility);
-        const at = (x: Metres, y: Metres) => (sharesRoom(e, scene, x, y, z) ? 0 : light(x, y, z));
-        return Float64Array.from(out, (_, i) => at(xs[i % xs.length]!, ys[Math.floor(i / xs.length)]!));
+        const light = share === null ? levelLight(e, scene, visibility) : dimmed(lightOf(e), share);
+        return Float64Array.from(places, ([x, y]) => (sharesRoom(e, scene, x, y, z) ? 0 : light(x, y, z)));
       });
       for (let i = 0; i < out.length; i++) out[i]! += ppf * own[i]!;
     }
-    const places = Array.from(out, (_, i) => [xs[i % xs.length]!, ys[Math.floor(i / xs.length)]!] as const);
     const roomOf = places.map(([x, y]) => roomAt(x, y, z));
     for (const s of new Set(roomOf)) {
       if (!s) continue;
@@ -204,27 +208,29 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
   function grid(kind: string, xs: Float64Array, others: Float64Array, plane: { z: Metres } | { y: Metres }): Float32Array {
     const out = new Float32Array(xs.length * others.length);
     const gridKey = `${kind} ${xs[0]} ${xs[xs.length - 1]} ${xs.length} ${others[0]} ${others[others.length - 1]} ${others.length} ${JSON.stringify(plane)} ${waysKey}`;
+    const isMap = 'z' in plane;
+    const [x0, x1, o0, o1] = [xs[0]!, xs[xs.length - 1]!, others[0]!, others[others.length - 1]!];
+    const extent: Box = isMap ? { low: [x0, o0, plane.z], high: [x1, o1, plane.z] } : { low: [x0, plane.y, o0], high: [x1, plane.y, o1] };
     for (const { ppf, ...rest } of emitters) {
       // Of one photon: the same however strong it is, and above zero even for the hole of a ring, which is light taken away.
       const e = { ...rest, ppf: 1 };
+      const share = isClear(e, scene, extent.low, extent.high) ? 1 : between(boxOf(e), extent);
+      if (share === 0) continue;
       const own = cache.get(`${gridKey} ${emitterKey(e)}`, () => {
         const part = new Float32Array(out.length);
-        const isMap = 'z' in plane;
-        const [x0, x1, o0, o1] = [xs[0]!, xs[xs.length - 1]!, others[0]!, others[others.length - 1]!];
-        const [low, high] = isMap ? [[x0, o0, plane.z], [x1, o1, plane.z]] : [[x0, plane.y, o0], [x1, plane.y, o1]]; // prettier-ignore
-        const clear = isClear(e, scene, low, high);
-        const light = clear ? lightOf(e) : levelLight(e, scene, visibility);
+        const light = share === null ? levelLight(e, scene, visibility) : dimmed(lightOf(e), share);
         const { lowest, highest } = heightsOf(e);
-        const smooth = smoothnessOf(e);
+        // Where an edge of a shadow may run, every place is asked.
+        const smooth = share === null ? 0 : smoothnessOf(e);
         if (isMap) {
           const at = (x: number, y: number) => light(x, y, plane.z);
-          sampleSmoothly(at, clear ? smooth * (lowest - plane.z) : 0, xs, others, part);
+          sampleSmoothly(at, smooth * (lowest - plane.z), xs, others, part);
         } else {
           for (let r = 0; r < others.length; r++) {
             const row = part.subarray(r * xs.length, (r + 1) * xs.length);
             const z = others.slice(r, r + 1);
             if (z[0]! >= highest) break; // above the lamp no level leaf sees it
-            sampleSmoothly((x, height) => light(x, plane.y, height), clear ? smooth * (lowest - z[0]!) : 0, xs, z, row);
+            sampleSmoothly((x, height) => light(x, plane.y, height), smooth * (lowest - z[0]!), xs, z, row);
           }
         }
         return part;
@@ -267,6 +273,11 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
     },
   };
 }
+
+const dimmed =
+  (light: LightAt, share: Share): LightAt =>
+  (x, y, z) =>
+    share * light(x, y, z);
 
 /** Weights of so many planes: a rack asks for some 70; each is 0.2 to 0.5 MB. */
 const MOST_WEIGHTS = 128;

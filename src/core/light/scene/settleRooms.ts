@@ -1,7 +1,8 @@
 import { directOnPatches, type PatchLight } from '../room/directOnPatches';
 import { gatherWeights } from '../room/gather';
 import { patchesOf, sends, type FacePatches, type Patches } from '../room/patches';
-import type { Emitter } from '../emitters/Emitter';
+import { boxOf, type Box } from '../emitters/boxOf';
+import type { Emitter, IrradianceAt } from '../emitters/Emitter';
 import { emitterKey } from '../emitters/emitterKey';
 import { irradianceOf } from '../emitters/irradianceOf';
 import { mirrorImages, mirrorOf, mirrorsFollowed } from '../room/mirrorImages';
@@ -11,7 +12,8 @@ import type { Metres, Ppfd, Share } from '../../units/quantities';
 import { isHidden, roomAbove, type Visibility } from './visibility';
 import type { Cache } from './Cache';
 import type { Scene } from './Scene';
-import { anyLight, asLine, isOfAnotherRoom } from './straightLight';
+import { commonShareOf } from './commonShare';
+import { anyLight, asLine, HAIR, isOfAnotherRoom } from './straightLight';
 
 /** A room of the scene with its light settled. */
 export interface Solved {
@@ -48,7 +50,8 @@ export function settleRooms(
   finer: number,
   accounted = false,
 ): Solved[] {
-  const { rooms, obstructions: obstructions, lamps } = scene;
+  const { rooms, obstructions, lamps } = scene;
+  const between = commonShareOf(scene);
   const wholes = rooms.map((room) => {
     const things = obstructions.length > 0 ? JSON.stringify([room, obstructions]) : '';
     // Rooms of one size share their form factors, whatever their faces send back.
@@ -70,12 +73,14 @@ export function settleRooms(
       const e = { ...rest, ppf: 1 };
       const home = obstructions.length === 0 && isInside(room, e.x, e.y, e.z);
       // In its own room a lamp gives the same to the patches whatever else there is, and wherever that room stands: kept as in a room at 0.
+      const share = home ? 1 : between(boxOf(asLine(e)), justInside(room));
+      if (share === 0) continue;
       const lamp = home ? { ...e, x: tidy(e.x - room.x), y: tidy(e.y - room.y), z: tidy(e.z - room.z) } : e;
       const at = home ? { ...room, x: 0, y: 0, z: 0 } : room;
       const faces = accounted ? patches.faces : patches.faces.filter((f) => f.reflectance > 0);
       const where = home ? `${room.width} ${room.depth} ${room.height}` : `${waysKey} ${room.x} ${room.y} ${room.z}`;
       const own = cache.get(`patchlight ${where} ${faces.map((f) => f.name).join()} ${finer} ${emitterKey(lamp)}`, () => {
-        const falls = home ? irradianceOf(asLine(lamp)) : anyLight(lamp, room, scene, visibility);
+        const falls = share === null ? anyLight(lamp, room, scene, visibility) : dimmed(irradianceOf(asLine(lamp)), share);
         const light = directOnPatches({ ...patches, faces }, at, lamp, falls, !home && isOfAnotherRoom(lamp, room, scene));
         return whole(light, patches, lamp, home && faces.length === patches.faces.length);
       });
@@ -114,6 +119,15 @@ export function settleRooms(
   }
   return solved;
 }
+
+/** Where the places on its faces are taken to be, so that a face does not hide itself (`anyLight`). */
+const justInside = ({ x, y, z, width, depth, height }: Room): Box => ({
+  low: [x + HAIR, y + HAIR, z + HAIR],
+  high: [x + width - HAIR, y + depth - HAIR, z + height - HAIR],
+});
+
+const dimmed = (light: IrradianceAt, share: Share): IrradianceAt =>
+  share === 1 ? light : (x, y, z, nx, ny, nz) => share * light(x, y, z, nx, ny, nz);
 
 /** Tenths of a nanometre: where a lamp is in its room comes out the same wherever the room stands. */
 const tidy = (v: Metres): Metres => Math.round(v * 1e10) / 1e10;

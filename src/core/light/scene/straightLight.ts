@@ -81,6 +81,9 @@ export const asLine = (e: Emitter): Emitter => (e.kind === 'tube' ? { ...e, diam
 export const isOfAnotherRoom = ({ x, y, z }: Emitter, room: Room, { rooms, obstructions }: Scene): boolean =>
   obstructions.length === 0 && !isInside(room, x, y, z) && rooms.some((other) => other !== room && isInside(other, x, y, z));
 
+/** Places on a face are taken to be as far inside the room, so that the face does not count as being in the way. */
+export const HAIR: Metres = 1e-5;
+
 /** The same on receivers of any direction on the faces of a room. */
 export function anyLight(emitter: Emitter, room: Room, scene: Scene, visibility: Visibility): IrradianceAt {
   if (scene.obstructions.length === 0 && isInside(room, emitter.x, emitter.y, emitter.z)) return irradianceOf(asLine(emitter));
@@ -90,8 +93,7 @@ export function anyLight(emitter: Emitter, room: Room, scene: Scene, visibility:
   return (x, y, z, nx, ny, nz) => {
     let sum = 0;
     for (const { part, light } of parts) {
-      // A hair inside the room, so that the face the place is on does not count as being in the way.
-      const share = visibility(part.x, part.y, part.z, x + 1e-5 * nx, y + 1e-5 * ny, z + 1e-5 * nz);
+      const share = visibility(part.x, part.y, part.z, x + HAIR * nx, y + HAIR * ny, z + HAIR * nz);
       if (share > 0) sum += share * light(x, y, z, nx, ny, nz);
     }
     return sum;

@@ -12,7 +12,7 @@ export type Visibility = (ax: Metres, ay: Metres, az: Metres, bx: Metres, by: Me
  * Of two tiers that share a shelf, the floor of the upper one counts and the ceiling of the lower one does not.
  */
 export function visibilityOf({ rooms, obstructions }: Pick<Scene, 'rooms' | 'obstructions'>): Visibility {
-  const screens = rooms.flatMap((room) => screensOf(room, rooms));
+  const screens = screensIn(rooms);
   const [acrossX, acrossY, acrossZ] = ([0, 1, 2] as const).map((axis) => screens.filter((s) => s.axis === axis)) as [
     Screen[],
     Screen[],
@@ -46,15 +46,16 @@ export const seenThrough = ({ x, y, z, width, depth, height, faces }: Room) => [
   FACES.map((name) => faces[name].transmittance), // prettier-ignore
 ];
 
-/** What a face lets through of a straight way that crosses its plane at a share t of its length. A place on a face is on its near side. */
+/** What a face lets through of a straight way that crosses its plane at a share t of its length. */
 function through(s: Screen, t: number, i: Metres, di: Metres, j: Metres, dj: Metres): Share {
-  if (!(t > 1e-6 && t < 1 - 1e-6)) return 1;
+  if (!(t > AT_AN_END && t < 1 - AT_AN_END)) return 1;
   const p = i + t * di, q = j + t * dj; // prettier-ignore
   return p >= s.i0 && p <= s.i1 && q >= s.j0 && q <= s.j1 ? s.transmittance : 1;
 }
 
-interface Screen {
-  readonly axis: number;
+/** A face that lets not all light through. */
+export interface Screen {
+  readonly axis: 0 | 1 | 2;
   /** Where its plane stands on the axis, and its reach along the other two, the earlier first. */
   readonly at: Metres;
   readonly i0: Metres;
@@ -70,11 +71,20 @@ export const roomAbove = (room: Room, rooms: readonly Room[]): Room | undefined 
 
 const overlaps = (a: Room, b: Room) => a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.depth && b.y < a.y + a.depth;
 
+/** Of two tiers that share a shelf, the floor of the upper one. */
+export const screensIn = (rooms: readonly Room[]): Screen[] => rooms.flatMap((room) => screensOf(room, rooms));
+
+/** The axes along which a screen across one reaches, the earlier first. */
+export const alongOf = (axis: 0 | 1 | 2): readonly [0 | 1, 1 | 2] => (axis === 2 ? [0, 1] : axis === 0 ? [1, 2] : [0, 2]);
+
+/** Nearer to either end of a way than this share of its length, a screen is not in it: a place on a face is on its near side. */
+export const AT_AN_END = 1e-6;
+
 function screensOf(room: Room, rooms: readonly Room[]): Screen[] {
   const low = [room.x, room.y, room.z];
   const high = [room.x + room.width, room.y + room.depth, room.z + room.height];
-  const screen = (axis: number, far: boolean, transmittance: Share): Screen => {
-    const [i, j] = axis === 2 ? [0, 1] : axis === 0 ? [1, 2] : [0, 2];
+  const screen = (axis: 0 | 1 | 2, far: boolean, transmittance: Share): Screen => {
+    const [i, j] = alongOf(axis);
     return { axis, at: (far ? high : low)[axis]!, i0: low[i]!, i1: high[i]!, j0: low[j]!, j1: high[j]!, transmittance };
   };
   const { faces } = room;
