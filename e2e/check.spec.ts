@@ -201,8 +201,13 @@ test('any point of the tray is read by the keyboard', async ({ page }) => {
 test('the person’s units are kept', async ({ page }) => {
   await page.getByRole('link', { name: 'Settings', exact: true }).click();
   await page.getByRole('radio', { name: 'inches' }).click();
+  await page.getByRole('radio', { name: 'am and pm' }).click();
   await page.getByRole('link', { name: 'Check', exact: true }).click();
   await expect(page.getByRole('textbox', { name: 'lamp to leaves' })).toHaveValue('6 in');
+  const off = page.getByRole('textbox', { name: 'lamp off' });
+  await off.fill('22:30');
+  await off.press('Enter');
+  await expect(off).toHaveValue(/^10:30\sPM$/i);
   await page.waitForTimeout(400);
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'lamp to leaves' })).toHaveValue('6 in');

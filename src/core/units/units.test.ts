@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { evenly } from '../../../test/evenly';
-import { readClock, showClock, showHours } from './clock';
+import { readClock, showClock, showHourOfDay, showHours } from './clock';
 import { readLength, showLength } from './length';
 import { LUX_PER_FOOT_CANDLE, ppfdOfReading, readingOfPpfd, readLight, type LightUnit } from './light';
 import { showMoney } from './money';
@@ -138,6 +138,8 @@ test.each([
   ['6 pm', 1080],
   ['12am', 0],
   ['12:15 pm', 735],
+  ['6:30 P.M.', 1110],
+  ['13 pm', null],
   ['24:00', 0],
   ['25:00', null],
   ['6:75', null],
@@ -145,9 +147,13 @@ test.each([
 ])('the time %s is minute %s of the day', (text, minutes) => expect(value(readClock(text))).toBe(minutes));
 
 test('times are shown within the day', () => {
-  expect(showClock(-30)).toBe('23:30');
-  expect(showClock(1440 + 75)).toBe('01:15');
+  expect(showClock(-30, '24')).toBe('23:30');
+  expect(showClock(1440 + 75, '24')).toBe('01:15');
   expect(showHours(930)).toBe('15 h 30');
+  const plain = (minutes: number) => showClock(minutes, '12').replace(/\s/, ' ');
+  expect([0, 390, 720, 750, 1439].map(plain)).toEqual(['12:00 am', '6:30 am', '12:00 pm', '12:30 pm', '11:59 pm']);
+  expect([0, 6, 12, 18, 24].map((h) => showHourOfDay(h, '12').replace(/\s/, ' '))).toEqual(['12 am', '6 am', '12 pm', '6 pm', '12 am']);
+  for (const form of ['24', '12'] as const) for (let m = 0; m < 1440; m++) expect(value(readClock(showClock(m, form)))).toBe(m);
 });
 
 test('freezing and boiling in both worlds', () => {

@@ -93,7 +93,7 @@ export function answerDaylightText(text: string): DaylightReply {
         high_mol_per_m2_d: m.high,
         sun_h: m.sunHours,
         strongest_umol_per_m2_s: m.strongest.ppfd,
-        strongest_at: m.strongest.ppfd > 0 ? `${isoOf(m.strongest.day)} ${showClock(m.strongest.minute)}` : '',
+        strongest_at: m.strongest.ppfd > 0 ? `${isoOf(m.strongest.day)} ${showClock(m.strongest.minute, '24')}` : '',
         lean: leanOf(m),
       })),
       days_mol_per_m2_d: [...p.mean],

@@ -25,6 +25,7 @@ export function readSettings(data: unknown, fallback: Settings): Settings {
   return {
     lengthUnit: pick('lengthUnit', ['cm', 'in']),
     temperatureUnit: pick('temperatureUnit', ['C', 'F']),
+    clock: pick('clock', ['24', '12']),
     theme: pick('theme', ['auto', 'light', 'dark']),
     mapShows: pick('mapShows', MAP_SHOWS),
     timerStep_min: pick('timerStep_min', [1, 15, 30]),

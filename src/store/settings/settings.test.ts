@@ -4,7 +4,9 @@ import { startingSettings } from './settingsStore';
 test('units begin as people of that language use them', () => {
   expect(startingSettings('en-US').lengthUnit).toBe('in');
   expect(startingSettings('en-GB').lengthUnit).toBe('cm');
-  expect(startingSettings('de-DE')).toMatchObject({ lengthUnit: 'cm', temperatureUnit: 'C' });
+  expect(startingSettings('de-DE')).toMatchObject({ lengthUnit: 'cm', temperatureUnit: 'C', clock: '24' });
+  expect(startingSettings('en-US').clock).toBe('12');
+  expect(startingSettings('not a language').clock).toBe('24');
 });
 
 test('what was kept is taken, and what is strange falls back without harm', () => {
@@ -14,6 +16,7 @@ test('what was kept is taken, and what is strange falls back without harm', () =
     theme: 'dark',
     mapShows: 'ppfd',
     temperatureUnit: 'F',
+    clock: '24',
     timerStep_min: 15,
     remind_min: null,
     meter: 'lux-basic',
@@ -27,5 +30,5 @@ test('what was kept is taken, and what is strange falls back without harm', () =
   const plan = { columns: ['x', 'value'], unit: 'lx', length: 'cm', headed: true };
   const kept = readSettings({ meter: 'own', tablePlans: [{ head: 'a|b', plan }, { head: 'c', plan: { columns: ['<b>'] } }, 7] }, start);
   expect(kept).toMatchObject({ meter: 'own', tablePlans: [{ head: 'a|b', plan }] });
-  for (const odd of [null, 7, 'x', [], { lengthUnit: 'ell', theme: 3 }]) expect(readSettings(odd, start)).toEqual(start);
+  for (const odd of [null, 7, 'x', [], { lengthUnit: 'ell', theme: 3, clock: 12 }]) expect(readSettings(odd, start)).toEqual(start);
 });

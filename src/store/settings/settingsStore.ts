@@ -1,5 +1,6 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { ColumnPlan } from '../../core/measure/reading/readingTable';
+import type { ClockForm } from '../../core/units/clock';
 import type { LengthUnit } from '../../core/units/length';
 import type { TemperatureUnit } from '../../core/units/temperature';
 
@@ -15,6 +16,7 @@ export type FirstWay = (typeof FIRST_WAYS)[number];
 export interface Settings {
   readonly lengthUnit: LengthUnit;
   readonly temperatureUnit: TemperatureUnit;
+  readonly clock: ClockForm;
   readonly theme: 'auto' | 'light' | 'dark';
   readonly mapShows: MapShows;
   /** The steps in which the household's timers can be set. */
@@ -33,12 +35,13 @@ export interface Settings {
 
 export type SettingsStore = StoreApi<Settings>;
 
-/** @param language  the browser's language tag: where inches are at home, inches come first */
+/** @param language  the browser's language tag: where inches are at home, inches come first; so with clocks that go to 12 */
 export function startingSettings(language: string): Settings {
   const inches = language === 'en-US';
   return {
     lengthUnit: inches ? 'in' : 'cm',
     temperatureUnit: inches ? 'F' : 'C',
+    clock: countsToTwelve(language) ? '12' : '24',
     theme: 'auto',
     mapShows: 'dli',
     timerStep_min: 15,
@@ -48,6 +51,15 @@ export function startingSettings(language: string): Settings {
     firstDone: 0,
     tablePlans: [],
   };
+}
+
+/** Where clocks go from 12 to 12 in everyday writing, by the browser's own tables. */
+function countsToTwelve(language: string): boolean {
+  try {
+    return new Intl.DateTimeFormat(language, { hour: 'numeric' }).resolvedOptions().hour12 === true;
+  } catch {
+    return false; // no language tag
+  }
 }
 
 export const createSettingsStore = (language: string): SettingsStore => createStore(() => startingSettings(language));

@@ -41,7 +41,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
   const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
   const past = useSite((s) => s.past);
-  const { lengthUnit } = useSettings();
+  const told = useSettings();
   usePageActions(ACTIONS);
   const light = useBenchLight();
   const { handOn } = useBenchLook();
@@ -60,7 +60,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
       ready && current ? habitsOf(stand, ready, traysIn(stand, asked === 'stand' ? { of: 'stand' } : { of: asked, id })).slice(0, 3) : [],
     [ready, current, stand, asked, id],
   );
-  const words = (offer: Offer) => movesWords(offer.moves, stand, site.lamps, lengthUnit);
+  const words = (offer: Offer) => movesWords(offer.moves, stand, site.lamps, told);
   const offers = current?.offers.filter((o) => !dismissed.includes(o.id)) ?? [];
   const tryIt = (offer: Offer) => {
     if (changeSite(sites, words(offer), applyOnStand(stand.stand.id, offer.moves)) && stand.stand.autoArranged) say(KEEPS_POSITIONS);

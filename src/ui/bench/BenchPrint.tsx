@@ -27,7 +27,7 @@ function alike(lamps: readonly BenchLamp[]): readonly { readonly lamp: BenchLamp
 export function BenchPrint({ stand }: { stand: BenchStand }) {
   const light = useBenchLight();
   const site = useSite((s) => s.site);
-  const { lengthUnit } = useSettings();
+  const { lengthUnit, clock } = useSettings();
   const answer = light.status === 'ready' ? light.answer : null;
   if (!answer) return <p>The light is still being worked out. Print again in a moment.</p>;
   const both = (m: number) => `${showLength(m, 'cm')} (${showLength(m, 'in')})`;
@@ -72,7 +72,7 @@ export function BenchPrint({ stand }: { stand: BenchStand }) {
                     <td rowSpan={rows} className="whitespace-nowrap">
                       {showHours(t.timer.lit_min)}
                       <br />
-                      {timesWords(t.timer)}
+                      {timesWords(t.timer, clock)}
                     </td>
                   )}
                   <td>

@@ -61,7 +61,7 @@ function Frontier({
 }) {
   const { sites } = useWorkspace();
   const currency = useSite((s) => s.site.currency);
-  const { theme, lengthUnit } = useSettings();
+  const { theme, lengthUnit, clock } = useSettings();
   const colours = useColours(theme);
   const sliderId = useId();
   const [against, setAgainst] = useState<Against>('uniformity');
@@ -125,7 +125,7 @@ function Frontier({
   const words =
     (chosen.lift === 0 ? 'lamps as they hang' : liftWords(tier, chosen.lift, lengthUnit)) +
     (chosen.dim === null ? '' : `, dimmed to ${Math.round(100 * chosen.dim)} %`) +
-    `, ${showHours(chosen.hours * 60)} from ${showClock(chosen.on_min)}`;
+    `, ${showHours(chosen.hours * 60)} from ${showClock(chosen.on_min, clock)}`;
   const set = () => {
     changeSite(sites, 'set height and hours', (site) => applyMoves(site, chosen.moves, tables));
     commands.choose([], tier.tier.id);

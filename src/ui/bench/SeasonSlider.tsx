@@ -15,7 +15,7 @@ const DAY_MS = 350;
 export function SeasonSlider({ stand }: { stand: BenchStand }) {
   const { benchLooks, benchLights } = useWorkspace();
   const { day } = useBenchLook();
-  const { lengthUnit } = useSettings();
+  const told = useSettings();
   const today = useToday();
   const { chart, working } = useChart();
   const [running, setRunning] = useState(false);
@@ -43,7 +43,7 @@ export function SeasonSlider({ stand }: { stand: BenchStand }) {
   const dated = stand.tiers.some((t) => t.trays.some((y) => y.batch.sown !== null));
 
   const visit = own?.visits.findLast((v) => v.day <= now);
-  const jobs = visit ? jobsOf(visit, stand, lengthUnit) : [];
+  const jobs = visit ? jobsOf(visit, stand, told) : [];
   return (
     <section aria-label="Season" className="border-b border-line bg-sheet px-3 py-1.5 md:px-5 print:hidden">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">

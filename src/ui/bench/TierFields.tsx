@@ -15,12 +15,14 @@ import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { TypedField } from '../parts/TypedField';
 import type { EditCommands } from './useEditCommands';
+import { useSettings } from '../shell/WorkspaceContext';
 
 const ORDER: readonly FaceName[] = ['back', 'left', 'right', 'front', 'ceiling', 'floor'];
 const MATERIALS = materialLibrary.map((m) => ({ value: m.id, label: m.name }));
 
 /** The hours of a tier's lamps, and which timer they hang on. */
 export function TierHours({ stand, tier: t, commands }: { stand: BenchStand; tier: BenchTier; commands: EditCommands }) {
+  const { clock } = useSettings();
   const { id, on_min, lit_min, pause } = t.timer;
   const set = (on: number, lit: number) => commands.change('change the hours', setTimes(id, on, lit));
   const timers = [...new Map(stand.tiers.map((other) => [other.timer.id, other])).values()];
@@ -33,10 +35,10 @@ export function TierHours({ stand, tier: t, commands }: { stand: BenchStand; tie
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <TypedField
           label="on at"
-          shown={showClock(on_min)}
+          shown={showClock(on_min, clock)}
           read={readClock}
-          hint="A time, such as 06:30."
-          inputClassName="w-18"
+          hint={`A time, such as ${showClock(390, clock)}.`}
+          inputClassName={clock === '24' ? 'w-18' : 'w-24'}
           onChange={(on) => set(on, lit_min)}
         />
         <NumberField
@@ -48,7 +50,7 @@ export function TierHours({ stand, tier: t, commands }: { stand: BenchStand; tie
           inputClassName="w-16"
           onChange={(h) => set(on_min, h * 60)}
         />
-        <span className="pb-1.5 text-soft">{pause ? timesWords(t.timer) : `off ${showClock(offAt(t.timer))}`}</span>
+        <span className="pb-1.5 text-soft">{pause ? timesWords(t.timer, clock) : `off ${showClock(offAt(t.timer), clock)}`}</span>
         {stand.tiers.length > 1 && (
           <SelectField
             label="timer"

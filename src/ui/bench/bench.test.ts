@@ -51,7 +51,9 @@ test.each<[Move, string]>([
     { do: 'add-lamp', tierId: first!.tier.id, lampId: 'led-bar-12-white-24', y: 0.1 },
     'Hang up the spare LED linkable bar 1.2 m, white, 24 W on tier 1, 10 cm from the front',
   ],
-])('a move is said as one would say it at the rack: %j', (move, words) => expect(moveWords(move, rack, [], 'cm')).toBe(words));
+])('a move is said as one would say it at the rack: %j', (move, words) =>
+  expect(moveWords(move, rack, [], { lengthUnit: 'cm', clock: '24' })).toBe(words),
+);
 
 test('several moves make one sentence', () =>
   expect(
@@ -62,7 +64,7 @@ test('several moves make one sentence', () =>
       ],
       rack,
       [],
-      'in',
+      { lengthUnit: 'in', clock: '24' },
     ),
   ).toBe('Turn Leek by a quarter, and slide the lamps on tier 1 4 in to the left'));
 

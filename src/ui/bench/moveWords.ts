@@ -5,6 +5,7 @@ import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import type { Lamp } from '@/core/things/lamp/Lamp';
 import { showClock, showHours } from '@/core/units/clock';
 import { showLength, type LengthUnit } from '@/core/units/length';
+import type { Settings } from '@/store/settings/settingsStore';
 import { riserWords, stepWords, trayName } from './benchWords';
 
 /** How far the lamps of a tier go up or down, in the steps of what they hang by. */
@@ -13,8 +14,11 @@ export const liftWords = ({ tier }: Pick<BenchTier, 'tier'>, lift: number, unit:
     ' or ',
   );
 
+/** The units that moves are told in. */
+type ToldIn = Pick<Settings, 'lengthUnit' | 'clock'>;
+
 /** A move as one would say it to somebody at the rack; the tier is named where the stand has several. */
-export function moveWords(move: Move, stand: BenchStand, own: readonly Lamp[], unit: LengthUnit): string {
+export function moveWords(move: Move, stand: BenchStand, own: readonly Lamp[], { lengthUnit: unit, clock }: ToldIn): string {
   const tierOf = (id: string) => stand.tiers.find((t) => t.tier.id === id);
   const trayOf = (id: string) => stand.tiers.flatMap((t) => t.trays.map((y) => ({ t, y }))).find(({ y }) => y.tray.id === id);
   const tray = (id: string) => {
@@ -33,7 +37,7 @@ export function moveWords(move: Move, stand: BenchStand, own: readonly Lamp[], u
     case 'hours': {
       const on = stand.tiers.filter((t) => t.timer.id === move.timerId);
       const tiers = stand.tiers.length > 1 ? ` on tier ${on.map((t) => t.number).join(', ')}` : '';
-      return `${showHours(move.lit_min)} a day instead of ${showHours(on[0]?.timer.lit_min ?? 0)}${tiers}, on at ${showClock(move.on_min)}`;
+      return `${showHours(move.lit_min)} a day instead of ${showHours(on[0]?.timer.lit_min ?? 0)}${tiers}, on at ${showClock(move.on_min, clock)}`;
     }
     case 'shift':
       return move.dx !== 0
@@ -74,8 +78,8 @@ export function moveWords(move: Move, stand: BenchStand, own: readonly Lamp[], u
 }
 
 /** Several moves in one sentence: the first as it is, the others after "and". */
-export const movesWords = (moves: readonly Move[], stand: BenchStand, own: readonly Lamp[], unit: LengthUnit): string =>
+export const movesWords = (moves: readonly Move[], stand: BenchStand, own: readonly Lamp[], told: ToldIn): string =>
   moves
-    .map((m) => moveWords(m, stand, own, unit))
+    .map((m) => moveWords(m, stand, own, told))
     .map((words, i) => (i === 0 ? words : words.charAt(0).toLowerCase() + words.slice(1)))
     .join(', and ');

@@ -11,7 +11,8 @@ import { useSettings, useToday } from '../shell/WorkspaceContext';
 
 /** The card of the rack: how each tier hangs now, and what is to be done when, with a box to tick. */
 export function RackCard({ stand, chart }: { stand: BenchStand; chart: HangChart }) {
-  const { lengthUnit } = useSettings();
+  const told = useSettings();
+  const { lengthUnit } = told;
   const today = useToday();
   const cell = 'border-b border-neutral-400 py-0.5 pr-2 align-top';
   return (
@@ -38,7 +39,7 @@ export function RackCard({ stand, chart }: { stand: BenchStand; chart: HangChart
                     ? `${t.lamps.length} × ${first.lamp.name}, face ${showLength(first.fitting.face, lengthUnit)} above the shelf (${hangWords(t, first.fitting, lengthUnit)})`
                     : 'none'}
                 </td>
-                <td className={cell}>{timesWords(t.timer)}</td>
+                <td className={cell}>{timesWords(t.timer, told.clock)}</td>
                 <td className={cell}>{t.trays.map(trayName).join(', ')}</td>
               </tr>
             );
@@ -58,7 +59,7 @@ export function RackCard({ stand, chart }: { stand: BenchStand; chart: HangChart
             <tr key={v.day} className="break-inside-avoid">
               <td className={`${cell} font-semibold`}>{dayWords(v.day)}</td>
               <td className={cell}>
-                {jobsOf(v, stand, lengthUnit).map((j) => (
+                {jobsOf(v, stand, told).map((j) => (
                   <div key={j.key}>
                     {j.tier === null ? '' : `Tier ${j.tier}: `}
                     {j.words}

@@ -12,13 +12,13 @@ const SHOWN = 6;
 
 /** What is to be done otherwise than the chart said that was put up at the rack. */
 export function ChartChanges({ stand, chart, kept }: { stand: BenchStand; chart: HangChart; kept: KeptChart }) {
-  const { lengthUnit } = useSettings();
+  const told = useSettings();
   const today = useToday();
   const changes = diffCharts(kept.visits, chart.visits, today);
   if (changes.length === 0) return <p className="text-verdigris">The chart that you put up on {dayWords(kept.made)} still holds.</p>;
   const words = (jobs: (typeof changes)[number]['now']) =>
     jobs
-      ? jobsOf(jobs, stand, lengthUnit)
+      ? jobsOf(jobs, stand, told)
           .map((j) => `${j.tier === null ? '' : `tier ${j.tier}: `}${j.words}`)
           .join('; ')
       : 'nothing';

@@ -7,7 +7,6 @@ import type { HangChart } from '@/core/plan/hang/HangChart';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import type { Site } from '@/core/site/stand/Site';
 import { isoOf, type Day } from '@/core/units/day';
-import type { LengthUnit } from '@/core/units/length';
 import { chartCsv, chartJson, zoneOf } from '@/store/files/writeChart';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
@@ -20,7 +19,7 @@ import { clockChangeWords, jobsOf } from './jobWords';
 /** The chart on paper, in the calendar and in files; and put up at the rack, to be held against what comes. */
 export function ChartOut({ stand, chart }: { stand: BenchStand; chart: HangChart }) {
   const { sites } = useWorkspace();
-  const { lengthUnit } = useSettings();
+  const told = useSettings();
   const { visits, timeZone } = useSite((s) => s.site);
   const today = useToday();
   const { id, name } = stand.stand;
@@ -30,10 +29,7 @@ export function ChartOut({ stand, chart }: { stand: BenchStand; chart: HangChart
     const before = stand.stand.calendar;
     const sequence = (before?.sequence ?? -1) + 1;
     const fallen = (before?.days ?? []).filter((day) => day >= today && chart.visits.every((v) => v.day !== day));
-    const events = [
-      ...eventsOf(chart, stand, lengthUnit, visits.time_min),
-      ...fallen.map((day) => cancelledEvent(stand, day, visits.time_min)),
-    ];
+    const events = [...eventsOf(chart, stand, told, visits.time_min), ...fallen.map((day) => cancelledEvent(stand, day, visits.time_min))];
     saveFile(
       fileName(`${name} hang chart`, 'ics'),
       writeIcs(`${name}: hang chart`, events, zone, takenNow('').now_ms, sequence),
@@ -89,9 +85,9 @@ const VISIT_MIN = 20;
 const uidOf = (stand: BenchStand, day: Day, what = '') => `${stand.stand.id}-${isoOf(day)}${what}@copper-noon`;
 
 /** The visits of a chart as entries of a calendar, and the days on which plug timers have to be set for the clocks. */
-export const eventsOf = (chart: HangChart, stand: BenchStand, unit: LengthUnit, at_min: number): CalendarEvent[] => [
+export const eventsOf = (chart: HangChart, stand: BenchStand, told: Parameters<typeof jobsOf>[2], at_min: number): CalendarEvent[] => [
   ...chart.visits.map((v) => {
-    const jobs = jobsOf(v, stand, unit);
+    const jobs = jobsOf(v, stand, told);
     return {
       uid: uidOf(stand, v.day),
       day: v.day,

@@ -10,8 +10,9 @@ import { jobsOf, trayOf } from './jobWords';
 
 /** Before a trip: what must be done, and what will have become of the trays by the return. */
 export function TripPanel({ stand, trip, title, open = false }: { stand: BenchStand; trip: Trip; title?: string; open?: boolean }) {
-  const { lengthUnit } = useSettings();
-  const jobs = trip.before ? jobsOf(trip.before, stand, lengthUnit) : [];
+  const told = useSettings();
+  const { lengthUnit } = told;
+  const jobs = trip.before ? jobsOf(trip.before, stand, told) : [];
   const drift = trip.drift.flatMap((d) => {
     const y = trayOf(stand, d.trayId);
     if (!y || d.leave.phase === 'left') return [];

@@ -36,10 +36,11 @@ export function VisitList({ stand, chart }: { stand: BenchStand; chart: HangChar
 
 function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit; first: boolean }) {
   const { sites, benchLooks } = useWorkspace();
-  const { lengthUnit } = useSettings();
+  const told = useSettings();
+  const { lengthUnit } = told;
   const today = useToday();
   const router = useRouter();
-  const jobs = jobsOf(visit, stand, lengthUnit);
+  const jobs = jobsOf(visit, stand, told);
   return (
     <li className="grid grid-cols-[6.5rem_1fr_auto] gap-x-4 border-t border-line py-2.5 max-md:grid-cols-[1fr_auto]" data-testid="visit">
       <div className="max-md:flex max-md:items-baseline max-md:gap-3">

@@ -43,7 +43,7 @@ const visit: VisitJobs = {
 };
 
 test('what is to be done is said in the steps that there are, tier by tier, the timers last', () => {
-  expect(jobsOf(visit, stand, 'cm').map((j) => `${j.tier ?? '-'} ${j.words}`)).toEqual([
+  expect(jobsOf(visit, stand, { lengthUnit: 'cm', clock: '24' }).map((j) => `${j.tier ?? '-'} ${j.words}`)).toEqual([
     '1 both lamps 2 links up, face 37 cm above the shelf',
     '1 both lamps dimmed to 75 %',
     '1 Leek: 2 risers out, then on the shelf',
@@ -52,7 +52,7 @@ test('what is to be done is said in the steps that there are, tier by tier, the 
     '3 all three lamps 4 cm up, faces 37 cm and 34 cm above the shelf',
     '- Timer of tiers 4 and 5: 05:30 to 20:00, 14 h 30',
   ]);
-  expect(jobsOf(visit, stand, 'in')[0]!.words).toBe('both lamps 2 links up, face 14½ in above the shelf');
+  expect(jobsOf(visit, stand, { lengthUnit: 'in', clock: '24' })[0]!.words).toBe('both lamps 2 links up, face 14½ in above the shelf');
   expect(hangerOf('chain').step).toBe(0.02);
 });
 
@@ -90,7 +90,7 @@ test('the same list as rows, as a table that no spreadsheet runs, as JSON and as
   expect((JSON.parse(chartJson(full, stand)) as { visits: { after: unknown[] }[] }).visits[0]!.after).toEqual([
     { tray: 'Leek', stage: 'seedling', phase: 'growing', height_m: 0.0512, distance_m: 0.2, weakest_mol: 9.42, mean_mol: 11, strongest_mol: 12.5, says: 'suits' }, // prettier-ignore
   ]);
-  const [entry] = eventsOf(chart, stand, 'cm', 18 * 60);
+  const [entry] = eventsOf(chart, stand, { lengthUnit: 'cm', clock: '24' }, 18 * 60);
   expect(entry).toMatchObject({ uid: 'demo-rack-2027-02-13@copper-noon', at_min: 1080, title: 'Map-room rack: 7 things to do' });
   expect(entry!.text.split('\n')[0]).toBe('Tier 1: both lamps 2 links up, face 37 cm above the shelf');
 });

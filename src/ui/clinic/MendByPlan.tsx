@@ -47,10 +47,10 @@ export function useMends(treatments: readonly Treatment[], { stand, tray, light 
 /** A treatment that is a change of the plan: what it is here, what the tray would get, and the press that does it. */
 export function MendByPlan({ mend, standing }: { mend: PlanMend | null; standing: TrayToday }) {
   const { sites } = useWorkspace();
-  const { lengthUnit } = useSettings();
+  const told = useSettings();
   const lamps = useSite((s) => s.site.lamps);
   if (!mend) return null;
-  const words = moveWords(mend.move, standing.stand, lamps, lengthUnit);
+  const words = moveWords(mend.move, standing.stand, lamps, told);
   const apply = () => {
     const made = changeSite(sites, words, applyOnStand(standing.stand.stand.id, [mend.move]));
     if (made)

@@ -28,7 +28,7 @@ import { Link } from '../parts/Link';
 import { Segments } from '../parts/Segments';
 import { DoneSheet } from '../parts/Sheet';
 import { dayWords } from '../season/dayWords';
-import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { stageWords } from '../verdict/words';
 import { YearAnswer } from './YearAnswer';
 import { MONTHS } from './daylightWords';
@@ -146,6 +146,7 @@ const RANGE = 'w-full accent-lit max-md:min-h-11';
 
 function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
   const { sites } = useWorkspace();
+  const { clock } = useSettings();
   const site = useSite((s) => s.site);
   const today = useToday();
   const [month, setMonth] = useState(() => new Date(today * 86_400_000).getUTCMonth());
@@ -214,7 +215,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
               beside={tray.asked.beside}
               paths={paths}
               now={now}
-              time={showClock(minute)}
+              time={showClock(minute, clock)}
               below={planDepth(trays)}
               onHorizon={(horizon) =>
                 changeSite(
@@ -229,7 +230,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
             </PanePicture>
             <div aria-live="polite" data-testid="moment" className="space-y-1">
               <p className="text-lg font-semibold tabular-nums">
-                21 {MONTHS[month]}, {showClock(minute)}
+                21 {MONTHS[month]}, {showClock(minute, clock)}
               </p>
               <p className="text-night-soft">
                 {now.elevation > 0
@@ -250,7 +251,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
           </div>
           <div className="grid grid-cols-1 gap-x-6 gap-y-2 sm:grid-cols-2">
             <label className="block text-sm text-night-soft">
-              hour, {showClock(minute)}
+              hour, {showClock(minute, clock)}
               <input
                 type="range"
                 className={RANGE}
@@ -259,7 +260,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
                 step={10}
                 value={minute}
                 aria-label="Hour"
-                aria-valuetext={showClock(minute)}
+                aria-valuetext={showClock(minute, clock)}
                 onChange={(e) => setMinute(Number(e.target.value))}
               />
             </label>
@@ -383,14 +384,14 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
           <section className="space-y-2">
             <h2 className="text-lg font-semibold">Set the timer over the year</h2>
             {settings.length === 1 ? (
-              <p>{settings[0]!.lit_min === 0 ? 'The lamps can stay off all year.' : `${timesWords(settings[0]!)}, all year.`}</p>
+              <p>{settings[0]!.lit_min === 0 ? 'The lamps can stay off all year.' : `${timesWords(settings[0]!, clock)}, all year.`}</p>
             ) : (
               <ul className="space-y-0.5">
                 {settings.map((s) => (
                   <li key={s.day} className="grid grid-cols-[7rem_1fr]">
                     <span className="text-soft">{dayWords(s.day)}</span>
                     <span>
-                      {s.lit_min === 0 ? 'lamps off' : timesWords(s)}
+                      {s.lit_min === 0 ? 'lamps off' : timesWords(s, clock)}
                       <span className="text-soft">{photoperiodWords(topUps, s.day, tray.tray.id)}</span>
                     </span>
                   </li>

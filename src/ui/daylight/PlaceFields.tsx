@@ -21,7 +21,7 @@ import { Link } from '../parts/Link';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { TypedField } from '../parts/TypedField';
-import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { CLIMATE_WORDS, shortMonth } from './daylightWords';
 import { epwWords } from './epwWords';
 
@@ -30,6 +30,7 @@ const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
 /** Where the household is: typed, by the town of its time zone, or by the device. */
 export function PlaceFields() {
   const { sites } = useWorkspace();
+  const { clock } = useSettings();
   const place = useSite((s) => s.site.place);
   const siteZone = useSite((s) => s.site.timeZone);
   const timeZone = siteZone ?? zoneHere();
@@ -89,8 +90,8 @@ export function PlaceFields() {
       )}
       {place && isOtherZone(place.longitude, ahead) && (
         <p className="border-l-2 border-copper pl-3" data-testid="other-zone">
-          By these clocks the sun is highest at {showClock(sunsNoon(place.longitude, ahead))} there. Check the longitude (W or E), or choose
-          the{' '}
+          By these clocks the sun is highest at {showClock(sunsNoon(place.longitude, ahead), clock)} there. Check the longitude (W or E), or
+          choose the{' '}
           <Link href="/settings#time-zone" className="font-semibold underline underline-offset-4">
             time zone
           </Link>{' '}

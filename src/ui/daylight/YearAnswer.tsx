@@ -8,6 +8,7 @@ import { trayName } from '../bench/benchWords';
 import { joined, monthRuns, MONTHS, turnEvery } from './daylightWords';
 import { roundHalf } from './MonthTable';
 import type { TrayAtWindow } from './useDaylight';
+import { useSettings } from '../shell/WorkspaceContext';
 
 interface AnswerProps {
   months: readonly MonthAtPlace[];
@@ -19,6 +20,7 @@ interface AnswerProps {
 
 /** The year in a sentence, what the strongest sun does, and how one-sided the light is. */
 export function YearAnswer({ months, tray, topUps, lit, curtained }: AnswerProps) {
+  const { clock } = useSettings();
   const { stage } = tray;
   const says = months.map((m) => monthSays(m, stage));
   const right = monthRuns(says.map((s) => s === 'suits'));
@@ -61,8 +63,8 @@ export function YearAnswer({ months, tray, topUps, lit, curtained }: AnswerProps
       {peak !== null && (
         <p className="text-copper">
           On clear days, {joined(monthRuns(months.map((_, i) => scorched.includes(i))))}, the sun brings up to{' '}
-          {Math.round(months[peak]!.strongest.ppfd)} µmol/m²/s, at {showClock(months[peak]!.strongest.minute)} in {MONTHS[peak]!}; its
-          leaves tolerate {Math.round(stage.ppfdMax)}.{' '}
+          {Math.round(months[peak]!.strongest.ppfd)} µmol/m²/s, at {showClock(months[peak]!.strongest.minute, clock)} in {MONTHS[peak]!};
+          its leaves tolerate {Math.round(stage.ppfdMax)}.{' '}
           {curtained ? 'Move it further from the glass.' : 'A net curtain at that hour, or a place further from the glass, protects it.'}
         </p>
       )}

@@ -1,4 +1,5 @@
 'use client';
+import { showHourOfDay } from '@/core/units/clock';
 import { blocksOf } from '@/core/units/LitTimes';
 import { useEffect, useRef } from 'react';
 import { ppfdFor } from '@/core/judge/dli/dli';
@@ -9,6 +10,7 @@ import type { Day } from '@/core/units/day';
 import { coloursOf, colourOfLight } from '../drawing/lightColours';
 import { shortMonth } from './daylightWords';
 import { NIGHT } from '../theme/night';
+import { useSettings } from '../shell/WorkspaceContext';
 
 interface YearCarpetProps {
   year: Year;
@@ -25,6 +27,7 @@ const HOURS = 12;
 
 /** The year at one plant: every column a day, every row a part of it, in the plant's own bands; the lamp's hours as outlines. */
 export function YearCarpet({ year, place, stage, topUps, sky, day, minute }: YearCarpetProps) {
+  const { clock } = useSettings();
   const canvas = useRef<HTMLCanvasElement>(null);
   const { days, parts, from } = year;
   useEffect(() => {
@@ -48,7 +51,7 @@ export function YearCarpet({ year, place, stage, topUps, sky, day, minute }: Yea
       <div className="relative" aria-hidden>
         {[6, 12, 18].map((h) => (
           <span key={h} className="absolute right-1 -translate-y-1/2" style={{ top: `${y(h * 60)}%` }}>
-            {String(h).padStart(2, '0')}
+            {showHourOfDay(h, clock)}
           </span>
         ))}
       </div>

@@ -1,6 +1,7 @@
 'use client';
 import { readClock, showClock } from '@/core/units/clock';
 import { TypedField } from '../parts/TypedField';
+import { useSettings } from '../shell/WorkspaceContext';
 
 interface ClockFieldProps {
   label: string;
@@ -12,15 +13,16 @@ interface ClockFieldProps {
 
 /** A time of day. */
 export function ClockField({ label, value, onChange, refuse }: ClockFieldProps) {
+  const { clock } = useSettings();
   return (
     <TypedField
       label={label}
-      shown={showClock(value)}
+      shown={showClock(value, clock)}
       read={readClock}
       {...(refuse ? { refuse } : {})}
       onChange={onChange}
-      hint="A time of day, such as 6:30."
-      inputClassName="w-20"
+      hint={`A time of day, such as ${showClock(390, clock)}.`}
+      inputClassName={clock === '24' ? 'w-20' : 'w-24'}
     />
   );
 }

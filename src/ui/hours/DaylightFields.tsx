@@ -7,7 +7,7 @@ import type { StandTimer } from '@/core/plan/timer/servedBy';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';
-import { useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import { dliNumber } from '../drawing/lightWords';
 import { Link } from '../parts/Link';
 import { standPath } from '../stands/places';
@@ -19,6 +19,7 @@ const TO_BEGIN_WITH: Daylight = { dli: 2, from_min: 8 * 60, to_min: 17 * 60 };
 /** Daylight on the plants of a timer, as the person states it: the lamps have so much less to give. */
 export function DaylightFields({ timer, standId }: { timer: StandTimer; standId: string }) {
   const { sites } = useWorkspace();
+  const { clock } = useSettings();
   const { daylight, sun } = timer.tiers[0]!.tier;
   const change = (next: Daylight | null) => changeSite(sites, 'state the daylight', setDaylight(timer.id, next));
   if (!daylight && sun)
@@ -26,7 +27,7 @@ export function DaylightFields({ timer, standId }: { timer: StandTimer; standId:
       <p className="flex flex-wrap items-center gap-x-3 text-[0.9375rem]">
         <span>
           <Sun size={17} aria-hidden className="mr-1.5 inline" />
-          {dliNumber(sun.dli)} mol/m²/day from the window, {showClock(sun.from_min)} to {showClock(sun.to_min)}
+          {dliNumber(sun.dli)} mol/m²/day from the window, {showClock(sun.from_min, clock)} to {showClock(sun.to_min, clock)}
         </span>
         <Link
           href={standPath(standId, 'daylight')}

@@ -1,4 +1,5 @@
 'use client';
+import { showHourOfDay } from '@/core/units/clock';
 import { blocksOf, type LitTimes } from '@/core/units/LitTimes';
 import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
@@ -25,7 +26,7 @@ interface DliFigureProps {
 
 /** Light received during the day (cumulative DLI) towards the crop's band, at the weakest, the mean and the strongest spot. */
 export function DliFigure({ weakest, mean, strongest, times, daylight = null, low, high }: DliFigureProps) {
-  const { theme } = useSettings();
+  const { theme, clock } = useSettings();
   const colours = useColours(theme);
   const data = useMemo(() => {
     const steps = Array.from({ length: 49 }, (_, i) => i * 30);
@@ -72,7 +73,7 @@ export function DliFigure({ weakest, mean, strongest, times, daylight = null, lo
             maxRotation: 0,
             color: colours.soft,
             font: { family: 'Barlow Semi Condensed' },
-            callback: (hour) => String(hour).padStart(2, '0'),
+            callback: (hour) => showHourOfDay(Number(hour), clock),
           },
           grid: { display: false },
         },
@@ -83,7 +84,7 @@ export function DliFigure({ weakest, mean, strongest, times, daylight = null, lo
         },
       },
     }),
-    [colours],
+    [colours, clock],
   );
   return (
     <figure>

@@ -2,9 +2,9 @@
 import { useRef } from 'react';
 import { blocksOf, offAt, type LitTimes } from '@/core/units/LitTimes';
 import { lengthOf, overlapOf, type Span } from '@/core/units/Span';
-import { MINUTES_PER_DAY, showClock } from '@/core/units/clock';
+import { MINUTES_PER_DAY, showClock, showHourOfDay } from '@/core/units/clock';
 import { beginGesture, endGesture } from '@/store/site/siteStore';
-import { useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 
 interface HoursStripProps {
   times: LitTimes;
@@ -33,6 +33,7 @@ const piecesOf = (from: number, long: number): readonly (readonly [number, numbe
 /** A lamp's day from midnight to midnight: drag either end, or the block itself, or use the arrow keys. */
 export function HoursStrip({ times, onChange, step_min = 15, quiet, cheap, daylight, of }: HoursStripProps) {
   const { sites } = useWorkspace();
+  const { clock } = useSettings();
   const strip = useRef<HTMLDivElement>(null);
   /** Where a drag began; `whole` from going on to going off, a pause between included. */
   const grip = useRef<{ x: number; on: number; lit: number; whole: number; width: number } | null>(null);
@@ -73,7 +74,7 @@ export function HoursStrip({ times, onChange, step_min = 15, quiet, cheap, dayli
       aria-valuemin={0}
       aria-valuemax={MINUTES_PER_DAY}
       aria-valuenow={at}
-      aria-valuetext={showClock(at)}
+      aria-valuetext={showClock(at, clock)}
       className="absolute top-0 z-10 h-full w-7 -translate-x-1/2 cursor-ew-resize touch-none rounded max-md:w-10"
       style={{ left: pc(at === 0 && what === 'off' ? MINUTES_PER_DAY : at) }}
       {...dragged(what)}
@@ -130,7 +131,7 @@ export function HoursStrip({ times, onChange, step_min = 15, quiet, cheap, dayli
       </div>
       <div className="flex justify-between font-narrow text-xs text-soft" aria-hidden>
         {[0, 6, 12, 18, 24].map((h) => (
-          <span key={h}>{String(h).padStart(2, '0')}</span>
+          <span key={h}>{showHourOfDay(h, clock)}</span>
         ))}
       </div>
     </div>

@@ -7,7 +7,7 @@ import { timersOf } from '@/core/plan/timer/servedBy';
 import { showClock } from '@/core/units/clock';
 import { useStand } from '../bench/useBench';
 import { Link } from '../parts/Link';
-import { useSite } from '../shell/WorkspaceContext';
+import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { HoursHead } from './HoursHead';
 import { NoStand } from './NoStand';
 import { useLightOfStand } from './useLightOfStand';
@@ -24,6 +24,7 @@ export function HoursView() {
 }
 
 function OfStand({ stand }: { stand: BenchStand }) {
+  const { clock } = useSettings();
   const { quiet, cheap } = useSite((s) => s.site);
   const light = useLightOfStand(stand);
   const timers = useMemo(() => timersOf(stand), [stand]);
@@ -36,12 +37,12 @@ function OfStand({ stand }: { stand: BenchStand }) {
           {stand.tiers.some((t) => daylightOf(t.tier)) && <Key swatch="h-1.5 bg-[#c9b458]">daylight</Key>}
           {quiet && (
             <Key swatch="h-3 bg-slate/25">
-              quiet, {showClock(quiet.from_min)} to {showClock(quiet.to_min)}
+              quiet, {showClock(quiet.from_min, clock)} to {showClock(quiet.to_min, clock)}
             </Key>
           )}
           {cheap && (
             <Key swatch="h-1.5 bg-verdigris">
-              cheap, {showClock(cheap.from_min)} to {showClock(cheap.to_min)}
+              cheap, {showClock(cheap.from_min, clock)} to {showClock(cheap.to_min, clock)}
             </Key>
           )}
           <li>

@@ -46,7 +46,7 @@ const inRange = (results: readonly { readonly says: string }[]): number => resul
 /** One timer: its day, how each tray on it fares, and the times that would serve all of them best. */
 export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
   const { sites } = useWorkspace();
-  const { timerStep_min } = useSettings();
+  const { timerStep_min, clock } = useSettings();
   const { quiet, cheap, bands, price_per_kWh, currency } = useSite((s) => s.site);
   const { on_min, lit_min, pause } = timer;
   const off_min = offAt(timer);
@@ -161,7 +161,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
             <div className="space-y-2 rounded-md bg-sunk p-3" data-testid="best-times">
               <p>
                 {fewer ? 'To keep within every limit' : `Best for ${served.length === 1 ? 'it' : 'all of them'}`}:{' '}
-                <strong className="font-semibold">{timesWords(best)}</strong>
+                <strong className="font-semibold">{timesWords(best, clock)}</strong>
                 {best.lit_min > 0 && `, ${showHours(best.lit_min)}`}
                 {same ? ', as it is set' : `, ${showMoney(best.costPerDay * DAYS_PER_MONTH, currency)} a month`}.
                 {fewer && ' Fewer trays are in range then than now.'}
@@ -186,17 +186,18 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
                   className="min-h-11"
                   onClick={() => {
                     change(best.on_min, best.lit_min);
-                    say(`${name}: ${timesWords(best)}.`, { label: 'Undo', run: () => undo(sites) });
+                    say(`${name}: ${timesWords(best, clock)}.`, { label: 'Undo', run: () => undo(sites) });
                   }}
                 >
-                  <AlarmClock size={17} aria-hidden /> {best.lit_min > 0 ? `Set ${timesWords(best)}` : 'Leave the lamps off'}
+                  <AlarmClock size={17} aria-hidden /> {best.lit_min > 0 ? `Set ${timesWords(best, clock)}` : 'Leave the lamps off'}
                 </Button>
               )}
               {dimmed && (
                 <div className="space-y-2 border-t border-line pt-2" data-testid="dimmed-times">
                   <p>
-                    With dimmers: {turnTiersWords(dimmed.tiers, alone)}, {timesWords(dimmed.answer)} ({showHours(dimmed.answer.lit_min)}),{' '}
-                    {showMoney(dimmed.answer.costPerDay * DAYS_PER_MONTH, currency)} a month. {inRangeWords(dimmed.answer.results)}
+                    With dimmers: {turnTiersWords(dimmed.tiers, alone)}, {timesWords(dimmed.answer, clock)} (
+                    {showHours(dimmed.answer.lit_min)}), {showMoney(dimmed.answer.costPerDay * DAYS_PER_MONTH, currency)} a month.{' '}
+                    {inRangeWords(dimmed.answer.results)}
                   </p>
                   <Button
                     kind={same ? 'main' : 'plain'}
@@ -206,7 +207,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
                       const settings = new Map(dimmed.tiers.map((d) => [d.tier.tier.id, d.dimming.to]));
                       const words = turnTiersWords(dimmed.tiers, alone);
                       changeSite(sites, 'dim the lamps and set the hours', (s) => turnDimmers(settings)(setTimes(timer.id, on, lit)(s)));
-                      say(`${name}: ${words}, ${timesWords(dimmed.answer)}.`, { label: 'Undo', run: () => undo(sites) });
+                      say(`${name}: ${words}, ${timesWords(dimmed.answer, clock)}.`, { label: 'Undo', run: () => undo(sites) });
                       focusHeadingIfLost();
                     }}
                   >

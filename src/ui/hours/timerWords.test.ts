@@ -3,6 +3,7 @@ import { benchStandOf } from '@/core/answer/stand/benchStand';
 import { powerOf, timersOf } from '@/core/plan/timer/servedBy';
 import type { TimerResult } from '@/core/plan/timer/solveTimer';
 import { demoSite } from '@/store/site/demoSite';
+import type { ClockForm } from '@/core/units/clock';
 import type { Span } from '@/core/units/Span';
 import { cureWords, inRangeWords, timerLimitWords, timerName, timesWords, turnTiersWords } from './timerWords';
 
@@ -38,9 +39,11 @@ test('tiers on one timer are one timer, named by their numbers, with the watts o
 });
 
 test('times past midnight, never and always, and with a pause', () => {
-  const at = (on_min: number, lit_min: number, pause: Span | null = null) => timesWords({ on_min, lit_min, pause });
+  const at = (on_min: number, lit_min: number, pause: Span | null = null, clock: ClockForm = '24') =>
+    timesWords({ on_min, lit_min, pause }, clock);
   expect(at(360, 600, { from_min: 720, to_min: 900 })).toBe('06:00 to 12:00 and 15:00 to 19:00');
   expect([at(1320, 240), at(0, 0), at(300, 1440)]).toEqual(['22:00 to 02:00', 'off all day', 'day and night']);
+  expect(at(390, 750, null, '12')).toBe('6:30\u00a0am to 7:00\u00a0pm');
 });
 
 test('a cure is a timer of its own where that would do, else more or less light; an uneven tray needs another lamp', () => {

@@ -2,7 +2,7 @@ import type { DimmedTimer } from '@/core/plan/timer/dimTimer';
 import type { BenchTray } from '@/core/answer/stand/benchStand';
 import type { TimerResult, TimerLimit } from '@/core/plan/timer/solveTimer';
 import type { StandTimer } from '@/core/plan/timer/servedBy';
-import { MINUTES_PER_DAY, showClock, showHours } from '@/core/units/clock';
+import { MINUTES_PER_DAY, showClock, showHours, type ClockForm } from '@/core/units/clock';
 import { blocksOf, type LitTimes } from '@/core/units/LitTimes';
 import { trayName } from '../bench/benchWords';
 import { percent } from '../verdict/words';
@@ -16,11 +16,11 @@ export function timerName({ tiers }: StandTimer, alone: boolean): string {
   return `Timer of ${numbers.length === 1 ? 'tier' : 'tiers'} ${numbers.join(', ').replace(/, (\d+)$/, ' and $1')}`;
 }
 
-export function timesWords(times: LitTimes): string {
+export function timesWords(times: LitTimes, clock: ClockForm): string {
   if (times.lit_min === 0) return 'off all day';
   if (times.lit_min >= MINUTES_PER_DAY) return 'day and night';
   return blocksOf(times)
-    .map((b) => `${showClock(b.on_min)} to ${showClock(b.on_min + b.lit_min)}`)
+    .map((b) => `${showClock(b.on_min, clock)} to ${showClock(b.on_min + b.lit_min, clock)}`)
     .join(' and ');
 }
 

@@ -17,13 +17,14 @@ import { Segments } from '../parts/Segments';
 import { SelectField } from '../parts/SelectField';
 import { takenNow } from '../readings/takenNow';
 import { dayWords } from '../season/dayWords';
-import { useChart, useToday } from '../shell/WorkspaceContext';
+import { useChart, useSettings, useToday } from '../shell/WorkspaceContext';
 
 const SPEEDS = ['1', '60', '3600'] as const;
 const SPEED_WORDS = { '1': 'real time', '60': 'a minute a second', '3600': 'an hour a second' } as const;
 
 /** A timer plug to practise with: it takes the schedule of a timer as a real one would, runs fast, and loses its clock. */
 export function PlugPanel({ stand }: { stand: BenchStand }) {
+  const { clock } = useSettings();
   const { chart } = useChart();
   const today = useToday();
   const timers = timersOf(stand);
@@ -94,11 +95,11 @@ export function PlugPanel({ stand }: { stand: BenchStand }) {
             </span>
             <div>
               <p className="text-2xl leading-7 font-semibold tabular-nums" data-testid="plug-clock">
-                {state.powered || state.remembers ? showClock(state.minute) : '--:--'}
+                {state.powered || state.remembers ? showClock(state.minute, clock) : '--:--'}
               </p>
               <p className="text-sm text-night-soft" data-testid="plug-state">
                 {dayWords(state.day)} · {!state.powered ? 'no power' : state.on ? 'lamps on' : 'lamps off'}
-                {state.entry ? ` · ${timesWords(state.entry)}` : ' · no hours yet'}
+                {state.entry ? ` · ${timesWords(state.entry, clock)}` : ' · no hours yet'}
               </p>
             </div>
           </div>
@@ -127,7 +128,7 @@ export function PlugPanel({ stand }: { stand: BenchStand }) {
             <ul className="text-sm" aria-label="Its schedule">
               {state.schedule.map((e) => (
                 <li key={e.from} className={clsx(e.from === state.entry?.from && 'font-semibold')}>
-                  from {dayWords(e.from)}: {timesWords(e)}
+                  from {dayWords(e.from)}: {timesWords(e, clock)}
                 </li>
               ))}
             </ul>

@@ -12,7 +12,7 @@ import { showLength, showLengthNumber } from '@/core/units/length';
 import { useDimmedSolution, useSuitingDistances } from '../answer/useSolution';
 import { failsWords, limitWords, onTheTape, suitsWords, toldLimits, turnFirstWords } from '../answer/words';
 import { unitWords } from '../readings/words';
-import { useLight, useSite } from '../shell/WorkspaceContext';
+import { useLight, useSettings, useSite } from '../shell/WorkspaceContext';
 import { AboveView } from '../drawing/AboveView';
 import { FrontView } from '../drawing/FrontView';
 import { dliNumber } from '../drawing/lightWords';
@@ -26,6 +26,7 @@ const WIDTH = 660;
 
 /** One page for the rack: the picture as lines, the answer, the readings and the cautions, in both worlds of units. */
 export function PrintSheet({ setUp }: { setUp: SetUp }) {
+  const { clock } = useSettings();
   const site = useSite((s) => s.site);
   const light = useLight();
   const judged = useVerdict(setUp);
@@ -74,7 +75,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
             <td>{both(distance)}</td>
             <td>hours</td>
             <td>
-              {showHours(timer.lit_min)}, {timesWords(timer)}
+              {showHours(timer.lit_min)}, {timesWords(timer, clock)}
             </td>
           </tr>
           <tr>

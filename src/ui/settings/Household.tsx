@@ -13,7 +13,7 @@ import { lampItems } from '../parts/lampItems';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { Stepper } from '../parts/Stepper';
-import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { SpanFields } from './SpanFields';
 
 const EVENING = { from_min: 22 * 60, to_min: 6 * 60 };
@@ -21,12 +21,13 @@ const EVENING = { from_min: 22 * 60, to_min: 6 * 60 };
 /** When nobody wants light in the room: advice and timers keep to it. */
 export function QuietHours() {
   const { sites } = useWorkspace();
+  const { clock } = useSettings();
   const quiet = useSite((s) => s.site.quiet);
   const set = (next: Site['quiet']) => changeSite(sites, 'change the quiet hours', (site) => ({ ...site, quiet: next }));
   if (!quiet)
     return (
       <Button onClick={() => set(EVENING)}>
-        Keep {showClock(EVENING.from_min)} to {showClock(EVENING.to_min)} dark
+        Keep {showClock(EVENING.from_min, clock)} to {showClock(EVENING.to_min, clock)} dark
       </Button>
     );
   return (

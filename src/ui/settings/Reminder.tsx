@@ -10,7 +10,7 @@ const MORNING = 8 * 60;
 /** Whether, and when, the day's jobs are told by a notification. */
 export function Reminder() {
   const { settings } = useWorkspace();
-  const { remind_min } = useSettings();
+  const { remind_min, clock } = useSettings();
   const [refused, setRefused] = useState(false);
   async function allow() {
     if (typeof Notification === 'undefined') return setRefused(true);
@@ -26,10 +26,10 @@ export function Reminder() {
         <div className="flex flex-wrap items-end gap-4">
           <TypedField
             label="at"
-            shown={showClock(remind_min)}
+            shown={showClock(remind_min, clock)}
             read={readClock}
-            hint="A time, such as 08:00."
-            inputClassName="w-20"
+            hint={`A time, such as ${showClock(MORNING, clock)}.`}
+            inputClassName={clock === '24' ? 'w-20' : 'w-24'}
             onChange={(minutes) => settings.setState({ remind_min: minutes })}
           />
           <Button onClick={() => settings.setState({ remind_min: null })}>Stop telling me</Button>

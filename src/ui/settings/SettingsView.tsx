@@ -79,6 +79,17 @@ export function SettingsView() {
           onChange={(temperatureUnit) => settings.setState({ temperatureUnit })}
         />
       </Line>
+      <Line title="Clock" note="Typed times of the other kind are understood everywhere: 18:30, 6:30 pm.">
+        <Segments
+          label="Clock"
+          value={now.clock}
+          options={[
+            { value: '24', label: '24 hours' },
+            { value: '12', label: 'am and pm' },
+          ]}
+          onChange={(clock) => settings.setState({ clock })}
+        />
+      </Line>
       <Line title="Place and sunshine" note="For windows: where the sun goes, and how often it shines.">
         <div className="space-y-5">
           <PlaceFields />

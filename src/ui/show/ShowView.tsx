@@ -59,7 +59,7 @@ export function ShowView() {
 
 function Shown({ site }: { site: Site }) {
   const { lightOfStand, sites } = useWorkspace();
-  const { lengthUnit } = useSettings();
+  const { lengthUnit, clock } = useSettings();
   const today = useToday();
   const router = useRouter();
   const { ref, width } = useSize<HTMLDivElement>();
@@ -124,7 +124,7 @@ function Shown({ site }: { site: Site }) {
                       </span>
                     </th>
                     <td className="pr-3">
-                      {showHours(t.timer.lit_min)}, {timesWords(t.timer)}
+                      {showHours(t.timer.lit_min)}, {timesWords(t.timer, clock)}
                     </td>
                     <td className="pr-3 tabular-nums">
                       {judged ? dliSpanWords(judged.verdict.received, y.stage.dliMin, judged.verdict.highDli) : '…'}

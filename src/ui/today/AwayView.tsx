@@ -117,7 +117,7 @@ interface MeanwhileProps {
 
 /** What somebody else has to do, day by day. */
 function Meanwhile({ site, stands, trip, today }: MeanwhileProps) {
-  const { lengthUnit } = useSettings();
+  const told = useSettings();
   const days = useMemo(
     () => jobsWhileAway(site, stands.flatMap((s) => s.chart ?? []), [trip.from, trip.to], today, tables), // prettier-ignore
     [site, stands, trip, today],
@@ -137,7 +137,7 @@ function Meanwhile({ site, stands, trip, today }: MeanwhileProps) {
               <span className="font-semibold">{dayWords(day)}</span>
               <ul className="space-y-1">
                 {jobs.map((job) => {
-                  const said = jobSaid(site, job, job.standId ? byId.get(job.standId) : undefined, lengthUnit, day);
+                  const said = jobSaid(site, job, job.standId ? byId.get(job.standId) : undefined, told, day);
                   return (
                     <li key={job.key} className="flex gap-2">
                       <span aria-hidden className="mt-1 size-4 shrink-0 rounded-sm border-2 border-soft" />

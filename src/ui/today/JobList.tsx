@@ -96,10 +96,10 @@ function JobRow({
 }) {
   const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
-  const { lengthUnit } = useSettings();
+  const told = useSettings();
   const today = useToday();
   const [isOpen, setIsOpen] = useState(false);
-  const said = jobSaid(site, job, stand, lengthUnit, today);
+  const said = jobSaid(site, job, stand, told, today);
   const mark = (state: 'later' | 'not-needed', words: string) => {
     changeSite(sites, words, markJobs({ key: job.key, day: today, state, until: state === 'later' ? today + 1 : null }));
     // The job goes away, and the button with it.

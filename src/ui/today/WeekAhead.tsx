@@ -14,7 +14,7 @@ const DAYS = 7;
 export function WeekAhead({ stands }: { stands: readonly StandToday[] }) {
   const site = useSite((s) => s.site);
   const today = useToday();
-  const { lengthUnit } = useSettings();
+  const told = useSettings();
   const courses = useCourses(site.season);
   const byId = new Map(courses.map((c) => [c.batch.id, c.batch]));
   const rows: { day: Day; words: string }[] = [
@@ -25,7 +25,7 @@ export function WeekAhead({ stands }: { stands: readonly StandToday[] }) {
       (chart?.visits ?? [])
         .filter((v) => v.day > today && v.day <= today + DAYS)
         .map((v) => {
-          const n = jobsOf(v, stand, lengthUnit).length;
+          const n = jobsOf(v, stand, told).length;
           return { day: v.day, words: `${stand.stand.name}: ${n === 1 ? 'one thing' : `${n} things`} to set` };
         }),
     ),

@@ -5,7 +5,7 @@ import type { Site } from '@/core/site/stand/Site';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import type { Day } from '@/core/units/day';
-import type { LengthUnit } from '@/core/units/length';
+import type { Settings } from '@/store/settings/settingsStore';
 import { jobsOf } from '../chart/jobWords';
 import { briefDayWords, dayWords, daysWords } from '../season/dayWords';
 import { containersName, nameOf, plantsWords } from '../season/seasonWords';
@@ -69,7 +69,13 @@ export const ROTATE_WORDS: Readonly<Record<RotationKind, string>> = {
 const capital = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)}`;
 
 /** @param stand  that the job is at, looked up; undefined for a job that is nowhere */
-export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, unit: LengthUnit, today: Day): JobSaid {
+export function jobSaid(
+  site: Site,
+  job: Job,
+  stand: BenchStand | undefined,
+  told: Pick<Settings, 'lengthUnit' | 'clock'>,
+  today: Day,
+): JobSaid {
   const { what } = job;
   const where = whereWords(site, job);
   const planned = 'planId' in what ? site.season?.batches.find((b) => b.id === what.planId) : undefined;
@@ -79,7 +85,7 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, uni
   const late = lateWords(job, today);
   switch (what.kind) {
     case 'hang': {
-      const words = stand ? jobsOf(what.jobs, stand, unit).map((j) => j.words) : [];
+      const words = stand ? jobsOf(what.jobs, stand, told).map((j) => j.words) : [];
       const isTimers = what.jobs.hours.length > 0;
       return {
         title: capital(words.join('; ') || 'Set the lamps'),

@@ -24,7 +24,7 @@ const WHY: Readonly<Record<Extract<EqualDose, { ok: false }>['why'], string>> = 
 /** Brings the arms to the dose of the weakest with one press: heights and hours solved, everything checked by the exact light. */
 export function EqualDoseButton({ trial }: { trial: Trial }) {
   const { equalDoseOf, sites } = useWorkspace();
-  const { lengthUnit } = useSettings();
+  const told = useSettings();
   const [state, setState] = useState<'idle' | 'busy' | string>('idle');
   async function make() {
     setState('busy');
@@ -34,7 +34,7 @@ export function EqualDoseButton({ trial }: { trial: Trial }) {
       const { site } = sites.getState();
       const about = new Set(found.moves.flatMap((m) => ('tierId' in m ? [m.tierId] : 'timerId' in m ? [m.timerId] : [])));
       const stand = site.stands.find((s) => s.tiers.some((t) => about.has(t.id) || about.has(t.timerId)));
-      const words = stand ? movesWords(found.moves, benchStandIn(site, stand), site.lamps, lengthUnit) : 'Nothing to change';
+      const words = stand ? movesWords(found.moves, benchStandIn(site, stand), site.lamps, told) : 'Nothing to change';
       const doses = Object.entries(found.after)
         .map(([arm, dose]) => `${arm} ${dliNumber(dose)}`)
         .join(', ');

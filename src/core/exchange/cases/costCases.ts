@@ -95,14 +95,14 @@ function tariff(given: Case): CaseAnswer {
       ? { from_min: clock({ at: between[0] as unknown }, 'at'), to_min: clock({ at: between[1] as unknown }, 'at') }
       : null;
     const best = cheapestStart(periods, power, lit_min, quiet, num(given, 'startStepMinutes', 15));
-    return { possible: best !== null, cheapestStart: best && showClock(best.on_min), costPerDay: best && best.cost };
+    return { possible: best !== null, cheapestStart: best && showClock(best.on_min, '24'), costPerDay: best && best.cost };
   }
   const on_min = clock(given, 'onAt');
   const costPerDay = costOfRun(periods, power, on_min, lit_min);
   return {
     costPerDay,
     meanPricePerKWh: (costPerDay * 1000 * 60) / (power * lit_min),
-    offAt: showClock(on_min + lit_min),
+    offAt: showClock(on_min + lit_min, '24'),
     costPerWeek: costOfWeek(periods, power, on_min, lit_min),
   };
 }
