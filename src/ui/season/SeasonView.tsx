@@ -115,7 +115,7 @@ function Planned({ season }: { season: SeasonPlan }) {
                 {courses.map((c, i) => (
                   <p
                     key={c.batch.id}
-                    className="flex items-center justify-end pr-3 text-right text-sm leading-tight font-semibold"
+                    className="flex items-center justify-end pr-3 pl-2 text-right text-sm leading-tight font-semibold"
                     style={{ height: rows[i]!.height }}
                   >
                     <span className="line-clamp-2">{nameOf(site, c.batch)}</span>
