@@ -31,7 +31,10 @@ const tubes: TubeEmitter[] = [0.12, 0.24, 0.36, 0.48].map((y) => ({ kind: 'tube'
 
 /** A tall rack whose shelves let light through: all of it worked out at once, as by the door for scripts. */
 function wireRack(): () => void {
-  const [open, shelf] = [{ reflectance: 0, transmittance: 1 }, { reflectance: 0.15, transmittance: 0.7 }];
+  const [open, shelf] = [
+    { reflectance: 0, transmittance: 1 },
+    { reflectance: 0.15, transmittance: 0.7 },
+  ];
   const faces = { floor: shelf, ceiling: shelf, left: open, right: open, front: open, back: { reflectance: 0.8, transmittance: 0 } };
   const rooms = Array.from({ length: 10 }, (_, i): Room => ({ x: 0, y: 0, z: 0.42 * i, width: 1.2, depth: 0.6, height: 0.4, faces }));
   const lamps = rooms.map(({ z }) => ({ id: `${z}`, emitters: [tubes[0]!, tubes[3]!].map((t) => ({ ...t, z: z + 0.34 })) }));
