@@ -205,6 +205,10 @@ test('the person’s units are kept', async ({ page }) => {
   await page.getByRole('link', { name: 'Check', exact: true }).click();
   await expect(page.getByRole('textbox', { name: 'lamp to leaves' })).toHaveValue('6 in');
   const off = page.getByRole('textbox', { name: 'lamp off' });
+  // Half past ten in the morning, or in the evening? That is asked, not guessed.
+  await off.fill('10:30');
+  await off.press('Enter');
+  await expect(page.getByText(/A time with am or pm, such as/)).toBeVisible();
   await off.fill('22:30');
   await off.press('Enter');
   await expect(off).toHaveValue(/^10:30\sPM$/i);

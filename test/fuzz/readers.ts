@@ -212,7 +212,7 @@ export const fuzzedReaders = (): readonly FuzzedReader[] => [
         finite(value(readLength(line, 'cm', decimal)), 'length');
         finite(value(readLight(line, 'lx', decimal)), 'light');
       }
-      finite(value(readClock(line)), 'clock');
+      for (const form of ['24', '12'] as const) finite(value(readClock(line, form)), 'clock');
       finite(value(readDay(line)), 'day');
     },
   },

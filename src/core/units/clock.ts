@@ -5,13 +5,20 @@ export const MINUTES_PER_DAY = 1440; // exact
 /** How times of day are told: from 0 to 24, or twice from 12 to 12. */
 export type ClockForm = '24' | '12';
 
-/** Reads a time of day: `6`, `6:30`, `0630`, `6.30`, `6 pm`, `6:30am`, `6:30 p.m.`. @returns minutes after midnight, 0 … 1439 */
-export function readClock(text: string): Result<number> {
+/**
+ * Reads a time of day: `6`, `6:30`, `0630`, `6.30`, `6 pm`, `6:30am`, `6:30 p.m.`.
+ *
+ * @param form  by a clock to 12, `7:30` is refused: it may be either, and lamps would burn at night; `07:30` and `19:30` are not
+ * @returns minutes after midnight, 0 … 1439
+ */
+export function readClock(text: string, form: ClockForm): Result<number> {
   const parts = /^(\d{1,2})(?:[:.h]?(\d{2}))?\s*(?:([ap])\.?m\.?)?$/.exec(text.trim().toLowerCase());
   if (!parts) return fail({ code: 'clock/not-a-time', at: '', found: text });
   let hour = Number(parts[1]);
   const minute = Number(parts[2] ?? 0);
   if (parts[3] && (hour < 1 || hour > 12)) return fail({ code: 'clock/not-a-time', at: '', found: text });
+  if (form === '12' && !parts[3] && hour >= 1 && hour <= 12 && !parts[1]!.startsWith('0'))
+    return fail({ code: 'clock/which-half', at: '', found: text });
   if (parts[3]) hour = (hour % 12) + (parts[3] === 'p' ? 12 : 0);
   if (hour > 24 || minute > 59 || (hour === 24 && minute > 0)) return fail({ code: 'clock/not-a-time', at: '', found: text });
   return ok((hour * 60 + minute) % MINUTES_PER_DAY);

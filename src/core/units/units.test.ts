@@ -144,7 +144,17 @@ test.each([
   ['25:00', null],
   ['6:75', null],
   ['noon', null],
-])('the time %s is minute %s of the day', (text, minutes) => expect(value(readClock(text))).toBe(minutes));
+])('the time %s is minute %s of the day', (text, minutes) => expect(value(readClock(text, '24'))).toBe(minutes));
+
+test.each<[string, number | null]>([
+  ['7:30', null],
+  ['12:30', null],
+  ['7', null],
+  ['7:30 pm', 1170],
+  ['07:30', 450],
+  ['0:30', 30],
+  ['19:30', 1170],
+])('by a clock to 12 the time %s is minute %s, or may be two', (text, minutes) => expect(value(readClock(text, '12'))).toBe(minutes));
 
 test('times are shown within the day', () => {
   expect(showClock(-30, '24')).toBe('23:30');
@@ -153,7 +163,7 @@ test('times are shown within the day', () => {
   const plain = (minutes: number) => showClock(minutes, '12').replace(/\s/, ' ');
   expect([0, 390, 720, 750, 1439].map(plain)).toEqual(['12:00 am', '6:30 am', '12:00 pm', '12:30 pm', '11:59 pm']);
   expect([0, 6, 12, 18, 24].map((h) => showHourOfDay(h, '12').replace(/\s/, ' '))).toEqual(['12 am', '6 am', '12 pm', '6 pm', '12 am']);
-  for (const form of ['24', '12'] as const) for (let m = 0; m < 1440; m++) expect(value(readClock(showClock(m, form)))).toBe(m);
+  for (const form of ['24', '12'] as const) for (let m = 0; m < 1440; m++) expect(value(readClock(showClock(m, form), form))).toBe(m);
 });
 
 test('freezing and boiling in both worlds', () => {

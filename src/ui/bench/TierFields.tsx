@@ -5,7 +5,7 @@ import { materialLibrary } from '@/core/things/material/materialLibrary';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { changeStand, plugInto, removeTier, setTimes, sizeTier, withTier } from '@/core/site/stand/change';
 import type { FaceName } from '@/core/light/room/Room';
-import { readClock, showClock } from '@/core/units/clock';
+import { showClock } from '@/core/units/clock';
 import { newId } from '@/store/names/newId';
 import { FACE_WORDS } from '../check/surroundings';
 import { Button } from '../parts/Button';
@@ -13,7 +13,7 @@ import { LengthField } from '../parts/LengthField';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
-import { TypedField } from '../parts/TypedField';
+import { ClockField } from '../hours/ClockField';
 import type { EditCommands } from './useEditCommands';
 import { useSettings } from '../shell/WorkspaceContext';
 
@@ -33,14 +33,7 @@ export function TierHours({ stand, tier: t, commands }: { stand: BenchStand; tie
         Hours
       </h2>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
-        <TypedField
-          label="on at"
-          shown={showClock(on_min, clock)}
-          read={readClock}
-          hint={`A time, such as ${showClock(390, clock)}.`}
-          inputClassName={clock === '24' ? 'w-18' : 'w-24'}
-          onChange={(on) => set(on, lit_min)}
-        />
+        <ClockField label="on at" value={on_min} onChange={(on) => set(on, lit_min)} />
         <NumberField
           label="for"
           unit="h"

@@ -1,8 +1,7 @@
 'use client';
 import { useState } from 'react';
-import { readClock, showClock } from '@/core/units/clock';
 import { Button } from '../parts/Button';
-import { TypedField } from '../parts/TypedField';
+import { ClockField } from '../hours/ClockField';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 
 const MORNING = 8 * 60;
@@ -10,7 +9,7 @@ const MORNING = 8 * 60;
 /** Whether, and when, the day's jobs are told by a notification. */
 export function Reminder() {
   const { settings } = useWorkspace();
-  const { remind_min, clock } = useSettings();
+  const { remind_min } = useSettings();
   const [refused, setRefused] = useState(false);
   async function allow() {
     if (typeof Notification === 'undefined') return setRefused(true);
@@ -24,12 +23,10 @@ export function Reminder() {
         <Button onClick={() => void allow()}>Tell me every day</Button>
       ) : (
         <div className="flex flex-wrap items-end gap-4">
-          <TypedField
+          <ClockField
             label="at"
-            shown={showClock(remind_min, clock)}
-            read={readClock}
-            hint={`A time, such as ${showClock(MORNING, clock)}.`}
-            inputClassName={clock === '24' ? 'w-20' : 'w-24'}
+            value={remind_min}
+            example_min={MORNING}
             onChange={(minutes) => settings.setState({ remind_min: minutes })}
           />
           <Button onClick={() => settings.setState({ remind_min: null })}>Stop telling me</Button>

@@ -73,7 +73,7 @@ function energy(given: Case): CaseAnswer {
 }
 
 function clock(given: Case, field: string): number {
-  const read = readClock(String(given[field]));
+  const read = readClock(String(given[field]), '24');
   if (!read.ok) throw new CaseError(`${field} must be a time such as 17:30`);
   return read.value;
 }
