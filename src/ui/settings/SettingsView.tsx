@@ -79,9 +79,9 @@ export function SettingsView() {
           onChange={(temperatureUnit) => settings.setState({ temperatureUnit })}
         />
       </Line>
-      <Line title="Clock" note="Typed times of the other kind are understood everywhere: 18:30, 6:30 pm.">
+      <Line title="Times" note="Typed times of the other kind are understood everywhere: 18:30, 6:30 pm.">
         <Segments
-          label="Clock"
+          label="Times"
           value={now.clock}
           options={[
             { value: '24', label: '24 hours' },
