@@ -164,6 +164,24 @@ test('pale sides give the edges light, stand in the picture, and are kept', asyn
   await expect(page.getByText(/^Enter a length between .* and \d\d(\.\d)? cm/)).toBeVisible();
 });
 
+test('two changes in one breath both stand, however busy the page is', async ({ page }) => {
+  await page.getByRole('button', { name: 'Place: in the open' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('combobox', { name: /^back/ }).waitFor();
+  await sheet.evaluate(async (dialog) => {
+    for (const side of ['back', 'left', 'right']) {
+      const label = [...dialog.querySelectorAll('label')].find((l) => l.textContent!.startsWith(side))!;
+      const select = label.querySelector('select')!;
+      select.value = [...select.options].find((o) => o.textContent!.startsWith('white card'))!.value;
+      select.dispatchEvent(new Event('change', { bubbles: true }));
+      // No longer than it takes to show what was changed.
+      for (let i = 0; i < 5; i++) await Promise.resolve();
+    }
+  });
+  await sheet.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('button', { name: 'Place: white card or foam board on 3 sides' })).toBeVisible();
+});
+
 test('set-ups are named, copied and deleted, and a deletion is undone', async ({ page }) => {
   const name = page.getByRole('textbox', { name: 'Name of this set-up' });
   await name.fill('Top shelf');

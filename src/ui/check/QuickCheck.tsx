@@ -75,7 +75,8 @@ export function QuickCheck() {
     <div className="flex flex-1 flex-col lg:h-dvh lg:flex-none lg:overflow-hidden">
       <CalmHeader setUp={calm} />
       <CalmSteps setUp={calm} onAsk={setAsked} />
-      <CalmSentence setUp={calm} open={asked} onOpen={setAsked} />
+      {/* What is changed in an open sheet begins from the newest: a change must not take back the one before it. */}
+      <CalmSentence setUp={asked ? setUp : calm} open={asked} onOpen={setAsked} />
       {!isWide && (
         <div className="bg-sheet px-4 pt-2 pb-3">
           <VerdictLine setUp={setUp} />
