@@ -222,3 +222,11 @@ test('a copied stand keeps its readings and fits, each under a name of its own, 
   expect(copy.chart).toBeNull();
   for (const p of copy.plugged) expect(p.timerId === null || tiersOf('c').some((t) => t.timerId === p.timerId)).toBe(true);
 });
+
+test('a change of one thing leaves the others as they are by then, not as they were shown', () => {
+  const faces = { back: 'white-card', left: 'white-card' } as const;
+  const twice = setEnclosure('s', { faces: { left: faces.left } })(setEnclosure('s', { faces: { back: faces.back }, depth: 0.5 })(start));
+  expect(setUp(twice).tier.enclosure).toMatchObject({ depth: 0.5, faces: { ...faces, right: setUp(start).tier.enclosure.faces.right } });
+  const trays = setTrayBlock('s', { deep: 2 })(setTrayBlock('s', { across: 3 })(start));
+  expect(setUp(trays).tier.trays).toHaveLength(6);
+});

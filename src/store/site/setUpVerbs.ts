@@ -69,9 +69,15 @@ export const chooseLamp = (id: string, lamp: Lamp) => (site: Site) =>
 export const keepLamp = (id: string, lamp: Lamp) => (site: Site) =>
   chooseLamp(id, lamp)({ ...site, lamps: [...site.lamps.filter((l) => l.id !== lamp.id), lamp] });
 
-export const setLampRow = (id: string, row: LampRow) => (site: Site) => withParts(site, id, () => ({ row }));
-export const setEnclosure = (id: string, enclosure: Enclosure) => (site: Site) => withParts(site, id, () => ({ enclosure }));
-export const setTrayBlock = (id: string, block: TrayBlock) => (site: Site) => withParts(site, id, () => ({ block }));
+// What is left out stays as it is by then: two changes in one breath both stand.
+export const setLampRow = (id: string, change: Partial<LampRow>) => (site: Site) =>
+  withParts(site, id, ({ row }) => ({ row: { ...row, ...change } }));
+export const setEnclosure =
+  (id: string, { faces, ...change }: Partial<Omit<Enclosure, 'faces'>> & { readonly faces?: Partial<Enclosure['faces']> }) =>
+  (site: Site) =>
+    withParts(site, id, ({ enclosure }) => ({ enclosure: { ...enclosure, ...change, faces: { ...enclosure.faces, ...faces } } }));
+export const setTrayBlock = (id: string, change: Partial<TrayBlock>) => (site: Site) =>
+  withParts(site, id, ({ block }) => ({ block: { ...block, ...change } }));
 
 export const chooseContainer = (id: string, container: Container) => (site: Site) =>
   withParts(site, id, ({ tray }) => ({ tray: { ...tray, ...sizesOf(container) } }));
@@ -122,9 +128,11 @@ export const deleteStand = (id: string) => (site: Site) => {
 };
 
 /** How old the lamps are, and which day of their life is shown. */
-export const setAgeing = (id: string, ageing: Ageing) => (site: Site) => ({
+export const setAgeing = (id: string, change: Partial<Ageing>) => (site: Site) => ({
   ...site,
-  stands: site.stands.map((s) => (s.id === id ? { ...s, tiers: s.tiers.map((t, i) => (i === 0 ? { ...t, ageing } : t)) } : s)),
+  stands: site.stands.map((s) =>
+    s.id === id ? { ...s, tiers: s.tiers.map((t, i) => (i === 0 ? { ...t, ageing: { ...t.ageing, ...change } } : t)) } : s,
+  ),
 });
 
 /** Sets distance, hours and, where they are to be turned, the dimmers together: what an answer is applied with. */

@@ -1,6 +1,6 @@
 import { materialLibrary, materialOf } from '@/core/things/material/materialLibrary';
 import type { FaceName } from '@/core/light/room/Room';
-import { isRoofed, type Enclosure } from '@/core/site/stand/Enclosure';
+import { isRoofed } from '@/core/site/stand/Enclosure';
 import { changeSite } from '@/store/site/siteStore';
 import { setEnclosure } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';
@@ -20,9 +20,8 @@ export function PlaceSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPr
   const { sites } = useWorkspace();
   const { stand, tier } = setUp;
   const { enclosure } = tier;
-  const change = (next: Partial<Enclosure>) =>
-    changeSite(sites, 'change what is around it', setEnclosure(stand.id, { ...enclosure, ...next }));
-  const setFace = (name: FaceName, id: string) => change({ faces: { ...enclosure.faces, [name]: id } });
+  const change = (next: Parameters<typeof setEnclosure>[1]) => changeSite(sites, 'change what is around it', setEnclosure(stand.id, next));
+  const setFace = (name: FaceName, id: string) => change({ faces: { [name]: id } });
   return (
     <DoneSheet
       title="What are the walls made of?"

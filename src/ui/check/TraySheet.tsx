@@ -21,7 +21,7 @@ export function TraySheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
   const tray = tier.trays[0]!;
   const block = trayBlockOf(tier);
   const items = useMemo(() => containerItems(lengthUnit), [lengthUnit]);
-  const setBlock = (change: Partial<typeof block>) => changeSite(sites, 'place the trays', setTrayBlock(stand.id, { ...block, ...change }));
+  const setBlock = (change: Partial<typeof block>) => changeSite(sites, 'place the trays', setTrayBlock(stand.id, change));
   const size = (change: Partial<{ length: number; width: number; height: number }>) => {
     const next = { length: tray.length, width: tray.width, height: tray.height, ...change };
     changeSite(sites, 'size the tray', setTraySize(stand.id, next.length, next.width, next.height));

@@ -20,7 +20,7 @@ export function AgeFields({ setUp }: { setUp: SetUp }) {
   const { sites } = useWorkspace();
   const { stand, tier, lamp, hours, calibration } = setUp;
   const { ageing } = tier;
-  const change = (next: Partial<typeof ageing>) => changeSite(sites, 'change the lamp’s age', setAgeing(stand.id, { ...ageing, ...next }));
+  const change = (next: Partial<typeof ageing>) => changeSite(sites, 'change the lamp’s age', setAgeing(stand.id, next));
   const years = hours > 0 ? lamp.life_h / (hours * 365.25) : null;
   return (
     <div className="space-y-4">

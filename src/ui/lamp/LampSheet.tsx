@@ -55,7 +55,7 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
             value={row.count}
             min={1}
             max={8}
-            onChange={(count) => changeSite(sites, 'hang the lamps', setLampRow(stand.id, { ...row, count }))}
+            onChange={(count) => changeSite(sites, 'hang the lamps', setLampRow(stand.id, { count }))}
           />
           {row.count > 1 && (
             <LengthField
@@ -64,7 +64,7 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
               min={0}
               max={1}
               inputClassName="w-20"
-              onChange={(gap) => changeSite(sites, 'space the lamps', setLampRow(stand.id, { ...row, gap }))}
+              onChange={(gap) => changeSite(sites, 'space the lamps', setLampRow(stand.id, { gap }))}
             />
           )}
           <span className="flex-1" />
