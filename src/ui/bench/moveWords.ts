@@ -14,8 +14,8 @@ export const liftWords = ({ tier }: Pick<BenchTier, 'tier'>, lift: number, unit:
     ' or ',
   );
 
-/** The units that moves are told in. */
-type ToldIn = Pick<Settings, 'lengthUnit' | 'clock'>;
+/** How a person has lengths and times told. */
+export type ToldIn = Pick<Settings, 'lengthUnit' | 'clock'>;
 
 /** A move as one would say it to somebody at the rack; the tier is named where the stand has several. */
 export function moveWords(move: Move, stand: BenchStand, own: readonly Lamp[], { lengthUnit: unit, clock }: ToldIn): string {

@@ -13,6 +13,7 @@ import { Button } from '../parts/Button';
 import { fileName, saveFile } from '../parts/saveFile';
 import { takenNow } from '../readings/takenNow';
 import { say } from '../shell/toastStore';
+import type { ToldIn } from '../bench/moveWords';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { clockChangeWords, jobsOf } from './jobWords';
 
@@ -85,7 +86,7 @@ const VISIT_MIN = 20;
 const uidOf = (stand: BenchStand, day: Day, what = '') => `${stand.stand.id}-${isoOf(day)}${what}@copper-noon`;
 
 /** The visits of a chart as entries of a calendar, and the days on which plug timers have to be set for the clocks. */
-export const eventsOf = (chart: HangChart, stand: BenchStand, told: Parameters<typeof jobsOf>[2], at_min: number): CalendarEvent[] => [
+export const eventsOf = (chart: HangChart, stand: BenchStand, told: ToldIn, at_min: number): CalendarEvent[] => [
   ...chart.visits.map((v) => {
     const jobs = jobsOf(v, stand, told);
     return {

@@ -7,7 +7,7 @@ import type { Share } from '@/core/units/quantities';
 import { timersOf } from '@/core/plan/timer/servedBy';
 import { showHours } from '@/core/units/clock';
 import { showLength, type LengthUnit } from '@/core/units/length';
-import type { Settings } from '@/store/settings/settingsStore';
+import type { ToldIn } from '../bench/moveWords';
 import { riserWords, stepWords, trayName } from '../bench/benchWords';
 import { timerName, timesWords } from '../hours/timerWords';
 import { percent } from '../verdict/words';
@@ -22,11 +22,7 @@ export interface JobWords {
 const COUNT = ['no', 'the', 'both', 'all three', 'all four', 'all five', 'all six'];
 
 /** What is to be done on a visit, tier by tier from the top, then the timers. What has gone from the stand is left out. */
-export function jobsOf(
-  visit: VisitJobs,
-  stand: BenchStand,
-  { lengthUnit: unit, clock }: Pick<Settings, 'lengthUnit' | 'clock'>,
-): JobWords[] {
+export function jobsOf(visit: VisitJobs, stand: BenchStand, { lengthUnit: unit, clock }: ToldIn): JobWords[] {
   const lamps = stand.tiers.flatMap((t) => [...lampJobs(visit, t, unit), ...dimJobs(visit, t)]);
   const risers = visit.risers.flatMap((j): JobWords[] => {
     const found = trayOf(stand, j.trayId);

@@ -5,7 +5,7 @@ import type { Site } from '@/core/site/stand/Site';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import type { Day } from '@/core/units/day';
-import type { Settings } from '@/store/settings/settingsStore';
+import type { ToldIn } from '../bench/moveWords';
 import { jobsOf } from '../chart/jobWords';
 import { briefDayWords, dayWords, daysWords } from '../season/dayWords';
 import { containersName, nameOf, plantsWords } from '../season/seasonWords';
@@ -69,13 +69,7 @@ export const ROTATE_WORDS: Readonly<Record<RotationKind, string>> = {
 const capital = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)}`;
 
 /** @param stand  that the job is at, looked up; undefined for a job that is nowhere */
-export function jobSaid(
-  site: Site,
-  job: Job,
-  stand: BenchStand | undefined,
-  told: Pick<Settings, 'lengthUnit' | 'clock'>,
-  today: Day,
-): JobSaid {
+export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, told: ToldIn, today: Day): JobSaid {
   const { what } = job;
   const where = whereWords(site, job);
   const planned = 'planId' in what ? site.season?.batches.find((b) => b.id === what.planId) : undefined;
