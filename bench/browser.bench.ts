@@ -116,7 +116,7 @@ const DRAGS: readonly Drag[] = [
 
 async function main(): Promise<void> {
   const next = 'node_modules/next/dist/bin/next';
-  if (!process.argv.includes('--built') && spawnSync(process.execPath, [next, 'build'], { stdio: 'ignore' }).status !== 0)
+  if (!process.argv.includes('--built') && spawnSync('npm', ['run', 'build'], { stdio: 'ignore' }).status !== 0)
     throw new Error('it does not build');
   const server = spawn(process.execPath, [next, 'start', '-p', String(PORT)], { env: { ...process.env, COPPER_NOON_DEMO: '1' } });
   await new Promise<void>((ready) => server.stdout.on('data', (text) => /Ready/i.test(String(text)) && ready()));

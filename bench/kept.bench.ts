@@ -59,7 +59,7 @@ async function firstScreen(page: Page, url: string): Promise<number> {
 
 async function main(): Promise<void> {
   const next = 'node_modules/next/dist/bin/next';
-  if (spawnSync(process.execPath, [next, 'build'], { stdio: 'ignore' }).status !== 0) throw new Error('it does not build');
+  if (spawnSync('npm', ['run', 'build'], { stdio: 'ignore' }).status !== 0) throw new Error('it does not build');
   const port = 4397;
   const server = spawn(process.execPath, [next, 'start', '-p', String(port)]);
   await new Promise<void>((ready) => server.stdout.on('data', (text) => /Ready/i.test(String(text)) && ready()));

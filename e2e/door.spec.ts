@@ -76,3 +76,10 @@ test('pages from elsewhere and what is no JSON are refused, and nothing hostile 
   for (const path of ['/tray/%E0%A4%A', '/tray/%00', '/tray/none', '/%2e%2e/%2e%2e/etc', '/api/meter/none', '/api/meter/none?x=NaN'])
     expect([path, (await request.get(path)).status() < 500]).toEqual([path, true]);
 });
+
+test('scripts say that the browser may read all of them at once', async ({ request }) => {
+  const page = await (await request.get('/check')).text();
+  const scripts = [...new Set(page.match(/\/_next\/static\/chunks\/[\w-]+\.js/g))];
+  expect(scripts.length).toBeGreaterThan(10);
+  for (const script of scripts) expect(await (await request.get(script)).text()).toMatch(/^\/\/# allFunctionsCalledOnLoad\n/);
+});

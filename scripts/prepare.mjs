@@ -60,11 +60,12 @@ export function build() {
     'next.config.mjs',
     'postcss.config.mjs',
     'tsconfig.json',
+    'scripts/compileHints.mjs',
     'scripts/serviceWorker.mjs',
   ]);
   if (existsSync('.next/BUILD_ID') && existsSync('public/sw.js') && stamped('build', sources)) return true;
   console.log('Building …');
-  if (!run('npx', ['next', 'build']) || !run(process.execPath, ['scripts/serviceWorker.mjs'])) return false;
+  if (!run('npm', ['run', '--silent', 'build'])) return false;
   stamp('build', sources);
   return true;
 }
