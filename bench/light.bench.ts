@@ -15,7 +15,8 @@ import { benchStandOf } from '../src/core/answer/stand/benchStand';
 import { lampsOf } from '../src/core/answer/stand/comparedIn';
 import { changeFittings } from '../src/core/site/stand/change';
 import type { Site } from '../src/core/site/stand/Site';
-import { hangChartOf } from '../src/core/plan/hang/hangChartOf';
+import { createChartMemory } from '../src/core/plan/hang/ChartMemory';
+import { hangChartOf, workAhead } from '../src/core/plan/hang/hangChartOf';
 import { dayFrom } from '../src/core/units/day';
 import { demoSite } from '../src/store/site/demoSite';
 import { answerLight } from '../src/core/answer/check/answerLight';
@@ -184,8 +185,20 @@ const print = (line: string) => process.stdout.write(`${line}\n`);
   const answer = answerBench(questionOfStand(benchStandOf(site, rack, tables), null));
   const question = { site, standId: rack.id, answer, from: today, timerStep_min: 15 };
   const { visits } = hangChartOf(question, tables);
-  const took = median(3, () => void hangChartOf(question, tables));
-  print(`hang chart: five tiers, ${visits.length} visits in ${took.toFixed(0)} ms`);
+  const firsts: number[] = [];
+  const took = median(3, () => {
+    const from = performance.now();
+    let first: number | null = null;
+    // As in the application: what the lamps give by themselves has been worked out beside the light of the stand.
+    const memory = createChartMemory();
+    workAhead(question, tables, memory);
+    const ahead = performance.now() - from;
+    hangChartOf(question, tables, (_, soFar) => soFar.length > 0 && (first ??= performance.now() - from - ahead), memory);
+    firsts.push(first!);
+  });
+  print(
+    `hang chart: five tiers, ${visits.length} visits in ${took.toFixed(0)} ms; the first visit ${Math.min(...firsts).toFixed(0)} ms after the light of the stand`,
+  );
 }
 
 // A year of daylight in ten-minute steps at ten places, and one day for a slider.

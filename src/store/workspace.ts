@@ -31,7 +31,7 @@ import { createSunCache } from '../core/answer/daylight/litByWindow';
 import { countBurned } from '../core/site/ownLamps/hangingOf';
 import { asOf } from '../core/answer/stand/asOf';
 import { tables } from '../core/things/tables/libraryTables';
-import type { ChartAsked, HangChart } from '../core/plan/hang/HangChart';
+import type { ChartAsked, ChartOnTheWay, HangChart } from '../core/plan/hang/HangChart';
 import { createChartStore, type ChartStore } from './bench/chartStore';
 import { followChart } from './bench/followChart';
 import { openKeptCharts } from './bench/keptCharts';
@@ -159,12 +159,12 @@ export function createWorkspace(language: string): Workspace {
   const chartOf = async (
     asked: ChartAsked,
     light: () => Promise<BenchAnswer>,
-    progress: (done: number) => void = () => undefined,
+    progress: ChartOnTheWay = () => undefined,
   ): Promise<HangChart> => {
     const charter = threads.charter();
     const known = await keptCharts.find(asked);
     if (known) return known;
-    const chart = await charter.hangChart({ ...asked, answer: await light() }, progress);
+    const chart = await charter.hangChart(asked, light, progress);
     void keptCharts.keep(asked, chart);
     return chart;
   };

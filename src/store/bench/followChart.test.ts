@@ -35,8 +35,9 @@ function world() {
   const asked: string[] = [];
   const stop = followChart(stores, {
     lightOfStand: async () => ({ tiers: {} }),
-    chartOf: async (question) => {
+    chartOf: async (question, _light, progress) => {
       asked.push(question.standId);
+      progress(0.6, [{ day: question.from, lamps: [], dims: [], risers: [], hours: [] }]);
       await later(5);
       return chart(question.standId, question.from + asked.length);
     },
@@ -46,8 +47,10 @@ function world() {
 
 test('a chart is made once, again when something changes that it follows from, and not for a new name', async () => {
   const { sites, charts, asked, stop } = world();
+  await later(0);
+  expect(charts.getState()).toMatchObject({ working: 0.6, soFar: [{ day: TODAY }], chart: null });
   await later(30);
-  expect(charts.getState()).toMatchObject({ working: null, chart: { standId: 'demo-rack' } });
+  expect(charts.getState()).toMatchObject({ working: null, soFar: [], chart: { standId: 'demo-rack' } });
   changeSite(sites, 'price', (s) => ({ ...s, currency: 'USD' }));
   await later(350);
   expect(asked).toHaveLength(1);

@@ -1,4 +1,4 @@
-import type { ChartAsked, HangChart } from '../../core/plan/hang/HangChart';
+import type { ChartAsked, ChartOnTheWay, HangChart } from '../../core/plan/hang/HangChart';
 import type { BenchAnswer } from '../../core/answer/bench/BenchQuestion';
 import type { BenchStand } from '../../core/answer/stand/benchStand';
 import type { Site } from '../../core/site/stand/Site';
@@ -15,7 +15,7 @@ const REST_MS = 250;
 interface ChartWays {
   lightOfStand(stand: BenchStand): Promise<BenchAnswer>;
   /** @param light  asked for where the chart is not known already */
-  chartOf(asked: ChartAsked, light: () => Promise<BenchAnswer>, progress: (done: number) => void): Promise<HangChart>;
+  chartOf(asked: ChartAsked, light: () => Promise<BenchAnswer>, progress: ChartOnTheWay): Promise<HangChart>;
 }
 
 /** What a chart follows from; the rest of a site may change without a new one. */
@@ -55,22 +55,22 @@ export function followChart(
       const { timerStep_min } = settings.getState();
       const stand = standOnBench({ site }, looks.getState().standId);
       if (!stand) {
-        charts.setState({ chart: null, working: null, failed: null });
+        charts.setState({ chart: null, working: null, soFar: [], failed: null });
         break;
       }
       const causes = causesOf(site, stand, today, timerStep_min);
       if (causes.every((c, i) => c === last[i])) continue;
       last = causes;
       const { chart } = charts.getState();
-      charts.setState({ working: 0, failed: null, chart: chart?.standId === stand.stand.id ? chart : null });
+      charts.setState({ working: 0, soFar: [], failed: null, chart: chart?.standId === stand.stand.id ? chart : null });
       try {
         const asked = { site, standId: stand.stand.id, from: today, timerStep_min };
         const light = () => ways.lightOfStand(stand);
-        const made = await ways.chartOf(asked, light, (done) => !stopped && charts.setState({ working: done }));
-        if (!stopped) charts.setState({ chart: made, working: null });
+        const made = await ways.chartOf(asked, light, (working, soFar) => !stopped && charts.setState({ working, soFar }));
+        if (!stopped) charts.setState({ chart: made, working: null, soFar: [] });
       } catch (error) {
         last = [];
-        if (!stopped) charts.setState({ working: null, failed: error instanceof Error ? error.message : String(error) });
+        if (!stopped) charts.setState({ working: null, soFar: [], failed: error instanceof Error ? error.message : String(error) });
       }
     } while (changed && !stopped);
     working = false;

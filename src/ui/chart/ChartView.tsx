@@ -27,7 +27,7 @@ export function ChartView() {
 }
 
 function OfStand({ stand }: { stand: BenchStand }) {
-  const { chart, working, failed } = useChart();
+  const { chart, working, soFar, failed } = useChart();
   const today = useToday();
   const printing = usePrinting();
   const dated = stand.tiers.some((t) => t.trays.some((y) => y.batch.sown !== null));
@@ -46,7 +46,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
               </p>
             )}
             <Summary chart={own} jobs={jobs} />
-            {working !== null && <Progress done={working} again={own !== null} />}
+            {working !== null && <Progress done={working} words={workingWords(own !== null, soFar.length > 0)} />}
             {own && stand.stand.chart && <ChartChanges stand={stand} chart={own} kept={stand.stand.chart} />}
             {own?.trips.map((trip) => (
               <TripPanel key={trip.from} stand={stand} trip={trip} />
@@ -57,7 +57,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
                 lamps will then rise with them.
               </p>
             )}
-            {own && <VisitList stand={stand} chart={own} />}
+            <VisitList stand={stand} visits={own?.visits ?? soFar} clockChanges={own?.clockChanges ?? []} />
             {own && own.limits.length > 0 && <ChartLimits stand={stand} chart={own} />}
             {(own || failed) && <Rotations stand={stand} />}
           </div>
@@ -93,11 +93,16 @@ function Summary({ chart, jobs }: { chart: HangChart | null; jobs: number }) {
   );
 }
 
-function Progress({ done, again }: { done: number; again: boolean }) {
+function workingWords(again: boolean, hasVisits: boolean): string {
+  if (again) return 'Working it out again…';
+  return hasVisits ? 'Checking the light after each visit; visits may still change…' : 'Working out the chart…';
+}
+
+function Progress({ done, words }: { done: number; words: string }) {
   return (
     <div role="status" className="flex items-center gap-3 text-soft">
       <progress className="h-2 w-40 accent-verdigris" value={done} max={1} aria-label="How far the chart is" />
-      {again ? 'Working it out again…' : 'Working out the chart…'}
+      {words}
     </div>
   );
 }

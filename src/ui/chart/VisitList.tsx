@@ -3,6 +3,7 @@ import { Check, Eye } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { doVisit } from '@/core/plan/hang/doVisits';
 import type { HangChart, HangVisit } from '@/core/plan/hang/HangChart';
+import type { VisitJobs } from '@/core/site/hang/KeptChart';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { showLength } from '@/core/units/length';
 import { changeSite, undo } from '@/store/site/siteStore';
@@ -16,16 +17,22 @@ import { STANDING_COLOURS } from '../verdict/resultColours';
 import { clockChangeWords, jobsOf, sayWords, trayOf } from './jobWords';
 import { Term } from '../terms/Term';
 
+interface VisitListProps extends Pick<HangChart, 'clockChanges'> {
+  stand: BenchStand;
+  /** Those of a chart, or those that are found while it is worked out: these can be read, and nothing can be done with them yet. */
+  visits: readonly (HangVisit | VisitJobs)[];
+}
+
 /** The visits on which something is to be done, the next one first. */
-export function VisitList({ stand, chart }: { stand: BenchStand; chart: HangChart }) {
+export function VisitList({ stand, visits, clockChanges }: VisitListProps) {
   return (
     <>
       <ol className="space-y-0" aria-label="Visits">
-        {chart.visits.map((v, i) => (
+        {visits.map((v, i) => (
           <Visit key={v.day} stand={stand} visit={v} first={i === 0} />
         ))}
       </ol>
-      {chart.clockChanges.map((c) => (
+      {clockChanges.map((c) => (
         <p key={c.day} className="border-t border-line py-2.5" data-testid="clock-change">
           <strong className="font-semibold">{dayWords(c.day)}:</strong> {clockChangeWords(c)}
         </p>
@@ -34,15 +41,18 @@ export function VisitList({ stand, chart }: { stand: BenchStand; chart: HangChar
   );
 }
 
-function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit; first: boolean }) {
+function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit | VisitJobs; first: boolean }) {
   const { sites, benchLooks } = useWorkspace();
   const told = useSettings();
-  const { lengthUnit } = told;
   const today = useToday();
   const router = useRouter();
   const jobs = jobsOf(visit, stand, told);
+  const isSettled = 'after' in visit;
   return (
-    <li className="grid grid-cols-[6.5rem_1fr_auto] gap-x-4 border-t border-line py-2.5 max-md:grid-cols-[1fr_auto]" data-testid="visit">
+    <li
+      className="grid grid-cols-[6.5rem_1fr_auto] gap-x-4 border-t border-line py-2.5 max-md:grid-cols-[1fr_auto]"
+      data-testid={isSettled ? 'visit' : 'visit-so-far'}
+    >
       <div className="max-md:flex max-md:items-baseline max-md:gap-3">
         <p className="text-lg leading-7 font-semibold">{dayWords(visit.day)}</p>
         <p className="text-sm text-soft">{awayWords(visit.day, today)}</p>
@@ -52,6 +62,7 @@ function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit; f
         className="col-start-3 row-start-1 max-md:col-start-2"
         aria-label={`See ${dayWords(visit.day)} on the bench`}
         title="See that day on the bench"
+        disabled={!isSettled}
         onClick={() => {
           benchLooks.setState({ standId: stand.stand.id, season: true, day: visit.day > today ? visit.day : null, chosen: [] });
           router.push('/bench');
@@ -71,6 +82,7 @@ function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit; f
         {first && (
           <Button
             kind={visit.day <= today ? 'main' : 'plain'}
+            disabled={!isSettled}
             onClick={() => {
               changeSite(sites, 'do the visit', (site) => doVisit(site, visit));
               say(visit.day <= today ? 'Visit saved. The later visits have been recalculated.' : 'Done early.', {
@@ -82,53 +94,66 @@ function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit; f
             <Check size={17} aria-hidden /> {visit.day <= today ? 'All done' : 'Done already'}
           </Button>
         )}
-        <details className="text-sm">
-          <summary className="inline-flex min-h-8 cursor-pointer items-center font-semibold text-verdigris max-md:min-h-11">
+        {isSettled ? (
+          <EachTray stand={stand} visit={visit} />
+        ) : (
+          <p aria-hidden className="flex min-h-8 items-center text-sm text-soft max-md:min-h-11">
             What each tray gets then
-          </summary>
-          <div className="overflow-x-auto">
-            <table className="w-full text-left">
-              <thead className="text-soft">
-                <tr>
-                  <th className="pr-3 font-normal">tray</th>
-                  <th className="pr-3 font-normal">lamp to leaves</th>
-                  <th className="pr-3 font-normal">
-                    <Term id="dli">mol/m²/day</Term>
-                  </th>
-                  <th className="pr-3 font-normal">and on {dayWords(visit.last)}</th>
-                </tr>
-              </thead>
-              <tbody>
-                {visit.after.map((d, i) => {
-                  const y = trayOf(stand, d.trayId);
-                  const later = visit.before[i]!;
-                  if (!y) return null;
-                  return (
-                    <tr key={d.trayId} className="border-t border-line tabular-nums">
-                      <td className="py-0.5 pr-3">{trayName(y.tray)}</td>
-                      <td className="pr-3 whitespace-nowrap">
-                        {d.phase === 'growing'
-                          ? `${showLength(d.distance, lengthUnit)} → ${showLength(later.distance, lengthUnit)}`
-                          : d.phase === 'before'
-                            ? 'before emergence'
-                            : 'gone'}
-                      </td>
-                      <td className="pr-3 whitespace-nowrap">
-                        {dliNumber(d.weakest)}–{dliNumber(d.strongest)},{' '}
-                        <span className={STANDING_COLOURS[d.says]}>{sayWords(d.says)}</span>
-                      </td>
-                      <td className="pr-3 whitespace-nowrap">
-                        {dliNumber(later.weakest)}–{dliNumber(later.strongest)},{' '}
-                        <span className={STANDING_COLOURS[later.says]}>{sayWords(later.says)}</span>
-                      </td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
-          </div>
-        </details>
+          </p>
+        )}
       </div>
     </li>
+  );
+}
+
+/** The light on each tray after a visit, and on the last day before the next one. */
+function EachTray({ stand, visit }: { stand: BenchStand; visit: HangVisit }) {
+  const { lengthUnit } = useSettings();
+  return (
+    <details className="text-sm">
+      <summary className="inline-flex min-h-8 cursor-pointer items-center font-semibold text-verdigris max-md:min-h-11">
+        What each tray gets then
+      </summary>
+      <div className="overflow-x-auto">
+        <table className="w-full text-left">
+          <thead className="text-soft">
+            <tr>
+              <th className="pr-3 font-normal">tray</th>
+              <th className="pr-3 font-normal">lamp to leaves</th>
+              <th className="pr-3 font-normal">
+                <Term id="dli">mol/m²/day</Term>
+              </th>
+              <th className="pr-3 font-normal">and on {dayWords(visit.last)}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {visit.after.map((d, i) => {
+              const y = trayOf(stand, d.trayId);
+              const later = visit.before[i]!;
+              if (!y) return null;
+              return (
+                <tr key={d.trayId} className="border-t border-line tabular-nums">
+                  <td className="py-0.5 pr-3">{trayName(y.tray)}</td>
+                  <td className="pr-3 whitespace-nowrap">
+                    {d.phase === 'growing'
+                      ? `${showLength(d.distance, lengthUnit)} → ${showLength(later.distance, lengthUnit)}`
+                      : d.phase === 'before'
+                        ? 'before emergence'
+                        : 'gone'}
+                  </td>
+                  <td className="pr-3 whitespace-nowrap">
+                    {dliNumber(d.weakest)}–{dliNumber(d.strongest)}, <span className={STANDING_COLOURS[d.says]}>{sayWords(d.says)}</span>
+                  </td>
+                  <td className="pr-3 whitespace-nowrap">
+                    {dliNumber(later.weakest)}–{dliNumber(later.strongest)},{' '}
+                    <span className={STANDING_COLOURS[later.says]}>{sayWords(later.says)}</span>
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
+    </details>
   );
 }

@@ -1,20 +1,25 @@
 import { wrap } from 'comlink';
-import type { HangChart, HangQuestion } from '../../core/plan/hang/HangChart';
+import type { BenchAnswer } from '../../core/answer/bench/BenchQuestion';
+import type { ChartAsked, ChartOnTheWay, HangChart } from '../../core/plan/hang/HangChart';
 import { newLife } from '../life';
 import { onTheWay } from '../onTheWay';
 import { revive, watch } from '../watch';
 import type { ChartApi } from './chart.api';
 
 export interface ChartWorker {
-  /** Rejects when the worker could not load, died or was stopped. */
-  hangChart(question: HangQuestion, progress: (done: number) => void): Promise<HangChart>;
+  /**
+   * Rejects when the worker could not load, died or was stopped, and when the light could not be had.
+   *
+   * @param light  the light of the stand now; while it is worked out the worker does what can be done without it
+   */
+  hangChart(asked: ChartAsked, light: () => Promise<BenchAnswer>, progress: ChartOnTheWay): Promise<HangChart>;
   stop(): void;
 }
 
 /** A chart worker; one that died has a successor. */
 export function startChartWorker(): ChartWorker {
   const { ask, stop } = revive(startOnce);
-  return { hangChart: (question, progress) => ask((w) => w.hangChart(question, progress)), stop };
+  return { hangChart: (asked, light, progress) => ask((w) => w.hangChart(asked, light, progress)), stop };
 }
 
 function startOnce(): ChartWorker {
@@ -22,5 +27,14 @@ function startOnce(): ChartWorker {
   const worker = new Worker(new URL('./chart.worker.ts', import.meta.url), { type: 'module', name: life });
   const remote = wrap<ChartApi>(worker);
   const { ask, stop } = watch(worker, 'chart', life);
-  return { hangChart: (question, progress) => ask<HangChart>(() => onTheWay(progress, (told) => remote.hangChart(question, told))), stop };
+  return {
+    hangChart: (asked, light, progress) =>
+      ask<HangChart>(async () => {
+        // What is wrong with the question is told by the chart itself.
+        remote.workAhead(asked).catch(() => undefined);
+        const answer = await light();
+        return onTheWay(progress, (told) => remote.hangChart({ ...asked, answer }, told));
+      }),
+    stop,
+  };
 }

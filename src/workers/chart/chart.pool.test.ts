@@ -1,4 +1,4 @@
-import type { HangChart, HangQuestion } from '../../core/plan/hang/HangChart';
+import type { ChartAsked, HangChart } from '../../core/plan/hang/HangChart';
 import { startChartPool } from './chart.pool';
 
 interface Ask {
@@ -14,13 +14,18 @@ function pool(most: number) {
   const start = () => {
     const worker = started++;
     return {
-      hangChart: ({ standId }: HangQuestion) =>
+      hangChart: ({ standId }: ChartAsked) =>
         new Promise<HangChart>((then) => asked.push({ worker, standId, end: () => then({ standId } as HangChart) })),
       stop: () => void stopped++,
     };
   };
   const charts = startChartPool(start, most);
-  const ask = (standId: string) => charts.hangChart({ standId } as HangQuestion, () => undefined);
+  const ask = (standId: string) =>
+    charts.hangChart(
+      { standId } as ChartAsked,
+      async () => ({ tiers: {} }),
+      () => undefined,
+    );
   return { asked, ask, charts, count: () => [started, stopped] };
 }
 

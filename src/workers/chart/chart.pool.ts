@@ -22,13 +22,13 @@ export function startChartPool(start = startChartWorker, most = Math.min(MOST, n
   }
 
   return {
-    async hangChart(question, progress) {
-      const at = laneFor(question.standId);
-      last.set(question.standId, at);
+    async hangChart(asked, light, progress) {
+      const at = laneFor(asked.standId);
+      last.set(asked.standId, at);
       const lane = lanes[at]!;
       lane.busy++;
       try {
-        return await lane.worker.hangChart(question, progress);
+        return await lane.worker.hangChart(asked, light, progress);
       } finally {
         lane.busy--;
       }

@@ -22,6 +22,12 @@ export interface HangQuestion {
 /** The same before the light is known. */
 export type ChartAsked = Omit<HangQuestion, 'answer'>;
 
+/**
+ * Told on the way to a chart: how far it is, 0 … 1, and the visits that are found so far. Those go by the table of the light alone: the
+ * engine may yet change one, and nothing can be told of its trays.
+ */
+export type ChartOnTheWay = (done: number, soFar: readonly VisitJobs[]) => void;
+
 /** A tray on one day of the chart. */
 export interface TrayDay extends Received {
   readonly tierId: string;

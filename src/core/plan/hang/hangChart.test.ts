@@ -18,8 +18,8 @@ import { standFrom, TEMPLATES } from '../../site/stand/templates';
 import { dayFrom, isoOf } from '../../units/day';
 import { diffCharts } from './diffCharts';
 import { doVisit, siteOn } from './doVisits';
-import type { HangChart } from './HangChart';
-import { hangChartOf } from './hangChartOf';
+import type { ChartAsked, ChartOnTheWay, HangChart } from './HangChart';
+import { hangChartOf, workAhead } from './hangChartOf';
 import { NEAR, TierCourse } from './TierCourse';
 import { visitDays, type VisitRhythm } from '../../site/hang/VisitRhythm';
 import { plainOwnLamp } from '../../site/ownLamps/changeOwnLamps';
@@ -86,17 +86,9 @@ function rack({
 }
 
 const standIn = (site: Site) => benchStandOf(site, site.stands[0]!, tables);
-const chartOf = (site: Site): HangChart =>
-  hangChartOf(
-    {
-      site,
-      standId: site.stands[0]!.id,
-      answer: answerBench(questionOfStand(standIn(site), null)),
-      from: FROM,
-      timerStep_min: 15,
-    },
-    tables,
-  );
+const askedOf = (site: Site): ChartAsked => ({ site, standId: site.stands[0]!.id, from: FROM, timerStep_min: 15 });
+const chartOf = (site: Site, progress?: ChartOnTheWay): HangChart =>
+  hangChartOf({ ...askedOf(site), answer: answerBench(questionOfStand(standIn(site), null)) }, tables, progress);
 const stretchesOf = (chart: HangChart) => chart.visits.map((v) => [v.day - FROM, v.lamps.map((l) => l.steps)[0] ?? 0] as const);
 
 test('rounds: daily, twice a week, weekly; nobody comes while away, but on the day before and after', () => {
@@ -309,6 +301,37 @@ test('one timer for five tiers: their hours are set together, on days on which s
   expect(new Set(hours.map((h) => h.timerId)).size).toBe(1);
   // Leek: from 14 hours, an hour less each week; worth setting when more than an hour off.
   expect(hours.map((h) => h.lit_min)).toEqual([...hours.map((h) => h.lit_min)].sort((x, y) => y - x));
+});
+
+test('visits are told as they are found, each once and for good, before anything is known of their trays', () => {
+  const site = rack({ crops: ['leek', 'celery'], age: 3, tiers: 2, plan: plan('stepping') });
+  const told: { done: number; days: number[] }[] = [];
+  const chart = chartOf(site, (done, soFar) => told.push({ done, days: soFar.map((v) => v.day) }));
+  expect(chart.visits.length).toBeGreaterThan(2);
+  expect(told.find((t) => t.days.length > 0)).toEqual({ done: 0.6, days: [chart.visits[0]!.day] });
+  for (const [i, { done, days }] of told.slice(1).entries()) {
+    expect(done).toBeGreaterThanOrEqual(told[i]!.done);
+    expect(days.slice(0, told[i]!.days.length)).toEqual(told[i]!.days);
+  }
+  expect(told.at(-1)).toEqual({ done: 1, days: chart.visits.map((v) => v.day) });
+});
+
+test('what is worked out before the light is known leaves less to do, and changes nothing', () => {
+  const site = rack({ crops: ['leek', 'celery'], age: 3, tiers: 2 });
+  const question = { ...askedOf(site), answer: answerBench(questionOfStand(standIn(site), null)) };
+  const rows = new Map<string, Map<number, Float64Array>>();
+  const get = <T>(key: string, make: () => T): T => {
+    if (!rows.has(key)) rows.set(key, make() as Map<number, Float64Array>);
+    return rows.get(key) as T;
+  };
+  const memory = { ...createChartMemory(), rows: { ...createCache(), get } };
+  const known = () => [...rows.values()].reduce((sum, row) => sum + row.size, 0);
+  workAhead(askedOf(site), tables, memory);
+  const ahead = known();
+  expect(ahead).toBeGreaterThan(50);
+  expect(hangChartOf(question, tables, () => {}, memory)).toEqual(chartOf(site));
+  expect(known()).toBe(ahead);
+  expect(() => workAhead({ ...askedOf(site), standId: 'gone' }, tables, memory)).toThrow(/no stand gone/);
 });
 
 test('a tier of its own timer is set by itself', () => {

@@ -17,7 +17,7 @@ import type { Day } from '../../units/day';
 import { depthTooLong } from '../../judge/verdict/hardLimits';
 import { createChartMemory, type ChartMemory } from './ChartMemory';
 import { siteOn } from './doVisits';
-import type { ChartLimit, HangChart, HangQuestion, HangVisit, TrayDay, Trip } from './HangChart';
+import type { ChartAsked, ChartLimit, ChartOnTheWay, HangChart, HangQuestion, HangVisit, TrayDay, Trip } from './HangChart';
 import type { DimJob, HoursJob, LampJob, RiserJob, VisitJobs } from '../../site/hang/KeptChart';
 import { jobsIn } from '../../site/hang/KeptChart';
 import { NEAR, TierCourse, type LampSetting, type CourseSetting } from './TierCourse';
@@ -59,46 +59,43 @@ interface Stretch {
  * The search goes by a table of the light; what is told of each visit is worked out by the engine, with the light between tiers.
  * Where the engine finds a limit broken that the table had kept, the table is put right and the search done again.
  *
- * @param progress  told how far it is, 0 … 1
+ * @param progress  told on the way
  * @param memory    what charts before this one worked out
  * @throws RangeError when there is no such stand
  */
 export function hangChartOf(
   question: HangQuestion,
   tables: Tables,
-  progress: (done: number) => void = () => {},
+  progress: ChartOnTheWay = () => {},
   memory = createChartMemory(),
 ): HangChart {
-  const { site, from, answer } = question;
-  const kept = site.stands.find((s) => s.id === question.standId);
-  if (!kept) throw new RangeError(`there is no stand ${question.standId}`);
-  const stand = benchStandOf(site, kept, tables);
-  const until = lastDay(stand, from);
-  const lit = stand.tiers.filter((t) => t.lamps.length > 0 && t.trays.length > 0);
+  const { site, standId, from, answer } = question;
+  const { stand, lit, until } = askedOf(question, tables);
   const cache = createCache(2048);
-  const suns = sunsOfDays(site, kept.id, lit, from, until, tables);
+  const suns = sunsOfDays(site, standId, lit, from, until, tables);
   const courses = lit.map((t, i) => {
     const course = new TierCourse(t, answer, from, until - from + 1, cache, memory, suns);
-    progress((0.6 * (i + 1)) / lit.length);
+    progress((0.6 * (i + 1)) / lit.length, []);
     return course;
   });
   const timers = timersOf(stand).map((timer): TimerCourse => ({ timer, tiers: courses.filter((c) => c.tier.timer.id === timer.id) }));
   const days = visitDays(site.visits, from, until);
   const known = new Map<string, TrayMaps>();
   for (let round = 0; ; round++) {
-    const { visits, stretches } = search(question, courses, timers, days, until);
-    progress(0.7);
+    // Of a search that is done again nothing is told before its end: what has been told once does not go away.
+    const { visits, stretches } = search(question, courses, timers, days, until, round === 0 ? (found) => progress(0.6, found) : null);
+    progress(0.7, visits);
     const at = (day: Day) => stretches.findLast((s) => s.from <= day) ?? stretches[0]!;
     const engine = engineOf(question, tables, visits, at, known, cache, memory);
     const told = visits.map((v, i): HangVisit => {
       const last = Math.max(v.day, (visits[i + 1]?.day ?? until + 1) - 1);
-      progress(0.7 + (0.3 * (i + 1)) / visits.length);
+      progress(0.7 + (0.3 * (i + 1)) / visits.length, visits);
       return { ...v, last, after: allDays(courses, at(v.day), v.day, engine), before: allDays(courses, at(v.day), last, engine) };
     });
     if (round < ROUNDS && putRight(courses, told, at)) continue;
-    progress(1);
+    progress(1, visits);
     return {
-      standId: kept.id,
+      standId,
       from,
       until,
       visits: told,
@@ -108,6 +105,25 @@ export function hangChartOf(
       rounds: days.length,
     };
   }
+}
+
+/** Of which stand a chart is asked for, its tiers with lamps and trays, and the last day. @throws RangeError when there is no such stand */
+function askedOf({ site, standId, from }: ChartAsked, tables: Tables) {
+  const kept = site.stands.find((s) => s.id === standId);
+  if (!kept) throw new RangeError(`there is no stand ${standId}`);
+  const stand = benchStandOf(site, kept, tables);
+  return { stand, lit: stand.tiers.filter((t) => t.lamps.length > 0 && t.trays.length > 0), until: lastDay(stand, from) };
+}
+
+/**
+ * Works out what a chart will need of the lamps' own light while that of the whole stand is not known yet, and leaves it in the memory.
+ *
+ * @throws RangeError when there is no such stand
+ */
+export function workAhead(asked: ChartAsked, tables: Tables, memory: ChartMemory): void {
+  const { lit, until } = askedOf(asked, tables);
+  const cache = createCache(2048);
+  for (const t of lit) new TierCourse(t, { tiers: {} }, asked.from, until - asked.from + 1, cache, memory);
 }
 
 /** As often as the search is done again with a table that was put right. */
@@ -210,13 +226,14 @@ interface Found {
   readonly stretches: readonly Stretch[];
 }
 
-/** The visits on which something is to be done, and how everything is set between them, by the table of the light. */
+/** The visits on which something is to be done, and how everything is set between them, by the table of the light; told as they are found. */
 function search(
   question: HangQuestion,
   courses: readonly TierCourse[],
   timers: readonly TimerCourse[],
   days: readonly Day[],
   until: Day,
+  tell: ((found: readonly VisitJobs[]) => void) | null,
 ): Found {
   const stretches: Stretch[] = [
     {
@@ -236,6 +253,7 @@ function search(
     const jobs = jobsBetween(before, after);
     if (Object.values(jobs).every((of) => of.length === 0)) continue;
     visits.push({ day, ...jobs });
+    tell?.([...visits]);
     if (before.from === day) stretches.pop();
     stretches.push(after);
   }
