@@ -57,7 +57,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
                 lamps will then rise with them.
               </p>
             )}
-            <VisitList stand={stand} visits={own?.visits ?? soFar} clockChanges={own?.clockChanges ?? []} />
+            <VisitList stand={stand} visits={own?.visits ?? soFar} clockChanges={own?.clockChanges ?? []} working={working !== null} />
             {own && own.limits.length > 0 && <ChartLimits stand={stand} chart={own} />}
             {(own || failed) && <Rotations stand={stand} />}
           </div>

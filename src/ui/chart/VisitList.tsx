@@ -1,15 +1,18 @@
 'use client';
 import { Check, Eye } from 'lucide-react';
 import { useRouter } from 'next/navigation';
+import { useState } from 'react';
 import { doVisit } from '@/core/plan/hang/doVisits';
 import type { HangChart, HangVisit } from '@/core/plan/hang/HangChart';
 import type { VisitJobs } from '@/core/site/hang/KeptChart';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
+import type { Day } from '@/core/units/day';
 import { showLength } from '@/core/units/length';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { trayName } from '../bench/benchWords';
 import { Button } from '../parts/Button';
 import { awayWords, dayWords } from '../season/dayWords';
+import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { dliNumber } from '../drawing/lightWords';
@@ -21,15 +24,30 @@ interface VisitListProps extends Pick<HangChart, 'clockChanges'> {
   stand: BenchStand;
   /** Those of a chart, or those that are found while it is worked out: these can be read, and nothing can be done with them yet. */
   visits: readonly (HangVisit | VisitJobs)[];
+  /** Others may follow from what has changed since: nothing is to be done by these any more. */
+  working: boolean;
 }
 
 /** The visits on which something is to be done, the next one first. */
-export function VisitList({ stand, visits, clockChanges }: VisitListProps) {
+export function VisitList({ stand, visits, clockChanges, working }: VisitListProps) {
+  // What has been done is gone at once; the chart without it follows.
+  const [done, setDone] = useState<{ of: VisitListProps['visits']; day: Day } | null>(null);
+  const left = done?.of === visits ? visits.filter((v) => v.day !== done.day) : visits;
   return (
     <>
       <ol className="space-y-0" aria-label="Visits">
-        {visits.map((v, i) => (
-          <Visit key={v.day} stand={stand} visit={v} first={i === 0} />
+        {left.map((v, i) => (
+          <Visit
+            key={v.day}
+            stand={stand}
+            visit={v}
+            first={i === 0}
+            working={working}
+            onDone={() => {
+              setDone({ of: visits, day: v.day });
+              focusHeadingIfLost();
+            }}
+          />
         ))}
       </ol>
       {clockChanges.map((c) => (
@@ -41,7 +59,13 @@ export function VisitList({ stand, visits, clockChanges }: VisitListProps) {
   );
 }
 
-function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit | VisitJobs; first: boolean }) {
+interface VisitProps extends Pick<VisitListProps, 'stand' | 'working'> {
+  visit: HangVisit | VisitJobs;
+  first: boolean;
+  onDone: () => void;
+}
+
+function Visit({ stand, visit, first, working, onDone }: VisitProps) {
   const { sites, benchLooks } = useWorkspace();
   const told = useSettings();
   const today = useToday();
@@ -82,10 +106,11 @@ function Visit({ stand, visit, first }: { stand: BenchStand; visit: HangVisit | 
         {first && (
           <Button
             kind={visit.day <= today ? 'main' : 'plain'}
-            disabled={!isSettled}
+            disabled={!isSettled || working}
             onClick={() => {
+              onDone();
               changeSite(sites, 'do the visit', (site) => doVisit(site, visit));
-              say(visit.day <= today ? 'Visit saved. The later visits have been recalculated.' : 'Done early.', {
+              say(visit.day <= today ? 'Visit saved. The later visits are being worked out again.' : 'Done early.', {
                 label: 'Undo',
                 run: () => undo(sites),
               });
