@@ -30,9 +30,9 @@ interface VisitListProps extends Pick<HangChart, 'clockChanges'> {
 
 /** The visits on which something is to be done, the next one first. */
 export function VisitList({ stand, visits, clockChanges, working }: VisitListProps) {
-  // What has been done is gone at once; the chart without it follows.
-  const [done, setDone] = useState<{ of: VisitListProps['visits']; day: Day } | null>(null);
-  const left = done?.of === visits ? visits.filter((v) => v.day !== done.day) : visits;
+  // What has been done is gone at once, and there again when it is undone at once; the chart without it follows.
+  const [done, setDone] = useState<(Pick<VisitListProps, 'stand' | 'visits'> & { day: Day }) | null>(null);
+  const left = done?.visits === visits && done.stand !== stand ? visits.filter((v) => v.day !== done.day) : visits;
   return (
     <>
       <ol className="space-y-0" aria-label="Visits">
@@ -44,7 +44,7 @@ export function VisitList({ stand, visits, clockChanges, working }: VisitListPro
             first={i === 0}
             working={working}
             onDone={() => {
-              setDone({ of: visits, day: v.day });
+              setDone({ stand, visits, day: v.day });
               focusHeadingIfLost();
             }}
           />
