@@ -45,8 +45,11 @@ function OfStand({ stand }: { stand: BenchStand }) {
                 The chart could not be worked out ({failed}). Change something, or reload the page, to try again.
               </p>
             )}
-            <Summary chart={own} jobs={jobs} />
-            {working !== null && <Progress done={working} words={workingWords(own !== null, soFar.length > 0)} />}
+            {/* One in the place of the other, so that nothing moves below them. */}
+            <div className="grid items-center *:col-start-1 *:row-start-1">
+              {own && <Summary chart={own} jobs={jobs} isOld={working !== null} />}
+              {working !== null && <Progress done={working} words={workingWords(own !== null, soFar.length > 0)} />}
+            </div>
             {own && stand.stand.chart && <ChartChanges stand={stand} chart={own} kept={stand.stand.chart} />}
             {own?.trips.map((trip) => (
               <TripPanel key={trip.from} stand={stand} trip={trip} />
@@ -77,10 +80,9 @@ function OfStand({ stand }: { stand: BenchStand }) {
   );
 }
 
-function Summary({ chart, jobs }: { chart: HangChart | null; jobs: number }) {
-  if (!chart) return null;
+function Summary({ chart, jobs, isOld }: { chart: HangChart; jobs: number; isOld: boolean }) {
   return (
-    <p className="text-lg" data-testid="chart-summary">
+    <p className={isOld ? 'invisible text-lg' : 'text-lg'} data-testid="chart-summary">
       {jobs === 0 ? (
         <>Nothing has to be changed until {dayWords(chart.until)}.</>
       ) : (
