@@ -59,6 +59,8 @@ export function hangChartOf(
   const days = visitDays(site.visits, from, until);
   const known = new Map<string, TrayMaps>();
   for (let round = 0; ; round++) {
+    // Each round may be the last: it takes most of what is left of the way.
+    const [begun, ended] = [round, round + 1].map((n) => 1 - 0.3 * 0.3 ** n) as [number, number];
     // Of a search that is done again nothing is told before its end: what has been told once does not go away.
     const { visits, stretches } = searchVisits(
       question,
@@ -68,12 +70,12 @@ export function hangChartOf(
       until,
       round === 0 ? (found) => progress(0.6, found) : null,
     );
-    progress(0.7, visits);
+    progress(begun, visits);
     const at = (day: Day) => stretches.findLast((s) => s.from <= day) ?? stretches[0]!;
     const engine = engineOf(question, tables, visits, at, known, cache, memory);
     const told = visits.map((v, i): HangVisit => {
       const last = Math.max(v.day, (visits[i + 1]?.day ?? until + 1) - 1);
-      progress(0.7 + (0.3 * (i + 1)) / visits.length, visits);
+      progress(begun + ((ended - begun) * (i + 1)) / visits.length, visits);
       return { ...v, last, after: allDays(courses, at(v.day), v.day, engine), before: allDays(courses, at(v.day), last, engine) };
     });
     if (round < ROUNDS && putRight(courses, told, at)) continue;
