@@ -1,8 +1,12 @@
 import { mutateJson, mutateText, randomFrom } from './mutations';
 import { fuzzedReaders } from './readers';
 
-/** Nothing that comes in may keep us waiting longer. */
+/** Nothing that comes in may keep the processor busy for longer; how long a machine makes it wait is no fault of a reader. */
 const LONGEST_MS = 2000;
+const busy_ms = (): number => {
+  const { user, system } = process.cpuUsage();
+  return (user + system) / 1000;
+};
 
 export interface Finding {
   readonly reader: string;
@@ -11,7 +15,7 @@ export interface Finding {
 }
 
 /**
- * Puts changed texts into every reader: none may throw, take longer than two seconds, or take what it cannot give back.
+ * Puts changed texts into every reader: none may throw, take more than two seconds of the processor, or take what it cannot give back.
  *
  * @param count     changed texts for each reader
  * @param progress  told the name of each reader when it is through
@@ -25,14 +29,14 @@ export async function fuzz(count: number, seed: number, progress: (reader: strin
     for (let i = 0; i < count; i++) {
       const k = i % reader.samples.length;
       const text = reader.json ? (JSON.stringify(mutateJson(random, documents[k])) ?? 'null') : mutateText(random, reader.samples[k]!);
-      const from = performance.now();
+      const from = busy_ms();
       let why: string | null = null;
       try {
         await reader.read(text);
       } catch (error) {
         why = error instanceof Error ? `${error.name}: ${error.message}` : String(error);
       }
-      const took = performance.now() - from;
+      const took = busy_ms() - from;
       if (took > LONGEST_MS) why ??= `took ${Math.round(took)} ms`;
       if (why !== null) findings.push({ reader: reader.name, why: why.slice(0, 300), text });
     }
