@@ -8,11 +8,12 @@ export interface ChartState {
   readonly chart: HangChart | null;
   /** How far the next one is, 0 … 1; null: nothing is under way. */
   readonly working: number | null;
-  /** The visits of the next one that are found already; any of them may still change. */
-  readonly soFar: readonly VisitJobs[];
+  /** The visits of the next one that are found already, and of which stand it is; any of them may still change. */
+  readonly soFar: { readonly standId: string; readonly visits: readonly VisitJobs[] } | null;
   readonly failed: string | null;
 }
 
 export type ChartStore = StoreApi<ChartState>;
 
-export const createChartStore = (): ChartStore => createStore<ChartState>(() => ({ chart: null, working: null, soFar: [], failed: null }));
+export const createChartStore = (): ChartStore =>
+  createStore<ChartState>(() => ({ chart: null, working: null, soFar: null, failed: null }));

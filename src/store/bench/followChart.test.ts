@@ -48,9 +48,9 @@ function world() {
 test('a chart is made once, again when something changes that it follows from, and not for a new name', async () => {
   const { sites, charts, asked, stop } = world();
   await later(0);
-  expect(charts.getState()).toMatchObject({ working: 0.6, soFar: [{ day: TODAY }], chart: null });
+  expect(charts.getState()).toMatchObject({ working: 0.6, soFar: { standId: 'demo-rack', visits: [{ day: TODAY }] }, chart: null });
   await later(30);
-  expect(charts.getState()).toMatchObject({ working: null, soFar: [], chart: { standId: 'demo-rack' } });
+  expect(charts.getState()).toMatchObject({ working: null, soFar: null, chart: { standId: 'demo-rack' } });
   changeSite(sites, 'price', (s) => ({ ...s, currency: 'USD' }));
   await later(350);
   expect(asked).toHaveLength(1);

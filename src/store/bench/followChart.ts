@@ -55,22 +55,24 @@ export function followChart(
       const { timerStep_min } = settings.getState();
       const stand = standOnBench({ site }, looks.getState().standId);
       if (!stand) {
-        charts.setState({ chart: null, working: null, soFar: [], failed: null });
+        charts.setState({ chart: null, working: null, soFar: null, failed: null });
         break;
       }
       const causes = causesOf(site, stand, today, timerStep_min);
       if (causes.every((c, i) => c === last[i])) continue;
       last = causes;
       const { chart } = charts.getState();
-      charts.setState({ working: 0, soFar: [], failed: null, chart: chart?.standId === stand.stand.id ? chart : null });
+      charts.setState({ working: 0, soFar: null, failed: null, chart: chart?.standId === stand.stand.id ? chart : null });
       try {
         const asked = { site, standId: stand.stand.id, from: today, timerStep_min };
         const light = () => ways.lightOfStand(stand);
-        const made = await ways.chartOf(asked, light, (working, soFar) => !stopped && charts.setState({ working, soFar }));
-        if (!stopped) charts.setState({ chart: made, working: null, soFar: [] });
+        const made = await ways.chartOf(asked, light, (working, visits) => {
+          if (!stopped) charts.setState({ working, soFar: { standId: asked.standId, visits } });
+        });
+        if (!stopped) charts.setState({ chart: made, working: null, soFar: null });
       } catch (error) {
         last = [];
-        if (!stopped) charts.setState({ working: null, soFar: [], failed: error instanceof Error ? error.message : String(error) });
+        if (!stopped) charts.setState({ working: null, soFar: null, failed: error instanceof Error ? error.message : String(error) });
       }
     } while (changed && !stopped);
     working = false;

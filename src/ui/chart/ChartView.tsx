@@ -1,6 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import type { HangChart } from '@/core/plan/hang/HangChart';
+import type { VisitJobs } from '@/core/site/hang/KeptChart';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { useStand } from '../bench/useBench';
 import { CardsPrint } from '../cards/CardsPrint';
@@ -26,12 +27,16 @@ export function ChartView() {
   return <OfStand key={stand.stand.id} stand={stand} />;
 }
 
+const NONE: readonly VisitJobs[] = [];
+
 function OfStand({ stand }: { stand: BenchStand }) {
   const { chart, working, soFar, failed } = useChart();
   const today = useToday();
   const printing = usePrinting();
   const dated = stand.tiers.some((t) => t.trays.some((y) => y.batch.sown !== null));
   const own = chart?.standId === stand.stand.id ? chart : null;
+  // The chart of another stand may still be under way.
+  const found = soFar?.standId === stand.stand.id ? soFar.visits : NONE;
   const jobs = useMemo(() => own?.visits.filter((v) => v.day >= today).length ?? 0, [own, today]);
   if (printing) return <CardsPrint stand={stand} chart={own} />;
   return (
@@ -48,7 +53,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
             {/* One in the place of the other, so that nothing moves below them. */}
             <div className="grid items-center *:col-start-1 *:row-start-1">
               {own && <Summary chart={own} jobs={jobs} isOld={working !== null} />}
-              {working !== null && <Progress done={working} words={workingWords(own !== null, soFar.length > 0)} />}
+              {working !== null && <Progress done={working} words={workingWords(own !== null, found.length > 0)} />}
             </div>
             {own && stand.stand.chart && <ChartChanges stand={stand} chart={own} kept={stand.stand.chart} />}
             {own?.trips.map((trip) => (
@@ -60,7 +65,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
                 lamps will then rise with them.
               </p>
             )}
-            <VisitList stand={stand} visits={own?.visits ?? soFar} clockChanges={own?.clockChanges ?? []} working={working !== null} />
+            <VisitList stand={stand} visits={own?.visits ?? found} clockChanges={own?.clockChanges ?? []} working={working !== null} />
             {own && own.limits.length > 0 && <ChartLimits stand={stand} chart={own} />}
             {(own || failed) && <Rotations stand={stand} />}
           </div>
