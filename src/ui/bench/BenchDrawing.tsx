@@ -2,14 +2,14 @@
 import clsx from 'clsx';
 import { Maximize2, Ruler, ZoomIn, ZoomOut } from 'lucide-react';
 import { useDroppable } from '@dnd-kit/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { Segments } from '../parts/Segments';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import { LightCanvas } from '../drawing/LightCanvas';
 import { useSize } from '../drawing/useSize';
 import { stretchesOf } from './bands';
-import { benchFrame, type BenchFrame } from './benchFrame';
+import { benchFrame, measuresOf, type BenchFrame } from './benchFrame';
 import { badness, SAYS_WORDS } from './benchWords';
 import { StandFrame } from './StandFrame';
 import { Tape } from './Tape';
@@ -27,15 +27,16 @@ const WIDE = 560;
 export function BenchDrawing({ stand, commands }: { stand: BenchStand; commands: EditCommands }) {
   const { benchLooks } = useWorkspace();
   const { lengthUnit } = useSettings();
-  const { view, tierId, chosen, moved, handOn } = useBenchLook();
-  const light = useBenchLight();
+  const { view, tierId, chosen, moved } = useBenchLook();
   const { ref, width, height } = useSize<HTMLDivElement>();
   const scroll = useRef<HTMLDivElement>(null);
   const [zoom, setZoom] = useState(1);
   const [measuring, setMeasuring] = useState(false);
   const narrow = width < WIDE;
   const room = useMemo(() => ({ width, height: narrow ? Math.max(height, 420) : height }), [width, height, narrow]);
-  const frame = useMemo(() => benchFrame(stand, view, room, zoom, narrow), [stand, view, room, zoom, narrow]);
+  // One and the same for as long as it can be: tiers that stay as they are need not be drawn anew.
+  const { span, reach } = measuresOf(stand, view);
+  const frame = useMemo(() => benchFrame({ span, reach }, view, room, zoom, narrow), [span, reach, view, room, zoom, narrow]);
   /** The tier in which the keys are: of the others only the tier can be gone to, and from there its things. */
   const [entered, setEntered] = useState<string | null>(null);
   const selected = stand.tiers.find((t) => t.tier.id === tierId) ?? stand.tiers[0]!;
@@ -146,18 +147,27 @@ export function BenchDrawing({ stand, commands }: { stand: BenchStand; commands:
           ))}
         </ul>
         <span className="flex-1" />
-        {light.status === 'ready' && light.stale && !handOn && (
-          <span role="status" className="text-sm text-night-soft">
-            Calculating light…
-          </span>
-        )}
-        {light.status === 'failed' && (
-          <p role="alert" className="text-ember">
-            The light could not be computed: {light.reason}. Reload the page to try again.
-          </p>
-        )}
+        <LightStatus />
       </div>
     </section>
+  );
+}
+
+/** Whether the light that is shown is the newest, or why there is none. */
+function LightStatus() {
+  const light = useBenchLight();
+  const { handOn } = useBenchLook();
+  if (light.status === 'failed')
+    return (
+      <p role="alert" className="text-ember">
+        The light could not be computed: {light.reason}. Reload the page to try again.
+      </p>
+    );
+  if (light.status !== 'ready' || !light.stale || handOn) return null;
+  return (
+    <span role="status" className="text-sm text-night-soft">
+      Calculating light…
+    </span>
   );
 }
 
@@ -190,7 +200,7 @@ function Tool({
 }
 
 /** The light of one tier behind the drawing, stretch by stretch in the bands of the crops that stand there. */
-function TierLightPicture({
+const TierLightPicture = memo(function TierLightPicture({
   tier,
   frame,
   selected,
@@ -231,7 +241,7 @@ function TierLightPicture({
         ))}
     </>
   );
-}
+});
 
 function SelectedTier({ frame, tier }: { frame: BenchFrame; tier: BenchTier }) {
   const { left, top, width, height } = frame.boxOf(tier);
@@ -252,7 +262,7 @@ function toNeighbour(e: React.KeyboardEvent<HTMLButtonElement>): void {
 }
 
 /** Which tier this is and how its trays fare, beside it; a press looks at it from above. */
-function TierWord({
+const TierWord = memo(function TierWord({
   tier,
   frame,
   narrow,
@@ -266,8 +276,7 @@ function TierWord({
   isStop: boolean;
 }) {
   const { benchLooks } = useWorkspace();
-  const light = useTierLight(tier);
-  const judged = useJudged(tier, light);
+  const judged = useJudged(tier);
   const box = frame.boxOf(tier);
   // On a phone, and where many low tiers stand on each other, the number alone: its colour says how it does.
   const brief = narrow || box.height < LINES_NEED;
@@ -308,6 +317,6 @@ function TierWord({
       {!brief && <span className="block pt-0.5 text-[13px] text-night-soft">{showHoursShort(tier.hours)}</span>}
     </button>
   );
-}
+});
 
 const showHoursShort = (hours: number) => `${Number(hours.toFixed(2))} h`;

@@ -10,20 +10,14 @@ import { TypedField } from '../parts/TypedField';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { StandMenu } from './StandMenu';
 import { NewStand } from './NewStand';
-import { useBenchLight, useBenchLook } from './useBench';
-import { judgedTrays } from './useBench';
+import { judgedTrays, useBenchLight, useBenchLook } from './useBench';
 import type { EditCommands } from './useEditCommands';
 
 /** The stand's name and how its trays fare, the way to others, and the way back. */
 export function BenchHeader({ stand, commands }: { stand: BenchStand; commands: EditCommands }) {
   const { sites, benchLooks } = useWorkspace();
-  const light = useBenchLight();
   const { season } = useBenchLook();
   const { id, name } = stand.stand;
-  const judged = light.status === 'ready' ? stand.tiers.flatMap((t) => judgedTrays(t, light.answer.tiers[t.tier.id] ?? null)) : [];
-  const trays = stand.tiers.reduce((n, t) => n + t.trays.length, 0);
-  const lit = stand.tiers.filter((t) => t.lamps.length > 0).length;
-  const off = judged.filter((j) => j.verdict.says !== 'in-range').length;
   return (
     <header className="flex items-center gap-x-1.5 sm:flex-wrap sm:gap-x-2 gap-y-1 border-b border-line bg-sheet px-3 py-2 md:px-5 print:hidden">
       <h1 className="sr-only">Bench: {name}</h1>
@@ -38,11 +32,7 @@ export function BenchHeader({ stand, commands }: { stand: BenchStand; commands: 
         className="min-w-0 max-sm:flex-1"
         inputClassName="w-52 max-w-full max-sm:w-full text-ellipsis border-transparent! bg-transparent! text-xl hover:border-line! px-1!"
       />
-      <p className="text-soft max-sm:sr-only" data-testid="stand-line">
-        {stand.tiers.length > 1 && `${lit} of ${stand.tiers.length} tiers lit · `}
-        {trays} {trays === 1 ? 'tray' : 'trays'}
-        {judged.length > 0 && (off === 0 ? ' · all in range' : ` · ${off} out of range`)}
-      </p>
+      <StandLine stand={stand} />
       <span className="flex-1 max-sm:hidden" />
       <Button
         aria-pressed={season}
@@ -67,5 +57,21 @@ export function BenchHeader({ stand, commands }: { stand: BenchStand; commands: 
         <Printer size={18} aria-hidden />
       </Button>
     </header>
+  );
+}
+
+/** How the trays of the stand fare. */
+function StandLine({ stand }: { stand: BenchStand }) {
+  const light = useBenchLight();
+  const judged = light.status === 'ready' ? light.of.tiers.flatMap((t) => judgedTrays(t, light.answer.tiers[t.tier.id] ?? null)) : [];
+  const trays = stand.tiers.reduce((n, t) => n + t.trays.length, 0);
+  const lit = stand.tiers.filter((t) => t.lamps.length > 0).length;
+  const off = judged.filter((j) => j.verdict.says !== 'in-range').length;
+  return (
+    <p className="text-soft max-sm:sr-only" data-testid="stand-line">
+      {stand.tiers.length > 1 && `${lit} of ${stand.tiers.length} tiers lit · `}
+      {trays} {trays === 1 ? 'tray' : 'trays'}
+      {judged.length > 0 && (off === 0 ? ' · all in range' : ` · ${off} out of range`)}
+    </p>
   );
 }

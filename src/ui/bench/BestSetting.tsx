@@ -1,6 +1,6 @@
 'use client';
 import type { ChartOptions } from 'chart.js';
-import { useId, useMemo, useState } from 'react';
+import { memo, useId, useMemo, useState } from 'react';
 import { useWorkedOut } from '../parts/useWorkedOut';
 import { ScatterChart } from '../parts/LateChart';
 import { applyMoves } from '@/core/plan/advice/applyMove';
@@ -22,7 +22,15 @@ import { useBenchLight } from './useBench';
 import type { EditCommands } from './useEditCommands';
 
 /** Height and hours of a tier with several crops: the best, and what the others would give, one of them to be chosen. */
-export function BestSetting({ stand, tier, commands }: { stand: BenchStand; tier: BenchTier; commands: EditCommands }) {
+export const BestSetting = memo(function BestSetting({
+  stand,
+  tier,
+  commands,
+}: {
+  stand: BenchStand;
+  tier: BenchTier;
+  commands: EditCommands;
+}) {
   const [open, setOpen] = useState(false);
   if (tier.lamps.length === 0 || tier.trays.length === 0) return null;
   return (
@@ -31,7 +39,7 @@ export function BestSetting({ stand, tier, commands }: { stand: BenchStand; tier
       {open && <Settings stand={stand} tier={tier} commands={commands} />}
     </details>
   );
-}
+});
 
 function Settings({ stand, tier, commands }: { stand: BenchStand; tier: BenchTier; commands: EditCommands }) {
   const { settingsFor } = useWorkspace();

@@ -1,11 +1,12 @@
 'use client';
+import { memo } from 'react';
 import { Gauge } from 'lucide-react';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { Link } from '../parts/Link';
 import { useWorkspace } from '../shell/WorkspaceContext';
 
 /** What the light of a tier rests on: boxes, readings, or a fit; and the way to the meter. */
-export function ReadingsLine({ stand, tier: t }: { stand: BenchStand; tier: BenchTier }) {
+export const ReadingsLine = memo(function ReadingsLine({ stand, tier: t }: { stand: BenchStand; tier: BenchTier }) {
   const { benchLooks } = useWorkspace();
   if (t.lamps.length === 0) return null;
   const counting = t.tier.readings.filter((r) => !r.leftOut).length;
@@ -27,4 +28,4 @@ export function ReadingsLine({ stand, tier: t }: { stand: BenchStand; tier: Benc
       </Link>
     </p>
   );
-}
+});

@@ -5,7 +5,7 @@ import type { BenchStand } from '@/core/answer/stand/benchStand';
 import type { LengthUnit } from '@/core/units/length';
 import { LightCanvas } from '../drawing/LightCanvas';
 import { stretchesOf } from './bands';
-import { benchFrame } from './benchFrame';
+import { benchFrame, measuresOf } from './benchFrame';
 import { StandFrame } from './StandFrame';
 import { TierFront } from './TierFront';
 
@@ -22,7 +22,10 @@ interface StandPictureProps {
 /** A stand from the front as a picture that is only looked at. */
 export function StandPicture({ stand, answer, width, height, unit, lines = false }: StandPictureProps) {
   const narrow = width < 480;
-  const frame = useMemo(() => benchFrame(stand, 'front', { width, height }, 1, narrow), [stand, width, height, narrow]);
+  const frame = useMemo(
+    () => benchFrame(measuresOf(stand, 'front'), 'front', { width, height }, 1, narrow),
+    [stand, width, height, narrow],
+  );
   return (
     <div className="relative" style={{ width: frame.width, height: frame.height }}>
       {!lines &&

@@ -1,4 +1,5 @@
 'use client';
+import { memo } from 'react';
 import { mostLit, offAt } from '@/core/units/LitTimes';
 import { timesWords } from '../hours/timerWords';
 import { materialLibrary } from '@/core/things/material/materialLibrary';
@@ -21,7 +22,15 @@ const ORDER: readonly FaceName[] = ['back', 'left', 'right', 'front', 'ceiling',
 const MATERIALS = materialLibrary.map((m) => ({ value: m.id, label: m.name }));
 
 /** The hours of a tier's lamps, and which timer they hang on. */
-export function TierHours({ stand, tier: t, commands }: { stand: BenchStand; tier: BenchTier; commands: EditCommands }) {
+export const TierHours = memo(function TierHours({
+  stand,
+  tier: t,
+  commands,
+}: {
+  stand: BenchStand;
+  tier: BenchTier;
+  commands: EditCommands;
+}) {
   const { clock } = useSettings();
   const { id, on_min, lit_min, pause } = t.timer;
   const set = (on: number, lit: number) => commands.change('change the hours', setTimes(id, on, lit));
@@ -64,7 +73,7 @@ export function TierHours({ stand, tier: t, commands }: { stand: BenchStand; tie
       </div>
     </section>
   );
-}
+});
 
 /** The shelf above, or the sides, up or down by the notches that there are. */
 function Notches({ tier: { tier }, notch, commands }: { tier: BenchTier; notch: number; commands: EditCommands }) {
@@ -82,7 +91,15 @@ function Notches({ tier: { tier }, notch, commands }: { tier: BenchTier; notch: 
 }
 
 /** What a tier is made of and how large it is; the stand's own figures below. */
-export function TierFields({ stand, tier: t, commands }: { stand: BenchStand; tier: BenchTier; commands: EditCommands }) {
+export const TierFields = memo(function TierFields({
+  stand,
+  tier: t,
+  commands,
+}: {
+  stand: BenchStand;
+  tier: BenchTier;
+  commands: EditCommands;
+}) {
   const { tier } = t;
   const change = (what: string, by: Parameters<typeof withTier>[1]) => commands.change(what, withTier(tier.id, by));
   return (
@@ -166,4 +183,4 @@ export function TierFields({ stand, tier: t, commands }: { stand: BenchStand; ti
       </div>
     </details>
   );
-}
+});

@@ -1,6 +1,6 @@
 'use client';
 import { CopyPlus, TriangleAlert } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { drawOf, lampsAMonth } from '@/core/plan/buying/bill';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { furnishLike } from '@/core/site/stand/change';
@@ -32,7 +32,9 @@ export function TierPanel({ stand, tier: t, commands }: { stand: BenchStand; tie
   const { lengthUnit } = useSettings();
   const { chosen, day } = useBenchLook();
   const light = useTierLight(t);
-  const judged = useJudged(t, light);
+  // Nothing to press hangs on the cautions: while a hand moves something they follow when there is time.
+  const settled = useDeferredValue(stand);
+  const judged = useJudged(t);
   const [looked, setLooked] = useState<string | null>(null);
   const site = useSite((s) => s.site);
   const chosenTray = judged.find((j) => chosen.includes(j.tray.tray.id)) ?? judged.find((j) => j.tray.tray.id === looked);
@@ -158,7 +160,7 @@ export function TierPanel({ stand, tier: t, commands }: { stand: BenchStand; tie
       )}
       <TierHours stand={stand} tier={t} commands={commands} />
       <TierFields stand={stand} tier={t} commands={commands} />
-      {t.lamps.length > 0 && <CautionList stand={stand} />}
+      {t.lamps.length > 0 && <CautionList stand={settled} />}
     </section>
   );
 }

@@ -5,7 +5,7 @@ import { hangerOf } from '@/core/site/stand/Hanger';
 import type { Fault } from '@/core/answer/faults/faults';
 import { demoSite } from '@/store/site/demoSite';
 import { stretchesOf } from './bands';
-import { benchFrame, tierAt } from './benchFrame';
+import { benchFrame, measuresOf, tierAt } from './benchFrame';
 import { faultsWords, faultWords, hangWords, tiltWords, riserWords, stepWords } from './benchWords';
 import { moveWords, movesWords } from './moveWords';
 
@@ -100,7 +100,7 @@ test('each stretch of a tier is shown in the band of the tray that stands there,
 });
 
 test('the drawing is to scale, each tier above the next, and a height of it tells its tier', () => {
-  const frame = benchFrame(rack, 'front', { width: 800, height: 650 }, 1, false);
+  const frame = benchFrame(measuresOf(rack, 'front'), 'front', { width: 800, height: 650 }, 1, false);
   const [upper, lower] = [frame.boxOf(first!), frame.boxOf(second!)];
   expect(upper.width / upper.height).toBeWithin(1.2 / 0.4, { relative: 1e-9 });
   expect(upper.top + upper.height).toBeLessThan(lower.top);
@@ -114,12 +114,12 @@ test('the drawing is to scale, each tier above the next, and a height of it tell
   };
   for (const view of ['front', 'side'] as const) {
     const room = { width: 800, height: 650 };
-    const over = benchFrame(open, view, room, 1, false);
+    const over = benchFrame(measuresOf(open, view), view, room, 1, false);
     expect(over.z(open.tiers[0]!, 1.2)).toBeGreaterThan(20);
     expect(over.boxOf(open.tiers[4]!).top + over.boxOf(open.tiers[4]!).height).toBeLessThanOrEqual(650);
-    expect(over.scale).toBeLessThan(benchFrame(rack, view, room, 1, false).scale);
+    expect(over.scale).toBeLessThan(benchFrame(measuresOf(rack, view), view, room, 1, false).scale);
   }
-  const twice = benchFrame(rack, 'side', { width: 800, height: 650 }, 2, false);
+  const twice = benchFrame(measuresOf(rack, 'side'), 'side', { width: 800, height: 650 }, 2, false);
   expect(twice.scale / frame.scale).toBeWithin(2, { relative: 1e-9 });
   expect(twice.boxOf(first!).width / twice.scale).toBeWithin(0.45, { relative: 1e-9 });
 });

@@ -37,17 +37,27 @@ const reachOf = (stand: BenchStand): Metres =>
     ]),
   );
 
+/** What of a stand decides its frame: most that a hand moves does not change it. */
+interface Measures {
+  /** From left to right, as it is seen. */
+  readonly span: Metres;
+  readonly reach: Metres;
+}
+
+export const measuresOf = (stand: BenchStand, view: View): Measures => ({
+  span: view === 'front' ? stand.width : stand.depth,
+  reach: reachOf(stand),
+});
+
 /** @param zoom  1: the whole stand fits the room */
 export function benchFrame(
-  stand: BenchStand,
+  { span, reach }: Measures,
   view: View,
   room: { width: number; height: number },
   zoom: number,
   narrow: boolean,
 ): BenchFrame {
   const { left: l, right: r } = SIDES[narrow ? 'narrow' : 'wide'];
-  const reach = reachOf(stand);
-  const span = view === 'front' ? stand.width : stand.depth;
   const fit = Math.min((room.width - l - r) / span, (room.height - HEAD - FOOT) / reach, 900);
   const scale = Math.max(30, fit * zoom);
   const width = Math.max(room.width, span * scale + l + r);

@@ -42,7 +42,15 @@ const NONE: readonly JudgedTray[] = [];
 /** Several places of the screen say how the same trays fare: they are judged once. */
 const judgedBefore = new WeakMap<TierLight, { tier: BenchTier; judged: readonly JudgedTray[] }>();
 
-/** The same of the tier whose light it is: while a hand moves, what is said stays with the last light until the next is there. */
-export function useJudged(tier: BenchTier, light: TierLight | null): readonly JudgedTray[] {
-  return useMemo(() => judgedTrays(tier, light), [tier, light]);
+/**
+ * The same of a tier on the bench, of those trays that still stand there: while a hand moves, what is said stays with the last light, and
+ * with the tier as it was for it, until the next is there.
+ */
+export function useJudged(tier: BenchTier): readonly JudgedTray[] {
+  const { id, trays } = tier.tier;
+  const judged = useStore(useWorkspace().benchLights, (s) => {
+    const lit = s.status === 'ready' ? s.of.tiers.find((t) => t.tier.id === id) : null;
+    return lit && s.status === 'ready' ? judgedTrays(lit, s.answer.tiers[id] ?? null) : NONE;
+  });
+  return useMemo(() => judged.filter((j) => trays.some((y) => y.id === j.tray.tray.id)), [judged, trays]);
 }

@@ -1,6 +1,7 @@
 'use client';
 import { CircleAlert, Info, TriangleAlert, ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
+import { memo, useMemo } from 'react';
 import { cautionsFor } from '@/core/answer/caution/cautionsFor';
 import type { Caution } from '@/core/things/caution/Caution';
 import { cautionLibrary, generalNote } from '@/core/things/caution/cautionLibrary';
@@ -12,7 +13,13 @@ const ICONS = { danger: TriangleAlert, warning: CircleAlert, info: Info };
 /** The cautions that apply to a stand, dangers in full, the rest behind one press. */
 export function CautionList({ stand }: { stand: BenchStand }) {
   const stated = useSite((s) => s.site.stated);
-  const all = cautionsFor(stand, stated, cautionLibrary);
+  const ids = useMemo(() => cautionsFor(stand, stated, cautionLibrary).map((c) => c.id), [stand, stated]);
+  return <Cautions ids={ids.join(' ')} />;
+}
+
+/** By their names in one text: a hand that moves something seldom changes which they are. */
+const Cautions = memo(function Cautions({ ids }: { ids: string }) {
+  const all = ids.split(' ').flatMap((id) => cautionLibrary.find((c) => c.id === id) ?? []);
   const dangers = all.filter((c) => c.severity === 'danger');
   const others = all.filter((c) => c.severity !== 'danger');
   return (
@@ -41,7 +48,7 @@ export function CautionList({ stand }: { stand: BenchStand }) {
       <p className="text-sm text-soft">{generalNote}</p>
     </section>
   );
-}
+});
 
 function Line({ caution }: { caution: Caution }) {
   const Icon = ICONS[caution.severity];

@@ -1,10 +1,11 @@
 'use client';
+import { memo } from 'react';
 import type { MapShows } from '@/store/settings/settingsStore';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import { Segments } from './Segments';
 
 /** What the numbers of every map are. */
-export function MapShowsChoice({ night = false }: { night?: boolean }) {
+export const MapShowsChoice = memo(function MapShowsChoice({ night = false }: { night?: boolean }) {
   const { settings } = useWorkspace();
   const { mapShows } = useSettings();
   return (
@@ -20,4 +21,4 @@ export function MapShowsChoice({ night = false }: { night?: boolean }) {
       onChange={(v) => settings.setState({ mapShows: v })}
     />
   );
-}
+});

@@ -1,10 +1,11 @@
 'use client';
+import { memo } from 'react';
 import { Image as ImageIcon } from 'lucide-react';
 import { Button } from './Button';
 import { savePicture } from './savePicture';
 
 /** Saves a part of the page, found by its name, as a picture. */
-export function PictureButtons({ of, name, words }: { of: string; name: string; words: string }) {
+export const PictureButtons = memo(function PictureButtons({ of, name, words }: { of: string; name: string; words: string }) {
   return (
     <span className="inline-flex flex-wrap gap-2 print:hidden">
       {(['png', 'svg'] as const).map((kind) => (
@@ -19,4 +20,4 @@ export function PictureButtons({ of, name, words }: { of: string; name: string; 
       ))}
     </span>
   );
-}
+});

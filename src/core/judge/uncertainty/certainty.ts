@@ -43,10 +43,13 @@ export const logsOf = ({ low, high }: Pick<Uncertainty, 'low' | 'high'>): DoubtL
   up: Math.log(1 + high),
 });
 
-/** The logarithm of the factor by which a doubt changes the light in a world: as far down as up in rank, each side by its own half-width. */
-export function logFactorIn(world: number, way: number, { down, up }: DoubtLogs): number {
-  const z = NORMALS[way % WAYS]![world]! / NINE_IN_TEN;
-  return z < 0 ? -z * down : z * up;
+/** Adds the logarithms of the factors by which a doubt changes the light, world by world: as far down as up in rank, each side by its own half-width. */
+export function addLogFactors(sums: Float64Array, way: number, { down, up }: DoubtLogs): void {
+  const normals = NORMALS[way % WAYS]!;
+  for (let world = 0; world < sums.length; world++) {
+    const z = normals[world]! / NINE_IN_TEN;
+    sums[world]! += z < 0 ? -z * down : z * up;
+  }
 }
 
 /** A number of a standard normal distribution in a world, for what is not a factor: such as a hand's error in centimetres. */

@@ -5,7 +5,7 @@ import { daylightAtSpots, daylightDli, receivedOf, usualBesideLamps, type LampSp
 import { MOL_SECONDS } from '../dli/dli';
 import type { Dli, Ppfd, Share } from '../../units/quantities';
 import type { Banded, Uncertainty } from '../uncertainty/Band';
-import { certaintyFor, deviationOf, logFactorIn, logsOf, normalIn, WORLDS, type Certainty } from '../uncertainty/certainty';
+import { addLogFactors, certaintyFor, deviationOf, logsOf, normalIn, WORLDS, type Certainty } from '../uncertainty/certainty';
 import { HAND_ERROR_cm, type PerCentimetre } from '../uncertainty/uncertaintyOfDistance';
 import { breachesOf, type Breach, type HardLimits } from './hardLimits';
 import type { Spots } from '../dli/Spots';
@@ -58,10 +58,9 @@ export function judge(question: JudgeQuestion): Verdict {
   const { light, stage, limits, day } = question;
   const received = receivedOf(light, day);
   const says = saysOf(received, stage, limits);
-  const worlds = worldsOf(question);
-  const same = worlds.filter((w) => saysOf(w, stage, limits) === says).length / WORLDS;
+  const { doses, same } = worldsOf(question, says);
   const bandOf = (spot: keyof Spots<Dli>): Banded => {
-    const sorted = Float64Array.from(worlds, (w) => w[spot]).sort();
+    const sorted = doses[spot].sort();
     return { value: received[spot], low: sorted[Math.floor(0.05 * WORLDS)]!, high: sorted[Math.ceil(0.95 * WORLDS) - 1]! };
   };
   const band = lampBandOf(stage, day);
@@ -93,39 +92,57 @@ const SKY_WAY = 1;
 const BEAM_WAYS = [2, 3] as const;
 const FIRST_WAY = 4;
 
-/** What the tray gets in each of the possible worlds: lamps that give more or less, hung a little nearer or farther, under other skies. */
-function worldsOf({ light, perCm, day, uncertainties }: JudgeQuestion): Received[] {
+/**
+ * What the tray gets in each of the possible worlds: lamps that give more or less, hung a little nearer or farther, under other skies.
+ *
+ * @returns the doses, world by world, and the share of worlds in which the same is said
+ */
+function worldsOf({ light, perCm, stage, limits, day, uncertainties }: JudgeQuestion, says: Says) {
   // Factors are summed up as logarithms: a world costs a few exponentials however many the doubts are.
-  const common = uncertainties.filter((d) => d.why !== 'beam-shape').map(logsOf);
-  const beams = uncertainties.filter((d) => d.why === 'beam-shape').map(logsOf);
-  const perNearer = ({ nearer, farther }: PerCentimetre) => ({
-    nearer: Math.log(Math.max(1e-3, 1 + nearer)),
-    farther: Math.log(Math.max(1e-3, 1 - farther)),
-  });
+  const sums = () => new Float64Array(WORLDS);
+  const common = sums();
+  uncertainties.filter((d) => d.why !== 'beam-shape').forEach((d, i) => addLogFactors(common, FIRST_WAY + i, logsOf(d)));
+  // Where a beam is stronger in the middle it is weaker at the rim: what is off there does not follow from what is off here.
+  const [middle, rim] = BEAM_WAYS.map((way) => {
+    const off = common.slice();
+    for (const d of uncertainties) if (d.why === 'beam-shape') addLogFactors(off, way, logsOf(d));
+    return off;
+  }) as [Float64Array, Float64Array];
+  const sky = sums();
+  addLogFactors(sky, SKY_WAY, logsOf(day.daylight?.course?.off ?? DAYLIGHT_OFF));
   const perCm_log = { weakest: perNearer(perCm.weakest), mean: perNearer(perCm.mean), strongest: perNearer(perCm.strongest) };
-  const offSky = logsOf(day.daylight?.course?.off ?? DAYLIGHT_OFF);
   const more = daylightAtSpots(light, day);
-  return Array.from({ length: WORLDS }, (_, world) => {
-    let lamps = 0;
-    for (let i = 0; i < common.length; i++) lamps += logFactorIn(world, FIRST_WAY + i, common[i]!);
+  // Only daylight that differs from spot to spot asks where the lamps are strong.
+  const nine = light.strongest > 0 && day.daylight?.course ? light.nine : undefined;
+  const doses: Spots<Float64Array> = { weakest: sums(), mean: sums(), strongest: sums() };
+  let same = 0;
+  for (let world = 0; world < WORLDS; world++) {
     const nearer_cm = normalIn(world, HAND_WAY) * deviationOf(HAND_ERROR_cm);
-    // Where a beam is stronger in the middle it is weaker at the rim: what is off there does not follow from what is off here.
-    const beam = (way: number) => beams.reduce((sum, d) => sum + logFactorIn(world, way, d), lamps);
-    const at = (spot: keyof Spots<Ppfd>, off: number) =>
-      light[spot] * Math.exp(off + (nearer_cm >= 0 ? nearer_cm * perCm_log[spot].nearer : -nearer_cm * perCm_log[spot].farther));
-    const sky = Math.exp(logFactorIn(world, SKY_WAY, offSky));
-    const [middle, rim] = BEAM_WAYS;
-    const [weakest, mean, strongest] = [at('weakest', beam(rim)), at('mean', lamps), at('strongest', beam(middle))];
+    const at = (spot: keyof Spots<Ppfd>, off: Float64Array) =>
+      light[spot] * Math.exp(off[world]! + (nearer_cm >= 0 ? nearer_cm * perCm_log[spot].nearer : -nearer_cm * perCm_log[spot].farther));
+    const skies = Math.exp(sky[world]!);
+    const [weakest, mean, strongest] = [at('weakest', rim), at('mean', common), at('strongest', middle)];
     // The strongest spot stays the strongest, whatever is off where.
-    return receivedOf(
+    const received = receivedOf(
       {
         weakest: Math.min(weakest, strongest),
         mean: Math.min(Math.max(weakest, mean), Math.max(weakest, strongest)),
         strongest: Math.max(weakest, strongest),
-        ...(light.nine && light.strongest > 0 && { nine: light.nine.map((v) => (v * strongest) / light.strongest) }),
+        nine: nine?.map((v) => (v * strongest) / light.strongest),
       },
       day,
-      { weakest: more.weakest * sky, mean: more.mean * sky, strongest: more.strongest * sky },
+      { weakest: more.weakest * skies, mean: more.mean * skies, strongest: more.strongest * skies },
     );
-  });
+    if (saysOf(received, stage, limits) === says) same++;
+    doses.weakest[world] = received.weakest;
+    doses.mean[world] = received.mean;
+    doses.strongest[world] = received.strongest;
+  }
+  return { doses, same: same / WORLDS };
 }
+
+/** The logarithm of what one centimetre nearer and farther changes. */
+const perNearer = ({ nearer, farther }: PerCentimetre) => ({
+  nearer: Math.log(Math.max(1e-3, 1 + nearer)),
+  farther: Math.log(Math.max(1e-3, 1 - farther)),
+});
