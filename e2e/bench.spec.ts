@@ -1,4 +1,5 @@
 import { wrongInBoth } from './axe';
+import { go } from './go';
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 
@@ -265,7 +266,7 @@ test.describe('with the demo', () => {
     await expect(lamp).toHaveAttribute('aria-label', /travels .* from left to right/);
     await expect(page.getByText(/as a lamp passes,/i)).toBeVisible();
     await expect(mean).not.toHaveText(still!);
-    await page.goto('/stands/demo-landing/readings');
+    await go(page, '/stands/demo-landing/readings');
     await expect(page.getByText('A lamp here travels:')).toBeVisible();
     await page.goBack();
     await page.getByRole('radio', { name: /^1 Hoya/ }).click();
@@ -432,7 +433,7 @@ test('quiet hours and lamps in the cupboard are kept, and advice goes by them', 
   await page.waitForTimeout(500);
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'dark from' })).toHaveValue('22:00');
-  await page.goto('/bench');
+  await go(page, '/bench');
   // The first set-up is too little light: the spare lamp is what helps without buying.
   const offer = page
     .getByTestId('offer')

@@ -1,4 +1,5 @@
 import { wrongInBoth } from './axe';
+import { go } from './go';
 import { expect, test, type Page } from '@playwright/test';
 
 /** The first visit, walked as a person would: choose, look, drag, come back. */
@@ -254,12 +255,12 @@ test('axe finds nothing wrong on any screen, light or dark', async ({ page }) =>
     '/stands/nobody/bench',
     '/nowhere',
   ]) {
-    await page.goto(path);
+    await go(page, path);
     await page.getByRole('heading', { level: 1 }).waitFor({ state: 'attached' });
     await page.waitForTimeout(300);
     expect(await wrongInBoth(page), path).toEqual([]);
   }
-  await page.goto('/');
+  await go(page, '/');
   for (const part of ['Crop', 'Tray', 'Lamp', 'Place']) {
     await page.getByRole('button', { name: new RegExp(`^${part}:`) }).click();
     await page.waitForTimeout(200);

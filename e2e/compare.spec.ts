@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { axe } from './axe';
+import { go } from './go';
 
 /** Lamps bought for the same light: what they cost over the years, on one's own tier. */
 
@@ -121,7 +122,7 @@ test.describe('money and safety of the demo', () => {
     // The month of a stand costs the same on the list of stands, cheap hours and all.
     const month = (await stand.getByRole('row').first().getByRole('cell').nth(4).textContent())!.trim();
     expect(month).toMatch(/^£\d+\.\d\d$/);
-    await page.goto('/stands');
+    await go(page, '/stands');
     await expect(page.getByRole('button', { name: /^Map-room rack/ })).toContainText(`${month} a month`);
   });
 
@@ -140,9 +141,9 @@ test.describe('money and safety of the demo', () => {
     const { violations } = await axe(page, 'light').analyze();
     expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
     await page.getByRole('button', { name: /^Undo/ }).waitFor();
-    await page.goto('/stands/demo-rack/power');
+    await go(page, '/stands/demo-rack/power');
     await page.getByRole('button', { name: 'Plug in' }).click();
-    await page.goto('/lamps/safety');
+    await go(page, '/lamps/safety');
     await expect(gate.getByText(/something has changed since: check again/).first()).toBeVisible();
     await expect(first).not.toBeChecked();
   });

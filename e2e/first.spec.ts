@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { go } from './go';
 
 /** A first visit, by each way in: three choices, and something useful at the end; closed once, it never comes back. */
 
@@ -79,7 +80,7 @@ test.describe('with stands of one’s own', () => {
     await expect(page).toHaveURL(/\/clinic\/.+/);
     await expect(page.getByRole('heading', { level: 1 })).toContainText(/Basil|What is wrong/);
     // The steps are over, and do not come back by themselves.
-    await page.goto('/check');
+    await go(page, '/check');
     await expect(page.getByRole('button', { name: /^Crop: Basil/ })).toBeVisible();
     await expect(bar).toHaveCount(0);
   });

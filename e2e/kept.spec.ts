@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { go } from './go';
 
 test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}` });
 
@@ -74,7 +75,7 @@ test('a backup brings back what was deleted, and that can be undone', async ({ p
   await page.goto('/stands');
   await expect(page.getByRole('button', { name: 'Delete Landing shelf', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Delete Landing shelf', exact: true }).click();
-  await page.goto('/settings');
+  await go(page, '/settings');
   await page.getByRole('link', { name: 'Backups and files' }).click();
   await expect(page.getByRole('heading', { name: 'Your data' })).toBeVisible();
   const backup = page.getByRole('list', { name: 'Backups' }).getByRole('listitem').last();
@@ -86,7 +87,7 @@ test('a backup brings back what was deleted, and that can be undone', async ({ p
   await expect(page.getByText(/^10 set-ups/).first()).toBeVisible();
   // A backup of how it was before was made first.
   await expect(page.getByRole('list', { name: 'Backups' })).toContainText('before a restore');
-  await page.goto('/stands');
+  await go(page, '/stands');
   await expect(page.getByRole('button', { name: 'Delete Landing shelf', exact: true })).toBeVisible();
 });
 

@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { axe } from './axe';
+import { go } from './go';
 
 /** Lamps as things of one's own: their hours, their dimmers, and what follows from them on other pages. */
 
@@ -44,7 +45,7 @@ test('a dimmed lamp gives and draws less, on the bench and on the bill', async (
   };
   // Measured at full light: 23.1 W each.
   expect(await perDay()).toBe(46);
-  await page.goto('/stands/demo-rack/bench');
+  await go(page, '/stands/demo-rack/bench');
   await page.getByTestId('tier-4').click();
   await page.getByRole('button', { name: /^Lamp: 2 × LED linkable bar 1.2 m, white, 24 W, tier 4/ }).click();
   const dimmer = page.getByRole('combobox', { name: 'dimmer' });
@@ -66,12 +67,12 @@ test('where no hours do, dimmers do: one press sets both, and the hang chart tur
   await page.getByRole('button', { name: /^Undo: dim the lamps and set the hours/ }).click();
   await expect(basil).toContainText('too much');
 
-  await page.goto('/stands/demo-stacks/hanging');
+  await go(page, '/stands/demo-stacks/hanging');
   const visit = page.getByTestId('visit').first();
   await expect(visit).toContainText(/both lamps dimmed to \d+ %/, { timeout: 30_000 });
   const to = Number(/dimmed to (\d+) %/.exec((await visit.textContent())!)![1]);
   await visit.getByRole('button', { name: 'All done' }).click();
-  await page.goto('/stands/demo-stacks/bench');
+  await go(page, '/stands/demo-stacks/bench');
   await page.getByTestId('tier-2').click();
   await page.getByRole('button', { name: /^Lamp: 2 × LED shop light.*tier 2/ }).click();
   await expect(page.getByRole('slider', { name: 'dimmer' })).toHaveValue(String(to));
@@ -109,11 +110,11 @@ test('the library is sorted and searched, lamps of it are compared, and one beco
   await page.getByRole('link', { name: 'Compare these 2' }).click();
   await expect(page.getByTestId('compared')).toHaveCount(2, { timeout: 60_000 });
 
-  await page.goto('/lamps/library/led-bar-12-white-24');
+  await go(page, '/lamps/library/led-bar-12-white-24');
   await page.getByRole('button', { name: 'Copy and change' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Keep as my own' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('LED linkable bar 1.2 m, white, 24 W, mine');
-  await page.goto('/lamps/library');
+  await go(page, '/lamps/library');
   await page.getByRole('searchbox', { name: 'Search lamps' }).fill('mine');
   await expect(names).toHaveCount(1);
 });
@@ -124,7 +125,7 @@ test('turning and swapping is planned with its effect; what is due while one is 
   await expect(page.getByTestId('rotation-effect')).toContainText('changing places');
   await page.getByRole('combobox', { name: 'Plan', exact: true }).selectOption('swap');
   await expect(page.locator('summary', { hasText: 'Tier 2' })).toContainText('changing places every 3 days');
-  await page.goto('/today/away');
+  await go(page, '/today/away');
   await expect(page.getByRole('heading', { name: /^Away/, level: 1 })).toBeVisible();
   await expect(page.getByTestId('away-days')).toContainText('Let each tray move on by one place', { timeout: 90_000 });
   await expect(page.getByRole('region', { name: 'Must be safe first' })).toContainText('Map-room rack');
@@ -156,7 +157,7 @@ test('what leaves show is written down with its place, and the clinic begins wit
   await page.getByRole('button', { name: 'Pale', exact: true }).click();
   await expect(page.getByRole('list', { name: 'Written down' })).toContainText('pale, front left');
   await expect(page.getByTestId('so-far')).toContainText('kWh');
-  await page.goto('/clinic');
+  await go(page, '/clinic');
   await page.getByRole('button', { name: /^Parsley/ }).first().click(); // prettier-ignore
   await expect(page).toHaveURL(/\/clinic\/.+/);
   await expect(page.getByRole('button', { name: /front left/ }).first()).toHaveAttribute('aria-pressed', 'true');

@@ -1,4 +1,5 @@
 import { chromium, expect, test } from '@playwright/test';
+import { go } from './go';
 
 /** Text set to twice its usual size in the browser: it grows everywhere, and nothing of it is lost to the right. */
 test('with text twice as large every place fits the screen', async ({}, info) => {
@@ -26,7 +27,7 @@ test('with text twice as large every place fits the screen', async ({}, info) =>
     '/clinic',
     '/settings',
   ]) {
-    await page.goto(path);
+    await go(page, path);
     const heading = page.getByRole('heading', { level: 1 });
     await heading.waitFor();
     await page.waitForTimeout(400);

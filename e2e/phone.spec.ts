@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
+import { go } from './go';
 
 /** The same screen in one hand. */
 
@@ -33,12 +34,12 @@ test('nothing is wider than the phone, and fingers have room', async ({ page }) 
     '/settings',
     '/settings/data',
   ]) {
-    await page.goto(path);
+    await go(page, path);
     await page.getByRole('heading', { level: 1 }).waitFor({ state: 'attached' });
     await page.waitForTimeout(200);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   }
-  await page.goto('/check');
+  await go(page, '/check');
   for (const name of [/^Crop:/, /^Tray:/, /^Lamp:/])
     expect((await page.getByRole('button', { name }).boundingBox())!.height).toBeGreaterThanOrEqual(44);
 });
@@ -103,12 +104,12 @@ test.describe('at the rack', () => {
       '/season',
       '/season/trials',
     ]) {
-      await page.goto(path);
+      await go(page, path);
       await page.getByRole('heading', { level: 1 }).waitFor();
       await page.waitForTimeout(800);
       await narrow();
     }
-    await page.goto('/hours/chart');
+    await go(page, '/hours/chart');
     const first = page.getByTestId('visit').first();
     await expect(first).toBeVisible({ timeout: 120_000 });
     await narrow();
@@ -125,7 +126,7 @@ test.describe('at the rack', () => {
     const { violations } = await new AxeBuilder({ page }).analyze();
     expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
     // The season runs here too.
-    await page.goto('/bench');
+    await go(page, '/bench');
     await page.getByRole('button', { name: 'Season' }).tap();
     await expect(page.getByRole('slider', { name: 'Day of the season' })).toBeEnabled({ timeout: 120_000 });
     await narrow();

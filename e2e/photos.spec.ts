@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { statSync } from 'node:fs';
 import { axe } from './axe';
+import { go } from './go';
 
 /** Photos at the rack: taken, looked through, measured on, deleted and brought back, carried to another browser. */
 
@@ -108,7 +109,7 @@ test('a picture that is none is refused in words; a deleted photo comes back; al
   await other.getByRole('button', { name: 'Use it instead' }).click();
   await expect(other.getByText(/^Everything is as in .* 2 photos came along\.$/)).toBeVisible();
   await expect(other.getByRole('list', { name: 'Backups' })).toContainText('First set-up'); // what was there before
-  await other.goto('/today/journal');
+  await go(other, '/today/journal');
   const found = other.getByRole('button', { name: /^Photo of Sage/ });
   await expect(found).toHaveCount(2);
   await expect(found.first().locator('img')).toBeVisible();

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { go } from './go';
 
 /** Every place has an address: it can be opened, opened twice, and old ones lead to the new. */
 
@@ -41,7 +42,7 @@ test('a page of a stand scrolls by itself and cannot be scrolled past its end', 
     ['hanging', 'visit'],
     ['power', 'outlets'],
   ] as const) {
-    await page.goto(`/stands/demo-rack/${part}`);
+    await go(page, `/stands/demo-rack/${part}`);
     await expect(page.getByTestId(ready).first()).toBeVisible({ timeout: 40_000 });
     expect(await page.evaluate(() => document.scrollingElement!.scrollHeight - innerHeight)).toBe(0);
   }

@@ -2,6 +2,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { axe } from './axe';
 import { typeDate } from './dates';
+import { go } from './go';
 
 /** A season is planned, overflows, is put right, and goes otherwise, as a person would meet it. */
 
@@ -52,7 +53,7 @@ test.describe('from nothing', () => {
     // It is kept, and the list says what it takes.
     await page.reload();
     await expect(bar(page, 'Tomatillo')).toBeVisible();
-    await page.goto('/season/list');
+    await go(page, '/season/list');
     await expect(page.getByRole('row', { name: /Tomatillo/ })).toContainText('1 × 72-cell insert in a 1020 flat');
   });
 
@@ -133,7 +134,7 @@ test.describe('the demo', () => {
 
   test('axe finds nothing wrong with the plan, a batch and the list; on the phone nothing is wider than it', async ({ page }) => {
     for (const path of ['/season', '/season?batch=plan-basil', '/season/list']) {
-      await page.goto(path);
+      await go(page, path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       if (path === '/season') await expect(panel(page)).toContainText('Ways out', { timeout: 90_000 });
       for (const colorScheme of ['light', 'dark'] as const) {

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { axe } from './axe';
+import { go } from './go';
 
 /** Practice on the real screens: one exercise won, one lost; the demo looked at; an empty beginning. One's own data stays. */
 
@@ -38,7 +39,7 @@ test('too near: raised on the bench and let grow, it is solved; what one had is 
   await bar(page).getByRole('button', { name: 'Leave' }).click();
   await expect(page.getByRole('heading', { name: 'Practice', level: 1 })).toBeVisible();
   await expect(page.getByText(/Your best: \d+ points, number 7/)).toBeVisible();
-  await page.goto('/check');
+  await go(page, '/check');
   await expect(page.getByRole('button', { name: /^Crop: / })).toHaveText(own!);
 });
 
@@ -48,12 +49,12 @@ test('a week away with the lamp off: lost, and told why', async ({ page }) => {
   await expect(page.getByRole('heading', { name: /of 100 seedlings sound: not this time/ })).toBeVisible({ timeout: 30_000 });
   await expect(page.getByText('Too few seedlings are sound.')).toBeVisible();
   for (const at of [null, '/clinic/practice', '/settings/stand-ins']) {
-    if (at) await page.goto(at);
+    if (at) await go(page, at);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     const { violations } = await axe(page, 'light').analyze();
     expect(violations.map((v) => [v.id, v.nodes.map((n) => n.html)])).toEqual([]);
   }
-  await page.goto('/clinic/practice/run');
+  await go(page, '/clinic/practice/run');
   await page.getByRole('button', { name: 'Try the same again' }).click();
   await expect(bar(page)).toContainText('day 0 of 14');
 });
@@ -85,7 +86,7 @@ test('the demo beside one’s own data, and an empty beginning that can be undon
   await page.getByRole('button', { name: 'Look at the demo' }).click();
   const demo = page.getByRole('complementary', { name: 'Demo' });
   await expect(demo).toContainText('your own data stays as it is');
-  await page.goto('/stands');
+  await go(page, '/stands');
   await expect(page.getByRole('button', { name: /^Map-room rack 5 tiers/ })).toBeVisible();
   await demo.getByRole('button', { name: 'Back to my data' }).click();
   await expect(demo).toHaveCount(0);

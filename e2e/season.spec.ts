@@ -1,6 +1,7 @@
 import { axe } from './axe';
 import ICAL from 'ical.js';
 import { typeDate } from './dates';
+import { go } from './go';
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 
@@ -18,7 +19,7 @@ async function openChart(page: Page) {
 }
 const settled = (page: Page) => expect(page.getByText('Working it out again…')).toHaveCount(0, { timeout: 120_000 });
 async function openTray(page: Page, name: string) {
-  await page.goto('/crops');
+  await go(page, '/crops');
   await page.getByRole('combobox').fill(name);
   await page.keyboard.press('Enter');
   await page.getByRole('link', { name: `${name}, Map-room rack` }).click();
@@ -114,7 +115,7 @@ test('the cards: rack, timers with their pins, and a label for each tray whose c
   const href = await page.getByRole('link', { name: /^Snapdragon/ }).getAttribute('href');
   await page.goto(href!);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Snapdragon');
-  await page.goto('/tray/nobody');
+  await go(page, '/tray/nobody');
   await expect(page.getByRole('heading', { name: 'Tray not found' })).toBeVisible();
 });
 
@@ -204,7 +205,7 @@ test('a crop is copied and changed with a reason, chosen for a tray, noted, and 
   await page.getByRole('textbox', { name: 'what you found' }).fill('Stayed short.');
   await page.getByRole('radio', { name: 'came out well' }).click();
   await page.getByRole('button', { name: 'Add note' }).click();
-  await page.goto('/bench');
+  await go(page, '/bench');
   await page.getByTestId('tier-2').click();
   await page
     .getByRole('button', { name: /Celery, early/ })
@@ -215,7 +216,7 @@ test('a crop is copied and changed with a reason, chosen for a tray, noted, and 
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: /^Crop: Celery, ours/ })).toBeVisible();
   await page.reload();
-  await page.goto('/crops');
+  await go(page, '/crops');
   await page.getByRole('combobox').fill('ours');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('article')).toContainText('copied from Celery: a cool room');
@@ -249,7 +250,7 @@ test('axe finds nothing wrong with chart, tray, crops and outlets', async ({ pag
   await openTray(page, 'Leek');
   const tray = new URL(page.url()).pathname;
   for (const path of ['/hours/chart', tray, '/crops', '/hours/outlets']) {
-    await page.goto(path);
+    await go(page, path);
     if (path === '/hours/chart') await expect(page.getByTestId('visit').first()).toBeVisible({ timeout: 120_000 });
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await page.waitForTimeout(1000);

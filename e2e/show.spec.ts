@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { axe } from './axe';
+import { go } from './go';
 
 /** A stand shown to somebody: as a link whose data no server sees, and as pictures. With the demo. */
 test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}`, permissions: ['clipboard-read', 'clipboard-write'] });
@@ -23,13 +24,13 @@ test('a link opens as a view, and a copy of it can be kept', async ({ page, brow
   expect(asked.some((url) => url.includes(hash.slice(4, 40)))).toBe(false);
   const { violations } = await axe(other, 'light').analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
-  await other.goto('/stands');
+  await go(other, '/stands');
   await expect(other.getByRole('button', { name: /^North-east sill/ })).toHaveCount(0);
   await other.goto(`/show${hash}`);
   await other.getByRole('button', { name: 'Keep a copy' }).click();
   await expect(other.getByRole('heading', { name: 'Bench: North-east sill' })).toBeAttached();
   // A link that was cut on the way says so.
-  await other.goto('/settings');
+  await go(other, '/settings');
   await other.goto(`/show${hash.slice(0, -50)}`);
   await expect(other.getByText('Ask for the link again')).toBeVisible();
 });
@@ -57,7 +58,7 @@ test('bench, map and season go out as pictures', async ({ page }) => {
   expect(svg).not.toMatch(/href="(?!data:|#)/);
   const map = await saved(() => page.getByRole('button', { name: 'Save the map as SVG' }).click());
   expect(map.bytes.toString()).toContain('<image');
-  await page.goto('/season');
+  await go(page, '/season');
   await page.getByRole('button', { name: 'Export', exact: true }).click();
   const season = await saved(() => page.getByRole('button', { name: 'Save the season as SVG' }).click());
   expect(season.bytes.toString()).toContain('Celery');

@@ -2,6 +2,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { toBuffer } from 'qrcode';
 import { axe } from './axe';
+import { go } from './go';
 
 /** A day's walk with a phone in the hand: what is to be done, ticked by thumb; what is seen is written down, and found again. */
 
@@ -48,7 +49,7 @@ test('jobs stand in the order of the walk; they are done, put off and undone by 
   await expect(page.getByText('Up: noted. Lamp on, cover and mat off.', { exact: true })).toBeVisible();
 
   // All of it is in the journal, and stays there.
-  await page.goto('/today/journal');
+  await go(page, '/today/journal');
   const entries = page.getByRole('list', { name: 'Entries' });
   await expect(entries).toContainText('Parsley: Thinned');
   await expect(entries).toContainText('Basil: up');
@@ -76,7 +77,7 @@ test('what is seen of a tray is written with one press and a few words, dated ba
   await expect(written).toContainText('Harvest, 42 g');
   await page.reload();
   await expect(written).toContainText('Trouble: Lower leaves pale');
-  await page.goto('/today/journal');
+  await go(page, '/today/journal');
   await page.getByRole('button', { name: /Delete: Sage, Trouble/ }).tap();
   await expect(page.getByRole('list', { name: 'Entries' })).not.toContainText('Lower leaves pale');
 });
@@ -91,7 +92,7 @@ test('air written down for a whole stand is told on each of its trays with what 
   await page.getByRole('checkbox', { name: /the same for all on Map-room rack/ }).check();
   await page.getByRole('button', { name: 'Add air' }).tap();
   await expect(page.getByTestId('air-word')).toContainText('Nights of 25 °C are warm for sage');
-  await page.goto('/today/journal');
+  await go(page, '/today/journal');
   await page.getByRole('link', { name: 'Parsley' }).first().tap();
   await expect(page.getByTestId('air-word')).toContainText('are warm for parsley');
 });
@@ -101,7 +102,7 @@ test('a label is scanned: a picture of its code leads to its tray; other codes a
 }) => {
   await page.goto('/today/journal');
   const href = (await page.getByRole('link', { name: 'Sage' }).first().getAttribute('href'))!;
-  await page.goto('/today');
+  await go(page, '/today');
   await page.getByRole('button', { name: 'Scan a label' }).tap();
   const picture = page.getByLabel('Picture of a label');
   const code = async (text: string) =>
@@ -119,7 +120,7 @@ test('a label is scanned: a picture of its code leads to its tray; other codes a
 
 test('axe finds nothing wrong with Today and the journal', async ({ page }) => {
   for (const path of ['/today', '/today/journal']) {
-    await page.goto(path);
+    await go(page, path);
     if (path === '/today') await settled(page);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await page.waitForTimeout(200);
