@@ -44,7 +44,7 @@ export function PlaceSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPr
               <label key={name} className="block text-sm text-soft">
                 {FACE_WORDS[name]}
                 <Select
-                  className="mt-0.5 block w-full text-base"
+                  className="block w-full text-base"
                   value={enclosure.faces[name]}
                   onChange={(e) => setFace(name, e.target.value)}
                 >

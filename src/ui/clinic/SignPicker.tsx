@@ -46,7 +46,7 @@ export function SignPicker({ kase }: { kase: ClinicCase }) {
         Part
         <Select
           aria-label="Part"
-          className="mt-0.5 block border-night-soft! bg-night! text-base text-night-ink!"
+          className="block border-night-soft! bg-night! text-base text-night-ink!"
           value={part}
           onChange={(e) => setPart(e.target.value as Part)}
         >

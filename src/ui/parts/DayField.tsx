@@ -37,6 +37,9 @@ const dateOf = (day: Day): CalendarDate => {
 };
 const dayOfDate = (date: DateValue): Day => dayFrom(date.year, date.month, date.day);
 
+/** As high as the field, its frame included: as large as a thumb on a phone. */
+const IN_FIELD = '-my-px grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11';
+
 /**
  * A day, in the order of the person's own place, typed part by part or chosen from a calendar. What is typed is taken with Enter
  * or on leaving the field, as one step; a day that can't be stays in view with the reason.
@@ -74,7 +77,7 @@ export function DayField({ label, value, min, max, onChange, clearable = false, 
         <Label className="block">{label}</Label>
         <Group
           className={clsx(
-            'mt-0.5 flex min-h-9 items-center rounded-md border bg-sheet pl-2 text-base font-semibold text-ink focus-within:outline-2 focus-within:outline-offset-1 focus-within:outline-verdigris max-md:min-h-11',
+            'flex min-h-9 items-center rounded-md border bg-sheet pl-2 text-base font-semibold text-ink focus-within:outline-2 focus-within:outline-offset-1 focus-within:outline-verdigris max-md:min-h-11',
             problem ? 'border-copper' : 'border-edge',
           )}
         >
@@ -86,13 +89,13 @@ export function DayField({ label, value, min, max, onChange, clearable = false, 
               />
             )}
           </DateInput>
-          <Button className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11" aria-label={`Calendar: ${label}`}>
+          <Button className={IN_FIELD} aria-label={`Calendar: ${label}`}>
             <CalendarDays size={16} aria-hidden />
           </Button>
           {clearable && value !== null && (
             <Button
               slot={null}
-              className="grid size-9 place-items-center rounded-md hover:bg-sunk max-md:size-11"
+              className={IN_FIELD}
               aria-label={`Clear: ${label}`}
               onPress={() => {
                 setDraft(undefined);

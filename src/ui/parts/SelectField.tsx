@@ -17,7 +17,7 @@ export function SelectField({ label, value, options, onChange, id, hideLabel = f
   return (
     <label className="block text-sm text-soft">
       {!hideLabel && label}
-      <Select id={id} aria-label={label} className="mt-0.5 block w-full text-base" value={value} onChange={(e) => onChange(e.target.value)}>
+      <Select id={id} aria-label={label} className="block w-full text-base" value={value} onChange={(e) => onChange(e.target.value)}>
         {options.map((o) => (
           <option key={o.value} value={o.value}>
             {o.label}

@@ -20,7 +20,7 @@ export function TextBox({ label, onChange, most, className = 'min-h-16', ...rest
       <textarea
         {...rest}
         maxLength={most}
-        className={clsx('mt-0.5 block w-full rounded-md border border-line bg-sheet px-2 py-1.5 text-base text-ink', className)}
+        className={clsx('block w-full rounded-md border border-line bg-sheet px-2 py-1.5 text-base text-ink', className)}
         onChange={(e) => onChange(e.target.value)}
       />
     </label>

@@ -18,7 +18,7 @@ export function MeterChoice({ practice = true }: { practice?: boolean }) {
       meter
       <Select
         aria-label="Meter"
-        className="mt-0.5 block w-full max-w-72 text-base"
+        className="block w-full max-w-72 text-base"
         value={simulated && !practice ? kind.id : choice}
         onChange={(e) => settings.setState({ meter: e.target.value })}
       >

@@ -1,10 +1,10 @@
 import { leastPOfTrial, summariesOf } from '@/core/plan/trial/resultOf';
+import { noticeableOf, smallestNoticed } from '@/core/plan/trial/noticeableOf';
 import type { TrialPlace } from '@/core/plan/trial/designOf';
 import { leaksOf, type Leak } from '@/core/plan/trial/leaksOf';
 import { scatterWhenSwapped } from '@/core/plan/trial/lightOfTrial';
-import { detectable } from '@/core/judge/trial/power';
 import type { DesignReview } from '@/core/judge/trial/reviewDesign';
-import { mean, sd } from '@/core/judge/trial/moments';
+import { mean } from '@/core/judge/trial/moments';
 import type { Trial } from '@/core/site/trial/Trial';
 import { EqualDoseButton } from './EqualDoseButton';
 import { designFaultWords } from './trialWords';
@@ -13,7 +13,8 @@ import { Term } from '../terms/Term';
 const n = (v: number) => String(Number(v.toPrecision(2)));
 
 /** Trays of two arms, or of more whose comparisons are adjusted for being several, from which on a p of 0.05 can come. */
-const fewestWords = ({ arms }: Trial): string => (arms.length > 2 ? 'five to an arm' : 'four against four, or six pairs');
+const fewestWords = ({ arms }: Trial): string =>
+  arms.length > 2 ? 'five to an arm, or seven blocks with one of each' : 'four against four, or six pairs';
 
 const differenceWords = ({ outcome }: Trial, v: number): string =>
   outcome.kind === 'counted' ? `${n(100 * v)} percentage points` : `${n(v)} ${outcome.unit}`;
@@ -28,17 +29,16 @@ interface DesignPanelProps {
 export function DesignPanel({ trial, review, places }: DesignPanelProps) {
   const leaks = leaksOf(trial, places);
   const sizes = trial.arms.map((a) => trial.trays.filter((t) => t.arm === a.id).length);
-  const [a, b] = [sizes[0] ?? 0, sizes[1] ?? 0];
   const least = leastPOfTrial(trial);
-  // As trays of one arm have scattered here so far.
-  const arms = summariesOf(trial);
-  const scatter = arms.map((s) => sd(s.trays.map((t) => t.mean))).filter((s): s is number => s !== null && s > 0);
-  const tau = scatter.length > 0 ? Math.sqrt(scatter.reduce((sum, s) => sum + s * s, 0) / scatter.length) : null;
-  const mdd = tau !== null && a > 1 && b > 1 ? detectable(a, b, { between: tau, within: 0, plants: 1 }).mdd : null;
-  const more = tau !== null && a > 1 && b > 1 ? detectable(a + 1, b + 1, { between: tau, within: 0, plants: 1 }).mdd : null;
-  const level = mean(arms.flatMap((s) => s.trays.map((t) => t.mean)).filter((v) => v !== null));
-  const left = tau !== null && level !== null && trial.rotate_days === null ? scatterWhenSwapped(trial, places, tau, level) : null;
-  const swapped = left !== null && mdd !== null ? detectable(a, b, { between: left, within: 0, plants: 1 }).mdd : null;
+  // As its trays have scattered here so far.
+  const noticed = noticeableOf(trial);
+  const level = mean(summariesOf(trial).flatMap((s) => s.trays.map((t) => t.mean)));
+  // Blocks take out what differs between places already.
+  const left =
+    noticed && !noticed.isBlocked && level !== null && trial.rotate_days === null
+      ? scatterWhenSwapped(trial, places, noticed.scatter, level)
+      : null;
+  const swapped = left === null ? null : smallestNoticed(trial, left);
   return (
     <section aria-labelledby="design" className="space-y-3">
       <h2 id="design" className="text-xl font-semibold" aria-live="polite">
@@ -69,11 +69,12 @@ export function DesignPanel({ trial, review, places }: DesignPanelProps) {
           {least > 0.05 ? `, so that no result can be told from chance. The fewest that can: ${fewestWords(trial)}.` : '.'}
         </p>
       )}
-      {mdd !== null && (
+      {noticed && (
         <p>
-          As your trays scatter, a difference of {differenceWords(trial, mdd)} would be noticed four times in five; with one tray more an
-          arm, {differenceWords(trial, more!)}
-          {swapped !== null && swapped < 0.98 * mdd
+          As your trays scatter{noticed.isBlocked ? ' within their blocks' : ''}, a difference of{' '}
+          {differenceWords(trial, noticed.difference)} would be noticed four times in five; with one{' '}
+          {noticed.isBlocked ? 'block more' : 'tray more an arm'}, {differenceWords(trial, noticed.withMore)}
+          {swapped !== null && swapped < 0.98 * noticed.difference
             ? `; if the trays changed places every three days, about ${differenceWords(trial, swapped)}`
             : ''}
           .

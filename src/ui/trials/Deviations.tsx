@@ -57,7 +57,7 @@ export function Deviations({ trial, onChange }: { trial: Trial; onChange(what: s
         <label className="block min-w-56 flex-1 text-sm text-soft">
           What happened
           <input
-            className="mt-0.5 block min-h-9 w-full rounded-md border border-line bg-sheet px-2 text-base text-ink max-md:min-h-11"
+            className="block min-h-9 w-full rounded-md border border-line bg-sheet px-2 text-base text-ink max-md:min-h-11"
             maxLength={500}
             value={text}
             onChange={(e) => setText(e.target.value)}

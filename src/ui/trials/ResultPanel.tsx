@@ -12,6 +12,8 @@ const METHOD_WORDS: Readonly<Record<TrialResult['method'], string>> = {
   pairs: 'Trays compared in pairs, block by block; Student interval, exact test over all turns of signs.',
   blocks: 'Trays compared within blocks; least squares, exact test within blocks.',
   many: 'Each arm against the first; Welch intervals, exact tests adjusted for several comparisons (Holm).',
+  'many-blocks':
+    'Each arm against the first, within blocks; least squares, exact tests within blocks, adjusted for several comparisons (Holm).',
 };
 
 /** What was found, with its interval, and what cannot be said. */

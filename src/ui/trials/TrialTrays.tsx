@@ -52,7 +52,7 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
       <ul className="flex flex-wrap gap-x-6 gap-y-2">
         {trial.arms.map((arm) => (
           <li key={arm.id} className="flex flex-wrap items-end gap-2">
-            <b className="pb-1.5 text-lg">{arm.id}</b>
+            <b className="w-4 pb-1.5 text-lg">{arm.id}</b>
             <TextField
               label={`Name of arm ${arm.id}`}
               value={arm.name}

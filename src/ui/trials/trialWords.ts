@@ -124,6 +124,11 @@ export function cannotWords(trial: Trial, review: DesignReview, result: TrialRes
     ...(result.missing > 0
       ? [`${result.missing} plants are missing. If more died in one arm, that is a result of its own, and the others are the survivors.`]
       : []),
+    ...(result.alone.length > 0
+      ? [
+          `Left out: ${result.alone.join(', ')}. Nothing was measured of what stood in the same block, so that there is nothing to compare with.`,
+        ]
+      : []),
     ...(result.farOff.length > 0 ? [`Far from the rest of their tray: ${result.farOff.join(', ')}. They stay in.`] : []),
     ...(result.likeness !== null && result.likeness > 0.2
       ? ['Plants of one tray are much alike here: more plants a tray would tell little, more trays would.']

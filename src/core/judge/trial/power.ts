@@ -56,6 +56,19 @@ export function detectableInPairs(pairs: number, scatter: number, power = 0.8, a
   return { mdd: (ncpFor(power, pairs - 1, alpha) * scatter) / Math.sqrt(pairs), status: 'ok' as const };
 }
 
+/**
+ * The same for two arms within blocks, by the scatter of trays within blocks and arms. Cochran & Cox 1957.
+ *
+ * @param blocks  trays of either arm in each
+ */
+export function detectableInBlocks(blocks: readonly (readonly [number, number])[], scatter: number, power = 0.8, alpha = 0.05) {
+  const used = blocks.filter(([a, b]) => a > 0 && b > 0);
+  const df = used.reduce((n, [a, b]) => n + a + b, 0) - used.length - 1;
+  if (df < 1) return { mdd: null, status: 'no_test' as const };
+  const weight = used.reduce((sum, [a, b]) => sum + (a * b) / (a + b), 0);
+  return { mdd: (ncpFor(power, df, alpha) * scatter) / Math.sqrt(weight), status: 'ok' as const };
+}
+
 export type Layout =
   | { readonly kind: 'unblocked'; readonly trays: readonly number[] }
   | { readonly kind: 'blocked'; readonly blocks: readonly (readonly number[])[] }

@@ -1,6 +1,7 @@
 import type { Trial } from '../../site/trial/Trial';
 import { asShares } from './asShares';
-import { compareBlocks } from '../../judge/trial/blocks';
+import { blocksOf } from './blocksOf';
+import { compareBlocks, type Block } from '../../judge/trial/blocks';
 import { assignments } from '../../judge/trial/exact';
 import { welch } from '../../judge/trial/welch';
 import { leastPOf } from '../../judge/trial/power';
@@ -34,7 +35,7 @@ export interface Found {
 }
 
 export interface TrialResult {
-  readonly method: 'trays' | 'pairs' | 'blocks' | 'many';
+  readonly method: 'trays' | 'pairs' | 'blocks' | 'many' | 'many-blocks';
   /** What was counted is told as its share of what was sown, 0 … 1. */
   readonly isShare: boolean;
   readonly arms: readonly ArmSummary[];
@@ -46,6 +47,8 @@ export interface TrialResult {
   readonly likeness: number | null;
   /** Plants far from their own tray, by tray and number; they stay in. */
   readonly farOff: readonly string[];
+  /** Trays that have values but no partner in their block, and are held against nothing. */
+  readonly alone: readonly string[];
   /** Plants that are missing: dead, not emerged or not measured. */
   readonly missing: number;
 }
@@ -76,6 +79,7 @@ export function summariesOf(asked: Trial): ArmSummary[] {
 /**
  * What a trial shows: trays are the units. Where every block holds one tray of each arm, they are compared as pairs; where blocks hold
  * several, within blocks; else over all. More than two arms are each held against the first, their p adjusted for being several.
+ * Of a block in which an arm was left without values nothing is compared, unless fewer than two would be left.
  */
 export function resultOf(asked: Trial): TrialResult {
   const trial = asShares(asked);
@@ -83,75 +87,70 @@ export function resultOf(asked: Trial): TrialResult {
   const summaries = summariesOf(asked);
   const missing = asked.trays.reduce((n, t) => n + t.values.filter((v) => v === null).length, 0);
   const plants = arms.some((a) => a.trays.some((t) => t.values.length > 1));
+  const blocks = blocksOf(trial);
+  const [first, ...others] = summaries;
+  const within = others.map((other) =>
+    (blocks ?? []).map((b) => inBlock(b, first!, other)).filter((w) => w.a.length > 0 && w.b.length > 0),
+  );
+  const isBlocked = within.every((w) => w.length > 1);
+  const twos = isBlocked ? within.map(twoWithin) : arms.slice(1).map((arm) => twoOf([arms[0]!, arm]));
+  const sizes = isBlocked
+    ? within.flatMap((w) => [w.flatMap((x) => x.a).length, w.flatMap((x) => x.b).length])
+    : summaries.map((s) => s.trays.length);
   const base = {
     arms: summaries,
     isShare: trial.outcome.kind === 'counted',
     farOff: farOff(arms),
     missing,
     likeness: plants ? likenessWithin(arms).icc : null,
+    alone: isBlocked ? aloneIn(summaries) : [],
   };
   if (arms.length > 2) {
-    const sizes = summaries.map((s) => s.trays.length);
-    const twos = arms.slice(1).map((arm) => twoOf([arms[0]!, arm]));
     const adjusted = holm(twos.map((t) => t.p));
     const least = leastAdjusted(twos.map((t) => t.leastP));
-    const found = twos.map((two, i): Found => ({ arm: summaries[i + 1]!.id, ...two, p: adjusted[i]!, leastP: two.leastP && least }));
-    return { ...base, method: 'many', found, status: statusOf(sizes, least), naive: null };
+    const found = twos.map((two, i): Found => ({ arm: others[i]!.id, ...two, p: adjusted[i]!, leastP: two.leastP && least }));
+    return { ...base, method: isBlocked ? 'many-blocks' : 'many', found, status: statusOf(sizes, least), naive: null };
   }
-  const two = [arms[0]!, arms[1]!] as const;
-  const naive = plants ? comparePlants(two) : null;
-  const wrong = naive && { p: naive.naiveP, lo: naive.naiveLo, hi: naive.naiveHi };
-  const sizes = summaries.map((s) => s.trays.length);
-  const blocks = [...new Set(trial.trays.map((t) => t.block).filter((b) => b !== ''))];
-  const within = blocks.map((b) => ({
-    a: summaries[0]!.trays.filter((t) => t.block === b).map((t) => t.mean),
-    b: summaries[1]!.trays.filter((t) => t.block === b).map((t) => t.mean),
-  }));
-  const isBlocked =
-    blocks.length > 1 &&
-    within.every((w) => w.a.length > 0 && w.b.length > 0) &&
-    summaries.every((s) => s.trays.every((t) => t.block !== ''));
-  if (isBlocked) {
-    const isPaired = within.every((w) => w.a.length === 1 && w.b.length === 1);
-    const count = within.reduce((n, w) => n * assignments([w.a.length, w.b.length]), 1);
-    const isFew = count <= MOST_ASSIGNMENTS;
-    const w = compareBlocks(within, isFew);
-    return {
-      ...base,
-      method: isPaired ? 'pairs' : 'blocks',
-      found: [
-        {
-          arm: 'B',
-          diff: w.diff,
-          lo: w.tLo,
-          hi: w.tHi,
-          p: isFew ? w.permP : drawnP(within),
-          drawn: isFew ? null : DRAWS,
-          leastP: w.permPMin,
-        },
-      ],
-      status: statusOf(sizes, w.permPMin ?? 1),
-      naive: wrong,
-    };
-  }
-  const over = twoOf(two);
-  return { ...base, method: 'trays', found: [{ arm: 'B', ...over }], status: statusOf(sizes, over.leastP ?? 1), naive: wrong };
+  const [two] = twos;
+  const naive = plants ? comparePlants([arms[0]!, arms[1]!]) : null;
+  const isPaired = within[0]!.every((w) => w.a.length === 1 && w.b.length === 1);
+  return {
+    ...base,
+    method: !isBlocked ? 'trays' : isPaired ? 'pairs' : 'blocks',
+    found: [{ arm: others[0]!.id, ...two! }],
+    status: statusOf(sizes, two!.leastP ?? 1),
+    naive: naive && { p: naive.naiveP, lo: naive.naiveLo, hi: naive.naiveHi },
+  };
+}
+
+/** The trays of two arms in a block, by their means. */
+function inBlock(block: string, a: ArmSummary, b: ArmSummary): Block {
+  const of = (arm: ArmSummary) => arm.trays.filter((t) => t.block === block).map((t) => t.mean);
+  return { a: of(a), b: of(b) };
+}
+
+/** Trays that are held against no other: of the first arm where no other has values in their block, of the others where the first has none. */
+function aloneIn([first, ...others]: readonly ArmSummary[]): string[] {
+  const isIn = (arms: readonly ArmSummary[], block: string) => arms.some((arm) => arm.trays.some((t) => t.block === block));
+  return [
+    ...first!.trays.filter((t) => !isIn(others, t.block)),
+    ...others.flatMap((arm) => arm.trays.filter((t) => !isIn([first!], t.block))),
+  ].map((t) => t.code);
 }
 
 /** The smallest p that a trial can give as its trays are laid out, whatever they show; null while an arm is empty. */
-export function leastPOfTrial({ trays, arms }: Pick<Trial, 'trays' | 'arms'>): number | null {
-  const [a, b] = [arms[0]!.id, arms[1]!.id];
-  const count = (of: readonly Trial['trays'][number][], arm: string) => of.filter((t) => t.arm === arm).length;
-  if (arms.length > 2) {
-    const [first, ...others] = arms.map((arm) => count(trays, arm.id));
-    return first === 0 || others.includes(0) ? null : leastAdjusted(others.map((n) => leastP(first!, n)));
-  }
-  const blocks = [...new Set(trays.map((t) => t.block))]
-    .map((name) => trays.filter((t) => t.block === name))
-    .map((t) => [count(t, a), count(t, b)]);
-  if (count(trays, a) === 0 || count(trays, b) === 0) return null;
-  const isBlocked = blocks.length > 1 && trays.every((t) => t.block !== '') && blocks.every((n) => n.every((x) => x > 0));
-  return leastPOf(isBlocked ? { kind: 'blocked', blocks } : { kind: 'unblocked', trays: [count(trays, a), count(trays, b)] }).permPMin;
+export function leastPOfTrial(trial: Pick<Trial, 'trays' | 'arms'>): number | null {
+  const { trays, arms } = trial;
+  const count = (arm: string, block?: string) => trays.filter((t) => t.arm === arm && (block === undefined || t.block === block)).length;
+  const [first, ...others] = arms.map((arm) => arm.id);
+  if (arms.some((arm) => count(arm.id) === 0)) return null;
+  const blocks = blocksOf(trial);
+  const least = others.map((other) =>
+    blocks
+      ? leastPOf({ kind: 'blocked', blocks: blocks.map((b) => [count(first!, b), count(other, b)]) }).permPMin
+      : leastP(count(first!), count(other)),
+  );
+  return leastAdjusted(least);
 }
 
 /** Two arms over all their trays. */
@@ -165,6 +164,13 @@ function twoOf(arms: readonly [TrialArm, TrialArm]): Omit<Found, 'arm'> {
   }
   const t = compareTwoArms(arms);
   return { diff: t.diff, lo: t.welchLo, hi: t.welchHi, p: t.permP, drawn: null, leastP: t.permPMin };
+}
+
+/** Two arms within blocks that hold trays of both. */
+function twoWithin(blocks: readonly Block[]): Omit<Found, 'arm'> {
+  const isFew = blocks.reduce((n, w) => n * assignments([w.a.length, w.b.length]), 1) <= MOST_ASSIGNMENTS;
+  const w = compareBlocks(blocks, isFew);
+  return { diff: w.diff, lo: w.tLo, hi: w.tHi, p: isFew ? w.permP : drawnP(blocks), drawn: isFew ? null : DRAWS, leastP: w.permPMin };
 }
 
 /** The smallest p that any of several comparisons can have once it is adjusted: the first is multiplied by their number, no later one is smaller. */

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import type { ArmId, Trial, TrialTrayRow } from '../../site/trial/Trial';
 import { codeFor, dealOut } from './dealOut';
+import { noticeableOf, smallestNoticed } from './noticeableOf';
 import { leastPOfTrial, resultOf } from './resultOf';
+import { detectable, detectableInPairs } from '../../judge/trial/power';
 
 const TRIAL: Trial = {
   id: 't',
@@ -187,4 +189,63 @@ test('the smallest p of a layout is that of its blocks, where each holds both ar
   expect(leastPOfTrial({ ...TRIAL, trays: six(() => '') })).toBeCloseTo(2 / 924, 9);
   expect(leastPOfTrial({ ...TRIAL, trays: six((i) => (i < 3 ? 'low' : '')) })).toBeCloseTo(2 / 924, 9);
   expect(leastPOfTrial({ ...TRIAL, trays: six((i) => `s${i}`).slice(0, 1) })).toBeNull();
+});
+
+/** Seven shelves, each 30 above the one below; C is 4 above the others on every shelf, but for a tremble. */
+const onShelves = (arms: readonly ArmId[], shelves = 7): Trial => ({
+  ...TRIAL,
+  arms: arms.map((id) => ({ ...TRIAL.arms[0]!, id, name: id })),
+  trays: Array.from({ length: shelves }, (_, i) =>
+    arms.map((arm, k) => tray(`${arm}${i}`, arm, [30 * i + (arm === 'C' ? 4 : 0) + ((i * 3 + k * 5) % 4) / 10], `shelf ${i}`)),
+  ).flat(),
+});
+
+test('several arms are compared within their blocks too: what shelves differ by hides nothing', () => {
+  const three = onShelves(['A', 'B', 'C']);
+  const found = resultOf(three);
+  expect([found.method, found.status]).toEqual(['many-blocks', 'ok']);
+  // Every sign the same: 2 of 2⁷ ways, twice that for two comparisons.
+  expect(found.found[1]).toMatchObject({ arm: 'C', diff: expect.closeTo(4, 0) as unknown, p: 4 / 128, leastP: 4 / 128 });
+  expect(found.found[0]!.p).toBeGreaterThan(0.05);
+  expect(leastPOfTrial(three)).toBe(4 / 128);
+  const open = resultOf({ ...three, trays: three.trays.map((t) => ({ ...t, block: '' })) });
+  expect(open.method).toBe('many');
+  expect(open.found[1]!.p).toBeGreaterThan(0.5);
+  // One tray without a block, or a block without an arm: no blocks.
+  for (const trays of [three.trays.map((t, i) => (i === 4 ? { ...t, block: '' } : t)), three.trays.slice(0, -1)])
+    expect(resultOf({ ...three, trays }).method).toBe('many');
+});
+
+test('a pair of which one tray has no value is left out whole, and that is told; the others stay pairs', () => {
+  const two = onShelves(['A', 'C']);
+  const died = { ...two, trays: two.trays.map((t) => (t.code === 'A2' ? { ...t, values: [null] } : t)) };
+  const six = resultOf(died);
+  expect(six).toMatchObject({ method: 'pairs', alone: ['C2'], found: [{ p: 2 / 64, leastP: 2 / 64 }] });
+  expect(six.found[0]!.diff).toBeCloseTo(4, 0);
+  expect(resultOf(two).alone).toEqual([]);
+  // Of several arms the first is alone only where all others are missing.
+  const three = onShelves(['A', 'B', 'C']);
+  const without = (...codes: string[]) =>
+    resultOf({ ...three, trays: three.trays.map((t) => (codes.includes(t.code) ? { ...t, values: [null] } : t)) }).alone;
+  expect([without('B1'), without('B1', 'C1'), without('A1')]).toEqual([[], ['A1'], ['B1', 'C1']]);
+});
+
+test('how small a difference would be noticed goes by the layout by which it is compared', () => {
+  const pairs = onShelves(['A', 'C']);
+  const diffs = Array.from({ length: 7 }, (_, i) => pairs.trays[2 * i + 1]!.values[0]! - pairs.trays[2 * i]!.values[0]!);
+  const centre = diffs.reduce((a, b) => a + b, 0) / 7;
+  const spread = Math.sqrt(diffs.reduce((sum, d) => sum + (d - centre) ** 2, 0) / 6);
+  const noticed = noticeableOf(pairs)!;
+  expect(noticed.isBlocked).toBe(true);
+  expect(noticed.difference).toBeCloseTo(detectableInPairs(7, spread).mdd!, 9);
+  expect(noticed.withMore).toBeCloseTo(detectableInPairs(8, spread).mdd!, 9);
+  const open = { ...pairs, trays: pairs.trays.map((t) => ({ ...t, block: '' })) };
+  const over = noticeableOf(open)!;
+  expect(over.difference).toBeCloseTo(detectable(7, 7, { between: over.scatter, within: 0, plants: 1 }).mdd!, 9);
+  expect(over.difference).toBeGreaterThan(50 * noticed.difference);
+  // Of three arms each comparison has half the chance of error, and takes more.
+  const three = onShelves(['A', 'B', 'C']);
+  expect(smallestNoticed(three, 1)!).toBeGreaterThan(1.1 * smallestNoticed(pairs, 1)!);
+  expect(noticeableOf({ ...pairs, trays: pairs.trays.slice(0, 2) })).toBeNull();
+  expect(noticeableOf({ ...pairs, trays: pairs.trays.map((t) => ({ ...t, values: [5] })) })).toBeNull();
 });
