@@ -43,11 +43,7 @@ export function PlaceSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPr
             {ORDER.map((name) => (
               <label key={name} className="block text-sm text-soft">
                 {FACE_WORDS[name]}
-                <Select
-                  className="block w-full text-base"
-                  value={enclosure.faces[name]}
-                  onChange={(e) => setFace(name, e.target.value)}
-                >
+                <Select className="block w-full text-base" value={enclosure.faces[name]} onChange={(e) => setFace(name, e.target.value)}>
                   {materialLibrary.map((m) => (
                     <option key={m.id} value={m.id}>
                       {m.name}
