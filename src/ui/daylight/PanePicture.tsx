@@ -31,6 +31,15 @@ const BELOW_PANE = 0.17;
 /** From nearer than this the directions crowd. */
 const MOST_CROWDED = 0.1;
 const STEP = (2 * Math.PI) / 180;
+/** A dot on the horizon, and the smallest that one becomes where others are close. */
+const HANDLE = 2.6;
+const SMALLEST = 1.1;
+
+type Placed = { readonly at: readonly [number, number] };
+const away = ({ at }: Placed, [x, y]: readonly [number, number]): number => Math.hypot(at[0] - x, at[1] - y);
+const nearestTo = <T extends Placed>(things: readonly T[], place: readonly [number, number]): T | undefined =>
+  things.reduce<T | undefined>((best, t) => (best && away(best, place) <= away(t, place) ? best : t), undefined);
+
 /** The eight directions that have a letter or two. */
 const NAMED = Array.from({ length: 8 }, (_, i) => (i * Math.PI) / 4);
 
@@ -86,6 +95,12 @@ export function PanePicture({ window, at, beside, paths, now, time, onHorizon, o
     const elevation = tidyAngle(Math.min(1.5, Math.max(0, to.elevation)));
     onHorizon(window.horizon.map((p, j) => (j === i ? { azimuth, elevation } : p)));
   };
+  // Points that lie close together are drawn smaller, and a hand takes the nearest.
+  const handles = window.horizon.flatMap((point, i) => {
+    const p = onPane(at, point.azimuth, point.elevation);
+    return p && inPane(p) ? [{ i, point, at: px(p) }] : [];
+  });
+  const held = useRef(0);
   const pointed = (e: React.PointerEvent): PanePoint | null => {
     const matrix = svg.current?.getScreenCTM()?.inverse();
     if (!matrix) return null;
@@ -166,21 +181,15 @@ export function PanePicture({ window, at, beside, paths, now, time, onHorizon, o
           </text>
         );
       })}
-      {window.horizon.map((point, i) => {
-        const p = onPane(at, point.azimuth, point.elevation);
-        if (!p || !inPane(p)) return null;
-        const [x, y] = px(p);
+      {handles.map(({ i, point, at: [x, y] }) => {
+        const others = handles.filter((other) => other.i !== i);
+        const next = nearestTo(others, [x, y]);
+        const r = next ? Math.min(HANDLE * k, Math.max(SMALLEST * k, away(next, [x, y]) / 2 - 0.6)) : HANDLE * k;
         const degrees = (v: number) => Math.round((v * 180) / Math.PI);
         return (
-          <circle
+          <g
             key={i}
-            cx={x}
-            cy={y}
-            r={2.6 * k}
-            fill={NIGHT.ground}
-            stroke={NIGHT.patina}
-            strokeWidth={1.1}
-            className="cursor-grab focus-visible:stroke-ember"
+            className="group cursor-grab"
             tabIndex={0}
             role="slider"
             aria-label={`What stands outside, point ${i + 1}`}
@@ -189,12 +198,14 @@ export function PanePicture({ window, at, beside, paths, now, time, onHorizon, o
             aria-valuenow={degrees(point.elevation)}
             aria-valuetext={`${degrees(point.elevation)}° high, ${Math.abs(degrees(point.azimuth))}° ${point.azimuth < 0 ? 'left' : 'right'} of straight out`}
             onPointerDown={(e) => {
+              const p = pointed(e);
+              held.current = p ? nearestTo(handles, px(p))!.i : i;
               e.currentTarget.setPointerCapture(e.pointerId);
               onGesture(true);
             }}
             onPointerMove={(e) => {
               const to = e.currentTarget.hasPointerCapture(e.pointerId) ? pointed(e) : null;
-              if (to) move(i, directionThrough(at, to));
+              if (to) move(held.current, directionThrough(at, to));
             }}
             onLostPointerCapture={() => onGesture(false)}
             onKeyDown={(e) => {
@@ -207,7 +218,18 @@ export function PanePicture({ window, at, beside, paths, now, time, onHorizon, o
                 onHorizon(window.horizon.filter((_, j) => j !== i));
               }
             }}
-          />
+          >
+            <circle cx={x} cy={y} r={HANDLE * k} fill="transparent" />
+            <circle
+              cx={x}
+              cy={y}
+              r={r}
+              fill={NIGHT.ground}
+              stroke={NIGHT.patina}
+              strokeWidth={1.1}
+              className="group-focus-visible:stroke-ember"
+            />
+          </g>
         );
       })}
       <g transform={`translate(0 ${BELOW_PANE * CM})`}>{children}</g>

@@ -1,6 +1,6 @@
 import type { Trial } from '../../site/trial/Trial';
 import { asShares } from './asShares';
-import { blocksOf } from './blocksOf';
+import { completeBlocksOf } from './completeBlocksOf';
 import { compareBlocks, type Block } from '../../judge/trial/blocks';
 import { assignments } from '../../judge/trial/exact';
 import { welch } from '../../judge/trial/welch';
@@ -87,7 +87,7 @@ export function resultOf(asked: Trial): TrialResult {
   const summaries = summariesOf(asked);
   const missing = asked.trays.reduce((n, t) => n + t.values.filter((v) => v === null).length, 0);
   const plants = arms.some((a) => a.trays.some((t) => t.values.length > 1));
-  const blocks = blocksOf(trial);
+  const blocks = completeBlocksOf(trial);
   const [first, ...others] = summaries;
   const within = others.map((other) =>
     (blocks ?? []).map((b) => inBlock(b, first!, other)).filter((w) => w.a.length > 0 && w.b.length > 0),
@@ -144,7 +144,7 @@ export function leastPOfTrial(trial: Pick<Trial, 'trays' | 'arms'>): number | nu
   const count = (arm: string, block?: string) => trays.filter((t) => t.arm === arm && (block === undefined || t.block === block)).length;
   const [first, ...others] = arms.map((arm) => arm.id);
   if (arms.some((arm) => count(arm.id) === 0)) return null;
-  const blocks = blocksOf(trial);
+  const blocks = completeBlocksOf(trial);
   const least = others.map((other) =>
     blocks
       ? leastPOf({ kind: 'blocked', blocks: blocks.map((b) => [count(first!, b), count(other, b)]) }).permPMin
