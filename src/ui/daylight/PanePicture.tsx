@@ -100,7 +100,6 @@ export function PanePicture({ window, at, beside, paths, now, time, onHorizon, o
     const p = onPane(at, point.azimuth, point.elevation);
     return p && inPane(p) ? [{ i, point, at: px(p) }] : [];
   });
-  const held = useRef(0);
   const pointed = (e: React.PointerEvent): PanePoint | null => {
     const matrix = svg.current?.getScreenCTM()?.inverse();
     if (!matrix) return null;
@@ -190,6 +189,7 @@ export function PanePicture({ window, at, beside, paths, now, time, onHorizon, o
           <g
             key={i}
             className="group cursor-grab"
+            data-point={i}
             tabIndex={0}
             role="slider"
             aria-label={`What stands outside, point ${i + 1}`}
@@ -199,13 +199,17 @@ export function PanePicture({ window, at, beside, paths, now, time, onHorizon, o
             aria-valuetext={`${degrees(point.elevation)}° high, ${Math.abs(degrees(point.azimuth))}° ${point.azimuth < 0 ? 'left' : 'right'} of straight out`}
             onPointerDown={(e) => {
               const p = pointed(e);
-              held.current = p ? nearestTo(handles, px(p))!.i : i;
-              e.currentTarget.setPointerCapture(e.pointerId);
+              const nearest = p && svg.current?.querySelector<SVGGElement>(`[data-point="${nearestTo(handles, px(p))!.i}"]`);
+              const taken = nearest ?? e.currentTarget;
+              taken.setPointerCapture(e.pointerId);
+              // The keys go on with what the hand took, which need not be what lies on top.
+              taken.focus();
               onGesture(true);
             }}
+            onMouseDown={(e) => e.preventDefault()}
             onPointerMove={(e) => {
               const to = e.currentTarget.hasPointerCapture(e.pointerId) ? pointed(e) : null;
-              if (to) move(held.current, directionThrough(at, to));
+              if (to) move(i, directionThrough(at, to));
             }}
             onLostPointerCapture={() => onGesture(false)}
             onKeyDown={(e) => {

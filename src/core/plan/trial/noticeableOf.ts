@@ -29,7 +29,8 @@ export function noticeableOf(trial: Trial): Noticeable | null {
  * The smallest difference between the first arm and any other that would be noticed four times in five, at 0.05 for all of them together
  * (Bonferroni, which is the first step of Holm's).
  *
- * @param more  trays more to each arm, each with a block of its own where there are blocks
+ * @param scatter  standard deviation of trays within arms (and blocks), in the unit of what is measured
+ * @param more     trays more to each arm, each with a block of its own where there are blocks
  * @returns null where there are too few trays
  */
 export function smallestNoticed(trial: Pick<Trial, 'trays' | 'arms'>, scatter: number, more = 0): number | null {

@@ -223,6 +223,7 @@ test('a pair of which one tray has no value is left out whole, and that is told;
   expect(six).toMatchObject({ method: 'pairs', alone: ['C2'], found: [{ p: 2 / 64, leastP: 2 / 64 }] });
   expect(six.found[0]!.diff).toBeCloseTo(4, 0);
   expect(resultOf(two).alone).toEqual([]);
+  expect(resultOf({ ...two, trays: [...two.trays, tray('new', 'A', [])] }).method).toBe('pairs');
   // Of several arms the first is alone only where all others are missing.
   const three = onShelves(['A', 'B', 'C']);
   const without = (...codes: string[]) =>
