@@ -45,22 +45,28 @@ export function irradianceFromTube(lamp: TubeEmitter): IrradianceAt {
       const ex = -px, ey = -py, ez = -pz; // prettier-ignore
       const fx = u[1] * ez - u[2] * ey, fy = u[2] * ex - u[0] * ez, fz = u[0] * ey - u[1] * ex; // prettier-ignore
       const away = Math.max(r, radius * 1.0001);
-      const seen = Math.acos(radius / away);
+      const cosSeen = radius / away, sinSeen = Math.sqrt(1 - cosSeen * cosSeen), seen = Math.acos(cosSeen); // prettier-ignore
       let count = 0;
       for (let end = 0; end < 2; end++) {
         const s = end === 0 ? from : to;
+        const sense = end === 0 ? 1 : -1;
         const pieces = piecesAt(Math.sqrt(r * r + s * s) / diameter);
-        // Corners between the sides stand out a little, so that the pieces enclose the area of the arc.
         const step = (2 * seen) / pieces;
-        const out = radius * standOut(pieces, step);
+        const cosStep = pieces === 2 ? cosSeen : Math.cos(step), sinStep = pieces === 2 ? sinSeen : Math.sin(step); // prettier-ignore
+        // Corners between the sides stand out a little, so that the pieces enclose the area of the arc.
+        const out = radius * standOut(pieces, step, sinStep);
+        // From one side of the outline to the other, turned by a step at a time.
+        let cos = cosSeen, sin = -sinSeen; // prettier-ignore
         for (let k = 0; k <= pieces; k++) {
-          const angle = (end === 0 ? 1 : -1) * (k * step - seen);
           const reach = k === 0 || k === pieces ? radius : out;
-          const c = reach * Math.cos(angle) - away, q = reach * Math.sin(angle); // prettier-ignore
+          const c = reach * cos - away, q = sense * reach * sin; // prettier-ignore
           corners[count] = s * u[0] + c * ex + q * fx;
           corners[count + 1] = s * u[1] + c * ey + q * fy;
           corners[count + 2] = s * u[2] + c * ez + q * fz;
           count += 3;
+          const turned = cos * cosStep - sin * sinStep;
+          sin = sin * cosStep + cos * sinStep;
+          cos = turned;
         }
       }
       return radiance * polygonLight(corners, count / 3, nx, ny, nz);
@@ -84,8 +90,8 @@ export function irradianceFromTube(lamp: TubeEmitter): IrradianceAt {
  * How far the corners between the two sides stand out, in radii, so that the pieces enclose the area of the arc: f in
  * ½ sin(step) · (2f + (pieces − 2) f²) = ½ pieces · step.
  */
-function standOut(pieces: number, step: number): number {
+function standOut(pieces: number, step: number, sinStep: number): number {
   if (step < 1e-6) return 1;
-  const wanted = (pieces * step) / Math.sin(step);
+  const wanted = (pieces * step) / sinStep;
   return pieces === 2 ? wanted / 2 : (Math.sqrt(1 + (pieces - 2) * wanted) - 1) / (pieces - 2);
 }

@@ -21,9 +21,11 @@ export function cellsWithin(
   const dy = (area.y1 - area.y0) / rows;
   for (let row = 0; row < rows; row++) {
     const y = area.y0 + (row + 0.5) * dy;
+    const here = rects.filter((r) => y >= r.y0 && y <= r.y1);
+    if (here.length === 0) continue;
     for (let column = 0; column < columns; column++) {
       const x = area.x0 + (column + 0.5) * dx;
-      if (rects.some((r) => x >= r.x0 && x <= r.x1 && y >= r.y0 && y <= r.y1)) visit(ppfd[row * columns + column]!, x, y);
+      if (here.some((r) => x >= r.x0 && x <= r.x1)) visit(ppfd[row * columns + column]!, x, y);
     }
   }
 }

@@ -1,9 +1,8 @@
 import type { Metres, Ppf, Ppfd, Share } from '../../units/quantities';
-import type { LightAt } from '../emitters/Emitter';
-import { boxOf, type Box } from '../emitters/boxOf';
+import type { Emitter, LightAt } from '../emitters/Emitter';
+import { boxOf } from '../emitters/boxOf';
 import { emitterKey } from '../emitters/emitterKey';
 import { heightsOf } from '../emitters/heightsOf';
-import { smoothnessOf } from '../emitters/smoothness';
 import { lightOf } from '../ppfdAtPoint';
 import type { LightMap, LightSlice, Rect } from '../field/Grid';
 import { reflects, type Room } from '../room/Room';
@@ -16,8 +15,8 @@ import { NO_CACHE, createCache, type Cache } from './Cache';
 import type { Scene } from './Scene';
 import { reflectedBy, settleRooms, weigh, type Solved } from './settleRooms';
 import { isTakenOver, roomOfReceiver, withSharedShelves } from './sharedShelves';
-import { sampleSmoothly } from './sampleSmoothly';
 import { isClear, levelLight, sharesRoom } from './straightLight';
+import { askedOver, clearOver, extentOf, placesKey, type GridPlaces } from './straightOver';
 
 /** The light of a scene, settled, to be asked anywhere. */
 export interface LightField {
@@ -72,6 +71,7 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
     if (light === undefined) mirrored.set(s, (light = mirroredLight(emitters, s.room, scene)));
     return light;
   }
+  const unhindered = cache.next<Cache>('unhindered', (last) => last ?? createCache());
   const scratch = new Map<Solved, Float32Array>();
   const roomAt = (x: Metres, y: Metres, z: Metres) => roomOfReceiver(solved, x, y, z);
   function reflectedAt(x: Metres, y: Metres, z: Metres): Ppfd {
@@ -162,7 +162,7 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
   }
 
   /** Adds the reflected light to a grid of which one side runs along x; the other along y (a map) or z (a slice). */
-  function addReflected(out: Float32Array, xs: Float64Array, others: Float64Array, plane: { z: Metres } | { y: Metres }) {
+  function addReflected(out: Float32Array, { xs, others, plane }: GridPlaces) {
     for (const s of solved) {
       const { room, patches } = s;
       const isMap = 'z' in plane;
@@ -205,40 +205,24 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
     }
   }
 
-  function grid(kind: string, xs: Float64Array, others: Float64Array, plane: { z: Metres } | { y: Metres }): Float32Array {
-    const out = new Float32Array(xs.length * others.length);
-    const gridKey = `${kind} ${xs[0]} ${xs[xs.length - 1]} ${xs.length} ${others[0]} ${others[others.length - 1]} ${others.length} ${JSON.stringify(plane)} ${waysKey}`;
-    const isMap = 'z' in plane;
-    const [x0, x1, o0, o1] = [xs[0]!, xs[xs.length - 1]!, others[0]!, others[others.length - 1]!];
-    const extent: Box = isMap ? { low: [x0, o0, plane.z], high: [x1, o1, plane.z] } : { low: [x0, plane.y, o0], high: [x1, plane.y, o1] };
+  /** Nothing is known of what stands in the way: every place is asked. */
+  const besideThings = (e: Emitter, places: GridPlaces): Float32Array =>
+    cache.get(`${placesKey(places)} ${waysKey} ${emitterKey(e)}`, () => askedOver(levelLight(e, scene, visibility), places));
+
+  function grid(places: GridPlaces): Float32Array {
+    const out = new Float32Array(places.xs.length * places.others.length);
+    const extent = extentOf(places);
     for (const { ppf, ...rest } of emitters) {
       // Of one photon: the same however strong it is, and above zero even for the hole of a ring, which is light taken away.
       const e = { ...rest, ppf: 1 };
       const share = isClear(e, scene, extent.low, extent.high) ? 1 : between(boxOf(e), extent);
       if (share === 0) continue;
-      const own = cache.get(`${gridKey} ${emitterKey(e)}`, () => {
-        const part = new Float32Array(out.length);
-        const light = share === null ? levelLight(e, scene, visibility) : dimmed(lightOf(e), share);
-        const { lowest, highest } = heightsOf(e);
-        // Where an edge of a shadow may run, every place is asked.
-        const smooth = share === null ? 0 : smoothnessOf(e);
-        if (isMap) {
-          const at = (x: number, y: number) => light(x, y, plane.z);
-          sampleSmoothly(at, smooth * (lowest - plane.z), xs, others, part);
-        } else {
-          for (let r = 0; r < others.length; r++) {
-            const row = part.subarray(r * xs.length, (r + 1) * xs.length);
-            const z = others.slice(r, r + 1);
-            if (z[0]! >= highest) break; // above the lamp no level leaf sees it
-            sampleSmoothly((x, height) => light(x, plane.y, height), smooth * (lowest - z[0]!), xs, z, row);
-          }
-        }
-        return part;
-      });
-      for (let i = 0; i < out.length; i++) out[i]! += ppf * own[i]!;
+      const own = share === null ? besideThings(e, places) : clearOver(e, places, unhindered);
+      const strength = ppf * (share ?? 1);
+      for (let i = 0; i < out.length; i++) out[i]! += strength * own[i]!;
     }
     for (let i = 0; i < out.length; i++) out[i] = Math.max(0, out[i]!);
-    addReflected(out, xs, others, plane);
+    addReflected(out, places);
     return out;
   }
 
@@ -255,12 +239,13 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
     reflectedAlong,
     map(area, z, cell) {
       const [columns, rows] = cellsOf(area.x1 - area.x0, area.y1 - area.y0, cell);
-      const ppfd = grid('map', centres(area.x0, area.x1, columns), centres(area.y0, area.y1, rows), { z });
-      return { area, z, columns, rows, ppfd };
+      const places = { xs: centres(area.x0, area.x1, columns), others: centres(area.y0, area.y1, rows), plane: { z } };
+      return { area, z, columns, rows, ppfd: grid(places) };
     },
     slice({ x0, x1, z0, z1, y }, cell) {
       const [columns, rows] = cellsOf(x1 - x0, z1 - z0, cell);
-      return { x0, x1, z0, z1, y, columns, rows, ppfd: grid('slice', centres(x0, x1, columns), centres(z0, z1, rows), { y }) };
+      const places = { xs: centres(x0, x1, columns), others: centres(z0, z1, rows), plane: { y } };
+      return { x0, x1, z0, z1, y, columns, rows, ppfd: grid(places) };
     },
     balance() {
       const emitted = emitters.reduce((sum, e) => sum + e.ppf, 0);

@@ -6,8 +6,22 @@ const SAMPLES_PER_DISTANCE = 8;
 /** Places along one side at an even step, and how the wanted places follow from four of them each. */
 interface Samples {
   readonly at: Float64Array;
+  /** Of light that is the same on both sides of a middle: the first place, in steps from there. */
+  readonly first?: number;
   readonly index: Int32Array;
   readonly weight: Float64Array;
+}
+
+/**
+ * Light that is the same on both sides of a middle, and for all lamps of one kind as high above the grid: what has been worked out of
+ * one quarter serves the others.
+ */
+export interface Folded {
+  readonly x: Metres;
+  /** Null where the grid runs along x alone. */
+  readonly y: Metres | null;
+  /** By steps from the middle, `known[along y][along x]`; filled in as it is asked for. For one height of one kind of lamp. */
+  readonly known: (number | undefined)[][];
 }
 
 /**
@@ -17,6 +31,7 @@ interface Samples {
  * @param light     at the places of the grid, and a little beyond its ends
  * @param distance  from the nearest part of the lamp to the plane of the grid, > 0
  * @param out       `index = x + xs.length · y`; added to
+ * @param folded  where the light is the same on both sides
  */
 export function sampleSmoothly(
   light: (x: Metres, y: Metres) => number,
@@ -24,13 +39,19 @@ export function sampleSmoothly(
   xs: Float64Array,
   ys: Float64Array,
   out: Float32Array,
+  folded?: Folded,
 ): void {
-  const sx = samplesFor(xs, distance / SAMPLES_PER_DISTANCE);
-  const sy = samplesFor(ys, distance / SAMPLES_PER_DISTANCE);
+  const step = distance / SAMPLES_PER_DISTANCE;
+  const folds = folded && isWorthFolding(xs, step) && (folded.y === null || isWorthFolding(ys, step)) ? folded : null;
+  const sx = folds ? samplesFrom(folds.x, xs, step) : samplesFor(xs, step);
+  const sy = folds && folds.y !== null ? samplesFrom(folds.y, ys, step) : samplesFor(ys, step);
   const rows = new Float64Array(Math.max(4, sy.at.length) * xs.length);
   const row = new Float64Array(Math.max(4, sx.at.length));
   for (let j = 0; j < sy.at.length; j++) {
-    for (let i = 0; i < sx.at.length; i++) row[i] = light(sx.at[i]!, sy.at[j]!);
+    if (folds) {
+      const known = (folds.known[Math.abs((sy.first ?? 0) + j)] ??= []);
+      for (let i = 0; i < sx.at.length; i++) row[i] = known[Math.abs(sx.first! + i)] ??= light(sx.at[i]!, sy.at[j]!);
+    } else for (let i = 0; i < sx.at.length; i++) row[i] = light(sx.at[i]!, sy.at[j]!);
     for (let c = 0; c < xs.length; c++) {
       const k = 4 * c;
       rows[j * xs.length + c] =
@@ -68,6 +89,35 @@ function samplesFor(wanted: Float64Array, step: Metres): Samples {
   return made;
 }
 
+/** Samples at whole steps from a middle are worth it where half of them are fewer than the wanted places. */
+const isWorthFolding = (wanted: Float64Array, step: Metres): boolean => wanted.length >= 6 && step > 0.6 * (wanted[1]! - wanted[0]!);
+
+/** Samples at whole steps from a middle, which need not lie among the wanted places. */
+function samplesFrom(middle: Metres, wanted: Float64Array, step: Metres): Samples {
+  const n = wanted.length;
+  const first = Math.floor((wanted[0]! - middle) / step) - 1;
+  const last = Math.floor((wanted[n - 1]! - middle) / step) + 2;
+  const at = new Float64Array(last - first + 1);
+  for (let k = 0; k < at.length; k++) at[k] = middle + (first + k) * step;
+  const index = new Int32Array(n);
+  const weight = new Float64Array(4 * n);
+  for (let i = 0; i < n; i++) {
+    const along = (wanted[i]! - middle) / step;
+    const k = Math.floor(along);
+    index[i] = k - 1 - first;
+    cubic(along - k, weight, 4 * i);
+  }
+  return { at, first, index, weight };
+}
+
+/** Lagrange through −1, 0, 1, 2: the weights of four samples for a place t of the way from the second to the third. */
+function cubic(t: number, weight: Float64Array, from: number): void {
+  weight[from] = (-t * (t - 1) * (t - 2)) / 6;
+  weight[from + 1] = ((t + 1) * (t - 1) * (t - 2)) / 2;
+  weight[from + 2] = (-(t + 1) * t * (t - 2)) / 2;
+  weight[from + 3] = ((t + 1) * t * (t - 1)) / 6;
+}
+
 /** @param spans  steps between the samples; 0: at the wanted places themselves */
 function samplesAt(wanted: Float64Array, spans: number): Samples {
   const n = wanted.length;
@@ -80,18 +130,14 @@ function samplesAt(wanted: Float64Array, spans: number): Samples {
   }
   const first = wanted[0]!;
   const even = (wanted[n - 1]! - first) / spans;
-  const at = Float64Array.from({ length: spans + 3 }, (_, k) => first + (k - 1) * even);
+  const at = new Float64Array(spans + 3);
+  for (let k = 0; k < at.length; k++) at[k] = first + (k - 1) * even;
   const index = new Int32Array(n);
   const weight = new Float64Array(4 * n);
   for (let i = 0; i < n; i++) {
     const k = Math.min(spans - 1, Math.floor((wanted[i]! - first) / even));
-    const t = (wanted[i]! - first) / even - k;
     index[i] = k;
-    // Lagrange through −1, 0, 1, 2.
-    weight[4 * i] = (-t * (t - 1) * (t - 2)) / 6;
-    weight[4 * i + 1] = ((t + 1) * (t - 1) * (t - 2)) / 2;
-    weight[4 * i + 2] = (-(t + 1) * t * (t - 2)) / 2;
-    weight[4 * i + 3] = ((t + 1) * t * (t - 1)) / 6;
+    cubic((wanted[i]! - first) / even - k, weight, 4 * i);
   }
   return { at, index, weight };
 }
