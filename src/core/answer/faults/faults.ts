@@ -68,16 +68,29 @@ export const weightOf = ({ tray, mix_L }: Pick<BenchTray, 'tray' | 'mix_L'>): Ki
 
 /** Everything that is wrong with a stand as it is set up; nothing here is about too little or too much light. */
 export function faultsOf(stand: BenchStand): Fault[] {
-  const faults = stand.tiers.flatMap((t) => [
-    ...t.lamps.flatMap((l, i) => [...lampFaults(t, l), ...collisions(l, t.lamps.slice(i + 1))]),
-    ...t.trays.flatMap((y, i) => trayFaults(t, y, t.trays.slice(i + 1))),
-    ...shelfFaults(t),
-  ]);
+  const faults = stand.tiers.flatMap(faultsOfTier);
   const { strip, plugged } = stand.stand;
   const lamps = stand.tiers.reduce((sum, t) => sum + t.lamps.reduce((s, l) => s + apparentPowerOf(l.lamp), 0), 0);
   const power = plugged.reduce((sum, p) => sum + apparentPowerOfThing(p), lamps);
   if (strip !== null && power > CONTINUOUS_SHARE * strip)
     faults.push({ why: 'strip-overloaded', thingId: stand.stand.id, power, allowed: CONTINUOUS_SHARE * strip });
+  return faults;
+}
+
+/** A search looks at one tier after the other, and most stay as they are. */
+const found = new WeakMap<BenchTier, readonly Fault[]>();
+
+function faultsOfTier(t: BenchTier): readonly Fault[] {
+  let faults = found.get(t);
+  if (!faults)
+    found.set(
+      t,
+      (faults = [
+        ...t.lamps.flatMap((l, i) => [...lampFaults(t, l), ...collisions(l, t.lamps.slice(i + 1))]),
+        ...t.trays.flatMap((y, i) => trayFaults(t, y, t.trays.slice(i + 1))),
+        ...shelfFaults(t),
+      ]),
+    );
   return faults;
 }
 

@@ -3,15 +3,15 @@ import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import type { Tariff } from '../../judge/cost/pricesOf';
 import { lampsAMonth } from '../buying/bill';
-import { receivedOf, type Received } from '../../judge/dli/LightDay';
+import type { Received } from '../../judge/dli/LightDay';
 import type { LightSpread } from '../../judge/dli/LightSpread';
 import { spreadOfMap } from '../../judge/dli/spreadOfMap';
 import type { Cache } from '../../light/scene/Cache';
 import type { Dli, Share } from '../../units/quantities';
 import type { BenchStand, BenchTray } from '../../answer/stand/benchStand';
 import { plantAreaOf } from '../../site/stand/footprint';
-import { breachesOf, type Breach } from '../../judge/verdict/hardLimits';
-import { lossOf, shareInBand } from '../../judge/verdict/loss';
+import type { Breach } from '../../judge/verdict/hardLimits';
+import { lightOn, lossOf, shareInBand } from '../../judge/verdict/loss';
 import { shareInBandOf } from '../../judge/verdict/shareOfMap';
 import { saysOf, type Says } from '../../judge/verdict/standing';
 import type { LightOfTray } from './quickLight';
@@ -53,15 +53,16 @@ export const uniformityOf = (results: readonly Pick<TrayResult, 'weakest' | 'mea
 /** The result of one tray by a light. @param share  of its area in band; left out: by the spread */
 export function trayResultOf(tray: BenchTray, light: LightSpread, share?: Share): TrayResult {
   const { stage, limits, day } = tray;
-  const received = receivedOf(light, day);
+  const on = lightOn(light, limits, day);
+  const { received, breaches } = on;
   const { x0, x1, y0, y1 } = plantAreaOf(tray.tray);
   return {
     trayId: tray.tray.id,
     ...received,
     says: saysOf(received, stage, limits),
-    breaches: breachesOf(received, limits),
-    shareInBand: share ?? shareInBand(light, stage, day),
-    loss: lossOf(light, stage, limits, day),
+    breaches,
+    shareInBand: share ?? shareInBand(light, stage, day, on.doses),
+    loss: lossOf(light, stage, limits, day, on),
     area: (x1 - x0) * (y1 - y0),
   };
 }

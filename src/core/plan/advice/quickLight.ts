@@ -27,6 +27,16 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
   const spreads = new Map<string, LightSpread>();
   const hungOf = ({ fitting, real }: BenchLamp) =>
     `${real.id} ${real.ppf} ${fitting.x.toFixed(4)} ${fitting.y.toFixed(4)} ${fitting.face.toFixed(4)} ${fitting.turn.toFixed(4)} ${(fitting.tilt ?? 0).toFixed(4)} ${fitting.travel ? `${fitting.travel.along} ${fitting.travel.length.toFixed(4)}` : ''}`;
+  // Most tiers stay as they are from one change to the next.
+  const hangings = new WeakMap<BenchTier, { readonly each: readonly string[]; readonly all: string }>();
+  function hangingOf(tier: BenchTier) {
+    let known = hangings.get(tier);
+    if (!known) {
+      const each = tier.lamps.map(hungOf);
+      hangings.set(tier, (known = { each, all: each.join('|') }));
+    }
+    return known;
+  }
   const placeOf = ({ tray, canopy }: BenchTray) => {
     const { x0, x1, y0, y1 } = plantAreaOf(tray);
     return `${x0.toFixed(4)} ${x1.toFixed(4)} ${y0.toFixed(4)} ${y1.toFixed(4)} ${canopy.toFixed(4)} ${tray.coverId}`;
@@ -35,11 +45,12 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
   /** Straight light at the points of a tray; the same tray under the same lamps is worked out once. */
   function straightAt(tier: BenchTier, tray: BenchTray): { readonly values: Float64Array; readonly weights: Float64Array } {
     const { places, weights } = trayPointsOf(plantAreaOf(tray.tray), tier.lamps);
-    const all = tier.lamps.map(hungOf).join('|');
+    const { each, all } = hangingOf(tier);
+    const place = placeOf(tray);
     const values = new Float64Array(places.length);
-    for (const lamp of tier.lamps) {
+    for (const [i, lamp] of tier.lamps.entries()) {
       // The points depend on all lamps: under each there is one.
-      const key = `${placeOf(tray)} ${hungOf(lamp)} ${all}`;
+      const key = `${place} ${each[i]} ${all}`;
       let own = ofLamp.get(key);
       if (!own) {
         const lights = emittersHung(lamp.real, lamp.fitting, tray.canopy).map(lightOf);
@@ -47,7 +58,7 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
         own = Float64Array.from(places, ([x, y]) => through * lights.reduce((sum, light) => sum + light(x, y, tray.canopy), 0));
         ofLamp.set(key, own);
       }
-      for (let i = 0; i < values.length; i++) values[i]! += own[i]!;
+      for (let k = 0; k < values.length; k++) values[k]! += own[k]!;
     }
     return { values, weights };
   }
@@ -93,7 +104,7 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
   }
 
   return (tier, tray) => {
-    const key = `${tier.tier.id} ${tray.tray.id} ${facesOf(tier)} ${placeOf(tray)} ${tier.lamps.map(hungOf).join('|')}`;
+    const key = `${tier.tier.id} ${tray.tray.id} ${facesOf(tier)} ${placeOf(tray)} ${hangingOf(tier).all}`;
     const known = spreads.get(key);
     if (known) return known;
     const { values, weights } = straightAt(tier, tray);
