@@ -2,7 +2,7 @@ import type { Trial } from '../../site/trial/Trial';
 import { leastSquares } from '../../judge/trial/leastSquares';
 import { sd } from '../../judge/trial/moments';
 import { detectable, detectableInBlocks } from '../../judge/trial/power';
-import { completeBlocksOf } from './completeBlocksOf';
+import { comparedBlocksOf, countsInBlocks } from './comparedBlocksOf';
 import { summariesOf, type ArmSummary } from './resultOf';
 
 /** How small a difference a trial would notice, in the unit of what is measured; of a count as a share. */
@@ -18,7 +18,7 @@ export interface Noticeable {
 
 /** By the scatter of what was measured so far; null where that cannot be told. */
 export function noticeableOf(trial: Trial): Noticeable | null {
-  const blocks = completeBlocksOf(trial);
+  const blocks = comparedBlocksOf(trial);
   const scatter = scatterOf(summariesOf(trial), blocks);
   if (scatter === null) return null;
   const [difference, withMore] = [smallestNoticed(trial, scatter), smallestNoticed(trial, scatter, 1)];
@@ -35,13 +35,13 @@ export function noticeableOf(trial: Trial): Noticeable | null {
  */
 export function smallestNoticed(trial: Pick<Trial, 'trays' | 'arms'>, scatter: number, more = 0): number | null {
   const { trays, arms } = trial;
-  const blocks = completeBlocksOf(trial);
+  const blocks = comparedBlocksOf(trial);
   const [first, ...others] = arms.map((arm) => arm.id);
   const alpha = 0.05 / others.length;
-  const count = (arm: string, block?: string) => trays.filter((t) => t.arm === arm && (block === undefined || t.block === block)).length;
+  const count = (arm: string) => trays.filter((t) => t.arm === arm).length;
   const found = others.map((other) => {
     if (!blocks) return detectable(count(first!) + more, count(other) + more, { between: scatter, within: 0, plants: 1 }, POWER, alpha).mdd;
-    const laid = blocks.map((b) => [count(first!, b), count(other, b)] as const);
+    const laid = countsInBlocks(trial, blocks, first!, other);
     return detectableInBlocks([...laid, ...Array.from({ length: more }, () => [1, 1] as const)], scatter, POWER, alpha).mdd;
   });
   return found.includes(null) ? null : Math.max(...(found as number[]));

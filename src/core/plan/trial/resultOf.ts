@@ -1,6 +1,6 @@
 import type { Trial } from '../../site/trial/Trial';
 import { asShares } from './asShares';
-import { completeBlocksOf } from './completeBlocksOf';
+import { comparedBlocksOf, countsInBlocks } from './comparedBlocksOf';
 import { compareBlocks, type Block } from '../../judge/trial/blocks';
 import { assignments } from '../../judge/trial/exact';
 import { welch } from '../../judge/trial/welch';
@@ -79,7 +79,7 @@ export function summariesOf(asked: Trial): ArmSummary[] {
 /**
  * What a trial shows: trays are the units. Where every block holds one tray of each arm, they are compared as pairs; where blocks hold
  * several, within blocks; else over all. More than two arms are each held against the first, their p adjusted for being several.
- * Of a block in which an arm was left without values nothing is compared, unless fewer than two would be left.
+ * Of a block that lost an arm nothing of that arm is compared, unless fewer than two blocks would be left.
  */
 export function resultOf(asked: Trial): TrialResult {
   const trial = asShares(asked);
@@ -89,7 +89,7 @@ export function resultOf(asked: Trial): TrialResult {
   const plants = arms.some((a) => a.trays.some((t) => t.values.length > 1));
   // A row that is neither measured nor placed yet says nothing against the blocks of the others.
   const laid = trial.trays.filter((t) => t.block !== '' || t.values.some((v) => v !== null));
-  const blocks = completeBlocksOf({ ...trial, trays: laid });
+  const blocks = comparedBlocksOf({ ...trial, trays: laid });
   const [first, ...others] = summaries;
   const within = others.map((other) =>
     (blocks ?? []).map((b) => inBlock(b, first!, other)).filter((w) => w.a.length > 0 && w.b.length > 0),
@@ -143,13 +143,13 @@ function aloneIn([first, ...others]: readonly ArmSummary[]): string[] {
 /** The smallest p that a trial can give as its trays are laid out, whatever they show; null while an arm is empty. */
 export function leastPOfTrial(trial: Pick<Trial, 'trays' | 'arms'>): number | null {
   const { trays, arms } = trial;
-  const count = (arm: string, block?: string) => trays.filter((t) => t.arm === arm && (block === undefined || t.block === block)).length;
+  const count = (arm: string) => trays.filter((t) => t.arm === arm).length;
   const [first, ...others] = arms.map((arm) => arm.id);
   if (arms.some((arm) => count(arm.id) === 0)) return null;
-  const blocks = completeBlocksOf(trial);
+  const blocks = comparedBlocksOf(trial);
   const least = others.map((other) =>
     blocks
-      ? leastPOf({ kind: 'blocked', blocks: blocks.map((b) => [count(first!, b), count(other, b)]) }).permPMin
+      ? leastPOf({ kind: 'blocked', blocks: countsInBlocks(trial, blocks, first!, other) }).permPMin
       : leastP(count(first!), count(other)),
   );
   return leastAdjusted(least);
