@@ -7,11 +7,12 @@ import { chartAxis } from '../parts/chartAxis';
 import { useSettings } from '../shell/WorkspaceContext';
 import { useColours } from '../theme/useColours';
 
-/** Every tray and plant: small dots for plants, large ones for trays, a bar for the arm. */
+/** Every tray and plant: small dots for plants, large ones for trays, a bar for the arm; what stands in one block is joined by a line. */
 export function TrialFigure({ result, unit }: { result: TrialResult; unit: string }) {
   const { theme } = useSettings();
   const colours = useColours(theme);
-  const { arms } = result;
+  const { arms, alone } = result;
+  const isJoined = result.method !== 'trays' && result.method !== 'many' && arms.every((arm) => areApart(arm.trays.map((t) => t.block)));
   const data = useMemo(() => {
     const trays = arms.flatMap((arm, i) =>
       arm.trays.map((t, j) => ({
@@ -20,6 +21,7 @@ export function TrialFigure({ result, unit }: { result: TrialResult; unit: strin
         of: t,
       })),
     );
+    const blocks = isJoined ? [...new Set(trays.map(({ of }) => of.block))] : [];
     return {
       datasets: [
         {
@@ -28,7 +30,7 @@ export function TrialFigure({ result, unit }: { result: TrialResult; unit: strin
           pointStyle: 'circle' as const,
           borderWidth: 2,
           borderColor: colours.verdigris,
-          backgroundColor: colours.verdigris,
+          backgroundColor: trays.map(({ of }) => (alone.includes(of.code) ? 'transparent' : colours.verdigris)),
         },
         {
           data: trays.flatMap(({ x, of }) => (of.values.length > 1 ? of.values.map((y) => ({ x, y })) : [])),
@@ -44,13 +46,23 @@ export function TrialFigure({ result, unit }: { result: TrialResult; unit: strin
           borderColor: colours.copper,
           backgroundColor: colours.copper,
         },
+        {
+          // One line a block, and a gap after it.
+          data: blocks.flatMap((b) => [...trays.filter(({ of }) => of.block === b).map(({ x, y }) => ({ x, y })), { x: NaN, y: NaN }]),
+          showLine: true,
+          pointRadius: 0,
+          borderWidth: 1,
+          borderColor: colours.slate,
+        },
       ],
     };
-  }, [arms, colours]);
+  }, [arms, alone, isJoined, colours]);
   const options = useMemo<ChartOptions<'scatter'>>(
     () => ({
       animation: false,
       maintainAspectRatio: false,
+      // Else as much is left free on all sides as the bars of the arms are wide.
+      layout: { autoPadding: false, padding: { top: 10, right: 10 } },
       plugins: { legend: { display: false }, tooltip: { enabled: false } },
       scales: {
         x: {
@@ -74,7 +86,12 @@ export function TrialFigure({ result, unit }: { result: TrialResult; unit: strin
       <div className="h-72">
         <ScatterChart data={data} options={options} role="img" aria-label={`Means of the trays in ${unit}. ${label}`} />
       </div>
-      <figcaption className="text-sm text-soft">Large dots: trays. Small dots: plants. Line: mean of the arm’s trays.</figcaption>
+      <figcaption className="text-sm text-soft">
+        Large dots: trays{alone.length > 0 && ', hollow where left out'}. Small dots: plants. Thick line: mean of the arm’s trays.
+        {isJoined && ' Thin lines join the trays of a block.'}
+      </figcaption>
     </figure>
   );
 }
+
+const areApart = (blocks: readonly string[]) => new Set(blocks).size === blocks.length;
