@@ -7,7 +7,7 @@ import { compare, counts, uncertaintiesOfMeters, HAND, type Compared } from '../
 import type { Metres } from '../../units/quantities';
 import { lightThere, type LampOf } from '../reading/lightThere';
 import { otherwiseOf, type OtherTier } from '../reading/otherwiseOf';
-import { createCache } from '../../light/scene/Cache';
+import { createCache, type Cache } from '../../light/scene/Cache';
 import { litOf, type Reading } from '../../site/reading/Reading';
 import { hypothesesOf } from '../reading/hypothesesOf';
 import { roomFrom } from '../../site/stand/roomOf';
@@ -44,13 +44,15 @@ export interface TierFit {
 const HAND_STRAYS: Metres = 0.004; // growers' consensus: a tape is read to half a centimetre
 
 /** How much a reading is off when the sensor is as far off as hands hold it. */
-function placeError({ dx, dy, z, lit, around }: Reading, lampOf: LampOf): number {
+function placeError({ dx, dy, z, lit, around }: Reading, lampOf: LampOf, cache: Cache): number {
   const h = 0.005;
-  const cache = createCache();
   const at = (height: Metres) => lightThere({ dx, dy, z: height, lit, around }, lampOf, {}, cache).ppfd;
   const [up, down] = [at(z + h), at(Math.max(0, z - h))];
   return up > 0 && down > 0 ? (Math.abs(Math.log(up / down)) / (2 * h)) * HAND_STRAYS : 0;
 }
+
+/** Lamps and walls that are kept settled: of each walk, with each lamp off, and of the other tiers. */
+const LIT_OTHERWISE = 512;
 
 /** Why there is nothing to fit. */
 export type NoFit = 'no-readings' | 'no-lamps';
@@ -85,7 +87,7 @@ export const fitLampOf = (lamp: Lamp, ageing: Tier['ageing']): FitLamp => ({
 });
 
 /** The question to the readings of a tier. @param used  at least one, the newest last */
-function questionOf(tier: Tier, used: readonly Compared[], lampOf: LampOf, others: readonly OtherTier[]): FitQuestion {
+function questionOf(tier: Tier, used: readonly Compared[], lampOf: LampOf, others: readonly OtherTier[], cache: Cache): FitQuestion {
   const newest = used[used.length - 1]!.reading;
   const lamps = lampsIn(used);
   const keys = [...new Set(used.map((c) => JSON.stringify(c.reading.lit)))];
@@ -115,8 +117,8 @@ function questionOf(tier: Tier, used: readonly Compared[], lampOf: LampOf, other
       y: around.depth / 2 + reading.dy,
       z: Math.max(0, reading.z),
       ppfd: measured,
-      place: placeError(reading, lampOf),
-      hypotheses: hypothesesOf(reading, converted.luxPerUmol, otherwiseOf(reading, lampOf, {}, others)),
+      place: placeError(reading, lampOf, cache),
+      hypotheses: hypothesesOf(reading, converted.luxPerUmol, otherwiseOf(reading, lampOf, {}, others, cache)),
     })),
   };
 }
@@ -138,7 +140,9 @@ export function fitTier(
   onShare?: (done: number) => void,
 ): TierFit | NoFit {
   if (tier.fittings.length === 0) return 'no-lamps';
-  const all = compare(tier.readings, lampOf)
+  // Readings of one walk share lamps and walls, whatever is asked about each of them.
+  const cache = createCache(LIT_OTHERWISE);
+  const all = compare(tier.readings, lampOf, cache)
     .filter(counts)
     .sort((a, b) => a.reading.taken_ms - b.reading.taken_ms);
   const newest = all[all.length - 1];
@@ -146,7 +150,7 @@ export function fitTier(
   const sidesThen = ({ reading: { around } }: Compared) => JSON.stringify({ ...around, covered: 0, standing: undefined });
   const sameSides = (c: Compared) => sidesThen(c) === sidesThen(newest);
   const used = all.filter((c) => newest.reading.taken_ms - c.reading.taken_ms <= RECENT_MS && sameSides(c));
-  const answer = fitLight(questionOf(tier, used, lampOf, others), onShare);
+  const answer = fitLight(questionOf(tier, used, lampOf, others, cache), onShare);
   const { sides, beam } = answer;
   const bad = new Set(answer.readings.filter((r) => r.honest < 0.5).map((r) => r.id));
   const good = used.filter((c) => !bad.has(c.reading.id));
