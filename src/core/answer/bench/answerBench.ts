@@ -2,7 +2,7 @@ import type { LightMap, LightSlice } from '../../light/field/Grid';
 import { statsOver } from '../../light/field/statsOver';
 import { lightOf } from '../../light/ppfdAtPoint';
 import { lightFieldOf, type LightField } from '../../light/scene/LightField';
-import { NO_CACHE, type Cache } from '../../light/scene/Cache';
+import { createCache, type Cache } from '../../light/scene/Cache';
 import { turnScene } from '../../light/scene/turnScene';
 import { ninthsOf, perCentimetreOf, straightMean } from '../check/perCentimetreOf';
 import type { Metres, Share } from '../../units/quantities';
@@ -22,7 +22,7 @@ import { addCoarse, coarseAt, isSpiltInto, spillInto } from './spillOver';
  *
  * @param cache  what the last question left behind, for the next frame of a drag
  */
-export function answerBench(question: BenchQuestion, cache: Cache = NO_CACHE): BenchAnswer {
+export function answerBench(question: BenchQuestion, cache: Cache = createCache()): BenchAnswer {
   const { tiers, only } = question;
   // Weighed by its hours alone, one field serves all tiers: over the hours of a tier it is what burns while its own lamps do.
   let whole: LightField | null = null;

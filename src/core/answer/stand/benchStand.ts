@@ -119,7 +119,7 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
       day: { on_min, lit_min, pause, daylight: daylightOfTray(tier, tray) },
     };
   });
-  const known = knownOf(tier, comparedIn(tier.readings, site, tables), leafTopsOf({ trays }));
+  const known = knownOf(tier, () => comparedIn(tier.readings, site, tables), leafTopsOf({ trays }));
   const lamps = lampsIn(site, tier, tables, known);
   const day = { on_min, lit_min, pause, daylight: daylightOf(tier) };
   return { tier, known, room: known.room, timer, hours: timer.lit_min / 60, day, lamps, trays, ...place };

@@ -34,16 +34,18 @@ export interface Known {
 /**
  * Puts together what is known of a tier: by its fit where there is one, else by the middle of its readings, else by the boxes.
  *
- * @param compared  its readings held against the boxes
+ * @param compare   holds its readings against the boxes; where a fit says enough, not before somebody looks at them: it settles their light
  * @param tops      heights of the leaf tops of its trays above its floor, m
  */
-export function knownOf(tier: Tier, compared: readonly Compared[], tops: readonly Metres[]): Known {
+export function knownOf(tier: Tier, compare: () => readonly Compared[], tops: readonly Metres[]): Known {
   const fit = fitInForce(tier);
   const room = roomOf(tier, tops, fit?.sides?.reflectances);
   const known = new Map<Lamp, Map<Hours | null, KnownLamp>>();
   return {
     room,
-    compared,
+    get compared() {
+      return compare();
+    },
     fit,
     of(lamp, used_h = tier.ageing.used_h) {
       const ofKind = known.get(lamp) ?? new Map<Hours | null, KnownLamp>();
@@ -51,7 +53,7 @@ export function knownOf(tier: Tier, compared: readonly Compared[], tops: readonl
       if (before) return before;
       const ageing = { ...tier.ageing, used_h };
       const own = fit?.lamps.find((l) => l.lampId === lamp.id);
-      const calibration = fit && own ? calibrationOf(fit, own, compared) : calibrate(compared, lamp.id);
+      const calibration = fit && own ? calibrationOf(fit, own, compare) : calibrate(compare(), lamp.id);
       let output = (calibration?.scale ?? 1) * outputFor(lamp, ageing, calibration !== null);
       // A fit is of the hours that the lamps had burned then.
       if (own && fit?.used_h !== null && fit?.used_h !== undefined && used_h !== null)
@@ -65,8 +67,7 @@ export function knownOf(tier: Tier, compared: readonly Compared[], tops: readonl
   };
 }
 
-function calibrationOf(fit: Fit, own: Fit['lamps'][number], compared: readonly Compared[]): Calibration {
-  const used = compared.filter((c) => fit.readingIds.includes(c.reading.id) && counts(c) && tellsOf(c, own.lampId));
+function calibrationOf(fit: Fit, own: Fit['lamps'][number], compare: () => readonly Compared[]): Calibration {
   const left = 1.645 * own.error;
   const uncertainties: Uncertainty[] = [
     { why: 'meter', low: fit.meter, high: fit.meter, source: 'the meters of its readings and the conversion by colour' },
@@ -77,7 +78,15 @@ function calibrationOf(fit: Fit, own: Fit['lamps'][number], compared: readonly C
       source: `a fit to ${fit.readingIds.length} readings that scatter by ±${Math.round(100 * 1.645 * fit.scatter)} %, each by hand ±${Math.round(100 * HAND)} %`,
     },
   ];
-  return { scale: own.scale, used, uncertainties, fitted: true };
+  let used: readonly Compared[] | undefined;
+  return {
+    scale: own.scale,
+    get used() {
+      return (used ??= compare().filter((c) => fit.readingIds.includes(c.reading.id) && counts(c) && tellsOf(c, own.lampId)));
+    },
+    uncertainties,
+    fitted: true,
+  };
 }
 
 /** Where lamps are looked up as they really are: for what a meter should show now. */

@@ -63,7 +63,7 @@ export function setUpOf(site: Site, stand: Stand, tables: Tables): SetUp {
   const plantHeight = plantHeightOf(batch, crop, stage);
   const canopy = canopyOf(tier, plantHeight);
   const tops = tier.trays.map((y) => rimOf(y) + plantHeight);
-  const known = knownOf(tier, comparedIn(tier.readings, site, tables), tops);
+  const known = knownOf(tier, () => comparedIn(tier.readings, site, tables), tops);
   const lamps = lampsIn(site, tier, tables, known);
   return {
     stand,

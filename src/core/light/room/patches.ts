@@ -30,7 +30,7 @@ export interface Patches {
   readonly area: Float64Array;
   /** What each sends back of the light on it. */
   readonly reflectance: Float64Array;
-  /** Row by row, the share of what patch i sends out that reaches patch j: `count × count`. */
+  /** Row by row, the share of what patch i sees that is patch j, for those j that send light; 0 for all others: `count × count`. */
   readonly formFactors: Float32Array;
   /** Patches that send light into the room. */
   readonly senders: Int32Array;
@@ -46,7 +46,7 @@ const MOST = 18;
  * Since the spacing is even, a factor depends only on how far two patches are apart: some thousand closed forms for a
  * hundred thousand pairs.
  *
- * @param factors  may hand out the form factors of an earlier room of the same size instead of making them
+ * @param factors  may hand out the form factors of an earlier room of the same size, of which the same faces send light, instead of making them
  * @param finer  multiplies the number of patches along each side; 1 is right within 1 % (lightField.test.ts)
  * Error: none in the factors; patches take their light as even, which is what `finer` mends.
  */
@@ -82,7 +82,7 @@ export function patchesOf(room: Room, finer = 1, factors: (make: () => Float32Ar
   for (const f of faces) area.fill(f.di * f.dj, f.first, f.first + f.columns * f.rows);
   const formFactors = factors(() => {
     const made = new Float32Array(count * count);
-    for (const a of faces) for (const b of faces) if (a !== b) fill(made, count, a, b);
+    for (const b of faces.filter(sends)) for (const a of faces) if (a !== b) fill(made, count, a, b);
     return made;
   });
   const reflectance = new Float64Array(count);

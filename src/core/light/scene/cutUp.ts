@@ -51,8 +51,17 @@ export function cutUp(emitter: Emitter, longest = PART): readonly Emitter[] {
   );
 }
 
+const squares = new Map<number, Squares>();
+type Squares = readonly { readonly a: number; readonly b: number; readonly side: number; readonly share: number }[];
+
 /** Of a disc of radius 1: squares, n across, each as large as its share of the disc; where it lies partly outside, in the middle of what is inside. */
-function squaresOf(n: number): readonly { readonly a: number; readonly b: number; readonly side: number; readonly share: number }[] {
+function squaresOf(n: number): Squares {
+  let of = squares.get(n);
+  if (!of) squares.set(n, (of = cutDisc(n)));
+  return of;
+}
+
+function cutDisc(n: number): Squares {
   const FINE = 8;
   const step = 2 / n;
   const cells = Array.from({ length: n * n }, (_, k) => {

@@ -168,16 +168,15 @@ test('form factors of a cube are the published ones, and those of any box add up
       for (let j = fb.first; j < fb.first + fb.columns * fb.rows; j++) sum += p.area[i]! * p.formFactors[i * p.count + j]!;
     return sum;
   };
-  const cube = patchesOf(
-    box(
-      allFaces(() => BLACK),
-      { width: 1, depth: 1, height: 1 },
-    ),
-  );
+  const cubeOf = (face: (name: FaceName) => Face) => patchesOf(box(allFaces(face), { width: 1, depth: 1, height: 1 }));
+  const cube = cubeOf(() => ({ reflectance: 0.5, transmittance: 0 }));
   // Siegel & Howell, Thermal Radiation Heat Transfer: 0.1998 opposite, 0.2000 adjacent.
   expect(whole(cube, 'floor', 'ceiling')).toBeWithin(0.199825, { absolute: 1e-6 });
   expect(whole(cube, 'floor', 'left')).toBeWithin(0.200044, { absolute: 1e-6 });
   expect(whole(cube, 'right', 'back')).toBeWithin(0.200044, { absolute: 1e-6 });
+  // What sends nothing is left out.
+  const dark = cubeOf((name) => (name === 'left' ? BLACK : { reflectance: 0.5, transmittance: 0 }));
+  expect([whole(dark, 'floor', 'left'), whole(dark, 'left', 'floor')]).toEqual([0, whole(cube, 'left', 'floor')]);
   fc.assert(
     fc.property(anyRoom, (room) => {
       const p = patchesOf(room);

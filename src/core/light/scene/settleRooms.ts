@@ -6,7 +6,7 @@ import type { Emitter, IrradianceAt } from '../emitters/Emitter';
 import { emitterKey } from '../emitters/emitterKey';
 import { irradianceOf } from '../emitters/irradianceOf';
 import { mirrorImages, mirrorOf, mirrorsFollowed } from '../room/mirrorImages';
-import { isInside, type Room } from '../room/Room';
+import { FACES, isInside, type Room } from '../room/Room';
 import { fromOtherPatches, settle, type Settled } from '../room/solveRoom';
 import type { Metres, Ppfd, Share } from '../../units/quantities';
 import { isHidden, roomAbove, type Visibility } from './visibility';
@@ -54,8 +54,8 @@ export function settleRooms(
   const between = commonShareOf(scene);
   const wholes = rooms.map((room) => {
     const things = obstructions.length > 0 ? JSON.stringify([room, obstructions]) : '';
-    // Rooms of one size share their form factors, whatever their faces send back.
-    const size = `${room.width} ${room.depth} ${room.height} ${finer}`;
+    // Rooms of one size share their form factors, however much their faces send back.
+    const size = `${room.width} ${room.depth} ${room.height} ${finer} ${FACES.filter((name) => sends(room.faces[name])).join()}`;
     const patches = shaded(
       patchesOf(room, finer, (make) => cache.get(`factors ${size}`, make)),
       room,

@@ -6,7 +6,7 @@ import { cutUp } from './cutUp';
 import type { Visibility } from './visibility';
 import type { Scene } from './Scene';
 import type { Metres } from '../../units/quantities';
-import { visibleShareOf } from './visibleShare';
+import { visibleShareOf, type VisibleShare } from './visibleShare';
 
 /** Whether nothing can stand between an emitter and any place of a box: the light there is smooth. */
 export function isClear(emitter: Emitter, scene: Scene, low: readonly number[], high: readonly number[]): boolean {
@@ -48,14 +48,17 @@ export const sharesRoom = (
 export function levelLight(emitter: Emitter, scene: Scene, visibility: Visibility): LightAt {
   if (scene.rooms.length === 0 && scene.obstructions.length === 0) return lightOf(emitter);
   const home = homeOf(emitter, scene);
-  const parts = partsOf(emitter, scene, home).map((part) => ({
-    light: lightOf(part),
-    seen: visibleShareOf(part, visibility),
-  }));
-  const shares = new Float64Array(parts.length);
   const clear = lightOf(emitter);
+  // Most are asked within their own room only, where nothing is in the way.
+  let made: { readonly parts: readonly { readonly light: LightAt; readonly seen: VisibleShare }[]; readonly shares: Float64Array } | null =
+    null;
+  const make = () => {
+    const parts = partsOf(emitter, scene, home).map((part) => ({ light: lightOf(part), seen: visibleShareOf(part, visibility) }));
+    return { parts, shares: new Float64Array(parts.length) };
+  };
   return (x, y, z) => {
     if (home && isInside(home, x, y, z)) return clear(x, y, z);
+    const { parts, shares } = (made ??= make());
     let isAlike = true;
     for (let i = 0; i < parts.length; i++) {
       shares[i] = parts[i]!.seen(x, y, z);

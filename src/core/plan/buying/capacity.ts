@@ -1,4 +1,4 @@
-import { createCache } from '../../light/scene/Cache';
+import { createCache, type Cache } from '../../light/scene/Cache';
 import { lookUpTier } from '../../answer/stand/benchStand';
 import { sparesOf } from '../../site/ownLamps/hangingOf';
 import { shelfStands } from '../../site/stand/shelfStands';
@@ -51,7 +51,7 @@ export function capacityOf({ site, crops }: CapacityAsked, tables: Tables): Tier
   });
   const hung = tiers.flatMap((tier) => {
     if (tier.fittings.length === 0) return [];
-    const carry = carryHere(site, tier, tables);
+    const carry = carryHere(site, tier, tables, cache);
     return carry.places > 0 ? [of(tier, carry, tier.fittings.map((f) => f.lampId), true)] : []; // prettier-ignore
   });
   const dark = tiers
@@ -72,8 +72,8 @@ export function capacityOf({ site, crops }: CapacityAsked, tables: Tables): Tier
   return [...hung, ...spare];
 }
 
-function carryHere(site: Site, tier: Tier, tables: Tables): TierCarry {
-  return carryOf(lookUpTier(site, { ...tier, trays: [] }, tables, { number: 1, x: 0, z: 0 }));
+function carryHere(site: Site, tier: Tier, tables: Tables, cache: Cache): TierCarry {
+  return carryOf(lookUpTier(site, { ...tier, trays: [] }, tables, { number: 1, x: 0, z: 0 }), cache);
 }
 
 /** So much more light is wanted for plants on a tier. */
@@ -112,7 +112,8 @@ export function moreLightOn({ site, tierId, wanted, more }: MoreAsked, tables: T
   const tier = site.stands.flatMap((s) => s.tiers).find((t) => t.id === tierId);
   const [first] = tier?.fittings ?? [];
   if (!tier || !first) throw new RangeError(`there is no lamp on tier ${tierId}`);
-  const carry = carryHere(site, tier, tables);
+  const cache = createCache(64);
+  const carry = carryHere(site, tier, tables, cache);
   const { at, daylight } = carry;
   const now = servingOf(carry, wanted);
   const goal = now.dli + more;
@@ -127,7 +128,7 @@ export function moreLightOn({ site, tierId, wanted, more }: MoreAsked, tables: T
   const lamps: TriedLamp[] = [...tier.fittings, first.lampId];
   // Lamps that are fixed make no room for another.
   const isFixed = tier.fittings.some((f) => f.hanger.kind === 'fixed');
-  const withOne = isFixed ? null : hungOver(site, tier, lamps, tables, createCache(64));
+  const withOne = isFixed ? null : hungOver(site, tier, lamps, tables, cache);
   const another = withOne && litFor(withOne, goal, wanted);
   if (another) ways.push({ how: 'lamp', ...another });
   return {

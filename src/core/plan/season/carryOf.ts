@@ -5,7 +5,7 @@ import { MOL_SECONDS } from '../../judge/dli/dli';
 import { daylightDli, usualPeakOf } from '../../judge/dli/LightDay';
 import { withCrowdedFloor } from '../../light/room/crowdedFloor';
 import { lightFieldOf } from '../../light/scene/LightField';
-import { NO_CACHE, type Cache } from '../../light/scene/Cache';
+import { createCache, type Cache } from '../../light/scene/Cache';
 import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { topOfFaceOf } from '../../site/stand/poseOf';
 import { roomOf } from '../../site/stand/roomOf';
@@ -54,7 +54,7 @@ const INSET: Metres = 0.02;
  * What the lamps of a tier give over its places while flats stand on all of them, from as near as is allowed to as far as they can be hung.
  * Light from other tiers is left out.
  */
-export function carryOf(t: BenchTier, cache: Cache = NO_CACHE): TierCarry {
+export function carryOf(t: BenchTier, cache: Cache = createCache()): TierCarry {
   const rects = flatsOn(t.tier.width, t.tier.depth);
   const faces = t.lamps.map((l) => l.fitting.face);
   const isFixed = t.lamps.some((l) => l.fitting.hanger.kind === 'fixed');
