@@ -120,7 +120,7 @@ export function LampLibrary() {
         )}
       </div>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Lamps">
-        <table className="w-full min-w-176 text-left" data-testid="lamp-table">
+        <table className="w-full text-left md:min-w-176" data-testid="lamp-table">
           <thead className="border-b border-line text-sm text-soft">
             {table.getHeaderGroups().map((group) => (
               <tr key={group.id}>
