@@ -107,7 +107,7 @@ const print = (line: string) => process.stdout.write(`${line}\n`);
           sliceCell: 0.02,
         }),
     );
-    print(`one move, map and slice, two × ${lamp.name}: ${took.toFixed(2)} ms`);
+    print(`one move, map and slice, two × ${lamp.name}: ${took.toFixed(2)} ms (goal 5)`);
   }
 }
 
@@ -173,7 +173,7 @@ const print = (line: string) => process.stdout.write(`${line}\n`);
   const fit = median(5, () => void fitTier(tier, lampsOf(site, tables), others, 'fit', Date.UTC(2026, 2, 16)));
   const walk = median(5, () => void planWalk(white, 9));
   print(
-    `readings: a fit of ${tier.readings.length} between white sides in ${fit.toFixed(0)} ms, nine points of a walk chosen in ${walk.toFixed(0)} ms`,
+    `readings: a fit of ${tier.readings.length} between white sides in ${fit.toFixed(0)} ms (goal 100), nine points of a walk chosen in ${walk.toFixed(0)} ms (goal 100)`,
   );
 }
 
