@@ -24,7 +24,7 @@ export function Header({ setUp }: { setUp: SetUp }) {
         onChange={(v) => changeSite(sites, 'rename', renameStand(id, v))}
         hint="A name, such as Top shelf."
         className="min-w-0 flex-1"
-        inputClassName="w-full max-w-96 text-ellipsis border-transparent! bg-transparent! text-xl hover:border-line! px-1!"
+        inputClassName="w-full max-w-96 text-ellipsis border-transparent! bg-transparent! text-lg hover:border-line! px-1! md:text-xl"
       />
       <SetUpMenu activeId={id} />
       <UndoButtons />

@@ -85,7 +85,7 @@ const Choice = forwardRef<HTMLButtonElement, { label: string; children: string }
         aria-label={`${label}: ${children}`}
         className="inline-flex min-h-9 min-w-0 items-center gap-1 rounded border-b-2 border-copper/60 px-1 font-semibold hover:bg-sunk max-md:min-h-11 max-md:flex-1"
       >
-        <span className="truncate">{children}</span>
+        <span className="text-left max-md:py-1 md:truncate">{children}</span>
         <ChevronDown size={16} className="shrink-0 text-copper" aria-hidden />
       </button>
     );

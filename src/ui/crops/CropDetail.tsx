@@ -51,7 +51,7 @@ export function CropDetail({ crop, editor, children }: { crop: Crop; editor: Rea
             <thead className="text-sm text-soft">
               <tr>
                 <th className="pr-3 font-normal">stage</th>
-                <th className="w-1/3 min-w-36 pr-3 font-normal">
+                <th className="w-1/3 min-w-32 pr-3 md:min-w-36 font-normal">
                   <Term id="dli">DLI</Term>, mol/m²/day: minimum, best, maximum
                 </th>
                 <th className="pr-3 font-normal">

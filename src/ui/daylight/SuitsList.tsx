@@ -35,7 +35,7 @@ export function SuitsList({ months }: { months: readonly MonthAtPlace[] }) {
       <ol className="space-y-1">
         {(all ? ranked : ranked.slice(0, FEW)).map((s) => (
           <li key={s.cropId} className="grid grid-cols-[1fr_auto_4.6rem] items-center gap-3">
-            <span className="truncate">{names.get(s.cropId)}</span>
+            <span className="md:truncate">{names.get(s.cropId)}</span>
             <MonthCells months={s.months} />
             <span className="text-right text-sm whitespace-nowrap tabular-nums">{monthsWords(s.inBand)}</span>
           </li>

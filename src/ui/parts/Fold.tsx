@@ -23,7 +23,7 @@ export function Fold({
         <h2 className="text-lg font-semibold">
           <Collapsible.Trigger className="group flex min-h-11 w-full items-center gap-2 text-left">
             <span id={id}>{title}</span>
-            {says && !open && <span className="grow truncate text-right text-base font-normal text-soft">{says}</span>}
+            {says && !open && <span className="grow text-right text-base font-normal text-soft md:truncate">{says}</span>}
             <ChevronDown size={18} className="ml-auto shrink-0 group-data-[state=open]:rotate-180" aria-hidden />
           </Collapsible.Trigger>
         </h2>
