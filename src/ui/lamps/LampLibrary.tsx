@@ -120,17 +120,20 @@ export function LampLibrary() {
         )}
       </div>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Lamps">
-        <table className="w-full text-left md:min-w-176" data-testid="lamp-table">
+        <table className="w-full text-left md:min-w-176" data-testid="lamp-table" data-boxes>
           <thead className="border-b border-line text-sm text-soft">
             {table.getHeaderGroups().map((group) => (
               <tr key={group.id}>
+                <th scope="col" className="w-11 py-1 md:w-12">
+                  <span className="sr-only">Compare</span>
+                </th>
                 {group.headers.map((header, i) => {
                   const by = header.column.getIsSorted();
                   return (
                     <th
                       key={header.id}
                       scope="col"
-                      className={i > 0 ? 'text-right font-normal' : 'pl-10 font-normal'}
+                      className={i > 0 ? 'text-right font-normal' : 'font-normal'}
                       aria-sort={by === 'asc' ? 'ascending' : by === 'desc' ? 'descending' : 'none'}
                     >
                       <button
@@ -151,24 +154,24 @@ export function LampLibrary() {
           <tbody>
             {sorted.slice(0, shown).map((row) => (
               <tr key={row.id} className="border-b border-line">
+                <td>
+                  <label className="grid size-11 cursor-pointer place-items-center">
+                    <span className="sr-only">Compare {row.original.name}</span>
+                    <input
+                      type="checkbox"
+                      className="size-5 accent-verdigris"
+                      checked={chosen.includes(row.id)}
+                      onChange={() => toggle(row.id)}
+                    />
+                  </label>
+                </td>
                 {row.getVisibleCells().map((cell, i) =>
                   i === 0 ? (
-                    <th key={cell.id} scope="row" className="min-w-44 font-normal md:min-w-72">
-                      <span className="flex items-center">
-                        <label className="grid size-11 shrink-0 cursor-pointer place-items-center">
-                          <span className="sr-only">Compare {row.original.name}</span>
-                          <input
-                            type="checkbox"
-                            className="size-5 accent-verdigris"
-                            checked={chosen.includes(row.id)}
-                            onChange={() => toggle(row.id)}
-                          />
-                        </label>
-                        <Link href={kindPath(row.id)} className="inline-flex min-h-11 items-center font-semibold hover:underline">
-                          {row.original.name}
-                        </Link>
-                        {row.original.isOwn && <span className="ml-2 text-sm text-verdigris">yours</span>}
-                      </span>
+                    <th key={cell.id} scope="row" className="min-w-32 font-normal md:min-w-64">
+                      <Link href={kindPath(row.id)} className="inline-flex min-h-11 items-center font-semibold hover:underline">
+                        {row.original.name}
+                      </Link>
+                      {row.original.isOwn && <span className="ml-2 text-sm text-verdigris">yours</span>}
                     </th>
                   ) : (
                     <td key={cell.id} className="px-1 text-right whitespace-nowrap tabular-nums">

@@ -10,6 +10,8 @@ import { dayWords } from './dayWords';
 import { SeasonEmpty } from './SeasonEmpty';
 import { containerName, containersName, nameOf } from './seasonWords';
 
+const CELL = 'py-2 pr-2 md:pr-4';
+
 /** What has to be at hand for the season: seed by cells, containers, mix and labels. */
 export function SowingListView() {
   const site = useSite((s) => s.site);
@@ -43,7 +45,7 @@ export function SowingListView() {
             <thead className="border-b border-line text-sm text-soft">
               <tr>
                 {['Sow on', 'Batch', 'Cells', 'Containers', 'Mix, L', 'Labels'].map((h) => (
-                  <th key={h} className="py-2 pr-2 md:pr-4 font-normal">
+                  <th key={h} className={`${CELL} font-normal`}>
                     {h}
                   </th>
                 ))}
@@ -54,8 +56,8 @@ export function SowingListView() {
                 const batch = season.batches.find((b) => b.id === r.id)!;
                 return (
                   <tr key={r.id} className={batch.batchId !== null || batch.sown < today ? 'text-soft' : ''}>
-                    <td className="py-2 pr-2 md:pr-4 md:whitespace-nowrap">{dayWords(r.sown)}</td>
-                    <td className="py-2 pr-2 md:pr-4">
+                    <td className={`${CELL} md:whitespace-nowrap`}>{dayWords(r.sown)}</td>
+                    <td className={CELL}>
                       <Link
                         className="font-semibold text-ink underline decoration-line underline-offset-3 hover:decoration-ink"
                         href={`/season?batch=${encodeURIComponent(r.id)}`}
@@ -64,28 +66,28 @@ export function SowingListView() {
                       </Link>
                       {batch.batchId !== null && ' (sown)'}
                     </td>
-                    <td className="py-2 pr-2 md:pr-4">{r.cells}</td>
-                    <td className="py-2 pr-2 md:pr-4">
+                    <td className={CELL}>{r.cells}</td>
+                    <td className={CELL}>
                       {r.containers
                         .map((c) => `${c.count} × ${c.count === 1 ? containerName(c.containerId) : containersName(c.containerId)}`)
                         .join(', then ')}
                     </td>
-                    <td className="py-2 pr-2 md:pr-4 whitespace-nowrap">{litres(r.containers.reduce((s, c) => s + c.compost_L, 0))}</td>
-                    <td className="py-2 pr-2 md:pr-4">{r.labels}</td>
+                    <td className={`${CELL} whitespace-nowrap`}>{litres(r.containers.reduce((s, c) => s + c.compost_L, 0))}</td>
+                    <td className={CELL}>{r.labels}</td>
                   </tr>
                 );
               })}
             </tbody>
             <tfoot className="border-t-2 border-ink font-semibold">
               <tr>
-                <td className="py-2 pr-2 md:pr-4" colSpan={3}>
+                <td className={CELL} colSpan={3}>
                   In all
                 </td>
-                <td className="py-2 pr-2 md:pr-4">
+                <td className={CELL}>
                   {[...totals].map(([id, n]) => `${n} × ${n === 1 ? containerName(id) : containersName(id)}`).join(', ')}
                 </td>
-                <td className="py-2 pr-2 md:pr-4 whitespace-nowrap">{litres(list.compost_L)}</td>
-                <td className="py-2 pr-2 md:pr-4">{rows.reduce((s, r) => s + r.labels, 0)}</td>
+                <td className={`${CELL} whitespace-nowrap`}>{litres(list.compost_L)}</td>
+                <td className={CELL}>{rows.reduce((s, r) => s + r.labels, 0)}</td>
               </tr>
             </tfoot>
           </table>

@@ -13,6 +13,7 @@ export function TrialFigure({ result, unit }: { result: TrialResult; unit: strin
   const colours = useColours(theme);
   const { arms, alone } = result;
   const isJoined = result.method !== 'trays' && result.method !== 'many' && arms.every((arm) => areApart(arm.trays.map((t) => t.block)));
+  const hasPlants = arms.some((arm) => arm.trays.some((t) => t.values.length > 1));
   const data = useMemo(() => {
     const trays = arms.flatMap((arm, i) =>
       arm.trays.map((t, j) => ({
@@ -87,7 +88,8 @@ export function TrialFigure({ result, unit }: { result: TrialResult; unit: strin
         <ScatterChart data={data} options={options} role="img" aria-label={`Means of the trays in ${unit}. ${label}`} />
       </div>
       <figcaption className="text-sm text-soft">
-        Large dots: trays{alone.length > 0 && ', hollow where left out'}. Small dots: plants. Thick line: mean of the arm’s trays.
+        Large dots: trays{alone.length > 0 && ', hollow where left out'}.{hasPlants && ' Small dots: plants.'} Thick line: mean of the arm’s
+        trays.
         {isJoined && ' Thin lines join the trays of a block.'}
       </figcaption>
     </figure>

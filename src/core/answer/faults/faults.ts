@@ -77,13 +77,13 @@ export function faultsOf(stand: BenchStand): Fault[] {
   return faults;
 }
 
-/** A search looks at one tier after the other, and most stay as they are. */
-const found = new WeakMap<BenchTier, readonly Fault[]>();
+/** Of tiers that were looked at: a search changes one after the other, and most stay as they are. */
+const known = new WeakMap<BenchTier, readonly Fault[]>();
 
 function faultsOfTier(t: BenchTier): readonly Fault[] {
-  let faults = found.get(t);
+  let faults = known.get(t);
   if (!faults)
-    found.set(
+    known.set(
       t,
       (faults = [
         ...t.lamps.flatMap((l, i) => [...lampFaults(t, l), ...collisions(l, t.lamps.slice(i + 1))]),

@@ -205,9 +205,11 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
     }
   }
 
-  /** Nothing is known of what stands in the way: every place is asked. */
+  /** Where something may stand in the way of some of the places only. */
   const besideThings = (e: Emitter, places: GridPlaces): Float32Array =>
-    cache.get(`${placesKey(places)} ${waysKey} ${emitterKey(e)}`, () => askedOver(levelLight(e, scene, visibility), places));
+    cache.get(`${placesKey(places)} ${waysKey} ${emitterKey(e)}`, () =>
+      askedOver(levelLight(e, scene, visibility), heightsOf(e).highest, places),
+    );
 
   function grid(places: GridPlaces): Float32Array {
     const out = new Float32Array(places.xs.length * places.others.length);

@@ -31,7 +31,7 @@ export interface Folded {
  * @param light     at the places of the grid, and a little beyond its ends
  * @param distance  from the nearest part of the lamp to the plane of the grid, > 0
  * @param out       `index = x + xs.length · y`; added to
- * @param folded  where the light is the same on both sides
+ * @param folded    where the light is the same on both sides
  */
 export function sampleSmoothly(
   light: (x: Metres, y: Metres) => number,
@@ -89,7 +89,7 @@ function samplesFor(wanted: Float64Array, step: Metres): Samples {
   return made;
 }
 
-/** Samples at whole steps from a middle are worth it where half of them are fewer than the wanted places. */
+/** Samples at whole steps from a middle are worth it where half of them are fewer than the wanted places, with something to spare. */
 const isWorthFolding = (wanted: Float64Array, step: Metres): boolean => wanted.length >= 6 && step > 0.6 * (wanted[1]! - wanted[0]!);
 
 /** Samples at whole steps from a middle, which need not lie among the wanted places. */

@@ -1,14 +1,15 @@
 import type { Metres } from '../../units/quantities';
-import { boxOf, type Box } from '../emitters/boxOf';
+import type { Box } from '../emitters/boxOf';
 import type { Emitter, LightAt } from '../emitters/Emitter';
 import { emitterKey } from '../emitters/emitterKey';
 import { isLevel } from '../emitters/frameOf';
+import { heightsOf } from '../emitters/heightsOf';
 import { smoothnessOf } from '../emitters/smoothness';
 import { lightOf } from '../ppfdAtPoint';
 import { createCache, type Cache } from './Cache';
 import { sampleSmoothly, type Folded } from './sampleSmoothly';
 
-/** GridPlaces of level receivers: one side runs along x, the other along y (a map at one height) or along z (a slice at one depth). */
+/** Places of level receivers: one side runs along x, the other along y (a map at one height) or along z (a slice at one depth). */
 export interface GridPlaces {
   readonly xs: Float64Array;
   readonly others: Float64Array;
@@ -25,19 +26,27 @@ export function extentOf({ xs, others, plane }: GridPlaces): Box {
 export const placesKey = ({ xs, others, plane }: GridPlaces): string =>
   [...Object.entries(plane)[0]!, ...[xs, others].flatMap((a) => [a[0], a[a.length - 1], a.length])].join(' ');
 
-/** The straight light of an emitter where the edge of a shadow may run: every place is asked. `index = x + xs.length · other` */
-export function askedOver(light: LightAt, places: GridPlaces): Float32Array {
-  const { xs, others, plane } = places;
-  return Float32Array.from({ length: xs.length * others.length }, (_, i) => {
-    const [x, other] = [xs[i % xs.length]!, others[Math.floor(i / xs.length)]!];
-    return 'z' in plane ? light(x, other, plane.z) : light(x, plane.y, other);
-  });
+/**
+ * Straight light where the edge of a shadow may run: every place is asked, up to the highest part of the emitter, over which no level
+ * leaf sees it. `index = x + xs.length · other`
+ */
+export function askedOver(light: LightAt, highest: Metres, { xs, others, plane }: GridPlaces): Float32Array {
+  const out = new Float32Array(xs.length * others.length);
+  for (const [r, other] of others.entries()) {
+    const [y, z] = 'z' in plane ? [other, plane.z] : [plane.y, other];
+    if (z >= highest) break;
+    for (let c = 0; c < xs.length; c++) out[c + xs.length * r] = light(xs[c]!, y, z);
+  }
+  return out;
 }
 
 /**
  * The straight light of an emitter with nothing in its way: sampled, since it changes no faster than the emitter is far.
  *
- * @param kept  what is known of emitters of the same kind
+ * @param asked  of any flux; its light is in proportion
+ * @param kept   what is known of emitters of the same kind
+ * @returns PPFD, µmol m⁻² s⁻¹; `index = x + xs.length · other`
+ * Error: 0.12 % of the strongest place (sampleSmoothly.test.ts, straightOver.test.ts).
  */
 export function clearOver(asked: Emitter, places: GridPlaces, kept: Cache): Float32Array {
   const { xs, others, plane } = places;
@@ -45,17 +54,17 @@ export function clearOver(asked: Emitter, places: GridPlaces, kept: Cache): Floa
   return kept.get(`${placesKey(places)} ${emitterKey(emitter)}`, () => {
     const out = new Float32Array(xs.length * others.length);
     const light = lightOf(emitter);
-    const { low, high } = boxOf(emitter);
+    const { lowest, highest } = heightsOf(emitter);
     const smooth = smoothnessOf(emitter);
     if ('z' in plane) {
       const samples = samplesOf(emitter, plane, kept);
-      sampleSmoothly((x, y) => light(x, y, plane.z), smooth * (low[2] - plane.z), xs, others, out, samples);
+      sampleSmoothly((x, y) => light(x, y, plane.z), smooth * (lowest - plane.z), xs, others, out, samples);
     } else {
       for (const [r, z] of others.entries()) {
-        if (z >= high[2]) break; // above the lamp no level leaf sees it
+        if (z >= highest) break; // above the lamp no level leaf sees it
         const row = out.subarray(r * xs.length, (r + 1) * xs.length);
         const samples = samplesOf(emitter, { y: plane.y, z }, kept);
-        sampleSmoothly((x) => light(x, plane.y, z), smooth * (low[2] - z), xs, ONE, row, samples);
+        sampleSmoothly((x) => light(x, plane.y, z), smooth * (lowest - z), xs, ONE, row, samples);
       }
     }
     return out;

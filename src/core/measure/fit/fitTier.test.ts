@@ -50,10 +50,16 @@ test('a tier’s fit finds what its lamps give; after it the light at each readi
   const { fit, answer } = fitted(tier);
   expect(fit.lamps[0]!.scale).toBeWithin(0.77, { relative: 0.04 });
   expect(answer.readings.every((r) => r.honest > 0.5)).toBe(true);
-  const known = knownOf({ ...tier, fits: [fit] }, () => compare(tier.readings, lampOf), []);
+  const looked = jest.fn(() => compare(tier.readings, lampOf));
+  const known = knownOf({ ...tier, fits: [fit] }, looked, []);
   const lamp = lampOf(tier.fittings[0]!.lampId)!;
   expect(known.of(lamp).calibration).toMatchObject({ fitted: true, scale: fit.lamps[0]!.scale });
   expect(known.of(lamp).real.ppf).toBeWithin(lamp.ppf * fit.lamps[0]!.scale, { relative: 1e-9 });
+  // The fit says it all: readings are held against their lamps when somebody looks at them, and once.
+  expect(looked).not.toHaveBeenCalled();
+  expect(known.of(lamp).calibration!.used.map((c) => c.reading.id)).toEqual(fit.readingIds);
+  expect(known.of(lamp).calibration!.used).toBe(known.of(lamp).calibration!.used);
+  expect(looked).toHaveBeenCalledTimes(1);
 });
 
 test('between white sides lamps and sides are found apart, with readings near a lamp', () => {

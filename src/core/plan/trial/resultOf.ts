@@ -87,9 +87,7 @@ export function resultOf(asked: Trial): TrialResult {
   const summaries = summariesOf(asked);
   const missing = asked.trays.reduce((n, t) => n + t.values.filter((v) => v === null).length, 0);
   const plants = arms.some((a) => a.trays.some((t) => t.values.length > 1));
-  // A row that is neither measured nor placed yet says nothing against the blocks of the others.
-  const laid = trial.trays.filter((t) => t.block !== '' || t.values.some((v) => v !== null));
-  const blocks = comparedBlocksOf({ ...trial, trays: laid });
+  const blocks = comparedBlocksOf(trial);
   const [first, ...others] = summaries;
   const within = others.map((other) =>
     (blocks ?? []).map((b) => inBlock(b, first!, other)).filter((w) => w.a.length > 0 && w.b.length > 0),

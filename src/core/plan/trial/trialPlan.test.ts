@@ -222,7 +222,10 @@ test('a pair of which one tray has no value is left out whole, and that is told;
   expect(six).toMatchObject({ method: 'pairs', alone: ['C2'], found: [{ p: 2 / 64, leastP: 2 / 64 }] });
   expect(six.found[0]!.diff).toBeCloseTo(4, 0);
   expect(resultOf(two).alone).toEqual([]);
-  expect(resultOf({ ...two, trays: [...two.trays, tray('new', 'A', [])] }).method).toBe('pairs');
+  // A row just added, without block and value, changes nothing of it, whatever is asked.
+  const added = { ...two, trays: [...two.trays, tray('new', 'A', [])] };
+  expect(resultOf(added).method).toBe('pairs');
+  expect([leastPOfTrial(added), noticeableOf(added)]).toEqual([leastPOfTrial(two), noticeableOf(two)]);
   // The same where the tray was taken out of the trial.
   const gone = (trial: Trial, ...codes: string[]) => ({ ...trial, trays: trial.trays.filter((t) => !codes.includes(t.code)) });
   expect(resultOf(gone(two, 'A2'))).toEqual({ ...six, missing: 0 });
