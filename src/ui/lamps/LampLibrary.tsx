@@ -167,7 +167,7 @@ export function LampLibrary() {
                 </td>
                 {row.getVisibleCells().map((cell, i) =>
                   i === 0 ? (
-                    <th key={cell.id} scope="row" className="min-w-32 font-normal md:min-w-64">
+                    <th key={cell.id} scope="row" className="min-w-32 pr-2 font-normal md:min-w-64">
                       <Link href={kindPath(row.id)} className="inline-flex min-h-11 items-center font-semibold hover:underline">
                         {row.original.name}
                       </Link>
