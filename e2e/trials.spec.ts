@@ -100,6 +100,10 @@ test('a feed is divided by its nitrogen and its ceilings, for the can that is th
   await expect(page.getByText(/^Type the unit too/)).toBeVisible();
   await type(page, 'Reading with its unit', '450 ppm (500)');
   await expect(page.getByText('0.9 mS/cm')).toBeVisible();
+  await type(page, 'Reading with its unit', '1,200 µS/cm');
+  await expect(page.getByText('1.2 mS/cm, with water')).toBeVisible();
+  await type(page, 'Reading with its unit', '1500 mS/cm');
+  await expect(page.getByText(/too much for any feed\. If the meter showed µS\/cm/)).toBeVisible();
   const { violations } = await axe(page, 'light').analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
 });

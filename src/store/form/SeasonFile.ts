@@ -14,6 +14,7 @@ import {
   IsObject,
   ValidateNested,
 } from 'class-validator';
+import { MOST_CONDUCTIVITY } from '../../core/judge/feed/conductivity';
 import { STAGE_NAMES } from '../../core/things/crop/Crop';
 import { MOST_CORRECTIONS, MOST_LOGGED } from '../../core/site/growth/changeGrowth';
 import { LEAF_SIGNS, LOGGED_KINDS, type LeafSign, type LoggedKind } from '../../core/site/stand/Logged';
@@ -101,7 +102,7 @@ export class AirFile {
 
 /** What a feed or what runs off was measured to be. */
 export class SolutionFile {
-  @IsOptional() @IsNumber(finite) @Min(0) @Max(20) ec_mS_per_cm!: number | null;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(MOST_CONDUCTIVITY) ec_mS_per_cm!: number | null;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(14) ph!: number | null;
 }
 

@@ -1,11 +1,10 @@
 'use client';
 import { useState } from 'react';
 import { dilute, ELEMENT_NAMES, YOUNG_CEILING } from '@/core/judge/feed/dilute';
-import { ELEMENTS, readConductivity, type FeedForm, type LabelBasis } from '@/core/judge/feed/feed';
-import { ok } from '@/core/units/result';
+import { ELEMENTS, type FeedForm, type LabelBasis } from '@/core/judge/feed/feed';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
-import { TypedField } from '../parts/TypedField';
+import { ConductivityField, conductivityOf } from './ConductivityField';
 
 const n = (v: number) => String(Number(v.toPrecision(3)));
 const list = (words: readonly string[]) => (words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`);
@@ -150,25 +149,13 @@ export function FeedView() {
 /** A conductivity in whatever unit a meter shows; never guessed. */
 function Conductivity() {
   const [text, setText] = useState('');
-  const value = readConductivity(text);
+  const value = conductivityOf(text);
   return (
     <section aria-labelledby="ec" className="space-y-2">
       <h2 id="ec" className="text-xl font-semibold">
         What the EC meter shows
       </h2>
-      <TypedField<string>
-        label="Reading with its unit"
-        shown={text}
-        read={(t) => ok(t.trim())}
-        refuse={(t) =>
-          t === '' || readConductivity(t) !== null
-            ? null
-            : 'Type the unit too: mS/cm, µS/cm, or ppm with its scale (500, 640 or 700), such as 450 ppm (500). The same number can differ a thousand times.'
-        }
-        hint="Such as 1.2 mS/cm."
-        inputClassName="w-48"
-        onChange={(t) => setText(t)}
-      />
+      <ConductivityField label="Reading with its unit" text={text} inputClassName="w-48" onChange={setText} />
       {value !== null && (
         <p aria-live="polite">
           <b>{n(value)} mS/cm</b>, with water included: subtract what your tap water shows. Seedlings: about 0.5 to 1.2 (growers’

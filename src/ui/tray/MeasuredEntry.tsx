@@ -1,15 +1,13 @@
 'use client';
 import { FlaskConical, ThermometerSun } from 'lucide-react';
 import { useState } from 'react';
-import { readConductivity } from '@/core/judge/feed/feed';
 import { logIt } from '@/core/site/growth/changeGrowth';
-import { ok } from '@/core/units/result';
 import type { changeSite } from '@/store/site/siteStore';
+import { ConductivityField, conductivityOf } from '../feed/ConductivityField';
 import { Button } from '../parts/Button';
 import { CheckField } from '../parts/CheckField';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { TemperatureField } from '../parts/TemperatureField';
-import { TypedField } from '../parts/TypedField';
 import { loggedNow } from '../season/loggedNow';
 import { useSite } from '../shell/WorkspaceContext';
 
@@ -29,7 +27,7 @@ export function MeasuredEntry({
   const [humidity, setHumidity] = useState<number | null>(null);
   const [ecText, setEcText] = useState('');
   const [ph, setPh] = useState<number | null>(null);
-  const ec = readConductivity(ecText);
+  const ec = conductivityOf(ecText);
   const stand = useSite((s) => s.site.stands.find((x) => x.tiers.some((t) => t.trays.some((y) => y.batchId === batchId))));
   const others = [...new Set(stand?.tiers.flatMap((t) => t.trays.map((y) => y.batchId)))].filter((id) => id !== batchId);
   const [isForAll, setForAll] = useState(false);
@@ -61,19 +59,7 @@ export function MeasuredEntry({
         {others.length > 0 && <CheckField label={`the same for all on ${stand!.name}`} checked={isForAll} onChange={setForAll} />}
         {isTurned && <p className="text-copper">The lowest is above the highest. Swap them.</p>}
         <div className="flex flex-wrap items-end gap-3">
-          <TypedField<string>
-            label="EC with its unit"
-            shown={ecText}
-            read={(t) => ok(t.trim())}
-            refuse={(t) =>
-              t === '' || readConductivity(t) !== null
-                ? null
-                : 'Type the unit too: mS/cm, µS/cm, or ppm with its scale (500, 640 or 700), such as 450 ppm (500).'
-            }
-            hint="Such as 1.2 mS/cm."
-            inputClassName="w-36"
-            onChange={setEcText}
-          />
+          <ConductivityField label="EC with its unit" text={ecText} inputClassName="w-36" onChange={setEcText} />
           <MaybeNumberField label="pH" value={ph} min={0} max={14} inputClassName="w-16" onChange={setPh} />
           <Button
             disabled={ec === null && ph === null}

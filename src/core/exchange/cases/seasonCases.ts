@@ -1,9 +1,9 @@
+import { readConductivity } from '../../judge/feed/conductivity';
 import {
   doseForNitrogen,
   elementalOf,
   ELEMENTS,
   ppmPerUnit,
-  readConductivity,
   withinCeiling,
   type FeedForm,
   type LabelBasis,

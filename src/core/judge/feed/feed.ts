@@ -42,15 +42,3 @@ export function doseForNitrogen(
   const perLitre = target_ppm / per.N;
   return { perLitre, ppm: byElement((e) => per[e] * perLitre) };
 }
-
-/** What was typed as a conductivity: mS/cm, or null where unit or scale is missing and has to be asked for. */
-export function readConductivity(text: string): number | null {
-  const match = /^\s*([\d.,]+)\s*(.*?)\s*$/.exec(text);
-  const value = Number(match?.[1]?.replace(',', '.'));
-  if (!match || !Number.isFinite(value)) return null;
-  const unit = match[2]!.toLowerCase().replace(/\s+/g, '').replace('µ', 'u').replace('μ', 'u');
-  if (['ms/cm', 'ds/m', 'mscm-1', 'dsm-1', 'mmho/cm', 'mmhos/cm'].includes(unit)) return value;
-  if (['us/cm', 'uscm-1', 'umho/cm', 'umhos/cm'].includes(unit)) return value / 1000;
-  const scale = /^(?:ppm|mg\/l)\D*(500|640|700)\D*$/.exec(unit)?.[1];
-  return scale ? value / Number(scale) : null;
-}
