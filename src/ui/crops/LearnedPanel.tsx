@@ -107,7 +107,7 @@ export function LearnedPanel({ crop }: { crop: Crop }) {
         What your own batches show
       </h3>
       {learned.map((l) => (
-        <div key={`${l.kind} ${l.name}`} className="space-y-1">
+        <div key={`${l.kind} ${l.name} ${l.unit}`} className="space-y-1">
           <h4 className="font-semibold">{l.kind === 'height' ? 'Height, times the usual' : `${l.name}${l.unit ? `, ${l.unit}` : ''}`}</h4>
           <LearnedFigure learned={l} stage={stage} />
           <p>{saysOf(l)}</p>

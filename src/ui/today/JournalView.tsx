@@ -2,6 +2,7 @@
 import { Pencil, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { unlog } from '@/core/site/growth/changeGrowth';
+import { latestLogged } from '@/core/site/growth/latestLogged';
 import { growthOf } from '@/core/site/growth/growthOf';
 import { cropOf } from '@/core/site/crop/cropOf';
 import { LOGGED_KINDS, type Logged, type LoggedKind } from '@/core/site/stand/Logged';
@@ -169,9 +170,7 @@ export function JournalView() {
 function clockWords({ logged, batch, crop }: Entry): string {
   if (batch.sown === null || !crop) return '';
   const growth = growthOf(batch, crop, logged.day);
-  const potted = batch.log
-    .filter((l) => l.what === 'potted-on' && l.day <= logged.day)
-    .reduce<number | null>((m, l) => Math.max(m ?? l.day, l.day), null);
+  const potted = latestLogged(batch.log, logged.day, (l) => l.what === 'potted-on')?.day ?? null;
   return [
     `day ${logged.day - batch.sown} from sowing`,
     growth && growth.expected === null && growth.age >= 0 ? `day ${growth.age} since it came up` : '',

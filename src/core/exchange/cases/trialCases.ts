@@ -153,15 +153,14 @@ const KINDS: Readonly<Record<string, (given: Case) => object>> = {
   scores_unpaired: (given) => compareScores(numbers(given, 'A'), numbers(given, 'B')),
   triangle: (given) => triangle(numberOf(given, 'tests', 1), numberOf(given, 'correct', 0)),
   known_input(given) {
-    const arms = things(given, 'arms').map((a): EfficiencyArm => ({
-      watts: numberOf(a, 'watts', 0),
-      share: numberOf(a, 'share', 0, 1),
-      hours: numberOf(a, 'hours', 0, 24),
-      days: numberOf(a, 'days', 0),
-      dli: numberOf(a, 'dli', 0),
-      area_m2: numberOf(a, 'area_m2', 0),
-      grams: Array.isArray(a.grams) ? a.grams.map(maybe) : [],
-    }));
+    const arms = things(given, 'arms').map((a): EfficiencyArm => {
+      const days = numberOf(a, 'days', 0);
+      return {
+        kwh: (numberOf(a, 'watts', 0) / 1000) * numberOf(a, 'share', 0, 1) * numberOf(a, 'hours', 0, 24) * days,
+        mol: numberOf(a, 'dli', 0) * numberOf(a, 'area_m2', 0) * days,
+        grams: Array.isArray(a.grams) ? a.grams.map(maybe) : [],
+      };
+    });
     return compareEfficiency(two(arms));
   },
   metered: (given) => meteredEfficiency(things(given, 'trays').map((t) => ({ grams: maybe(t.grams), kwh: maybe(t.kwh) }))),

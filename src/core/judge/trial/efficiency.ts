@@ -3,21 +3,17 @@ import { mean, present, sum, variance } from './moments';
 import { oneSample } from './welch';
 
 export interface EfficiencyArm {
-  /** At the plug, W; and the tray's part of it. */
-  readonly watts: number;
-  readonly share: number;
-  readonly hours: number;
-  readonly days: number;
-  readonly dli: number;
-  readonly area_m2: number;
+  /** What a tray was given over all days, mean of the arm: energy at the plug, and light on its plants. */
+  readonly kwh: number;
+  readonly mol: number;
   /** Fresh weight of each tray, g. */
   readonly grams: readonly (number | null)[];
 }
 
 /** Grams per kWh and per mol where energy and light are known and alike for the trays of an arm. Fieller 1954; Cox 1990. */
 export function compareEfficiency([A, B]: readonly [EfficiencyArm, EfficiencyArm]) {
-  const kwh = [A, B].map((a) => (a.watts / 1000) * a.hours * a.days * a.share);
-  const mol = [A, B].map((a) => a.dli * a.days * a.area_m2);
+  const kwh = [A.kwh, B.kwh];
+  const mol = [A.mol, B.mol];
   const grams = [A, B].map((a) => present(a.grams));
   const per = (input: readonly number[]) => [0, 1].map((i) => grams[i]!.map((g) => g / input[i]!)) as [number[], number[]];
   const [byKwh, byMol] = [per(kwh), per(mol)];

@@ -9,7 +9,7 @@ import { spreadOfMap } from '../../judge/dli/spreadOfMap';
 import type { Cache } from '../../light/scene/Cache';
 import type { Dli, Share } from '../../units/quantities';
 import type { BenchStand, BenchTray } from '../../answer/stand/benchStand';
-import { plantAreaOf } from '../../site/stand/footprint';
+import { plantAreaOf, plantedAreaOf } from '../../site/stand/footprint';
 import type { Breach } from '../../judge/verdict/hardLimits';
 import { lightOn, lossOf, shareInBand } from '../../judge/verdict/loss';
 import { shareInBandOf } from '../../judge/verdict/shareOfMap';
@@ -55,7 +55,6 @@ export function trayResultOf(tray: BenchTray, light: LightSpread, share?: Share)
   const { stage, limits, day } = tray;
   const on = lightOn(light, limits, day);
   const { received, breaches } = on;
-  const { x0, x1, y0, y1 } = plantAreaOf(tray.tray);
   return {
     trayId: tray.tray.id,
     ...received,
@@ -63,7 +62,7 @@ export function trayResultOf(tray: BenchTray, light: LightSpread, share?: Share)
     breaches,
     shareInBand: share ?? shareInBand(light, stage, day, on.doses),
     loss: lossOf(light, stage, limits, day, on),
-    area: (x1 - x0) * (y1 - y0),
+    area: plantedAreaOf(tray.tray),
   };
 }
 

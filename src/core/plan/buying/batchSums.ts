@@ -1,7 +1,7 @@
 import { lookUpTier } from '../../answer/stand/benchStand';
 import { cropOf } from '../../site/crop/cropOf';
 import { growthOf } from '../../site/growth/growthOf';
-import { plantAreaOf } from '../../site/stand/footprint';
+import { plantedAreaOf } from '../../site/stand/footprint';
 import { shelfStands } from '../../site/stand/shelfStands';
 import type { Batch, Site, Tier, Tray } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
@@ -26,13 +26,8 @@ export interface BatchSums {
   readonly grams: number | null;
 }
 
-const areaOf = (tray: Tray): number => {
-  const { x0, x1, y0, y1 } = plantAreaOf(tray);
-  return (x1 - x0) * (y1 - y0);
-};
-
 /** The part of a tier's power that is over a tray: as its plant area is of that of all trays there. */
-const shareOfTier = (tier: Tier, tray: Tray): number => areaOf(tray) / tier.trays.reduce((sum, y) => sum + areaOf(y), 0);
+const shareOfTier = (tier: Tier, tray: Tray): number => plantedAreaOf(tray) / tier.trays.reduce((sum, y) => sum + plantedAreaOf(y), 0);
 
 /**
  * Sums up a batch: days under light, light received, power and its cost, and what was weighed. Lamps and timers count as they are now
@@ -57,9 +52,9 @@ export function sumsOf(site: Site, batch: Batch, today: Day, tables: Tables, dli
     const share = shareOfTier(tier, tray);
     kWhADay += share * run.kWh;
     costADay += share * run.cost;
-    area_m2 += areaOf(tray);
+    area_m2 += plantedAreaOf(tray);
     const dli = dliOf(tray.id);
-    molADay = dli === null || molADay === null ? null : molADay + dli * areaOf(tray);
+    molADay = dli === null || molADay === null ? null : molADay + dli * plantedAreaOf(tray);
   }
   const days = Math.max(0, Math.min(today, batch.leaves ?? today) - growth.emergence);
   const weighed = batch.log.filter((l) => l.what === 'harvest' && l.weight_g !== undefined);

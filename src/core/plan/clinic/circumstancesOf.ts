@@ -1,3 +1,4 @@
+import { latestLogged } from '../../site/growth/latestLogged';
 import { airLately } from '../../site/growth/airLately';
 import type { ClinicCase } from '../../site/clinic/ClinicCase';
 import { plantAreaOf } from '../../site/stand/footprint';
@@ -105,8 +106,8 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
   const lately = batch.log.filter((l) => l.day <= since && l.day > since - LATELY);
   // What was written down lately goes where the person has not said anything in the case itself.
   const air = airLately(batch, day);
-  const ph = batch.log.filter((l) => l.solution?.ph != null && l.day <= day && l.day > day - AS_IT_WAS).at(-1)?.solution?.ph;
-  const fed = batch.log.filter((l) => l.what === 'fed' && l.day <= day).at(-1);
+  const ph = latestLogged(batch.log, day, (l) => l.solution?.ph != null && l.day > day - AS_IT_WAS)?.solution?.ph;
+  const fed = latestLogged(batch.log, day, (l) => l.what === 'fed');
   const ageDays = batch.age ?? null;
   const fan = stand.stand.plugged.some((p) => p.kind === 'fan');
   const changes = new Set<Happening>(told.happened ?? []);

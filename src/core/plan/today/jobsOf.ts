@@ -1,5 +1,7 @@
 import { cropOf } from '../../site/crop/cropOf';
 import { growthOf } from '../../site/growth/growthOf';
+import { latestLogged } from '../../site/growth/latestLogged';
+import type { LoggedKind } from '../../site/stand/Logged';
 import type { VisitJobs } from '../../site/hang/KeptChart';
 import type { Batch, Site, Stand } from '../../site/stand/Site';
 import type { Crop } from '../../things/crop/Crop';
@@ -247,8 +249,7 @@ function batchJobs(site: Site, batch: Batch, crop: Crop, place: Standing, day: D
   if (!growth || growth.phase === 'left') return [];
   const at = { standId: place.stand.id, tierId: place.tierId, tier: place.tier, trayIds: place.trayIds };
   const { log } = batch;
-  const lastOf = (what: string) =>
-    log.filter((l) => l.what === what && l.day <= day).reduce<Day | null>((m, l) => Math.max(m ?? l.day, l.day), null);
+  const lastOf = (what: LoggedKind): Day | null => latestLogged(log, day, (l) => l.what === what)?.day ?? null;
   const jobs: Job[] = [];
   const { expected } = growth;
   if (expected && day >= expected.from && lastOf('not-yet') !== day) {

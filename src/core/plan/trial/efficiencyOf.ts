@@ -1,5 +1,6 @@
 import { compareEfficiency } from '../../judge/trial/efficiency';
-import { plantAreaOf } from '../../site/stand/footprint';
+import { plantedAreaOf } from '../../site/stand/footprint';
+import { drawOf } from '../buying/bill';
 import type { Trial } from '../../site/trial/Trial';
 import type { Day } from '../../units/day';
 import { dliOfPlace, type TrialPlace } from './designOf';
@@ -7,13 +8,10 @@ import { dliOfPlace, type TrialPlace } from './designOf';
 /** Units of a weight, in grams. */
 const GRAMS: Readonly<Record<string, number>> = { g: 1, kg: 1000, mg: 0.001 };
 
-/** The power of a tier is shared by its trays as their areas are. */
-function shareOf({ tier, tray }: TrialPlace): number {
-  const area = (y: TrialPlace['tray']) => {
-    const { x0, x1, y0, y1 } = plantAreaOf(y.tray);
-    return (x1 - x0) * (y1 - y0);
-  };
-  return area(tray) / tier.trays.reduce((sum, y) => sum + area(y), 0);
+/** What a tray is given of its tier's energy in a day, kWh: as its area is of that of all trays there. */
+function energyOf({ tier, tray }: TrialPlace): number {
+  const share = plantedAreaOf(tray.tray) / tier.trays.reduce((sum, y) => sum + plantedAreaOf(y.tray), 0);
+  return (drawOf(tier) / 1000) * tier.hours * share;
 }
 
 /**
@@ -33,17 +31,10 @@ export function efficiencyOf(
     const at = rows.map((t) => (t.trayId === null ? undefined : places.get(t.trayId)));
     const doses = at.map((p) => (p ? dliOfPlace(p) : null));
     if (at.some((p) => !p) || doses.some((d) => d === null)) return null;
-    const mean = (of: (p: TrialPlace) => number) => at.reduce((sum, p) => sum + of(p!), 0) / at.length;
+    const mean = (of: (p: TrialPlace, i: number) => number) => at.reduce((sum, p, i) => sum + of(p!, i), 0) / at.length;
     return {
-      watts: mean((p) => p.tier.lamps.reduce((sum, l) => sum + l.real.power, 0)),
-      share: mean(shareOf),
-      hours: mean((p) => p.tier.hours),
-      days,
-      dli: doses.reduce<number>((sum, d) => sum + d!, 0) / doses.length,
-      area_m2: mean(({ tray }) => {
-        const { x0, x1, y0, y1 } = plantAreaOf(tray.tray);
-        return (x1 - x0) * (y1 - y0);
-      }),
+      kwh: days * mean(energyOf),
+      mol: days * mean(({ tray }, i) => doses[i]! * plantedAreaOf(tray.tray)),
       grams: rows.map((t) => {
         const values = t.values.filter((v) => v !== null);
         return values.length > 0 ? grams * values.reduce((a, b) => a + b, 0) : null;
@@ -51,5 +42,5 @@ export function efficiencyOf(
     };
   });
   const [a, b] = arms;
-  return a && b && a.watts > 0 && b.watts > 0 ? compareEfficiency([a, b]) : null;
+  return a && b && a.kwh > 0 && b.kwh > 0 ? compareEfficiency([a, b]) : null;
 }

@@ -121,6 +121,20 @@ test('grams for each kilowatt-hour are those of power, hours, days and the share
   expect(efficiencyOf(trial(), places, 20_000)).toBeNull();
 });
 
+test('where the trays of an arm stand on unlike tiers, each counts with its own part of the power there', () => {
+  const bar = tables.lamp('led-bar-12-white-24')!;
+  const [first, second] = rack([0.25, 0.25]).stands[0]!.tiers;
+  const site = [
+    withTier(first!.id, (t) => ({ ...t, trays: t.trays.filter((y) => y.id !== 'tray-01') })),
+    addFitting(second!.id, bar, { x: 0.6, y: 0.3, face: 0.25 }, 'lamp-2'),
+  ].reduce((s, step) => step(s), rack([0.25, 0.25]));
+  const trays = ([['a1', 'A', 'tray-00'], ['a2', 'A', 'tray-10'], ['b1', 'B', 'tray-11']] as const).map(([code, arm, trayId]) => ({ code, arm, trayId, block: '', values: [100], sown: null })); // prettier-ignore
+  const found = efficiencyOf(trial({ trays }), placesOf(site), 20_010)!;
+  // One has all of 24 W, the other half of 48 W.
+  expect(found.kwh[0]).toBeCloseTo((bar.power / 1000) * 16 * 10, 9);
+  expect(found.kwh[1]).toBeCloseTo((bar.power / 1000) * 16 * 10, 9);
+});
+
 test('a design is told as the trays stand, not as they are meant: what all have in common by name, what differs joined', () => {
   const site = rack([0.19, 0.32]);
   const places = placesOf(site);

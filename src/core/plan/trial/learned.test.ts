@@ -3,6 +3,7 @@ import { BARE_SITE } from '../../site/stand/bare';
 import type { Trial } from '../../site/trial/Trial';
 import type { Batch, Site } from '../../site/stand/Site';
 import { tables } from '../../things/tables/libraryTables';
+import { withTier } from '../../site/stand/change';
 import { practiceSite } from '../practice/practiceSite';
 import { groupsOf, learnedFrom, type LearnedGroup } from './learnedOf';
 
@@ -75,6 +76,20 @@ test('points come from batches that have ended and stand where their light is kn
   expect(groups.map((g) => [g.kind, g.points.map((p) => p.dli)])).toEqual([['harvest', [12]], ['height', [12]]]); // prettier-ignore
   expect(groupsOf(site, lettuce, 20_001, () => null)).toEqual([]);
   expect(groupsOf({ ...BARE_SITE, batches: [], stands: [], trials: [] }, lettuce, 20_001, () => 1)).toEqual([]);
+});
+
+test('a harvest is told for its area: a batch of two trays is not better than one of one', () => {
+  const base = practiceSite({ kind: 'rack', name: 'R', trays: [{ id: 'b1', crop: 'lettuce', in: 'flat-half', x: 0.2, age: 20 }, { id: 'b2', crop: 'lettuce', in: 'flat-half', x: 0.6, age: 20 }, { id: 'b3', crop: 'lettuce', in: 'flat-half', x: 1, age: 20 }], lamps: [], on_min: 0, lit_min: 900 }, 20_000, tables); // prettier-ignore
+  const weighed = (b: Batch, weight_g: number): Batch => ({ ...b, log: [...b.log, { id: `h${b.id}`, day: 20_000, what: 'harvest', height: null, stage: null, weight_g }] }); // prettier-ignore
+  const tray = base.stands[0]!.tiers[0]!.trays[0]!;
+  const site: Site = {
+    ...withTier(base.stands[0]!.tiers[0]!.id, (t) => ({ ...t, trays: t.trays.map((y) => (y.batchId === 'b3' ? { ...y, batchId: 'b2' } : y)) }))(base), // prettier-ignore
+    batches: base.batches.filter((b) => b.id !== 'b3').map((b) => weighed(b, b.id === 'b1' ? 100 : 200)),
+  };
+  const [harvest] = groupsOf(site, lettuce, 20_001, (id) => (id === 'b3-tray' ? 14 : 10));
+  const perM2 = 100 / (tray.insideLength * tray.insideWidth);
+  expect(harvest!.unit).toBe('g/m²');
+  expect(harvest!.points.map((p) => [p.dli, p.y])).toEqual([[10, expect.closeTo(perM2, 6)], [12, expect.closeTo(perM2, 6)]]); // prettier-ignore
 });
 
 test('of ended trials each tray is a point, by its own dose or that of its arm; counts by their share of what was sown', () => {

@@ -1,5 +1,7 @@
 import { asShares } from './asShares';
 import { doseDirection, fitDose } from '../../judge/trial/doseCurve';
+import { plantedAreaOf } from '../../site/stand/footprint';
+import { latestLogged } from '../../site/growth/latestLogged';
 import { growthOf } from '../../site/growth/growthOf';
 import { heightAt } from '../../things/crop/heightAt';
 import type { Crop, Stage } from '../../things/crop/Crop';
@@ -62,15 +64,20 @@ export function groupsOf(
     groups.set(key, known);
   };
   for (const batch of own.values()) {
-    const doses = trays.filter((y) => y.batchId === batch.id).flatMap((y) => doseOf(y.id) ?? []);
-    if (doses.length === 0 || !hasEnded(batch, today)) continue;
-    const dli = doses.reduce((a, b) => a + b, 0) / doses.length;
+    const lit = trays.flatMap((y) => {
+      const dli = y.batchId === batch.id ? doseOf(y.id) : null;
+      return dli === null ? [] : [{ dli, area_m2: plantedAreaOf(y) }];
+    });
+    if (lit.length === 0 || !hasEnded(batch, today)) continue;
+    const area_m2 = lit.reduce((sum, y) => sum + y.area_m2, 0);
+    const dli = lit.reduce((sum, y) => sum + y.dli * y.area_m2, 0) / area_m2;
     const temperature_C = temperatureOf(batch);
     const weights = batch.log.filter((l) => l.what === 'harvest' && l.weight_g !== undefined);
     if (weights.length > 0)
       add(
-        { kind: 'harvest', name: 'harvest', unit: 'g' },
-        { dli, y: weights.reduce((sum, l) => sum + l.weight_g!, 0), temperature_C, of: batch.id },
+        // A batch of four trays weighs more than one of two, in any light.
+        { kind: 'harvest', name: 'harvest', unit: 'g/m²' },
+        { dli, y: weights.reduce((sum, l) => sum + l.weight_g!, 0) / area_m2, temperature_C, of: batch.id },
       );
     const height = besideUsual(batch, crop);
     if (height !== null) add({ kind: 'height', name: 'height', unit: '' }, { dli, y: height, temperature_C, of: batch.id });
@@ -113,10 +120,7 @@ function temperatureOf({ log }: Batch): number | null {
 
 /** The last height that was measured, as a multiple of the usual at its age. */
 function besideUsual(batch: Batch, crop: Crop): number | null {
-  const last = batch.log
-    .filter((l) => l.what === 'height' && l.height !== null)
-    .sort((a, b) => a.day - b.day)
-    .at(-1);
+  const last = latestLogged(batch.log, Infinity, (l) => l.what === 'height' && l.height !== null);
   const growth = last && growthOf(batch, crop, last.day);
   if (!last || !growth || growth.age <= 0) return null;
   const usual = heightAt(crop, growth.age);

@@ -19,12 +19,42 @@ const MANY: readonly Logged['what'][] = ['note', 'trouble', 'harvest', 'watered'
 /** Whether a day may have several of a kind. */
 export const isRepeatable = (what: Logged['what']): boolean => MANY.includes(what);
 
-/** Writes down what was seen. Of most kinds there is one entry a day: the later word counts. */
+/** Writes down what was seen. Of most kinds there is one entry a day: the later word counts, and takes over what it does not say itself. */
 export const logIt = (batchId: string, entry: Logged): Change =>
-  withBatch(batchId, (b) => ({
-    ...b,
-    log: [...b.log.filter((l) => MANY.includes(l.what) || !(l.what === entry.what && l.day === entry.day)), entry].slice(-MOST_LOGGED),
-  }));
+  withBatch(batchId, (b) => {
+    const old = isRepeatable(entry.what) ? undefined : b.log.find((l) => l.what === entry.what && l.day === entry.day);
+    const log = old ? [...b.log.filter((l) => l !== old), ...whatStays(old, entry), takenOver(old, entry)] : [...b.log, entry];
+    return { ...b, log: log.slice(-MOST_LOGGED) };
+  });
+
+/** A photo of the entry before that the later one is not of: it stays in the journal by itself. */
+const whatStays = ({ id, day, photoId }: Logged, { photoId: now }: Logged): Logged[] =>
+  photoId === undefined || photoId === now ? [] : [{ id, day, what: 'photo', height: null, stage: null, photoId }];
+
+/** Words, and figures of the air, that were written down before and that the later entry of the day does not have. */
+function takenOver(old: Logged, entry: Logged): Logged {
+  const was = entry.text !== undefined && old.text !== undefined && entry.text !== old.text ? [...(old.was ?? []), beforeOf(old)] : old.was;
+  const text = entry.text ?? old.text;
+  const air = entry.air && {
+    low: entry.air.low ?? old.air?.low ?? null,
+    high: entry.air.high ?? old.air?.high ?? null,
+    humidity: entry.air.humidity ?? old.air?.humidity ?? null,
+  };
+  return {
+    ...entry,
+    ...(text === undefined ? {} : { text }),
+    ...(air ? { air } : {}),
+    ...(was?.length ? { was: was.slice(-MOST_CORRECTIONS) } : {}),
+  };
+}
+
+/** What a correction keeps of an entry. */
+const beforeOf = ({ day, height, text, weight_g }: Logged): LoggedBefore => ({
+  day,
+  height,
+  ...(text ? { text } : {}),
+  ...(weight_g === undefined ? {} : { weight_g }),
+});
 
 /** As many corrections of one entry are remembered. */
 export const MOST_CORRECTIONS = 10;
@@ -35,16 +65,13 @@ export const correctLogged = (batchId: string, id: string, now: LoggedBefore): C
     ...b,
     log: b.log.map((l) => {
       if (l.id !== id) return l;
-      const { text, weight_g, ...rest } = l;
-      const before: LoggedBefore = {
-        day: l.day,
-        height: l.height,
-        ...(now.what !== undefined && now.what !== l.what ? { what: l.what } : {}),
-        ...(text ? { text } : {}),
-        ...(weight_g === undefined ? {} : { weight_g }),
-      };
+      const rest = { ...l };
+      delete rest.text;
+      delete rest.weight_g;
+      const isOther = now.what !== undefined && now.what !== l.what;
+      const before: LoggedBefore = { ...beforeOf(l), ...(isOther ? { what: l.what } : {}) };
       // What leaves showed belongs to the kind of entry that it was.
-      if (now.what !== undefined && now.what !== l.what) {
+      if (isOther) {
         delete rest.sign;
         delete rest.place;
       }

@@ -1,7 +1,11 @@
+import fc from 'fast-check';
 import { removeThings } from '../stand/change';
 import { dayFrom } from '../../units/day';
 import { demoSite } from '../../../store/site/demoSite';
 import { correctLogged, logIt, MOST_CORRECTIONS } from './changeGrowth';
+import type { Logged } from '../stand/Logged';
+import { airLately } from './airLately';
+import { latestLogged } from './latestLogged';
 import { nextTimeOf } from './nextTimeOf';
 
 const day = dayFrom(2027, 3, 1);
@@ -32,4 +36,39 @@ test('a correction keeps what stood there, the last ten', () => {
   for (let i = 0; i < 20; i++) s = correctLogged(tray.batchId, 'h', { day, height: null, weight_g: i })(s);
   expect(entryIn(s, 'h').was).toHaveLength(MOST_CORRECTIONS);
   expect(entryIn(s, 'h').was!.at(-1)!.weight_g).toBe(18);
+});
+
+test('a second word of the day takes the place of the first and loses nothing of it', () => {
+  const logOf = (s: typeof site) => s.batches.find((b) => b.id === tray.batchId)!.log.filter((l) => l.day === day);
+  const put = (id: string, more: Partial<Logged>) => logIt(tray.batchId, { id, day, what: 'fed', height: null, stage: null, ...more });
+  // Fed with a word about it; the job is ticked off afterwards, which says nothing.
+  let s = put('b', {})(put('a', { text: 'half strength' })(site));
+  expect(logOf(s)).toEqual([{ id: 'b', day, what: 'fed', height: null, stage: null, text: 'half strength' }]);
+  s = put('c', { text: 'a quarter' })(s);
+  expect(logOf(s)).toMatchObject([{ id: 'c', text: 'a quarter', was: [{ day, text: 'half strength' }] }]);
+  // Temperatures in the morning, humidity at noon, the highest again in the evening.
+  const air = (low: number | null, high: number | null, humidity: number | null) =>
+    put(`air ${low} ${high} ${humidity}`, { what: 'air', air: { low, high, humidity } });
+  s = air(null, 26, null)(air(null, null, 55)(air(17, 24, null)(site)));
+  expect(logOf(s).map((l) => l.air)).toEqual([{ low: 17, high: 26, humidity: 55 }]);
+  // A height off a photo, then off a rule: the photo stays.
+  s = put('rule', { what: 'height', height: 0.06 })(put('photo', { what: 'height', height: 0.05, heightSd: 0.004, photoId: 'p' })(site));
+  expect(logOf(s)).toMatchObject([{ what: 'photo', photoId: 'p' }, { id: 'rule', what: 'height', height: 0.06 }]); // prettier-ignore
+  expect(logOf(s)[1]).not.toHaveProperty('heightSd');
+});
+
+test('the latest is the one of the latest day, in whatever order days were written down', () => {
+  fc.assert(
+    fc.property(fc.array(fc.integer({ min: 0, max: 9 }), { maxLength: 12 }), fc.integer({ min: 0, max: 9 }), (days, until) => {
+      const log = days.map((d, i): Logged => ({ id: String(i), day: d, what: i % 3 ? 'fed' : 'watered', height: null, stage: null }));
+      const found = latestLogged(log, until, (l) => l.what === 'fed');
+      const all = log.filter((l) => l.what === 'fed' && l.day <= until);
+      if (all.length === 0) expect(found).toBeNull();
+      else expect(all.every((l) => l.day < found!.day || (l.day === found!.day && Number(l.id) <= Number(found!.id)))).toBe(true);
+    }),
+  );
+  const heard = (d: number, low: number) => logIt(tray.batchId, { id: `a${d}`, day: d, what: 'air', height: null, stage: null, air: { low, high: null, humidity: null } }); // prettier-ignore
+  // Last week's nights are written down after last night's.
+  const batch = heard(day - 6, 9)(heard(day - 1, 18)(site)).batches.find((b) => b.id === tray.batchId)!;
+  expect(airLately(batch, day).low).toBe(18);
 });

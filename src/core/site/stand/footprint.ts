@@ -15,6 +15,11 @@ export function plantAreaOf(tray: Tray): Rect {
   return around(tray.x, tray.y, tray.turned ? w : l, tray.turned ? l : w);
 }
 
+/** How much of that there is, m². */
+export function plantedAreaOf(tray: Tray): number {
+  return tray.insideLength * tray.insideWidth;
+}
+
 /** Where the leaves of a tray are, seen from above: over its outline, and beyond it where plants are as wide as `across`. */
 export function leavesOf(tray: Tray, across: Metres): Rect {
   const { x0, x1, y0, y1 } = outlineOf(tray);
