@@ -16,6 +16,9 @@ const entries: readonly Logged[] = [
   { ...plain, id: 'd', day: TODAY - 1, what: 'height', height: 0.0512 },
   { ...plain, id: 'e', day: TODAY - 1, what: 'air', air: { low: 14, high: null, humidity: 60 } },
   { ...plain, id: 'f', day: TODAY, what: 'solution', solution: { ec: 1.2, ph: null } },
+  // Beside another of the same day: other leaves, another measurement.
+  { ...plain, id: 'g', day: TODAY - 2, what: 'trouble', sign: 'pale', place: 0 },
+  { ...plain, id: 'h', day: TODAY, what: 'solution', solution: { ec: 0.9, ph: 6.1 } },
 ];
 const site = entries.reduce((now, l) => logIt(batchId, l)(now), demo);
 let n = 0;
@@ -50,6 +53,14 @@ test('a table typed by hand: no ids, batches by their crop, dates with words', (
   const opened = read(`day;batch;crop;what;text\n2027-02-19;;${crop.cropId};note;typed by hand\n`);
   expect(opened.added).toMatchObject([{ batchId: crop.id, entry: { what: 'note', text: 'typed by hand', day: TODAY - 1 } }]);
   expect(opened.added[0]!.entry.id).toMatch(/^new-/);
+});
+
+test('two rows of one name are two entries, each with a name of its own', () => {
+  const row = (text: string) => `same,2027-02-19,${batchId},note,${text}`;
+  const opened = read(['id,day,batch,what,text', row('one'), row('two'), row('one')].join('\n'));
+  expect(opened.added.map((a) => a.entry.text)).toEqual(['one', 'two']);
+  expect(opened.added[0]!.entry.id).toBe('same');
+  expect(opened.added[1]!.entry.id).toMatch(/^new-/);
 });
 
 test('what a day has one of is not written over: the height that is here stays', () => {

@@ -52,6 +52,7 @@ export function readJournal(text: string, site: Pick<Site, 'batches'>, newId: ()
   const ids = new Map(site.batches.map((b) => [b.id, new Set(b.log.map((l) => l.id))]));
   const words = new Map(site.batches.map((b) => [b.id, new Set(b.log.map(wordOf))]));
   const days = new Map(site.batches.map((b) => [b.id, new Set(b.log.map(dayWordOf))]));
+  const named = new Set<string>();
   const room = new Map(site.batches.map((b) => [b.id, MOST_LOGGED - b.log.length]));
   rows.value.forEach(({ batch, crop, entry }, i) => {
     const at = `entries[${i}]`;
@@ -60,7 +61,10 @@ export function readJournal(text: string, site: Pick<Site, 'batches'>, newId: ()
     const ofCrop = site.batches.filter((b) => b.cropId === crop);
     const batchId = ids.has(batch) ? batch : ofCrop.length === 1 ? ofCrop[0]!.id : null;
     if (batchId === null) return problems.push({ code: 'journal/no-batch', at: `${at}.batch`, found: batch || crop });
-    const [logged] = logOf([{ ...entry, id: entry.id || newId() }]);
+    // A name that two rows bear is that of the first.
+    const isNamed = entry.id !== '' && !named.has(entry.id);
+    named.add(entry.id);
+    const [logged] = logOf([{ ...entry, id: isNamed ? entry.id : newId() }]);
     const word = wordOf(logged!);
     const isThere = !isRepeatable(logged!.what) && days.get(batchId)!.has(dayWordOf(logged!));
     if ((entry.id && ids.get(batchId)!.has(entry.id)) || words.get(batchId)!.has(word) || isThere) return known++;
@@ -83,7 +87,8 @@ export const withJournal =
     added.reduce((now, { batchId, entry }) => logIt(batchId, entry)(now), site);
 
 /** What makes two entries the same, whatever they are called. */
-const wordOf = ({ day, what, text, height, weight_g, stage }: Logged): string => JSON.stringify([day, what, text, height, weight_g, stage]);
+const wordOf = ({ day, what, text, height, weight_g, stage, air, solution, sign, place }: Logged): string =>
+  JSON.stringify([day, what, text, height, weight_g, stage, air?.low, air?.high, air?.humidity, solution?.ec, solution?.ph, sign, place]);
 
 /** Of most kinds a day has one. */
 const dayWordOf = ({ day, what }: Logged): string => `${day} ${what}`;
