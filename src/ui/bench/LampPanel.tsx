@@ -1,6 +1,5 @@
 'use client';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { useMemo } from 'react';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { BenchLamp, BenchTier } from '@/core/answer/stand/benchStand';
 import { changeFittings, lampsSideBySide, rowOf } from '@/core/site/stand/change';
@@ -13,7 +12,7 @@ import { FULL, nearestSetting } from '@/core/things/lamp/dimming';
 import { ownPath } from '../lamps/lampPaths';
 import { DimField } from '../lamp/DimField';
 import { Button } from '../parts/Button';
-import { lampItems } from '../parts/lampItems';
+import { useLampItems } from '../parts/useLampItems';
 import { LengthField } from '../parts/LengthField';
 import { Link } from '../parts/Link';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
@@ -41,7 +40,7 @@ interface LampPanelProps {
 export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, commands }: LampPanelProps) {
   const own = useSite((s) => s.site.lamps);
   const { lengthUnit } = useSettings();
-  const items = useMemo(() => lampItems(own), [own]);
+  const items = useLampItems(own);
   const change = (what: string, by: Parameters<typeof changeFittings>[2]) => commands.change(what, changeFittings(t.tier.id, ids, by));
   const canopy = t.trays.length > 0 ? Math.max(...t.trays.map((y) => y.canopy)) : 0;
   const same = rowOf(t.tier, fitting);

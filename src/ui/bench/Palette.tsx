@@ -4,7 +4,7 @@ import clsx from 'clsx';
 import { ChevronDown } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { containerItems } from '../parts/containerItems';
-import { lampItems } from '../parts/lampItems';
+import { useLampItems } from '../parts/useLampItems';
 import type { SearchItem } from '../parts/SearchList';
 import { Segments } from '../parts/Segments';
 import { usePageActions } from '../shell/pageActions';
@@ -23,7 +23,7 @@ export function Palette({ openAtFirst, onPut }: { openAtFirst: boolean; onPut(th
   const [kind, setKind] = useState<'lamp' | 'tray'>('lamp');
   const [typed, setTyped] = useState('');
   const [open, setOpen] = useState(openAtFirst);
-  const lamps = useMemo(() => lampItems(own), [own]);
+  const lamps = useLampItems(own);
   const trays = useMemo(() => containerItems(lengthUnit), [lengthUnit]);
   const actions = useMemo(() => {
     const find = (of: 'lamp' | 'tray') => () => {

@@ -1,7 +1,7 @@
 'use client';
 import dynamic from 'next/dynamic';
 import { Tabs } from 'radix-ui';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { lampLibrary } from '@/core/things/lamp/lampLibrary';
 import type { Lamp } from '@/core/things/lamp/Lamp';
 import type { LampBox } from '@/core/things/lamp/lampFromBox';
@@ -10,7 +10,7 @@ import { changeSite } from '@/store/site/siteStore';
 import { chooseLamp, keepLamp, setLampRow } from '@/store/site/setUpVerbs';
 import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';
-import { lampItems } from '../parts/lampItems';
+import { useLampItems } from '../parts/useLampItems';
 import { SearchList } from '../parts/SearchList';
 import { Sheet } from '../parts/Sheet';
 import { Stepper } from '../parts/Stepper';
@@ -36,7 +36,7 @@ export function LampSheet({ setUp, trigger, open, onOpenChange }: ChoiceSheetPro
   const [tab, setTab] = useState<string | null>(null);
   const [draft, setDraft] = useState<{ lampId: string; box: LampBox } | null>(null);
   const row = lampRowOf(tier, lamp);
-  const items = useMemo(() => lampItems(own), [own]);
+  const items = useLampItems(own);
   const showTab = tab ?? (isOwn ? 'box' : 'list');
   return (
     <Sheet

@@ -1,20 +1,19 @@
 'use client';
 import { Plus, X } from 'lucide-react';
-import { useMemo } from 'react';
 import { changeOwnLamp, kindOfOwnLamp } from '@/core/site/ownLamps/changeOwnLamps';
 import { MOST_CHANNELS, type OwnLamp } from '@/core/site/lamp/OwnLamp';
 import type { Change } from '@/core/site/stand/change';
 import { tables } from '@/core/things/tables/libraryTables';
 import { ChoiceSheet } from '../bench/ChoiceSheet';
 import { Button } from '../parts/Button';
-import { lampItems } from '../parts/lampItems';
+import { useLampItems } from '../parts/useLampItems';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { useSite } from '../shell/WorkspaceContext';
 
 /** A switch with colour channels: the lamp is one of several kinds, each with its spectrum, output and draw. */
 export function ChannelFields({ own, onChange }: { own: OwnLamp; onChange(what: string, change: Change): void }) {
   const kinds = useSite((s) => s.site.lamps);
-  const items = useMemo(() => lampItems(kinds), [kinds]);
+  const items = useLampItems(kinds);
   const { channels } = own;
   const nameOf = (id: string) => kinds.find((l) => l.id === id)?.name ?? tables.lamp(id)?.name ?? id;
   const set = (next: readonly string[]) => onChange('change the colour switch', changeOwnLamp(own.id, { channels: next }));

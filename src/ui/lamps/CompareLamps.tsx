@@ -18,7 +18,7 @@ import { showMoney } from '@/core/units/money';
 import { changeSite } from '@/store/site/siteStore';
 import { useWorkedOut } from '../parts/useWorkedOut';
 import { Button } from '../parts/Button';
-import { lampItems } from '../parts/lampItems';
+import { useLampItems } from '../parts/useLampItems';
 import { NumberField } from '../parts/NumberField';
 import { SearchList } from '../parts/SearchList';
 import { useDraft } from '../parts/useDraft';
@@ -70,7 +70,7 @@ export function CompareLamps() {
   const asked = useAsked(site, tier?.id ?? null, lampIds, crop, stage.stage, hoursMost);
   // A slider asks when it rests.
   const told = useWorkedOut(asked, compareLamps, REST_MS);
-  const items = useMemo(() => lampItems(site.lamps), [site.lamps]);
+  const items = useLampItems(site.lamps);
   if (!tier)
     return (
       <section className="mx-auto max-w-xl space-y-3 p-6">

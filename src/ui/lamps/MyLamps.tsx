@@ -11,7 +11,7 @@ import { changeSite, undo } from '@/store/site/siteStore';
 import { ChoiceSheet } from '../bench/ChoiceSheet';
 import { Button } from '../parts/Button';
 import { Link } from '../parts/Link';
-import { lampItems } from '../parts/lampItems';
+import { useLampItems } from '../parts/useLampItems';
 import { UndoButtons } from '../parts/UndoButtons';
 import { datedWords } from '../season/dayWords';
 import { focusHeadingIfLost } from '../shell/focusHeading';
@@ -30,7 +30,7 @@ export function MyLamps() {
   const site = useSite((s) => s.site);
   const lamps = useMemo(() => knownOwnLamps(site, today), [site, today]);
   const unnamed = useMemo(() => unnamedFittings(site), [site]);
-  const items = useMemo(() => lampItems(site.lamps), [site.lamps]);
+  const items = useLampItems(site.lamps);
   const spare = site.spares.reduce((sum, s) => sum + s.count, 0);
   const add = (lampId: string) => {
     const own = plainOwnLamp(newId(), lampId, nameForNew(site, lampId));

@@ -17,7 +17,7 @@ import { ChoiceSheet } from '../bench/ChoiceSheet';
 import { Button } from '../parts/Button';
 import { DayField } from '../parts/DayField';
 import { Link } from '../parts/Link';
-import { lampItems } from '../parts/lampItems';
+import { useLampItems } from '../parts/useLampItems';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { SelectField } from '../parts/SelectField';
 import { TextField } from '../parts/TextField';
@@ -45,7 +45,7 @@ export function OwnLampView({ id }: { id: string }) {
   const today = useToday();
   const site = useSite((s) => s.site);
   const known = useMemo(() => knownOwnLamps(site, today).find((l) => l.own.id === id), [site, today, id]);
-  const items = useMemo(() => lampItems(site.lamps), [site.lamps]);
+  const items = useLampItems(site.lamps);
   if (!known)
     return (
       <section className="m-auto max-w-md space-y-4 p-6 text-center">

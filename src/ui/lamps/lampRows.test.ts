@@ -4,6 +4,8 @@ import { maintenance } from '@/core/things/lamp/ageing';
 import { lampLibrary } from '@/core/things/lamp/lampLibrary';
 import { dayFrom } from '@/core/units/day';
 import { demoSite } from '@/store/site/demoSite';
+import { containerItems } from '../parts/containerItems';
+import { searchWords } from '../parts/searchWords';
 import { knownOwnLamps, nameForNew } from './knownOwnLamps';
 import { libraryRows, wantedRows } from './libraryRows';
 
@@ -21,6 +23,18 @@ test('the library begins with one’s own, then what is sold most; every word th
   expect(wantedRows(rows, 'MINE').map((r) => r.id)).toEqual(['own-1']);
   for (const r of wantedRows(rows, 'bar, 24 w')) expect(r.words).toMatch(/bar.*24 w/);
   expect(wantedRows(rows, 'bar gaslight')).toEqual([]);
+});
+
+test('tubes and bars are found by their feet, however these are typed, and by nothing else’s', () => {
+  const rows = libraryRows([], lampLibrary, []);
+  const long = wantedRows(rows, '4ft');
+  expect(long.length).toBeGreaterThan(20);
+  expect(long.every((r) => Math.abs(r.length - 1.2) < 0.12)).toBe(true);
+  for (const typed of ['4 ft', '4-foot', '4 feet', "4'", '4’']) expect(wantedRows(rows, typed)).toEqual(long);
+  expect(wantedRows(rows, 'led 2 ft').every((r) => Math.abs(r.length - 0.6) < 0.12 && r.name.includes('LED'))).toBe(true);
+  const pots = containerItems('in').filter((c) => c.words.includes('3.5in'));
+  expect(pots.map((c) => c.name)).toContain('9 cm pot');
+  expect(searchWords('3.5 inch pot, 4" deep in sand')).toEqual(['3.5in', 'pot', '4in', 'deep', 'in', 'sand']);
 });
 
 test('of a lamp of one’s own its age counts where nobody measured, the readings where somebody did', () => {

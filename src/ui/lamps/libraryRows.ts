@@ -1,5 +1,7 @@
 import type { LampPrice } from '@/core/site/stand/Site';
 import type { Lamp } from '@/core/things/lamp/Lamp';
+import { searchWords } from '../parts/searchWords';
+import { lampWords } from '../parts/lampWords';
 import type { Metres, Ppf, Watts } from '@/core/units/quantities';
 
 /** A kind of lamp as the table shows and sorts it. */
@@ -33,26 +35,13 @@ export function libraryRows(own: readonly Lamp[], library: readonly Lamp[], pric
     length: l.length,
     width: l.width,
     price: prices.find((p) => p.lampId === l.id)?.price ?? null,
-    words: [
-      l.name,
-      l.family,
-      l.family.replace(/-/g, ' '),
-      `${l.power} W`,
-      `${l.power}W`,
-      l.cct ? `${l.cct} K ${l.cct}K` : '',
-      isOwn ? 'own mine yours' : '',
-    ]
-      .join(' ')
-      .toLowerCase(),
+    words: [l.name, ...lampWords(l), isOwn ? 'own mine yours' : ''].join(' ').toLowerCase(),
   });
   return [...own.map((l) => rowOf(l, true)), ...[...library].sort((a, b) => rankOf(a) - rankOf(b)).map((l) => rowOf(l, false))];
 }
 
 /** Rows in which every word stands that somebody typed. */
 export function wantedRows(rows: readonly LibraryRow[], typed: string): readonly LibraryRow[] {
-  const words = typed
-    .toLowerCase()
-    .split(/[\s,]+/)
-    .filter(Boolean);
+  const words = searchWords(typed);
   return words.length === 0 ? rows : rows.filter((r) => words.every((w) => r.words.includes(w)));
 }

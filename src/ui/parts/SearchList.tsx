@@ -3,6 +3,7 @@ import clsx from 'clsx';
 import { Command } from 'cmdk';
 import { Check, Search } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { searchWords } from './searchWords';
 
 export interface SearchItem {
   readonly id: string;
@@ -85,7 +86,7 @@ export function SearchList({ label, placeholder, items, chosen, onChoose, empty 
 function match(id: string, search: string, keywords: string[] = []): number {
   const text = ` ${keywords.join(' ').toLowerCase()} ${id} `;
   let score = 1;
-  for (const word of search.toLowerCase().split(/\s+/).filter(Boolean)) {
+  for (const word of searchWords(search)) {
     const at = text.indexOf(word);
     if (at < 0) return 0;
     if (!text.includes(` ${word}`)) score *= 0.5;

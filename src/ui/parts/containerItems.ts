@@ -1,5 +1,6 @@
 import { containerLibrary } from '@/core/things/container/containerLibrary';
 import { showLength, type LengthUnit } from '@/core/units/length';
+import type { Metres } from '@/core/units/quantities';
 import type { SearchItem } from './SearchList';
 
 const KINDS: Readonly<Record<string, string>> = {
@@ -21,6 +22,11 @@ export const containerItems = (unit: LengthUnit): readonly SearchItem[] =>
     detail:
       `${showLength(c.length, unit)} × ${showLength(c.width, unit)}` +
       (c.pitch === null ? '' : `, plants ${showLength(c.pitch, unit)} apart, ${Math.round(c.volume_L * 1000)} ml each`),
-    words: [c.kind, c.typicalUse, KINDS[c.kind] ?? ''],
+    words: [c.kind, c.typicalUse, KINDS[c.kind] ?? '', inchWords(c.length)],
     group: KINDS[c.kind] ?? c.kind,
   }));
+
+const METRES_PER_INCH = 0.0254; // exact
+
+/** A size in inches to the half, as pots are sold by it; of `searchWords`. */
+const inchWords = (length: Metres): string => `${Math.round((2 * length) / METRES_PER_INCH) / 2}in`;

@@ -11,6 +11,7 @@ import { useSettings } from '../shell/WorkspaceContext';
 import { percent } from '../verdict/words';
 import type { TierReadings } from './useTierReadings';
 import { placeWords, showReading, suspicionWords, unitWords } from './words';
+import { lengthsIn } from '../parts/Lengths';
 
 /** Two lines of a kind of lamp are a year apart when their fits are by this much. */
 const A_YEAR_MS = 270 * 86_400_000;
@@ -101,7 +102,7 @@ export function FitFindings({ of, fit, answer }: { of: TierReadings; fit: Fit; a
                   {b.suspicions
                     .filter((s) => s.weight > 0.1)
                     .slice(0, 2)
-                    .map((s) => `${suspicionWords(s)} (${percent(s.weight)})`)
+                    .map((s) => `${lengthsIn(suspicionWords(s), lengthUnit)} (${percent(s.weight)})`)
                     .join(', or ') || 'no usual cause found'}
                   .
                 </li>

@@ -32,6 +32,7 @@ import { takenNow } from './takenNow';
 import { useMeter } from './useMeter';
 import { showReading, unitWords } from './words';
 import { Select } from '../parts/Select';
+import { Lengths } from '../parts/Lengths';
 
 const useLampOf = () => {
   const lamps = useSite((s) => s.site.lamps);
@@ -92,8 +93,11 @@ export function QuickReadings({ setUp }: { setUp: SetUp }) {
       <p className="text-sm text-soft">
         Lux and foot-candles are converted by this lamp’s own colour: {spectrum.luxPerUmol} lx for each µmol/m²/s ({spectrum.luxPerUmolLow}–
         {spectrum.luxPerUmolHigh}), {spectrum.name}.
-        {calibration &&
-          ` Left in doubt: ${calibration.uncertainties.map((d) => `${uncertaintyWords(d)} ±${percent(Math.max(d.low, d.high))}`).join(', ')}.`}
+        {calibration && (
+          <Lengths
+            of={` Left in doubt: ${calibration.uncertainties.map((d) => `${uncertaintyWords(d)} ±${percent(Math.max(d.low, d.high))}`).join(', ')}.`}
+          />
+        )}
       </p>
     </Fold>
   );

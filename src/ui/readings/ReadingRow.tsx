@@ -9,6 +9,7 @@ import { Button } from '../parts/Button';
 import { percent } from '../verdict/words';
 import { MOST_SHOWN } from './readShown';
 import { conversionWords, offWords, showReading, suspicionWords, unitWords } from './words';
+import { Lengths } from '../parts/Lengths';
 
 interface ReadingRowProps {
   compared: Compared;
@@ -90,7 +91,7 @@ export function Doubted({
       <ul className="list-disc pl-5">
         {suspicions.slice(0, 3).map((s, i) => (
           <li key={i}>
-            {suspicionWords(s)} <span className="text-soft">({percent(s.weight)})</span>
+            <Lengths of={suspicionWords(s)} /> <span className="text-soft">({percent(s.weight)})</span>
           </li>
         ))}
       </ul>

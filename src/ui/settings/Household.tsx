@@ -1,6 +1,5 @@
 'use client';
 import { Trash2 } from 'lucide-react';
-import { useMemo } from 'react';
 import { STATED, type Stated } from '@/core/site/stand/Stated';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { Site } from '@/core/site/stand/Site';
@@ -9,7 +8,7 @@ import { changeSite } from '@/store/site/siteStore';
 import { CheckField } from '../parts/CheckField';
 import { ChoiceSheet } from '../bench/ChoiceSheet';
 import { Button } from '../parts/Button';
-import { lampItems } from '../parts/lampItems';
+import { useLampItems } from '../parts/useLampItems';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { Stepper } from '../parts/Stepper';
@@ -73,7 +72,7 @@ export function SpareLamps() {
   const { sites } = useWorkspace();
   const spares = useSite((s) => s.site.spares);
   const own = useSite((s) => s.site.lamps);
-  const items = useMemo(() => lampItems(own), [own]);
+  const items = useLampItems(own);
   const set = (change: (now: Site['spares']) => Site['spares']) =>
     changeSite(sites, 'change the spare lamps', (site) => ({ ...site, spares: change(site.spares) }));
   return (

@@ -2,6 +2,7 @@
 import { Popover } from 'radix-ui';
 import { Link } from '../parts/Link';
 import { termOf, type TermId } from './glossary';
+import { Lengths } from '../parts/Lengths';
 
 /** A word of the field where it stands: a press opens what it means. */
 export function Term({ id, children }: { id: TermId; children: React.ReactNode }) {
@@ -26,7 +27,11 @@ export function Term({ id, children }: { id: TermId; children: React.ReactNode }
             {term.unit && <span className="font-normal text-soft"> ({term.unit})</span>}
           </p>
           <p>{term.plain}</p>
-          {term.typical && <p className="text-soft">{term.typical}</p>}
+          {term.typical && (
+            <p className="text-soft">
+              <Lengths of={term.typical} />
+            </p>
+          )}
           <Link href={`/words#${term.id}`} className="inline-block font-semibold underline underline-offset-4">
             All words
           </Link>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { DISAGREEMENTS, GLOSSARY, type GlossaryTerm } from './glossary';
 import { Live } from './LivePictures';
 import { SearchField } from '../parts/SearchField';
+import { Lengths } from '../parts/Lengths';
 
 const GROUPS: Readonly<Record<GlossaryTerm['group'], string>> = {
   light: 'Light',
@@ -44,7 +45,11 @@ export function WordsView() {
                     </dt>
                     <dd className="max-w-prose">
                       <p>{t.plain}</p>
-                      {t.typical && <p className="text-soft">{t.typical}</p>}
+                      {t.typical && (
+                        <p className="text-soft">
+                          <Lengths of={t.typical} />
+                        </p>
+                      )}
                       {t.source && <p className="text-sm text-soft">Source: {t.source}</p>}
                       {/* Each picture stands once, at the first word that it shows. */}
                       {t.live && GLOSSARY.find((o) => o.live === t.live) === t && <Live what={t.live} />}
@@ -64,7 +69,9 @@ export function WordsView() {
               <div key={d.question}>
                 <dt className="font-semibold">{d.question}</dt>
                 <dd className="max-w-prose">
-                  <p>Some say: {d.schools}</p>
+                  <p>
+                    Some say: <Lengths of={d.schools} />
+                  </p>
                   <p>Known: {d.known}</p>
                   {d.source && <p className="text-sm text-soft">Source: {d.source}</p>}
                 </dd>

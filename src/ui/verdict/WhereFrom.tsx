@@ -6,6 +6,7 @@ import { dliNumber } from '../drawing/lightWords';
 import { Term } from '../terms/Term';
 import { useCalmVerdict, type Judged } from './useVerdict';
 import { basisWords, uncertaintyWords, percent, shareWords } from './words';
+import { Lengths } from '../parts/Lengths';
 
 /** How much of the tray is served and how evenly; opened, every number: formula, inputs, source, uncertainty. */
 export function WhereFrom({ setUp }: { setUp: SetUp }) {
@@ -44,7 +45,7 @@ function Numbers({ setUp, judged: { verdict, stats, uncertainties, reflectedShar
             {uncertainties.map((d) => (
               <tr key={d.why} className="align-top">
                 <td className="pr-2 pb-1">
-                  {uncertaintyWords(d)}
+                  <Lengths of={uncertaintyWords(d)} />
                   <span className="block text-soft">{d.source}</span>
                 </td>
                 <td className="pb-1 text-right whitespace-nowrap">
