@@ -65,6 +65,21 @@ test('units of both worlds, thousands and decimals are read as what they are', (
   ]);
 });
 
+test.each([
+  ['1,600 lumens, 5000K, 14.5 W', [['lumens', 1600], ['kelvin', 5000], ['drawnWatts', 14.5]]],
+  ['36 W 6500K 3600 lumens', [['drawnWatts', 36], ['kelvin', 6500], ['lumens', 3600]]],
+  ['Power consumption 65 W, 5000 K, output for two trays', [['drawnWatts', 65], ['kelvin', 5000]]],
+  ['A brightness of 6500 K', [['kelvin', 6500], ['lumens', 6500]]],
+  ['25.000 hours, 1.600 lm, 6.500 K, 2.750 µmol/J', [['lifeHours', 25_000], ['lumens', 1600], ['kelvin', 6500], ['efficacy', 2.75]]],
+  ['1.200 µmol/m²/s at 10 cm', [['ppfd', 1200], ['distance', 0.1]]],
+  ['Tape 5 m, 14.4 W/m, 1200 lm/m', [['drawnWatts', 72], ['lumens', 6000]]],
+  ['16 ft of tape, 3 W per foot', [['drawnWatts', 48]]],
+  ['Tape, 14.4 W/m, 1200 lm per metre', []],
+  ['40 W/m² is no light', [['wattsPerArea', 40]]],
+  ['1,050 umols at 18 in', [['ppfd', 1050], ['distance', 18 * 0.0254]]],
+  ['Actual power 110±5% W', [['drawnWatts', 110]]],
+] as const)('%s', (text, wanted) => expect(figures(text)).toEqual(wanted)); // prettier-ignore
+
 test('a mean strength over an area that the photons made can give is never refused, one beyond them always', () => {
   fc.assert(
     fc.property(fc.integer({ min: 20, max: 900 }), fc.integer({ min: 20, max: 150 }), fc.integer({ min: 20, max: 150 }), (ppfd, w, d) => {

@@ -20,9 +20,9 @@ export function readClaims(text: string): Claims {
       const to = from + match[0].length;
       if (taken.some(([a, b]) => from < b && to > a)) continue;
       const figures = read(match, { before: said.slice(Math.max(0, from - 48), from), after: said.slice(to, to + 36), all: said });
-      if (figures.length === 0) continue;
+      if (figures?.length === 0) continue;
       taken.push([from, to]);
-      found.push(...figures.map((f) => ({ ...f, words: match[0].trim(), at: from })));
+      found.push(...(figures ?? []).map((f) => ({ ...f, words: match[0].trim(), at: from })));
     }
   return {
     figures: powersNamed(found.sort((a, b) => a.at - b.at)),
@@ -40,14 +40,15 @@ interface Around {
 }
 /** Power whose kind nothing beside it tells. */
 type Kind = ClaimKind | 'watts';
-type Read = (match: RegExpMatchArray, around: Around) => { kind: Kind; value: number }[];
+/** None: the words are for a later form to read; null: they are no figure of any kind, to nobody. */
+type Read = (match: RegExpMatchArray, around: Around) => { kind: Kind; value: number }[] | null;
 interface Form {
   readonly pattern: RegExp;
   readonly read: Read;
 }
 
 const N = String.raw`(?<![\d.,])(\d{1,3}(?:[ ,']\d{3})+(?:\.\d+)?|\d+(?:[.,]\d+)?)`;
-const MICROMOL = String.raw`(?:[uµμ] ?mol(?:es)?|micro-?mol(?:es)?)`;
+const MICROMOL = String.raw`(?:[uµμ] ?mol(?:e?s)?|micro-?mol(?:e?s)?)`;
 const PER_M2 = String.raw`(?: ?\/ ?| per | |·|\*|-)?(?:m ?(?:2|²|\^2|-2|⁻²)|sq(?:uare)? ?m(?:et(?:er|re))?)`;
 const PER_S = String.raw`(?: ?\/ ?| per |·|\*| )?(?:s(?:ec(?:ond)?)?)(?:\^?-1|⁻¹)?`;
 const WORD: Readonly<Record<string, number>> = {
@@ -91,6 +92,10 @@ const plain = (words: string) =>
     .replace(/[ ']/g, '')
     .replace(/,(?=\d{3}(?:\D|$))/g, '')
     .replace(',', '.');
+/** Of what comes by the hundred and thousand, and in no thousandths: a dot before three digits parts these, as in `25.000 h`. */
+const whole = (words: string): number => (/^[1-9]\d{0,2}\.\d{3}$/.test(words) ? 1000 : 1) * number(words);
+/** Of what may have thousandths, such figures below ten alone: `1.200 µmol/m²/s` is no light. */
+const wholeFromFew = (words: string): number => (/^[1-9]\.\d{3}$/.test(words) ? whole(words) : number(words));
 const metres = (unit: string) => METRES[unit.toLowerCase()] ?? METRES[unit[0]!.toLowerCase()]!;
 const share = (words: string) => {
   const clean = words.toLowerCase().trim();
@@ -106,10 +111,12 @@ const FORMS: readonly Form[] = [
   form(String.raw`${N} ?${MICROMOL}(?: ?\/ ?| per )j(?:oule)?\b`, only('efficacy')),
   form(String.raw`${N} ?(?:lm|lumens?)(?: ?\/ ?| per )w(?:att)?\b`, only('lumensPerWatt')),
   form(String.raw`(?:factor(?: of)?|[x×*]) ?(0\.0\d+)`, only('luxFactor')),
-  form(String.raw`${N} ?w(?:atts?)?(?: ?\/ ?| per |-per-)(?:sq(?:uare)?\.? ?(ft|foot|feet|m(?:et(?:er|re))?)|(m) ?[2²])\b`, (m) => [
+  form(String.raw`${N} ?w(?:atts?)?(?: ?\/ ?| per |-per-)(?:sq(?:uare)?\.? ?(ft|foot|feet|m(?:et(?:er|re))?)|(m) ?[2²])(?!\w)`, (m) => [
     { kind: 'wattsPerArea', value: number(m[1]!) / (/^f/i.test(m[2] ?? '') ? 0.3048 ** 2 : 1) },
   ]),
-  form(String.raw`${N} ?${MICROMOL}${PER_M2}(?:${PER_S}\b|-?s-?1)?`, (m, around) => [{ kind: strengthKind(around), value: number(m[1]!) }]),
+  form(String.raw`${N} ?${MICROMOL}${PER_M2}(?:${PER_S}\b|-?s-?1)?`, (m, around) => [
+    { kind: strengthKind(around), value: wholeFromFew(m[1]!) },
+  ]),
   // Said to be a strength, though without an area: the rule of the kind decides, so both are kept.
   form(String.raw`\bppfd\b(?: of|:| is| =)? ?${N} ?${MICROMOL}(?: ?\/ ?| per )s\b`, (m) => [
     { kind: 'ppfd', value: number(m[1]!) },
@@ -124,19 +131,26 @@ const FORMS: readonly Form[] = [
       : [{ kind: 'ppf', value: number(m[1]!) }],
   ),
   form(String.raw`\bppf(?: of|:| is| =)? ?${N}(?! ?m)`, only('ppf')),
-  form(String.raw`\bppfd(?: of|:| is| =)? ?${N}`, (m, around) => [{ kind: strengthKind(around), value: number(m[1]!) }]),
+  form(String.raw`\bppfd(?: of|:| is| =)? ?${N}`, (m, around) => [{ kind: strengthKind(around), value: wholeFromFew(m[1]!) }]),
+  // At a place, and of no second: what a meter shows there.
+  form(String.raw`${N} ?${MICROMOL}\b(?= ?(?:at|@) ?\d)`, (m, around) => [{ kind: strengthKind(around), value: wholeFromFew(m[1]!) }]),
   form(String.raw`${N} ?mol\b(?:${PER_M2})?(?: ?\/ ?(?:d|day)| a day| per day)?`, only('dli')),
   form(String.raw`\bdli(?: of|:| is| =)? ?${N}`, only('dli')),
-  form(String.raw`${N} ?(?:k|kelvin)\b(?! ?(?:wh|lm|lumen|h\b|hour))`, (m, { before, after }) =>
-    near(`${before} ${after.split(/[;,.]/)[0]!}`, /\bbright|\blumens?\b|output|intens|\bpower/i)
-      ? [
-          { kind: 'kelvin', value: number(m[1]!) },
-          { kind: 'lumens', value: number(m[1]!) },
-        ]
-      : number(m[1]!) >= 1000
-        ? [{ kind: 'kelvin', value: number(m[1]!) }]
-        : [],
-  ),
+  form(String.raw`${N} ?(?:k|kelvin)\b(?! ?(?:wh|lm|lumen|h\b|hour))`, (m, around) => {
+    const value = whole(m[1]!);
+    if (isCalledBrightness(around))
+      return [
+        { kind: 'kelvin', value },
+        { kind: 'lumens', value },
+      ];
+    return value >= 1000 ? [{ kind: 'kelvin', value }] : [];
+  }),
+  // Tape: of a metre or foot of it. Without its length nobody knows how much that is.
+  form(String.raw`${N} ?(w(?:atts?)?|lm|lumens?)(?: ?\/ ?| per )(m(?:et(?:er|re))?|ft|foot)\b(?! ?[2²^])`, (m, { all }) => {
+    const length = lengthOfTape(all);
+    const value = (number(m[1]!) / metres(m[3]!)) * (length ?? 0);
+    return length === null ? null : [{ kind: /^w/i.test(m[2]!) ? 'drawnWatts' : 'lumens', value: Math.round(value * 1e6) / 1e6 }];
+  }),
   form(String.raw`${N} ?(?:k )?(?:lm|lumens?)\b`, (m, around) => {
     const beside = `${clauseBefore(around)} ${clauseAfter(around)}`;
     const kind = near(beside, /\b(per|each|a|every) (tube|lamp|bulb)|\beach\b|tubes? of/i)
@@ -144,7 +158,7 @@ const FORMS: readonly Form[] = [
       : near(beside, /\b(per|each|a|whole|entire) (fixture|fitting|unit|panel)|in (all|total)|together/i)
         ? 'lumensPerFixture'
         : 'lumens';
-    return [{ kind, value: number(m[1]!) * (/ ?k (?:lm|lumens?)/i.test(m[0]) ? 1000 : 1) }];
+    return [{ kind, value: / ?k (?:lm|lumens?)/i.test(m[0]) ? number(m[1]!) * 1000 : whole(m[1]!) }];
   }),
   form(String.raw`${N} ?(?:fc|foot-? ?candles?)\b`, only('footCandles')),
   form(String.raw`${N} ?(?:lux|lx)\b`, only('lux')),
@@ -180,10 +194,10 @@ const FORMS: readonly Form[] = [
   form(String.raw`(?:[$€£] ?${N}|${N} ?(?:dollars?|euros?|pounds|[$€£]))`, (m) => [{ kind: 'purchase', value: number(m[1] ?? m[2]!) }]),
   form(String.raw`${N} ?(?:v|volts?)\b`, only('volts')),
   form(String.raw`${N} ?(?:a|amps?|amperes?)\b(?! (?:day|month|year|week|lamp|tube|bulb|tray|panel))`, only('amps')),
-  form(String.raw`${N} ?[- ]?w(?:atts?)?\b`, (m, around) => wattsOf(number(m[1]!), around)),
+  form(String.raw`${N} ?(?:± ?\d+ ?% ?)?[- ]?w(?:atts?)?\b`, (m, around) => wattsOf(wholeFromFew(m[1]!), around)),
   form(String.raw`${N} ?years?\b`, only('lifeYears')),
   form(String.raw`${N} ?(k)? ?(?:h|hrs?|hours?)\b(?: ?(?:a|per|\/|each) ?day)?`, (m) => {
-    const value = number(m[1]!) * (m[2] ? 1000 : 1);
+    const value = m[2] ? number(m[1]!) * 1000 : whole(m[1]!);
     return [{ kind: value > 24 ? 'lifeHours' : 'hours', value }];
   }),
   form(String.raw`from ${N} ?${LENGTH}? to ${N} ?${LENGTH}`, (m) => [
@@ -219,6 +233,21 @@ const CENTRE = /\b(cent(?:re|er)|middle|peak|max(?:imum)?|up to|directly (?:unde
 function strengthKind(around: Around): ClaimKind {
   const beside = `${clauseBefore(around)} ${clauseAfter(around)}`;
   return near(beside, CENTRE) && !near(beside, /\b(mean|average|avg)\b/i) ? 'ppfdCentre' : 'ppfd';
+}
+
+/** Whether a colour is called brightness by the words right beside it, and nothing tells how bright the lamp is. */
+function isCalledBrightness({ before, after, all }: Around): boolean {
+  return (
+    !/\d ?(?:k )?(?:lm|lumens?)\b/i.test(all) &&
+    (/\b(?:bright\w*|lumens?|output|intens\w*|power)(?: of| is| as| up to|:)? ?$/i.test(before) ||
+      /^ ?(?:(?:of|in|super|ultra|extra|very|high|full|total) ){0,2}(?:bright|lumens?\b|output|intens|power\b)/i.test(after))
+  );
+}
+
+/** How long a tape is said to be; null where nothing says it. */
+function lengthOfTape(said: string): number | null {
+  const match = new RegExp(String.raw`${N}[ -]?(m(?:et(?:er|re)s?)?|ft|foot|feet)\b(?! ?[2²^])`, 'i').exec(said);
+  return match ? number(match[1]!) * metres(match[2]!) : null;
 }
 
 function wattsOf(value: number, around: Around): { kind: Kind; value: number }[] {
