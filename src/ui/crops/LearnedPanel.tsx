@@ -3,7 +3,7 @@ import { useCallback, useMemo } from 'react';
 import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { groupsOf, learnedFrom, type Learned } from '@/core/plan/trial/learnedOf';
-import { copyOf, keepCrop } from '@/core/site/crop/changeCrops';
+import { copyOf, growAs, keepCrop } from '@/core/site/crop/changeCrops';
 import type { Site } from '@/core/site/stand/Site';
 import type { Crop, Stage } from '@/core/things/crop/Crop';
 import { showTemperature } from '@/core/units/temperature';
@@ -91,10 +91,7 @@ export function LearnedPanel({ crop }: { crop: Crop }) {
       own: { basedOn: own.own!.basedOn, why: [own.own!.why, why].filter(Boolean).join('; ').slice(0, 500) },
       stages: own.stages.map((s) => (s.stage === stage.stage ? { ...s, dliTarget: target } : s)),
     };
-    const made = changeSite(sites, `change the band of ${crop.name}`, (s) => ({
-      ...keepCrop(changed)(s),
-      batches: s.batches.map((b) => (b.cropId === crop.id ? { ...b, cropId: changed.id } : b)),
-    }));
+    const made = changeSite(sites, `change the band of ${crop.name}`, (s) => growAs(crop.id, changed.id)(keepCrop(changed)(s)));
     if (made)
       say(`Your ${crop.name} aims at ${dliNumber(target)} mol/m²/day now. The reason is kept with it.`, {
         label: 'Undo',

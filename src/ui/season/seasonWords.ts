@@ -102,7 +102,9 @@ export function otherwiseWords(
         does: null,
       };
     case 'came-up-late':
-      return { says: `${name} came up ${daysWords(kind.days)} later than expected.`, does: `Move its date by as much: ${ready}` };
+      return change
+        ? { says: `${name} came up ${daysWords(kind.days)} later than expected.`, does: `Move its date: ${ready}` }
+        : { says: `${name} came up ${daysWords(kind.days)} later than expected. Its date still holds.`, does: null };
     case 'too-young':
       return {
         says: `${name} goes out ${daysWords(kind.days)} too young: it needs ${daysWords(kind.youngest)} from sowing.`,
@@ -112,9 +114,11 @@ export function otherwiseWords(
       return {
         says: `${name} will be ${daysWords(kind.days)} older than it should be when it goes out (at most ${daysWords(kind.oldest)} from sowing).`,
         does:
-          change?.sown !== undefined
-            ? `Sow it ${daysWords(kind.days)} later: the date still holds`
-            : `Plant it out ${daysWords(-later)} earlier`,
+          change === null
+            ? null
+            : change.sown !== undefined
+              ? `Sow it ${daysWords(kind.days)} later: the date still holds`
+              : `Plant it out ${daysWords(-later)} earlier`,
       };
     case 'up-while-away':
       return {

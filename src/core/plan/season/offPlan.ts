@@ -33,6 +33,8 @@ export interface OffPlan {
 
 /** Fewer days than this make no difference to a season: our convention. */
 const NOTICEABLE = 3;
+/** For so many days it is news that a batch has come up, our choice. */
+const NEWS = 14;
 /** So much older than its oldest, a plant outgrows its pot, days. */
 const OVERGROWN = 7;
 
@@ -106,26 +108,31 @@ export function offPlanOf(
     if (batch.batchId !== null && !emergence.seen && crop.germination && today > lastUp)
       add({ kind: 'overdue', days: today - lastUp }, null, 0);
     const middle = sown + Math.floor((rules.emerges.first + rules.emerges.last) / 2 + 0.5);
-    const late = emergence.expected - middle;
-    if (batch.batchId !== null && late > NOTICEABLE) add({ kind: 'came-up-late', days: late }, { out: batch.out + late }, late);
+    const late = Math.max(0, emergence.expected - middle);
+    const isLate = batch.batchId !== null && late > NOTICEABLE;
     // Between sowing and going out, with what came up late taken off.
-    const age = batch.out - sown - Math.max(0, late);
-    if (crop.sowing && batch.goal === 'outdoors' && late <= NOTICEABLE) {
-      const short = rules.age.youngest - age;
+    const age = batch.out - sown - late;
+    const short = rules.age.youngest - age;
+    // The date moves only if it must, and only so far; that it holds is told while it is news.
+    if (isLate && short > 0) add({ kind: 'came-up-late', days: late }, { out: batch.out + short }, short);
+    else if (isLate && emergence.seen && today < emergence.expected + NEWS) add({ kind: 'came-up-late', days: late }, null, 0);
+    const dates = batch.goal === 'outdoors' ? datesFor(crop, season, null, today) : null;
+    const weather = dates && dates.binding !== 'day' ? { from: dates.window.plantOut, binding: dates.binding } : null;
+    if (crop.sowing && batch.goal === 'outdoors' && !isLate) {
       if (short >= NOTICEABLE) add({ kind: 'too-young', days: short, youngest: rules.age.youngest }, { out: batch.out + short }, short);
       const long = age - rules.age.oldest;
-      const earlier = Math.max(today + 1, batch.out - long);
-      if (long > OVERGROWN)
-        add(
-          { kind: 'too-old', days: long, oldest: rules.age.oldest },
-          batch.batchId === null ? { sown: batch.sown + long } : { out: earlier },
-          batch.batchId === null ? 0 : earlier - batch.out,
-        );
+      if (long > OVERGROWN) {
+        const kind = { kind: 'too-old', days: long, oldest: rules.age.oldest } as const;
+        // What grows already can go out earlier, though not before the weather lets it.
+        const earlier = Math.max(today + 1, batch.out - long, weather?.from ?? -Infinity);
+        if (batch.batchId === null) add(kind, { sown: batch.sown + long }, 0);
+        else if (earlier < batch.out) add(kind, { out: earlier }, earlier - batch.out);
+        else add(kind, null, 0);
+      }
     }
-    const dates = batch.goal === 'outdoors' ? datesFor(crop, season, null, today) : null;
-    if (dates && dates.binding !== 'day' && batch.out <= dates.window.plantOut - NOTICEABLE) {
-      const days = dates.window.plantOut - batch.out;
-      add({ kind: 'before-weather', days, binding: dates.binding }, { out: batch.out + days }, days);
+    if (weather && batch.out <= weather.from - NOTICEABLE) {
+      const days = weather.from - batch.out;
+      add({ kind: 'before-weather', days, binding: weather.binding }, { out: batch.out + days }, days);
     }
     return all;
   });

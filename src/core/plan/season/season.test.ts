@@ -16,7 +16,7 @@ import { flatsOn, FLAT, plantsPerFlat } from './flats';
 import { nightsOfMonths, warmNightsFrom } from './lastFrost';
 import { bestLevel } from '../placing/Placing';
 import { offPlanOf, restartOf } from './offPlan';
-import { datesFor, plannedFor } from './plannedFor';
+import { datesFor, plannedFor, rulesFor } from './plannedFor';
 import { datesOf } from './seasonDates';
 import { coursesOf, lookAtSeason } from './seasonLook';
 import { shelvesOf } from './shelvesOf';
@@ -170,8 +170,14 @@ describe('a batch through its life', () => {
     const potted = (c: typeof then) => c.parts.find((p) => p.containerId === 'pot-9')!.from;
     expect(potted(then) - potted(usual)).toBe(6);
     expect(then.emergence.seen).toBe(true);
-    const said = offPlanOf([then], season, TODAY + 20);
-    expect(said.find((o) => o.kind.kind === 'came-up-late')).toMatchObject({ change: { out: TODAY + 76 }, later: 6 });
+    // Old enough all the same, its date holds; else it moves by what is missing, and then no more is asked.
+    const { youngest } = rulesFor(crop('tomatillo'), season).age;
+    const lateIn = (days: number) => {
+      const tight = { ...batch, out: TODAY + days };
+      return offPlanOf([batchCourse(tight, crop('tomatillo'), late.batches[0], tables.container, season)], season, TODAY + 20).find((o) => o.kind.kind === 'came-up-late'); // prettier-ignore
+    };
+    expect(lateIn(youngest + 6)).toMatchObject({ change: null, later: 0 });
+    expect(lateIn(youngest + 2)).toMatchObject({ kind: { days: 6 }, change: { out: TODAY + youngest + 6 }, later: 4 });
     expect(datesOf(then).map((d) => d.what)).toEqual(['pot-on', 'harden', 'out']);
   });
 
@@ -216,6 +222,47 @@ describe('what goes otherwise', () => {
     expect(away.later).toBe(8);
     const moved = { ...batch, ...away.change };
     expect(said(moved, TODAY, [{ from: TODAY + 3, to: TODAY + 12 }]).some((o) => o.kind.kind === 'up-while-away')).toBe(false);
+  });
+
+  test('plants that grow too old are not sent out into frost: where the weather keeps them in, it is said and nothing is offered', () => {
+    const sown = TODAY - 100;
+    const grown = { ...({} as Site['batches'][number]), id: 'g', cropId: 'tomato', stage: 'seedling' as const, height: null, sown, leaves: null, log: [], plan: { kind: 'as-set' as const, hours: null, days: null } }; // prettier-ignore
+    const out = (day: number) => {
+      const batch = planned('b', 'tomato', { sown, out: day, batchId: 'g' });
+      const course = batchCourse(batch, crop('tomato'), grown, tables.container, season);
+      return offPlanOf([course], season, TODAY).find((o) => o.kind.kind === 'too-old')!;
+    };
+    const warm = dayFrom(2027, 5, 10);
+    expect(out(warm)).toMatchObject({ change: null, later: 0 });
+    expect(out(warm + 5)).toMatchObject({ change: { out: warm }, later: -5 });
+  });
+
+  test('what is offered settles it: once taken, the same is never offered again', () => {
+    const crops = ['tomato', 'leek', 'celery', 'sage', 'snapdragon', 'tomatillo'];
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...crops),
+        fc.integer({ min: -90, max: 40 }),
+        fc.integer({ min: 1, max: 200 }),
+        fc.boolean(),
+        fc.integer({ min: 0, max: 40 }),
+        (cropId, sownIn, raised, isSown, upAfter) => {
+          const sown = TODAY + Math.min(sownIn, isSown ? 0 : sownIn);
+          const log = isSown && sown + upAfter <= TODAY ? [{ id: 'u', day: sown + upAfter, what: 'emerged' as const, height: null, stage: null }] : []; // prettier-ignore
+          const grown = { ...({} as Site['batches'][number]), id: 'g', cropId, stage: 'seedling' as const, height: null, sown, leaves: null, log, plan: { kind: 'as-set' as const, hours: null, days: null } }; // prettier-ignore
+          const batch = planned('b', cropId, { sown, out: sown + raised, batchId: isSown ? 'g' : null });
+          const offers = (b: PlannedBatch) =>
+            offPlanOf([batchCourse(b, crop(cropId), isSown ? grown : undefined, tables.container, season)], season, TODAY);
+          for (const { kind, change, later } of offers(batch)) {
+            if (!change) continue;
+            const moved = { ...batch, ...change };
+            expect(moved.out - batch.out).toBe(later);
+            expect(offers(moved).filter((o) => o.kind.kind === kind.kind && o.change !== null)).toEqual([]);
+          }
+        },
+      ),
+      { numRuns: 400 },
+    );
   });
 
   test('what is lost is no matter any more, and starting over says whether the date holds', () => {

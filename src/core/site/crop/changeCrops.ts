@@ -59,6 +59,15 @@ export const keepCrop =
         ? { ...site, crops: [...site.crops, crop] }
         : site;
 
+/** All that grows or is planned of one crop is of another from now on. */
+export const growAs =
+  (from: string, to: string): Change =>
+  (site) => {
+    const as = <T extends { readonly cropId: string }>(list: readonly T[]): T[] =>
+      list.map((b) => (b.cropId === from ? { ...b, cropId: to } : b));
+    return { ...site, batches: as(site.batches), season: site.season && { ...site.season, batches: as(site.season.batches) } };
+  };
+
 /** Whether something that grows here, or is planned, is of a crop. */
 export const isGrown = (site: Site, cropId: string): boolean =>
   [...site.batches, ...(site.season?.batches ?? [])].some((b) => b.cropId === cropId);

@@ -4,7 +4,7 @@ import { BARE_SITE, UNDATED } from '../../site/stand/bare';
 import { cropOf } from '../../site/crop/cropOf';
 import type { Site } from '../../site/stand/Site';
 import { boltsAbove } from './bolting';
-import { copyOf, dropCrop, dropNote, isGrown, keepCrop, MOST_CROPS, noteCrop } from '../../site/crop/changeCrops';
+import { copyOf, dropCrop, growAs, dropNote, isGrown, keepCrop, MOST_CROPS, noteCrop } from '../../site/crop/changeCrops';
 import type { Crop } from './Crop';
 import { heightAt, widthAtHeight } from './heightAt';
 import { unsoundOf } from './unsoundOf';
@@ -56,6 +56,20 @@ test('a crop that still grows stays; one that is let go takes its notes along', 
   expect(dropCrop('own-1')(grown)).toBe(grown);
   expect(dropCrop('own-1')(kept)).toMatchObject({ crops: [], cropNotes: [] });
   expect(dropNote('n')(kept).cropNotes).toEqual([]);
+});
+
+test('what grows and what is planned of a crop is of another together; nothing else moves', () => {
+  const planned = (cropId: string) => ({ id: cropId, cropId }) as NonNullable<Site['season']>['batches'][number];
+  const grown: Site = {
+    ...site,
+    batches: ['leek', 'basil'].map((cropId) => ({ id: `b-${cropId}`, cropId, stage: 'seedling', height: null, ...UNDATED })),
+    season: { batches: [planned('leek'), planned('basil')] } as unknown as Site['season'],
+  };
+  const after = growAs('leek', 'own-leek')(grown);
+  expect(after.batches.map((b) => b.cropId)).toEqual(['own-leek', 'basil']);
+  expect(after.season!.batches.map((b) => b.cropId)).toEqual(['own-leek', 'basil']);
+  expect(after.batches[1]).toBe(grown.batches[1]);
+  expect(growAs('leek', 'own-leek')({ ...grown, season: null }).season).toBeNull();
 });
 
 test('height and width go with each other along a curve, and stop at its ends', () => {
