@@ -48,6 +48,14 @@ test('jobs stand in the order of the walk; they are done, put off and undone by 
   await basil.getByRole('button', { name: 'Up', exact: true }).tap();
   await expect(page.getByText('Up: noted. Lamp on, cover and mat off.', { exact: true })).toBeVisible();
 
+  // Potted on, the batch stands in other trays: the bench knows them.
+  await jobs(page)
+    .getByRole('checkbox', { name: /^Done: Pot on Physalis/ })
+    .tap();
+  await expect(
+    page.getByText('Physalis is potted on. Its trays on the bench now: 50-cell insert in a 1020 flat.', { exact: true }),
+  ).toBeVisible();
+
   // All of it is in the journal, and stays there.
   await go(page, '/today/journal');
   const entries = page.getByRole('list', { name: 'Entries' });

@@ -6,6 +6,7 @@ import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { doJob } from '@/core/plan/today/doJob';
 import type { Job } from '@/core/plan/today/Job';
 import { coursesOf } from '@/core/plan/season/seasonLook';
+import { potOnStand } from '@/core/plan/today/potOnStand';
 import { sowWhereThereIsRoom } from '@/core/plan/season/toStands';
 import { logIt } from '@/core/site/growth/changeGrowth';
 import { markJobs, unmarkJob } from '@/core/site/stand/changeToday';
@@ -19,17 +20,22 @@ import { Link } from '../parts/Link';
 import { focusHeading } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { jobSaid, whereWords } from './todayWords';
+import { jobSaid, pottedWords, whereWords } from './todayWords';
 
-/** The site with a job done; null where it can't be done now. */
-function siteAfter(site: Site, job: Job, day: Day): Site | null {
-  if (job.what.kind === 'sow') {
-    const { planId } = job.what;
-    const course = site.season && coursesOf(site, site.season, tables).find((c) => c.batch.id === planId);
+/** The site with a job done, and what is to be told of it beside its own words; null where it can't be done now. */
+function siteAfter(site: Site, job: Job, day: Day): { readonly site: Site; readonly told: string } | null {
+  const { what } = job;
+  const course = 'planId' in what && site.season ? coursesOf(site, site.season, tables).find((c) => c.batch.id === what.planId) : undefined;
+  const done = (now: Site, told = '') => ({ site: doJob(job, day, newId)(now), told });
+  if (what.kind === 'sow') {
     const sown = course && sowWhereThereIsRoom(site, course, course.batch.tierId, day, newId, tables);
-    return sown ? doJob(job, day, newId)(sown.site) : null;
+    return sown ? done(sown.site) : null;
   }
-  return doJob(job, day, newId)(site);
+  if (what.kind === 'pot-on' && course) {
+    const potted = potOnStand(site, course, what.containerId, newId, tables);
+    return done(potted.site, potted.site === site ? '' : pottedWords(site, potted, what.containerId));
+  }
+  return done(site);
 }
 
 interface JobListProps {
@@ -60,7 +66,9 @@ export function JobList({ jobs, stands, doneKeys }: JobListProps) {
               <AllOfTier
                 jobs={ofTier}
                 onDone={() => {
-                  const done = changeSite(sites, 'do all of a tier', (s) => ofTier.reduce((now, j) => siteAfter(now, j, today) ?? now, s));
+                  const done = changeSite(sites, 'do all of a tier', (s) =>
+                    ofTier.reduce((now, j) => siteAfter(now, j, today)?.site ?? now, s),
+                  );
                   if (done) say(`${ofTier.length} jobs are done.`, { label: 'Undo', run: () => undo(sites) });
                 }}
               />
@@ -113,7 +121,8 @@ function JobRow({
     }
     const after = siteAfter(site, job, today);
     if (!after) return say('There is no free place on any tier. Make room on the bench first, then tick it.');
-    if (changeSite(sites, said.title.toLowerCase(), () => after)) say(said.done, { label: 'Undo', run: () => undo(sites) });
+    if (changeSite(sites, said.title.toLowerCase(), () => after.site))
+      say([said.done, after.told].filter(Boolean).join(' '), { label: 'Undo', run: () => undo(sites) });
   }
   const seedlings = job.what.kind === 'look-for-seedlings' ? job.what : null;
   return (

@@ -18,6 +18,14 @@ export function plantsPerFlat({ length, width, insideLength, insideWidth, plants
   return Math.max(1, Math.floor(((insideLength * insideWidth) / SOWN_APART ** 2) * Math.max(1, Math.floor(share + 1e-6))));
 }
 
+/** The container that plants of another stand in on a tier: itself, or for pots a flat with rims as high as theirs. */
+export const standsIn = (container: Container): Container =>
+  container.perFlat === null ? container : { ...FLAT, height: Math.max(FLAT.height, container.height) };
+
+/** How many such trays stand on the room of so many standard flats. */
+export const traysOfFlats = ({ length, width }: Container, flats: number): number =>
+  Math.max(1, flats) * Math.max(1, Math.floor((FLAT.length * FLAT.width) / (length * width)));
+
 /** Where flats stand on a rectangle, all turned the same way, the better of the two; pots need no flat: room too narrow for one counts by its area. */
 export function flatsOn(width: Metres, depth: Metres): Rect[] {
   const way = (length: Metres, across: Metres) => ({

@@ -4,12 +4,11 @@ import { changePlanned } from '../../site/stand/changeSeason';
 import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { snapFace } from '../../site/stand/Hanger';
 import type { Site, Tier, Tray } from '../../site/stand/Site';
-import type { Container } from '../../things/container/Container';
 import type { Tables } from '../../things/tables/Tables';
 import { dateBatch } from '../../site/growth/changeGrowth';
 import type { Day } from '../../units/day';
 import type { BatchCourse } from './batchCourse';
-import { FLAT } from './flats';
+import { FLAT, standsIn, traysOfFlats } from './flats';
 import { shelfStands } from '../../site/stand/shelfStands';
 import type { SeasonLook } from './seasonLook';
 
@@ -114,10 +113,8 @@ export function sowOnStand(
   tables: Tables,
 ): { readonly site: Site; readonly stuck: number } {
   const { batch, crop, parts } = course;
-  const named = tables.container(batch.containers[0]!.containerId);
-  const container: Container = !named || named.perFlat !== null ? FLAT : named;
-  const wanted =
-    Math.max(1, parts[0]?.trays ?? 1) * Math.max(1, Math.floor((FLAT.length * FLAT.width) / (container.length * container.width)));
+  const container = standsIn(tables.container(batch.containers[0]!.containerId) ?? FLAT);
+  const wanted = traysOfFlats(container, parts[0]?.trays ?? 1);
   let now = site;
   let batchId: string | null = null;
   let placed = 0;
