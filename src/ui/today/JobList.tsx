@@ -20,7 +20,8 @@ import { Link } from '../parts/Link';
 import { focusHeading } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { jobSaid, pottedWords, whereWords } from './todayWords';
+import { pottedWords } from '../season/pottedWords';
+import { jobSaid, whereWords } from './todayWords';
 
 /** The site with a job done, and what is to be told of it beside its own words; null where it can't be done now. */
 function siteAfter(site: Site, job: Job, day: Day): { readonly site: Site; readonly told: string } | null {

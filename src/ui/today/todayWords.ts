@@ -1,4 +1,3 @@
-import type { PottedOn } from '@/core/plan/today/potOnStand';
 import type { Job } from '@/core/plan/today/Job';
 import { cropOf } from '@/core/site/crop/cropOf';
 import type { RotationKind } from '@/core/site/stand/Rotation';
@@ -9,7 +8,7 @@ import type { Day } from '@/core/units/day';
 import type { ToldIn } from '../bench/moveWords';
 import { jobsOf } from '../chart/jobWords';
 import { briefDayWords, dayWords, daysWords } from '../season/dayWords';
-import { containersName, nameOf, plantsWords, traysWords } from '../season/seasonWords';
+import { containersName, nameOf, plantsWords } from '../season/seasonWords';
 
 /** A job in words: what to do, where, and why. */
 export interface JobSaid {
@@ -66,19 +65,6 @@ export const ROTATE_WORDS: Readonly<Record<RotationKind, string>> = {
   swap: 'Let each tray move on by one place',
   both: 'Turn each tray half round, and let it move on by one place',
 };
-
-/** What became of the trays of a batch that was potted on: those that were not there before, and those that found no place. */
-export function pottedWords(site: Site, { added, stuck }: Pick<PottedOn, 'added' | 'stuck'>, containerId: string): string {
-  const more = added.map(({ tierId, trays }) => {
-    const stand = site.stands.find((s) => s.tiers.some((t) => t.id === tierId))!;
-    return `${traysWords(trays)} more on ${whereWords(site, { standId: stand.id, tier: stand.tiers.findIndex((t) => t.id === tierId) + 1 })}`;
-  });
-  const room =
-    stuck > 0
-      ? ` ${capital(traysWords(stuck))} found no room there: make room on the bench, and add ${stuck === 1 ? 'it' : 'them'} where the light is right.`
-      : '';
-  return `Its trays on the bench now: ${[containersName(containerId), ...more].join(', ')}.${room}`;
-}
 
 const capital = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)}`;
 

@@ -80,3 +80,18 @@ test('a height is taken as it is; one that can hardly be is asked about first', 
   await user.click(screen.getByRole('button', { name: 'It is right, save it' }));
   expect(heights().at(-1)).toBeCloseTo(0.9, 9);
 });
+
+test('potted on twice of a day is potted on once: the trays of a planned batch are exchanged, and not again', async () => {
+  const user = userEvent.setup();
+  const { workspace, batch } = opened();
+  const { site } = workspace.sites.getState();
+  const trays = () =>
+    workspace.sites.getState().site.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.filter((y) => y.batchId === batch().id)));
+  const plan = site.season!.batches[0]!;
+  const containers = ['cell-200', 'cell-72', 'cell-50'].map((containerId, i) => ({ containerId, fromDay: 9 * i }));
+  workspace.sites.setState({ site: { ...site, season: { ...site.season!, batches: [{ ...plan, cropId: batch().cropId, batchId: batch().id, cells: 40, containers }] } } }); // prettier-ignore
+  await user.click(screen.getByRole('button', { name: 'Potted on' }));
+  expect(trays().map((y) => y.containerId)).toEqual(['cell-72']);
+  await user.click(screen.getByRole('button', { name: 'Potted on' }));
+  expect(trays().map((y) => y.containerId)).toEqual(['cell-72']);
+});

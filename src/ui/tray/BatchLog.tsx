@@ -13,11 +13,14 @@ import {
   X,
 } from 'lucide-react';
 import { useState } from 'react';
+import { tables } from '@/core/things/tables/libraryTables';
+import { potOnNext } from '@/core/plan/today/potOnStand';
 import { doubtOfHeight, type HeightDoubt } from '@/core/site/growth/doubtOfHeight';
 import { logIt, measureBatch, stageBatch, unlog } from '@/core/site/growth/changeGrowth';
 import type { LoggedKind } from '@/core/site/stand/Logged';
 import type { BenchTray } from '@/core/answer/stand/benchStand';
 import { showLength } from '@/core/units/length';
+import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { trayName } from '../bench/benchWords';
 import { entryWords } from '../today/entryWords';
@@ -29,6 +32,7 @@ import { TextBox } from '../parts/TextBox';
 import { dayWords } from '../season/dayWords';
 import { loggedNow } from '../season/loggedNow';
 import { NextTime } from '../season/NextTime';
+import { pottedWords } from '../season/pottedWords';
 import { photosOf } from '../photos/photosOf';
 import { PhotoStrip } from '../photos/PhotoStrip';
 import { TakePhoto } from '../photos/TakePhoto';
@@ -63,9 +67,24 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
   const name = trayName(tray);
   const [on, setOn] = useState(today);
   const seed = crop.stages[0]!.fromDay !== null;
-  const write = (words: string, change: Parameters<typeof changeSite>[2]) => {
-    changeSite(sites, 'add observation', change);
-    say(`${words}: written down${on === today ? '' : ` for ${dayWords(on)}`}.`, { label: 'Undo', run: () => undo(sites) });
+  const write = (words: string, change: Parameters<typeof changeSite>[2], more = '') => {
+    if (!changeSite(sites, 'add observation', change)) return;
+    say([`${words}: written down${on === today ? '' : ` for ${dayWords(on)}`}.`, more].filter(Boolean).join(' '), {
+      label: 'Undo',
+      run: () => undo(sites),
+    });
+  };
+  const seen = (what: LoggedKind, label: string) => {
+    const { site } = sites.getState();
+    // A planned batch stands in its next trays from then on; said twice of a day, it is the same potting on.
+    const isNew = what === 'potted-on' && !batch.log.some((l) => l.what === what && l.day === on);
+    const potted = isNew ? potOnNext(site, batch.id, newId, tables) : null;
+    const isMoved = potted !== null && potted.site !== site;
+    write(
+      label,
+      (s) => logIt(batch.id, { ...loggedNow(on), what, height: null, stage: null })(isMoved ? potted.site : s),
+      isMoved ? pottedWords(site, potted, potted.containerId) : '',
+    );
   };
   const [asked, setAsked] = useState<{ height: number; doubt: HeightDoubt } | null>(null);
   const measure = (height: number) => write(`${showLength(height, lengthUnit)} tall`, measureBatch(batch.id, height, loggedNow(on)));
@@ -85,11 +104,7 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
       {
         <div className="grid grid-cols-2 gap-2">
           {[...(seed ? SEEN : []), ...DONE].map(({ what, label, icon: Icon }) => (
-            <Button
-              key={what}
-              className="min-h-12!"
-              onClick={() => write(label, logIt(batch.id, { ...loggedNow(on), what, height: null, stage: null }))}
-            >
+            <Button key={what} className="min-h-12!" onClick={() => seen(what, label)}>
               <Icon size={18} aria-hidden /> {label}
             </Button>
           ))}

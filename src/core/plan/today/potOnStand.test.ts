@@ -15,7 +15,7 @@ import { dayFrom } from '../../units/day';
 import { engineAnswer, resultsOf } from '../advice/Effect';
 import { FLAT } from '../season/flats';
 import { plannedFor } from '../season/plannedFor';
-import { potOnStand } from './potOnStand';
+import { potOnNext, potOnStand } from './potOnStand';
 import { coursesOf } from '../season/seasonLook';
 import { sowOnStand } from '../season/toStands';
 
@@ -94,6 +94,16 @@ test('trays of one’s own size stay as they are, and those that were exchanged 
   expect(new Set(traysIn(bigger).map((y) => y.height))).toEqual(new Set([tables.container('pot-11')!.height]));
   const gone = { ...site, stands: [] };
   expect(potOnStand(gone, courseOf(site), 'pot-9', ids, tables).site).toBe(gone);
+});
+
+test('of a planned batch the next container is the one after that in which it stands', () => {
+  const site = sown();
+  const { batchId } = traysIn(site)[0]!;
+  const next = potOnNext(site, batchId, ids, tables)!;
+  expect([next.containerId, traysIn(next.site).length]).toEqual(['pot-9', 4]);
+  expect(potOnNext(next.site, batchId, ids, tables)).toBeNull();
+  expect(potOnNext({ ...site, season: null }, batchId, ids, tables)).toBeNull();
+  expect(potOnNext(site, 'another', ids, tables)).toBeNull();
 });
 
 test('whatever hangs wherever, no tray overlaps or leaves its tier, and on other tiers nothing becomes wrong or too strong', () => {

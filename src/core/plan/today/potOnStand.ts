@@ -10,6 +10,7 @@ import type { Tables } from '../../things/tables/Tables';
 import { engineAnswer, resultsOf } from '../advice/Effect';
 import type { BatchCourse } from '../season/batchCourse';
 import { standsIn, traysOfFlats } from '../season/flats';
+import { coursesOf } from '../season/seasonLook';
 
 /** Where the trays of a batch stand once it is potted on. */
 export interface PottedOn {
@@ -46,6 +47,25 @@ export function potOnStand(
   const exchanged = exchange(site, had, wanted, sizesOf(kind));
   const more = { ...ON_THE_FLOOR, ...sizesOf(kind), label: had[0]!.tray.label, batchId: batch.batchId! };
   return addTrays(exchanged, more, wanted - had.length, ids, tables);
+}
+
+/** The same into the container that comes next, for a batch that is planned; null for any other, and where none comes. */
+export function potOnNext(
+  site: Site,
+  batchId: string,
+  ids: () => string,
+  tables: Tables,
+): (PottedOn & { readonly containerId: string }) | null {
+  const course = site.season && coursesOf(site, site.season, tables).find((c) => c.batch.batchId === batchId);
+  if (!course) return null;
+  const { containers } = course.batch;
+  const now = new Set(traysOf(site, batchId).map((h) => h.tray.containerId));
+  const at = containers.findLastIndex(({ containerId }) => {
+    const container = tables.container(containerId);
+    return container !== undefined && now.has(standsIn(container).id);
+  });
+  const next = containers[Math.max(0, at) + 1];
+  return next ? { ...potOnStand(site, course, next.containerId, ids, tables), containerId: next.containerId } : null;
 }
 
 interface Standing {

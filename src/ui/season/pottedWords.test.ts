@@ -1,5 +1,5 @@
 import { demoSite } from '@/store/site/demoSite';
-import { pottedWords } from './todayWords';
+import { pottedWords } from './pottedWords';
 
 const site = demoSite('en-GB', null);
 const rack = site.stands.find((s) => s.id === 'demo-rack')!;
@@ -11,9 +11,7 @@ test('what became of the trays of a batch that was potted on is told, tier by ti
     'Its trays on the bench now: 9 cm pots, 1 tray more on Map-room rack, tier 2, 2 trays more on Map-room rack, tier 1.',
   );
   expect(pottedWords(site, { added: [], stuck: 1 }, 'pot-9')).toContain(
-    '1 tray found no room there: make room on the bench, and add it where',
+    'No room there for 1 tray: make room on the bench, and add it where',
   );
-  expect(pottedWords(site, { added: [], stuck: 3 }, 'pot-9')).toContain(
-    '3 trays found no room there: make room on the bench, and add them',
-  );
+  expect(pottedWords(site, { added: [], stuck: 3 }, 'pot-9')).toContain('No room there for 3 trays: make room on the bench, and add them');
 });
