@@ -28,6 +28,7 @@ import type { Lane } from '../workers/light/light.pool';
 import { createBenchLightStore, createBenchLookStore, type BenchLightStore, type BenchLookStore } from './bench/benchStore';
 import { followBench } from './bench/followBench';
 import { createSunCache } from '../core/answer/daylight/litByWindow';
+import { followLeaving } from './light/followLeaving';
 import { countBurned } from '../core/site/ownLamps/hangingOf';
 import { asOf } from '../core/answer/stand/asOf';
 import { tables } from '../core/things/tables/libraryTables';
@@ -180,7 +181,9 @@ export function createWorkspace(language: string): Workspace {
       if (threads.isOpen) return;
       threads.open();
       check.begin();
+      const stopFollowing = followLeaving(sites, lightOfStand);
       ends.push(() => {
+        stopFollowing();
         check.end();
         threads.stop();
       });

@@ -309,6 +309,22 @@ test('a file of version 15, written before lamps could travel, is brought up to 
   expect(read(exportSite(old))).toEqual(old);
 });
 
+test('a file of version 16, written before batches knew the light they were grown in, is brought up to date: none does, and lamps travel as they did', () => {
+  const old = read(readFileSync('test/fixtures/site-version-16.json', 'utf8'));
+  expect(old.batches.length).toBeGreaterThan(10);
+  expect(old.batches.every((b) => b.grownIn === undefined)).toBe(true);
+  expect(old.stands.flatMap((s) => s.tiers).flatMap((t) => t.fittings.flatMap((f) => f.travel ?? []))).toEqual([{ along: 'depth', length: 0.1 }]); // prettier-ignore
+  expect(read(exportSite(old))).toEqual(old);
+});
+
+test('the light that a batch was grown in goes out and comes in as it is', () => {
+  const base = demoSite('en-GB', null);
+  const grown: Site = { ...base, batches: base.batches.map((b, i) => (i === 0 ? { ...b, grownIn: { dli: 12.5, area_m2: 0.28 } } : b)) };
+  expect(read(exportSite(grown))).toEqual(grown);
+  const bad = exportSite(grown).replace('"dli_mol_per_m2_d": 12.5', '"dli_mol_per_m2_d": -1');
+  expect(codes(bad)).toEqual(['site/min batches[0].grownIn.dli_mol_per_m2_d']);
+});
+
 test('lamps that travel go out and come in as they are, with the readings that were taken under them', () => {
   const base = demoSite('en-GB', null);
   const tier = base.stands.find((s) => s.id === 'demo-rack')!.tiers.find((t) => t.readings.length > 0)!;
@@ -501,7 +517,7 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes(text.replace('"stands": [', '"stands": [[], '))).toEqual(['file/list-in-list stands[0]']);
   expect(codes(text.replace('"tiers": [', '"tiers": [[{}], '))).toEqual(['file/list-in-list stands[0].tiers[0]']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
-  expect(codes(text.replace('"version": 16', '"version": 17'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"version": 17', '"version": 18'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
   expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
 });

@@ -144,6 +144,12 @@ export class PlanFile {
   @IsOptional() @IsInt() @Min(0) @Max(60) days!: number | null;
 }
 
+/** The light that a batch was grown in. */
+export class GrownInFile {
+  @IsNumber(finite) @Min(0) @Max(1000) dli_mol_per_m2_d!: number;
+  @IsNumber(finite) @Min(0) @Max(100) area_m2!: number;
+}
+
 export class BatchFile {
   @IsString() @MaxLength(80) id!: string;
   @IsString() @MaxLength(80) cropId!: string;
@@ -153,6 +159,7 @@ export class BatchFile {
   @IsOptional() @IsDay() leaves!: string | null;
   @IsArray() @ArrayMaxSize(MOST_LOGGED) @ValidateNested({ each: true }) @Type(() => LoggedFile) log!: LoggedFile[];
   @IsObject() @ValidateNested() @Type(() => PlanFile) plan!: PlanFile;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => GrownInFile) grownIn?: GrownInFile;
 }
 
 /** A stretch of every day in which a timer's lamps stay off. */

@@ -137,6 +137,7 @@ export function siteOf(file: SiteFile): Site {
       leaves: dayOrNull(b.leaves),
       log: logOf(b.log),
       plan: { kind: b.plan.kind, hours: b.plan.hours ?? null, days: b.plan.days ?? null },
+      ...(b.grownIn ? { grownIn: { dli: b.grownIn.dli_mol_per_m2_d, area_m2: b.grownIn.area_m2 } } : {}),
     })),
     timers: file.programmes.map(({ id, on_min, lit_min, pause, rating_W, outlets }) => ({
       id,

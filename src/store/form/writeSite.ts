@@ -18,7 +18,7 @@ import type { LampFile, LitLampFile, ReadingFile, SiteFile, TravelFile } from '.
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 16,
+    version: 17,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
     stands: site.stands.map((s) => ({
@@ -103,6 +103,7 @@ export function writeSite(site: Site): SiteFile {
       leaves: isoOrNull(b.leaves),
       log: writeLog(b.log),
       plan: { ...b.plan },
+      ...(b.grownIn ? { grownIn: { dli_mol_per_m2_d: b.grownIn.dli, area_m2: b.grownIn.area_m2 } } : {}),
     })),
     programmes: site.timers.map(({ rating, ...p }) => ({ ...p, rating_W: rating })),
     lamps: site.lamps.map(writeLamp),

@@ -121,8 +121,8 @@ export function LearnedPanel({ crop }: { crop: Crop }) {
         </div>
       ))}
       <p className="text-sm text-soft">
-        The DLI is that of each tray as it stands today, or as stated in its trial. Batches differ in more than light; only a trial with
-        trays assigned at random shows what the light did.
+        The DLI is that of each tray as it stands today, as it stood last, or as stated in its trial. Batches differ in more than light;
+        only a trial with trays assigned at random shows what the light did.
       </p>
     </section>
   );

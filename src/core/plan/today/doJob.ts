@@ -1,5 +1,5 @@
-import { logIt } from '../../site/growth/changeGrowth';
-import { letLeave } from '../../site/growth/changeGrowth';
+import { letLeave, logIt } from '../../site/growth/changeGrowth';
+import { removeThings } from '../../site/stand/change';
 import { markJobs } from '../../site/stand/changeToday';
 import type { Change } from '../../site/stand/change';
 import type { Site } from '../../site/stand/Site';
@@ -20,7 +20,7 @@ export function doJob({ key, what, tierId }: Job, day: Day, newId: () => string)
       case 'pot-on':
         return log(what.batchId, 'potted-on');
       case 'out':
-        return what.batchId === null ? same : letLeave(what.batchId, day - 1);
+        return what.batchId === null ? same : leave(what.batchId, day, newId);
       case 'look-for-seedlings':
         return log(what.batchId, 'not-yet');
       case 'cover-off':
@@ -59,6 +59,15 @@ export function doJob({ key, what, tierId }: Job, day: Day, newId: () => string)
   const done = change();
   return (site) => markJobs({ key, day, state: 'done', until: null })(done(site));
 }
+
+/** A batch has left: its journal tells it, and its trays make room. */
+const leave =
+  (batchId: string, day: Day, newId: () => string): Change =>
+  (site) => {
+    const trays = site.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.flatMap((y) => (y.batchId === batchId ? y.id : []))));
+    const told = logIt(batchId, { id: newId(), day, what: 'moved', height: null, stage: null, text: 'off the shelves' })(site);
+    return removeThings(trays)(letLeave(batchId, day - 1)(told));
+  };
 
 const same = (site: Site): Site => site;
 

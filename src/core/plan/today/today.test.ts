@@ -228,3 +228,21 @@ test('seedlings without a fan are moved by hand once a week, and never where a f
   expect(rack.plugged.some((p) => p.kind === 'fan')).toBe(true);
   expect(asked(demo).every((n) => n === 0)).toBe(true);
 });
+
+test('planted out, a batch leaves the shelves: its trays make room, and the journal keeps it', () => {
+  const plan = demo.season!.batches.find((b) => b.batchId !== null && batchIsUp(b.batchId))!;
+  const site: Site = {
+    ...demo,
+    season: { ...demo.season!, batches: demo.season!.batches.map((b) => (b === plan ? { ...b, out: TODAY } : b)) },
+  };
+  const out = jobs(site).find((j) => j.what.kind === 'out')!;
+  const after = doJob(out, TODAY, ids)(site);
+  const trays = (s: Site) => s.stands.flatMap((x) => x.tiers.flatMap((t) => t.trays.filter((y) => y.batchId === plan.batchId)));
+  expect([trays(site).length > 0, trays(after).length]).toEqual([true, 0]);
+  const batch = after.batches.find((b) => b.id === plan.batchId)!;
+  expect([batch.leaves, batch.log.at(-1)]).toEqual([TODAY - 1, expect.objectContaining({ what: 'moved', text: 'off the shelves', day: TODAY })]); // prettier-ignore
+  expect(jobs(after).filter((j) => 'batchId' in j.what && j.what.batchId === plan.batchId)).toEqual([]);
+  expect(readSite(writeSite(after)).ok).toBe(true);
+});
+
+const batchIsUp = (id: string): boolean => demo.batches.find((b) => b.id === id)!.log.some((l) => l.what === 'emerged');

@@ -5,7 +5,7 @@ import { latestLogged } from '../../site/growth/latestLogged';
 import { growthOf } from '../../site/growth/growthOf';
 import { heightAt } from '../../things/crop/heightAt';
 import type { Crop, Stage } from '../../things/crop/Crop';
-import type { Batch, Site } from '../../site/stand/Site';
+import type { Batch, GrownIn, Site, Tray } from '../../site/stand/Site';
 import type { Day } from '../../units/day';
 import type { Dli } from '../../units/quantities';
 
@@ -46,7 +46,7 @@ const LEFT = 0.1;
 /**
  * All that ended batches and trials of a crop say of dose and result, group by group.
  *
- * @param doseOf  mean dose of a tray as it stands; null: it stands nowhere, or is not lit
+ * @param doseOf  mean dose of a tray as it stands; null: it is not lit, or not worked out
  */
 export function groupsOf(
   site: Pick<Site, 'batches' | 'stands' | 'trials'>,
@@ -64,13 +64,9 @@ export function groupsOf(
     groups.set(key, known);
   };
   for (const batch of own.values()) {
-    const lit = trays.flatMap((y) => {
-      const dli = y.batchId === batch.id ? doseOf(y.id) : null;
-      return dli === null ? [] : [{ dli, area_m2: plantedAreaOf(y) }];
-    });
-    if (lit.length === 0 || !hasEnded(batch, today)) continue;
-    const area_m2 = lit.reduce((sum, y) => sum + y.area_m2, 0);
-    const dli = lit.reduce((sum, y) => sum + y.dli * y.area_m2, 0) / area_m2;
+    const grownIn = standingIn(trays.filter((y) => y.batchId === batch.id), doseOf) ?? batch.grownIn; // prettier-ignore
+    if (!grownIn || !hasEnded(batch, today)) continue;
+    const { dli, area_m2 } = grownIn;
     const temperature_C = temperatureOf(batch);
     const weights = batch.log.filter((l) => l.what === 'harvest' && l.weight_g !== undefined);
     if (weights.length > 0)
@@ -104,6 +100,16 @@ export function groupsOf(
       );
     }
   return [...groups.values()].map(({ group, points }) => ({ ...group, points }));
+}
+
+/** The light of trays where they stand; null where none does, or where it is not known. */
+function standingIn(trays: readonly Tray[], doseOf: (trayId: string) => Dli | null): GrownIn | null {
+  const lit = trays.flatMap((y) => {
+    const dli = doseOf(y.id);
+    return dli === null ? [] : [{ dli, area_m2: plantedAreaOf(y) }];
+  });
+  const area_m2 = lit.reduce((sum, y) => sum + y.area_m2, 0);
+  return area_m2 > 0 ? { dli: lit.reduce((sum, y) => sum + y.dli * y.area_m2, 0) / area_m2, area_m2 } : null;
 }
 
 /** A batch has ended when its last day is over or it was harvested. */

@@ -26,7 +26,7 @@ import type { Rotation } from './Rotation';
 import type { Travel } from '../../things/lamp/Travel';
 import type { Reading } from '../reading/Reading';
 import type { HungLamp, OwnLamp } from '../lamp/OwnLamp';
-import type { Kilograms, Metres, Radians, Share, Watts } from '../../units/quantities';
+import type { Dli, Kilograms, Metres, Radians, Share, Watts } from '../../units/quantities';
 
 /** Everything a person keeps: their stands, what grows on them, the hours, and lamps of their own. */
 export interface Site {
@@ -238,6 +238,16 @@ export interface Batch {
   readonly plan: HoursPlan;
   /** Days since emergence on the day that is shown; left out: not known. Never kept: it follows from the dates. */
   readonly age?: number;
+  /** What its trays got before the last of them was taken away; left out: they stand, or nobody knows. */
+  readonly grownIn?: GrownIn;
+}
+
+/** The light that a batch was grown in, as it stood last. */
+export interface GrownIn {
+  /** Mean of its trays, lamps and daylight. */
+  readonly dli: Dli;
+  /** Of its plants, all trays together. */
+  readonly area_m2: number;
 }
 
 /** A timer and the lamp's day. */
