@@ -164,7 +164,10 @@ function seasonJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day,
           if (batch.batchId === null || log.some((l) => l.what === 'potted-on' && l.day >= d.day - 7)) return [];
           return make({ kind: 'pot-on', planId: batch.id, batchId: batch.batchId, containerId: d.containerId!, plants: d.plants });
         case 'harden':
-          return d.until >= day && batch.batchId !== null ? make({ kind: 'harden', planId: batch.id, until: d.until }) : [];
+          // Asked anew on each of its days.
+          return d.until >= day && batch.batchId !== null
+            ? [job(`harden ${batch.id} ${day}`, day, { kind: 'harden', planId: batch.id, until: d.until }, at)]
+            : [];
         case 'out':
           return place ? make({ kind: 'out', planId: batch.id, batchId: batch.batchId, plants: d.plants }) : [];
         default:
@@ -319,8 +322,10 @@ function matJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day, ta
     const up = here.filter((h) => h.isUp);
     const waiting = here.filter((h) => h.waits);
     if (up.length === 0) return [];
+    // What comes up later asks for it again: the mat has been on for it.
+    const lastUp = day - Math.min(...up.map((h) => h.age));
     if (waiting.length === 0)
-      return mats.map((m) => job(`mat ${m.id}`, day, { kind: 'mat-off', pluggedId: m.id, name: m.name }, { standId: stand.id }));
+      return mats.map((m) => job(`mat ${m.id} ${lastUp}`, day, { kind: 'mat-off', pluggedId: m.id, name: m.name }, { standId: stand.id }));
     // Which tier a mat lies on is not kept: what has come up lately beside those that wait lay on it with them.
     return [...new Set(waiting.map((h) => h.place.tierId))].flatMap((tierId) => {
       const beside = up.filter((h) => h.place.tierId === tierId && h.age <= LATELY_UP);

@@ -220,6 +220,36 @@ test('of two crops on a mat the one that is up comes off it, and the mat stays f
   expect(jobs(sown(true)).filter((j) => j.what.kind === 'mat-off' && j.standId === rack.id)).not.toEqual([]);
 });
 
+test('a mat that was unplugged is asked for again once something else has come up on it', () => {
+  const emerged = (id: string, day: number) => ({ id: `e ${id}`, day, what: 'emerged' as const, height: null, stage: null });
+  const later = batchOf(demo, 'physalis');
+  const upOn = (day: number): Site => ({
+    ...demo,
+    stands: demo.stands.map((s) => (s.id === rack.id ? { ...s, plugged: [{ id: 'mat', kind: 'mat', name: 'the mat', power: 18, timerId: null }] } : s)),
+    batches: demo.batches.map((b) => (b.sown === null ? b : { ...b, log: [emerged(b.id, b.id === later.id ? day : Math.max(b.sown, TODAY - 30))] })),
+  }); // prettier-ignore
+  const asked = (site: Site, day: number) =>
+    jobs(site, day).filter((j) => j.what.kind === 'mat-off' && j.standId === rack.id && jobStateOf(site.jobMarks, j.key, day) === null);
+  const [off] = asked(upOn(TODAY - 1), TODAY);
+  const done = doJob(off!, TODAY, ids)(upOn(TODAY - 1));
+  expect([0, 1, 7].map((days) => asked(done, TODAY + days).length)).toEqual([0, 0, 0]);
+  const again = { ...upOn(TODAY + 4), jobMarks: done.jobMarks };
+  expect(asked(again, TODAY + 4)).toHaveLength(1);
+});
+
+test('plants are taken outdoors anew on every day of hardening: done today, it is asked tomorrow, and never late', () => {
+  const plan = demo.season!.batches.find((b) => b.batchId !== null && b.goal === 'outdoors' && batchIsUp(b.batchId))!;
+  const site: Site = {
+    ...demo,
+    season: { ...demo.season!, batches: demo.season!.batches.map((b) => (b === plan ? { ...b, out: TODAY + 4 } : b)) },
+  };
+  const asked = (s: Site, day: number) =>
+    jobs(s, day).filter((j) => j.what.kind === 'harden' && j.what.planId === plan.id && jobStateOf(s.jobMarks, j.key, day) === null);
+  const [today] = asked(site, TODAY);
+  const done = doJob(today!, TODAY, ids)(site);
+  expect([0, 1, 2, 3, 5].map((days) => asked(done, TODAY + days).map((j) => j.due - TODAY - days))).toEqual([[], [0], [0], [0], []]);
+});
+
 test('seedlings without a fan are moved by hand once a week, and never where a fan is plugged in', () => {
   const still: Site = { ...demo, stands: demo.stands.map((s) => ({ ...s, plugged: s.plugged.filter((p) => p.kind !== 'fan') })) };
   const asked = (site: Site) =>
