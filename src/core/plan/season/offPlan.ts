@@ -91,8 +91,7 @@ export function offPlanOf(
     const { batch, crop, emergence } = course;
     if (batch.lost !== null || batch.out < today) return [];
     const all: OffPlan[] = [];
-    const sown = course.parts[0]?.from ?? batch.sown;
-    const rules = rulesFor(crop, season);
+    const { rules, sown, late, weather } = goingOut(course, season, today);
     const add = (kind: OffPlan['kind'], change: OffPlan['change'], later: number) => all.push({ id: batch.id, kind, change, later });
     if (batch.batchId === null && batch.sown < today) {
       const late = today - batch.sown;
@@ -107,8 +106,6 @@ export function offPlanOf(
     const lastUp = sown + rules.emerges.last;
     if (batch.batchId !== null && !emergence.seen && crop.germination && today > lastUp)
       add({ kind: 'overdue', days: today - lastUp }, null, 0);
-    const middle = sown + Math.floor((rules.emerges.first + rules.emerges.last) / 2 + 0.5);
-    const late = Math.max(0, emergence.expected - middle);
     const isLate = batch.batchId !== null && late > NOTICEABLE;
     // Between sowing and going out, with what came up late taken off.
     const age = batch.out - sown - late;
@@ -116,8 +113,6 @@ export function offPlanOf(
     // The date moves only if it must, and only so far; that it holds is told while it is news.
     if (isLate && short > 0) add({ kind: 'came-up-late', days: late }, { out: batch.out + short }, short);
     else if (isLate && emergence.seen && today < emergence.expected + NEWS) add({ kind: 'came-up-late', days: late }, null, 0);
-    const dates = batch.goal === 'outdoors' ? datesFor(crop, season, null, today) : null;
-    const weather = dates && dates.binding !== 'day' ? { from: dates.window.plantOut, binding: dates.binding } : null;
     if (crop.sowing && batch.goal === 'outdoors' && !isLate) {
       if (short >= NOTICEABLE) add({ kind: 'too-young', days: short, youngest: rules.age.youngest }, { out: batch.out + short }, short);
       const long = age - rules.age.oldest;
@@ -136,6 +131,22 @@ export function offPlanOf(
     }
     return all;
   });
+}
+
+/** What decides when a batch may go out: its crop's ages, how late it came up, and the weather; null: it stays in, or nothing is known of it. */
+function goingOut({ batch, crop, parts, emergence }: BatchCourse, season: SeasonPlan, today: Day) {
+  const rules = rulesFor(crop, season);
+  const sown = parts[0]?.from ?? batch.sown;
+  const middle = sown + Math.floor((rules.emerges.first + rules.emerges.last) / 2 + 0.5);
+  const dates = batch.goal === 'outdoors' ? datesFor(crop, season, null, today) : null;
+  const weather = dates && dates.binding !== 'day' ? { from: dates.window.plantOut, binding: dates.binding } : null;
+  return { rules, sown, late: Math.max(0, emergence.expected - middle), weather };
+}
+
+/** Whether a batch is old enough on a day to go out, and the weather lets it, as far as that is known. */
+export function mayGoOutOn(course: BatchCourse, season: SeasonPlan, day: Day, today: Day): boolean {
+  const { rules, sown, late, weather } = goingOut(course, season, today);
+  return day - sown - late >= rules.age.youngest && (weather === null || day >= weather.from);
 }
 
 /** What can be done about seedlings that have grown leggy, or are lost: what each costs in days, and whether the date still holds. */

@@ -15,7 +15,7 @@ import { batchCourse } from './batchCourse';
 import { flatsOn, FLAT, plantsPerFlat } from './flats';
 import { nightsOfMonths, warmNightsFrom } from './lastFrost';
 import { bestLevel } from '../placing/Placing';
-import { offPlanOf, restartOf } from './offPlan';
+import { mayGoOutOn, offPlanOf, restartOf } from './offPlan';
 import { datesFor, plannedFor, rulesFor } from './plannedFor';
 import { datesOf } from './seasonDates';
 import { coursesOf, lookAtSeason } from './seasonLook';
@@ -235,6 +235,24 @@ describe('what goes otherwise', () => {
     const warm = dayFrom(2027, 5, 10);
     expect(out(warm)).toMatchObject({ change: null, later: 0 });
     expect(out(warm + 5)).toMatchObject({ change: { out: warm }, later: -5 });
+  });
+
+  test('a crowded shelf is no reason to plant out into frost, or too young', () => {
+    const { youngest } = rulesFor(crop('tomato'), season).age;
+    const warm = dayFrom(2027, 5, 10);
+    const may = (sown: number, day: number) => mayGoOutOn(coursesOf(rack(1), { ...season, batches: [planned('b', 'tomato', { sown, out: day })] }, tables)[0]!, season, day, TODAY); // prettier-ignore
+    expect([may(warm - youngest, warm), may(warm - youngest, warm - 1), may(warm - youngest + 1, warm)]).toEqual([true, false, false]);
+    // A full shelf: whatever way out there is, none breaks either.
+    const crowd = Array.from({ length: 4 }, (_, i) => planned(`t${i}`, 'tomato', { sown: warm - 80, out: warm + 3 + 2 * i, cells: 72 }));
+    const plan = { ...season, batches: crowd };
+    const site: Site = { ...rack(1), season: plan };
+    const shelves = shelvesOf(site, TODAY, TODAY + 200, tables);
+    const ways = waysOut(site, plan, shelves, lookAtSeason(site, plan, shelves, TODAY, tables), TODAY, tables, []);
+    expect(ways.length).toBeGreaterThan(0);
+    for (const { what, change } of ways) {
+      if (what.kind !== 'out-earlier') continue;
+      expect(change!.out!).toBeGreaterThanOrEqual(warm);
+    }
   });
 
   test('what is offered settles it: once taken, the same is never offered again', () => {

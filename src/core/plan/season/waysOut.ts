@@ -7,6 +7,7 @@ import type { Day } from '../../units/day';
 import { batchCourse, type BatchCourse } from './batchCourse';
 import type { TierCarry } from './carryOf';
 import { plantsPerFlat } from './flats';
+import { mayGoOutOn } from './offPlan';
 import { lookAtSeason, type SeasonLook } from './seasonLook';
 import type { Shelves } from './shelvesOf';
 
@@ -62,13 +63,8 @@ function smallerThan(containerId: string): string | null {
 
 type Tried = Pick<WayOut, 'what' | 'change' | 'readyLater'> & { readonly lamp?: LampTried };
 
-function triesFor(
-  { batch, parts, hardening }: BatchCourse,
-  season: SeasonPlan,
-  today: Day,
-  site: Site,
-  tables: Pick<Tables, 'crop' | 'container'>,
-): Tried[] {
+function triesFor(course: BatchCourse, season: SeasonPlan, today: Day, site: Site, tables: Pick<Tables, 'crop' | 'container'>): Tried[] {
+  const { batch, parts, hardening } = course;
   const { id } = batch;
   const tries: Tried[] = [];
   // What has been sown can't be sown later.
@@ -108,7 +104,8 @@ function triesFor(
       const [full, less] = [batch, { ...batch, cells }].map((b) => batchCourse(b, crop, undefined, tables.container, season).plantsOut);
       tries.push({ what: { kind: 'fewer', id, cells, plantsLost: full! - less! }, change: { cells }, readyLater: 0 });
     }
-  if (batch.goal === 'outdoors' && hardening - WEEK > today)
+  // Never into frost or cold, and not too young: a crowded shelf is no reason.
+  if (batch.goal === 'outdoors' && hardening - WEEK > today && mayGoOutOn(course, season, batch.out - WEEK, today))
     tries.push({ what: { kind: 'out-earlier', id, days: WEEK }, change: { out: batch.out - WEEK }, readyLater: -WEEK });
   return tries;
 }
