@@ -19,7 +19,9 @@ export function grownInOf(batchId: string, lit: readonly { readonly stand: Bench
     return resultsOf(stand, answer).filter((r) => own.has(r.trayId));
   });
   const area_m2 = trays.reduce((sum, r) => sum + r.area, 0);
-  return area_m2 > 0 ? { dli: trays.reduce((sum, r) => sum + r.mean * r.area, 0) / area_m2, area_m2 } : null;
+  // To digits that any two windows agree on.
+  const rounded = (value: number) => Math.round(value * 1e4) / 1e4;
+  return area_m2 > 0 ? { dli: rounded(trays.reduce((sum, r) => sum + r.mean * r.area, 0) / area_m2), area_m2: rounded(area_m2) } : null;
 }
 
 /** Writes down the light that a batch was grown in; a site in which it stands, or is not, is given back itself. */
