@@ -1,6 +1,6 @@
 import { makesWorse, faultsOf } from '../../answer/faults/faults';
 import { benchStandOf } from '../../answer/stand/benchStand';
-import { createCache } from '../../light/scene/Cache';
+import { createCache, type Cache } from '../../light/scene/Cache';
 import { changeTrays, placeOn, removeThings, withTier } from '../../site/stand/change';
 import { outlineOf } from '../../site/stand/footprint';
 import { ON_THE_FLOOR, sizesOf } from '../../site/stand/plain';
@@ -102,6 +102,7 @@ function addTrays(
   const stands = site.stands.filter((s) => s.tiers.some((t) => own.has(t.id)));
   const tiers = stands.flatMap((s) => s.tiers.map((t) => t.id)).sort((a, b) => Number(own.has(b)) - Number(own.has(a)));
   const added = new Map<string, number>();
+  const cache = createCache();
   let now = site;
   for (let left = count; left > 0; left--) {
     const next = firstFound(tiers, (tierId) => {
@@ -109,7 +110,7 @@ function addTrays(
       if (!place) return null;
       const tray: Tray = { ...more, ...place, id: ids() };
       const then = withTier(tierId, (t) => ({ ...t, trays: [...t.trays, tray] }))(now);
-      return own.has(tierId) || mayStand(now, then, tray.id, tables) ? { tierId, site: then } : null;
+      return own.has(tierId) || mayStand(now, then, tray.id, tables, cache) ? { tierId, site: then } : null;
     });
     if (!next) return { site: now, added: counted(added), stuck: stuck + left };
     now = next.site;
@@ -155,10 +156,12 @@ function placeOfExchanged(tier: Tier, tray: Tray, into: Sizes): Place | null {
 const FITS = 1e-6;
 
 /** Whether a tray may stand where it was put: nothing is wrong that was not, and it gets no more than its plants bear. */
-function mayStand(before: Site, after: Site, trayId: string, tables: Tables): boolean {
+function mayStand(before: Site, after: Site, trayId: string, tables: Tables, cache: Cache): boolean {
   const i = after.stands.findIndex((s) => s.tiers.some((t) => t.trays.some((y) => y.id === trayId)));
   const bench = (site: Site) => benchStandOf(site, site.stands[i]!, tables);
   const [was, is] = [bench(before), bench(after)];
   if (makesWorse(faultsOf(was), faultsOf(is))) return false;
-  return resultsOf(is, engineAnswer(is, createCache())).find((r) => r.trayId === trayId)?.breaches.length === 0;
+  // Of other tiers the lamps shine in; what stands there is not asked for.
+  const alone = { ...is, tiers: is.tiers.map((t) => (t.trays.some((y) => y.tray.id === trayId) ? t : { ...t, trays: [] })) };
+  return resultsOf(alone, engineAnswer(alone, cache)).find((r) => r.trayId === trayId)?.breaches.length === 0;
 }
