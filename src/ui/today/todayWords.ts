@@ -109,9 +109,9 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, tol
       };
     case 'harden':
       return {
-        title: `${plan} outdoors for today’s hours`,
+        title: `${plan} outdoors, up to ${what.outdoors.hours} h${what.outdoors.place === 'shade' ? ', in shade' : ''}`,
         where,
-        why: `Hardening off until ${dayWords(what.until)}: longer every day, shade first. Cold, wind or heat: keep it in.`,
+        why: `Hardening off until ${dayWords(what.until)}: day ${what.outdoors.nth} outdoors. Longer every day, shade first (growers’ consensus). Cold, wind or heat: keep it in and don’t tick this. Only days that you tick make the next one longer.`,
         href: planHref,
         done: 'Noted.',
       };

@@ -85,6 +85,31 @@ export function rampOf(weather: readonly (OutdoorWeather | null)[], rules: Harde
   return { days, outdoorDays: outdoor.length, plantOutAfter: null };
 }
 
+/** What a day outdoors may be. */
+export interface OutdoorDay {
+  /** How many days outdoors it makes with those before. */
+  readonly nth: number;
+  /** At most. */
+  readonly hours: number;
+  readonly place: OutdoorPlace;
+}
+
+/**
+ * The next day outdoors, after days of which it is known whether the plants were out, each for as long as was allowed. After a second long
+ * pause the day before the last was the longer one: a pause never makes it more.
+ */
+export function nextOutdoors(wereOut: readonly boolean[], rules: HardeningRules): OutdoorDay {
+  const outdoor: number[] = [];
+  let paused = 0;
+  const next = () => Math.min(allowedAfter(outdoor, paused, rules), paused > 0 ? (outdoor.at(-1) ?? Infinity) : Infinity);
+  for (const wasOut of wereOut) {
+    if (wasOut) outdoor.push(next());
+    paused = wasOut ? 0 : paused + 1;
+  }
+  const nth = outdoor.length + 1;
+  return { nth, hours: next(), place: nth <= rules.shadeDays ? 'shade' : 'sun' };
+}
+
 export type RampFault =
   | 'gap'
   | 'jump'

@@ -2,6 +2,7 @@ import type { VisitJobs } from '../../site/hang/KeptChart';
 import type { RotationKind } from '../../site/stand/Rotation';
 import type { Share } from '../../units/quantities';
 import type { Day } from '../../units/day';
+import type { OutdoorDay } from '../season/hardening';
 
 /** Why something is to be done, with what stands behind it. */
 export type JobKind =
@@ -9,7 +10,7 @@ export type JobKind =
   | { readonly kind: 'hang'; readonly jobs: VisitJobs }
   | { readonly kind: 'sow'; readonly planId: string }
   | { readonly kind: 'pot-on'; readonly planId: string; readonly batchId: string; readonly containerId: string; readonly plants: number }
-  | { readonly kind: 'harden'; readonly planId: string; readonly until: Day }
+  | { readonly kind: 'harden'; readonly planId: string; readonly until: Day; readonly outdoors: OutdoorDay }
   | { readonly kind: 'out'; readonly planId: string; readonly batchId: string | null; readonly plants: number }
   | { readonly kind: 'look-for-seedlings'; readonly batchId: string; readonly from: Day; readonly to: Day; readonly overdue: boolean }
   | { readonly kind: 'cover-off'; readonly batchId: string; readonly trayIds: readonly string[] }

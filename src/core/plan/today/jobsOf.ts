@@ -14,6 +14,7 @@ import { benchStandOf, lampOf } from '../../answer/stand/benchStand';
 import { safetyGate } from '../../answer/caution/safetyGate';
 import { cautionLibrary } from '../../things/caution/cautionLibrary';
 import { isUnsafe } from '../rotation/rotateTier';
+import { nextOutdoors, USUAL_HARDENING } from '../season/hardening';
 import { datesOf } from '../season/seasonDates';
 import { coursesOf } from '../season/seasonLook';
 import type { Job, JobKind } from './Job';
@@ -164,10 +165,7 @@ function seasonJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day,
           if (batch.batchId === null || log.some((l) => l.what === 'potted-on' && l.day >= d.day - 7)) return [];
           return make({ kind: 'pot-on', planId: batch.id, batchId: batch.batchId, containerId: d.containerId!, plants: d.plants });
         case 'harden':
-          // Asked anew on each of its days.
-          return d.until >= day && batch.batchId !== null
-            ? [job(`harden ${batch.id} ${day}`, day, { kind: 'harden', planId: batch.id, until: d.until }, at)]
-            : [];
+          return d.until >= day && batch.batchId !== null ? [hardenJob(site, batch.id, [d.day, d.until], day, at)] : [];
         case 'out':
           return place ? make({ kind: 'out', planId: batch.id, batchId: batch.batchId, plants: d.plants }) : [];
         default:
@@ -175,6 +173,14 @@ function seasonJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day,
       }
     });
   });
+}
+
+/** Outdoors for as long as the days before allow: asked anew on each of its days; only those count that were ticked. */
+function hardenJob(site: Site, planId: string, [from, until]: readonly [Day, Day], day: Day, at: Parameters<typeof job>[3]): Job {
+  const keyOn = (d: Day) => `harden ${planId} ${d}`;
+  const done = new Set(site.jobMarks.filter((m) => m.state === 'done').map((m) => m.key));
+  const wereOut = Array.from({ length: day - from }, (_, i) => done.has(keyOn(from + i)));
+  return job(keyOn(day), day, { kind: 'harden', planId, until, outdoors: nextOutdoors(wereOut, USUAL_HARDENING) }, at);
 }
 
 /** Before lamps are lit, and whenever something has changed that matters: what nobody has seen to yet, stand by stand. */

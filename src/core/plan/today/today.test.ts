@@ -248,6 +248,11 @@ test('plants are taken outdoors anew on every day of hardening: done today, it i
   const [today] = asked(site, TODAY);
   const done = doJob(today!, TODAY, ids)(site);
   expect([0, 1, 2, 3, 5].map((days) => asked(done, TODAY + days).map((j) => j.due - TODAY - days))).toEqual([[], [0], [0], [0], []]);
+  // Longer after each day that was ticked; a day that was not is a day indoors.
+  const hours = (s: Site, day: number) => asked(s, day).map((j) => j.what.kind === 'harden' && [j.what.outdoors.nth, j.what.outdoors.hours, j.what.outdoors.place]); // prettier-ignore
+  expect(hours(site, TODAY)).toEqual([[1, 1, 'shade']]);
+  expect(hours(done, TODAY + 1)).toEqual([[2, 2, 'shade']]);
+  expect(hours(done, TODAY + 2)).toEqual([[2, 1, 'shade']]);
 });
 
 test('seedlings without a fan are moved by hand once a week, and never where a fan is plugged in', () => {
