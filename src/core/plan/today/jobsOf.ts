@@ -234,6 +234,9 @@ function clinicJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day)
   return site.clinic.flatMap((kase) => {
     const test = kase.tests.at(-1);
     if (kase.closed !== null || !test || test.outcome !== null || test.look > day) return [];
+    // What has left the shelves is not looked at there any more.
+    const leaves = site.batches.find((b) => b.id === kase.batchId)?.leaves ?? null;
+    if (leaves !== null && leaves < day) return [];
     const place = places.get(kase.batchId);
     const at = place ? { standId: place.stand.id, tierId: place.tierId, tier: place.tier, trayIds: place.trayIds } : {};
     return [job(`look again ${kase.id} ${test.look}`, test.look, { kind: 'look-again', caseId: kase.id, batchId: kase.batchId }, at)];

@@ -271,6 +271,13 @@ test('planted out, a batch leaves the shelves: its trays make room, and the jour
     season: { ...demo.season!, batches: demo.season!.batches.map((b) => (b === plan ? { ...b, out: TODAY } : b)) },
   };
   const out = jobs(site).find((j) => j.what.kind === 'out')!;
+  // One of its leaves is still looked into by the clinic.
+  const { id, batchId } = { id: 'case', batchId: plan.batchId! };
+  const test = { test: 'turn-tray', cause: 'crowding', next: null, began: TODAY - 4, look: TODAY, outcome: null };
+  const kase = { id, batchId, trayId: null, opened: TODAY - 4, since: null, places: [], signs: [], told: {}, denied: [], tests: [test], closed: null }; // prettier-ignore
+  const ill = { ...site, clinic: [kase] } as unknown as Site;
+  expect(jobs(ill).some((j) => j.what.kind === 'look-again')).toBe(true);
+  expect(jobs(doJob(out, TODAY, ids)(ill)).some((j) => j.what.kind === 'look-again')).toBe(false);
   const after = doJob(out, TODAY, ids)(site);
   const trays = (s: Site) => s.stands.flatMap((x) => x.tiers.flatMap((t) => t.trays.filter((y) => y.batchId === plan.batchId)));
   expect([trays(site).length > 0, trays(after).length]).toEqual([true, 0]);
