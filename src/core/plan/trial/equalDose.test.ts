@@ -90,6 +90,9 @@ test('what cannot be made equal is said, with the reason', () => {
   const same = trial({ trays: trial().trays.map((t, i) => ({ ...t, trayId: ['tray-00', 'tray-10', 'tray-01', 'tray-11'][i]! })) });
   expect(equalDose(rack([0.2, 0.3]), same, tables)).toEqual({ ok: false, why: 'one-tier' });
   expect(equalDose(rack([0.19, 0.32], 1), trial({ factor: 'distance' }), tables)).toEqual({ ok: false, why: 'one-timer' });
+  // A third tray under the brighter arm's timer, which nobody compares.
+  const three = trial({ factor: 'distance', trays: trial().trays.slice(1) });
+  expect(equalDose(rack([0.19, 0.32]), three, tables)).toEqual({ ok: false, why: 'others-timer' });
   const away = trial({ trays: trial().trays.map((t) => ({ ...t, trayId: null })) });
   expect(equalDose(rack([0.2, 0.3]), away, tables)).toEqual({ ok: false, why: 'not-drawn' });
   const dark = rack([0.2, 0.3]);

@@ -15,7 +15,7 @@ import { dliOfPlace, type TrialPlace } from './designOf';
 /** How arms come to the same dose, or why they cannot. */
 export type EqualDose =
   | { readonly ok: true; readonly moves: readonly Move[]; readonly before: ArmDoses; readonly after: ArmDoses }
-  | { readonly ok: false; readonly why: 'not-drawn' | 'not-lit' | 'one-tier' | 'one-timer' | 'out-of-reach' };
+  | { readonly ok: false; readonly why: 'not-drawn' | 'not-lit' | 'one-tier' | 'one-timer' | 'others-timer' | 'out-of-reach' };
 export type ArmDoses = Readonly<Partial<Record<ArmId, Dli>>>;
 
 /** Doses within this of each other are equal here: a link of a chain is coarser. */
@@ -42,6 +42,8 @@ export function equalDose(site: Site, trial: Trial, tables: Tables): EqualDose {
   const before = dosesOf(trial, drawn);
   if (arms.some((a) => !((before[a] ?? 0) > 0))) return { ok: false, why: 'not-lit' };
   const target = Math.min(...arms.map((a) => before[a]!));
+  const lightsOthers = (timerId: string) =>
+    site.stands.some((s) => s.tiers.some((t) => t.timerId === timerId && t.trays.some((y) => !ids.includes(y.id))));
 
   let now = site;
   const moves: Move[] = [];
@@ -64,6 +66,8 @@ export function equalDose(site: Site, trial: Trial, tables: Tables): EqualDose {
       for (const timerId of new Set(tiersOf(arm).map((t) => t.timer.id))) {
         const p = now.timers.find((x) => x.id === timerId)!;
         const lit = Math.max(STEP_min, Math.round((p.lit_min * target) / left / STEP_min) * STEP_min);
+        // Other plants on that timer would have a shorter day that nobody asked for.
+        if (lit < p.lit_min && lightsOthers(timerId)) return { ok: false, why: 'others-timer' };
         if (lit < p.lit_min) make([{ do: 'hours', timerId, on_min: (p.on_min + Math.round((p.lit_min - lit) / 2)) % 1440, lit_min: lit }]);
       }
     }
