@@ -21,9 +21,15 @@ const chart = (standId: string, day: number): HangChart => ({
   clockChanges: [],
   rounds: 9,
 });
-const later = (ms: number) => new Promise((done) => setTimeout(done, ms));
+const later = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
+/** Waits for what is to come, however busy the machine is. */
+const until = async (isSo: () => boolean) => {
+  for (let i = 0; i < 1000 && !isSo(); i++) await later(5);
+  expect(isSo()).toBe(true);
+};
 
-function world() {
+/** @param worked  when a chart is worked out */
+function world(worked: () => Promise<void> = () => later(5)) {
   const sites = createSiteStore(demoSite('en-GB', TODAY));
   const stores = {
     sites,
@@ -38,7 +44,7 @@ function world() {
     chartOf: async (question, _light, progress) => {
       asked.push(question.standId);
       progress(0.6, [{ day: question.from, lamps: [], dims: [], risers: [], hours: [] }]);
-      await later(5);
+      await worked();
       return chart(question.standId, question.from + asked.length);
     },
   });
@@ -46,34 +52,36 @@ function world() {
 }
 
 test('a chart is made once, again when something changes that it follows from, and not for a new name', async () => {
-  const { sites, charts, asked, stop } = world();
-  await later(0);
+  let finish = () => undefined as void;
+  const worked = new Promise<void>((done) => (finish = done));
+  const { sites, charts, asked, stop } = world(() => worked);
+  await until(() => charts.getState().working === 0.6);
   expect(charts.getState()).toMatchObject({ working: 0.6, soFar: { standId: 'demo-rack', visits: [{ day: TODAY }] }, chart: null });
-  await later(30);
+  finish();
+  await until(() => charts.getState().working === null);
   expect(charts.getState()).toMatchObject({ working: null, soFar: null, chart: { standId: 'demo-rack' } });
   changeSite(sites, 'price', (s) => ({ ...s, currency: 'USD' }));
   await later(350);
   expect(asked).toHaveLength(1);
   changeSite(sites, 'rhythm', (s) => ({ ...s, visits: { ...s.visits, rhythm: 'daily' } }));
-  await later(350);
-  expect(asked).toHaveLength(2);
+  await until(() => asked.length === 2);
   stop();
 });
 
 test('while a hand holds something nothing is asked; many changes ask once; another stand is another chart', async () => {
   const { sites, looks, charts, asked, stop } = world();
-  await later(30);
+  await until(() => charts.getState().chart !== null);
   beginGesture(sites, 'drag');
   changeSite(sites, 'drag', (s) => ({ ...s, quiet: { from_min: 0, to_min: 60 } }));
   await later(350);
   expect(asked).toHaveLength(1);
   endGesture(sites);
   for (let i = 1; i < 6; i++) changeSite(sites, 'hours', (s) => ({ ...s, quiet: { from_min: i, to_min: 60 } }));
+  await until(() => asked.length === 2);
   await later(350);
   expect(asked).toHaveLength(2);
   looks.setState({ standId: 'demo-sill' });
-  await later(350);
-  expect(charts.getState().chart!.standId).toBe('demo-sill');
+  await until(() => charts.getState().chart?.standId === 'demo-sill');
   stop();
 });
 
@@ -97,11 +105,11 @@ test('what fails is said, and asked again with the next change', async () => {
       },
     },
   );
-  await later(30);
+  await until(() => charts.getState().failed !== null);
   expect(charts.getState()).toMatchObject({ failed: 'died', working: null });
   fails = false;
   changeSite(sites, 'price', (s) => ({ ...s, currency: 'USD' }));
-  await later(350);
+  await until(() => charts.getState().chart !== null);
   expect(charts.getState()).toMatchObject({ failed: null, chart: { standId: 'demo-rack' } });
   stop();
 });

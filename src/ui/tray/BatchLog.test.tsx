@@ -89,7 +89,7 @@ test('potted on twice of a day is potted on once: the trays of a planned batch a
     workspace.sites.getState().site.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.filter((y) => y.batchId === batch().id)));
   const plan = site.season!.batches[0]!;
   const containers = ['cell-200', 'cell-72', 'cell-50'].map((containerId, i) => ({ containerId, fromDay: 9 * i }));
-  workspace.sites.setState({ site: { ...site, season: { ...site.season!, batches: [{ ...plan, cropId: batch().cropId, batchId: batch().id, cells: 40, containers }] } } }); // prettier-ignore
+  act(() => workspace.sites.setState({ site: { ...site, season: { ...site.season!, batches: [{ ...plan, cropId: batch().cropId, batchId: batch().id, cells: 40, containers }] } } })); // prettier-ignore
   await user.click(screen.getByRole('button', { name: 'Potted on' }));
   expect(trays().map((y) => y.containerId)).toEqual(['cell-72']);
   await user.click(screen.getByRole('button', { name: 'Potted on' }));
