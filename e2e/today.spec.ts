@@ -53,7 +53,7 @@ test('jobs stand in the order of the walk; they are done, put off and undone by 
     .getByRole('checkbox', { name: /^Done: Pot on Physalis/ })
     .tap();
   await expect(
-    page.getByText('Physalis is potted on. Its trays on the bench now: 50-cell insert in a 1020 flat.', { exact: true }),
+    page.getByText('Physalis is potted on. Its trays on the bench are now: 50-cell insert in a 1020 flat.', { exact: true }),
   ).toBeVisible();
 
   // All of it is in the journal, and stays there.

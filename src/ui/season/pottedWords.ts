@@ -7,7 +7,7 @@ export function pottedWords(site: Site, { added, stuck }: Pick<PottedOn, 'added'
   const more = added.map(({ tierId, trays }) => `${traysWords(trays)} more on ${tierName(site, tierId)}`);
   const room =
     stuck > 0
-      ? ` No room there for ${traysWords(stuck)}: make room on the bench, and add ${stuck === 1 ? 'it' : 'them'} where the light is right.`
+      ? ` There was no room for ${traysWords(stuck)}. Make room on the bench, then add ${stuck === 1 ? 'it' : 'them'} where the light is right.`
       : '';
-  return `Its trays on the bench now: ${[containersName(containerId), ...more].join(', ')}.${room}`;
+  return `Its trays on the bench are now: ${[containersName(containerId), ...more].join(', ')}.${room}`;
 }

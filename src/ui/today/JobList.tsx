@@ -67,10 +67,15 @@ export function JobList({ jobs, stands, doneKeys }: JobListProps) {
               <AllOfTier
                 jobs={ofTier}
                 onDone={() => {
-                  const done = changeSite(sites, 'do all of a tier', (s) =>
-                    ofTier.reduce((now, j) => siteAfter(now, j, today)?.site ?? now, s),
+                  const all = ofTier.reduce(
+                    (now, j) => {
+                      const after = siteAfter(now.site, j, today);
+                      return after ? { site: after.site, told: [...now.told, after.told] } : now;
+                    },
+                    { site: sites.getState().site, told: [`${ofTier.length} jobs are done.`] },
                   );
-                  if (done) say(`${ofTier.length} jobs are done.`, { label: 'Undo', run: () => undo(sites) });
+                  if (changeSite(sites, 'do all of a tier', () => all.site))
+                    say(all.told.filter(Boolean).join(' '), { label: 'Undo', run: () => undo(sites) });
                 }}
               />
             )}

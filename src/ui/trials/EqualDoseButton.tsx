@@ -19,7 +19,7 @@ const WHY: Readonly<Record<Extract<EqualDose, { ok: false }>['why'], string>> = 
   'one-tier': 'Two arms share a tier and its lamps. Give each arm a tier of its own first.',
   'one-timer': 'The arms share a timer, so their hours cannot differ. Plug them into timers of their own first.',
   'others-timer':
-    'A timer that would have to be cut also lights trays that are not in the trial. Plug the lamps of the trial into a timer of their own first.',
+    'The hours must differ, but one of the timers also lights trays that are not in the trial. Plug the lamps of the trial into a timer of their own first.',
   'out-of-reach': 'Heights and hours do not reach far enough. Hang lamps that are more alike.',
 };
 

@@ -1,6 +1,6 @@
 import { readNumber, type DecimalSign } from '../../units/readNumber';
 
-/** The most that is taken for a feed or what runs off, mS/cm; our convention: no plant stands a tenth part of sea water's 50 for long. */
+/** The most that is taken for a feed or what runs off, mS/cm; our convention: feeds lie below 5, sea water is about 50. */
 export const MOST_CONDUCTIVITY = 20;
 
 /**

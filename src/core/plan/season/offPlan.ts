@@ -133,7 +133,7 @@ export function offPlanOf(
   });
 }
 
-/** What decides when a batch may go out: its crop's ages, how late it came up, and the weather; null: it stays in, or nothing is known of it. */
+/** What decides when a batch may go out: its crop's ages, by how many days it came up late, and from when the weather lets it (null: it stays in, or nothing is known). */
 function goingOut({ batch, crop, parts, emergence }: BatchCourse, season: SeasonPlan, today: Day) {
   const rules = rulesFor(crop, season);
   const sown = parts[0]?.from ?? batch.sown;

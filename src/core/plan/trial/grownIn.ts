@@ -1,16 +1,22 @@
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
 import type { BenchStand } from '../../answer/stand/benchStand';
-import type { GrownIn, Site } from '../../site/stand/Site';
+import type { GrownIn, Site, Stand } from '../../site/stand/Site';
 import { resultsOf } from '../advice/Effect';
 
 /** Batches of which something is written down and whose last tray was taken away between two sites. */
 export function leavingOf(before: Site, after: Site): string[] {
   if (before.stands === after.stands) return [];
-  const [stood, stands] = [standingOf(before), standingOf(after)];
-  return after.batches.filter((b) => b.log.length > 0 && stood.has(b.id) && !stands.has(b.id)).map((b) => b.id);
+  // Asked at every step of a hand: what has not changed is not gone through.
+  const [was, is] = [new Set(before.stands), new Set(after.stands)];
+  const stands = standingOn(after.stands.filter((s) => !was.has(s)));
+  const gone = [...standingOn(before.stands.filter((s) => !is.has(s)))].filter((id) => !stands.has(id));
+  if (gone.length === 0) return [];
+  const elsewhere = standingOn(after.stands);
+  return after.batches.filter((b) => b.log.length > 0 && gone.includes(b.id) && !elsewhere.has(b.id)).map((b) => b.id);
 }
 
-const standingOf = ({ stands }: Site): Set<string> => new Set(stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => y.batchId))));
+const standingOn = (stands: readonly Stand[]): Set<string> =>
+  new Set(stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => y.batchId))));
 
 /** The light in which a batch stands, all its trays together; null where it stands nowhere. @param lit  stands with their light */
 export function grownInOf(batchId: string, lit: readonly { readonly stand: BenchStand; readonly answer: BenchAnswer }[]): GrownIn | null {
@@ -28,6 +34,6 @@ export function grownInOf(batchId: string, lit: readonly { readonly stand: Bench
 export const withGrownIn =
   (batchId: string, grownIn: GrownIn) =>
   (site: Site): Site =>
-    standingOf(site).has(batchId) || !site.batches.some((b) => b.id === batchId)
+    standingOn(site.stands).has(batchId) || !site.batches.some((b) => b.id === batchId)
       ? site
       : { ...site, batches: site.batches.map((b) => (b.id === batchId ? { ...b, grownIn } : b)) };
