@@ -1,3 +1,4 @@
+import { USUAL_HARDENING } from '@/core/plan/season/hardening';
 import type { Job } from '@/core/plan/today/Job';
 import { cropOf } from '@/core/site/crop/cropOf';
 import type { RotationKind } from '@/core/site/stand/Rotation';
@@ -66,6 +67,12 @@ export const ROTATE_WORDS: Readonly<Record<RotationKind, string>> = {
   both: 'Turn each tray half round, and let it move on by one place',
 };
 
+/** Of plants that were not outdoors for long enough, as far as somebody ticked it. */
+const hardenedWords = (days: number | null): string =>
+  days !== null && days < USUAL_HARDENING.leastDays
+    ? ` Only ${days} of ${USUAL_HARDENING.leastDays} days outdoors are ticked. Sun and wind burn plants that are not hardened off.`
+    : '';
+
 const capital = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)}`;
 
 /** @param stand  that the job is at, looked up; undefined for a job that is nowhere */
@@ -119,7 +126,7 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, tol
       return {
         title: `${planned?.goal === 'ready' ? 'Ready:' : 'Plant out'} ${plan}, ${plantsWords(what.plants)}`,
         where,
-        why: `It is old enough, and the weather should allow it.${late}`,
+        why: `It is old enough, and the weather should allow it.${hardenedWords(what.daysOutdoors)}${late}`,
         href: planHref,
         done: `${plan} has left the shelves.`,
       };

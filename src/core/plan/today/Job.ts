@@ -11,7 +11,14 @@ export type JobKind =
   | { readonly kind: 'sow'; readonly planId: string }
   | { readonly kind: 'pot-on'; readonly planId: string; readonly batchId: string; readonly containerId: string; readonly plants: number }
   | { readonly kind: 'harden'; readonly planId: string; readonly until: Day; readonly outdoors: OutdoorDay }
-  | { readonly kind: 'out'; readonly planId: string; readonly batchId: string | null; readonly plants: number }
+  /** `daysOutdoors`: days of hardening that were ticked; null: it does not go outdoors. */
+  | {
+      readonly kind: 'out';
+      readonly planId: string;
+      readonly batchId: string | null;
+      readonly plants: number;
+      readonly daysOutdoors: number | null;
+    }
   | { readonly kind: 'look-for-seedlings'; readonly batchId: string; readonly from: Day; readonly to: Day; readonly overdue: boolean }
   | { readonly kind: 'cover-off'; readonly batchId: string; readonly trayIds: readonly string[] }
   | { readonly kind: 'mat-off'; readonly pluggedId: string; readonly name: string }

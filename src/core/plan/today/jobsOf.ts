@@ -167,13 +167,25 @@ function seasonJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day,
         case 'harden':
           return d.until >= day && batch.batchId !== null ? [hardenJob(site, batch.id, [d.day, d.until], day, at)] : [];
         case 'out':
-          return place ? make({ kind: 'out', planId: batch.id, batchId: batch.batchId, plants: d.plants }) : [];
+          return place
+            ? make({
+                kind: 'out',
+                planId: batch.id,
+                batchId: batch.batchId,
+                plants: d.plants,
+                daysOutdoors: batch.goal === 'outdoors' ? daysOutdoors(site, batch.id) : null,
+              })
+            : [];
         default:
           return [];
       }
     });
   });
 }
+
+/** Days of hardening of a planned batch that were ticked. */
+const daysOutdoors = ({ jobMarks }: Pick<Site, 'jobMarks'>, planId: string): number =>
+  jobMarks.filter((m) => m.state === 'done' && m.key.startsWith(`harden ${planId} `)).length;
 
 /** Outdoors for as long as the days before allow: asked anew on each of its days; only those count that were ticked. */
 function hardenJob(site: Site, planId: string, [from, until]: readonly [Day, Day], day: Day, at: Parameters<typeof job>[3]): Job {

@@ -253,6 +253,10 @@ test('plants are taken outdoors anew on every day of hardening: done today, it i
   expect(hours(site, TODAY)).toEqual([[1, 1, 'shade']]);
   expect(hours(done, TODAY + 1)).toEqual([[2, 2, 'shade']]);
   expect(hours(done, TODAY + 2)).toEqual([[2, 1, 'shade']]);
+  // On its day to go out it is known how many there were.
+  const out = (s: Site) =>
+    jobs(s, TODAY + 4).flatMap((j) => (j.what.kind === 'out' && j.what.planId === plan.id ? j.what.daysOutdoors : []));
+  expect([out(site), out(done)]).toEqual([[0], [1]]);
 });
 
 test('seedlings without a fan are moved by hand once a week, and never where a fan is plugged in', () => {
