@@ -181,7 +181,7 @@ export function createWorkspace(language: string): Workspace {
       if (threads.isOpen) return;
       threads.open();
       check.begin();
-      const stopFollowing = followLeaving(sites, lightOfStand);
+      const stopFollowing = followLeaving(sites, lightOfStand, () => days.getState().today);
       ends.push(() => {
         stopFollowing();
         check.end();

@@ -317,6 +317,14 @@ test('a file of version 16, written before batches knew the light they were grow
   expect(read(exportSite(old))).toEqual(old);
 });
 
+test('a file of version 17, written before trials knew when their trays changed places, is brought up to date: on no day, and batches know their light', () => {
+  const old = read(readFileSync('test/fixtures/site-version-17.json', 'utf8'));
+  expect(old.trials.length).toBeGreaterThan(1);
+  expect(old.trials.every((t) => t.moves.length === 0 && t.trays.every((row) => row.had === undefined))).toBe(true);
+  expect(old.batches.flatMap((b) => b.grownIn ?? [])).toEqual([{ dli: 12.5, area_m2: 0.28 }]);
+  expect(read(exportSite(old))).toEqual(old);
+});
+
 test('the light that a batch was grown in goes out and comes in as it is', () => {
   const base = demoSite('en-GB', null);
   const grown: Site = { ...base, batches: base.batches.map((b, i) => (i === 0 ? { ...b, grownIn: { dli: 12.5, area_m2: 0.28 } } : b)) };
@@ -413,13 +421,14 @@ test('clinic and trials go out and come in as they were, and what contradicts it
     ends: null,
     selection: 'none',
     rotate_days: 3,
+    moves: [dayFrom(2027, 2, 4), dayFrom(2027, 2, 7)],
     arms: [
       { id: 'A', name: 'near', medium: '', isMatOn: false, dli: null },
       { id: 'B', name: 'far', medium: 'fine mix', isMatOn: true, dli: 11.5 },
     ],
     trays: [
       { code: 'K7', arm: 'A', trayId: null, block: 'left', values: [12.5, null, 0], sown: null },
-      { code: 'M2', arm: 'B', trayId: 'gone', block: '', values: [], sown: 24 },
+      { code: 'M2', arm: 'B', trayId: 'gone', block: '', values: [], sown: 24, had: { days: 28, mol_per_m2: 301.25, kWh: 4.5, area_m2: 0.12, batchId: 'b', cropId: 'leek', sown: dayFrom(2027, 1, 9), tierId: 'u', lamps: ['x', 'y'], distance: 0.125, hours: 15, coverId: null, containerId: 'cell-72' } }, // prettier-ignore
     ],
     deviations: [{ id: 'd', day: dayFrom(2027, 2, 9), text: 'a mat came off', arms: ['B'] }],
     seed: 7,
@@ -517,7 +526,7 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes(text.replace('"stands": [', '"stands": [[], '))).toEqual(['file/list-in-list stands[0]']);
   expect(codes(text.replace('"tiers": [', '"tiers": [[{}], '))).toEqual(['file/list-in-list stands[0].tiers[0]']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
-  expect(codes(text.replace('"version": 17', '"version": 18'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"version": 18', '"version": 19'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
   expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
 });

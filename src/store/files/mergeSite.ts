@@ -129,7 +129,7 @@ export function mergeSite(site: Site, other: Site): Site {
       ...other.trials.map((t) => ({
         ...t,
         id: rename(t.id),
-        trays: t.trays.map((y) => ({ ...y, trayId: y.trayId && rename(y.trayId) })),
+        trays: t.trays.map((y) => ({ ...y, trayId: y.trayId && rename(y.trayId), ...(y.had && { had: { ...y.had, batchId: rename(y.had.batchId), tierId: rename(y.had.tierId), cropId: cropId(y.had.cropId) } }) })), // prettier-ignore
         deviations: t.deviations.map((d) => ({ ...d, id: rename(d.id) })),
       })),
     ],

@@ -20,12 +20,14 @@ import {
 } from 'class-validator';
 import {
   ARM_IDS,
+  MOST_TRIAL_MOVES,
   MOST_TRIAL_TRAYS,
   MOST_VALUES,
   OUTCOME_KINDS,
   SELECTIONS,
   TRIAL_FACTORS,
   type ArmId,
+  type TrayHad,
   type Trial,
   type TrialFactor,
 } from '../../core/site/trial/Trial';
@@ -53,6 +55,22 @@ export class MeasuredFile {
   @ValidateIf((o: MeasuredFile) => o.value !== null) @IsNumber(finite) @Min(-1e6) @Max(1e6) value!: number | null;
 }
 
+export class TrayHadFile {
+  @IsInt() @Min(0) @Max(36_500) days!: number;
+  @IsNumber(finite) @Min(0) @Max(1e7) mol_per_m2!: number;
+  @IsNumber(finite) @Min(0) @Max(1e6) kWh!: number;
+  @IsNumber(finite) @Min(0) @Max(100) area_m2!: number;
+  @IsString() @MaxLength(80) batchId!: string;
+  @IsString() @MaxLength(80) cropId!: string;
+  @IsOptional() @IsDay() sown!: string | null;
+  @IsString() @MaxLength(80) tierId!: string;
+  @IsArray() @ArrayMaxSize(50) @IsString({ each: true }) @MaxLength(80, { each: true }) lamps!: string[];
+  @IsOptional() @IsNumber(finite) @Min(-10) @Max(10) distance_m!: number | null;
+  @IsNumber(finite) @Min(0) @Max(24) hours!: number;
+  @IsOptional() @IsString() @MaxLength(80) coverId!: string | null;
+  @IsOptional() @IsString() @MaxLength(80) containerId!: string | null;
+}
+
 export class TrialTrayFile {
   @IsString() @MaxLength(12) code!: string;
   @IsIn(ARM_IDS) arm!: ArmId;
@@ -60,6 +78,7 @@ export class TrialTrayFile {
   @IsString() @MaxLength(80) block!: string;
   @IsArray() @ArrayMaxSize(MOST_VALUES) @ValidateNested({ each: true }) @Type(() => MeasuredFile) plants!: MeasuredFile[];
   @IsOptional() @IsInt() @Min(1) @Max(10_000) sown!: number | null;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => TrayHadFile) had?: TrayHadFile;
 }
 
 export class DeviationFile {
@@ -80,6 +99,7 @@ export class TrialFile {
   @IsOptional() @IsDay() ends!: string | null;
   @IsIn(SELECTIONS) selection!: (typeof SELECTIONS)[number];
   @IsOptional() @IsInt() @Min(1) @Max(60) rotate_days!: number | null;
+  @IsOptional() @IsArray() @ArrayMaxSize(MOST_TRIAL_MOVES) @IsDay({ each: true }) moves!: string[];
   @IsArray() @ArrayMinSize(2) @ArrayMaxSize(ARM_IDS.length) @ValidateNested({ each: true }) @Type(() => ArmFile) arms!: ArmFile[];
   @IsArray() @ArrayMaxSize(MOST_TRIAL_TRAYS) @ValidateNested({ each: true }) @Type(() => TrialTrayFile) trays!: TrialTrayFile[];
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => DeviationFile) deviations!: DeviationFile[];
@@ -92,10 +112,38 @@ export const writeTrial = (t: Trial): TrialFile => ({
   outcome: { ...t.outcome },
   starts: isoOf(t.starts),
   ends: t.ends === null ? null : isoOf(t.ends),
+  moves: t.moves.map(isoOf),
   arms: t.arms.map(({ dli, ...a }) => ({ ...a, dli_mol: dli })),
-  trays: t.trays.map(({ values, ...y }) => ({ ...y, plants: values.map((value) => ({ value })) })),
+  trays: t.trays.map(({ values, had, ...y }) => ({
+    ...y,
+    plants: values.map((value) => ({ value })),
+    ...(had ? { had: writeHad(had) } : {}),
+  })),
   deviations: t.deviations.map((d) => ({ ...d, day: isoOf(d.day), arms: [...d.arms] })),
   ended: t.ended === null ? null : isoOf(t.ended),
+});
+
+const hadOf = (f: TrayHadFile): TrayHad => ({
+  days: f.days,
+  mol_per_m2: f.mol_per_m2,
+  kWh: f.kWh,
+  area_m2: f.area_m2,
+  batchId: f.batchId,
+  cropId: f.cropId,
+  sown: f.sown ? dayOf(f.sown) : null,
+  tierId: f.tierId,
+  lamps: [...f.lamps],
+  distance: f.distance_m ?? null,
+  hours: f.hours,
+  coverId: f.coverId ?? null,
+  containerId: f.containerId ?? null,
+});
+
+const writeHad = ({ sown, distance, ...had }: TrayHad): TrayHadFile => ({
+  ...had,
+  sown: sown === null ? null : isoOf(sown),
+  lamps: [...had.lamps],
+  distance_m: distance,
 });
 
 export const trialOf = (f: TrialFile): Trial => ({
@@ -108,6 +156,7 @@ export const trialOf = (f: TrialFile): Trial => ({
   ends: f.ends ? dayOf(f.ends) : null,
   selection: f.selection,
   rotate_days: f.rotate_days ?? null,
+  moves: (f.moves ?? []).map(dayOf),
   arms: f.arms.map(({ id, name, medium, isMatOn, dli_mol }) => ({ id, name, medium, isMatOn, dli: dli_mol ?? null })),
   trays: f.trays.map((y) => ({
     code: y.code,
@@ -116,6 +165,7 @@ export const trialOf = (f: TrialFile): Trial => ({
     block: y.block,
     values: y.plants.map((p) => p.value),
     sown: y.sown ?? null,
+    ...(y.had ? { had: hadOf(y.had) } : {}),
   })),
   deviations: f.deviations.map((d) => ({ id: d.id, day: dayOf(d.day), text: d.text, arms: [...d.arms] })),
   seed: f.seed,

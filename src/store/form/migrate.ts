@@ -9,7 +9,7 @@ import { CORD } from '../../core/site/stand/Hanger';
 import { ON_THE_FLOOR, SHELF } from '../../core/site/stand/plain';
 
 /** The version of the file that is written today. */
-export const VERSION = 17;
+export const VERSION = 18;
 
 /**
  * Brings the file of an older version up to today's, step by step. What is not as the older version promised is left as
@@ -35,6 +35,7 @@ export const VERSION = 17;
  *     14 → 15: lamps may be tilted, and readings know of it. Before, all hung level.
  *     15 → 16: lamps may travel on rails, and readings know of it. Before, all hung still.
  *     16 → 17: batches may remember the light that they were grown in. Before, none did.
+ *     17 → 18: trials know on which days their trays changed places, and what a tray that is gone had been given. Before, none did.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;
@@ -53,7 +54,8 @@ export function migrate(data: Record<string, unknown>): Record<string, unknown> 
   const fourteenth = thirteenth.version === 13 ? { ...thirteenth, version: 14 } : thirteenth;
   const fifteenth = fourteenth.version === 14 ? { ...fourteenth, version: 15 } : fourteenth;
   const sixteenth = fifteenth.version === 15 ? { ...fifteenth, version: 16 } : fifteenth;
-  return sixteenth.version === 16 ? { ...sixteenth, version: 17 } : sixteenth;
+  const seventeenth = sixteenth.version === 16 ? { ...sixteenth, version: 17 } : sixteenth;
+  return seventeenth.version === 17 ? { ...seventeenth, version: 18 } : seventeenth;
 }
 
 const toVersion2 = (data: Record<string, unknown>) => withTiers({ ...data, version: 2 }, (tier) => ({ readings: [], ...tier }));

@@ -18,7 +18,7 @@ import type { LampFile, LitLampFile, ReadingFile, SiteFile, TravelFile } from '.
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 17,
+    version: 18,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
     stands: site.stands.map((s) => ({

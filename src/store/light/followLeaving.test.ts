@@ -3,11 +3,16 @@ import { questionOfStand } from '../../core/answer/bench/questionOfStand';
 import { benchStandOf, type BenchStand } from '../../core/answer/stand/benchStand';
 import { MOL_SECONDS } from '../../core/judge/dli/dli';
 import { daylightDli } from '../../core/judge/dli/LightDay';
+import { designOf, reviewTrial } from '../../core/plan/trial/designOf';
+import { efficiencyOf } from '../../core/plan/trial/efficiencyOf';
 import { groupsOf } from '../../core/plan/trial/learnedOf';
+import { trialPlacesOf } from '../../core/plan/trial/trialPlaces';
 import { letLeave, logIt } from '../../core/site/growth/changeGrowth';
 import { addTray, moveThings, removeThings } from '../../core/site/stand/change';
+import { changeTrial, goOnWithTrial } from '../../core/site/stand/changeTrials';
 import { plantedAreaOf } from '../../core/site/stand/footprint';
 import type { Site } from '../../core/site/stand/Site';
+import type { Trial } from '../../core/site/trial/Trial';
 import { tables } from '../../core/things/tables/libraryTables';
 import { dayFrom } from '../../core/units/day';
 import { demoSite } from '../site/demoSite';
@@ -21,13 +26,17 @@ const { stand, tier, tray } = standing.find((x) => x.tray.label === 'Celery, ear
 const harvest = { id: 'h', day: TODAY, what: 'harvest', height: null, stage: null, weight_g: 180 } as const;
 const start: Site = logIt(tray.batchId, harvest)(letLeave(tray.batchId, TODAY - 1)(demo));
 
-function opened() {
-  const sites = createSiteStore(start);
+function opened(from: Site = start) {
+  const sites = createSiteStore(from);
   const asked: string[] = [];
-  const stop = followLeaving(sites, async (of: BenchStand) => {
-    asked.push(of.stand.id);
-    return answerBench(questionOfStand(of, null));
-  });
+  const stop = followLeaving(
+    sites,
+    async (of: BenchStand) => {
+      asked.push(of.stand.id);
+      return answerBench(questionOfStand(of, null));
+    },
+    () => TODAY,
+  );
   const site = () => sites.getState().site;
   const grownIn = () => site().batches.find((b) => b.id === tray.batchId)?.grownIn;
   const settled = () => new Promise((then) => setTimeout(then, 0));
@@ -74,7 +83,7 @@ test('it is no step: one undo brings the tray back, and what came before is as i
 });
 
 test('nothing is asked while a tray stands, of a batch that nothing is known of, or after the end', async () => {
-  const { sites, asked, stop, grownIn, settled } = opened();
+  const { sites, asked, stop, grownIn, settled } = opened({ ...start, trials: [] });
   changeSite(sites, 'move', moveThings(tier.id, [tray.id], 0.01, 0));
   const ids = ['b', 'extra'];
   changeSite(sites, 'add', addTray(tier.id, tables.container('pot-9')!, { cropId: 'celery', stage: 'seedling' }, { x: 0.05, y: 0.05 }, () => ids.shift()!)); // prettier-ignore
@@ -84,4 +93,52 @@ test('nothing is asked while a tray stands, of a batch that nothing is known of,
   stop();
   await settled();
   expect([asked, grownIn()]).toEqual([[stand.id], undefined]);
+});
+
+/** A trial of the demo's two celery trays, for a week so far. */
+const trial: Trial = { ...start.trials.find((t) => t.ended === null)!, id: 'x', starts: TODAY - 7, ends: null, moves: [] };
+const running: Site = { ...start, trials: [trial] };
+const hadIn = (site: Site) => site.trials[0]!.trays.map((row) => row.had);
+
+test('a tray of a trial that is taken away, and all trays of one that ends, keep what they had been given and how they stood', async () => {
+  const { sites, site, settled } = opened(running);
+  changeSite(sites, 'delete', removeThings([tray.id]));
+  await settled();
+  const at = trial.trays.findIndex((row) => row.trayId === tray.id);
+  const gone = hadIn(site())[at]!;
+  expect(gone.mol_per_m2).toBeCloseTo(7 * dose(), 2);
+  expect(gone).toMatchObject({ days: 7, batchId: tray.batchId, cropId: 'celery', tierId: tier.id, containerId: tray.containerId });
+  expect(gone.kWh).toBeGreaterThan(0);
+  expect(hadIn(site())[1 - at]).toBeUndefined();
+  undo(sites);
+  expect(hadIn(site())).toEqual([undefined, undefined]);
+  // Ended, what is done to lamps and trays later changes nothing of it.
+  changeSite(sites, 'end', changeTrial('x', () => ({ ended: TODAY }))); // prettier-ignore
+  await settled();
+  const kept = hadIn(site());
+  expect(kept.map((had) => had?.days)).toEqual([7, 7]);
+  expect(kept[at]!.mol_per_m2).toBeCloseTo(gone.mol_per_m2, 2);
+  changeSite(sites, 'delete', removeThings([tray.id]));
+  await settled();
+  expect(hadIn(site())).toEqual(kept);
+  // It goes on: what stands tells it itself again, what is gone does not come back.
+  changeSite(sites, 'go on', goOnWithTrial('x'));
+  expect(hadIn(site()).map((had) => had !== undefined)).toEqual([0, 1].map((i) => i === at));
+});
+
+test('a trial is reviewed by how its trays stood, when they are gone', async () => {
+  const { sites, site, settled } = opened(running);
+  changeSite(sites, 'end', changeTrial('x', () => ({ ended: TODAY }))); // prettier-ignore
+  await settled();
+  const bench = benchStandOf(site(), site().stands.find((s) => s.id === stand.id)!, tables); // prettier-ignore
+  const places = trialPlacesOf([{ stand: bench, answer: answerBench(questionOfStand(bench, null)) }]);
+  const [then, after] = [designOf(trial, places), designOf(site().trials[0]!, new Map())];
+  expect(after.arms.map((arm) => ({ ...arm, dli: 0, distance_m: 0 }))).toEqual(then.arms.map((arm) => ({ ...arm, dli: 0, distance_m: 0 })));
+  after.arms.forEach((arm, i) => expect(arm.dli!).toBeCloseTo(then.arms[i]!.dli!, 2));
+  after.arms.forEach((arm, i) => expect(arm.distance_m!).toBeCloseTo(then.arms[i]!.distance_m!, 3));
+  expect(efficiencyOf({ ...site().trials[0]!, outcome: { ...trial.outcome, unit: 'g' } }, new Map(), TODAY)).not.toBeNull();
+  // What was never drawn is not said to be alike.
+  const nowhere = { ...trial, factor: 'distance' as const, trays: trial.trays.map((row) => ({ ...row, trayId: null })) };
+  expect(reviewTrial(nowhere, places).codes).not.toContain('NO_CONTRAST');
+  expect(reviewTrial({ ...trial, factor: 'distance' }, places).codes).toContain('NO_CONTRAST');
 });

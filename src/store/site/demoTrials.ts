@@ -25,6 +25,7 @@ export function withDemoTrials(site: Site, today: Day): Site {
     ends: null,
     selection: 'none',
     rotate_days: null,
+    moves: [],
     arms: [
       { id: 'A', name: 'no mat', medium: '', isMatOn: false, dli: null },
       { id: 'B', name: 'mat left on', medium: '', isMatOn: true, dli: null },
@@ -50,6 +51,7 @@ export function withDemoTrials(site: Site, today: Day): Site {
     ends: today - 42,
     selection: 'none',
     rotate_days: 3,
+    moves: [],
     arms: [
       { id: 'A', name: '11 mol', medium: '', isMatOn: false, dli: 11 },
       { id: 'B', name: '15 mol', medium: '', isMatOn: false, dli: 15 },

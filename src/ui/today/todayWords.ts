@@ -3,6 +3,9 @@ import type { Job } from '@/core/plan/today/Job';
 import { cropOf } from '@/core/site/crop/cropOf';
 import type { RotationKind } from '@/core/site/stand/Rotation';
 import type { Site } from '@/core/site/stand/Site';
+import { drawnTrays } from '@/core/plan/trial/moveTrialOn';
+import { comesWithPlace, roundsOf } from '@/core/plan/trial/trialRounds';
+import type { Trial } from '@/core/site/trial/Trial';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import type { Day } from '@/core/units/day';
@@ -36,6 +39,15 @@ export function whereWords(site: Site, { standId, tier }: Pick<Job, 'standId' | 
   const stand = site.stands.find((s) => s.id === standId);
   if (!stand) return 'Anywhere';
   return tier === null || stand.tiers.length === 1 ? stand.name : `${stand.name}, tier ${tier}`;
+}
+
+/** Where each tray of a trial goes, and why there. */
+function movesOnWords(site: Site, trial: Trial): string {
+  const rounds = roundsOf(trial, drawnTrays(site)).map((round) => [...round, round[0]!].map((row) => row.code).join(' \u2192 '));
+  const why = comesWithPlace(trial)
+    ? 'No tray goes to another arm, for what you compare comes with the place.'
+    : 'So no place favours an arm.';
+  return `Each goes to where the next stands: ${rounds.join('; ')}. ${why}`;
 }
 
 /** What it means that a job is late; growers' consensus. Kinds that are asked for anew every day are never late. */
@@ -248,10 +260,10 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, tol
         where: 'Season, trials',
         why:
           what.act === 'rotate'
-            ? `Each tray moves on by one place, so that no place favours an arm.${late}`
+            ? `${trial ? movesOnWords(site, trial) : ''}${late}`
             : `It ends today, as fixed before it began. Measure every plant by its tray’s code, before you look which arm that is.${late}`,
         href: `/season/trials/${encodeURIComponent(what.trialId)}`,
-        done: 'Noted.',
+        done: what.act === 'rotate' ? 'Noted. They stand there on the bench too.' : 'Noted.',
       };
     }
   }

@@ -1,6 +1,6 @@
 import { leastPOfTrial, summariesOf } from '@/core/plan/trial/resultOf';
 import { noticeableOf, smallestNoticed } from '@/core/plan/trial/noticeableOf';
-import type { TrialPlace } from '@/core/plan/trial/designOf';
+import type { TrialPlace } from '@/core/plan/trial/trialPlaces';
 import { leaksOf, type Leak } from '@/core/plan/trial/leaksOf';
 import { scatterWhenSwapped } from '@/core/plan/trial/lightOfTrial';
 import type { DesignReview } from '@/core/judge/trial/reviewDesign';
@@ -50,7 +50,7 @@ export function DesignPanel({ trial, review, places }: DesignPanelProps) {
       </h2>
       <ul className="divide-y divide-line border-y border-line empty:hidden">
         {review.codes.map((code) => {
-          const { title, mend } = designFaultWords(code, review);
+          const { title, mend } = designFaultWords(trial, code, review);
           return (
             <li key={code} className="py-2" data-testid="design-fault">
               <p className="font-semibold text-copper">{title}</p>

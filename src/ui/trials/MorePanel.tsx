@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import type { TrialPlace } from '@/core/plan/trial/designOf';
+import type { TrialPlace } from '@/core/plan/trial/trialPlaces';
 import { efficiencyOf } from '@/core/plan/trial/efficiencyOf';
 import { comparePairedScores, triangle } from '@/core/judge/trial/taste';
 import type { Trial } from '@/core/site/trial/Trial';

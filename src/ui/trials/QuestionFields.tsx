@@ -1,5 +1,6 @@
 'use client';
 import { OUTCOME_KINDS, SELECTIONS, TRIAL_FACTORS, type Trial } from '@/core/site/trial/Trial';
+import { comesWithPlace } from '@/core/plan/trial/trialRounds';
 import { DayField } from '../parts/DayField';
 import { SelectField } from '../parts/SelectField';
 import { TextField } from '../parts/TextField';
@@ -75,7 +76,7 @@ export function QuestionFields({ trial, isFixed, onChange }: QuestionProps) {
         <DayField label="Starts" value={trial.starts} onChange={(starts) => starts !== null && onChange('date the start', { starts })} />
         <DayField label="Ends" value={trial.ends} clearable min={trial.starts} onChange={(ends) => onChange('fix the end', { ends })} />
         <SelectField
-          label="Trays change places"
+          label={comesWithPlace(trial) ? 'Trays of an arm change places' : 'Trays change places'}
           value={String(trial.rotate_days ?? 0)}
           options={[
             { value: '0', label: 'Never' },

@@ -2,8 +2,10 @@
 import { Plus, Shuffle, X } from 'lucide-react';
 import { codeFor, dealOut } from '@/core/plan/trial/dealOut';
 import { lightSoFar } from '@/core/plan/trial/lightOfTrial';
-import { dliOfPlace, type TrialPlace } from '@/core/plan/trial/designOf';
+import { dliOfPlace } from '@/core/plan/trial/designOf';
+import type { TrialPlace } from '@/core/plan/trial/trialPlaces';
 import { ARM_IDS, MOST_TRIAL_TRAYS, type ArmId, type Trial, type TrialTrayRow } from '@/core/site/trial/Trial';
+import type { Site } from '@/core/site/stand/Site';
 import { undo } from '@/store/site/siteStore';
 import { CheckField } from '../parts/CheckField';
 import { Button } from '../parts/Button';
@@ -36,6 +38,7 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
   );
   const set = (code: string, how: Partial<TrialTrayRow>, what = 'change a tray of the trial') =>
     onChange(what, { trays: trial.trays.map((t) => (t.code === code ? { ...t, ...how } : t)) });
+  const taken = new Set(trial.trays.map((t) => t.trayId));
   const today = useToday();
   const soFar = lightSoFar(trial, places, today);
   const isCount = trial.outcome.kind === 'counted';
@@ -140,8 +143,12 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
               <SelectField
                 label="Tray"
                 value={t.trayId ?? ''}
-                options={[{ value: '', label: 'Elsewhere' }, ...options]}
-                onChange={(id) => set(t.code, { trayId: id || null }, 'choose a tray')}
+                options={[
+                  { value: '', label: 'Elsewhere' },
+                  ...goneOption(site, t, options),
+                  ...options.filter((o) => o.value === t.trayId || !taken.has(o.value)),
+                ]}
+                onChange={(id) => set(t.code, { trayId: id || null, had: undefined }, 'choose a tray')}
               />
               <Button
                 kind="quiet"
@@ -156,7 +163,11 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
               </span>
               <span className="pb-1.5 text-sm text-soft" title="mol/m², a day now, and since the trial began">
                 {dose === null ? '' : `${dliNumber(dose)} mol`}
-                {soFar?.get(t.code) && <span className="block">{Math.round(soFar.get(t.code)!.mol_per_m2)} so far</span>}
+                {soFar.get(t.code) && (
+                  <span className="block">
+                    {Math.round(soFar.get(t.code)!.mol_per_m2)} {t.had ? 'in all' : 'so far'}
+                  </span>
+                )}
               </span>
               <span className="max-md:col-span-4">
                 <ValuesField
@@ -205,6 +216,17 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
     </section>
   );
 }
+
+interface TrayOption {
+  readonly value: string;
+  readonly label: string;
+}
+
+/** What is chosen for a tray of the trial that is on no shelf any more. */
+const goneOption = (site: Site, { trayId, had }: TrialTrayRow, options: readonly TrayOption[]): TrayOption[] =>
+  trayId === null || options.some((o) => o.value === trayId)
+    ? []
+    : [{ value: trayId, label: had ? `${batchName(site, had.batchId)}, taken away` : 'Taken away' }];
 
 /** The arm with the fewest trays. */
 function leastOf(trial: Trial): ArmId {

@@ -2,11 +2,10 @@
 import { Printer } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
-import { designOf } from '@/core/plan/trial/designOf';
+import { reviewTrial } from '@/core/plan/trial/designOf';
 import { useTrialResult } from './useTrialResult';
-import { changeTrial, dropTrial } from '@/core/site/stand/changeTrials';
+import { changeTrial, dropTrial, goOnWithTrial } from '@/core/site/stand/changeTrials';
 import type { Trial } from '@/core/site/trial/Trial';
-import { reviewDesign } from '@/core/judge/trial/reviewDesign';
 import { trialCsv, trialJson } from '@/store/files/trialText';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
@@ -45,7 +44,7 @@ function OfTrial({ trial }: { trial: Trial }) {
   const today = useToday();
   const router = useRouter();
   const places = useTrialPlaces(trial);
-  const review = useMemo(() => reviewDesign(designOf(trial, places)), [trial, places]);
+  const review = useMemo(() => reviewTrial(trial, places), [trial, places]);
   const { result, isOld } = useTrialResult(trial);
   const change = (what: string, how: Partial<Trial>) =>
     changeSite(
@@ -104,7 +103,9 @@ function OfTrial({ trial }: { trial: Trial }) {
       <footer className="flex flex-wrap gap-2 border-t border-line pt-4 print:hidden">
         <Button
           onClick={() =>
-            change(trial.ended === null ? 'end the trial' : 'go on with the trial', { ended: trial.ended === null ? today : null })
+            trial.ended === null
+              ? change('end the trial', { ended: today })
+              : changeSite(sites, 'go on with the trial', goOnWithTrial(trial.id))
           }
         >
           {trial.ended === null ? 'End the trial today' : 'Go on with it'}

@@ -16,6 +16,7 @@ export function newTrial(id: string, today: Day, seed: number): Trial {
     ends: null,
     selection: 'none',
     rotate_days: 3,
+    moves: [],
     arms: [
       { id: 'A', name: 'as usual', medium: '', isMatOn: false, dli: null },
       { id: 'B', name: 'changed', medium: '', isMatOn: false, dli: null },

@@ -1,3 +1,4 @@
+import { comesWithPlace } from '@/core/plan/trial/trialRounds';
 import type { TrialResult } from '@/core/plan/trial/resultOf';
 import type { Trial, TrialFactor } from '@/core/site/trial/Trial';
 import type { DesignFault, DesignReview, Factor } from '@/core/judge/trial/reviewDesign';
@@ -38,14 +39,27 @@ export const SELECTION_WORDS = {
 const list = (words: readonly string[]) => (words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`);
 const n = (v: number) => String(Number(v.toPrecision(3)));
 
+/** What mends that arms stand in different places. */
+const placeMend = (trial: Pick<Trial, 'factor'>): string =>
+  comesWithPlace(trial)
+    ? 'Warmth and air of its tier are compared along. Spread each arm over two tiers, or exchange the lamps and trays of the arms half way.'
+    : 'Warmth, air and light of the place are compared along. Stand the arms side by side, or let the trays change places.';
+
 /** What keeps a design from answering its question, and what would mend it. */
-export function designFaultWords(code: DesignFault, review: DesignReview): { readonly title: string; readonly mend: string } {
+export function designFaultWords(
+  trial: Pick<Trial, 'factor'>,
+  code: DesignFault,
+  review: DesignReview,
+): { readonly title: string; readonly mend: string } {
   const extra = list(review.extraFactors.map((f) => EXTRA[f]));
   const ratio = review.dliRatio === null ? '' : n(review.dliRatio);
   const words: Record<DesignFault, { title: string; mend: string }> = {
     BUNDLED: {
       title: `${extra.charAt(0).toUpperCase()}${extra.slice(1)} ${review.extraFactors.length === 1 ? 'differs' : 'differ'} as well`,
-      mend: 'Then nobody can say which of them made the difference. Make it the same in all arms.',
+      mend:
+        review.extraFactors.join() === 'position'
+          ? placeMend(trial)
+          : 'Then nobody can say which of them made the difference. Make it the same in all arms.',
     },
     DOSE_UNEQUAL: {
       title: `One arm gets ${ratio} times the light of another`,

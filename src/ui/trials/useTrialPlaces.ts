@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import type { TrialPlace } from '@/core/plan/trial/designOf';
+import { trialPlacesOf, type TrialPlace } from '@/core/plan/trial/trialPlaces';
 import type { Trial } from '@/core/site/trial/Trial';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { useLightOfStands } from '../hours/useLightOfStand';
@@ -15,18 +15,5 @@ export function useTrialPlaces(trial: Trial): ReadonlyMap<string, TrialPlace> {
     return site.stands.filter((s) => s.tiers.some((t) => t.trays.some((y) => ids.has(y.id)))).map((s) => benchStandIn(site, s));
   }, [site, wanted]);
   const lights = useLightOfStands(stands);
-  return useMemo(
-    () =>
-      new Map(
-        stands.flatMap((stand) =>
-          stand.tiers.flatMap((tier) =>
-            tier.trays.map((tray): [string, TrialPlace] => [
-              tray.tray.id,
-              { stand, tier, tray, light: lights.get(stand)?.tiers[tier.tier.id]?.trays[tray.tray.id] ?? null },
-            ]),
-          ),
-        ),
-      ),
-    [stands, lights],
-  );
+  return useMemo(() => trialPlacesOf(stands.map((stand) => ({ stand, answer: lights.get(stand) ?? null }))), [stands, lights]);
 }

@@ -132,7 +132,7 @@ test('a test comes up on Today on its day, not before, and not once it has come 
     0, 1, 1, 0,
   ]);
   // A trial ends on the day that was fixed, and its trays change places on the way.
-  const trial = { ...site.trials[0]!, id: 'x', starts: DAY, ends: DAY + 10, rotate_days: 3, ended: null };
+  const trial = { ...site.trials[0]!, id: 'x', factor: 'medium' as const, starts: DAY, ends: DAY + 10, rotate_days: 3, ended: null };
   const acts = (day: number) =>
     jobsOn({ ...site, clinic: [], trials: [trial] }, [], day, tables).flatMap((j) => (j.what.kind === 'trial' ? [j.what.act] : []));
   expect([acts(DAY - 1), acts(DAY), acts(DAY + 3), acts(DAY + 11)]).toEqual([[], [], ['rotate'], ['measure']]);

@@ -13,12 +13,16 @@ const FITS: Metres = 0.005;
 export function exchangeableIn({ trays }: Pick<Tier, 'trays'>): Tray[][] {
   const groups: Tray[][] = [];
   for (const tray of [...trays].sort((a, b) => a.x - b.x || a.y - b.y)) {
-    const alike = groups.find(([g]) => near(g!.length, tray.length) && near(g!.width, tray.width) && g!.turned === tray.turned && near(g!.risers * g!.riserHeight, tray.risers * tray.riserHeight)); // prettier-ignore
+    const alike = groups.find(([g]) => fitsPlaceOf(tray, g!));
     if (alike) alike.push(tray);
     else groups.push([tray]);
   }
   return groups;
 }
+
+/** Whether a tray can stand where another stands, and the other where it stands. */
+export const fitsPlaceOf = (a: Tray, b: Tray): boolean =>
+  near(a.length, b.length) && near(a.width, b.width) && a.turned === b.turned && near(a.risers * a.riserHeight, b.risers * b.riserHeight);
 const near = (a: Metres, b: Metres) => Math.abs(a - b) <= FITS;
 
 /** The trays of a tier after so many turns of their round: each moves on by one place of its group each time. */

@@ -6,6 +6,7 @@ import type { Site } from '../../site/stand/Site';
 import type { Day } from '../../units/day';
 import type { RotationKind } from '../../site/stand/Rotation';
 import { rotateTier } from '../rotation/rotateTier';
+import { moveTrialOn } from '../trial/moveTrialOn';
 import { doVisit } from '../hang/doVisits';
 import type { Job } from './Job';
 
@@ -52,8 +53,9 @@ export function doJob({ key, what, tierId }: Job, day: Day, newId: () => string)
       case 'brush':
       case 'measure':
       case 'look-again':
-      case 'trial':
         return same;
+      case 'trial':
+        return what.act === 'rotate' ? moveTrialOn(what.trialId, day, newId) : same;
     }
   };
   const done = change();

@@ -14,6 +14,8 @@ import { benchStandOf, lampOf } from '../../answer/stand/benchStand';
 import { safetyGate } from '../../answer/caution/safetyGate';
 import { cautionLibrary } from '../../things/caution/cautionLibrary';
 import { isUnsafe } from '../rotation/rotateTier';
+import { drawnTrays, isMoveUnsafe } from '../trial/moveTrialOn';
+import { roundsOf } from '../trial/trialRounds';
 import { nextOutdoors, USUAL_HARDENING } from '../season/hardening';
 import { datesOf } from '../season/seasonDates';
 import { coursesOf } from '../season/seasonLook';
@@ -96,7 +98,7 @@ export function jobsOn(site: Site, charts: readonly HangChart[], day: Day, table
     ...rotationJobs(site, day, tables),
     ...lampJobs(site, day, tables),
     ...clinicJobs(site, places, day),
-    ...trialJobs(site, day),
+    ...trialJobs(site, day, tables),
   ];
   const order = new Map(site.stands.map((s, i) => [s.id, i]));
   // What is dangerous comes before anything else at a stand.
@@ -256,14 +258,15 @@ function clinicJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day)
 }
 
 /** Trays that change places, and the day on which a trial ends. */
-function trialJobs(site: Site, day: Day): Job[] {
+function trialJobs(site: Site, day: Day, tables: Tables): Job[] {
   return site.trials.flatMap((trial): Job[] => {
     if (trial.ended !== null || day < trial.starts) return [];
     if (trial.ends !== null && day >= trial.ends)
       return [job(`measure trial ${trial.id}`, trial.ends, { kind: 'trial', trialId: trial.id, act: 'measure' }, {})];
-    if (trial.rotate_days === null) return [];
+    if (trial.rotate_days === null || roundsOf(trial, drawnTrays(site)).length === 0) return [];
     const due = day - ((day - trial.starts) % trial.rotate_days);
-    return due > trial.starts ? [job(`rotate trial ${trial.id} ${due}`, due, { kind: 'trial', trialId: trial.id, act: 'rotate' }, {})] : [];
+    if (due <= trial.starts || isMoveUnsafe(site, trial, tables)) return [];
+    return [job(`rotate trial ${trial.id} ${due}`, due, { kind: 'trial', trialId: trial.id, act: 'rotate' }, {})];
   });
 }
 

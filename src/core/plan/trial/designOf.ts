@@ -1,17 +1,9 @@
-import type { Trial } from '../../site/trial/Trial';
-import type { Design, DesignArm } from '../../judge/trial/reviewDesign';
+import type { TrayFacts, TrayHad, Trial, TrialTrayRow } from '../../site/trial/Trial';
+import { reviewDesign, type Design, type DesignArm, type DesignReview } from '../../judge/trial/reviewDesign';
 import { MOL_SECONDS } from '../../judge/dli/dli';
 import { daylightDli } from '../../judge/dli/LightDay';
-import type { TrayLight } from '../../answer/bench/BenchQuestion';
-import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
-
-/** A tray of a trial where it stands; light null while it is not worked out. */
-export interface TrialPlace {
-  readonly stand: BenchStand;
-  readonly tier: BenchTier;
-  readonly tray: BenchTray;
-  readonly light: TrayLight | null;
-}
+import type { TrialPlace } from './trialPlaces';
+import { comesWithPlace } from './trialRounds';
 
 const mean = (values: readonly number[]) => (values.length === 0 ? null : values.reduce((a, b) => a + b, 0) / values.length);
 /** What all have in common, or that they differ. */
@@ -24,7 +16,7 @@ export const dliOfPlace = ({ tier, tray, light }: TrialPlace): number | null =>
 
 /**
  * What the design really is: the lamps, distances, hours and doses that the trays stand under, as the plan knows them, not as they are meant.
- * Trays that stand nowhere in the plan leave their arm's dose unknown.
+ * Of trays that are gone, and of a trial that is over, it is as they stood then. Trays that never stood in the plan leave their arm's dose unknown.
  */
 export function designOf(trial: Trial, places: ReadonlyMap<string, TrialPlace>): Design {
   const measured = trial.outcome.kind === 'scored' ? 'scored' : trial.outcome.kind === 'counted' ? 'counted' : 'measured';
@@ -36,35 +28,77 @@ export function designOf(trial: Trial, places: ReadonlyMap<string, TrialPlace>):
     selection: trial.selection,
     outcome: { kind: measured, isBlind: trial.outcome.isBlind, isFixed: trial.outcome.name.trim() !== '' },
     isStopFixed: trial.ends !== null,
-    arePlacesRotated: trial.rotate_days !== null,
+    arePlacesRotated: comesWithPlace(trial) ? hasSeveralTiers(trial, places) : trial.rotate_days !== null,
     deviations: trial.deviations.map((d) => ({ arms: d.arms })),
     arms: trial.arms.map((arm): DesignArm => {
       const trays = trial.trays.filter((t) => t.arm === arm.id);
-      const at = trays.flatMap((t) => (t.trayId === null ? [] : (places.get(t.trayId) ?? [])));
-      const doses = at.map(dliOfPlace);
-      const crops = [...new Set(at.map((p) => p.tray.crop.id))];
+      const at = trays.flatMap((t) => standingOf(t, places) ?? []);
+      const doses = at.map((f) => f.dli);
+      const crops = [...new Set(at.map((f) => f.cropId))];
       return {
         id: arm.id,
-        lamp: common(at.map((p) => common(p.tier.lamps.map((l) => l.lamp.id)) ?? 'no lamp')) ?? '',
-        distance_m: mean(
-          at.flatMap((p) => (p.tier.lamps.length > 0 ? [Math.min(...p.tier.lamps.map((l) => l.fitting.face - p.tray.canopy))] : [])),
-        ),
-        hours: mean(at.map((p) => p.tier.hours)),
+        lamp: common(at.map((f) => common(f.lamps) ?? 'no lamp')) ?? '',
+        distance_m: mean(at.flatMap((f) => f.distance ?? [])),
+        hours: mean(at.map((f) => f.hours)),
         dli: at.length === 0 ? arm.dli : at.length < trays.length || doses.some((d) => d === null) ? null : mean(doses as number[]),
         mat: arm.isMatOn,
-        cover: common(at.map((p) => p.tray.tray.coverId ?? 'none')),
+        cover: common(at.map((f) => f.coverId ?? 'none')),
         medium: arm.medium.trim().toLowerCase() || null,
-        container: common(at.map((p) => p.tray.tray.containerId ?? 'own')),
-        position: common(at.map((p) => p.tier.tier.id)),
-        sown: common(at.map((p) => String(p.tray.batch.sown ?? ''))),
+        container: common(at.map((f) => f.containerId ?? 'own')),
+        position: common(at.map((f) => f.tierId)),
+        sown: common(at.map((f) => String(f.sown ?? ''))),
         // Where no tray is drawn, the crop is taken for the same in all arms.
         crops: (crops.length > 0 ? crops : ['']).map((crop) => ({
           crop,
           cultivar: null,
-          trays: crop === '' ? trays.length : at.filter((p) => p.tray.crop.id === crop).length,
+          trays: crop === '' ? trays.length : at.filter((f) => f.cropId === crop).length,
           plants: Math.max(1, ...trays.map((t) => t.values.length)),
         })),
       };
     }),
   };
+}
+
+/** How a tray stands where it is drawn. */
+export function trayFactsOf({ tier, tray }: TrialPlace): TrayFacts {
+  const faces = tier.lamps.map((l) => l.fitting.face);
+  return {
+    cropId: tray.crop.id,
+    sown: tray.batch.sown,
+    tierId: tier.tier.id,
+    lamps: [...new Set(tier.lamps.map((l) => l.lamp.id))],
+    distance: faces.length > 0 ? Math.min(...faces) - tray.canopy : null,
+    hours: tier.hours,
+    coverId: tray.tray.coverId,
+    containerId: tray.tray.containerId,
+  };
+}
+
+/** How a tray of a trial stands, or stood, with its dose; null where nobody knows. */
+function standingOf(row: TrialTrayRow, places: ReadonlyMap<string, TrialPlace>): (TrayFacts & { readonly dli: number | null }) | null {
+  if (row.had) return { ...row.had, dli: dliOfHad(row.had) };
+  const place = row.trayId === null ? undefined : places.get(row.trayId);
+  return place ? { ...trayFactsOf(place), dli: dliOfPlace(place) } : null;
+}
+
+/** The mean dose of a tray that is gone, or whose trial is over; null where it was there for no day. */
+export const dliOfHad = ({ mol_per_m2, days }: TrayHad): number | null => (days > 0 ? mol_per_m2 / days : null);
+
+/** Whether each arm stands on several tiers: then no arm has all its trays in one place. */
+const hasSeveralTiers = ({ arms, trays }: Trial, places: ReadonlyMap<string, TrialPlace>): boolean =>
+  arms.every((arm) => {
+    const at = trays.flatMap((t) => (t.arm === arm.id ? (standingOf(t, places) ?? []) : []));
+    return new Set(at.map((f) => f.tierId)).size > 1;
+  });
+
+/**
+ * What keeps a trial from answering its question. Of arms that stand nowhere in the plan it is not known whether they differ in what a drawing
+ * would show: that is not held against them.
+ */
+export function reviewTrial(trial: Trial, places: ReadonlyMap<string, TrialPlace>): DesignReview {
+  const review = reviewDesign(designOf(trial, places));
+  const isDrawn = trial.arms.every((arm) => trial.trays.some((t) => t.arm === arm.id && standingOf(t, places) !== null));
+  return isDrawn || trial.factor === 'mat' || trial.factor === 'medium'
+    ? review
+    : { ...review, codes: review.codes.filter((code) => code !== 'NO_CONTRAST') };
 }

@@ -8,7 +8,8 @@ import type { Site } from '../../site/stand/Site';
 import type { Trial } from '../../site/trial/Trial';
 import { tables } from '../../things/tables/libraryTables';
 import { applyMoves } from '../advice/applyMove';
-import { designOf, dliOfPlace, type TrialPlace } from './designOf';
+import { designOf, dliOfPlace } from './designOf';
+import type { TrialPlace } from './trialPlaces';
 import { efficiencyOf } from './efficiencyOf';
 import { equalDose } from './equalDose';
 import { leaksOf } from './leaksOf';
@@ -49,6 +50,7 @@ const trial = (changes: Partial<Trial> = {}): Trial => ({
   ends: null,
   selection: 'random',
   rotate_days: null,
+  moves: [],
   arms: (['A', 'B'] as const).map((id) => ({ id, name: id, medium: '', isMatOn: false, dli: null })),
   trays: ([['a1', 'A', 'tray-00'], ['a2', 'A', 'tray-01'], ['b1', 'B', 'tray-10'], ['b2', 'B', 'tray-11']] as const).map(([code, arm, trayId], i) => ({ code, arm, trayId, block: '', values: [100 + 10 * i], sown: null })), // prettier-ignore
   deviations: [],
@@ -179,7 +181,9 @@ test('what stands nowhere in the plan leaves a dose unknown, but for the one tha
   const design = designOf(away, places);
   expect(design.arms.map((a) => [a.dli, a.hours, a.distance_m, a.position])).toEqual([[10, null, null, null], [11, null, null, null]]); // prettier-ignore
   expect(design.arms[0]!.crops).toEqual([{ crop: '', cultivar: null, trays: 2, plants: 1 }]);
-  expect(design).toMatchObject({ isStopFixed: true, arePlacesRotated: true, outcome: { kind: 'scored', isFixed: false, isBlind: true }, deviations: [{ arms: ['A'] }] }); // prettier-ignore
+  expect(design).toMatchObject({ isStopFixed: true, arePlacesRotated: false, outcome: { kind: 'scored', isFixed: false, isBlind: true }, deviations: [{ arms: ['A'] }] }); // prettier-ignore
   expect(designOf(trial({ factor: 'feed' }), places).declared).toBe('none');
+  // Whoever compares lamps cannot let trays change arms; what each tray carries along can.
+  expect(designOf(trial({ factor: 'feed', rotate_days: 3 }), places).arePlacesRotated).toBe(true);
   expect(designOf(trial({ factor: 'dose' }), places)).toMatchObject({ declared: 'dose', doseBy: 'distance' });
 });

@@ -10,7 +10,8 @@ import type { Dli } from '../../units/quantities';
 import { applyMove, applyMoves } from '../advice/applyMove';
 import type { Move } from '../advice/Move';
 import { liftsOf } from '../advice/movesFor';
-import { dliOfPlace, type TrialPlace } from './designOf';
+import { dliOfPlace } from './designOf';
+import { trialPlacesOf, type TrialPlace } from './trialPlaces';
 
 /** How arms come to the same dose, or why they cannot. */
 export type EqualDose =
@@ -106,22 +107,12 @@ export function equalDose(site: Site, trial: Trial, tables: Tables): EqualDose {
   }
 }
 
-function placesIn(site: Site, trial: Trial, tables: Tables, cache: ReturnType<typeof createCache>): Map<string, TrialPlace> {
+function placesIn(site: Site, trial: Trial, tables: Tables, cache: ReturnType<typeof createCache>): ReadonlyMap<string, TrialPlace> {
   const wanted = new Set(trial.trays.map((t) => t.trayId));
   const stands: BenchStand[] = site.stands
     .filter((s) => s.tiers.some((t) => t.trays.some((y) => wanted.has(y.id))))
     .map((s) => benchStandOf(site, s, tables));
-  return new Map(
-    stands.flatMap((stand) => {
-      const answer = answerBench(questionOfStand(stand, null), cache);
-      return stand.tiers.flatMap((tier) =>
-        tier.trays.map((tray): [string, TrialPlace] => [
-          tray.tray.id,
-          { stand, tier, tray, light: answer.tiers[tier.tier.id]?.trays[tray.tray.id] ?? null },
-        ]),
-      );
-    }),
-  );
+  return trialPlacesOf(stands.map((stand) => ({ stand, answer: answerBench(questionOfStand(stand, null), cache) })));
 }
 
 function dosesOf(trial: Trial, places: ReadonlyMap<string, TrialPlace>): ArmDoses {

@@ -1,6 +1,6 @@
 import type { ArmId, Trial } from '../../site/trial/Trial';
 import type { Share } from '../../units/quantities';
-import type { TrialPlace } from './designOf';
+import type { TrialPlace } from './trialPlaces';
 
 /** A tray of one arm that gets light from the lamps of another. */
 export interface Leak {

@@ -98,7 +98,7 @@ test('of ended trials each tray is a point, by its own dose or that of its arm; 
   const warm = (b: Batch): Batch => ({ ...b, log: [...b.log, noted(16, 22), noted(20, null), noted(null, null)] as Batch['log'] });
   const row = (code: string, arm: 'A' | 'B', trayId: string | null, values: (number | null)[], sown: number | null = null) => ({ code, arm, trayId, block: '', values, sown }); // prettier-ignore
   const trial = (more: Partial<Trial>): Trial => ({
-    id: 't', name: 'Near or far', factor: 'dose', equalDose: false, outcome: { name: 'height', unit: 'mm', kind: 'measured', isBlind: true }, starts: 1, ends: null, selection: 'none', rotate_days: null,
+    id: 't', name: 'Near or far', factor: 'dose', equalDose: false, outcome: { name: 'height', unit: 'mm', kind: 'measured', isBlind: true }, starts: 1, ends: null, selection: 'none', rotate_days: null, moves: [],
     arms: [{ id: 'A', name: '', medium: '', isMatOn: false, dli: 7 }, { id: 'B', name: '', medium: '', isMatOn: false, dli: null }],
     trays: [], deviations: [], seed: 1, ended: 20_000, ...more,
   }); // prettier-ignore

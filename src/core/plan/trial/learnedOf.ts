@@ -1,3 +1,4 @@
+import { dliOfHad } from './designOf';
 import { asShares } from './asShares';
 import { doseDirection, fitDose } from '../../judge/trial/doseCurve';
 import { plantedAreaOf } from '../../site/stand/footprint';
@@ -81,9 +82,13 @@ export function groupsOf(
   for (const trial of site.trials.filter((t) => t.ended !== null).map(asShares))
     for (const row of trial.trays) {
       const values = row.values.filter((v) => v !== null);
-      const batchId = trays.find((y) => y.id === row.trayId)?.batchId;
+      const batchId = row.had?.batchId ?? trays.find((y) => y.id === row.trayId)?.batchId;
       const isOwn = batchId !== undefined ? own.has(batchId) : trial.name.toLowerCase().includes(crop.name.toLowerCase());
-      const dli = (row.trayId === null ? null : doseOf(row.trayId)) ?? trial.arms.find((a) => a.id === row.arm)?.dli ?? null;
+      const dli =
+        (row.had ? dliOfHad(row.had) : null) ??
+        (row.trayId === null ? null : doseOf(row.trayId)) ??
+        trial.arms.find((a) => a.id === row.arm)?.dli ??
+        null;
       if (!isOwn || values.length === 0 || dli === null) continue;
       const isShare = trial.outcome.kind === 'counted';
       const { name } = trial.outcome;

@@ -5,7 +5,8 @@ import { benchStandOf } from '../../answer/stand/benchStand';
 import type { Trial } from '../../site/trial/Trial';
 import { tables } from '../../things/tables/libraryTables';
 import { dayFrom } from '../../units/day';
-import { dliOfPlace, type TrialPlace } from './designOf';
+import { dliOfPlace } from './designOf';
+import type { TrialPlace } from './trialPlaces';
 import { lightSoFar, scatterWhenSwapped } from './lightOfTrial';
 
 const TODAY = dayFrom(2027, 2, 20);
@@ -37,20 +38,49 @@ const trial = (how: Partial<Trial>): Trial => ({
 });
 
 test('trays that stay have had their dose on every day, until the trial ended', () => {
-  const so = lightSoFar(trial({}), places, TODAY)!;
-  ids.forEach((_, i) => expect(so.get(`K${i}`)!.mol_per_m2).toBeCloseTo(12 * doses[i]!, 6));
-  expect(lightSoFar(trial({ ended: TODAY - 5 }), places, TODAY)!.get('K0')!.days).toBe(7);
-  expect(lightSoFar(trial({ starts: TODAY + 1 }), places, TODAY)).toBeNull();
-  expect(lightSoFar(trial({}), new Map(), TODAY)).toBeNull();
+  const so = lightSoFar(trial({}), places, TODAY);
+  ids.forEach((id, i) => {
+    const had = so.get(`K${i}`)!;
+    expect(had.mol_per_m2).toBeCloseTo(12 * doses[i]!, 6);
+    // Watts of the lamps of its tier, as many hours, in parts of the area.
+    const { tier, tray } = places.get(id)!;
+    const watts = tier.lamps.reduce((sum, l) => sum + l.real.power, 0);
+    const area = (y: typeof tray) => y.tray.insideLength * y.tray.insideWidth;
+    const share = area(tray) / tier.trays.reduce((sum, y) => sum + area(y), 0);
+    expect(had.kWh).toBeCloseTo((12 * tier.hours * watts * share) / 1000, 6);
+    expect([had.days, had.area_m2, had.batchId]).toEqual([12, area(tray), tray.batch.id]);
+  });
+  expect(lightSoFar(trial({ ended: TODAY - 5 }), places, TODAY).get('K0')!.days).toBe(7);
+  expect(lightSoFar(trial({ starts: TODAY + 1 }), places, TODAY).size).toBe(0);
+  expect(lightSoFar(trial({}), new Map(), TODAY).size).toBe(0);
+  // One tray that stands elsewhere says nothing of the others; one that is gone had what was written down.
+  const had = { ...so.get('K0')!, days: 9, mol_per_m2: 77, kWh: 2 };
+  const [first, second, ...rest] = trial({}).trays;
+  const some = lightSoFar(trial({ trays: [{ ...first!, trayId: null }, { ...second!, trayId: 'gone', had }, ...rest] }), places, TODAY);
+  expect([...some.keys()]).toEqual(['K1', 'K2', 'K3']);
+  expect(some.get('K1')).toEqual(had);
 });
 
-test('trays that change places have had what a count day by day gives; over whole rounds all have had the same', () => {
-  const so = lightSoFar(trial({ rotate_days: 3 }), places, TODAY)!;
+/** Four trays that fit each other's places: what they stand under differs. */
+const alike = new Map(
+  [...places].slice(0, 4).map(([id, p]) => [id, { ...p, tray: { ...p.tray, tray: { ...places.get(ids[0]!)!.tray.tray, id } } }]),
+);
+
+test('trays that changed places have had what a count day by day gives, on the days on which it was ticked, and not where it was not', () => {
+  const of = (how: Partial<Trial>) => {
+    const so = lightSoFar(trial({ factor: 'medium', ...how }), alike, TODAY);
+    return ids.map((_, i) => so.get(`K${i}`)!.mol_per_m2);
+  };
+  // Three days at the place before, nine at the one where each stands now.
+  of({ moves: [TODAY - 9] }).forEach((mol, i) => expect(mol).toBeCloseTo(3 * doses[(i + 3) % 4]! + 9 * doses[i]!, 6));
+  // A whole round in equal parts: all have had the same.
   const mean = doses.reduce((a, b) => a + b, 0) / 4;
-  ids.forEach((_, i) => expect(so.get(`K${i}`)!.mol_per_m2).toBeCloseTo(12 * mean, 6));
-  // After five days each has moved once: three days at the place before, two at the one where it stands.
-  const early = lightSoFar(trial({ rotate_days: 3, starts: TODAY - 5 }), places, TODAY)!;
-  ids.forEach((_, i) => expect(early.get(`K${i}`)!.mol_per_m2).toBeCloseTo(3 * doses[(i + 3) % 4]! + 2 * doses[i]!, 6));
+  of({ moves: [TODAY - 9, TODAY - 6, TODAY - 3], rotate_days: 3 }).forEach((mol) => expect(mol).toBeCloseTo(12 * mean, 6));
+  // Meant to, and never done; done before it began.
+  of({ rotate_days: 3 }).forEach((mol, i) => expect(mol).toBeCloseTo(12 * doses[i]!, 6));
+  of({ moves: [TODAY - 20] }).forEach((mol, i) => expect(mol).toBeCloseTo(12 * doses[i]!, 6));
+  // Where the light is what is compared, each only ever had the places of its own arm.
+  of({ factor: 'lamp', moves: [TODAY - 6] }).forEach((mol, i) => expect(mol).toBeCloseTo(6 * doses[(i + 2) % 4]! + 6 * doses[i]!, 6));
 });
 
 test('changing places takes away what the places do, and never all of the scatter', () => {

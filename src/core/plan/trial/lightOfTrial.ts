@@ -1,54 +1,62 @@
 import { sd } from '../../judge/trial/moments';
-import type { Trial } from '../../site/trial/Trial';
+import { drawOf } from '../buying/bill';
+import { plantedAreaOf } from '../../site/stand/footprint';
+import type { TrayHad, Trial, TrialTrayRow } from '../../site/trial/Trial';
 import type { Day } from '../../units/day';
-import { dliOfPlace, type TrialPlace } from './designOf';
-
-/** What a tray of a trial has received since its start. */
-export interface TrialLight {
-  readonly days: number;
-  /** Over its plants, mean of its places, mol/m². */
-  readonly mol_per_m2: number;
-}
+import { dliOfPlace, trayFactsOf } from './designOf';
+import type { TrialPlace } from './trialPlaces';
+import { roundsOf } from './trialRounds';
 
 const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length;
 
-/** Doses of all places of a trial, by the tray that stands there now; null while some are not known. */
-function dosesOf(trial: Trial, places: ReadonlyMap<string, TrialPlace>): Map<string, number> | null {
-  const found = new Map<string, number>();
-  for (const { code, trayId } of trial.trays) {
-    const place = trayId === null ? undefined : places.get(trayId);
-    const dose = place ? dliOfPlace(place) : null;
-    if (dose === null) return null;
-    found.set(code, dose);
-  }
-  return found;
+/** What a tray is given of its tier's energy in a day, kWh: as its area is of that of all trays there. */
+function energyOf({ tier, tray }: TrialPlace): number {
+  const share = plantedAreaOf(tray.tray) / tier.trays.reduce((sum, y) => sum + plantedAreaOf(y.tray), 0);
+  return (drawOf(tier) / 1000) * tier.hours * share;
+}
+
+/** What a place gives in a day; null while its light is not known. */
+function dailyOf(place: TrialPlace | undefined): { readonly mol: number; readonly kWh: number } | null {
+  const mol = place ? dliOfPlace(place) : null;
+  return mol === null ? null : { mol, kWh: energyOf(place!) };
 }
 
 /**
- * Light that each tray has received since the trial began, by the plan and the readings as they are now. Trays that change places on named
- * days have had the mean of the places that they went through.
+ * What each tray has been given since the trial began, until today or its end: by the plan and the readings as they are now, at the places
+ * that it has gone through on the days on which they were changed. Of a tray that was taken away, and of a trial that is over, as it was then.
  *
- * @returns by code; null while the light of some tray is not known, or before the start
+ * @returns by code; those whose light is not known are left out
  */
-export function lightSoFar(trial: Trial, places: ReadonlyMap<string, TrialPlace>, today: Day): ReadonlyMap<string, TrialLight> | null {
-  const days = Math.min(today, trial.ended ?? today) - trial.starts;
-  const doses = dosesOf(trial, places);
-  if (days <= 0 || !doses || doses.size === 0) return null;
-  const around = [...doses.values()];
-  const every = trial.rotate_days;
-  return new Map(
-    [...doses].map(([code, dose], at) => {
-      if (every === null) return [code, { days, mol_per_m2: days * dose }];
-      // One place on every time: counted back from where it stands now.
-      let mol = 0;
-      const moves = Math.floor((days - 1) / every);
-      for (let day = 0; day < days; day++) {
-        const before = moves - Math.floor(day / every);
-        mol += around[(((at - before) % around.length) + around.length) % around.length]!;
-      }
-      return [code, { days, mol_per_m2: mol }];
-    }),
-  );
+export function lightSoFar(trial: Trial, places: ReadonlyMap<string, TrialPlace>, today: Day): ReadonlyMap<string, TrayHad> {
+  const found = new Map<string, TrayHad>();
+  const until = Math.min(today, trial.ended ?? today);
+  const days = until - trial.starts;
+  const trays = new Map([...places].map(([id, p]) => [id, p.tray.tray]));
+  const rounds = roundsOf(trial, trays);
+  for (const row of trial.trays) {
+    const place = row.trayId === null ? undefined : places.get(row.trayId);
+    const had = row.had ?? (place && days > 0 ? hadBy(row, place) : null);
+    if (had) found.set(row.code, had);
+  }
+  return found;
+
+  function hadBy(row: TrialTrayRow, place: TrialPlace): TrayHad | null {
+    const round = rounds.find((r) => r.includes(row)) ?? [row];
+    const at = round.indexOf(row);
+    const daily = round.map((r) => dailyOf(places.get(r.trayId!)));
+    // One place on every time: counted back from where it stands now.
+    const moves = trial.moves.filter((m) => m > trial.starts && m <= today);
+    let [mol_per_m2, kWh] = [0, 0];
+    for (let day = trial.starts; day < until; day++) {
+      const since = moves.filter((m) => m > day).length % round.length;
+      const then = daily[(at - since + round.length) % round.length];
+      if (!then) return null;
+      mol_per_m2 += then.mol;
+      kWh += then.kWh;
+    }
+    const { tray } = place;
+    return { ...trayFactsOf(place), days, mol_per_m2, kWh, area_m2: plantedAreaOf(tray.tray), batchId: tray.batch.id };
+  }
 }
 
 /**
@@ -60,10 +68,10 @@ export function lightSoFar(trial: Trial, places: ReadonlyMap<string, TrialPlace>
  * @returns the scatter that would be left if trays changed places; null where the light of the places is not known
  */
 export function scatterWhenSwapped(trial: Trial, places: ReadonlyMap<string, TrialPlace>, scatter: number, level: number): number | null {
-  const doses = dosesOf(trial, places);
-  if (!doses) return null;
+  const doseOf = ({ trayId }: TrialTrayRow) => dailyOf(trayId === null ? undefined : places.get(trayId))?.mol ?? null;
+  if (trial.trays.some((t) => doseOf(t) === null)) return null;
   const spreads = trial.arms.flatMap((arm) => {
-    const own = trial.trays.filter((t) => t.arm === arm.id).map((t) => doses.get(t.code)!);
+    const own = trial.trays.filter((t) => t.arm === arm.id).map((t) => doseOf(t)!);
     const s = sd(own);
     return s === null || own.length < 2 ? [] : [(s / mean(own)) ** 2];
   });

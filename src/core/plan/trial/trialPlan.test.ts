@@ -15,6 +15,7 @@ const TRIAL: Trial = {
   ends: 20,
   selection: 'none',
   rotate_days: null,
+  moves: [],
   arms: [
     { id: 'A', name: 'near', medium: '', isMatOn: false, dli: null },
     { id: 'B', name: 'far', medium: '', isMatOn: false, dli: null },

@@ -1,5 +1,5 @@
 import type { Day } from '../../units/day';
-import type { Dli } from '../../units/quantities';
+import type { Dli, Hours, Metres } from '../../units/quantities';
 
 export const TRIAL_FACTORS = [
   'lamp',
@@ -32,6 +32,31 @@ export interface Arm {
   readonly dli: Dli | null;
 }
 
+/** How a tray of a trial stands, as the plan knows it. */
+export interface TrayFacts {
+  readonly cropId: string;
+  readonly sown: Day | null;
+  readonly tierId: string;
+  /** Kinds of lamp over it, each once. */
+  readonly lamps: readonly string[];
+  /** From the lowest face to its leaves; null where no lamp hangs. */
+  readonly distance: Metres | null;
+  readonly hours: Hours;
+  readonly coverId: string | null;
+  readonly containerId: string | null;
+}
+
+/** How a tray stood, and what it had been given from the start of its trial until the end, or until it was taken away. */
+export interface TrayHad extends TrayFacts {
+  readonly days: number;
+  /** Over its plants. */
+  readonly mol_per_m2: number;
+  /** Its part of what its tiers drew. */
+  readonly kWh: number;
+  readonly area_m2: number;
+  readonly batchId: string;
+}
+
 /** A tray of a trial, known by a code that does not tell its arm. */
 export interface TrialTrayRow {
   readonly code: string;
@@ -44,6 +69,8 @@ export interface TrialTrayRow {
   readonly values: readonly (number | null)[];
   /** Of a count: how many were sown; null: no count. */
   readonly sown: number | null;
+  /** Left out as long as it stands where the plan shows it and the trial runs. */
+  readonly had?: TrayHad;
 }
 
 /** Something that went otherwise on the way. */
@@ -73,6 +100,8 @@ export interface Trial {
   readonly selection: (typeof SELECTIONS)[number];
   /** Trays change places every so many days; null: they stay. */
   readonly rotate_days: number | null;
+  /** Days on which they did, as ticked. */
+  readonly moves: readonly Day[];
   readonly arms: readonly Arm[];
   readonly trays: readonly TrialTrayRow[];
   readonly deviations: readonly Deviation[];
@@ -84,3 +113,4 @@ export interface Trial {
 export const MOST_TRIALS = 100;
 export const MOST_TRIAL_TRAYS = 60;
 export const MOST_VALUES = 200;
+export const MOST_TRIAL_MOVES = 500;
