@@ -125,6 +125,11 @@ test('an entry is corrected, and what stood there is still to be read; a note fo
   await page.getByRole('textbox', { name: 'weighed' }).fill('142');
   await page.getByRole('textbox', { name: 'weighed' }).press('Enter');
   await page.getByRole('button', { name: 'Add harvest' }).tap();
+  await page.locator('summary', { hasText: /^Temperature, humidity/ }).tap();
+  await page.getByRole('textbox', { name: 'lowest' }).fill('12');
+  await page.getByRole('textbox', { name: 'highest' }).fill('12');
+  await page.getByRole('textbox', { name: 'lowest' }).fill('');
+  await page.getByRole('button', { name: 'Add air' }).tap();
   await page.goto('/today/journal');
   const entry = page.getByRole('list', { name: 'Entries' }).getByRole('listitem').filter({ hasText: 'Harvest, 142 g' });
   await entry.getByRole('button', { name: /^Correct: Sage, Harvest/ }).tap();
@@ -133,4 +138,15 @@ test('an entry is corrected, and what stood there is still to be read; a note fo
   await page.getByRole('button', { name: 'Save the correction' }).tap();
   const corrected = page.getByRole('list', { name: 'Entries' }).getByRole('listitem').filter({ hasText: 'Harvest, 124 g' });
   await expect(corrected).toContainText('Corrected; it said: Harvest, 142 g');
+  const air = page.getByRole('list', { name: 'Entries' }).getByRole('listitem').filter({ hasText: 'Sage: highest 12' });
+  await air.getByRole('button', { name: /^Correct: Sage, highest/ }).tap();
+  await page.getByRole('textbox', { name: 'highest' }).fill('21');
+  await page.getByRole('textbox', { name: 'lowest' }).fill('22');
+  await page.getByRole('textbox', { name: 'lowest' }).press('Tab');
+  await expect(page.getByText('The lowest is above the highest. Swap them.')).toBeVisible();
+  await page.getByRole('textbox', { name: 'lowest' }).fill('12');
+  await page.getByRole('textbox', { name: 'lowest' }).press('Tab');
+  await page.getByRole('button', { name: 'Save the correction' }).tap();
+  const mended = page.getByRole('list', { name: 'Entries' }).getByRole('listitem').filter({ hasText: 'Sage: 12 °C to 21 °C' });
+  await expect(mended).toContainText('Corrected; it said: highest 12 °C');
 });

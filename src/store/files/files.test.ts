@@ -402,7 +402,11 @@ test('photos, heights measured on them and corrections go out and come in as the
     logIt(id, { id: 'w', day, what: 'harvest', height: null, stage: null, weight_g: 120, text: 'first cut' }),
     correctLogged(id, 'w', { day: day + 1, height: null, weight_g: 102, text: 'first cut' }),
     logIt(id, { id: 'a', day, what: 'air', height: null, stage: null, air: { low: 14.5, high: 21, humidity: null } }),
-    logIt(id, { id: 's', day, what: 'solution', height: null, stage: null, solution: { ec: 1.2, ph: null } }),
+    logIt(id, { id: 's', day, what: 'solution', height: null, stage: null, solution: { ec: 12, ph: null } }),
+    correctLogged(id, 's', { day, height: null, solution: { ec: 1.2, ph: 6.1 } }),
+    logIt(id, { id: 'p', day, what: 'trouble', height: null, stage: null, sign: 'pale', place: 2 }),
+    correctLogged(id, 'p', { day, height: null, sign: 'leaning', place: 0 }),
+    correctLogged(id, 'a', { day, height: null, air: { low: 15.5, high: 21, humidity: null } }),
     logIt(id, { id: 'n', day, what: 'next-time', height: null, stage: null, text: 'sow a week later' }),
   ].reduce((site, change) => change(site), base);
   const log = read(exportSite(changed)).batches[0]!.log;

@@ -84,15 +84,6 @@ export class CalendarFile {
   @IsArray() @ArrayMaxSize(400) @IsDay({ each: true }) days!: string[];
 }
 
-/** What an entry said before it was corrected. */
-export class LoggedBeforeFile {
-  @IsDay() day!: string;
-  @IsOptional() @IsIn(LOGGED_KINDS) what?: LoggedKind;
-  @IsOptional() @IsNumber(finite) @Min(0) @Max(5) height_m!: number | null;
-  @IsOptional() @IsString() @MaxLength(MOST_NOTE_LETTERS) text?: string;
-  @IsOptional() @IsNumber(finite) @Min(0) @Max(1_000_000) weight_g?: number;
-}
-
 /** The air about a batch. */
 export class AirFile {
   @IsOptional() @IsNumber(finite) @Min(-30) @Max(60) low_C!: number | null;
@@ -104,6 +95,19 @@ export class AirFile {
 export class SolutionFile {
   @IsOptional() @IsNumber(finite) @Min(0) @Max(MOST_CONDUCTIVITY) ec_mS_per_cm!: number | null;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(14) ph!: number | null;
+}
+
+/** What an entry said before it was corrected. */
+export class LoggedBeforeFile {
+  @IsDay() day!: string;
+  @IsOptional() @IsIn(LOGGED_KINDS) what?: LoggedKind;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(5) height_m!: number | null;
+  @IsOptional() @IsString() @MaxLength(MOST_NOTE_LETTERS) text?: string;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(1_000_000) weight_g?: number;
+  @IsOptional() @ValidateNested() @Type(() => AirFile) air?: AirFile;
+  @IsOptional() @ValidateNested() @Type(() => SolutionFile) solution?: SolutionFile;
+  @IsOptional() @IsIn(LEAF_SIGNS) sign?: LeafSign;
+  @IsOptional() @IsInt() @Min(0) @Max(8) place?: number;
 }
 
 /** What was seen of a batch. */

@@ -35,7 +35,8 @@ export const VERSION = 18;
  *     14 → 15: lamps may be tilted, and readings know of it. Before, all hung level.
  *     15 → 16: lamps may travel on rails, and readings know of it. Before, all hung still.
  *     16 → 17: batches may remember the light that they were grown in. Before, none did.
- *     17 → 18: trials know on which days their trays changed places, and what a tray that is gone had been given. Before, none did.
+ *     17 → 18: trials know on which days their trays changed places, and what a tray that is gone had been given; corrected
+ *            entries keep the air, the EC and the leaf sign that stood there. Before, none did.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;

@@ -221,10 +221,7 @@ export const logOf = (list: readonly LoggedFile[]): Logged[] =>
     ...(l.weight_g == null ? {} : { weight_g: l.weight_g }),
     ...(l.height_sd_m == null ? {} : { heightSd: l.height_sd_m }),
     ...(l.photoId ? { photoId: l.photoId } : {}),
-    ...(l.air ? { air: { low: l.air.low_C ?? null, high: l.air.high_C ?? null, humidity: l.air.humidity_percent ?? null } } : {}),
-    ...(l.sign ? { sign: l.sign } : {}),
-    ...(l.place == null ? {} : { place: l.place }),
-    ...(l.solution ? { solution: { ec: l.solution.ec_mS_per_cm ?? null, ph: l.solution.ph ?? null } } : {}),
+    ...measuredOf(l),
     ...(l.was?.length ? { was: l.was.map(beforeOf) } : {}),
   }));
 
@@ -234,6 +231,20 @@ const beforeOf = (b: LoggedBeforeFile): LoggedBefore => ({
   ...(b.what ? { what: b.what } : {}),
   ...(b.text ? { text: b.text } : {}),
   ...(b.weight_g == null ? {} : { weight_g: b.weight_g }),
+  ...measuredOf(b),
+});
+
+/** Air, EC and pH, and what leaves showed. */
+const measuredOf = ({
+  air,
+  solution,
+  sign,
+  place,
+}: Pick<LoggedFile, 'air' | 'solution' | 'sign' | 'place'>): Pick<Logged, 'air' | 'solution' | 'sign' | 'place'> => ({
+  ...(air ? { air: { low: air.low_C ?? null, high: air.high_C ?? null, humidity: air.humidity_percent ?? null } } : {}),
+  ...(sign ? { sign } : {}),
+  ...(place == null ? {} : { place }),
+  ...(solution ? { solution: { ec: solution.ec_mS_per_cm ?? null, ph: solution.ph ?? null } } : {}),
 });
 
 const chartOf = (file: KeptChartFile): KeptChart => ({

@@ -181,10 +181,7 @@ export const writeLog = (log: readonly Logged[]): LoggedFile[] =>
     ...(l.weight_g === undefined ? {} : { weight_g: l.weight_g }),
     ...(l.heightSd === undefined ? {} : { height_sd_m: l.heightSd }),
     ...(l.photoId === undefined ? {} : { photoId: l.photoId }),
-    ...(l.air === undefined ? {} : { air: { low_C: l.air.low, high_C: l.air.high, humidity_percent: l.air.humidity } }),
-    ...(l.sign === undefined ? {} : { sign: l.sign }),
-    ...(l.place === undefined ? {} : { place: l.place }),
-    ...(l.solution === undefined ? {} : { solution: { ec_mS_per_cm: l.solution.ec, ph: l.solution.ph } }),
+    ...writeMeasured(l),
     ...(l.was === undefined ? {} : { was: l.was.map(writeBefore) }),
   }));
 
@@ -194,7 +191,18 @@ const writeBefore = (b: LoggedBefore): LoggedBeforeFile => ({
   ...(b.what === undefined ? {} : { what: b.what }),
   ...(b.text ? { text: b.text } : {}),
   ...(b.weight_g === undefined ? {} : { weight_g: b.weight_g }),
+  ...writeMeasured(b),
 });
+
+/** Air, EC and pH, and what leaves showed. */
+const writeMeasured = ({ air, solution, sign, place }: Pick<Logged, 'air' | 'solution' | 'sign' | 'place'>): MeasuredOfFile => ({
+  ...(air === undefined ? {} : { air: { low_C: air.low, high_C: air.high, humidity_percent: air.humidity } }),
+  ...(sign === undefined ? {} : { sign }),
+  ...(place === undefined ? {} : { place }),
+  ...(solution === undefined ? {} : { solution: { ec_mS_per_cm: solution.ec, ph: solution.ph } }),
+});
+
+type MeasuredOfFile = Pick<LoggedFile, 'air' | 'solution' | 'sign' | 'place'>;
 
 const writeChart = (chart: KeptChart): KeptChartFile => ({
   made: isoOf(chart.made),

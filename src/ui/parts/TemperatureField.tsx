@@ -1,5 +1,5 @@
 'use client';
-import { readTemperature, showTemperature } from '@/core/units/temperature';
+import { readTemperature, showTemperature, type TemperatureUnit } from '@/core/units/temperature';
 import { useSettings } from '../shell/WorkspaceContext';
 import { decimalSign } from './decimalSign';
 import { TypedField } from './TypedField';
@@ -14,6 +14,12 @@ interface TemperatureFieldProps {
   inputClassName?: string;
 }
 
+/** Why a temperature cannot be taken; null when it can. What is as warm as the limit in whole degrees of either unit is. */
+export const temperatureProblem = (celsius: number, min: number, max: number, unit: TemperatureUnit): string | null =>
+  celsius >= min - 0.3 && celsius <= max + 0.3
+    ? null
+    : `Enter a temperature between ${showTemperature(min, unit)} and ${showTemperature(max, unit)}.`;
+
 /** A temperature in the person's own unit; the other world's is understood as well. */
 export function TemperatureField({ value, min, max, ...rest }: TemperatureFieldProps) {
   const { temperatureUnit } = useSettings();
@@ -22,11 +28,7 @@ export function TemperatureField({ value, min, max, ...rest }: TemperatureFieldP
       {...rest}
       shown={value === null ? '' : showTemperature(value, temperatureUnit)}
       read={(text) => readTemperature(text, temperatureUnit, decimalSign())}
-      refuse={(v) =>
-        v >= min - 0.3 && v <= max + 0.3
-          ? null
-          : `Enter a temperature between ${showTemperature(min, temperatureUnit)} and ${showTemperature(max, temperatureUnit)}.`
-      }
+      refuse={(v) => temperatureProblem(v, min, max, temperatureUnit)}
       hint="A temperature, such as 21 °C or 70 F."
     />
   );

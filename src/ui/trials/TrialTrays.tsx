@@ -131,7 +131,7 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
           return (
             <li
               key={t.code}
-              className="grid grid-cols-[3rem_4.5rem_1fr_auto] items-end gap-x-3 gap-y-2 py-2.5 md:grid-cols-[3rem_4.5rem_minmax(9rem,1fr)_6rem_4rem_minmax(9rem,1.2fr)_auto]"
+              className="grid grid-cols-[3rem_4.5rem_1fr_auto] items-end gap-x-3 gap-y-2 py-2.5 md:grid-cols-[3rem_4.5rem_minmax(10rem,1.3fr)_6rem_4rem_minmax(8rem,1fr)_auto]"
             >
               <b className="pb-1.5 text-lg">{t.code}</b>
               <SelectField

@@ -33,7 +33,7 @@ const whatStays = ({ id, day, photoId }: Logged, { photoId: now }: Logged): Logg
 
 /** Words, and figures of the air, that were written down before and that the later entry of the day does not have. */
 function takenOver(old: Logged, entry: Logged): Logged {
-  const was = entry.text !== undefined && old.text !== undefined && entry.text !== old.text ? [...(old.was ?? []), beforeOf(old)] : old.was;
+  const was = isOverwritten(old, entry) ? [...(old.was ?? []), beforeOf(old)] : old.was;
   const text = entry.text ?? old.text;
   const air = entry.air && {
     low: entry.air.low ?? old.air?.low ?? null,
@@ -48,12 +48,29 @@ function takenOver(old: Logged, entry: Logged): Logged {
   };
 }
 
+/** Whether a later entry of the day says otherwise than an earlier one. */
+function isOverwritten(old: Logged, { text, height, air }: Logged): boolean {
+  const isOther = <T>(was: T | null | undefined, now: T | null | undefined) => was != null && now != null && was !== now;
+  const { low, high, humidity } = old.air ?? { low: null, high: null, humidity: null };
+  return (
+    isOther(old.text, text) ||
+    isOther(old.height, height) ||
+    isOther(low, air?.low) ||
+    isOther(high, air?.high) ||
+    isOther(humidity, air?.humidity)
+  );
+}
+
 /** What a correction keeps of an entry. */
-const beforeOf = ({ day, height, text, weight_g }: Logged): LoggedBefore => ({
+const beforeOf = ({ day, height, text, weight_g, air, solution, sign, place }: Logged): LoggedBefore => ({
   day,
   height,
   ...(text ? { text } : {}),
   ...(weight_g === undefined ? {} : { weight_g }),
+  ...(air ? { air } : {}),
+  ...(solution ? { solution } : {}),
+  ...(sign ? { sign } : {}),
+  ...(place === undefined ? {} : { place }),
 });
 
 /** As many corrections of one entry are remembered. */
@@ -66,15 +83,12 @@ export const correctLogged = (batchId: string, id: string, now: LoggedBefore): C
     log: b.log.map((l) => {
       if (l.id !== id) return l;
       const rest = { ...l };
-      delete rest.text;
-      delete rest.weight_g;
+      // Said anew, or not any more.
+      for (const said of ['text', 'weight_g', 'air', 'solution', 'sign', 'place'] as const) delete rest[said];
+      // A height that was typed was not measured on a photo.
+      if (now.height !== l.height) delete rest.heightSd;
       const isOther = now.what !== undefined && now.what !== l.what;
       const before: LoggedBefore = { ...beforeOf(l), ...(isOther ? { what: l.what } : {}) };
-      // What leaves showed belongs to the kind of entry that it was.
-      if (isOther) {
-        delete rest.sign;
-        delete rest.place;
-      }
       return { ...rest, ...now, was: [...(l.was ?? []), before].slice(-MOST_CORRECTIONS) };
     }),
   }));

@@ -3,7 +3,7 @@ import { removeThings } from '../stand/change';
 import { dayFrom } from '../../units/day';
 import { demoSite } from '../../../store/site/demoSite';
 import { correctLogged, logIt, MOST_CORRECTIONS } from './changeGrowth';
-import type { Logged } from '../stand/Logged';
+import type { Logged, LoggedBefore } from '../stand/Logged';
 import { airLately } from './airLately';
 import { latestLogged } from './latestLogged';
 import { nextTimeOf } from './nextTimeOf';
@@ -38,6 +38,26 @@ test('a correction keeps what stood there, the last ten', () => {
   expect(entryIn(s, 'h').was!.at(-1)!.weight_g).toBe(18);
 });
 
+test('air, EC and what leaves showed are set right too, and what they said is kept', () => {
+  const put = (more: Partial<Logged>) => logIt(tray.batchId, { id: 'x', day, what: 'air', height: null, stage: null, ...more } as Logged);
+  const correct = (now: Partial<LoggedBefore>) => correctLogged(tray.batchId, 'x', { day, height: null, ...now });
+  const [wrong, right] = [{ low: 17, high: 91, humidity: null }, { low: 17, high: 19, humidity: 60 }]; // prettier-ignore
+  expect(entryIn(correct({ air: right })(put({ air: wrong })(site)), 'x')).toMatchObject({ air: right, was: [{ day, air: wrong }] });
+  const solution = { ec: 12, ph: 6 };
+  const thinner = entryIn(correct({ solution: { ...solution, ec: 1.2 } })(put({ what: 'solution', solution })(site)), 'x');
+  expect(thinner).toMatchObject({ solution: { ec: 1.2, ph: 6 }, was: [{ day, solution }] });
+  const shown = put({ what: 'trouble', sign: 'pale', place: 4 })(site);
+  expect(entryIn(correct({ sign: 'leaning' })(shown), 'x')).toMatchObject({ sign: 'leaning', was: [{ sign: 'pale', place: 4 }] });
+  expect(entryIn(correct({ sign: 'leaning' })(shown), 'x')).not.toHaveProperty('place');
+  // As another kind of entry it shows nothing of leaves any more.
+  expect(entryIn(correct({ what: 'watered' })(shown), 'x')).toMatchObject({ what: 'watered', was: [{ what: 'trouble', sign: 'pale' }] });
+  expect(entryIn(correct({ what: 'watered' })(shown), 'x')).not.toHaveProperty('sign');
+  // A height that was typed is not one off a photo.
+  const tall = put({ what: 'height', height: 0.05, heightSd: 0.004 })(site);
+  expect(entryIn(correct({ height: 0.06 })(tall), 'x')).not.toHaveProperty('heightSd');
+  expect(entryIn(correct({ height: 0.05, text: 'by the label' })(tall), 'x').heightSd).toBe(0.004);
+});
+
 test('a second word of the day takes the place of the first and loses nothing of it', () => {
   const logOf = (s: typeof site) => s.batches.find((b) => b.id === tray.batchId)!.log.filter((l) => l.day === day);
   const put = (id: string, more: Partial<Logged>) => logIt(tray.batchId, { id, day, what: 'fed', height: null, stage: null, ...more });
@@ -50,7 +70,7 @@ test('a second word of the day takes the place of the first and loses nothing of
   const air = (low: number | null, high: number | null, humidity: number | null) =>
     put(`air ${low} ${high} ${humidity}`, { what: 'air', air: { low, high, humidity } });
   s = air(null, 26, null)(air(null, null, 55)(air(17, 24, null)(site)));
-  expect(logOf(s).map((l) => l.air)).toEqual([{ low: 17, high: 26, humidity: 55 }]);
+  expect(logOf(s)).toMatchObject([{ air: { low: 17, high: 26, humidity: 55 }, was: [{ air: { low: 17, high: 24, humidity: 55 } }] }]);
   // A height off a photo, then off a rule: the photo stays.
   s = put('rule', { what: 'height', height: 0.06 })(put('photo', { what: 'height', height: 0.05, heightSd: 0.004, photoId: 'p' })(site));
   expect(logOf(s)).toMatchObject([{ what: 'photo', photoId: 'p' }, { id: 'rule', what: 'height', height: 0.06 }]); // prettier-ignore

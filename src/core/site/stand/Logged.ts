@@ -42,7 +42,7 @@ export const LEAF_SIGNS = ['leaning', 'stretched', 'pale', 'burnt-tips'] as cons
 export type LeafSign = (typeof LEAF_SIGNS)[number];
 
 /** What an entry said before a correction. */
-export type LoggedBefore = Pick<Logged, 'day' | 'height' | 'text' | 'weight_g'> & {
+export type LoggedBefore = Pick<Logged, 'day' | 'height' | 'text' | 'weight_g' | 'air' | 'solution' | 'sign' | 'place'> & {
   /** Left out: of the kind that it is now. */
   readonly what?: LoggedKind;
 };
