@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { axe } from './axe';
+import { go } from './go';
 
 /** Trays compared: the design held against itself, what was measured, what it shows and what not. */
 
@@ -81,6 +82,37 @@ test.describe('the demo', () => {
     await expect(page.getByTestId('shows')).toContainText('in 3.13 % of trials: too rarely');
     await page.getByText('Three cups: can anybody taste it?').click();
     await expect(page.getByText(/^By chance alone one in three names it\. p = 0\.607: this can be chance\.$/)).toBeVisible();
+  });
+
+  test('lets its trays change places on the bench, but never to another arm where the place is what is compared', async ({ page }) => {
+    await page.goto('/season/trials/demo-trial-mat');
+    const row = (code: string) => page.getByRole('list', { name: 'Trays of the trial' }).getByRole('listitem').filter({ hasText: code });
+    const dose = async (code: string) => Number(/([\d.]+) mol/.exec(await row(code).innerText())?.[1]);
+    await expect(row('K7')).toContainText('so far', { timeout: 60_000 });
+    const [k7, m3] = [await dose('K7'), await dose('M3')];
+    expect(k7).toBeGreaterThan(1.5 * m3);
+    const job = page.getByRole('list', { name: 'Jobs of today' }).getByRole('listitem').filter({ hasText: 'change places' });
+    await page.getByLabel('Trays of an arm change places').selectOption('Every 3 days');
+    await go(page, '/today');
+    await expect(page.getByRole('list', { name: 'Jobs of today' })).toContainText('Check the water of Leek');
+    // One tray to an arm, and the mat lies where the tray stands: there is nowhere to go.
+    await expect(job).toHaveCount(0);
+    await go(page, '/season/trials/demo-trial-mat');
+    await page.getByLabel('What is compared').selectOption('Seed mix');
+    await go(page, '/today');
+    await job.getByRole('checkbox').click();
+    await expect(page.getByText('Noted. They stand there on the bench too.').first()).toBeVisible();
+    await go(page, '/season/trials/demo-trial-mat');
+    await expect.poll(() => dose('K7'), { timeout: 60_000 }).toBeCloseTo(m3, 0);
+    expect(await dose('M3')).toBeCloseTo(k7, 0);
+    // Ended, it keeps what each tray had been given, whatever becomes of the tray.
+    await page.getByRole('button', { name: 'End the trial today' }).click();
+    await expect(row('K7')).toContainText('in all', { timeout: 60_000 });
+    const had = /(\d+) in all/.exec(await row('K7').innerText())![1]!;
+    await page.goto('/season/trials/demo-trial-mat');
+    await expect(row('K7')).toContainText(`${had} in all`);
+    await page.getByRole('button', { name: 'Go on with it' }).click();
+    await expect(row('K7')).toContainText('so far');
   });
 });
 
