@@ -128,6 +128,17 @@ test('a feed is divided by its nitrogen and its ceilings, for the can that is th
   await expect(page.getByTestId('dose')).toHaveText('1 g into your can of 4 L');
   await type(page, 'At most, phosphorus', '10');
   await expect(page.getByText(/^Phosphorus would pass the ceiling: this is 46 %/)).toBeVisible();
+  // A label says it in its own words; a spoon of powder weighs what nobody knows.
+  await page.getByLabel('By', { exact: true }).selectOption('What the label says');
+  await type(page, 'Dose on the label', '1 tsp/gal');
+  await expect(page.getByText(/^A spoon of powder weighs more or less/)).toBeVisible();
+  await type(page, 'Dose on the label', '1 g in 10 L');
+  await expect(page.getByTestId('dose')).toHaveText('0.4 g into your can of 4 L');
+  // It is there again the next time.
+  await page.goto('/season/feed');
+  await expect(page.getByTestId('dose')).toHaveText('0.4 g into your can of 4 L');
+  await type(page, 'Your can', '1 gal');
+  await expect(page.getByTestId('dose')).toHaveText('0.379 g into your can of 3.79 L');
   await type(page, 'Reading with its unit', '450');
   await expect(page.getByText(/^Type the unit too/)).toBeVisible();
   await type(page, 'Reading with its unit', '450 ppm (500)');

@@ -9,6 +9,7 @@ export type Metres = number;
 export type Radians = number;
 /** Mass, kg. */
 export type Kilograms = number;
+export type Litres = number;
 /** Electrical power drawn at the wall, W. */
 export type Watts = number;
 /** Apparent power, volts times amperes, VA: what wires, strips and timers have to carry. */

@@ -1,4 +1,6 @@
 import { LIGHT_UNITS, type LightUnit } from '../../core/units/light';
+import { ELEMENTS, type FeedForm, type Npk } from '../../core/judge/feed/feed';
+import type { FeedMix } from '../../core/judge/feed/FeedMix';
 import { COLUMNS, type Column, type ColumnPlan } from '../../core/measure/reading/readingTable';
 import { FIRST_WAYS, MAP_SHOWS, type Settings } from './settingsStore';
 
@@ -15,6 +17,27 @@ function planOf(kept: unknown): Settings['tablePlans'] {
     LIGHT_UNITS.includes(unit as LightUnit) &&
     ['m', 'cm', 'mm', 'in'].includes(length as string);
   return good ? [{ head, plan: { columns, unit, length, headed: headed === true } as ColumnPlan }] : [];
+}
+
+/** The feed that was last divided; anything strange in it, and it is the usual one. */
+function feedOf(kept: unknown, fallback: FeedMix): FeedMix {
+  const f = (typeof kept === 'object' && kept !== null ? kept : {}) as Record<string, unknown>;
+  const within = (v: unknown, most: number): v is number => typeof v === 'number' && v >= 0 && v <= most;
+  const npk = (v: unknown, most: number): v is Npk =>
+    typeof v === 'object' && v !== null && ELEMENTS.every((e) => within((v as Record<string, unknown>)[e], most));
+  const form = f.form as FeedForm | undefined;
+  const isForm =
+    form?.kind === 'powder' || form?.kind === 'liquid-w/v' || (form?.kind === 'liquid-w/w' && within(form.density_kg_per_L, 2));
+  const good =
+    npk(f.label, 100) &&
+    npk(f.ceiling, 2000) &&
+    isForm &&
+    (f.basis === 'oxide' || f.basis === 'elemental') &&
+    (f.by === 'nitrogen' || f.by === 'label') &&
+    within(f.ppm, 1000) &&
+    within(f.perLitre, 100) &&
+    within(f.can, 1000);
+  return good ? (f as unknown as FeedMix) : fallback;
 }
 
 /** Settings as they were kept; what is missing or strange falls back, since nothing of value can be lost here. */
@@ -36,6 +59,7 @@ export function readSettings(data: unknown, fallback: Settings): Settings {
     meter: typeof kept.meter === 'string' ? kept.meter.slice(0, 80) : fallback.meter,
     firstWay: pick('firstWay', ['offered', ...FIRST_WAYS, 'over']),
     firstDone: pick('firstDone', [0, 1, 2, 3]),
+    feed: feedOf(kept.feed, fallback.feed),
     tablePlans: Array.isArray(kept.tablePlans) ? kept.tablePlans.flatMap(planOf).slice(0, MOST_PLANS) : fallback.tablePlans,
   };
 }

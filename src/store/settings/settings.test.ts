@@ -1,3 +1,4 @@
+import { USUAL_MIX } from '../../core/judge/feed/FeedMix';
 import { readSettings } from './readSettings';
 import { startingSettings } from './settingsStore';
 
@@ -22,6 +23,7 @@ test('what was kept is taken, and what is strange falls back without harm', () =
     meter: 'lux-basic',
     firstWay: 'offered',
     firstDone: 0,
+    feed: USUAL_MIX,
     tablePlans: [],
   });
   expect(readSettings({ remind_min: 480 }, start).remind_min).toBe(480);
@@ -30,5 +32,14 @@ test('what was kept is taken, and what is strange falls back without harm', () =
   const plan = { columns: ['x', 'value'], unit: 'lx', length: 'cm', headed: true };
   const kept = readSettings({ meter: 'own', tablePlans: [{ head: 'a|b', plan }, { head: 'c', plan: { columns: ['<b>'] } }, 7] }, start);
   expect(kept).toMatchObject({ meter: 'own', tablePlans: [{ head: 'a|b', plan }] });
+  const powder = { ...USUAL_MIX, form: { kind: 'powder' }, label: { N: 20, P: 20, K: 20 }, can: 10 };
+  expect(readSettings({ feed: powder }, start).feed).toEqual(powder);
+  for (const odd of [
+    { ...powder, can: -1 },
+    { ...powder, label: { N: 20 } },
+    { ...powder, form: { kind: 'gas' } },
+    { ...powder, ppm: '75' },
+  ])
+    expect(readSettings({ feed: odd }, start).feed).toEqual(USUAL_MIX);
   for (const odd of [null, 7, 'x', [], { lengthUnit: 'ell', theme: 3, clock: 12 }]) expect(readSettings(odd, start)).toEqual(start);
 });

@@ -1,8 +1,10 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
+import { USUAL_MIX, type FeedMix } from '../../core/judge/feed/FeedMix';
 import type { ColumnPlan } from '../../core/measure/reading/readingTable';
 import type { ClockForm } from '../../core/units/clock';
 import type { LengthUnit } from '../../core/units/length';
 import type { TemperatureUnit } from '../../core/units/temperature';
+import { GALLON } from '../../core/units/volume';
 
 export const MAP_SHOWS = ['dli', 'ppfd', 'share'] as const;
 /** What the numbers of a map are: the day's dose, the strength now, or the share of what suits the crop best. */
@@ -29,6 +31,8 @@ export interface Settings {
   readonly firstWay: 'offered' | FirstWay | 'over';
   /** How many of its choices were opened. */
   readonly firstDone: number;
+  /** The feed that was last divided, and how. */
+  readonly feed: FeedMix;
   /** How the columns of tables of readings were matched, by their head; the newest first. */
   readonly tablePlans: readonly { readonly head: string; readonly plan: ColumnPlan }[];
 }
@@ -49,6 +53,7 @@ export function startingSettings(language: string): Settings {
     meter: 'lux-basic',
     firstWay: 'offered',
     firstDone: 0,
+    feed: inches ? { ...USUAL_MIX, can: GALLON } : USUAL_MIX,
     tablePlans: [],
   };
 }

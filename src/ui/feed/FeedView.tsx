@@ -1,9 +1,17 @@
 'use client';
 import { useState } from 'react';
-import { dilute, ELEMENT_NAMES, YOUNG_CEILING } from '@/core/judge/feed/dilute';
-import { ELEMENTS, type FeedForm, type LabelBasis } from '@/core/judge/feed/feed';
+import { dilute, ELEMENT_NAMES, type Diluted } from '@/core/judge/feed/dilute';
+import { ELEMENT_IN_OXIDE, ELEMENTS, ppmPerUnit, type LabelBasis } from '@/core/judge/feed/feed';
+import type { FeedMix } from '@/core/judge/feed/FeedMix';
+import { readDose, type DoseUnit } from '@/core/judge/feed/readDose';
+import { ok } from '@/core/units/result';
+import { GALLON, readVolume, showVolume, TEASPOON } from '@/core/units/volume';
+import { decimalSign } from '../parts/decimalSign';
+import { Fold } from '../parts/Fold';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
+import { TypedField } from '../parts/TypedField';
+import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import { ConductivityField, conductivityOf } from './ConductivityField';
 
 const n = (v: number) => String(Number(v.toPrecision(3)));
@@ -11,25 +19,25 @@ const list = (words: readonly string[]) => (words.length < 2 ? (words[0] ?? '') 
 
 /** How much of a feed goes into the can that one has. */
 export function FeedView() {
-  const [label, setLabel] = useState({ N: 7, P: 5, K: 6 });
-  const [basis, setBasis] = useState<LabelBasis>('oxide');
-  const [form, setForm] = useState<FeedForm>({ kind: 'liquid-w/w', density_kg_per_L: 1.2 });
-  const [by, setBy] = useState<'nitrogen' | 'label'>('nitrogen');
-  const [ppm, setPpm] = useState(75);
-  const [perLitre, setPerLitre] = useState(2);
-  const [ceiling, setCeiling] = useState(YOUNG_CEILING);
-  const [can, setCan] = useState(2);
+  const { settings } = useWorkspace();
+  const { feed, lengthUnit } = useSettings();
+  const { label, basis, form, by, ppm, perLitre, ceiling, can } = feed;
+  const set = (how: Partial<FeedMix>) => settings.setState({ feed: { ...feed, ...how } });
   const unit = form.kind === 'powder' ? 'g' : 'ml';
   const got = dilute({ label, basis, form, by: by === 'nitrogen' ? { kind: by, ppm } : { kind: by, perLitre }, ceiling, can_L: can });
+  const spoons = (ml: number) =>
+    lengthUnit === 'in' && unit === 'ml' && ml >= TEASPOON * 250 ? ` (${Number((ml / 1000 / TEASPOON).toPrecision(2))} tsp)` : '';
   return (
     <div className="mx-auto w-full max-w-4xl space-y-6 px-4 py-5 md:px-6">
       <header>
         <h1 className="text-2xl font-semibold" aria-live="polite" data-testid="dose">
-          {got ? `${n(got.perCan)} ${unit} into your can of ${n(can)} L` : 'This feed has no nitrogen'}
+          {got
+            ? `${n(got.perCan)} ${unit}${spoons(got.perCan)} into your can of ${showVolume(can, lengthUnit)}`
+            : 'This feed has no nitrogen'}
         </h1>
         <p className="text-soft">
           {got
-            ? `${n(got.perLitre)} ${unit} a litre: ${ELEMENTS.map((e) => `${n(got.ppm[e])} mg/l ${ELEMENT_NAMES[e]}`).join(', ')}.`
+            ? `${lengthUnit === 'in' ? `${n(got.perLitre * GALLON)} ${unit} a US gallon` : `${n(got.perLitre)} ${unit} a litre`}: ${ELEMENTS.map((e) => `${n(got.ppm[e])} mg/l ${ELEMENT_NAMES[e]}`).join(', ')}.`
             : 'Choose “what the label says”, or another feed.'}
           {got && got.share < 1 && (
             <b className="block text-copper">
@@ -53,7 +61,7 @@ export function FeedView() {
               max={100}
               unit="%"
               inputClassName="w-16"
-              onChange={(v) => setLabel({ ...label, [e]: v })}
+              onChange={(v) => set({ label: { ...label, [e]: v } })}
             />
           ))}
           <SelectField
@@ -63,7 +71,7 @@ export function FeedView() {
               { value: 'oxide', label: 'N, P₂O₅, K₂O (usual)' },
               { value: 'elemental', label: 'N, P, K as elements' },
             ]}
-            onChange={(v) => setBasis(v as LabelBasis)}
+            onChange={(v) => set({ basis: v as LabelBasis })}
           />
           <SelectField
             label="It is"
@@ -74,7 +82,7 @@ export function FeedView() {
               { value: 'liquid-w/v', label: 'A liquid, g in 100 ml' },
             ]}
             onChange={(kind) =>
-              setForm(kind === 'liquid-w/w' ? { kind, density_kg_per_L: 1.2 } : { kind: kind as 'powder' | 'liquid-w/v' })
+              set({ form: kind === 'liquid-w/w' ? { kind, density_kg_per_L: 1.2 } : { kind: kind as 'powder' | 'liquid-w/v' } })
             }
           />
           {form.kind === 'liquid-w/w' && (
@@ -85,7 +93,7 @@ export function FeedView() {
               max={2}
               unit="kg/L"
               inputClassName="w-16"
-              onChange={(d) => setForm({ kind: 'liquid-w/w', density_kg_per_L: d })}
+              onChange={(d) => set({ form: { kind: 'liquid-w/w', density_kg_per_L: d } })}
             />
           )}
         </div>
@@ -102,22 +110,31 @@ export function FeedView() {
               { value: 'nitrogen', label: 'Nitrogen wanted' },
               { value: 'label', label: 'What the label says' },
             ]}
-            onChange={(v) => setBy(v as typeof by)}
+            onChange={(v) => set({ by: v as typeof by })}
           />
           {by === 'nitrogen' ? (
-            <NumberField label="Nitrogen" value={ppm} min={1} max={1000} unit="mg/l" inputClassName="w-20" onChange={setPpm} />
-          ) : (
             <NumberField
-              label="Dose on the label"
-              value={perLitre}
-              min={0.01}
-              max={100}
-              unit={`${unit}/L`}
+              label="Nitrogen"
+              value={ppm}
+              min={1}
+              max={1000}
+              unit="mg/l"
               inputClassName="w-20"
-              onChange={setPerLitre}
+              onChange={(v) => set({ ppm: v })}
             />
+          ) : (
+            <DoseField key={unit} unit={unit} perLitre={perLitre} onChange={(v) => set({ perLitre: v })} />
           )}
-          <NumberField label="Your can" value={can} min={0.1} max={1000} unit="L" inputClassName="w-16" onChange={setCan} />
+          <TypedField
+            label="Your can"
+            shown={showVolume(can, lengthUnit)}
+            read={(text) => readVolume(text, lengthUnit, decimalSign())}
+            refuse={(v) =>
+              v >= 0.1 && v <= 1000 ? null : `Enter a volume between ${showVolume(0.1, lengthUnit)} and ${showVolume(1000, lengthUnit)}.`
+            }
+            hint="A volume, such as 4 L, 500 ml or 1 gal."
+            onChange={(v) => set({ can: v })}
+          />
         </div>
         <div className="flex flex-wrap items-end gap-4">
           {ELEMENTS.map((e) => (
@@ -129,7 +146,7 @@ export function FeedView() {
               max={2000}
               unit="mg/l"
               inputClassName="w-16"
-              onChange={(v) => setCeiling({ ...ceiling, [e]: v })}
+              onChange={(v) => set({ ceiling: { ...ceiling, [e]: v } })}
             />
           ))}
         </div>
@@ -138,11 +155,74 @@ export function FeedView() {
           mg/l is 1 ppm.
         </p>
       </section>
+      {got && <Workings feed={feed} got={got} />}
       <Conductivity />
       <p className="text-sm text-soft">
         Never keep feed in drink bottles. Keep it away from children and pets. Wear gloves with concentrates.
       </p>
     </div>
+  );
+}
+
+/** How the dose is worked out. */
+function Workings({ feed: { label, basis, form, by, ppm, perLitre, can }, got }: { feed: FeedMix; got: Diluted }) {
+  const unit = form.kind === 'powder' ? 'g' : 'ml';
+  const per = ppmPerUnit(label, basis, form);
+  const dense = form.kind === 'liquid-w/w' ? ` × ${n(form.density_kg_per_L)} kg/L` : '';
+  const asked =
+    by === 'nitrogen' ? `${n(ppm)} mg/l ÷ ${n(per.N)} mg = ${n(ppm / per.N)} ${unit}/L` : `${n(perLitre)} ${unit}/L, as the label says`;
+  return (
+    <Fold title="Where these numbers come from">
+      <div className="max-w-prose space-y-2 border-l-2 border-line pl-3 text-sm">
+        <p>
+          1 {unit} of this feed holds{' '}
+          {ELEMENTS.map((e) => {
+            const oxide = basis === 'oxide' && e !== 'N' ? ` × ${ELEMENT_IN_OXIDE[e]}` : '';
+            return `${n(label[e])} %${oxide}${dense} = ${n(per[e])} mg ${ELEMENT_NAMES[e]}`;
+          }).join('; ')}
+          .{basis === 'oxide' && ' The label gives P₂O₅ and K₂O; the factors are the elements’ part of them, by molar masses.'}
+        </p>
+        <p>
+          {asked}
+          {got.share < 1 && `; × ${n(got.share)} so that no ceiling is passed: ${n(got.perLitre)} ${unit}/L`}; × {n(can)} L ={' '}
+          {n(got.perCan)} {unit}.
+        </p>
+      </div>
+    </Fold>
+  );
+}
+
+const DOSE_PROBLEMS: Readonly<Record<string, string>> = {
+  'dose/powder-by-volume': 'A spoon of powder weighs more or less from feed to feed. Weigh one, and type grams, such as 2 g/L.',
+  'dose/liquid-by-weight': 'A liquid is measured out. Type millilitres or teaspoons, such as 2 ml/L or 1 tsp/gal.',
+};
+
+/** How a label says that it is thinned, in its own words. */
+function DoseField({ unit, perLitre, onChange }: { unit: DoseUnit; perLitre: number; onChange(perLitre: number): void }) {
+  const [text, setText] = useState('');
+  const said = (typed: string) => readDose(typed, unit, decimalSign());
+  return (
+    <TypedField<string>
+      label="Dose on the label"
+      shown={text || `${n(perLitre)} ${unit}/L`}
+      read={(typed) => ok(typed.trim())}
+      refuse={(typed) => {
+        const dose = said(typed);
+        if (!dose.ok)
+          return DOSE_PROBLEMS[dose.problems[0]!.code] ?? `Such as 2 ${unit}/L, 5 ${unit} in 10 L${unit === 'ml' ? ', or 1 tsp/gal' : ''}.`;
+        return dose.value >= 0.01 && dose.value <= 100
+          ? null
+          : `That is ${n(dose.value)} ${unit}/L. Type a dose between 0.01 and 100 ${unit}/L.`;
+      }}
+      hint={`Such as 2 ${unit}/L.`}
+      inputClassName="w-32"
+      onChange={(typed) => {
+        const dose = said(typed);
+        if (!dose.ok) return;
+        setText(typed);
+        onChange(dose.value);
+      }}
+    />
   );
 }
 
