@@ -1,7 +1,7 @@
 import ICAL from 'ical.js';
 import fc from 'fast-check';
 import { tzlib_get_ical_block } from 'timezones-ical-library';
-import { zoneOf } from './writeChart';
+import { zoneOf } from './zoneOf';
 import { clockChanges } from '../../core/units/clockChanges';
 import { dayFrom } from '../../core/units/day';
 import { writeIcs, type CalendarEvent } from '../../core/exchange/formats/writeIcs';

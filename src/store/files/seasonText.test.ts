@@ -5,7 +5,8 @@ import type { SeasonPlan } from '../../core/site/season/SeasonPlan';
 import { tables } from '../../core/things/tables/libraryTables';
 import { dayFrom, isoOf } from '../../core/units/day';
 import { demoSite } from '../site/demoSite';
-import { readSeasonText, seasonCsv, seasonJson } from './seasonText';
+import { seasonCsv } from './seasonCsv';
+import { readSeasonText, seasonJson } from './seasonText';
 
 const site = demoSite('en-GB', dayFrom(2026, 11, 20));
 const season = site.season!;

@@ -1,13 +1,9 @@
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
-import { unparse } from 'papaparse';
-import type { BatchCourse } from '../../core/plan/season/batchCourse';
-import { datesOf, type SeasonDate } from '../../core/plan/season/seasonDates';
 import type { SeasonPlan } from '../../core/site/season/SeasonPlan';
 import type { Site } from '../../core/site/stand/Site';
 import { cropOf } from '../../core/site/crop/cropOf';
 import { tables } from '../../core/things/tables/libraryTables';
-import { isoOf } from '../../core/units/day';
 import { fail, ok, type Result } from '../../core/units/result';
 import { SeasonPlanFile, seasonOf, seasonProblems, writeSeason } from '../form/PlannedFile';
 import { problemsOf } from '../form/problemsOf';
@@ -36,25 +32,3 @@ export function readSeasonText(text: string, site: Pick<Site, 'crops'>): Result<
   const broken = seasonProblems(file, (id) => cropOf(site, id, tables) !== undefined);
   return broken.length > 0 ? fail(...broken) : ok(seasonOf(file));
 }
-
-const COLUMNS = ['day', 'until', 'what', 'batch', 'crop', 'container', 'trays', 'plants'] as const;
-
-/** The dates of a season as rows: one thing to do each. */
-const seasonRows = (courses: readonly BatchCourse[]): Record<(typeof COLUMNS)[number], string | number>[] =>
-  courses
-    .flatMap((course) => datesOf(course).map((d): { d: SeasonDate; course: BatchCourse } => ({ d, course })))
-    .sort((a, b) => a.d.day - b.d.day)
-    .map(({ d, course }) => ({
-      day: isoOf(d.day),
-      until: isoOf(d.until),
-      what: d.what,
-      batch: course.batch.label || course.crop.name,
-      crop: course.crop.id,
-      container: d.containerId ?? '',
-      trays: d.trays,
-      plants: d.plants,
-    }));
-
-/** The dates as CSV. No text is left that a spreadsheet would take for a formula. */
-export const seasonCsv = (courses: readonly BatchCourse[]): string =>
-  `${unparse(seasonRows(courses), { columns: [...COLUMNS], newline: '\r\n', escapeFormulae: true })}\r\n`;

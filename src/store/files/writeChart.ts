@@ -1,6 +1,5 @@
 import { unparse } from 'papaparse';
 import { CHART_COLUMNS, chartRows } from '../../core/exchange/formats/chartTable';
-import type { CalendarZone } from '../../core/exchange/formats/writeIcs';
 import type { HangChart, TrayDay } from '../../core/plan/hang/HangChart';
 import type { BenchStand } from '../../core/answer/stand/benchStand';
 import { isoOf } from '../../core/units/day';
@@ -54,13 +53,3 @@ const trayOf = (d: TrayDay, stand: BenchStand) => ({
   says: d.says,
 });
 const round = (x: number) => Math.round(x * 1e4) / 1e4;
-
-/** The rules of a time zone, for calendars; null for one that nobody has rules of. */
-export async function zoneOf(timeZone: string | null): Promise<CalendarZone | null> {
-  const id = timeZone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const { tzlib_get_ical_block } = await import('timezones-ical-library');
-  const [component] = tzlib_get_ical_block(id) as string[];
-  if (!component?.startsWith('BEGIN:VTIMEZONE')) return null;
-  // Rules come under the name of the zone that they are of, which is not always the one that was asked for.
-  return { id: /^TZID:(.+)$/m.exec(component)?.[1]?.trim() ?? id, component };
-}

@@ -3,7 +3,6 @@ import { ChevronDown, Ellipsis } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { DropdownMenu } from 'radix-ui';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
-import { linkOf } from '@/store/files/showLink';
 import { exportSite } from '@/store/files/exportSite';
 import { writeScene } from '@/store/scene/writeScene';
 import { newId } from '@/store/names/newId';
@@ -17,6 +16,9 @@ import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { standPath } from '../stands/places';
 
 const ITEM = 'flex min-h-9 items-center rounded px-3 outline-none data-[highlighted]:bg-sunk max-md:min-h-11';
+
+/** It packs a stand into an address: loaded when the menu opens, so that the clipboard is still at hand when a link is asked for. */
+const linkScript = () => import('@/store/files/showLink');
 
 /** What can be done with a whole stand: a variant of it, beside which it is held, its files, its end. */
 export function StandMenu({ stand }: { stand: BenchStand }) {
@@ -36,7 +38,9 @@ export function StandMenu({ stand }: { stand: BenchStand }) {
     say(`${name} is deleted.`, { label: 'Undo', run: () => undo(sites) });
   };
   async function showLink() {
-    const made = linkOf(sites.getState().site, id, location.origin);
+    const links = await linkScript().catch(() => null);
+    if (!links) return say('The link could not be made: a part of the application did not load. Reload the page to try again.');
+    const made = links.linkOf(sites.getState().site, id, location.origin);
     if (!made.ok) return say('This stand holds too much for a link. Save it as a file instead.');
     try {
       await navigator.clipboard.writeText(made.value);
@@ -53,7 +57,7 @@ export function StandMenu({ stand }: { stand: BenchStand }) {
     }
   }
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root onOpenChange={(open) => open && void linkScript().catch(() => undefined)}>
       <DropdownMenu.Trigger asChild>
         <Button>
           <span className="max-sm:sr-only">Stand</span> <ChevronDown size={16} className="max-sm:hidden" aria-hidden />

@@ -7,7 +7,7 @@ import type { HangChart } from '@/core/plan/hang/HangChart';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import type { Site } from '@/core/site/stand/Site';
 import { isoOf, type Day } from '@/core/units/day';
-import { chartCsv, chartJson, zoneOf } from '@/store/files/writeChart';
+import { zoneOf } from '@/store/files/zoneOf';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { fileName, saveFile } from '../parts/saveFile';
@@ -44,6 +44,12 @@ export function ChartOut({ stand, chart }: { stand: BenchStand; chart: HangChart
     say(zone ? `Written for the clocks of ${zone.id.replace(/_/g, ' ')}.` : 'Written with local times: read it where the rack stands.');
   }
 
+  async function file(kind: 'csv' | 'json') {
+    const { chartCsv, chartJson } = await import('@/store/files/writeChart');
+    const text = kind === 'csv' ? chartCsv(chart, stand) : chartJson(chart, stand);
+    saveFile(fileName(`${name} hang chart`, kind), text, kind === 'csv' ? 'text/csv' : undefined);
+  }
+
   return (
     <section aria-labelledby="chart-out" className="space-y-2">
       <h2 id="chart-out" className="text-lg font-semibold">
@@ -64,8 +70,8 @@ export function ChartOut({ stand, chart }: { stand: BenchStand; chart: HangChart
         <Button onClick={() => void calendar()}>
           <CalendarDays size={17} aria-hidden /> Calendar
         </Button>
-        <Button onClick={() => saveFile(fileName(`${name} hang chart`, 'csv'), chartCsv(chart, stand), 'text/csv')}>CSV</Button>
-        <Button onClick={() => saveFile(fileName(`${name} hang chart`, 'json'), chartJson(chart, stand))}>JSON</Button>
+        <Button onClick={() => void file('csv')}>CSV</Button>
+        <Button onClick={() => void file('json')}>JSON</Button>
       </div>
       <p className="text-sm text-soft">
         “Use this chart” saves the present chart. If plant height, emergence or a lamp changes, you see the difference.

@@ -7,8 +7,8 @@ import { writeIcs, type CalendarEvent } from '@/core/exchange/formats/writeIcs';
 import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
 import type { Site } from '@/core/site/stand/Site';
 import { isoOf } from '@/core/units/day';
-import { seasonCsv, seasonJson } from '@/store/files/seasonText';
-import { zoneOf } from '@/store/files/writeChart';
+import { seasonJson } from '@/store/files/seasonText';
+import { zoneOf } from '@/store/files/zoneOf';
 import { Button } from '../parts/Button';
 import { PictureButtons } from '../parts/PictureButtons';
 import { fileName, saveFile } from '../parts/saveFile';
@@ -41,6 +41,10 @@ export function SeasonOut({ season, courses }: { season: SeasonPlan; courses: re
     const zone = await zoneOf(site.timeZone);
     saveFile(fileName(season.name, 'ics'), writeIcs(season.name, seasonEvents(site, courses), zone, takenNow('').now_ms), 'text/calendar');
   }
+  async function csv() {
+    const { seasonCsv } = await import('@/store/files/seasonCsv');
+    saveFile(fileName(season.name, 'csv'), seasonCsv(courses), 'text/csv');
+  }
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
@@ -60,7 +64,7 @@ export function SeasonOut({ season, courses }: { season: SeasonPlan; courses: re
           <Button onClick={() => void calendar()}>
             <CalendarDays size={17} aria-hidden /> Calendar (.ics)
           </Button>
-          <Button onClick={() => saveFile(fileName(season.name, 'csv'), seasonCsv(courses), 'text/csv')}>Dates as CSV</Button>
+          <Button onClick={() => void csv()}>Dates as CSV</Button>
           <Button onClick={() => saveFile(fileName(season.name, 'json'), seasonJson(season))}>The plan as JSON</Button>
           <PictureButtons of="season" name={season.name} words="the season" />
           <div className="border-t border-line pt-2">

@@ -2,8 +2,7 @@
 import { Plus, Shuffle, X } from 'lucide-react';
 import { codeFor, dealOut } from '@/core/plan/trial/dealOut';
 import { lightSoFar } from '@/core/plan/trial/lightOfTrial';
-import { dliOfPlace } from '@/core/plan/trial/designOf';
-import type { TrialPlace } from '@/core/plan/trial/trialPlaces';
+import { dliOfPlace, type TrialPlace } from '@/core/plan/trial/trialPlaces';
 import { ARM_IDS, MOST_TRIAL_TRAYS, type ArmId, type Trial, type TrialTrayRow } from '@/core/site/trial/Trial';
 import type { Site } from '@/core/site/stand/Site';
 import { undo } from '@/store/site/siteStore';

@@ -1,18 +1,12 @@
-import type { TrayFacts, TrayHad, Trial, TrialTrayRow } from '../../site/trial/Trial';
+import type { TrayFacts, Trial, TrialTrayRow } from '../../site/trial/Trial';
 import { reviewDesign, type Design, type DesignArm, type DesignReview } from '../../judge/trial/reviewDesign';
-import { MOL_SECONDS } from '../../judge/dli/dli';
-import { daylightDli } from '../../judge/dli/LightDay';
-import type { TrialPlace } from './trialPlaces';
+import { dliOfHad, dliOfPlace, trayFactsOf, type TrialPlace } from './trialPlaces';
 import { comesWithPlace } from './trialRounds';
 
 const mean = (values: readonly number[]) => (values.length === 0 ? null : values.reduce((a, b) => a + b, 0) / values.length);
 /** What all have in common, or that they differ. */
 const common = (values: readonly string[]) =>
   values.length === 0 ? null : new Set(values).size === 1 ? values[0]! : [...new Set(values)].sort().join(' + ');
-
-/** The mean dose of a tray, lamps and daylight. */
-export const dliOfPlace = ({ tier, tray, light }: TrialPlace): number | null =>
-  light ? light.stats.mean * tier.hours * MOL_SECONDS + daylightDli(tray.day) : null;
 
 /**
  * What the design really is: the lamps, distances, hours and doses that the trays stand under, as the plan knows them, not as they are meant.
@@ -59,30 +53,12 @@ export function designOf(trial: Trial, places: ReadonlyMap<string, TrialPlace>):
   };
 }
 
-/** How a tray stands where it is drawn. */
-export function trayFactsOf({ tier, tray }: TrialPlace): TrayFacts {
-  const faces = tier.lamps.map((l) => l.fitting.face);
-  return {
-    cropId: tray.crop.id,
-    sown: tray.batch.sown,
-    tierId: tier.tier.id,
-    lamps: [...new Set(tier.lamps.map((l) => l.lamp.id))],
-    distance: faces.length > 0 ? Math.min(...faces) - tray.canopy : null,
-    hours: tier.hours,
-    coverId: tray.tray.coverId,
-    containerId: tray.tray.containerId,
-  };
-}
-
 /** How a tray of a trial stands, or stood, with its dose; null where nobody knows. */
 function standingOf(row: TrialTrayRow, places: ReadonlyMap<string, TrialPlace>): (TrayFacts & { readonly dli: number | null }) | null {
   if (row.had) return { ...row.had, dli: dliOfHad(row.had) };
   const place = row.trayId === null ? undefined : places.get(row.trayId);
   return place ? { ...trayFactsOf(place), dli: dliOfPlace(place) } : null;
 }
-
-/** The mean dose of a tray that is gone, or whose trial is over; null where it was there for no day. */
-export const dliOfHad = ({ mol_per_m2, days }: TrayHad): number | null => (days > 0 ? mol_per_m2 / days : null);
 
 /** Whether each arm stands on several tiers: then no arm has all its trays in one place. */
 const hasSeveralTiers = ({ arms, trays }: Trial, places: ReadonlyMap<string, TrialPlace>): boolean =>

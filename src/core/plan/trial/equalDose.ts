@@ -10,8 +10,7 @@ import type { Dli } from '../../units/quantities';
 import { applyMove, applyMoves } from '../advice/applyMove';
 import type { Move } from '../advice/Move';
 import { liftsOf } from '../advice/movesFor';
-import { dliOfPlace } from './designOf';
-import { trialPlacesOf, type TrialPlace } from './trialPlaces';
+import { dliOfPlace, trialPlacesOf, type TrialPlace } from './trialPlaces';
 
 /** How arms come to the same dose, or why they cannot. */
 export type EqualDose =

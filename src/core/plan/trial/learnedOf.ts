@@ -1,4 +1,4 @@
-import { dliOfHad } from './designOf';
+import { dliOfHad } from './trialPlaces';
 import { asShares } from './asShares';
 import { doseDirection, fitDose } from '../../judge/trial/doseCurve';
 import { plantedAreaOf } from '../../site/stand/footprint';

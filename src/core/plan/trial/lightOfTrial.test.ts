@@ -5,8 +5,7 @@ import { benchStandOf } from '../../answer/stand/benchStand';
 import type { Trial } from '../../site/trial/Trial';
 import { tables } from '../../things/tables/libraryTables';
 import { dayFrom } from '../../units/day';
-import { dliOfPlace } from './designOf';
-import type { TrialPlace } from './trialPlaces';
+import { dliOfPlace, type TrialPlace } from './trialPlaces';
 import { lightSoFar, scatterWhenSwapped } from './lightOfTrial';
 
 const TODAY = dayFrom(2027, 2, 20);

@@ -3,8 +3,7 @@ import { drawOf } from '../buying/bill';
 import { plantedAreaOf } from '../../site/stand/footprint';
 import type { TrayHad, Trial, TrialTrayRow } from '../../site/trial/Trial';
 import type { Day } from '../../units/day';
-import { dliOfPlace, trayFactsOf } from './designOf';
-import type { TrialPlace } from './trialPlaces';
+import { dliOfPlace, trayFactsOf, type TrialPlace } from './trialPlaces';
 import { roundsOf } from './trialRounds';
 
 const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length;
