@@ -3,6 +3,8 @@ import { Equal } from 'lucide-react';
 import { useState } from 'react';
 import { applyOnStand } from '@/store/bench/applyOnStand';
 import type { EqualDose } from '@/core/plan/trial/equalDose';
+import type { Move } from '@/core/plan/advice/Move';
+import type { Stand } from '@/core/site/stand/Site';
 import type { Trial } from '@/core/site/trial/Trial';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { changeSite, undo } from '@/store/site/siteStore';
@@ -18,8 +20,9 @@ const WHY: Readonly<Record<Extract<EqualDose, { ok: false }>['why'], string>> = 
   'not-lit': 'One arm gets no light at all.',
   'one-tier': 'Two arms share a tier and its lamps. Give each arm a tier of its own first.',
   'one-timer': 'The arms share a timer, so their hours cannot differ. Plug them into timers of their own first.',
-  'others-timer':
-    'The hours must differ, but one of the timers also lights trays that are not in the trial. Plug the lamps of the trial into a timer of their own first.',
+  others:
+    'The lamps of the trial also light trays that are not in it, and these would get less. Give the trial tiers and a timer of its own first.',
+  'short-day': 'No hours within the day that the crop bears bring the arms to the same DLI. Make their distances or lamps more alike.',
   'out-of-reach': 'Heights and hours do not reach far enough. Hang lamps that are more alike.',
 };
 
@@ -34,15 +37,22 @@ export function EqualDoseButton({ trial }: { trial: Trial }) {
       const found = await equalDoseOf(trial);
       if (!found.ok) return setState(WHY[found.why]);
       const { site } = sites.getState();
-      const about = new Set(found.moves.flatMap((m) => ('tierId' in m ? [m.tierId] : 'timerId' in m ? [m.timerId] : [])));
-      const stand = site.stands.find((s) => s.tiers.some((t) => about.has(t.id) || about.has(t.timerId)));
-      const words = stand ? movesWords(found.moves, benchStandIn(site, stand), site.lamps, told) : 'Nothing to change';
+      // An arm may stand on several stands: each is told by its own tiers.
+      const isOn = (stand: Stand) => (m: Move) =>
+        stand.tiers.some((t) => ('tierId' in m && t.id === m.tierId) || ('timerId' in m && t.timerId === m.timerId));
+      const words = site.stands.flatMap((stand) => {
+        const own = found.moves.filter(isOn(stand));
+        return own.length > 0 ? [movesWords(own, benchStandIn(site, stand), site.lamps, told)] : [];
+      });
       const doses = Object.entries(found.after)
         .map(([arm, dose]) => `${arm} ${dliNumber(dose)}`)
         .join(', ');
-      const made = changeSite(sites, 'set equal DLI', applyOnStand(stand?.id, found.moves));
+      const made = changeSite(sites, 'set equal DLI', (now) =>
+        site.stands.reduce((s, stand) => applyOnStand(stand.id, found.moves.filter(isOn(stand)))(s), now),
+      );
       setState('idle');
-      if (made) say(`${words}. Doses now: ${doses} mol/m²/day.`, { label: 'Undo', run: () => undo(sites) });
+      if (made)
+        say(`${words.join('. ') || 'Nothing to change'}. Doses now: ${doses} mol/m²/day.`, { label: 'Undo', run: () => undo(sites) });
       focusHeadingIfLost();
     } catch (error) {
       setState(`It could not be worked out (${error instanceof Error ? error.message : String(error)}). Try again.`);

@@ -70,19 +70,21 @@ const doses = (site: Site) => {
 };
 
 test.each(['lamp', 'distance'] as const)(
-  'arms whose %s differs come to the same dose by what is promised, the weaker one untouched',
+  'arms whose %s differs come to the same dose by what is promised, within the days that their crop may have',
   (factor) => {
-    const site = rack([0.19, 0.32]);
+    const site = rack(factor === 'lamp' ? [0.19, 0.32] : [0.25, 0.32]);
     const [a, b] = doses(site);
-    expect(a! / b!).toBeGreaterThan(1.2);
+    expect(a! / b!).toBeGreaterThan(1.14);
     const found = equalDose(site, trial({ factor }), tables);
     if (!found.ok) throw new Error(found.why);
     const after = doses(applyMoves(site, found.moves, tables));
     expect(after[0]! / after[1]!).toBeGreaterThan(0.9);
     expect(after[0]! / after[1]!).toBeLessThan(1.1);
     expect(after[0]).toBeWithin(found.after.A!, { relative: 0.01 });
-    // Less spills over from the other tier.
-    expect(after[1]).toBeWithin(b!, { relative: 0.08 });
+    // The weaker one is left alone, but for what spills over less, unless the other would have too short a day.
+    if (factor === 'lamp') expect(after[1]).toBeWithin(b!, { relative: 0.08 });
+    const { hoursMin, hoursMax } = tables.crop('lettuce')!.stages.find((s) => s.stage === 'seedling')!;
+    for (const m of found.moves) if (m.do === 'hours') expect([m.lit_min >= 60 * hoursMin - 15, m.lit_min <= 60 * hoursMax + 15]).toEqual([true, true]); // prettier-ignore
     // Where distances are compared, they stay.
     expect(found.moves.some((m) => m.do === 'hang')).toBe(factor === 'lamp');
   },
@@ -94,12 +96,65 @@ test('what cannot be made equal is said, with the reason', () => {
   expect(equalDose(rack([0.19, 0.32], 1), trial({ factor: 'distance' }), tables)).toEqual({ ok: false, why: 'one-timer' });
   // A third tray under the brighter arm's timer, which nobody compares.
   const three = trial({ factor: 'distance', trays: trial().trays.slice(1) });
-  expect(equalDose(rack([0.19, 0.32]), three, tables)).toEqual({ ok: false, why: 'others-timer' });
+  expect(equalDose(rack([0.19, 0.32]), three, tables)).toEqual({ ok: false, why: 'others' });
   const away = trial({ trays: trial().trays.map((t) => ({ ...t, trayId: null })) });
   expect(equalDose(rack([0.2, 0.3]), away, tables)).toEqual({ ok: false, why: 'not-drawn' });
   const dark = rack([0.2, 0.3]);
   const unlit = withTier(dark.stands[0]!.tiers[1]!.id, (t) => ({ ...t, fittings: [] }))(dark);
   expect(equalDose(unlit, trial(), tables)).toMatchObject({ ok: false });
+});
+
+test('where hours are compared they stay as they are, and where plants would have too short a day they are not cut', () => {
+  const site = setTimes('second', 360, 720)(rack([0.25, 0.25]));
+  const timer = site.stands[0]!.tiers[0]!.timerId;
+  const found = equalDose(site, trial({ factor: 'hours' }), tables);
+  if (!found.ok) throw new Error(found.why);
+  expect(found.moves.map((m) => m.do)).toEqual(['hang']);
+  const [a, b] = doses(applyMoves(site, found.moves, tables));
+  expect(a! / b!).toBeWithin(1, { absolute: 0.1 });
+  // So near, no height brings them together: twelve hours against eighteen are what is asked about.
+  const near = setTimes('second', 360, 300)(rack([0.12, 0.38]));
+  expect(equalDose(near, trial({ factor: 'hours' }), tables)).toEqual({ ok: false, why: 'out-of-reach' });
+  expect(near.timers.find((t) => t.id === timer)!.lit_min).toBe(960);
+  expect(equalDose(near, trial({ factor: 'distance' }), tables)).toEqual({ ok: false, why: 'short-day' });
+});
+
+test('a plant that is not compared keeps its light: the lamps over it stay where they are', () => {
+  const site = rack([0.19, 0.32]);
+  const three = trial({ trays: trial().trays.slice(1) });
+  expect(equalDose(site, three, tables)).toEqual({ ok: false, why: 'others' });
+  // It may stand beside the weaker ones, whose lamps nobody touches.
+  const other = trial({ trays: trial().trays.slice(0, 3) });
+  const found = equalDose(site, other, tables);
+  expect(found.ok && found.moves.map((m) => 'tierId' in m && m.tierId)).toEqual([site.stands[0]!.tiers[0]!.id]);
+});
+
+test('each tier of an arm that stands on several comes to the dose of the weaker arm', () => {
+  // Two racks of two tiers: an upper and a lower tier for each arm, the brighter ones not equally bright.
+  const [left, right] = [rack([0.15, 0.4]), rack([0.19, 0.4])];
+  const rename = (id: string) => `r-${id}`;
+  const [second] = right.stands;
+  const site: Site = {
+    ...left,
+    stands: [
+      ...left.stands,
+      { ...second!, id: 'r', tiers: second!.tiers.map((t) => ({ ...t, id: rename(t.id), timerId: rename(t.timerId), fittings: t.fittings.map((f) => ({ ...f, id: rename(f.id) })), trays: t.trays.map((y) => ({ ...y, id: rename(y.id), batchId: rename(y.batchId) })) })) }, // prettier-ignore
+    ],
+    timers: [...left.timers, ...right.timers.map((t) => ({ ...t, id: rename(t.id) }))],
+    batches: [...left.batches, ...right.batches.map((b) => ({ ...b, id: rename(b.id) }))],
+  };
+  const both = trial({ trays: trial().trays.flatMap((t) => [t, { ...t, code: rename(t.code), trayId: rename(t.trayId!) }]) });
+  const found = equalDose(site, both, tables);
+  if (!found.ok) throw new Error(found.why);
+  expect(new Set(found.moves.map((m) => 'tierId' in m && m.tierId)).size).toBe(2);
+  expect(found.after.A! / found.after.B!).toBeWithin(1, { absolute: 0.1 });
+  const after = applyMoves(site, found.moves, tables);
+  const doseOn = (index: number) => {
+    const stand = benchStandOf(after, after.stands[index]!, tables);
+    const tier = stand.tiers[0]!;
+    return answerBench(questionOfStand(stand, null)).tiers[tier.tier.id]!.trays[tier.trays[0]!.tray.id]!.stats.mean;
+  };
+  expect(doseOn(0) / doseOn(1)).toBeWithin(1, { absolute: 0.12 });
 });
 
 test('light that leaks from tier to tier through wire is named, and arms on one tier', () => {
