@@ -7,6 +7,7 @@ import type { Effect } from '@/core/plan/advice/Effect';
 import { applyOnStand } from '@/store/bench/applyOnStand';
 import { habitsOf, type Habit } from '@/core/plan/advice/habitsOf';
 import { traysIn, type Scope } from '@/core/plan/advice/movesFor';
+import { runningWith } from '@/core/plan/trial/runningWith';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { showMoney } from '@/core/units/money';
 import { trialStore } from '@/store/bench/trialStore';
@@ -14,10 +15,11 @@ import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { Segments } from '../parts/Segments';
 import { focusOn, usePageActions } from '../shell/pageActions';
-import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { dliNumber } from '../drawing/lightWords';
 import { percent } from '../verdict/words';
 import { say } from '../shell/toastStore';
+import { inTrialWords } from '../today/inTrialWords';
 import { KEEPS_POSITIONS, trayName } from './benchWords';
 import { movesWords } from './moveWords';
 import { useAdviceSearch } from './useAdviceSearch';
@@ -42,6 +44,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
   const site = useSite((s) => s.site);
   const past = useSite((s) => s.past);
   const told = useSettings();
+  const today = useToday();
   usePageActions(ACTIONS);
   const light = useBenchLight();
   const { handOn } = useBenchLook();
@@ -73,6 +76,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
     trialStore.setState({ trial: null });
     heading.current?.focus();
   };
+  const running = runningWith(site, traysIn(stand, scope), today);
   const worst = current?.worstTrayId ? stand.tiers.flatMap((t) => t.trays).find((y) => y.tray.id === current.worstTrayId) : undefined;
   if (tier.trays.length === 0 || tier.lamps.length === 0) return null;
   return (
@@ -144,6 +148,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
               {percent(current.before.shareInBand)} of {WHOSE[asked]} in range. {current.judged} moves judged.
             </p>
           )}
+          {running.length > 0 && offers.length > 0 && <p className="text-copper">{inTrialWords(running)}</p>}
           <ul aria-label="Changes that help">
             {offers.slice(0, 8).map((o) => (
               <li key={o.id} className="border-t border-line py-2" data-testid="offer">

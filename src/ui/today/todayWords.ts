@@ -4,6 +4,7 @@ import { cropOf } from '@/core/site/crop/cropOf';
 import type { RotationKind } from '@/core/site/stand/Rotation';
 import type { Site } from '@/core/site/stand/Site';
 import { drawnTrays } from '@/core/plan/trial/moveTrialOn';
+import { runningWith } from '@/core/plan/trial/runningWith';
 import { comesWithPlace, roundsOf } from '@/core/plan/trial/trialRounds';
 import type { Trial } from '@/core/site/trial/Trial';
 import { tables } from '@/core/things/tables/libraryTables';
@@ -13,6 +14,7 @@ import type { ToldIn } from '../bench/moveWords';
 import { jobsOf } from '../chart/jobWords';
 import { briefDayWords, dayWords, daysWords } from '../season/dayWords';
 import { containersName, nameOf, plantsWords } from '../season/seasonWords';
+import { inTrialWords } from './inTrialWords';
 
 /** A job in words: what to do, where, and why. */
 export interface JobSaid {
@@ -100,12 +102,17 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, tol
     case 'hang': {
       const words = stand ? jobsOf(what.jobs, stand, told).map((j) => j.words) : [];
       const isTimers = what.jobs.hours.length > 0;
+      const tierIds = new Set([...what.jobs.lamps, ...what.jobs.dims, ...what.jobs.risers].map((j) => j.tierId));
+      const timerIds = new Set(what.jobs.hours.map((h) => h.timerId));
+      const tiers = site.stands.flatMap((s) => s.tiers).filter((t) => tierIds.has(t.id) || timerIds.has(t.timerId));
+      const running = runningWith(site, new Set(tiers.flatMap((t) => t.trays.map((y) => y.id))), today);
+      const inTrial = running.length > 0 ? ` ${inTrialWords(running)}` : '';
       return {
         title: capital(words.join('; ') || 'Set the lamps'),
         where,
         why: isTimers
-          ? `The plants here have reached a stage that needs other hours. From the hang chart.${late}`
-          : `Plants have grown: until the next visit they stay in their band, and clear of the lamp, this way. From the hang chart.${late}`,
+          ? `The plants here have reached a stage that needs other hours. From the hang chart.${inTrial}${late}`
+          : `Plants have grown: until the next visit they stay in their band, and clear of the lamp, this way. From the hang chart.${inTrial}${late}`,
         href: job.standId ? `/stands/${encodeURIComponent(job.standId)}/hanging` : null,
         done: isTimers ? 'Timers are set on the plan.' : 'Lamps hang like this on the bench now.',
       };

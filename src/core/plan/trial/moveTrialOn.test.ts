@@ -8,6 +8,7 @@ import { dayFrom } from '../../units/day';
 import { doJob } from '../today/doJob';
 import { jobsOn } from '../today/jobsOf';
 import { drawnTrays, isMoveUnsafe, moveTrialOn } from './moveTrialOn';
+import { runningWith } from './runningWith';
 import { roundsOf } from './trialRounds';
 
 const TODAY = dayFrom(2027, 2, 20);
@@ -84,4 +85,17 @@ test('it is asked for on its days, moves them once it is ticked, and is not aske
   const tall = addTrial(trialOf('medium'))(changeBatch(upper.trays[0]!.batchId, { sown: null, height })(low));
   expect(isMoveUnsafe(tall, tall.trials[0]!, tables)).toBe(true);
   expect(asked(tall)).toBeUndefined();
+});
+
+test('a trial is under way where one of its trays stands, from its first day until it ends', () => {
+  const trial = trialOf('medium');
+  const site = addTrial(trial)(four);
+  const at = (day: number, ...ids: string[]) => runningWith(site, new Set(ids), day).map((t) => t.id);
+  expect([at(TODAY, 't0', 'other'), at(TODAY, 'other'), at(trial.starts - 1, 't0'), at(trial.starts, 't3')]).toEqual([
+    ['x'],
+    [],
+    [],
+    ['x'],
+  ]);
+  expect(runningWith(addTrial({ ...trial, ended: TODAY })(four), new Set(['t0']), TODAY)).toEqual([]);
 });

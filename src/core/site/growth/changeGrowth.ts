@@ -24,8 +24,18 @@ export const logIt = (batchId: string, entry: Logged): Change =>
   withBatch(batchId, (b) => {
     const old = isRepeatable(entry.what) ? undefined : b.log.find((l) => l.what === entry.what && l.day === entry.day);
     const log = old ? [...b.log.filter((l) => l !== old), ...whatStays(old, entry), takenOver(old, entry)] : [...b.log, entry];
-    return { ...b, log: log.slice(-MOST_LOGGED) };
+    return { ...b, log: withRoom(log) };
   });
+
+/** What is done again and again: of these the oldest make room, where nobody put words or a picture to them. */
+const ROUTINE: readonly Logged['what'][] = ['watered', 'not-yet', 'fed', 'moved', 'air'];
+
+/** As many entries as are kept; a full journal in which every entry says something is left as it is, to be refused by name. */
+function withRoom(log: readonly Logged[]): readonly Logged[] {
+  if (log.length <= MOST_LOGGED) return log;
+  const spare = log.findIndex((l) => ROUTINE.includes(l.what) && l.text === undefined && l.photoId === undefined);
+  return spare < 0 ? log : withRoom(log.filter((_, i) => i !== spare));
+}
 
 /** A photo of the entry before that the later one is not of: it stays in the journal by itself. */
 const whatStays = ({ id, day, photoId }: Logged, { photoId: now }: Logged): Logged[] =>

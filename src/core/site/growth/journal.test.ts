@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { removeThings } from '../stand/change';
 import { dayFrom } from '../../units/day';
 import { demoSite } from '../../../store/site/demoSite';
-import { correctLogged, logIt, MOST_CORRECTIONS } from './changeGrowth';
+import { correctLogged, logIt, MOST_CORRECTIONS, MOST_LOGGED } from './changeGrowth';
+import { unsoundIn } from '../../../store/form/unsoundIn';
 import type { Logged, LoggedBefore } from '../stand/Logged';
 import { airLately } from './airLately';
 import { latestLogged } from './latestLogged';
@@ -91,4 +92,22 @@ test('the latest is the one of the latest day, in whatever order days were writt
   // Last week's nights are written down after last night's.
   const batch = heard(day - 6, 9)(heard(day - 1, 18)(site)).batches.find((b) => b.id === tray.batchId)!;
   expect(airLately(batch, day).low).toBe(18);
+});
+
+test('a full journal loses the oldest of what is done again and again, and nothing that somebody wrote', () => {
+  const entry = (i: number, what: Logged['what'], text?: string): Logged => ({ id: `e${i}`, day: day - MOST_LOGGED + i, what, height: null, stage: null, ...(text ? { text } : {}) }); // prettier-ignore
+  const full = (of: (i: number) => Logged) => ({
+    ...site,
+    batches: site.batches.map((b) => (b.id === tray.batchId ? { ...b, log: Array.from({ length: MOST_LOGGED }, (_, i) => of(i)) } : b)),
+  });
+  const add = logIt(tray.batchId, entry(MOST_LOGGED, 'note', 'one more'));
+  const ids = (s: typeof site) => s.batches.find((b) => b.id === tray.batchId)!.log.map((l) => l.id);
+  const daily = ids(
+    add(full((i) => (i === 2 ? entry(i, 'watered') : i === 1 ? entry(i, 'watered', 'from below') : entry(i, 'note', 'seen')))),
+  );
+  expect([daily.length, daily.slice(0, 4), daily.at(-1)]).toEqual([MOST_LOGGED, ['e0', 'e1', 'e3', 'e4'], `e${MOST_LOGGED}`]);
+  // Every entry says something: one more is refused where it is kept, by name.
+  const words = full((i) => entry(i, 'note', 'seen'));
+  expect(ids(add(words))).toHaveLength(MOST_LOGGED + 1);
+  expect(unsoundIn(words, add(words)).map((p) => p.code)).toEqual(['site/arrayMaxSize']);
 });
