@@ -5,6 +5,7 @@ import { closingIn, givenUntil, withHad, type Closing } from '../../core/plan/tr
 import { trialPlacesOf } from '../../core/plan/trial/trialPlaces';
 import type { Change } from '../../core/site/stand/change';
 import type { Site } from '../../core/site/stand/Site';
+import type { Trial } from '../../core/site/trial/Trial';
 import { tables } from '../../core/things/tables/libraryTables';
 import type { Day } from '../../core/units/day';
 import { adoptSite, type SiteStore } from '../site/siteStore';
@@ -40,8 +41,7 @@ export function followLeaving(sites: SiteStore, lightOfStand: (stand: BenchStand
     if (grownIn) write(withGrownIn(batchId, grownIn));
   }
 
-  async function rememberTrial(site: Site, closing: Closing, day: Day): Promise<void> {
-    const trial = site.trials.find((t) => t.id === closing.trialId)!;
+  async function rememberTrial(site: Site, trial: Trial, closing: Closing, day: Day): Promise<void> {
     // Those that stay may have stood where one of these stands now.
     const ids = new Set(trial.trays.map((row) => row.trayId));
     const places = trialPlacesOf(await litOf(site, (y) => ids.has(y.id)));
@@ -53,7 +53,10 @@ export function followLeaving(sites: SiteStore, lightOfStand: (stand: BenchStand
     before = site;
     // Without a thread to work it out, nobody knows it.
     for (const id of leavingOf(was, site)) void rememberBatch(was, id).catch(() => undefined);
-    for (const closing of closingIn(was, site)) void rememberTrial(was, closing, today()).catch(() => undefined);
+    for (const closing of closingIn(was, site)) {
+      const trial = site.trials.find((t) => t.id === closing.trialId)!;
+      void rememberTrial(was, trial, closing, today()).catch(() => undefined);
+    }
   });
   return () => {
     stopped = true;
