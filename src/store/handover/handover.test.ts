@@ -4,6 +4,7 @@ import 'reflect-metadata';
 import fc from 'fast-check';
 import { webcrypto } from 'node:crypto';
 import { correctLogged, logIt, unlog } from '../../core/site/growth/changeGrowth';
+import { changeTrial } from '../../core/site/stand/changeTrials';
 import type { Logged } from '../../core/site/stand/Logged';
 import type { Site } from '../../core/site/stand/Site';
 import { dayFrom } from '../../core/units/day';
@@ -147,4 +148,19 @@ test('two devices lose nothing and double nothing, whoever takes the other’s',
     }),
     { numRuns: 25 },
   );
+});
+
+test('two who measure the trays of one trial on two phones lose no value of either', () => {
+  const base = demoSite('en-GB', dayFrom(2027, 2, 20));
+  const trial = base.trials.find((t) => t.ended === null)!;
+  const put = (code: string, values: readonly number[]) =>
+    changeTrial(trial.id, (t) => ({ trays: t.trays.map((y) => (y.code === code ? { ...y, values } : y)) }));
+  const [a, b] = trial.trays.map((t) => t.code) as [string, string];
+  const both = bringTogether(base, put(a, [41, 42])(base), put(b, [51])(base))!;
+  const valuesOf = (site: Site) => Object.fromEntries(site.trials.find((t) => t.id === trial.id)!.trays.map((t) => [t.code, t.values]));
+  expect([both.clashes, valuesOf(both.site)]).toEqual([[], { [a]: [41, 42], [b]: [51] }]);
+  // One and the same tray: ours stands, and theirs is told.
+  const clash = bringTogether(base, put(a, [41])(base), put(a, [43])(base))!;
+  expect(valuesOf(clash.site)[a]).toEqual([41]);
+  expect(clash.clashes).toEqual([{ path: ['trials', trial.id, 'trays', a, 'values'], mine: [41], theirs: [43] }]);
 });

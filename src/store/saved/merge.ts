@@ -11,10 +11,10 @@ type Plain = Readonly<Record<string, unknown>>;
 
 const isPlain = (value: unknown): value is Plain => typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** What a thing of a list is called: by its id, or, as ticks of jobs are, by its key. */
+/** What a thing of a list is called: by its id, as ticks of jobs are by their key, or by the code on a tray of a trial. */
 const nameOf = (thing: unknown): string | null => {
   if (!isPlain(thing)) return null;
-  const name = thing.id ?? thing.key;
+  const name = thing.id ?? thing.key ?? thing.code;
   return typeof name === 'string' ? name : null;
 };
 

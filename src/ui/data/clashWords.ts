@@ -7,10 +7,10 @@ export function clashWords({ path }: Clash, site: Site): string {
   const words: string[] = [];
   for (const step of path) {
     at = Array.isArray(at)
-      ? (at as { id?: unknown; key?: unknown }[]).find((thing) => (thing.id ?? thing.key) === step)
+      ? (at as { id?: unknown; key?: unknown; code?: unknown }[]).find((thing) => (thing.id ?? thing.key ?? thing.code) === step)
       : (at as Record<string, unknown> | undefined)?.[step];
-    const named = at as { name?: unknown; label?: unknown; cropId?: unknown } | undefined;
-    const name = [named?.name, named?.label, named?.cropId].find((n) => typeof n === 'string' && n !== '');
+    const named = at as { name?: unknown; label?: unknown; cropId?: unknown; code?: unknown } | undefined;
+    const name = [named?.name, named?.label, named?.cropId, named?.code].find((n) => typeof n === 'string' && n !== '');
     words.push(typeof name === 'string' ? `“${name}”` : plain(step));
   }
   return words.filter((w, i) => w !== '' && w !== words[i - 1]).join(', ');
