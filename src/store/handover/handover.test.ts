@@ -3,6 +3,7 @@ import '../../../test/indexedDb';
 import 'reflect-metadata';
 import fc from 'fast-check';
 import { webcrypto } from 'node:crypto';
+import { SIGN_NAMES } from '../../core/judge/clinic/signs';
 import { correctLogged, logIt, unlog } from '../../core/site/growth/changeGrowth';
 import { changeTrial } from '../../core/site/stand/changeTrials';
 import type { Logged } from '../../core/site/stand/Logged';
@@ -163,4 +164,35 @@ test('two who measure the trays of one trial on two phones lose no value of eith
   const clash = bringTogether(base, put(a, [41])(base), put(a, [43])(base))!;
   expect(valuesOf(clash.site)[a]).toEqual([41]);
   expect(clash.clashes).toEqual([{ path: ['trials', trial.id, 'trays', a, 'values'], mine: [41], theirs: [43] }]);
+});
+
+test('cautions, prices, signs and trips that two saw to on two devices stand side by side', () => {
+  const base: Site = { ...demoSite('en-GB', dayFrom(2027, 2, 20)), safety: [], lampPrices: [], spares: [] };
+  const trip = (from: number) => ({ visits: { ...base.visits, away: [...base.visits.away, { from, to: from + 2 }] } });
+  const [A, B] = base.stands.map((s) => s.id) as [string, string];
+  const [L1, L2] = ['led-bar-12-white-24', 'led-shop-12-twin-42'] as const;
+  const [FIRST, SECOND] = SIGN_NAMES.filter((s) => !base.clinic[0]!.signs.includes(s)) as [string, string];
+  const day = dayFrom(2027, 2, 20);
+  const seen = (standId: string) => ({ standId, cautionId: 'ground-fault', day, of: '0123abcd' });
+  const sign = (sign: string) => (site: Site): Site => ({ ...site, clinic: site.clinic.map((c, i) => (i === 0 ? { ...c, signs: [...c.signs, sign] } : c)) }); // prettier-ignore
+  const mine = sign(FIRST)({
+    ...base,
+    ...trip(day + 40),
+    safety: [seen(A)],
+    lampPrices: [{ lampId: L1, price: 3, day }],
+    spares: [{ lampId: L1, count: 2 }],
+  });
+  const theirs = sign(SECOND)({
+    ...base,
+    ...trip(day + 60),
+    safety: [seen(B)],
+    lampPrices: [{ lampId: L2, price: 4, day }],
+    spares: [{ lampId: L2, count: 1 }],
+  });
+  const { site, clashes } = bringTogether(base, mine, theirs)!;
+  expect(clashes).toEqual([]);
+  expect(site.safety.map((s) => s.standId).sort()).toEqual([A, B].sort());
+  expect([site.lampPrices, site.spares].map((list) => list.map((l) => l.lampId).sort())).toEqual([[L1, L2].sort(), [L1, L2].sort()]);
+  expect(site.visits.away.map((a) => a.from)).toEqual(expect.arrayContaining([day + 40, day + 60]));
+  expect(site.clinic[0]!.signs.filter((s) => s === FIRST || s === SECOND)).toHaveLength(2);
 });

@@ -11,19 +11,25 @@ type Plain = Readonly<Record<string, unknown>>;
 
 const isPlain = (value: unknown): value is Plain => typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** What a thing of a list is called: by its id, as ticks of jobs are by their key, or by the code on a tray of a trial. */
-const nameOf = (thing: unknown): string | null => {
+/**
+ * What a thing of a list is called: by its id; ticks of jobs by their key, trays of a trial by the code on them, cautions that were seen to by
+ * themselves and their stand, prices and spares by their lamp, trips by their days; words by themselves. Null: it has no name.
+ */
+export function nameInList(thing: unknown): string | null {
+  if (typeof thing === 'string') return thing;
   if (!isPlain(thing)) return null;
-  const name = thing.id ?? thing.key ?? thing.code;
+  const { id, key, code, cautionId, standId, lampId, from, to } = thing;
+  if (typeof from === 'number' && typeof to === 'number') return `${from} to ${to}`;
+  const name = id ?? key ?? code ?? (typeof cautionId === 'string' ? `${cautionId} ${String(standId)}` : lampId);
   return typeof name === 'string' ? name : null;
-};
+}
 
 /** Things of a list by their names; null where some have none, or the same. */
 function byId(list: unknown): Map<string, unknown> | null {
   if (!Array.isArray(list)) return null;
   const found = new Map<string, unknown>();
   for (const thing of list as unknown[]) {
-    const name = nameOf(thing);
+    const name = nameInList(thing);
     if (name === null || found.has(name)) return null;
     found.set(name, thing);
   }
@@ -130,7 +136,7 @@ export function putAt<T>(document: T, [name, ...rest]: readonly string[], value:
   if (name === undefined) return value as T;
   if (Array.isArray(document)) {
     const list = document as unknown[];
-    const i = list.findIndex((thing) => nameOf(thing) === name);
+    const i = list.findIndex((thing) => nameInList(thing) === name);
     if (i < 0) return rest.length === 0 && value !== undefined ? ([...list, value] as T) : document;
     if (rest.length === 0 && value === undefined) return list.filter((_, k) => k !== i) as T;
     return list.map((thing, k) => (k === i ? putAt(thing, rest, value) : thing)) as T;

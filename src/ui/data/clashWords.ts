@@ -1,5 +1,5 @@
 import type { Site } from '@/core/site/stand/Site';
-import type { Clash } from '@/store/saved/merge';
+import { nameInList, type Clash } from '@/store/saved/merge';
 
 /** What stands at each step of the way to a clash, by its own name where it has one. */
 export function clashWords({ path }: Clash, site: Site): string {
@@ -7,7 +7,7 @@ export function clashWords({ path }: Clash, site: Site): string {
   const words: string[] = [];
   for (const step of path) {
     at = Array.isArray(at)
-      ? (at as { id?: unknown; key?: unknown; code?: unknown }[]).find((thing) => (thing.id ?? thing.key ?? thing.code) === step)
+      ? (at as readonly unknown[]).find((thing) => nameInList(thing) === step)
       : (at as Record<string, unknown> | undefined)?.[step];
     const named = at as { name?: unknown; label?: unknown; cropId?: unknown; code?: unknown } | undefined;
     const name = [named?.name, named?.label, named?.cropId, named?.code].find((n) => typeof n === 'string' && n !== '');
