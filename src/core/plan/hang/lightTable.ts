@@ -14,7 +14,7 @@ import { plantAreaOf } from '../../site/stand/footprint';
 import { NINE_AMONG_POINTS } from '../../site/stand/nineSpots';
 import { trayPointsOf } from '../../site/stand/trayPoints';
 import type { ChartMemory } from './ChartMemory';
-import { exact, ownLightOf, type Places } from './ownLight';
+import { exact, ownLightOf, sceneKey, type Places } from './ownLight';
 
 /** The light on the trays of a tier for every height of its lamps and of its plants: worked out once, looked up for each day. */
 export interface LightTable {
@@ -69,7 +69,7 @@ export function lightTableOf(
   answer: BenchAnswer,
   canopies: ReadonlyMap<string, CanopyRange>,
   cache: Cache,
-  memory: Pick<ChartMemory, 'rows'>,
+  memory: Pick<ChartMemory, 'rows' | 'fields'>,
 ): LightTable {
   const movable = t.lamps.filter((l) => l.fitting.hanger.kind !== 'fixed');
   const faces = t.lamps.map((l) => l.fitting.face);
@@ -96,9 +96,14 @@ export function lightTableOf(
   /** What comes from other tiers now less what neighbours take, at the points of a tray: the light that the engine found there less the tier's own. */
   function spillAt({ tray, canopy }: BenchTray, points: Places): Float64Array {
     const light = answer.tiers[t.tier.id]?.trays[tray.id];
-    if (!light || (Object.keys(answer.tiers).length < 2 && light.shadedShare === 0)) return new Float64Array(points.length);
+    if (light && Object.keys(answer.tiers).length < 2 && light.shadedShare === 0) return new Float64Array(points.length);
+    const own = memory.fields.get(sceneKey(asked), () => lightFieldOf(sceneOfTier(asked), cache));
+    if (!light) {
+      // Ahead of the stand's light: one place settles it.
+      own.ppfdAt(tray.x, tray.y, canopy);
+      return new Float64Array(points.length);
+    }
     const { area, columns, rows: lines, ppfd } = light.map;
-    const own = lightFieldOf(sceneOfTier(asked), cache);
     const cell = (at: number, from: number, to: number, count: number) =>
       Math.min(count - 1, Math.max(0, Math.floor(((at - from) / (to - from)) * count)));
     return Float64Array.from(points, ([x, y]) => {

@@ -46,7 +46,7 @@ export function ownLightOf(
   return (lift) => {
     const lifted = lamps.map((lamp, k) => (moves[k] ? { ...lamp, emitters: lamp.emitters.map((e) => ({ ...e, z: exact(e.z + lift) })) } : lamp)); // prettier-ignore
     const scene = sceneOfTier({ lamps: lifted, room });
-    const here = `${lifted.flatMap((l) => l.emitters.map(emitterKey)).join('|')} ${JSON.stringify(room)}`;
+    const here = sceneKey({ lamps: lifted, room });
     const along = new Map<Places, ReturnType<LightField['reflectedAlong']>>();
     let field: LightField | null = null;
     function workOut(places: Places, z: Metres): Float64Array {
@@ -65,6 +65,10 @@ export function ownLightOf(
     };
   };
 }
+
+/** Names the lamps of a tier as they hang, and its room: the same for the same light. */
+export const sceneKey = ({ lamps, room }: Pick<AskedTier, 'lamps' | 'room'>): string =>
+  `${lamps.flatMap((l) => l.emitters.map(emitterKey)).join('|')} ${JSON.stringify(room)}`;
 
 /** Whether nothing can stand between any lamp and any of the places. */
 function allClear(scene: Scene, places: Places, z: Metres): boolean {
