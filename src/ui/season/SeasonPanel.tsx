@@ -5,6 +5,7 @@ import { offPlanOf } from '@/core/plan/season/offPlan';
 import { datesFrom } from '@/core/plan/season/seasonDates';
 import { mondayOf, type SeasonLook, type SeasonWeek } from '@/core/plan/season/seasonLook';
 import { takeToStands } from '@/core/plan/season/toStands';
+import { runningWith } from '@/core/plan/trial/runningWith';
 import type { WayOut } from '@/core/plan/season/waysOut';
 import { takeOut } from '@/core/site/ownLamps/changeOwnLamps';
 import { hangOneMore } from '@/core/plan/season/hangOneMore';
@@ -18,6 +19,7 @@ import { changeSite, undo } from '@/store/site/siteStore';
 import type { useImproved } from './useSeason';
 import type { SeasonAnswer } from '@/workers/season/season.api';
 import { Button } from '../parts/Button';
+import { inTrialWords } from '../today/inTrialWords';
 import { focusHeading } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
@@ -54,7 +56,7 @@ export function SeasonPanel({ season, courses, answer, solver, isWorking, failed
       {answer && answer.look.over > 0 && <WaysOut season={season} look={answer.look} />}
       <GoesOtherwise season={season} courses={courses} onChoose={onChoose} />
       <Mats courses={courses} />
-      {answer && <PlacingNow look={answer.look} />}
+      {answer && <PlacingNow look={answer.look} isWorking={isWorking} />}
       <NextDates courses={courses} onChoose={onChoose} />
     </div>
   );
@@ -129,7 +131,7 @@ function WaysOut({ season, look }: { season: SeasonPlan; look: SeasonLook }) {
   const { sites, seasonWaysOut } = useWorkspace();
   const site = useSite((s) => s.site);
   const [done, setDone] = useState<number | null>(null);
-  const [found, setFound] = useState<{ season: SeasonPlan; ways: readonly WayOut[] } | null>(null);
+  const [found, setFound] = useState<{ of: Site; ways: readonly WayOut[] } | null>(null);
   const search = useRef<{ stop(): void } | null>(null);
   useEffect(() => () => search.current?.stop(), []);
   const worst = Math.max(...look.weeks.map((w) => w.over));
@@ -139,11 +141,12 @@ function WaysOut({ season, look }: { season: SeasonPlan; look: SeasonLook }) {
     const asked = seasonWaysOut(site, setDone);
     search.current = asked;
     asked.ways
-      .then((ways) => setFound({ season, ways }))
+      .then((ways) => setFound({ of: site, ways }))
       .catch(() => undefined)
       .finally(() => setDone(null));
   }
-  const stale = found !== null && found.season !== season;
+  // Each way was worked out beside all else as it was: whatever changes, its figures hold no more.
+  const stale = found !== null && !hasSameShelves(found.of, site);
   return (
     <section aria-labelledby="ways-out" className="space-y-2">
       <h3 id="ways-out" className="text-lg font-semibold">
@@ -190,6 +193,12 @@ function WaysOut({ season, look }: { season: SeasonPlan; look: SeasonLook }) {
     </section>
   );
 }
+
+/** Whether two sites have the same plan, and the same light for it. */
+const hasSameShelves = (a: Site, b: Site): boolean =>
+  (['season', 'stands', 'timers', 'batches', 'lamps', 'ownLamps', 'spares', 'windows', 'crops'] as const).every(
+    (part) => a[part] === b[part],
+  );
 
 /** A way out taken: a change of the batch, or a lamp more on its tier. */
 function takenWay(site: Site, { what, change }: WayOut): Site {
@@ -289,7 +298,7 @@ function Mats({ courses }: { courses: readonly BatchCourse[] }) {
 }
 
 /** Where everything stands best this week, taken to the stands by one press. */
-function PlacingNow({ look }: { look: SeasonLook }) {
+function PlacingNow({ look, isWorking }: { look: SeasonLook; isWorking: boolean }) {
   const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
   const today = useToday();
@@ -297,6 +306,8 @@ function PlacingNow({ look }: { look: SeasonLook }) {
   if (week < 0) return null;
   const taken = takeToStands(site, look, week, tables);
   const count = taken.trays + taken.lamps + taken.timers;
+  const changed = taken.site.stands.flatMap((s, i) => (s === site.stands[i] ? [] : s.tiers.flatMap((t) => t.trays.map((y) => y.id))));
+  const running = runningWith(site, new Set(changed), today);
   const moves = look.courses.flatMap(({ batch }) => {
     const to = look.placing.tierOf[batch.id]?.[week];
     if (!to || to === 'off' || batch.batchId === null) return [];
@@ -333,7 +344,9 @@ function PlacingNow({ look }: { look: SeasonLook }) {
               .join(', ')}
             {taken.stuck > 0 && `. ${traysWords(taken.stuck)} found no free place on the drawing: move them by hand on the bench`}.
           </p>
+          {running.length > 0 && <p className="text-copper">{inTrialWords(running)}</p>}
           <Button
+            disabled={isWorking}
             onClick={() => {
               if (!changeSite(sites, 'use these places', (s) => takeToStands(s, look, week, tables).site)) return;
               say('Bench, hang chart and timers follow the plan of this week.', { label: 'Undo', run: () => undo(sites) });

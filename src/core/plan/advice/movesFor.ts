@@ -1,5 +1,3 @@
-import { mostLit } from '../../units/LitTimes';
-import { lengthOf } from '../../units/Span';
 import { dimmingsOf } from '../../site/ownLamps/dimmings';
 import { sparesOf } from '../../site/ownLamps/hangingOf';
 import { lampLibrary } from '../../things/lamp/lampLibrary';
@@ -10,7 +8,7 @@ import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchS
 import { placeOn } from '../../site/stand/change';
 import { faceSizeOf } from '../../site/stand/footprint';
 import type { Timer, Site } from '../../site/stand/Site';
-import { MINUTES_PER_DAY } from '../../units/clock';
+import { freeOf, onAround } from '../timer/aroundQuiet';
 import { canMove } from './applyMove';
 import { LINING, type Move } from './Move';
 
@@ -62,27 +60,12 @@ export function liftsOf(t: Pick<BenchTier, 'tier'>, least: Metres = 0.01): Metre
 export function hoursOf(timer: Timer, stand: BenchStand, site: Pick<Site, 'quiet'>): Extract<Move, { do: 'hours' }>[] {
   const trays = stand.tiers.filter((t) => t.timer.id === timer.id).flatMap((t) => t.trays);
   if (trays.length === 0) return [];
-  const free = mostLit(timer.pause) - (site.quiet ? wrap(site.quiet.to_min - site.quiet.from_min) : 0);
-  const most = Math.min(Math.min(...trays.map((y) => y.limits.longestDay)) * 60, free);
+  const most = Math.min(Math.min(...trays.map((y) => y.limits.longestDay)) * 60, freeOf(timer, site.quiet));
   const least = Math.min(most, Math.min(...trays.map((y) => y.stage.hoursMin)) * 60);
   const moves: Extract<Move, { do: 'hours' }>[] = [];
   for (let lit = Math.ceil(least / QUARTER) * QUARTER; lit <= most + 1e-9; lit += QUARTER)
-    if (lit !== timer.lit_min) moves.push({ do: 'hours', timerId: timer.id, on_min: onFor(timer, lit, site.quiet), lit_min: lit });
+    if (lit !== timer.lit_min) moves.push({ do: 'hours', timerId: timer.id, on_min: onAround(timer, lit, site.quiet), lit_min: lit });
   return moves;
-}
-
-const wrap = (m: number) => ((m % MINUTES_PER_DAY) + MINUTES_PER_DAY) % MINUTES_PER_DAY;
-
-/** The middle of the day stays where it is, unless that would burn into the quiet hours. */
-function onFor(p: Timer, lit: number, quiet: Site['quiet']): number {
-  const on = wrap(p.on_min + Math.round((p.lit_min - lit) / 2 / QUARTER) * QUARTER);
-  if (!quiet) return on;
-  // Minutes from the end of the quiet to its next beginning are free.
-  const free = wrap(quiet.from_min - quiet.to_min);
-  const into = wrap(on - quiet.to_min);
-  const whole = lit + (p.pause ? lengthOf(p.pause) : 0);
-  if (into + whole <= free) return on;
-  return into < free ? wrap(quiet.from_min - whole) : quiet.to_min;
 }
 
 /** Settings to which all lamps of a tier can be dimmed together; none where one of them has no dimmer. */

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { freshSeason, joinPlanned, movedToYear, shiftPlanned, splitPlanned } from '../../site/stand/changeSeason';
 import type { PlannedBatch, SeasonPlan } from '../../site/season/SeasonPlan';
 import { BARE_SITE } from '../../site/stand/bare';
-import { addFitting, addTray } from '../../site/stand/change';
+import { addFitting, addTray, setTimes } from '../../site/stand/change';
+import { litWithin } from '../../units/LitTimes';
 import type { Site } from '../../site/stand/Site';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
 import { cropLibrary } from '../../things/crop/cropLibrary';
@@ -416,6 +417,16 @@ describe('taken to the stands', () => {
     expect(taken.site.stands[1]!.tiers[0]!.trays).toHaveLength(1);
     const lit = taken.site.timers.find((p) => p.id === to!.timerId)!.lit_min / 60;
     expect(lit).toBe(seen.placing.setting[to!.id]![week]!.hours);
+    // A longer day does not burn into the quiet of a household that kept it; where it did so before, it is left alone.
+    const quiet = { from_min: 21 * 60, to_min: 7 * 60 };
+    const at = (on_min: number, lit_min: number) => {
+      const set = setTimes(to!.timerId, on_min, lit_min)({ ...grownTo(up, TODAY, tables), quiet });
+      return takeToStands(set, seen, week, tables).site.timers.find((p) => p.id === to!.timerId)!;
+    };
+    const kept = at(14 * 60, 7 * 60);
+    expect(litWithin(kept, quiet)).toBe(0);
+    expect(kept.lit_min).toBe(Math.min(lit * 60, 14 * 60));
+    expect(at(20 * 60, 8 * 60)).toMatchObject({ on_min: 20 * 60, lit_min: lit * 60 });
   });
 });
 

@@ -5,6 +5,8 @@ import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { snapFace } from '../../site/stand/Hanger';
 import type { Site, Tier, Tray } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
+import { litWithin } from '../../units/LitTimes';
+import { freeOf, onAround } from '../timer/aroundQuiet';
 import { dateBatch } from '../../site/growth/changeGrowth';
 import type { Day } from '../../units/day';
 import type { BatchCourse } from './batchCourse';
@@ -87,7 +89,10 @@ export function takeToStands(site: Site, look: SeasonLook, week: number, tables:
   for (const [id, lit] of hours) {
     const timer = now.timers.find((p) => p.id === id);
     if (!timer || left.has(id) || timer.lit_min === lit) continue;
-    now = setTimes(id, timer.on_min, lit)(now);
+    // Not into the household's quiet, unless the lamps burned there before.
+    const isQuietKept = !site.quiet || litWithin(timer, site.quiet) === 0;
+    const most = isQuietKept ? Math.min(lit, freeOf(timer, site.quiet)) : lit;
+    now = setTimes(id, isQuietKept ? onAround(timer, most, site.quiet) : timer.on_min, most)(now);
     timers++;
   }
   return { site: now, trays, lamps, timers, stuck };
