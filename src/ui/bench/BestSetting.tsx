@@ -53,17 +53,29 @@ function Settings({ stand, tier, commands }: { stand: BenchStand; tier: BenchTie
   if (told?.failed) return <p className="text-copper">The settings could not be computed: {told.failed}.</p>;
   if (!told?.answer || told.of.tierId !== tierId) return <p className="text-soft">Calculating heights and hours…</p>;
   if (!told.answer.best) return <p className="text-soft">The lamps are fixed and no other photoperiod is suitable for these crops.</p>;
-  return <Frontier key={tier.tier.id} settings={told.answer} best={told.answer.best} tier={tier} commands={commands} />;
+  return (
+    <Frontier
+      key={tier.tier.id}
+      settings={told.answer}
+      best={told.answer.best}
+      isOld={told.of !== question}
+      tier={tier}
+      commands={commands}
+    />
+  );
 }
 
 function Frontier({
   settings,
   best,
+  isOld,
   tier,
   commands,
 }: {
   settings: SettingsFor;
   best: TierSetting;
+  /** The tier has changed since: its lamps would be moved from where they do not hang any more. */
+  isOld: boolean;
   tier: BenchTier;
   commands: EditCommands;
 }) {
@@ -182,8 +194,8 @@ function Frontier({
         {settings.judged} settings looked at, the best {settings.all.length} worked out in full, within the steps that there are, the heat
         of the lamps and what all crops on this timer tolerate. The diamond shows your present setting.
       </p>
-      <Button kind="main" onClick={set} disabled={chosen === settings.now}>
-        Apply
+      <Button kind="main" onClick={set} disabled={isOld || chosen === settings.now}>
+        {isOld ? 'Calculating…' : 'Apply'}
       </Button>
     </div>
   );

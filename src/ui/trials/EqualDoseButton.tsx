@@ -34,9 +34,12 @@ export function EqualDoseButton({ trial }: { trial: Trial }) {
   async function make() {
     setState('busy');
     try {
+      const { stands, timers } = sites.getState().site;
       const found = await equalDoseOf(trial);
       if (!found.ok) return setState(WHY[found.why]);
       const { site } = sites.getState();
+      // Lamps are moved from where they hung: elsewhere by now, they would come to hang wrong.
+      if (site.stands !== stands || site.timers !== timers) return setState('A stand was changed meanwhile. Press once more.');
       // An arm may stand on several stands: each is told by its own tiers.
       const isOn = (stand: Stand) => (m: Move) =>
         stand.tiers.some((t) => ('tierId' in m && t.id === m.tierId) || ('timerId' in m && t.timerId === m.timerId));
