@@ -1,10 +1,10 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Site } from '@/core/site/stand/Site';
 import type { Problem } from '@/core/units/result';
 import { readArchive } from '@/store/files/archive';
 import { mergeSite } from '@/store/files/mergeSite';
-import { bringTogether, type Together } from '@/store/handover/bringTogether';
+import { bringTogether } from '@/store/handover/bringTogether';
 import { bundleKeyOf, openBundle } from '@/store/handover/bundle';
 import { putAt } from '@/store/saved/merge';
 import { changeSite, undo } from '@/store/site/siteStore';
@@ -20,8 +20,8 @@ interface Came {
   readonly id: string;
   readonly site: Site;
   readonly photosLeft: number;
-  /** Put together with what is here, where both devices know a state from which they parted. */
-  readonly together: Together | null;
+  /** The state from which both devices parted; null: they know none. */
+  readonly ancestor: Site | null;
 }
 type State =
   | { readonly is: 'asking' }
@@ -34,8 +34,14 @@ export function Receive() {
   const { sites, photos, sharedStates, snapshots } = useWorkspace();
   const mine = useSite((s) => s.site);
   const [state, setState] = useState<State>({ is: 'asking' });
-  /** Of the clashes those where the other device's value is wanted. */
-  const [theirs, setTheirs] = useState<ReadonlySet<number>>(new Set());
+  /** Of the clashes, by the way to them, those where the other device's value is wanted. */
+  const [theirs, setTheirs] = useState<ReadonlySet<string>>(new Set());
+  const came = state.is === 'came' ? state.came : null;
+  // With what is here now: it may go on changing in another window.
+  const together = useMemo(() => {
+    const { settle } = sites.getState();
+    return came?.ancestor ? bringTogether(settle(came.ancestor), mine, settle(came.site)) : null;
+  }, [came, mine, sites]);
   const begun = useRef(false);
 
   useEffect(() => {
@@ -57,12 +63,10 @@ export function Receive() {
       const known = await sharedStates.names();
       const common = known.find((name) => note.known.includes(name));
       const ancestor = common === undefined ? null : await sharedStates.read(common);
-      const { site: here, settle } = sites.getState();
-      const together = ancestor && bringTogether(settle(ancestor), here, settle(read.value.site));
-      return { is: 'came', came: { id: note.id, site: read.value.site, photosLeft: note.photosLeft, together } };
+      return { is: 'came', came: { id: note.id, site: read.value.site, photosLeft: note.photosLeft, ancestor } };
     }
     fetchIt().then(setState, () => setState({ is: 'refused', problem: { code: 'handover/gone', at: 'id' } }));
-  }, [photos, sharedStates, sites]);
+  }, [photos, sharedStates]);
 
   async function take(came: Came, what: string, site: Site, words: string) {
     const isSafe = await snapshots.take(sites.getState().site, 'before').then(() => true, () => false); // prettier-ignore
@@ -110,44 +114,45 @@ export function Receive() {
             It holds <b>{siteHoldsWords(state.came.site)}</b>. Here you have {siteHoldsWords(mine)}.
           </p>
           {state.came.photosLeft > 0 && <p className="text-soft">{state.came.photosLeft} photos stayed on the other device.</p>}
-          {state.came.together && (
+          {together && (
             <div className="space-y-3 rounded-md border border-line bg-sheet p-4">
               <h2 className="text-lg font-semibold">Put both together</h2>
               <p>Both devices shared this data before. What was done on each since then is kept, nothing twice.</p>
-              {state.came.together.clashes.length > 0 && (
+              {together.clashes.length > 0 && (
                 <fieldset className="space-y-2">
                   <legend className="font-semibold">
-                    {state.came.together.clashes.length === 1 ? 'One thing was' : `${state.came.together.clashes.length} things were`}{' '}
-                    changed on both. Choose which stays:
+                    {together.clashes.length === 1 ? 'One thing was' : `${together.clashes.length} things were`} changed on both. Choose
+                    which stays:
                   </legend>
-                  {state.came.together.clashes.map((clash, i) => (
-                    <div key={i} className="border-t border-line pt-2">
-                      <p>{clashWords(clash, mine)}</p>
-                      <div className="flex flex-wrap gap-x-6">
-                        {(['mine', 'theirs'] as const).map((whose) => (
-                          <label key={whose} className="flex min-h-11 items-center gap-2">
-                            <input
-                              type="radio"
-                              className="size-5"
-                              name={`clash-${i}`}
-                              checked={theirs.has(i) === (whose === 'theirs')}
-                              onChange={() => setTheirs((t) => new Set(whose === 'theirs' ? [...t, i] : [...t].filter((k) => k !== i)))}
-                            />
-                            {whose === 'mine' ? 'Here' : 'There'}: {clashValueWords(clash[whose])}
-                          </label>
-                        ))}
+                  {together.clashes
+                    .map((clash) => [clash, clash.path.join('/')] as const)
+                    .map(([clash, at]) => (
+                      <div key={at} className="border-t border-line pt-2">
+                        <p>{clashWords(clash, mine)}</p>
+                        <div className="flex flex-wrap gap-x-6">
+                          {(['mine', 'theirs'] as const).map((whose) => (
+                            <label key={whose} className="flex min-h-11 items-center gap-2">
+                              <input
+                                type="radio"
+                                className="size-5"
+                                name={`clash-${at}`}
+                                checked={theirs.has(at) === (whose === 'theirs')}
+                                onChange={() => setTheirs((t) => new Set(whose === 'theirs' ? [...t, at] : [...t].filter((k) => k !== at)))}
+                              />
+                              {whose === 'mine' ? 'Here' : 'There'}: {clashValueWords(clash[whose])}
+                            </label>
+                          ))}
+                        </div>
                       </div>
-                    </div>
-                  ))}
+                    ))}
                 </fieldset>
               )}
               <Button
                 kind="main"
                 onClick={() => {
-                  const { came } = state;
-                  const { site, clashes } = came.together!;
-                  const chosen = clashes.reduce((s, c, i) => (theirs.has(i) ? putAt(s, c.path, c.theirs) : s), site);
-                  void take(came, 'put both together', chosen, 'What was done on both devices is put together.');
+                  const { site, clashes } = together;
+                  const chosen = clashes.reduce((s, c) => (theirs.has(c.path.join('/')) ? putAt(s, c.path, c.theirs) : s), site);
+                  void take(state.came, 'put both together', chosen, 'What was done on both devices is put together.');
                 }}
               >
                 Put together
@@ -156,12 +161,12 @@ export function Receive() {
           )}
           <div className="flex flex-wrap gap-3">
             <Button
-              kind={state.came.together ? 'plain' : 'main'}
+              kind={together ? 'plain' : 'main'}
               onClick={() => void take(state.came, 'take what came', state.came.site, 'You have what the other device has.')}
             >
               Use it instead of what is here
             </Button>
-            {!state.came.together && (
+            {!together && (
               <Button
                 onClick={() => void take(state.came, 'add what came', mergeSite(mine, state.came.site), 'Its set-ups stand beside yours.')}
               >

@@ -4,6 +4,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { fitInForce } from '@/core/site/reading/Fit';
 import { isRecent, type TierFit } from '@/core/measure/fit/fitTier';
+import type { Tier } from '@/core/site/stand/Site';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { useWorkedOut } from '../parts/useWorkedOut';
 import { useStand, useBenchLook } from '../bench/useBench';
@@ -53,9 +54,10 @@ function OfStand({ stand }: { stand: BenchStand }) {
   const tier = stand.tiers.find((t) => t.tier.id === tierId) ?? stand.tiers[0]!;
   const of = useTierReadings(stand, tier);
   const [tab, setTab] = useState<Tab>('walk');
-  const [proposal, setProposal] = useState<{ tierId: string; fit: TierFit } | null>(null);
+  const [proposal, setProposal] = useState<{ of: Tier; fit: TierFit } | null>(null);
   const [shows, setShows] = useState<'before' | 'after'>('after');
-  const proposed = proposal?.tierId === tier.tier.id ? proposal.fit : null;
+  // It is one of these readings: once one is added, corrected or left out, it is none any more.
+  const proposed = proposal?.of.id === tier.tier.id && proposal.of.readings === tier.tier.readings ? proposal.fit : null;
   return (
     <div className="flex min-h-0 flex-1 flex-col lg:overflow-hidden">
       <header className="flex items-end gap-x-3 gap-y-2 border-b md:flex-wrap border-line bg-sheet px-3 py-2 md:px-5">
@@ -107,7 +109,7 @@ function OfStand({ stand }: { stand: BenchStand }) {
                 key={tier.tier.id}
                 of={of}
                 proposal={proposed}
-                onProposal={(fit) => setProposal(fit && { tierId: tier.tier.id, fit })}
+                onProposal={(fit) => setProposal(fit && { of: tier.tier, fit })}
                 shows={shows}
                 onShows={setShows}
               />
