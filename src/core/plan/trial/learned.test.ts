@@ -125,6 +125,14 @@ test('of ended trials each tray is a point, by its own dose or that of its arm; 
     ],
   ]);
   expect(groups(trial({ trays, ended: null }))).toEqual([]);
+  // What was written down of a tray when it went, or when the trial ended, goes before what stands there now.
+  const had = { days: 10, mol_per_m2: 85, kWh: 3, area_m2: 0.1, batchId: 'gone', cropId: 'lettuce', sown: null, tierId: 'u', lamps: [], distance: null, hours: 15, coverId: null, containerId: null }; // prettier-ignore
+  const gone = { ...row('8', 'A', 'no-tray', [20]), had };
+  const moved = { ...row('9', 'A', 'b1-tray', [22]), had: { ...had, batchId: base.batches[0]!.id } };
+  const other = { ...row('10', 'A', null, [1]), had: { ...had, cropId: 'basil' } };
+  expect(groups(trial({ trays: [gone, moved, other] }))).toEqual([
+    ['height', 'mm', [['t 8', 8.5, 20, null], ['t 9', 8.5, 22, 19.5]]], // prettier-ignore
+  ]);
   const counted = { name: 'came up', unit: 'seeds', kind: 'counted' as const, isBlind: true };
   expect(
     groups(

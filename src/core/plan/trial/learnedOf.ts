@@ -83,7 +83,9 @@ export function groupsOf(
     for (const row of trial.trays) {
       const values = row.values.filter((v) => v !== null);
       const batchId = row.had?.batchId ?? trays.find((y) => y.id === row.trayId)?.batchId;
-      const isOwn = batchId !== undefined ? own.has(batchId) : trial.name.toLowerCase().includes(crop.name.toLowerCase());
+      // As the batch is called now; of one that is gone as it was.
+      const cropId = site.batches.find((b) => b.id === batchId)?.cropId ?? row.had?.cropId;
+      const isOwn = cropId === undefined ? trial.name.toLowerCase().includes(crop.name.toLowerCase()) : cropId === crop.id;
       const dli =
         (row.had ? dliOfHad(row.had) : null) ??
         (row.trayId === null ? null : doseOf(row.trayId)) ??
