@@ -3,7 +3,7 @@ import { addTray, carry, changeFittings, placeOn, setTimes, withTier } from '../
 import { changePlanned } from '../../site/stand/changeSeason';
 import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { snapFace } from '../../site/stand/Hanger';
-import type { Site, Tier, Tray } from '../../site/stand/Site';
+import type { Site, Tier, Timer, Tray } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import { litWithin } from '../../units/LitTimes';
 import { freeOf, onAround } from '../timer/aroundQuiet';
@@ -89,13 +89,18 @@ export function takeToStands(site: Site, look: SeasonLook, week: number, tables:
   for (const [id, lit] of hours) {
     const timer = now.timers.find((p) => p.id === id);
     if (!timer || left.has(id) || timer.lit_min === lit) continue;
-    // Not into the household's quiet, unless the lamps burned there before.
-    const isQuietKept = !site.quiet || litWithin(timer, site.quiet) === 0;
-    const most = isQuietKept ? Math.min(lit, freeOf(timer, site.quiet)) : lit;
-    now = setTimes(id, isQuietKept ? onAround(timer, most, site.quiet) : timer.on_min, most)(now);
+    now = setTimes(id, ...timesOutOfQuiet(timer, lit, site.quiet))(now);
     timers++;
   }
   return { site: now, trays, lamps, timers, stuck };
+}
+
+/** Minutes on and lit: on as before, unless that would burn into a quiet that the timer kept until now. */
+function timesOutOfQuiet(timer: Timer, lit: number, quiet: Site['quiet']): readonly [number, number] {
+  const isIn = (lit_min: number) => quiet !== null && litWithin({ ...timer, lit_min }, quiet) > 0;
+  if (isIn(timer.lit_min) || !isIn(lit)) return [timer.on_min, lit];
+  const most = Math.min(lit, freeOf(timer, quiet));
+  return [onAround(timer, most, quiet), most];
 }
 
 /** A free place for a tray, as it is turned. */

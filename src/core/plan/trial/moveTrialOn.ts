@@ -14,7 +14,7 @@ export const drawnTrays = ({ stands }: Pick<Site, 'stands'>): ReadonlyMap<string
   new Map(stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => [y.id, y] as const))));
 
 /** The stands after each tray of a trial has moved on to where the next of its round stands. */
-function movedOn(stands: Site['stands'], trial: Trial): Site['stands'] {
+function standsAfter(stands: Site['stands'], trial: Trial): Site['stands'] {
   const trays = drawnTrays({ stands });
   // Who comes to where a tray stands.
   const comes = new Map<string, Tray>();
@@ -45,14 +45,14 @@ export const moveTrialOn =
     const moved = roundsOf(trial, trays).flatMap((round) => round.flatMap(({ trayId }) => trays.get(trayId ?? '')?.batchId ?? []));
     const told = [...new Set(moved)].reduce(
       (now, batchId) => logIt(batchId, { id: newId(), day, what: 'moved', height: null, stage: null, text: 'changed places' })(now),
-      { ...site, stands: movedOn(site.stands, trial) },
+      { ...site, stands: standsAfter(site.stands, trial) },
     );
     return changeTrial(id, (t) => ({ moves: [...t.moves, day].slice(-MOST_TRIAL_MOVES) }))(told);
   };
 
 /** Whether that would put leaves into the heat of a lamp, or make anything else wrong that is not: then it is not to be done. */
 export function isMoveUnsafe(site: Site, trial: Trial, tables: Tables): boolean {
-  const after = { ...site, stands: movedOn(site.stands, trial) };
+  const after = { ...site, stands: standsAfter(site.stands, trial) };
   return site.stands.some(
     (s, i) =>
       s !== after.stands[i] && makesWorse(faultsOf(benchStandOf(site, s, tables)), faultsOf(benchStandOf(after, after.stands[i]!, tables))),
