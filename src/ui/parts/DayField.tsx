@@ -3,7 +3,6 @@ import { CalendarDays } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import { noonOf } from '@/core/units/day';
 import { DAY_BOX, type DayFieldProps } from './dayBox';
-import { LOCALE } from './locale';
 
 const DayPicker = lazy(() => import('./DayPicker').then((m) => ({ default: m.DayPicker })));
 
@@ -14,13 +13,16 @@ export const DayField = (props: DayFieldProps) => (
   </Suspense>
 );
 
+/** In the order of the person's own place, as the field has it. */
+const SHOWN = new Intl.DateTimeFormat(undefined, { timeZone: 'UTC', day: '2-digit', month: '2-digit', year: 'numeric' });
+
 /** As the field looks, for the moment until it can be typed in. */
 const DayShown = ({ label, value, className }: DayFieldProps) => (
   <div className={className} aria-busy>
     <div className="text-sm text-soft">
       <span className="block">{label}</span>
       <span className={`${DAY_BOX} border-edge tabular-nums`}>
-        {value === null ? <span className="text-soft">dd/mm/yyyy</span> : noonOf(value).toLocaleDateString(LOCALE, { timeZone: 'UTC' })}
+        {value === null ? '\u2013' : SHOWN.format(noonOf(value))}
         <CalendarDays size={16} className="m-2.5" aria-hidden />
       </span>
     </div>
