@@ -30,6 +30,13 @@ test('what is shown is read back as what it was, to its three digits', () => {
     }),
   );
   // Sixteen cups, eight pints, four quarts to the gallon.
-  for (const [unit, n] of [['cup', 16], ['pint', 8], ['quart', 4], ['fl oz', 128], ['tbsp', 256], ['tsp', 768]] as const)
+  for (const [unit, n] of [
+    ['cup', 16],
+    ['pint', 8],
+    ['quart', 4],
+    ['fl oz', 128],
+    ['tbsp', 256],
+    ['tsp', 768],
+  ] as const)
     expect(litresIn(unit)! * n).toBeWithin(litresIn('gal')!, { relative: 1e-12 });
 });
