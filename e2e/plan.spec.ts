@@ -114,6 +114,19 @@ test.describe('the demo', () => {
     await settled(page);
     await expect.poll(inAll, { timeout: 60_000 }).toBe(before);
 
+    // Lost, a batch makes room in the plan and on the bench; one step back and it stands there again.
+    await bar(page, 'Sage').click();
+    await panel(page).locator('summary', { hasText: 'Leggy, or lost?' }).click();
+    await panel(page).getByRole('button', { name: 'It is lost' }).click();
+    await expect(panel(page)).toContainText(/Lost on /);
+    await go(page, '/stands');
+    const sage = page.getByRole('cell', { name: 'Sage', exact: true });
+    await expect(page.getByRole('cell', { name: 'Leek', exact: true })).toBeVisible();
+    await expect(sage).toHaveCount(0);
+    await page.getByRole('button', { name: /^Undo: Sage is lost/ }).click();
+    await expect(sage).toBeVisible();
+    await go(page, '/season');
+
     // Basil should have been up: it comes up today, late.
     await bar(page, 'Basil').click();
     await expect(panel(page).getByRole('heading', { name: 'Basil' })).toBeVisible();

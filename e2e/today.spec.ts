@@ -87,7 +87,20 @@ test('what is seen of a tray is written with one press and a few words, dated ba
   await expect(written).toContainText('Trouble: Lower leaves pale');
   await go(page, '/today/journal');
   await page.getByRole('button', { name: /Delete: Sage, Trouble/ }).tap();
-  await expect(page.getByRole('list', { name: 'Entries' })).not.toContainText('Lower leaves pale');
+  const entries = page.getByRole('list', { name: 'Entries' });
+  await expect(entries).not.toContainText('Lower leaves pale');
+  // The last of it is cut: its tray makes room on the shelves, the journal keeps it.
+  await page.getByRole('link', { name: 'Sage' }).first().tap();
+  await page.locator('summary', { hasText: /^Harvest$/ }).tap();
+  await page.getByRole('textbox', { name: 'weighed' }).fill('97');
+  await page.getByRole('textbox', { name: 'weighed' }).press('Enter');
+  await page.getByRole('checkbox', { name: /^The last of it/ }).check();
+  await page.getByRole('button', { name: 'Add harvest' }).tap();
+  await expect(entries).toContainText('Sage: Harvest, 97 g');
+  await expect(entries).toContainText('Moved or turned: off the shelves');
+  await go(page, '/stands');
+  await expect(page.getByRole('cell', { name: 'Leek', exact: true })).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'Sage', exact: true })).toHaveCount(0);
 });
 
 test('air written down for a whole stand is told on each of its trays with what it does to the stems', async ({ page }) => {

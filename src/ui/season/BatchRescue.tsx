@@ -1,12 +1,15 @@
 'use client';
 import type { BatchCourse } from '@/core/plan/season/batchCourse';
 import { restartOf, BURIED_DAYS } from '@/core/plan/season/offPlan';
+import { leaveShelves } from '@/core/plan/today/leaveShelves';
 import { plannedFor } from '@/core/plan/season/plannedFor';
 import { addPlanned, changePlanned } from '@/core/site/stand/changeSeason';
 import type { PlannedBatch, SeasonPlan } from '@/core/site/season/SeasonPlan';
+import type { Site } from '@/core/site/stand/Site';
 import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { dayWords, daysWords } from './dayWords';
@@ -20,6 +23,11 @@ export function Rescue({ course, season }: { course: BatchCourse; season: Season
   const { batch, crop } = course;
   const name = nameOf(site, batch);
   const restart = restartOf(course, season, today);
+  /** It takes no room from today on, in the plan and on the bench. */
+  const lost = (s: Site): Site => {
+    const planned = changePlanned(batch.id, () => ({ lost: today }))(s);
+    return batch.batchId === null ? planned : leaveShelves(batch.batchId, today, newId, 'lost')(planned);
+  };
   const again = (): PlannedBatch => {
     const fresh = plannedFor(crop, season, null, batch.cells, today, newId());
     return {
@@ -66,20 +74,18 @@ export function Rescue({ course, season }: { course: BatchCourse; season: Season
           )}
           <Button
             onClick={() => {
-              changeSite(sites, `start ${name} over`, (s) => addPlanned(again())(changePlanned(batch.id, () => ({ lost: today }))(s)));
-              say(`${name} is sown again in the plan.`, { label: 'Undo', run: () => undo(sites) });
+              if (!changeSite(sites, `start ${name} over`, (s) => addPlanned(again())(lost(s)))) return;
+              say(`${name} is sown again in the plan; what is lost is off the shelves.`, { label: 'Undo', run: () => undo(sites) });
+              focusHeadingIfLost();
             }}
           >
             Start over today
           </Button>
           <Button
             onClick={() => {
-              changeSite(
-                sites,
-                `${name} is lost`,
-                changePlanned(batch.id, () => ({ lost: today })),
-              );
-              say('Its room is free from today.', { label: 'Undo', run: () => undo(sites) });
+              if (!changeSite(sites, `${name} is lost`, lost)) return;
+              say('Its room is free from today, on the bench too.', { label: 'Undo', run: () => undo(sites) });
+              focusHeadingIfLost();
             }}
           >
             It is lost

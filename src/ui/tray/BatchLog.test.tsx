@@ -16,6 +16,7 @@ jest.mock('../../workers/light/light.pool', () => ({}));
 jest.mock('../../workers/advice/advice.client', () => ({}));
 jest.mock('../../workers/readings/readings.client', () => ({}));
 jest.mock('../../workers/chart/chart.client', () => ({}));
+jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => undefined }) }));
 
 const TODAY = dayFrom(2027, 2, 28);
 

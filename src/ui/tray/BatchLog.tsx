@@ -67,12 +67,13 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
   const name = trayName(tray);
   const [on, setOn] = useState(today);
   const seed = crop.stages[0]!.fromDay !== null;
-  const write = (words: string, change: Parameters<typeof changeSite>[2], more = '') => {
-    if (!changeSite(sites, 'add observation', change)) return;
+  const write = (words: string, change: Parameters<typeof changeSite>[2], more = ''): boolean => {
+    if (!changeSite(sites, 'add observation', change)) return false;
     say([`${words}: written down${on === today ? '' : ` for ${dayWords(on)}`}.`, more].filter(Boolean).join(' '), {
       label: 'Undo',
       run: () => undo(sites),
     });
+    return true;
   };
   const seen = (what: LoggedKind, label: string) => {
     const { site } = sites.getState();

@@ -1,10 +1,17 @@
 'use client';
 import { ShoppingBasket } from 'lucide-react';
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { leaveShelves } from '@/core/plan/today/leaveShelves';
 import { logIt } from '@/core/site/growth/changeGrowth';
+import type { Change } from '@/core/site/stand/change';
+import { changePlanned } from '@/core/site/stand/changeSeason';
+import type { Day } from '@/core/units/day';
 import { showLength } from '@/core/units/length';
+import { newId } from '@/store/names/newId';
 import type { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { CheckField } from '../parts/CheckField';
 import { LengthField } from '../parts/LengthField';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { loggedNow } from '../season/loggedNow';
@@ -12,8 +19,9 @@ import { useSettings } from '../shell/WorkspaceContext';
 
 interface HarvestEntryProps {
   batchId: string;
-  on: number;
-  write(words: string, change: Parameters<typeof changeSite>[2]): void;
+  on: Day;
+  /** Says whether it was written down. */
+  write(words: string, change: Parameters<typeof changeSite>[2], more?: string): boolean;
 }
 
 /** What was cut and weighed: the bowl taken off, how many plants, and how high over the compost. */
@@ -23,6 +31,8 @@ export function HarvestEntry({ batchId, on, write }: HarvestEntryProps) {
   const [tare, setTare] = useState<number | null>(null);
   const [plants, setPlants] = useState<number | null>(null);
   const [cutAt, setCutAt] = useState<number | null>(null);
+  const [isLast, setLast] = useState(false);
+  const router = useRouter();
   const fresh = weighed === null ? null : weighed - (tare ?? 0);
   const put = () => {
     const text = [
@@ -31,12 +41,20 @@ export function HarvestEntry({ batchId, on, write }: HarvestEntryProps) {
     ]
       .filter(Boolean)
       .join(', ');
-    write(
-      'Harvest',
-      logIt(batchId, { ...loggedNow(on), what: 'harvest', height: null, stage: null, weight_g: fresh!, ...(text ? { text } : {}) }),
-    );
+    const entry = { ...loggedNow(on), what: 'harvest', height: null, stage: null, weight_g: fresh!, ...(text ? { text } : {}) } as const;
+    const harvested = logIt(batchId, entry);
+    const made = isLast
+      ? write(
+          'The last harvest',
+          (site) => endPlanned(batchId, on)(leaveShelves(batchId, on, newId, 'off the shelves')(harvested(site))),
+          'Its trays make room.',
+        )
+      : write('Harvest', harvested);
+    if (!made) return;
     setWeighed(null);
     setPlants(null);
+    // This page is of a tray that is gone.
+    if (isLast) router.push('/today/journal');
   };
   return (
     <details>
@@ -55,6 +73,7 @@ export function HarvestEntry({ batchId, on, write }: HarvestEntryProps) {
             onChange={(v) => setCutAt(v > 0 ? v : null)}
           />
         </div>
+        <CheckField label="The last of it: its trays make room on the shelves" checked={isLast} onChange={setLast} />
         <div className="flex flex-wrap items-center gap-3">
           <Button disabled={fresh === null || fresh < 0} onClick={put}>
             <ShoppingBasket size={17} aria-hidden /> Add harvest
@@ -70,5 +89,13 @@ export function HarvestEntry({ batchId, on, write }: HarvestEntryProps) {
     </details>
   );
 }
+
+/** In the season's plan too it takes no room any more. */
+const endPlanned =
+  (batchId: string, on: Day): Change =>
+  (site) => {
+    const planned = site.season?.batches.find((b) => b.batchId === batchId && b.lost === null && b.sown < on && b.out > on);
+    return planned ? changePlanned(planned.id, () => ({ out: on }))(site) : site;
+  };
 
 const round = (v: number) => Math.round(v * 10) / 10;

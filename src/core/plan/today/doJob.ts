@@ -1,5 +1,4 @@
-import { letLeave, logIt } from '../../site/growth/changeGrowth';
-import { removeThings } from '../../site/stand/change';
+import { logIt } from '../../site/growth/changeGrowth';
 import { markJobs } from '../../site/stand/changeToday';
 import type { Change } from '../../site/stand/change';
 import type { Site } from '../../site/stand/Site';
@@ -9,6 +8,7 @@ import { rotateTier } from '../rotation/rotateTier';
 import { moveTrialOn } from '../trial/moveTrialOn';
 import { doVisit } from '../hang/doVisits';
 import type { Job } from './Job';
+import { leaveShelves } from './leaveShelves';
 
 /** Does a job: changes what it is about, writes it down, and marks it. */
 export function doJob({ key, what, tierId }: Job, day: Day, newId: () => string): Change {
@@ -21,7 +21,7 @@ export function doJob({ key, what, tierId }: Job, day: Day, newId: () => string)
       case 'pot-on':
         return log(what.batchId, 'potted-on');
       case 'out':
-        return what.batchId === null ? same : leave(what.batchId, day, newId);
+        return what.batchId === null ? same : leaveShelves(what.batchId, day, newId, 'off the shelves');
       case 'look-for-seedlings':
         return log(what.batchId, 'not-yet');
       case 'cover-off':
@@ -61,15 +61,6 @@ export function doJob({ key, what, tierId }: Job, day: Day, newId: () => string)
   const done = change();
   return (site) => markJobs({ key, day, state: 'done', until: null })(done(site));
 }
-
-/** A batch has left: its journal tells it, and its trays make room. */
-const leave =
-  (batchId: string, day: Day, newId: () => string): Change =>
-  (site) => {
-    const trays = site.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.flatMap((y) => (y.batchId === batchId ? y.id : []))));
-    const told = logIt(batchId, { id: newId(), day, what: 'moved', height: null, stage: null, text: 'off the shelves' })(site);
-    return removeThings(trays)(letLeave(batchId, day - 1)(told));
-  };
 
 const same = (site: Site): Site => site;
 

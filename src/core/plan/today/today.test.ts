@@ -13,6 +13,7 @@ import { tables } from '../../things/tables/libraryTables';
 import { dayFrom } from '../../units/day';
 import type { HangChart } from '../hang/HangChart';
 import { doJob } from './doJob';
+import { leaveShelves } from './leaveShelves';
 import { dryingRhythm, jobsOn } from './jobsOf';
 import { jobsWhileAway } from './whileAway';
 
@@ -289,6 +290,11 @@ test('planted out, a batch leaves the shelves: its trays make room, and the jour
   expect([batch.leaves, batch.log.at(-1)]).toEqual([TODAY - 1, expect.objectContaining({ what: 'moved', text: 'off the shelves', day: TODAY })]); // prettier-ignore
   expect(jobs(after).filter((j) => 'batchId' in j.what && j.what.batchId === plan.batchId)).toEqual([]);
   expect(readSite(writeSite(after)).ok).toBe(true);
+  // Lost on the day on which it was sown, it still left no sooner.
+  const fresh = { ...site, batches: site.batches.map((b) => (b.id === plan.batchId ? { ...b, sown: TODAY, leaves: null, log: [] } : b)) };
+  const lost = leaveShelves(plan.batchId!, TODAY, ids, 'lost')(fresh);
+  expect(lost.batches.find((b) => b.id === plan.batchId)).toMatchObject({ leaves: TODAY, log: [{ what: 'moved', text: 'lost' }] });
+  expect([trays(lost).length, readSite(writeSite(lost)).ok]).toEqual([0, true]);
 });
 
 const batchIsUp = (id: string): boolean => demo.batches.find((b) => b.id === id)!.log.some((l) => l.what === 'emerged');

@@ -1,0 +1,14 @@
+import { letLeave, logIt } from '../../site/growth/changeGrowth';
+import { removeThings, type Change } from '../../site/stand/change';
+import type { Day } from '../../units/day';
+
+/** A batch has left the shelves: its journal tells it, and its trays make room. @param text  how it went, for the journal */
+export const leaveShelves =
+  (batchId: string, day: Day, newId: () => string, text: string): Change =>
+  (site) => {
+    const trays = site.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.flatMap((y) => (y.batchId === batchId ? y.id : []))));
+    const told = logIt(batchId, { id: newId(), day, what: 'moved', height: null, stage: null, text })(site);
+    // Nothing leaves before it was sown.
+    const sown = site.batches.find((b) => b.id === batchId)?.sown ?? -Infinity;
+    return removeThings(trays)(letLeave(batchId, Math.max(sown, day - 1))(told));
+  };
