@@ -58,6 +58,7 @@ const LATE: Readonly<Partial<Record<Job['what']['kind'], string>>> = {
   sow: 'Sown today, all its dates move by as much.',
   'pot-on': 'Held back, it grows on slowly for about a week: water well, and don’t feed stronger to make up for it.',
   out: 'Plants that stand too long shade each other and stretch.',
+  clear: '',
   'cover-off': 'Look for mould and for stems that bend at the compost.',
   thin: 'The weaker ones have stretched: cut them now all the same.',
   feed: 'Old leaves may be paler. Feed as usual, not stronger.',
@@ -166,6 +167,14 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, tol
         why: `It is up. Under a cover seedlings stay wet and fall over, and the cover takes some of the light.${late}`,
         href: trayHref,
         done: 'The cover is off.',
+      };
+    case 'clear':
+      return {
+        title: `Take ${batchName(site, what.batchId)} off the shelves`,
+        where,
+        why: `Its end date was ${dayWords(what.left)}. Until it is gone it takes room and light from what grows on. Does it stay, give it another end date.`,
+        href: trayHref,
+        done: 'It is off the shelves. The journal keeps it.',
       };
     case 'mat-off':
       return {

@@ -21,6 +21,8 @@ export type JobKind =
     }
   | { readonly kind: 'look-for-seedlings'; readonly batchId: string; readonly from: Day; readonly to: Day; readonly overdue: boolean }
   | { readonly kind: 'cover-off'; readonly batchId: string; readonly trayIds: readonly string[] }
+  /** Its end date is over, and its trays still stand there. */
+  | { readonly kind: 'clear'; readonly batchId: string; readonly left: Day }
   | { readonly kind: 'mat-off'; readonly pluggedId: string; readonly name: string }
   /** Some on a mat are up, others are not yet: which come off it. */
   | { readonly kind: 'mat-part'; readonly name: string; readonly up: readonly string[]; readonly waiting: readonly string[] }

@@ -22,6 +22,8 @@ export function doJob({ key, what, tierId }: Job, day: Day, newId: () => string)
         return log(what.batchId, 'potted-on');
       case 'out':
         return what.batchId === null ? same : leaveShelves(what.batchId, day, newId, 'off the shelves');
+      case 'clear':
+        return leaveShelves(what.batchId, day, newId, 'off the shelves');
       case 'look-for-seedlings':
         return log(what.batchId, 'not-yet');
       case 'cover-off':

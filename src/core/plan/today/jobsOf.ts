@@ -30,6 +30,7 @@ const MINUTES: Readonly<Record<JobKind['kind'], number>> = {
   out: 30,
   'look-for-seedlings': 1,
   'cover-off': 1,
+  clear: 5,
   'mat-off': 1,
   'mat-part': 2,
   brush: 2,
@@ -273,8 +274,14 @@ function trialJobs(site: Site, day: Day, tables: Tables): Job[] {
 /** What the life of a batch wants: looking for seedlings, cover, thinning, feed, water. */
 function batchJobs(site: Site, batch: Batch, crop: Crop, place: Standing, day: Day): Job[] {
   const growth = growthOf(batch, crop, day);
-  if (!growth || growth.phase === 'left') return [];
   const at = { standId: place.stand.id, tierId: place.tierId, tier: place.tier, trayIds: place.trayIds };
+  if (growth?.phase === 'left') {
+    // Of what the season plans the plan says when it goes.
+    const isPlanned = site.season?.batches.some((b) => b.batchId === batch.id && b.lost === null) ?? false;
+    const left = batch.leaves!;
+    return isPlanned ? [] : [job(`clear ${batch.id} ${left}`, left + 1, { kind: 'clear', batchId: batch.id, left }, at)];
+  }
+  if (!growth) return [];
   const { log } = batch;
   const lastOf = (what: LoggedKind): Day | null => latestLogged(log, day, (l) => l.what === what)?.day ?? null;
   const jobs: Job[] = [];

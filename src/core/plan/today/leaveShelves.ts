@@ -8,7 +8,8 @@ export const leaveShelves =
   (site) => {
     const trays = site.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.flatMap((y) => (y.batchId === batchId ? y.id : []))));
     const told = logIt(batchId, { id: newId(), day, what: 'moved', height: null, stage: null, text })(site);
-    // Nothing leaves before it was sown.
-    const sown = site.batches.find((b) => b.id === batchId)?.sown ?? -Infinity;
-    return removeThings(trays)(letLeave(batchId, Math.max(sown, day - 1))(told));
+    const { sown, leaves } = site.batches.find((b) => b.id === batchId) ?? { sown: null, leaves: null };
+    // Nothing leaves before it was sown; what was over by then was over on its day.
+    const last = Math.max(sown ?? -Infinity, Math.min(leaves ?? Infinity, day - 1));
+    return removeThings(trays)(letLeave(batchId, last)(told));
   };

@@ -3,7 +3,7 @@ import { demoSite } from '../../../store/site/demoSite';
 import { readSite } from '../../../store/form/readSite';
 import { writeSite } from '../../../store/form/writeSite';
 import { RANDOM_DAY, randomSite } from '../../../../test/randomSite';
-import { logIt } from '../../site/growth/changeGrowth';
+import { letLeave, logIt } from '../../site/growth/changeGrowth';
 import { changeTrays, withTier } from '../../site/stand/change';
 import { markJobs } from '../../site/stand/changeToday';
 import { knowOwnLamps } from '../../site/ownLamps/hangingOf';
@@ -297,4 +297,17 @@ test('planted out, a batch leaves the shelves: its trays make room, and the jour
   expect([trays(lost).length, readSite(writeSite(lost)).ok]).toEqual([0, true]);
 });
 
+test('what should have gone by its end date is asked to go, but where the season plans that day; gone, it is asked no more', () => {
+  const free = demo.batches.find((b) => b.sown !== null && demo.season!.batches.every((p) => p.batchId !== b.id) && trayIdsOf(demo, b.id).length > 0)!; // prettier-ignore
+  const planned = demo.season!.batches.find((b) => b.batchId !== null && batchIsUp(b.batchId) && b.out > TODAY)!;
+  const ended = [free.id, planned.batchId!].reduce((s, id) => letLeave(id, TODAY - 3)(s), demo);
+  const clear = (s: Site, day = TODAY) => jobs(s, day).filter((j) => j.what.kind === 'clear');
+  expect(clear(ended, TODAY - 3)).toEqual([]);
+  expect(clear(ended).map((j) => [j.due, 'batchId' in j.what && j.what.batchId])).toEqual([[TODAY - 2, free.id]]);
+  const gone = doJob(clear(ended)[0]!, TODAY, ids)(ended);
+  expect([clear(gone), trayIdsOf(gone, free.id)]).toEqual([[], []]);
+  expect(gone.batches.find((b) => b.id === free.id)).toMatchObject({ leaves: TODAY - 3 });
+});
+
+const trayIdsOf = (s: Site, batchId: string): string[] => s.stands.filter((x) => !x.autoArranged).flatMap((x) => x.tiers.flatMap((t) => t.trays.flatMap((y) => (y.batchId === batchId ? y.id : [])))); // prettier-ignore
 const batchIsUp = (id: string): boolean => demo.batches.find((b) => b.id === id)!.log.some((l) => l.what === 'emerged');
