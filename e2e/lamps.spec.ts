@@ -133,6 +133,28 @@ test('turning and swapping is planned with its effect; what is due while one is 
   expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
 });
 
+test('a lamp that is worn out is replaced by a new one, or its place is left empty; either is one step back', async ({ page }) => {
+  await page.goto('/lamps');
+  await page.getByRole('link', { name: /^Landing lamp/ }).click();
+  const burned = page.getByRole('textbox', { name: 'Hours burned until today' });
+  await expect(burned).not.toHaveValue('0');
+  const used = await burned.inputValue();
+  await page.getByRole('button', { name: 'Replace it by a new one' }).click();
+  await expect(page.getByText(/retired since /)).toBeVisible();
+  const hung = page.locator('section').filter({ has: page.getByRole('heading', { name: /^On the stands/ }) });
+  await go(page, '/lamps');
+  await hung.getByRole('link', { name: /^Landing lamp/ }).click();
+  await expect(burned).toHaveValue('0');
+  await page.goBack();
+  await page.getByRole('button', { name: /^Undo: replace the lamp/ }).click();
+  await hung.getByRole('link', { name: /^Landing lamp/ }).click();
+  await expect(burned).toHaveValue(used);
+  await page.getByRole('button', { name: 'Retire it, and leave its place empty' }).click();
+  await expect(page.getByText('It is put away. Nothing hangs in its place now.').first()).toBeVisible();
+  await go(page, '/stands/demo-landing/bench');
+  await expect(page.getByRole('heading', { name: /^Too little light everywhere/ })).toBeVisible({ timeout: 60_000 });
+});
+
 test('a journal goes out, loses an entry, and comes back whole', async ({ page }) => {
   await page.goto('/today/journal');
   const count = page.getByRole('status').filter({ hasText: /^\d+ entries$/ });

@@ -1,5 +1,5 @@
 'use client';
-import { Archive, Trash2 } from 'lucide-react';
+import { Archive, RefreshCw, Trash2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import {
@@ -7,11 +7,14 @@ import {
   hangOwnLamp,
   kindOfOwnLamp,
   removeOwnLamp,
+  replaceOwnLamp,
   retireOwnLamp,
+  takeDownForGood,
   unnamedFittings,
 } from '@/core/site/ownLamps/changeOwnLamps';
 import { DAMP_RATINGS, NOISES, type OwnLamp } from '@/core/site/lamp/OwnLamp';
 import type { Site } from '@/core/site/stand/Site';
+import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { ChoiceSheet } from '../bench/ChoiceSheet';
 import { Button } from '../parts/Button';
@@ -231,14 +234,26 @@ export function OwnLampView({ id }: { id: string }) {
             onChange={(fault) => set('say what is wrong', { fault })}
           />
           <div className="flex flex-wrap gap-2 pt-2">
-            {own.retired === null && (
+            {own.retired === null && known.hanging && (
               <Button
                 onClick={() => {
-                  changeSite(sites, 'retire the lamp', retireOwnLamp(id, today));
+                  if (!changeSite(sites, 'replace the lamp', replaceOwnLamp(id, newId(), today))) return;
+                  say('A new one of its kind hangs there from today. This one is put away.', { label: 'Undo', run: () => undo(sites) });
                   focusHeadingIfLost();
                 }}
               >
-                <Archive size={17} aria-hidden /> Retire it
+                <RefreshCw size={17} aria-hidden /> Replace it by a new one
+              </Button>
+            )}
+            {own.retired === null && (
+              <Button
+                onClick={() => {
+                  if (!changeSite(sites, 'retire the lamp', takeDownForGood(id, today))) return;
+                  if (known.hanging) say('It is put away. Nothing hangs in its place now.', { label: 'Undo', run: () => undo(sites) });
+                  focusHeadingIfLost();
+                }}
+              >
+                <Archive size={17} aria-hidden /> {known.hanging ? 'Retire it, and leave its place empty' : 'Retire it'}
               </Button>
             )}
             <Button kind="quiet" onClick={remove}>

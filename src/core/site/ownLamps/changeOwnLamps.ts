@@ -1,5 +1,5 @@
 import type { Day } from '../../units/day';
-import { changeFittings, type Change } from '../stand/change';
+import { changeFittings, removeThings, type Change } from '../stand/change';
 import { shelfStands } from '../stand/shelfStands';
 import type { Site } from '../stand/Site';
 import { hangingsOf, lyingOf } from './hangingOf';
@@ -60,6 +60,26 @@ export const kindOfOwnLamp =
   };
 
 export const retireOwnLamp = (id: string, day: Day): Change => changeOwnLamp(id, { retired: day, fittingId: null });
+
+/** It is put away for good, and what it hung by with it: nothing hangs in its place any more. */
+export const takeDownForGood =
+  (id: string, day: Day): Change =>
+  (site) => {
+    const fittingId = hangingsOf(site).get(id)?.fitting.id;
+    const retired = retireOwnLamp(id, day)(site);
+    return fittingId === undefined ? retired : removeThings([fittingId])(retired);
+  };
+
+/** A new lamp of its kind hangs in its place from a day on, with the same dimmer and switch; it is put away for good. */
+export const replaceOwnLamp =
+  (id: string, freshId: string, day: Day): Change =>
+  (site) => {
+    const own = site.ownLamps.find((o) => o.id === id);
+    if (!own) return site;
+    const { lampId, name, fittingId, dimmer, channels } = own;
+    const fresh = { ...plainOwnLamp(freshId, lampId, name), fittingId, dimmer, channels, bought: day, counted: { hours: 0, on: day } };
+    return addOwnLamps([fresh])(retireOwnLamp(id, day)(site));
+  };
 
 /** Fittings that are not yet lamps of one's own, with the kind of each. */
 export function unnamedFittings(site: Site) {

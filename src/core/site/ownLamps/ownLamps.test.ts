@@ -9,7 +9,9 @@ import {
   hangOwnLamp,
   kindOfOwnLamp,
   plainOwnLamp,
+  replaceOwnLamp,
   retireOwnLamp,
+  takeDownForGood,
   takeOut,
   unnamedFittings,
 } from './changeOwnLamps';
@@ -76,6 +78,24 @@ test('a lamp whose fitting goes, or gets another kind, lies in the cupboard; a f
   expect(hangOwnLamp('other', first.id)(other).ownLamps.map((o) => o.fittingId)).toEqual([null, first.id]);
   const retired = retireOwnLamp('mine', TODAY)(site);
   expect([lyingOf(retired), sparesOf(retired), hangingsOf(retired).size]).toEqual([[], [], 0]);
+});
+
+test('put away for good, nothing hangs in its place; replaced, a new one of its kind does, that has burned nothing', () => {
+  const gone = takeDownForGood('mine', TODAY)(site);
+  expect(gone.ownLamps[0]).toMatchObject({ retired: TODAY, fittingId: null });
+  expect(gone.stands.flatMap((s) => s.tiers.flatMap((t) => t.fittings)).some((f) => f.id === first.id)).toBe(false);
+  const lying = takeDownForGood('mine', TODAY)(hangOwnLamp('mine', null)(site));
+  expect([lying.ownLamps[0]!.retired, lying.stands]).toEqual([TODAY, site.stands]);
+  const dimmed = changeOwnLamp('mine', { dimmer: { steps: [0.5], points: [] }, fault: 'hums', drawn: { power: 30, load: null } })(site);
+  const next = replaceOwnLamp('mine', 'new', TODAY + 5)(dimmed);
+  expect(next.ownLamps.map((o) => [o.id, o.retired, o.fittingId])).toEqual([
+    ['mine', TODAY + 5, null],
+    ['new', null, first.id],
+  ]);
+  // The same product, but not the same thing: what was wrong and measured was of the old one.
+  expect(next.ownLamps[1]).toMatchObject({ name: mine.name, lampId: first.lampId, dimmer: { steps: [0.5], points: [] }, fault: '', drawn: null, counted: { hours: 0, on: TODAY + 5 } }); // prettier-ignore
+  expect(hangingsOf(next).has('new')).toBe(true);
+  expect(replaceOwnLamp('nobody', 'new', TODAY)(site)).toBe(site);
 });
 
 test('of spares those counted by kind go first, then a lamp of its own is the new fitting', () => {
