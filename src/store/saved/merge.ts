@@ -19,8 +19,9 @@ export function nameInList(thing: unknown): string | null {
   if (typeof thing === 'string') return thing;
   if (!isPlain(thing)) return null;
   const { id, key, code, cautionId, standId, lampId, from, to } = thing;
-  if (typeof from === 'number' && typeof to === 'number') return `${from} to ${to}`;
-  const name = id ?? key ?? code ?? (typeof cautionId === 'string' ? `${cautionId} ${String(standId)}` : lampId);
+  const isTrip = typeof from === 'number' && typeof to === 'number' && Object.keys(thing).length === 2;
+  const seenTo = typeof cautionId === 'string' ? `${cautionId} ${String(standId)}` : undefined;
+  const name = id ?? key ?? code ?? seenTo ?? lampId ?? (isTrip ? `${from} to ${to}` : null);
   return typeof name === 'string' ? name : null;
 }
 

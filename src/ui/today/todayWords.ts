@@ -46,9 +46,7 @@ export function whereWords(site: Site, { standId, tier }: Pick<Job, 'standId' | 
 /** Where each tray of a trial goes, and why there. */
 function movesOnWords(site: Site, trial: Trial): string {
   const rounds = roundsOf(trial, drawnTrays(site)).map((round) => [...round, round[0]!].map((row) => row.code).join(' \u2192 '));
-  const why = comesWithPlace(trial)
-    ? 'No tray goes to another arm, for what you compare comes with the place.'
-    : 'So no place favours an arm.';
+  const why = comesWithPlace(trial) ? 'No tray goes to another arm: what you compare comes with the place.' : 'So no place favours an arm.';
   return `Each goes to where the next stands: ${rounds.join('; ')}. ${why}`;
 }
 
@@ -172,7 +170,7 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, tol
       return {
         title: `Take ${batchName(site, what.batchId)} off the shelves`,
         where,
-        why: `Its end date was ${dayWords(what.left)}. Until it is gone it takes room and light from what grows on. Does it stay, give it another end date.`,
+        why: `Its end date was ${dayWords(what.left)}. Until it is gone it takes room and light from what grows on. If it stays, give it another end date.`,
         href: trayHref,
         done: 'It is off the shelves. The journal keeps it.',
       };

@@ -40,18 +40,16 @@ export function EqualDoseButton({ trial }: { trial: Trial }) {
       const { site } = sites.getState();
       // Lamps are moved from where they hung: elsewhere by now, they would come to hang wrong.
       if (site.stands !== stands || site.timers !== timers) return setState('A stand was changed meanwhile. Press once more.');
-      // An arm may stand on several stands: each is told by its own tiers.
+      // An arm may stand on several stands: each is told, and changed, by its own moves.
       const isOn = (stand: Stand) => (m: Move) =>
         stand.tiers.some((t) => ('tierId' in m && t.id === m.tierId) || ('timerId' in m && t.timerId === m.timerId));
-      const words = site.stands.flatMap((stand) => {
-        const own = found.moves.filter(isOn(stand));
-        return own.length > 0 ? [movesWords(own, benchStandIn(site, stand), site.lamps, told)] : [];
-      });
+      const parts = site.stands.map((stand) => ({ stand, moves: found.moves.filter(isOn(stand)) })).filter(({ moves }) => moves.length > 0);
+      const words = parts.map(({ stand, moves }) => movesWords(moves, benchStandIn(site, stand), site.lamps, told));
       const doses = Object.entries(found.after)
         .map(([arm, dose]) => `${arm} ${dliNumber(dose)}`)
         .join(', ');
       const made = changeSite(sites, 'set equal DLI', (now) =>
-        site.stands.reduce((s, stand) => applyOnStand(stand.id, found.moves.filter(isOn(stand)))(s), now),
+        parts.reduce((s, { stand, moves }) => applyOnStand(stand.id, moves)(s), now),
       );
       setState('idle');
       if (made)

@@ -42,8 +42,8 @@ const n = (v: number) => String(Number(v.toPrecision(3)));
 /** What mends that arms stand in different places. */
 const placeMend = (trial: Pick<Trial, 'factor'>): string =>
   comesWithPlace(trial)
-    ? 'Warmth and air of its tier are compared along. Spread each arm over two tiers, or exchange the lamps and trays of the arms half way.'
-    : 'Warmth, air and light of the place are compared along. Stand the arms side by side, or let the trays change places.';
+    ? 'The tiers differ in warmth and air too. Spread each arm over two tiers, or exchange the lamps and trays of the arms half way.'
+    : 'Each place has its own warmth, air and light. Stand the arms side by side, or let the trays change places.';
 
 /** What keeps a design from answering its question, and what would mend it. */
 export function designFaultWords(
