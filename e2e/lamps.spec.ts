@@ -139,7 +139,7 @@ test('a lamp that is worn out is replaced by a new one, or its place is left emp
   const burned = page.getByRole('textbox', { name: 'Hours burned until today' });
   await expect(burned).not.toHaveValue('0');
   const used = await burned.inputValue();
-  await page.getByRole('button', { name: 'Replace it by a new one' }).click();
+  await page.getByRole('button', { name: 'Replace it with a new one' }).click();
   await expect(page.getByText(/retired since /)).toBeVisible();
   const hung = page.locator('section').filter({ has: page.getByRole('heading', { name: /^On the stands/ }) });
   await go(page, '/lamps');
@@ -150,7 +150,7 @@ test('a lamp that is worn out is replaced by a new one, or its place is left emp
   await hung.getByRole('link', { name: /^Landing lamp/ }).click();
   await expect(burned).toHaveValue(used);
   await page.getByRole('button', { name: 'Retire it, and leave its place empty' }).click();
-  await expect(page.getByText('It is put away. Nothing hangs in its place now.').first()).toBeVisible();
+  await expect(page.getByText('The lamp is retired. Nothing hangs in its place now.').first()).toBeVisible();
   await go(page, '/stands/demo-landing/bench');
   await expect(page.getByRole('heading', { name: /^Too little light everywhere/ })).toBeVisible({ timeout: 60_000 });
 });

@@ -94,7 +94,7 @@ test('what is seen of a tray is written with one press and a few words, dated ba
   await page.locator('summary', { hasText: /^Harvest$/ }).tap();
   await page.getByRole('textbox', { name: 'weighed' }).fill('97');
   await page.getByRole('textbox', { name: 'weighed' }).press('Enter');
-  await page.getByRole('checkbox', { name: /^The last of it/ }).check();
+  await page.getByRole('checkbox', { name: /^This was the last harvest/ }).check();
   await page.getByRole('button', { name: 'Add harvest' }).tap();
   await expect(entries).toContainText('Sage: Harvest, 97 g');
   await expect(entries).toContainText('Moved or turned: off the shelves');

@@ -101,7 +101,7 @@ test.describe('the demo', () => {
     await page.getByLabel('What is compared').selectOption('Seed mix');
     await go(page, '/today');
     await job.getByRole('checkbox').click();
-    await expect(page.getByText('Noted. They stand there on the bench too.').first()).toBeVisible();
+    await expect(page.getByText('Done. The bench shows the new places.').first()).toBeVisible();
     await go(page, '/season/trials/demo-trial-mat');
     await expect.poll(() => dose('K7'), { timeout: 60_000 }).toBeCloseTo(m3, 0);
     expect(await dose('M3')).toBeCloseTo(k7, 0);

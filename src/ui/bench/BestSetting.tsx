@@ -147,6 +147,7 @@ function Frontier({
     (chosen.dim === null ? '' : `, dimmed to ${Math.round(100 * chosen.dim)} %`) +
     `, ${showHours(chosen.hours * 60)} from ${showClock(chosen.on_min, clock)}`;
   const set = () => {
+    if (isOld) return;
     changeSite(sites, 'set height and hours', (site) => applyMoves(site, chosen.moves, tables));
     commands.choose([], tier.tier.id);
     setPicked(null);
@@ -194,7 +195,7 @@ function Frontier({
         {settings.judged} settings looked at, the best {settings.all.length} worked out in full, within the steps that there are, the heat
         of the lamps and what all crops on this timer tolerate. The diamond shows your present setting.
       </p>
-      <Button kind="main" onClick={set} disabled={isOld || chosen === settings.now}>
+      <Button kind="main" onClick={set} aria-disabled={isOld} disabled={!isOld && chosen === settings.now}>
         {isOld ? 'Calculating…' : 'Apply'}
       </Button>
     </div>

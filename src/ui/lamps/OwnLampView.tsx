@@ -238,18 +238,18 @@ export function OwnLampView({ id }: { id: string }) {
               <Button
                 onClick={() => {
                   if (!changeSite(sites, 'replace the lamp', replaceOwnLamp(id, newId(), today))) return;
-                  say('A new one of its kind hangs there from today. This one is put away.', { label: 'Undo', run: () => undo(sites) });
+                  say('A new lamp of this kind hangs there from today. This one is retired.', { label: 'Undo', run: () => undo(sites) });
                   focusHeadingIfLost();
                 }}
               >
-                <RefreshCw size={17} aria-hidden /> Replace it by a new one
+                <RefreshCw size={17} aria-hidden /> Replace it with a new one
               </Button>
             )}
             {own.retired === null && (
               <Button
                 onClick={() => {
                   if (!changeSite(sites, 'retire the lamp', takeDownForGood(id, today))) return;
-                  if (known.hanging) say('It is put away. Nothing hangs in its place now.', { label: 'Undo', run: () => undo(sites) });
+                  if (known.hanging) say('The lamp is retired. Nothing hangs in its place now.', { label: 'Undo', run: () => undo(sites) });
                   focusHeadingIfLost();
                 }}
               >

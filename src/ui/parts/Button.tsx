@@ -21,7 +21,7 @@ export function Button({ kind = 'plain', size = 'text', className, ...rest }: Bu
       type="button"
       {...rest}
       className={clsx(
-        'inline-flex min-h-9 items-center justify-center gap-2 rounded-md border font-semibold whitespace-nowrap disabled:opacity-40 max-md:min-h-11',
+        'inline-flex min-h-9 items-center justify-center gap-2 rounded-md border font-semibold whitespace-nowrap disabled:opacity-40 aria-disabled:opacity-40 max-md:min-h-11',
         KINDS[kind],
         SIZES[size],
         className,

@@ -14,7 +14,7 @@ export const DayField = (props: DayFieldProps) => (
 );
 
 /** In the order of the person's own place, as the field has it. */
-const SHOWN = new Intl.DateTimeFormat(undefined, { timeZone: 'UTC', day: '2-digit', month: '2-digit', year: 'numeric' });
+const IN_FIGURES = { timeZone: 'UTC', day: '2-digit', month: '2-digit', year: 'numeric' } as const;
 
 /** As the field looks, for the moment until it can be typed in. */
 const DayShown = ({ label, value, className }: DayFieldProps) => (
@@ -22,7 +22,7 @@ const DayShown = ({ label, value, className }: DayFieldProps) => (
     <div className="text-sm text-soft">
       <span className="block">{label}</span>
       <span className={`${DAY_BOX} border-edge tabular-nums`}>
-        {value === null ? '\u2013' : SHOWN.format(noonOf(value))}
+        {value === null ? '\u2013' : noonOf(value).toLocaleDateString(undefined, IN_FIGURES)}
         <CalendarDays size={16} className="m-2.5" aria-hidden />
       </span>
     </div>

@@ -75,7 +75,10 @@ export function Rescue({ course, season }: { course: BatchCourse; season: Season
           <Button
             onClick={() => {
               if (!changeSite(sites, `start ${name} over`, (s) => addPlanned(again())(lost(s)))) return;
-              say(`${name} is sown again in the plan; what is lost is off the shelves.`, { label: 'Undo', run: () => undo(sites) });
+              say(`${name} is sown again in the plan. The lost trays are cleared from the shelves.`, {
+                label: 'Undo',
+                run: () => undo(sites),
+              });
               focusHeadingIfLost();
             }}
           >
@@ -84,7 +87,7 @@ export function Rescue({ course, season }: { course: BatchCourse; season: Season
           <Button
             onClick={() => {
               if (!changeSite(sites, `${name} is lost`, lost)) return;
-              say('Its room is free from today, on the bench too.', { label: 'Undo', run: () => undo(sites) });
+              say('Its room is free from today. Its trays are cleared from the shelves.', { label: 'Undo', run: () => undo(sites) });
               focusHeadingIfLost();
             }}
           >

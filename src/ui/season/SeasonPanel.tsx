@@ -20,7 +20,7 @@ import type { useImproved } from './useSeason';
 import type { SeasonAnswer } from '@/workers/season/season.api';
 import { Button } from '../parts/Button';
 import { inTrialWords } from '../today/inTrialWords';
-import { focusHeading } from '../shell/focusHeading';
+import { focusHeading, focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { briefDayWords, dayWords } from './dayWords';
@@ -350,6 +350,7 @@ function PlacingNow({ look, isWorking }: { look: SeasonLook; isWorking: boolean 
             onClick={() => {
               if (!changeSite(sites, 'use these places', (s) => takeToStands(s, look, week, tables).site)) return;
               say('Bench, hang chart and timers follow the plan of this week.', { label: 'Undo', run: () => undo(sites) });
+              focusHeadingIfLost();
             }}
           >
             Apply to the stands

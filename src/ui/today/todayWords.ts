@@ -46,8 +46,10 @@ export function whereWords(site: Site, { standId, tier }: Pick<Job, 'standId' | 
 /** Where each tray of a trial goes, and why there. */
 function movesOnWords(site: Site, trial: Trial): string {
   const rounds = roundsOf(trial, drawnTrays(site)).map((round) => [...round, round[0]!].map((row) => row.code).join(' \u2192 '));
-  const why = comesWithPlace(trial) ? 'No tray goes to another arm: what you compare comes with the place.' : 'So no place favours an arm.';
-  return `Each goes to where the next stands: ${rounds.join('; ')}. ${why}`;
+  const why = comesWithPlace(trial)
+    ? 'No tray moves to another arm, because what you compare belongs to the place.'
+    : 'So no place favours an arm.';
+  return `Each tray moves to the place of the next: ${rounds.join('; ')}. ${why}`;
 }
 
 /** What it means that a job is late; growers' consensus. Kinds that are asked for anew every day are never late. */
@@ -170,9 +172,9 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, tol
       return {
         title: `Take ${batchName(site, what.batchId)} off the shelves`,
         where,
-        why: `Its end date was ${dayWords(what.left)}. Until it is gone it takes room and light from what grows on. If it stays, give it another end date.`,
+        why: `Its end date was ${dayWords(what.left)}. It takes room and light from other plants. If it stays, change its end date.`,
         href: trayHref,
-        done: 'It is off the shelves. The journal keeps it.',
+        done: 'Its trays are cleared. The journal keeps what you wrote.',
       };
     case 'mat-off':
       return {
@@ -277,7 +279,7 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, tol
             ? `${trial ? movesOnWords(site, trial) : ''}${late}`
             : `It ends today, as fixed before it began. Measure every plant by its tray’s code, before you look which arm that is.${late}`,
         href: `/season/trials/${encodeURIComponent(what.trialId)}`,
-        done: what.act === 'rotate' ? 'Noted. They stand there on the bench too.' : 'Noted.',
+        done: what.act === 'rotate' ? 'Done. The bench shows the new places.' : 'Noted.',
       };
     }
   }

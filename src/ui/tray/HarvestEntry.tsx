@@ -47,7 +47,7 @@ export function HarvestEntry({ batchId, on, write }: HarvestEntryProps) {
       ? write(
           'The last harvest',
           (site) => endPlanned(batchId, on)(leaveShelves(batchId, on, newId, 'off the shelves')(harvested(site))),
-          'Its trays make room.',
+          'Its trays are cleared.',
         )
       : write('Harvest', harvested);
     if (!made) return;
@@ -73,7 +73,7 @@ export function HarvestEntry({ batchId, on, write }: HarvestEntryProps) {
             onChange={(v) => setCutAt(v > 0 ? v : null)}
           />
         </div>
-        <CheckField label="The last of it: its trays make room on the shelves" checked={isLast} onChange={setLast} />
+        <CheckField label="This was the last harvest: clear its trays from the shelves" checked={isLast} onChange={setLast} />
         <div className="flex flex-wrap items-center gap-3">
           <Button disabled={fresh === null || fresh < 0} onClick={put}>
             <ShoppingBasket size={17} aria-hidden /> Add harvest

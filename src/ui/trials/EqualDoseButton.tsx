@@ -22,7 +22,8 @@ const WHY: Readonly<Record<Extract<EqualDose, { ok: false }>['why'], string>> = 
   'one-timer': 'The arms share a timer, so their hours cannot differ. Plug them into timers of their own first.',
   others:
     'The lamps of the trial also light trays that are not in it, and these would get less. Give the trial tiers and a timer of its own first.',
-  'short-day': 'No hours within the day that the crop bears bring the arms to the same DLI. Make their distances or lamps more alike.',
+  'short-day':
+    'Within the photoperiod that the crop tolerates, no hours give the arms the same DLI. Make their distances or lamps more alike.',
   'out-of-reach': 'Heights and hours do not reach far enough. Hang lamps that are more alike.',
 };
 

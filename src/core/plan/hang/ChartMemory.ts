@@ -4,11 +4,11 @@ import { createCache, type Cache } from '../../light/scene/Cache';
 export interface ChartMemory {
   /** The light of a tier's own lamps at one height on the points of a tray, by the height of its leaves. */
   readonly rows: Cache;
-  /** The settled light of a tier's own lamps as they hang. */
-  readonly fields: Cache;
+  /** What the light of tiers as they hang is settled from: worked out ahead of the stand's light, and asked once that is there. */
+  readonly settled: Cache;
   /** The engine's light on the trays of a whole stand. */
   readonly maps: Cache;
 }
 
-/** Rows of some five stands, fields of about two, and maps of about as many charts: some 25 MB at most. */
-export const createChartMemory = (): ChartMemory => ({ rows: createCache(512), fields: createCache(12), maps: createCache(48) });
+/** Rows of some five stands, settled light of about two, and maps of about as many charts as stands: some 40 MB at most. */
+export const createChartMemory = (): ChartMemory => ({ rows: createCache(512), settled: createCache(128), maps: createCache(48) });

@@ -69,7 +69,7 @@ export function lightTableOf(
   answer: BenchAnswer,
   canopies: ReadonlyMap<string, CanopyRange>,
   cache: Cache,
-  memory: Pick<ChartMemory, 'rows' | 'fields'>,
+  memory: Pick<ChartMemory, 'rows' | 'settled'>,
 ): LightTable {
   const movable = t.lamps.filter((l) => l.fitting.hanger.kind !== 'fixed');
   const faces = t.lamps.map((l) => l.fitting.face);
@@ -97,7 +97,8 @@ export function lightTableOf(
   function spillAt({ tray, canopy }: BenchTray, points: Places): Float64Array {
     const light = answer.tiers[t.tier.id]?.trays[tray.id];
     if (light && Object.keys(answer.tiers).length < 2 && light.shadedShare === 0) return new Float64Array(points.length);
-    const own = memory.fields.get(sceneKey(asked), () => lightFieldOf(sceneOfTier(asked), cache));
+    // Of this memory alone: what one chart keeps for itself goes with it.
+    const own = memory.settled.get(`field ${sceneKey(asked)}`, () => lightFieldOf(sceneOfTier(asked), memory.settled));
     if (!light) {
       // Ahead of the stand's light: one place settles it.
       own.ppfdAt(tray.x, tray.y, canopy);

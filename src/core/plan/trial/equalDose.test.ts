@@ -131,7 +131,7 @@ test('a plant that is not compared keeps its light: the lamps over it stay where
 
 test('each tier of an arm that stands on several comes to the dose of the weaker arm', () => {
   // Two racks of two tiers: an upper and a lower tier for each arm, the brighter ones not equally bright.
-  const [left, right] = [rack([0.15, 0.4]), rack([0.19, 0.4])];
+  const [left, right] = [rack([0.15, 0.42]), rack([0.19, 0.36])];
   const rename = (id: string) => `r-${id}`;
   const [second] = right.stands;
   const site: Site = {
@@ -146,7 +146,8 @@ test('each tier of an arm that stands on several comes to the dose of the weaker
   const both = trial({ trays: trial().trays.flatMap((t) => [t, { ...t, code: rename(t.code), trayId: rename(t.trayId!) }]) });
   const found = equalDose(site, both, tables);
   if (!found.ok) throw new Error(found.why);
-  expect(new Set(found.moves.map((m) => 'tierId' in m && m.tierId)).size).toBe(2);
+  // The weaker arm's own tiers differ, and are left as they are.
+  expect(new Set(found.moves.map((m) => 'tierId' in m && m.tierId))).toEqual(new Set(site.stands.map((s) => s.tiers[0]!.id)));
   expect(found.after.A! / found.after.B!).toBeWithin(1, { absolute: 0.1 });
   const after = applyMoves(site, found.moves, tables);
   const doseOn = (index: number) => {

@@ -10,6 +10,7 @@ import type { Dli } from '../../units/quantities';
 import { applyMove, applyMoves } from '../advice/applyMove';
 import type { Move } from '../advice/Move';
 import { liftsOf } from '../advice/movesFor';
+import { freeOf, onAround } from '../timer/aroundQuiet';
 import { dliOfPlace, trialPlacesOf, type TrialPlace } from './trialPlaces';
 
 /** How arms come to the same dose, or why they cannot. */
@@ -26,8 +27,8 @@ const STEP_min = 15;
 /**
  * Brings all arms to the dose of the weakest, by the exact light with all that spills over: lamps of brighter tiers are raised where they
  * may be, and where distances are what is compared, or that does not suffice, their hours are cut, and those of the weaker made longer where
- * that would make too short a day; not where hours are what is compared. Arms must not share a tier or a timer, nor either of them with plants that are not compared.
- * What is raised never comes nearer to leaves; what would be wrong with the stand is not done.
+ * that would make too short a day; not where hours are what is compared. Arms must not share a tier or a timer, nor either of them with
+ * plants that are not compared. What is raised never comes nearer to leaves; what would be wrong with the stand is not done.
  */
 export function equalDose(site: Site, trial: Trial, tables: Tables): EqualDose {
   const cache = createCache(256);
@@ -61,7 +62,7 @@ export function equalDose(site: Site, trial: Trial, tables: Tables): EqualDose {
   // Twice, since what spills from one arm to the other changes with it.
   for (let round = 0; round < 2; round++) {
     if (trial.factor !== 'distance')
-      for (const arm of arms)
+      for (const arm of arms.filter((a) => !isNear(doseOn(a, () => true))))
         for (const { tier } of tiersOf(arm)) {
           // Other plants there would have less light that nobody asked for.
           if (isNear(doseOn(arm, (t) => t.id === tier.id)) || lightsOthers((t) => t.id === tier.id)) continue;
@@ -83,11 +84,13 @@ export function equalDose(site: Site, trial: Trial, tables: Tables): EqualDose {
     const timers = arms.flatMap((arm) =>
       [...new Set(tiersOf(arm).map((t) => t.timer.id))].map((id) => {
         const trays = placesOf(arm).filter((p) => p.tier.timer.id === id);
-        const { on_min, lit_min } = now.timers.find((t) => t.id === id)!;
+        const timer = now.timers.find((t) => t.id === id)!;
+        const { lit_min } = timer;
         const dose = doseOn(arm, (t) => t.timerId === id);
         const least = Math.max(...trays.map((p) => p.tray.stage.hoursMin)) * 60;
-        const most = Math.min(...trays.map((p) => p.tray.limits.longestDay)) * 60;
-        return { id, on_min, lit_min, dose, least: (dose * least) / lit_min, most: (dose * most) / lit_min };
+        const longest = Math.min(...trays.map((p) => p.tray.limits.longestDay)) * 60;
+        const most = Math.min(longest, Math.max(lit_min, freeOf(timer, site.quiet)));
+        return { id, timer, lit_min, dose, least: (dose * least) / lit_min, most: (dose * most) / lit_min };
       }),
     );
     const isFar = (dose: Dli, from: Dli) => Math.abs(dose / from - 1) > EQUAL;
@@ -96,11 +99,11 @@ export function equalDose(site: Site, trial: Trial, tables: Tables): EqualDose {
     const [low, high] = [Math.max(...timers.map((t) => t.least)), Math.min(...timers.map((t) => t.most))];
     if (low > high) return 'short-day';
     const meant = Math.min(high, Math.max(low, target));
-    for (const { id, on_min, lit_min, dose } of timers) {
+    for (const { id, timer, lit_min, dose } of timers) {
       const lit = Math.max(STEP_min, Math.round((lit_min * meant) / dose / STEP_min) * STEP_min);
       if (lit === lit_min || !isFar(dose, meant)) continue;
       if (isOthers(id)) return 'others';
-      make([{ do: 'hours', timerId: id, on_min: (on_min + 1440 + Math.round((lit_min - lit) / 2)) % 1440, lit_min: lit }]);
+      make([{ do: 'hours', timerId: id, on_min: onAround(timer, lit, site.quiet), lit_min: lit }]);
     }
     return null;
   }
