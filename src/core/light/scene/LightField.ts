@@ -113,19 +113,26 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
       });
       for (let i = 0; i < out.length; i++) out[i]! += ppf * own[i]!;
     }
+    if (out.length > MANY_PLACES) addReflected(out, { xs, others: ys, plane: { z } });
+    else addReflectedAt(out, places, z);
+    return out.map((v) => Math.max(0, v));
+  }
+
+  /** Adds the reflected light at the places of a level grid, worked out at each of them. */
+  function addReflectedAt(out: Float64Array, places: readonly (readonly [Metres, Metres])[], z: Metres) {
+    const [low, high] = [places[0]!, places.at(-1)!];
     const roomOf = places.map(([x, y]) => roomAt(x, y, z));
     for (const s of new Set(roomOf)) {
       if (!s) continue;
       const weights = weightsIn(
         s,
-        `grid ${low.map((v, k) => within(s.room, k, v)).join()} ${high.map((v, k) => within(s.room, k, v)).join()}`,
+        `grid ${[low, high].flatMap(([x, y]) => [within(s.room, 0, x), within(s.room, 1, y)]).join()} ${within(s.room, 2, z)}`,
         out.length,
       );
       const mirror = mirroredIn(s);
       for (const [i, [x, y]] of places.entries())
         if (roomOf[i] === s) out[i]! += Math.max(0, reflectedBy(s, weights(i, x, y, z), z)) + (mirror?.(x, y, z) ?? 0);
     }
-    return out.map((v) => Math.max(0, v));
   }
 
   function reflectedAlong(places: readonly (readonly [Metres, Metres])[]): (z: Metres) => Float64Array {
@@ -162,7 +169,7 @@ export function lightFieldOf(asked: Scene, cache: Cache = NO_CACHE, finer = 1): 
   }
 
   /** Adds the reflected light to a grid of which one side runs along x; the other along y (a map) or z (a slice). */
-  function addReflected(out: Float32Array, { xs, others, plane }: GridPlaces) {
+  function addReflected(out: Float32Array | Float64Array, { xs, others, plane }: GridPlaces) {
     for (const s of solved) {
       const { room, patches } = s;
       const isMap = 'z' in plane;
@@ -265,6 +272,9 @@ const dimmed =
   (light: LightAt, share: Share): LightAt =>
   (x, y, z) =>
     share * light(x, y, z);
+
+/** From so many places of a level grid on, reflected light is carried over from the nodes of its plane, which are fewer. */
+const MANY_PLACES = 100;
 
 /** Weights of so many planes: a rack asks for some 70; each is 0.2 to 0.5 MB. */
 const MOST_WEIGHTS = 128;
