@@ -149,6 +149,11 @@ test('a lamp that is worn out is replaced by a new one, or its place is left emp
   await page.getByRole('button', { name: /^Undo: replace the lamp/ }).click();
   await hung.getByRole('link', { name: /^Landing lamp/ }).click();
   await expect(burned).toHaveValue(used);
+  // Put into the cupboard it leaves a place of which the plan has to know whether anything shines there.
+  await page.getByRole('combobox', { name: 'Where it is' }).selectOption('in the cupboard');
+  await page.getByRole('button', { name: 'Leave that place empty' }).click();
+  await page.getByRole('button', { name: /^Undo: leave its place empty/ }).click();
+  await page.getByRole('button', { name: /^Undo: say where the lamp is/ }).click();
   await page.getByRole('button', { name: 'Retire it, and leave its place empty' }).click();
   await expect(page.getByText('The lamp is retired. Nothing hangs in its place now.').first()).toBeVisible();
   await go(page, '/stands/demo-landing/bench');

@@ -26,7 +26,7 @@ const checks = await Promise.all(
     [
       ['types', ['tsc', '--noEmit', '-p', '.']],
       ['types of the core, without a browser', ['tsc', '--noEmit', '-p', 'src/core']],
-      ['format', ['prettier', '--check', '--log-level', 'warn', '.']],
+      ['format', ['prettier', '--check', '--log-level', 'warn', '--experimental-cli', '.']],
     ],
     [
       ['lint', ['eslint', '.', '--max-warnings', '0']],

@@ -6,6 +6,7 @@ import {
   changeOwnLamp,
   hangOwnLamp,
   kindOfOwnLamp,
+  leaveEmpty,
   removeOwnLamp,
   replaceOwnLamp,
   retireOwnLamp,
@@ -63,6 +64,15 @@ export function OwnLampView({ id }: { id: string }) {
   const set = (what: string, by: Partial<OwnLamp>) => changeSite(sites, what, changeOwnLamp(id, by));
   const places = placesFor(site, own);
   const at = own.retired !== null ? RETIRED : known.hanging ? known.hanging.fitting.id : CUPBOARD;
+  const moveTo = (to: string) => {
+    const left = known.hanging?.fitting.id;
+    const moved = to === RETIRED ? retireOwnLamp(id, today) : hangOwnLamp(id, to === CUPBOARD ? null : to);
+    if (!changeSite(sites, 'say where the lamp is', moved) || left === undefined) return;
+    say('In the plan a lamp of this kind still shines where it hung.', {
+      label: 'Leave that place empty',
+      run: () => changeSite(sites, 'leave its place empty', leaveEmpty(left)),
+    });
+  };
   const remove = () => {
     if (!changeSite(sites, 'delete the lamp', removeOwnLamp(id))) return;
     say(`${own.name} is deleted. What hangs stays.`, { label: 'Undo', run: () => undo(sites) });
@@ -119,13 +129,7 @@ export function OwnLampView({ id }: { id: string }) {
                 label="Where it is"
                 value={at}
                 options={[...places, { value: CUPBOARD, label: 'in the cupboard' }, { value: RETIRED, label: 'retired' }]}
-                onChange={(to) =>
-                  changeSite(
-                    sites,
-                    'say where the lamp is',
-                    to === RETIRED ? retireOwnLamp(id, today) : hangOwnLamp(id, to === CUPBOARD ? null : to),
-                  )
-                }
+                onChange={moveTo}
               />
             </div>
           </div>

@@ -70,6 +70,12 @@ export const takeDownForGood =
     return fittingId === undefined ? retired : removeThings([fittingId])(retired);
   };
 
+/** Nothing hangs in a place any more from which a lamp was taken; where another of one's own has been named there since, that one stays. */
+export const leaveEmpty =
+  (fittingId: string): Change =>
+  (site) =>
+    [...hangingsOf(site).values()].some((h) => h.fitting.id === fittingId) ? site : removeThings([fittingId])(site);
+
 /** A new lamp of its kind hangs in its place from a day on, with the same dimmer and switch; it is put away for good. */
 export const replaceOwnLamp =
   (id: string, freshId: string, day: Day): Change =>

@@ -8,6 +8,7 @@ import {
   changeOwnLamp,
   hangOwnLamp,
   kindOfOwnLamp,
+  leaveEmpty,
   plainOwnLamp,
   replaceOwnLamp,
   retireOwnLamp,
@@ -96,6 +97,17 @@ test('put away for good, nothing hangs in its place; replaced, a new one of its 
   expect(next.ownLamps[1]).toMatchObject({ name: mine.name, lampId: first.lampId, dimmer: { steps: [0.5], points: [] }, fault: '', drawn: null, counted: { hours: 0, on: TODAY + 5 } }); // prettier-ignore
   expect(hangingsOf(next).has('new')).toBe(true);
   expect(replaceOwnLamp('nobody', 'new', TODAY)(site)).toBe(site);
+});
+
+test('the place of a lamp that went elsewhere is left empty when that is asked for, but not under a lamp that was named there since', () => {
+  const fittings = (s: Site) => s.stands.flatMap((stand) => stand.tiers.flatMap((t) => t.fittings)).length;
+  const taken = hangOwnLamp('mine', null)(site);
+  expect(fittings(taken)).toBe(fittings(site));
+  const empty = leaveEmpty(first.id)(taken);
+  expect([fittings(empty), empty.ownLamps[0]!.fittingId]).toEqual([fittings(site) - 1, null]);
+  const named = addOwnLamps([{ ...mine, id: 'other' }])(taken);
+  expect(leaveEmpty(first.id)(named)).toBe(named);
+  expect(leaveEmpty(first.id)(empty).stands).toEqual(empty.stands);
 });
 
 test('of spares those counted by kind go first, then a lamp of its own is the new fitting', () => {
