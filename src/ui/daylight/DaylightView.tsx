@@ -9,11 +9,12 @@ import { timersOf } from '@/core/plan/timer/servedBy';
 import { addWindow, changeWindow, standAtWindow } from '@/core/site/stand/changeWindows';
 import { setDaylight } from '@/core/site/stand/changeOutlets';
 import { MOST_WINDOWS, USUAL_WINDOW, type Window } from '@/core/site/window/Window';
-import { directionOf } from '@/core/sky/place/facing';
+import { directionOf, noonFacing } from '@/core/sky/place/facing';
 import { sunPosition } from '@/core/sky/sun/sunPosition';
 import { minutesAhead } from '@/core/units/clockChanges';
 import { showClock } from '@/core/units/clock';
 import { dayFrom, yearOfDay } from '@/core/units/day';
+import { showLength } from '@/core/units/length';
 import { newId } from '@/store/names/newId';
 import { beginGesture, changeSite, endGesture } from '@/store/site/siteStore';
 import { useStand } from '../bench/useBench';
@@ -78,6 +79,8 @@ function Page({ children }: { children: React.ReactNode }) {
 function ChooseWindow({ stand }: { stand: BenchStand }) {
   const { sites } = useWorkspace();
   const windows = useSite((s) => s.site.windows);
+  const { lengthUnit } = useSettings();
+  const facing = noonFacing(useSite((s) => s.site.place?.latitude ?? null));
   const at = { side: 'back' as const, gap: stand.stand.kind === 'sill' ? 0.03 : 0.3, along: 0, above: 0 };
   const put = (windowId: string) => changeSite(sites, 'put it at the window', standAtWindow(stand.stand.id, { windowId, ...at }));
   return (
@@ -98,7 +101,7 @@ function ChooseWindow({ stand }: { stand: BenchStand }) {
               disabled={windows.length >= MOST_WINDOWS}
               onClick={() => {
                 const id = newId();
-                const window: Window = { ...USUAL_WINDOW, id, name: `Window ${windows.length + 1}`, facing: Math.PI };
+                const window: Window = { ...USUAL_WINDOW, id, name: `Window ${windows.length + 1}`, facing };
                 changeSite(sites, 'add a window', (site) =>
                   standAtWindow(stand.stand.id, { windowId: id, ...at })(addWindow(window)(site)),
                 );
@@ -108,7 +111,10 @@ function ChooseWindow({ stand }: { stand: BenchStand }) {
             </Button>
           </li>
         </ul>
-        <p className="text-soft">It begins as a usual window to the south, 1.2 m square; change it afterwards.</p>
+        <p className="text-soft">
+          It begins as a usual window that looks {directionOf(facing)}, {showLength(USUAL_WINDOW.width, lengthUnit)} square; change it
+          afterwards.
+        </p>
       </section>
     </Page>
   );

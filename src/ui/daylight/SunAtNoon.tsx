@@ -1,6 +1,7 @@
 'use client';
 import { Compass } from 'lucide-react';
 import { useState } from 'react';
+import { noonFacing } from '@/core/sky/place/facing';
 import { Button } from '../parts/Button';
 import { SelectField } from '../parts/SelectField';
 import { useSite } from '../shell/WorkspaceContext';
@@ -18,9 +19,8 @@ const AT_NOON = [
 
 /** Two ways to find a facing without a map: by the sun at noon, and by the compass of a phone. */
 export function SunAtNoon({ onFacing }: { onFacing(facing: number): void }) {
-  const south = (useSite((s) => s.site.place?.latitude) ?? 1) >= 0;
+  const noon = (noonFacing(useSite((s) => s.site.place?.latitude ?? null)) * 180) / Math.PI;
   const [problem, setProblem] = useState<string | null>(null);
-  const noon = south ? 180 : 0;
   return (
     <div className="flex flex-wrap items-end gap-3">
       <SelectField

@@ -23,3 +23,6 @@ export const compassOf = (facing: Radians): string => COMPASS[Math.round((facing
 
 /** `north-east`. */
 export const directionOf = (facing: Radians): string => NAMES[Math.round((facing * 4) / Math.PI) % 8]!;
+
+/** Where the sun stands at noon for most of the year; of an unknown place as in the north. */
+export const noonFacing = (latitude: Radians | null): Radians => ((latitude ?? 1) >= 0 ? Math.PI : 0);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { compassOf, directionOf, readFacing } from './facing';
+import { compassOf, directionOf, noonFacing, readFacing } from './facing';
 import { radiansOf, readCoordinate, showCoordinate } from './readCoordinate';
 import { townOf } from './townOf';
 
@@ -54,6 +54,7 @@ test('directions by name, by compass point and in degrees', () => {
   expect(['NE', 'north-east', 'north east', '45', '45°', 'ssw', 'W', '360'].map(of)).toEqual([45, 45, 45, 45, 45, 203, 270, 0]);
   expect(['up', '361', '-1', ''].map(of)).toEqual(Array(4).fill('window/not-a-direction'));
   for (let d = 0; d < 360; d += 45) expect(of(directionOf(d * RAD))).toBe(d);
+  expect([null, 50, -38].map((degrees) => directionOf(noonFacing(degrees === null ? null : degrees * RAD)))).toEqual(['south', 'south', 'north']); // prettier-ignore
   expect([compassOf(0), compassOf(Math.PI), compassOf(355 * RAD)]).toEqual(['N', 'S', 'N']);
 });
 
