@@ -21,6 +21,7 @@ import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { NextTime } from './NextTime';
 import { briefDayWords, dayWords, daysWords } from './dayWords';
+import { frostWords } from './seasonWords';
 
 interface AddBatchProps {
   season: SeasonPlan;
@@ -119,7 +120,8 @@ export function AddBatch({ season, open, onOpenChange, onAdded, trigger }: AddBa
                   {dates.late.status === 'late' && (
                     <p className="text-copper">
                       The window closed {daysWords(dates.late.daysLate)} ago. Sown today, it is old enough on{' '}
-                      {briefDayWords(dates.late.plantOutAtFullAge)}.
+                      {briefDayWords(dates.late.plantOutAtFullAge)}
+                      {dates.ends !== null && dates.binding !== 'day' && `, ${frostWords(dates.late.plantOutAtFullAge, dates.ends)}`}.
                     </p>
                   )}
                   {dates.betterSownOutdoors && (

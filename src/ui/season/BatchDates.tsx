@@ -4,6 +4,7 @@ import { datesFor, rulesFor } from '@/core/plan/season/plannedFor';
 import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
 import { useToday } from '../shell/WorkspaceContext';
 import { briefDayWords, dayWords, daysWords } from './dayWords';
+import { frostWords } from './seasonWords';
 
 export function DatesSaid({ course, season, dates }: { course: BatchCourse; season: SeasonPlan; dates: ReturnType<typeof datesFor> }) {
   const { crop, emergence, lampBy, batch, hardening } = course;
@@ -33,6 +34,12 @@ export function DatesSaid({ course, season, dates }: { course: BatchCourse; seas
             ` A later frost comes in ${season.lastFrost.riskPercent} of 100 years.`}
         </li>
       )}
+      {dates && dates.ends !== null && batch.goal === 'outdoors' && batch.out < dates.ends && (
+        <li>
+          It goes out {frostWords(batch.out, dates.ends)}. Frost ends it (growers’ consensus); the seed packet says how many days it needs
+          outdoors.
+        </li>
+      )}
       {!dates && batch.goal === 'outdoors' && crop.sowing && (
         <li className="text-copper">Not checked against the weather: say when your last frost is, under “Frost and nights”.</li>
       )}
@@ -40,6 +47,7 @@ export function DatesSaid({ course, season, dates }: { course: BatchCourse; seas
         <li className="text-copper">
           The window closed {daysWords(dates.late.daysLate)} ago. Sown today it is old enough on{' '}
           {briefDayWords(dates.late.plantOutAtFullAge)}
+          {dates.ends !== null && batch.goal === 'outdoors' && `, ${frostWords(dates.late.plantOutAtFullAge, dates.ends)}`}
           {dates.late.isWorthIt ? '; planted out on time it would be young, but settled' : ''}.
         </li>
       )}

@@ -1,16 +1,17 @@
 'use client';
 import { CalendarRange } from 'lucide-react';
+import { yearToPlan } from '@/core/plan/season/soundSeason';
 import { freshSeason, setSeason } from '@/core/site/stand/changeSeason';
-import { yearOfDay } from '@/core/units/day';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
-import { useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { ImportSeason } from './ImportSeason';
 
 /** Nothing is planned yet: what a plan is good for, and how to begin. */
 export function SeasonEmpty() {
   const { sites } = useWorkspace();
   const today = useToday();
+  const latitude = useSite((s) => s.site.place?.latitude ?? null);
   return (
     <section className="m-auto max-w-xl space-y-4 p-6">
       <CalendarRange size={40} strokeWidth={1.4} className="text-verdigris" aria-hidden />
@@ -20,7 +21,7 @@ export function SeasonEmpty() {
         have too little light for all of it, before you sow anything.
       </p>
       <div className="flex flex-wrap gap-3">
-        <Button kind="main" onClick={() => changeSite(sites, 'plan a season', setSeason(freshSeason(yearOfDay(today + 120))))}>
+        <Button kind="main" onClick={() => changeSite(sites, 'plan a season', setSeason(freshSeason(yearToPlan(today, latitude))))}>
           Plan a season
         </Button>
         <ImportSeason />

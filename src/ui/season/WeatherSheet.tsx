@@ -155,6 +155,7 @@ export function WeatherSheet({ season, open, onOpenChange, trigger }: WeatherShe
           )}
         </Group>
         <Group title="First frost of autumn">
+          <p className="text-soft">Tender crops have until then outdoors: what would go out too late for that is told.</p>
           <DayField
             className="w-fit"
             label="First frost"

@@ -133,7 +133,19 @@ export function otherwiseWords(
             : `${name} goes out ${daysWords(kind.days)} before nights are warm enough for it.`,
         does: `Plant it out ${daysWords(later)} later`,
       };
+    case 'after-frost':
+      return {
+        says: `${name} would go out ${frostWords(kind.frost + kind.days, kind.frost)}. Bought plants, or another year, serve better.`,
+        does: null,
+      };
   }
+}
+
+/** How a day for planting out lies to the frost that ends the crop. */
+export function frostWords(out: Day, frost: Day): string {
+  const first = `the first frost, ${briefDayWords(frost)}`;
+  if (out < frost) return `${daysWords(frost - out)} before ${first}`;
+  return `${out === frost ? 'on' : `${daysWords(out - frost)} after`} ${first}, which ends it`;
 }
 
 /** A date of the season in words. */

@@ -4,6 +4,7 @@ import type { LeggyRemedy } from '../../things/crop/Crop';
 import type { Day } from '../../units/day';
 import type { BatchCourse } from './batchCourse';
 import { awayWatch, type WatchVerdict } from './emergenceWatch';
+import { frostThatEnds } from './firstFrost';
 import { datesFor, rulesFor } from './plannedFor';
 
 /** How a batch goes otherwise than planned, and the least change of the plan that puts it right. */
@@ -25,7 +26,9 @@ export interface OffPlan {
         readonly darkDays: number;
         readonly mat: boolean;
       }
-    | { readonly kind: 'before-weather'; readonly days: number; readonly binding: 'frost' | 'night' };
+    | { readonly kind: 'before-weather'; readonly days: number; readonly binding: 'frost' | 'night' }
+    /** It goes out, or would with what is offered, on the first frost of autumn or so many days after it, which ends it. */
+    | { readonly kind: 'after-frost'; readonly days: number; readonly frost: Day };
   /** What of the plan changes, and by how many days it is ready later; null: nothing has to. */
   readonly change: Partial<Pick<PlannedBatch, 'sown' | 'out'>> | null;
   readonly later: number;
@@ -93,6 +96,11 @@ export function offPlanOf(
     const all: OffPlan[] = [];
     const { rules, sown, late, weather } = goingOut(course, season, today);
     const add = (kind: OffPlan['kind'], change: OffPlan['change'], later: number) => all.push({ id: batch.id, kind, change, later });
+    const addAfterFrost = () => {
+      const frost = batch.goal === 'outdoors' ? frostThatEnds(crop, season) : null;
+      const out = Math.max(batch.out, ...all.map(({ change }) => change?.out ?? -Infinity));
+      if (frost !== null && out >= frost) add({ kind: 'after-frost', days: out - frost, frost }, null, 0);
+    };
     if (batch.batchId === null && batch.sown < today) {
       const late = today - batch.sown;
       add(
@@ -100,6 +108,7 @@ export function offPlanOf(
         { sown: today, out: Math.max(batch.out, today + rules.age.youngest) },
         Math.max(0, today + rules.age.youngest - batch.out),
       );
+      addAfterFrost();
       return all;
     }
     all.push(...upWhileAway(course, batch.batchId !== null && litIds.has(batch.batchId), trips, sown, today));
@@ -129,6 +138,7 @@ export function offPlanOf(
       const days = weather.from - batch.out;
       add({ kind: 'before-weather', days, binding: weather.binding }, { out: batch.out + days }, days);
     }
+    addAfterFrost();
     return all;
   });
 }

@@ -1,6 +1,7 @@
 import type { PlannedBatch, PlannedContainer, SeasonPlan } from '../../site/season/SeasonPlan';
 import type { Crop } from '../../things/crop/Crop';
 import type { Day } from '../../units/day';
+import { frostThatEnds } from './firstFrost';
 import { lastFrostOf, nightsOfMonths, warmNightsFrom } from './lastFrost';
 import { chosenDay, courseOf, latenessOf, plantOutOf, windowFor, type Lateness, type SowingRules, type SowingWindow } from './sowingWindow';
 
@@ -43,6 +44,8 @@ export interface CropDates {
   readonly late: Lateness;
   /** It goes out so young, into nights that hardly hurt it, that little is gained by raising it indoors. */
   readonly betterSownOutdoors: boolean;
+  /** The first frost of autumn, where it ends the crop outdoors; null: it stands it, or none is known. */
+  readonly ends: Day | null;
 }
 
 /** Raised for no longer than this and hardy down to such nights, a crop sown where it is to stand catches up: growers' consensus. */
@@ -71,6 +74,7 @@ export function datesFor(crop: Crop, season: SeasonPlan, ready: Day | null, toda
     binding: out.binding,
     late: latenessOf(rules, window, today),
     betterSownOutdoors: crop.sowing !== null && rules.age.oldest <= SOWN_OUTDOORS.days && crop.sowing.nightLeast <= SOWN_OUTDOORS.night_C,
+    ends: frostThatEnds(crop, season),
   };
 }
 

@@ -16,12 +16,13 @@ import { batchCourse } from './batchCourse';
 import { flatsOn, FLAT, plantsPerFlat } from './flats';
 import { nightsOfMonths, warmNightsFrom } from './lastFrost';
 import { bestLevel } from '../placing/Placing';
+import { autumnFrostOf } from './firstFrost';
 import { mayGoOutOn, offPlanOf, restartOf } from './offPlan';
 import { datesFor, plannedFor, rulesFor } from './plannedFor';
 import { datesOf } from './seasonDates';
 import { coursesOf, lookAtSeason } from './seasonLook';
 import { shelvesOf } from './shelvesOf';
-import { frostsSwapped, unlikelyFrost } from './soundSeason';
+import { frostsSwapped, unlikelyFrost, yearToPlan } from './soundSeason';
 import { sowingList } from './sowingList';
 import { sowOnStand, takeToStands } from './toStands';
 import { waysOut } from './waysOut';
@@ -122,6 +123,20 @@ describe('counting back', () => {
   });
 });
 
+test.each([
+  [2027, 2, 20, NORTH, 2027],
+  [2027, 8, 30, NORTH, 2027],
+  [2027, 9, 10, NORTH, 2028],
+  [2027, 9, 10, null, 2028],
+  // South of the equator that is the spring which begins.
+  [2027, 9, 10, SOUTH, 2027],
+  [2027, 12, 1, SOUTH, 2027],
+  [2028, 2, 20, SOUTH, 2027],
+  [2028, 3, 20, SOUTH, 2028],
+])('who begins on %i-%i-%i at a latitude of %s plans for %i', (year, month, day, latitude, planned) => {
+  expect(yearToPlan(dayFrom(year, month, day), latitude)).toBe(planned);
+});
+
 describe('a batch through its life', () => {
   test('its parts follow each other without a gap, and never hold more plants than before', () => {
     fc.assert(
@@ -217,6 +232,30 @@ describe('what goes otherwise', () => {
     expect(early[1]!.change).toEqual({ out: dayFrom(2027, 5, 10) });
   });
 
+  test('what would go out into the first frost of autumn is told so, also with what is offered; crops that stand it are not', () => {
+    const frosts = (batch: PlannedBatch, today: Day) => said(batch, today).flatMap(({ kind }) => (kind.kind === 'after-frost' ? [kind.days] : [])); // prettier-ignore
+    const frost = dayFrom(2027, 10, 6);
+    const outOn = (cropId: string, out: Day) => frosts(planned('b', cropId, { sown: out - 55, out }), out - 60);
+    expect([outOn('tomato', frost - 1), outOn('tomato', frost), outOn('tomato', frost + 9)]).toEqual([[], [0], [9]]);
+    expect(outOn('leek', frost + 9)).toEqual([]);
+    // Not sown in time, it would be sown today: too late by then.
+    expect(frosts(planned('b', 'tomato', { sown: frost - 60, out: frost - 4 }), frost - 20)).toEqual([22]);
+    expect(datesFor(crop('tomato'), season, null, TODAY)!.ends).toBe(frost);
+    expect(datesFor(crop('kale'), season, null, TODAY)!.ends).toBeNull();
+  });
+
+  test('the first frost of autumn comes after the last one of spring, whatever the year, and on either half of the globe', () => {
+    const day = (month: number, d: number) => ({ kind: 'day', month, day: d }) as const;
+    const autumn = (lastFrost: SeasonPlan['lastFrost'], month: number, d: number) => autumnFrostOf({ lastFrost, firstFrost: { month, day: d }, year: 2027 }); // prettier-ignore
+    expect(autumn(day(5, 3), 10, 6)).toBe(dayFrom(2027, 10, 6));
+    expect(autumn(day(10, 10), 4, 24)).toBe(dayFrom(2028, 4, 24));
+    // A mild coast, where it comes after the new year.
+    expect(autumn(day(2, 20), 1, 5)).toBe(dayFrom(2028, 1, 5));
+    expect(autumn({ kind: 'unknown' }, 10, 6)).toBe(dayFrom(2027, 10, 6));
+    expect(autumn({ kind: 'unknown' }, 4, 24)).toBe(dayFrom(2028, 4, 24));
+    expect(autumnFrostOf({ ...season, firstFrost: null })).toBeNull();
+  });
+
   test('seed that may come up during a trip is sown so that somebody is back', () => {
     const batch = planned('b', 'tomato', { sown: TODAY, out: TODAY + 90 });
     const away = said(batch, TODAY, [{ from: TODAY + 3, to: TODAY + 12 }]).find((o) => o.kind.kind === 'up-while-away')!;
@@ -254,6 +293,12 @@ describe('what goes otherwise', () => {
       if (what.kind !== 'out-earlier') continue;
       expect(change!.out!).toBeGreaterThanOrEqual(warm);
     }
+    // Nor to sow so late that the frost of autumn comes first.
+    const unsown = { ...plan, batches: crowd.map((b) => ({ ...b, sown: TODAY + 1 })) };
+    const latest = (weather: SeasonPlan) =>
+      Math.max(...waysOut(site, weather, shelves, lookAtSeason(site, weather, shelves, TODAY, tables), TODAY, tables, []).map((w) => (w.what.kind === 'sow-later' ? w.what.days : 0))); // prettier-ignore
+    expect(latest(unsown)).toBeGreaterThan(14);
+    expect(latest({ ...unsown, firstFrost: { month: 5, day: 31 } })).toBe(14);
   });
 
   test('what is offered settles it: once taken, the same is never offered again', () => {

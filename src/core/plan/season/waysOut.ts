@@ -7,6 +7,7 @@ import type { Day } from '../../units/day';
 import { batchCourse, type BatchCourse } from './batchCourse';
 import type { TierCarry } from './carryOf';
 import { plantsPerFlat } from './flats';
+import { frostThatEnds } from './firstFrost';
 import { mayGoOutOn } from './offPlan';
 import { lookAtSeason, type SeasonLook } from './seasonLook';
 import type { Shelves } from './shelvesOf';
@@ -67,10 +68,12 @@ function triesFor(course: BatchCourse, season: SeasonPlan, today: Day, site: Sit
   const { batch, parts, hardening } = course;
   const { id } = batch;
   const tries: Tried[] = [];
-  // What has been sown can't be sown later.
+  const frost = batch.goal === 'outdoors' ? frostThatEnds(course.crop, season) : null;
+  // What has been sown can't be sown later; nothing goes out into the frost of autumn.
   if (batch.batchId === null && batch.sown >= today)
     for (const weeks of WEEKS_LATER) {
       const days = weeks * WEEK;
+      if (frost !== null && batch.out + days >= frost) break;
       tries.push({ what: { kind: 'sow-later', id, days }, change: { sown: batch.sown + days, out: batch.out + days }, readyLater: days });
     }
   batch.containers.forEach((c, i) => {
