@@ -3,6 +3,7 @@ import { Plus, Shuffle, X } from 'lucide-react';
 import { codeFor, dealOut } from '@/core/plan/trial/dealOut';
 import { lightSoFar } from '@/core/plan/trial/lightOfTrial';
 import { dliOfPlace, type TrialPlace } from '@/core/plan/trial/trialPlaces';
+import { comesWithPlace } from '@/core/plan/trial/trialRounds';
 import { ARM_IDS, MOST_TRIAL_TRAYS, type ArmId, type Trial, type TrialTrayRow } from '@/core/site/trial/Trial';
 import type { Site } from '@/core/site/stand/Site';
 import { undo } from '@/store/site/siteStore';
@@ -211,6 +212,7 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
       <p className="text-sm text-soft">
         Trays of one block (a shelf, a window) are compared within it. Assign before anything is sown: chance must decide, not you. Write
         the code on the tray, not the arm.
+        {comesWithPlace(trial) && ' What is compared here comes with the place: then put each tray where its arm stands.'}
       </p>
     </section>
   );
