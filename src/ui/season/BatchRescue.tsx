@@ -1,5 +1,6 @@
 'use client';
 import type { BatchCourse } from '@/core/plan/season/batchCourse';
+import { frostThatEnds } from '@/core/plan/season/firstFrost';
 import { restartOf, BURIED_DAYS } from '@/core/plan/season/offPlan';
 import { leaveShelves } from '@/core/plan/today/leaveShelves';
 import { plannedFor } from '@/core/plan/season/plannedFor';
@@ -13,7 +14,7 @@ import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { dayWords, daysWords } from './dayWords';
-import { nameOf } from './seasonWords';
+import { frostWords, nameOf } from './seasonWords';
 
 /** Leggy, or lost: what can be done, what it costs in days, whether the date still holds. */
 export function Rescue({ course, season }: { course: BatchCourse; season: SeasonPlan }) {
@@ -23,6 +24,7 @@ export function Rescue({ course, season }: { course: BatchCourse; season: Season
   const { batch, crop } = course;
   const name = nameOf(site, batch);
   const restart = restartOf(course, season, today);
+  const frost = batch.goal === 'outdoors' ? frostThatEnds(crop, season) : null;
   /** It takes no room from today on, in the plan and on the bench. */
   const lost = (s: Site): Site => {
     const planned = changePlanned(batch.id, () => ({ lost: today }))(s);
@@ -55,7 +57,8 @@ export function Rescue({ course, season }: { course: BatchCourse; season: Season
         )}
         <p>
           Sown again today it is old enough on {dayWords(restart.readyOn)}:{' '}
-          {restart.holds ? 'the date still holds' : `${daysWords(restart.daysLate)} late`}.
+          {restart.holds ? 'the date still holds' : `${daysWords(restart.daysLate)} late`}
+          {frost !== null && restart.readyOn >= frost && `, and ${frostWords(restart.readyOn, frost)}`}.
         </p>
         <div className="flex flex-wrap gap-2">
           {restart.canBury && (
