@@ -109,6 +109,12 @@ test.describe('at the rack', () => {
       await page.waitForTimeout(800);
       await narrow();
     }
+    // A handle at the very end of its way neither.
+    await go(page, '/hours');
+    const off = page.getByRole('slider', { name: /^Lamp off, Timer of tiers 4 and 5/ });
+    for (let i = 0; i < 24 && (await off.getAttribute('aria-valuetext')) !== '00:00'; i++) await off.press('PageUp');
+    await expect(off).toHaveAttribute('aria-valuetext', '00:00');
+    await narrow();
     await go(page, '/hours/chart');
     const first = page.getByTestId('visit').first();
     await expect(first).toBeVisible({ timeout: 120_000 });

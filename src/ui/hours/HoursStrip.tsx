@@ -93,7 +93,8 @@ export function HoursStrip({ times, onChange, step_min = 15, quiet, cheap, dayli
   );
 
   return (
-    <div>
+    // A handle at midnight reaches half its width beyond the strip.
+    <div className="max-md:mx-1">
       <div ref={strip} className="relative h-11 rounded bg-sunk" data-swatch>
         {quiet &&
           piecesOf(quiet.from_min, lengthOf(quiet)).map(([from, long]) => (
