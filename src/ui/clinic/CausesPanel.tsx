@@ -13,7 +13,7 @@ import { Link } from '../parts/Link';
 import { dayWords, daysWords } from '../season/dayWords';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
-import { useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { CAUSE_WORDS, TEST_WORDS, TREATMENT_WORDS } from './causeWords';
 import { EffectWords, MendByPlan, RestartWords, useMends } from './MendByPlan';
 import { factorWords, factWords, SOURCE_WORDS } from './factWords';
@@ -129,6 +129,7 @@ export function CausesPanel({ kase, diagnosis, standing, isLit }: CausesPanelPro
 
 /** What the plan knows already, before anything was marked. */
 function Known({ diagnosis }: { diagnosis: Diagnosis }) {
+  const units = useSettings();
   const known = diagnosis.facts.filter((f) => f.found !== null);
   return (
     <div>
@@ -136,7 +137,7 @@ function Known({ diagnosis }: { diagnosis: Diagnosis }) {
       <ul className="divide-y divide-line">
         {known.map((f) => (
           <li key={f.id} className="py-1.5">
-            {factWords(f)} <span className="text-sm text-soft">{SOURCE_WORDS[f.from]}</span>
+            {factWords(f, units)} <span className="text-sm text-soft">{SOURCE_WORDS[f.from]}</span>
           </li>
         ))}
       </ul>
@@ -146,6 +147,7 @@ function Known({ diagnosis }: { diagnosis: Diagnosis }) {
 
 function Grounds({ kase, weighed }: { kase: ClinicCase; weighed: WeighedCauses }) {
   const { sites } = useWorkspace();
+  const units = useSettings();
   const weight = (factor: number) => Math.abs(Math.log(factor));
   const grounds = weighed.grounds
     .filter((g) => weight(g.factor) >= Math.log(WORTH_SAYING))
@@ -162,7 +164,7 @@ function Grounds({ kase, weighed }: { kase: ClinicCase; weighed: WeighedCauses }
           return (
             <li key={isSign ? of : of.id} className="flex items-center gap-3 py-1.5">
               <span className="min-w-0 flex-1">
-                {isSign ? (g.factor < 1 ? `${SIGN_WORDS[of]}: not explained by it` : SIGN_WORDS[of]) : factWords(of)}
+                {isSign ? (g.factor < 1 ? `${SIGN_WORDS[of]}: not explained by it` : SIGN_WORDS[of]) : factWords(of, units)}
                 <span className="block text-sm text-soft">{isSign ? 'you marked it' : SOURCE_WORDS[of.from]}</span>
               </span>
               <b className={g.factor >= 1 ? 'text-copper' : 'text-slate'}>{factorWords(g.factor)}</b>
@@ -171,7 +173,7 @@ function Grounds({ kase, weighed }: { kase: ClinicCase; weighed: WeighedCauses }
                   kind="quiet"
                   className="text-sm"
                   onClick={() => changeSite(sites, 'say it is not so', toggleDenied(kase.id, of.id))}
-                  aria-label={`Not so: ${factWords(of)}`}
+                  aria-label={`Not so: ${factWords(of, units)}`}
                 >
                   Not so
                 </Button>

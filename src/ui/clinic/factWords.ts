@@ -1,5 +1,8 @@
 import type { Fact, FactSource } from '@/core/judge/clinic/facts';
 import type { Told } from '@/core/site/clinic/ClinicCase';
+import { showLength } from '@/core/units/length';
+import { showTemperature } from '@/core/units/temperature';
+import type { Settings } from '@/store/settings/settingsStore';
 
 export const SOURCE_WORDS: Readonly<Record<FactSource, string>> = {
   plan: 'from the plan',
@@ -11,7 +14,10 @@ export const SOURCE_WORDS: Readonly<Record<FactSource, string>> = {
 const n = (value: number | null) => (value === null ? '' : String(Number(value.toPrecision(2))));
 const dose = (f: Fact) => `${n(f.found)} mol/m²/day`;
 
-type Words = (f: Fact) => string;
+/** The units that a person reads. */
+type Units = Pick<Settings, 'temperatureUnit' | 'lengthUnit'>;
+type Words = (f: Fact, units: Units) => string;
+const warmth = (celsius: number | null, { temperatureUnit }: Units) => (celsius === null ? '' : showTemperature(celsius, temperatureUnit));
 const say =
   (text: string): Words =>
   () =>
@@ -39,12 +45,12 @@ const FACTS: Readonly<Record<Fact['id'], Words>> = {
   'spectrum-wrong': say('The lamp gives no blue, or much far-red'),
   'spectrum-pink': say('The lamp is red and blue'),
   'spectrum-good': say('The lamp is white'),
-  warm: (f) => `${n(f.found)} °C; it likes ${n(f.against)} °C`,
+  warm: (f, u) => `${warmth(f.found, u)}; it likes ${warmth(f.against, u)}`,
   'not-warm': say('Not too warm'),
-  cold: (f) => `${n(f.found)} °C; it likes ${n(f.against)} °C`,
+  cold: (f, u) => `${warmth(f.found, u)}; it likes ${warmth(f.against, u)}`,
   'not-cold': say('Not too cold'),
-  'roots-cold': (f) => `Compost at ${n(f.found)} °C`,
-  'roots-warm': (f) => `Compost at ${n(f.found)} °C`,
+  'roots-cold': (f, u) => `Compost at ${warmth(f.found, u)}`,
+  'roots-warm': (f, u) => `Compost at ${warmth(f.found, u)}`,
   'mat-on': say('It stands on a heat mat'),
   'mat-off': say('No heat mat'),
   crowded: say('Not thinned'),
@@ -80,9 +86,9 @@ const FACTS: Readonly<Record<Fact['id'], Words>> = {
   'colder-place': say('Colder than before'),
   moved: say('Moved lately'),
   draught: say('In a cold draught'),
-  'lamp-hot-near': (f) => `A hot lamp, ${n((f.found ?? 0) * 100)} cm from the leaves`,
+  'lamp-hot-near': (f, u) => `A hot lamp, ${showLength(f.found ?? 0, u.lengthUnit)} from the leaves`,
   'lamp-cool': say('The lamp does not get hot'),
-  'leaf-hot': (f) => `Leaves at ${n(f.found)} °C`,
+  'leaf-hot': (f, u) => `Leaves at ${warmth(f.found, u)}`,
   'no-darkness': (f) => `Light for ${n(f.found)} h a day`,
   darkness: say('It has a night'),
   'long-days': (f) => `Days of ${n(f.found)} h`,
@@ -97,7 +103,7 @@ const FACTS: Readonly<Record<Fact['id'], Words>> = {
   tested: say('How your test came out'),
 };
 
-export const factWords = (fact: Fact): string => FACTS[fact.id](fact);
+export const factWords = (fact: Fact, units: Units): string => FACTS[fact.id](fact, units);
 
 /** × 6 or ÷ 3, as people read it. */
 export function factorWords(factor: number): string {

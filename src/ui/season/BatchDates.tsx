@@ -2,13 +2,15 @@
 import type { BatchCourse } from '@/core/plan/season/batchCourse';
 import { datesFor, rulesFor } from '@/core/plan/season/plannedFor';
 import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
-import { useToday } from '../shell/WorkspaceContext';
+import { showTemperature } from '@/core/units/temperature';
+import { useSettings, useToday } from '../shell/WorkspaceContext';
 import { briefDayWords, dayWords, daysWords } from './dayWords';
 import { frostWords } from './seasonWords';
 
 export function DatesSaid({ course, season, dates }: { course: BatchCourse; season: SeasonPlan; dates: ReturnType<typeof datesFor> }) {
   const { crop, emergence, lampBy, batch, hardening } = course;
   const today = useToday();
+  const { temperatureUnit } = useSettings();
   const age = batch.out - (course.parts[0]?.from ?? batch.sown);
   return (
     <ul className="space-y-1 text-sm">
@@ -54,7 +56,7 @@ export function DatesSaid({ course, season, dates }: { course: BatchCourse; seas
       {dates?.betterSownOutdoors && (
         <li>
           {crop.name} can be sown outdoors as well: it is indoors for at most {daysWords(dates.rules.age.oldest)} and tolerates nights of{' '}
-          {crop.sowing!.nightLeast} °C, so seed sown where it is to stand catches up (growers’ consensus).
+          {showTemperature(crop.sowing!.nightLeast, temperatureUnit)}, so seed sown where it is to stand catches up (growers’ consensus).
         </li>
       )}
       {batch.lost !== null && <li className="text-copper">Lost on {dayWords(batch.lost)}.</li>}

@@ -12,13 +12,14 @@ import {
   type RampFault,
 } from '@/core/plan/season/hardening';
 import { changePlanned } from '@/core/site/stand/changeSeason';
+import { showTemperature } from '@/core/units/temperature';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { NumberField } from '../parts/NumberField';
 import { Button } from '../parts/Button';
 import { DoneSheet } from '../parts/Sheet';
 import { SelectField } from '../parts/SelectField';
 import { say } from '../shell/toastStore';
-import { useSite, useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { dayWords, daysWords } from './dayWords';
 import { nameOf } from './seasonWords';
 
@@ -33,6 +34,8 @@ const WEATHER: Readonly<Record<Weather, OutdoorWeather>> = {
 };
 const PLACES = { shade: 'shade', sun: 'sun', in: 'indoors' } as const;
 const DAYS = 16;
+/** By definition of the mile. */
+const KMH_PER_MPH = 1.609344;
 
 const FAULTS: Readonly<Record<RampFault, string>> = {
   gap: 'a fine day without any hours outdoors',
@@ -54,6 +57,7 @@ const FAULTS: Readonly<Record<RampFault, string>> = {
 export function HardeningSheet({ course }: { course: BatchCourse }) {
   const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
+  const { temperatureUnit, lengthUnit } = useSettings();
   const [open, setOpen] = useState(false);
   const [weather, setWeather] = useState<readonly Weather[]>(() => Array<Weather>(DAYS).fill('fine'));
   const [own, setOwn] = useState<readonly RampEntry[] | null>(null);
@@ -170,9 +174,11 @@ export function HardeningSheet({ course }: { course: BatchCourse }) {
           </Button>
         )}
         <p className="text-sm text-soft">
-          Cold is a night below {USUAL_HARDENING.frostBelow_C} °C, wind above {USUAL_HARDENING.windAbove_kmh} km/h, hot above{' '}
-          {USUAL_HARDENING.heatAbove_C} °C. A week before, cut roots that grow from tray to tray, and feed weakly. Going to a brighter place
-          indoors: raise the DLI by a quarter every second day, and take covers off for longer each day.
+          Cold is a night below {showTemperature(USUAL_HARDENING.frostBelow_C, temperatureUnit)}, wind above{' '}
+          {lengthUnit === 'in' ? `${Math.round(USUAL_HARDENING.windAbove_kmh / KMH_PER_MPH)} mph` : `${USUAL_HARDENING.windAbove_kmh} km/h`}
+          , hot above {showTemperature(USUAL_HARDENING.heatAbove_C, temperatureUnit)}. A week before, cut roots that grow from tray to tray,
+          and feed weakly. Going to a brighter place indoors: raise the DLI by a quarter every second day, and take covers off for longer
+          each day.
         </p>
         <p className="sr-only" role="status">
           {weather.filter((w) => pauseOf(WEATHER[w], USUAL_HARDENING) !== null).length} days paused
