@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
+import { isOver, yearToPlan } from '@/core/plan/season/seasonYear';
 import { movedToYear, setSeason } from '@/core/site/stand/changeSeason';
-import { yearOfDay } from '@/core/units/day';
 import { readSeasonText } from '@/store/files/seasonText';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { problemWords } from '../files/problemWords';
@@ -11,7 +11,7 @@ import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 
 const MAX_BYTES = 2_000_000;
 
-/** Takes in a plan from a file; one of an earlier year with its dates moved to this one. */
+/** Takes in a plan from a file; one of an earlier season that is over with its dates moved to the next. */
 export function ImportSeason({ label = 'Import a plan' }: { label?: string }) {
   const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
@@ -26,8 +26,9 @@ export function ImportSeason({ label = 'Import a plan' }: { label?: string }) {
           const read = readSeasonText(text, site);
           if (!read.ok) return setProblems(read.problems.slice(0, 4).map(problemWords));
           setProblems([]);
-          const year = yearOfDay(today + 120);
-          const isOld = read.value.year < year;
+          const latitude = site.place?.latitude ?? null;
+          const year = yearToPlan(today, latitude);
+          const isOld = isOver(read.value, today, latitude);
           const season = isOld ? movedToYear(read.value, year, read.value.name.replace(String(read.value.year), String(year))) : read.value;
           if (!changeSite(sites, `import ${name}`, setSeason(season))) return;
           const many = season.batches.length === 1 ? '1 batch' : `${season.batches.length} batches`;

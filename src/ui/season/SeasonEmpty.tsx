@@ -1,6 +1,6 @@
 'use client';
 import { CalendarRange } from 'lucide-react';
-import { yearToPlan } from '@/core/plan/season/soundSeason';
+import { yearToPlan } from '@/core/plan/season/seasonYear';
 import { freshSeason, setSeason } from '@/core/site/stand/changeSeason';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';

@@ -22,7 +22,8 @@ import { datesFor, plannedFor, rulesFor } from './plannedFor';
 import { datesOf } from './seasonDates';
 import { coursesOf, lookAtSeason } from './seasonLook';
 import { shelvesOf } from './shelvesOf';
-import { frostsSwapped, unlikelyFrost, yearToPlan } from './soundSeason';
+import { isOver, yearToPlan } from './seasonYear';
+import { frostsSwapped, unlikelyFrost } from './soundSeason';
 import { sowingList } from './sowingList';
 import { sowOnStand, takeToStands } from './toStands';
 import { waysOut } from './waysOut';
@@ -135,6 +136,17 @@ test.each([
   [2028, 3, 20, SOUTH, 2028],
 ])('who begins on %i-%i-%i at a latitude of %s plans for %i', (year, month, day, latitude, planned) => {
   expect(yearToPlan(dayFrom(year, month, day), latitude)).toBe(planned);
+});
+
+test('a plan is taken to another year only when nobody plans for its own any more, and nothing of it still grows', () => {
+  const autumn = dayFrom(2027, 10, 20);
+  const late = { ...season, batches: [planned('b', 'kale', { out: autumn + 10 })] };
+  const early = { ...season, batches: [planned('b', 'kale', { out: autumn - 60 })] };
+  expect([isOver(early, autumn, NORTH), isOver(late, autumn, NORTH)]).toEqual([true, false]);
+  // It is spring there.
+  expect(isOver(early, autumn, SOUTH)).toBe(false);
+  expect(isOver(early, dayFrom(2028, 4, 1), SOUTH)).toBe(true);
+  expect(isOver({ ...early, year: 2028 }, autumn, NORTH)).toBe(false);
 });
 
 describe('a batch through its life', () => {

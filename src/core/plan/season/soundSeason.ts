@@ -1,6 +1,5 @@
 import type { FrostRow, LastFrost, SeasonPlan, YearDay } from '../../site/season/SeasonPlan';
 import type { Radians } from '../../units/quantities';
-import { yearOfDay, type Day } from '../../units/day';
 import { inYear } from './lastFrost';
 
 /** Why a season's weather can't be so. */
@@ -20,13 +19,6 @@ const sinceWinter = (d: YearDay, latitude: Radians): number => {
   return (inYear(d, YEAR) - winter + 730) % 365;
 };
 const HALF_YEAR = 183;
-
-/** Seasons are planned from September on for the next year in the north; half a year off in the south, where that year's spring is ahead from March on. */
-const AHEAD = 120;
-
-/** The year of planting out that somebody plans for who begins on a day. @param latitude  null: as in the north */
-export const yearToPlan = (today: Day, latitude: Radians | null): number =>
-  yearOfDay(today + AHEAD - ((latitude ?? 1) < 0 ? HALF_YEAR : 0));
 /** On mild coasts the last frost may come before midwinter: so many days before it still count as spring's. */
 const EARLY = 60;
 const isSpring = (d: YearDay, latitude: Radians): boolean => {
