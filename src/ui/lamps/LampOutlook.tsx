@@ -78,7 +78,7 @@ export function LampOutlook({ known }: { known: KnownOwnLamp }) {
 /** A day near by name, a far one by its month: a model is no calendar. */
 function whenWords(day: Day | null, today: Day): string {
   if (day === null) return 'not within 50 years';
-  if (day <= today) return 'now';
+  if (day <= today) return 'already';
   return day - today < 60
     ? dayWords(day)
     : new Date(day * 86_400_000).toLocaleDateString(LOCALE, { month: 'short', year: 'numeric', timeZone: 'UTC' });

@@ -68,9 +68,13 @@ export function OwnLampView({ id }: { id: string }) {
     const left = known.hanging?.fitting.id;
     const moved = to === RETIRED ? retireOwnLamp(id, today) : hangOwnLamp(id, to === CUPBOARD ? null : to);
     if (!changeSite(sites, 'say where the lamp is', moved) || left === undefined) return;
-    say('In the plan a lamp of this kind still shines where it hung.', {
+    say('The plan still has a lamp of this kind in its old place.', {
       label: 'Leave that place empty',
-      run: () => changeSite(sites, 'leave its place empty', leaveEmpty(left)),
+      run: () => {
+        const before = sites.getState().site;
+        if (!changeSite(sites, 'leave its place empty', leaveEmpty(left)) || sites.getState().site === before) return;
+        say('Nothing hangs in that place now.', { label: 'Undo', run: () => undo(sites) });
+      },
     });
   };
   const remove = () => {

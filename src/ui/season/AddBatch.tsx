@@ -121,7 +121,7 @@ export function AddBatch({ season, open, onOpenChange, onAdded, trigger }: AddBa
                     <p className="text-copper">
                       The window closed {daysWords(dates.late.daysLate)} ago. Sown today, it is old enough on{' '}
                       {briefDayWords(dates.late.plantOutAtFullAge)}
-                      {dates.ends !== null && dates.binding !== 'day' && `, ${frostWords(dates.late.plantOutAtFullAge, dates.ends)}`}.
+                      {dates.ends !== null && `, ${frostWords(dates.late.plantOutAtFullAge, dates.ends)}`}.
                     </p>
                   )}
                   {dates.betterSownOutdoors && (

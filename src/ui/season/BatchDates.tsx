@@ -1,5 +1,6 @@
 'use client';
 import type { BatchCourse } from '@/core/plan/season/batchCourse';
+import { frostAhead } from '@/core/plan/season/firstFrost';
 import { datesFor, rulesFor } from '@/core/plan/season/plannedFor';
 import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
 import { showTemperature } from '@/core/units/temperature';
@@ -11,6 +12,7 @@ export function DatesSaid({ course, season, dates }: { course: BatchCourse; seas
   const { crop, emergence, lampBy, batch, hardening } = course;
   const today = useToday();
   const { temperatureUnit } = useSettings();
+  const frost = frostAhead(course, season);
   const age = batch.out - (course.parts[0]?.from ?? batch.sown);
   return (
     <ul className="space-y-1 text-sm">
@@ -36,9 +38,9 @@ export function DatesSaid({ course, season, dates }: { course: BatchCourse; seas
             ` A later frost comes in ${season.lastFrost.riskPercent} of 100 years.`}
         </li>
       )}
-      {dates && dates.ends !== null && batch.goal === 'outdoors' && batch.out < dates.ends && (
+      {frost !== null && batch.out < frost && (
         <li>
-          It goes out {frostWords(batch.out, dates.ends)}. Frost ends it (growers’ consensus); the seed packet says how many days it needs
+          It goes out {frostWords(batch.out, frost)}, which kills it (growers’ consensus). The seed packet says how many days it needs
           outdoors.
         </li>
       )}
@@ -49,7 +51,7 @@ export function DatesSaid({ course, season, dates }: { course: BatchCourse; seas
         <li className="text-copper">
           The window closed {daysWords(dates.late.daysLate)} ago. Sown today it is old enough on{' '}
           {briefDayWords(dates.late.plantOutAtFullAge)}
-          {dates.ends !== null && batch.goal === 'outdoors' && `, ${frostWords(dates.late.plantOutAtFullAge, dates.ends)}`}
+          {frost !== null && `, ${frostWords(dates.late.plantOutAtFullAge, frost)}`}
           {dates.late.isWorthIt ? '; planted out on time it would be young, but settled' : ''}.
         </li>
       )}

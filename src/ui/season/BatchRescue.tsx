@@ -1,6 +1,6 @@
 'use client';
 import type { BatchCourse } from '@/core/plan/season/batchCourse';
-import { frostThatEnds } from '@/core/plan/season/firstFrost';
+import { frostAhead } from '@/core/plan/season/firstFrost';
 import { restartOf, BURIED_DAYS } from '@/core/plan/season/offPlan';
 import { leaveShelves } from '@/core/plan/today/leaveShelves';
 import { plannedFor } from '@/core/plan/season/plannedFor';
@@ -24,7 +24,7 @@ export function Rescue({ course, season }: { course: BatchCourse; season: Season
   const { batch, crop } = course;
   const name = nameOf(site, batch);
   const restart = restartOf(course, season, today);
-  const frost = batch.goal === 'outdoors' ? frostThatEnds(crop, season) : null;
+  const frost = frostAhead(course, season);
   /** It takes no room from today on, in the plan and on the bench. */
   const lost = (s: Site): Site => {
     const planned = changePlanned(batch.id, () => ({ lost: today }))(s);

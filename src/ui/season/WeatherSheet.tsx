@@ -155,7 +155,7 @@ export function WeatherSheet({ season, open, onOpenChange, trigger }: WeatherShe
           )}
         </Group>
         <Group title="First frost of autumn">
-          <p className="text-soft">Tender crops have until then outdoors: what would go out too late for that is told.</p>
+          <p className="text-soft">It kills tender crops. Those that would go out too late are named under “Not as planned”.</p>
           <DayField
             className="w-fit"
             label="First frost"

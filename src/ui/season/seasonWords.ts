@@ -135,7 +135,7 @@ export function otherwiseWords(
       };
     case 'after-frost':
       return {
-        says: `${name} would go out ${frostWords(kind.frost + kind.days, kind.frost)}. Bought plants, or another year, serve better.`,
+        says: `${name} would go out ${frostWords(kind.frost + kind.days, kind.frost)}. Buy plants, or grow it another year.`,
         does: null,
       };
   }
@@ -145,7 +145,7 @@ export function otherwiseWords(
 export function frostWords(out: Day, frost: Day): string {
   const first = `the first frost, ${briefDayWords(frost)}`;
   if (out < frost) return `${daysWords(frost - out)} before ${first}`;
-  return `${out === frost ? 'on' : `${daysWords(out - frost)} after`} ${first}, which ends it`;
+  return `${out === frost ? 'on' : `${daysWords(out - frost)} after`} ${first}, which kills it`;
 }
 
 /** A date of the season in words. */

@@ -212,7 +212,7 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
       <p className="text-sm text-soft">
         Trays of one block (a shelf, a window) are compared within it. Assign before anything is sown: chance must decide, not you. Write
         the code on the tray, not the arm.
-        {comesWithPlace(trial) && ' What is compared here comes with the place: then put each tray where its arm stands.'}
+        {comesWithPlace(trial) && ' What you compare belongs to the place: after assigning, put each tray at a place of its arm.'}
       </p>
     </section>
   );

@@ -1,4 +1,4 @@
-import type { SeasonPlan } from '../../site/season/SeasonPlan';
+import type { PlannedBatch, SeasonPlan } from '../../site/season/SeasonPlan';
 import type { Crop } from '../../things/crop/Crop';
 import type { Day } from '../../units/day';
 import { inYear, lastFrostOf } from './lastFrost';
@@ -20,3 +20,9 @@ export function autumnFrostOf({ firstFrost, lastFrost, year }: Pick<SeasonPlan, 
 /** The frost that ends what stands outdoors of a crop; null where it is not known, or the crop stands it. */
 export const frostThatEnds = ({ sowing }: Pick<Crop, 'sowing'>, season: SeasonPlan): Day | null =>
   sowing && sowing.nightLeast > STANDS_FROST_C ? autumnFrostOf(season) : null;
+
+/** The same for a batch: what stays indoors meets none. */
+export const frostAhead = (
+  { batch, crop }: { readonly batch: Pick<PlannedBatch, 'goal'>; readonly crop: Pick<Crop, 'sowing'> },
+  season: SeasonPlan,
+): Day | null => (batch.goal === 'outdoors' ? frostThatEnds(crop, season) : null);

@@ -4,7 +4,7 @@ import type { LeggyRemedy } from '../../things/crop/Crop';
 import type { Day } from '../../units/day';
 import type { BatchCourse } from './batchCourse';
 import { awayWatch, type WatchVerdict } from './emergenceWatch';
-import { frostThatEnds } from './firstFrost';
+import { frostAhead } from './firstFrost';
 import { datesFor, rulesFor } from './plannedFor';
 
 /** How a batch goes otherwise than planned, and the least change of the plan that puts it right. */
@@ -94,10 +94,9 @@ export function offPlanOf(
     const { batch, crop, emergence } = course;
     if (batch.lost !== null || batch.out < today) return [];
     const all: OffPlan[] = [];
-    const { rules, sown, late, weather } = goingOut(course, season, today);
+    const { rules, sown, late, weather, frost } = goingOut(course, season, today);
     const add = (kind: OffPlan['kind'], change: OffPlan['change'], later: number) => all.push({ id: batch.id, kind, change, later });
     const addAfterFrost = () => {
-      const frost = batch.goal === 'outdoors' ? frostThatEnds(crop, season) : null;
       const out = Math.max(batch.out, ...all.map(({ change }) => change?.out ?? -Infinity));
       if (frost !== null && out >= frost) add({ kind: 'after-frost', days: out - frost, frost }, null, 0);
     };
@@ -143,20 +142,21 @@ export function offPlanOf(
   });
 }
 
-/** What decides when a batch may go out: its crop's ages, by how many days it came up late, and from when the weather lets it (null: it stays in, or nothing is known). */
-function goingOut({ batch, crop, parts, emergence }: BatchCourse, season: SeasonPlan, today: Day) {
+/** What decides when a batch may go out: its crop's ages, by how many days it came up late, and from when the weather lets it and which frost ends it (null: it stays in, or nothing is known). */
+function goingOut(course: BatchCourse, season: SeasonPlan, today: Day) {
+  const { batch, crop, parts, emergence } = course;
   const rules = rulesFor(crop, season);
   const sown = parts[0]?.from ?? batch.sown;
   const middle = sown + Math.floor((rules.emerges.first + rules.emerges.last) / 2 + 0.5);
   const dates = batch.goal === 'outdoors' ? datesFor(crop, season, null, today) : null;
   const weather = dates && dates.binding !== 'day' ? { from: dates.window.plantOut, binding: dates.binding } : null;
-  return { rules, sown, late: Math.max(0, emergence.expected - middle), weather };
+  return { rules, sown, late: Math.max(0, emergence.expected - middle), weather, frost: frostAhead(course, season) };
 }
 
 /** Whether a batch is old enough on a day to go out, and the weather lets it, as far as that is known. */
 export function mayGoOutOn(course: BatchCourse, season: SeasonPlan, day: Day, today: Day): boolean {
-  const { rules, sown, late, weather } = goingOut(course, season, today);
-  return day - sown - late >= rules.age.youngest && (weather === null || day >= weather.from);
+  const { rules, sown, late, weather, frost } = goingOut(course, season, today);
+  return day - sown - late >= rules.age.youngest && (weather === null || day >= weather.from) && (frost === null || day < frost);
 }
 
 /** What can be done about seedlings that have grown leggy, or are lost: what each costs in days, and whether the date still holds. */

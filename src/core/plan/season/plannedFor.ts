@@ -44,7 +44,7 @@ export interface CropDates {
   readonly late: Lateness;
   /** It goes out so young, into nights that hardly hurt it, that little is gained by raising it indoors. */
   readonly betterSownOutdoors: boolean;
-  /** The first frost of autumn, where it ends the crop outdoors; null: it stands it, or none is known. */
+  /** The first frost of autumn, where it ends the crop outdoors; null: it stands it, none is known, or the day is named. */
   readonly ends: Day | null;
 }
 
@@ -74,7 +74,7 @@ export function datesFor(crop: Crop, season: SeasonPlan, ready: Day | null, toda
     binding: out.binding,
     late: latenessOf(rules, window, today),
     betterSownOutdoors: crop.sowing !== null && rules.age.oldest <= SOWN_OUTDOORS.days && crop.sowing.nightLeast <= SOWN_OUTDOORS.night_C,
-    ends: frostThatEnds(crop, season),
+    ends: out.binding === 'day' ? null : frostThatEnds(crop, season),
   };
 }
 

@@ -147,6 +147,8 @@ test('a plan is taken to another year only when nobody plans for its own any mor
   expect(isOver(early, autumn, SOUTH)).toBe(false);
   expect(isOver(early, dayFrom(2028, 4, 1), SOUTH)).toBe(true);
   expect(isOver({ ...early, year: 2028 }, autumn, NORTH)).toBe(false);
+  // What is lost does not grow.
+  expect(isOver({ ...late, batches: [{ ...late.batches[0]!, lost: autumn - 5 }] }, autumn, NORTH)).toBe(true);
 });
 
 describe('a batch through its life', () => {
@@ -294,6 +296,8 @@ describe('what goes otherwise', () => {
     const warm = dayFrom(2027, 5, 10);
     const may = (sown: number, day: number) => mayGoOutOn(coursesOf(rack(1), { ...season, batches: [planned('b', 'tomato', { sown, out: day })] }, tables)[0]!, season, day, TODAY); // prettier-ignore
     expect([may(warm - youngest, warm), may(warm - youngest, warm - 1), may(warm - youngest + 1, warm)]).toEqual([true, false, false]);
+    const frost = dayFrom(2027, 10, 6);
+    expect([may(frost - 90, frost - 1), may(frost - 90, frost)]).toEqual([true, false]);
     // A full shelf: whatever way out there is, none breaks either.
     const crowd = Array.from({ length: 4 }, (_, i) => planned(`t${i}`, 'tomato', { sown: warm - 80, out: warm + 3 + 2 * i, cells: 72 }));
     const plan = { ...season, batches: crowd };

@@ -13,4 +13,4 @@ export const yearToPlan = (today: Day, latitude: Radians | null): number =>
 
 /** Whether a season is over, so that its plan serves for another year: nobody plans for it any more, and none of it still grows. */
 export const isOver = ({ year, batches }: Pick<SeasonPlan, 'year' | 'batches'>, today: Day, latitude: Radians | null): boolean =>
-  year < yearToPlan(today, latitude) && batches.every((b) => b.out < today);
+  year < yearToPlan(today, latitude) && batches.every((b) => (b.lost ?? b.out) < today);

@@ -7,7 +7,7 @@ import type { Day } from '../../units/day';
 import { batchCourse, type BatchCourse } from './batchCourse';
 import type { TierCarry } from './carryOf';
 import { plantsPerFlat } from './flats';
-import { frostThatEnds } from './firstFrost';
+import { frostAhead } from './firstFrost';
 import { mayGoOutOn } from './offPlan';
 import { lookAtSeason, type SeasonLook } from './seasonLook';
 import type { Shelves } from './shelvesOf';
@@ -68,7 +68,7 @@ function triesFor(course: BatchCourse, season: SeasonPlan, today: Day, site: Sit
   const { batch, parts, hardening } = course;
   const { id } = batch;
   const tries: Tried[] = [];
-  const frost = batch.goal === 'outdoors' ? frostThatEnds(course.crop, season) : null;
+  const frost = frostAhead(course, season);
   // What has been sown can't be sown later; nothing goes out into the frost of autumn.
   if (batch.batchId === null && batch.sown >= today)
     for (const weeks of WEEKS_LATER) {
