@@ -22,6 +22,7 @@ export default defineConfig({
     baseURL: `http://localhost:${port}`,
     locale: 'en-GB',
     trace: 'off',
+    contextOptions: { reducedMotion: 'reduce' }, // what moves is drawn without a graphics card here
     // Each test begins with an empty browser: only those that ask for it keep the application in it.
     serviceWorkers: 'block',
     launchOptions: {
@@ -30,7 +31,8 @@ export default defineConfig({
         '--no-sandbox',
         '--disable-gpu',
         // A page lives for seconds here: the slowest of V8's compilers, which works for those that stay, would take a quarter of the processor.
-        '--js-flags=--no-turbofan',
+        // What collects garbage beside the page finds no core that is idle.
+        '--js-flags=--no-turbofan --single-threaded-gc',
         '--no-first-run',
         '--disable-background-networking',
         '--disable-component-update',

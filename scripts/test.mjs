@@ -1,17 +1,22 @@
-import { execFileSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { build, freePort, installPackages, run, runQuietly } from './prepare.mjs';
 
+/** Chromium comes while the packages do: both wait for the network most of the time. */
+const chromium = existsSync('/usr/bin/chromium') ? null : installChromium();
 installPackages();
-if (!existsSync('/usr/bin/chromium')) {
+const came = await chromium;
+if (came && !came.well) {
+  console.error(`Chromium could not be installed:\n${came.printed}`);
+  process.exit(1);
+}
+
+/** As one command, which goes on by itself while this process waits for npm. */
+function installChromium() {
   console.log('Installing Chromium …');
-  const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
-  const apt = (...args) =>
-    execFileSync([...sudo, 'apt-get'][0], [...sudo.slice(1), ...(sudo.length ? ['apt-get'] : []), ...args], { stdio: 'inherit' });
-  apt('update');
-  apt('install', '-y', '--no-install-recommends', 'chromium');
+  const apt = process.getuid?.() === 0 ? 'apt-get' : 'sudo apt-get';
+  return runQuietly('sh', ['-c', `${apt} update -qq && ${apt} install -qq -y --no-install-recommends chromium`]);
 }
 
 const reports = mkdtempSync(join(tmpdir(), 'copper-noon-'));
