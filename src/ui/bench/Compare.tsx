@@ -97,45 +97,47 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
           Working out the light of both…
         </p>
       ) : (
-        <table className="w-full text-left" data-testid="differences">
-          <caption className="pb-1 text-left text-lg font-semibold">What differs</caption>
-          <thead className="text-sm text-soft">
-            <tr>
-              <th className="font-normal">tier, tray</th>
-              <th className="pl-3 text-right font-normal">weakest</th>
-              <th className="pl-3 text-right font-normal">strongest</th>
-              <th className="pl-3 text-right font-normal">in range</th>
-              <th className="pl-4 font-normal">result</th>
-            </tr>
-          </thead>
-          <tbody>
-            {sideBySide(judged[0]!, judged[1]!, (j) => trayName(j.tray)).map(({ key, tier, a, b }) => (
-              <tr key={key} className="border-t border-line">
-                <td className="py-1">
-                  <span className="text-soft">{tier}</span> {trayName((b ?? a)!.tray)}
-                </td>
-                <Cell a={a?.verdict.weakest.value} b={b?.verdict.weakest.value} show={dliNumber} />
-                <Cell a={a?.verdict.strongest.value} b={b?.verdict.strongest.value} show={dliNumber} />
-                <Cell a={a && 100 * toldShare(a.verdict)} b={b && 100 * toldShare(b.verdict)} show={(v) => `${Math.round(v)} %`} />
-                <td className="pl-4">
-                  {a ? SAYS_WORDS[a.verdict.says] : 'not there'}
-                  {a?.verdict.says !== b?.verdict.says && (
-                    <span className={clsx('font-semibold', b ? colourOfResult(b.verdict.says) : 'text-copper')}>
-                      {' '}
-                      → {b ? SAYS_WORDS[b.verdict.says] : 'not there'}
-                    </span>
-                  )}
+        <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="What differs">
+          <table className="w-full text-left" data-testid="differences">
+            <caption className="pb-1 text-left text-lg font-semibold">What differs</caption>
+            <thead className="text-sm text-soft">
+              <tr>
+                <th className="font-normal">tier, tray</th>
+                <th className="pl-3 text-right font-normal">weakest</th>
+                <th className="pl-3 text-right font-normal">strongest</th>
+                <th className="pl-3 text-right font-normal">in range</th>
+                <th className="pl-4 font-normal">result</th>
+              </tr>
+            </thead>
+            <tbody>
+              {sideBySide(judged[0]!, judged[1]!, (j) => trayName(j.tray)).map(({ key, tier, a, b }) => (
+                <tr key={key} className="border-t border-line">
+                  <td className="py-1">
+                    <span className="text-soft">{tier}</span> {trayName((b ?? a)!.tray)}
+                  </td>
+                  <Cell a={a?.verdict.weakest.value} b={b?.verdict.weakest.value} show={dliNumber} />
+                  <Cell a={a?.verdict.strongest.value} b={b?.verdict.strongest.value} show={dliNumber} />
+                  <Cell a={a && 100 * toldShare(a.verdict)} b={b && 100 * toldShare(b.verdict)} show={(v) => `${Math.round(v)} %`} />
+                  <td className="pl-4">
+                    {a ? SAYS_WORDS[a.verdict.says] : 'not there'}
+                    {a?.verdict.says !== b?.verdict.says && (
+                      <span className={clsx('font-semibold', b ? colourOfResult(b.verdict.says) : 'text-copper')}>
+                        {' '}
+                        → {b ? SAYS_WORDS[b.verdict.says] : 'not there'}
+                      </span>
+                    )}
+                  </td>
+                </tr>
+              ))}
+              <tr className="border-t border-line font-semibold">
+                <td className="py-1">cost a month</td>
+                <td colSpan={4} className="text-right" data-testid="cost-difference">
+                  {showMoney(costs[0]!, site.currency)} → {showMoney(costs[1]!, site.currency)}
                 </td>
               </tr>
-            ))}
-            <tr className="border-t border-line font-semibold">
-              <td className="py-1">cost a month</td>
-              <td colSpan={4} className="text-right" data-testid="cost-difference">
-                {showMoney(costs[0]!, site.currency)} → {showMoney(costs[1]!, site.currency)}
-              </td>
-            </tr>
-          </tbody>
-        </table>
+            </tbody>
+          </table>
+        </div>
       )}
     </div>
   );

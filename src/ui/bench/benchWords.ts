@@ -5,6 +5,7 @@ import type { Hanger, HangerKind } from '@/core/site/stand/Hanger';
 import type { Fitting } from '@/core/site/stand/Site';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import type { Says } from '@/core/judge/verdict/standing';
+import { besideWords } from '../parts/besideWords';
 
 /** A tier's state in a few words, for its place beside the drawing. */
 export const SAYS_WORDS: Readonly<Record<Says, string>> = {
@@ -104,7 +105,7 @@ export function faultWords(fault: Fault, stand: BenchStand, unit: LengthUnit): s
     return found ? trayName(found) : 'the tray';
   };
   const cm = (v: number) => showLength(v, unit);
-  const kg = (v: number) => `${v.toFixed(1)} kg`;
+  const kg = (v: number) => v.toFixed(1);
   switch (fault.why) {
     case 'lamp-beyond-tier':
       return `${lamp} sticks out ${cm(fault.by)} past the tier. Turn it, move it in, or take a shorter one.`;
@@ -123,11 +124,11 @@ export function faultWords(fault: Fault, stand: BenchStand, unit: LengthUnit): s
     case 'plants-too-tall':
       return `${tray(fault.thingId)} grows ${cm(fault.by)} into the shelf above.`;
     case 'shelf-overloaded':
-      return `Watered, its trays weigh about ${kg(fault.weight)}; the shelf is stated to carry ${kg(fault.load)}.`;
+      return `Watered, its trays weigh about ${besideWords(fault.weight, fault.load, kg)} kg; the shelf is stated to carry ${kg(fault.load)} kg.`;
     case 'hanger-overloaded':
-      return `${lamp} weighs ${kg(fault.weight)}; what it hangs by carries ${kg(fault.load)}.`;
+      return `${lamp} weighs ${besideWords(fault.weight, fault.load, kg)} kg; what it hangs by carries ${kg(fault.load)} kg.`;
     case 'strip-overloaded':
-      return `What is plugged in needs ${Math.round(fault.power)} VA; the strip should carry at most ${Math.round(fault.allowed)} VA for hours on end. Follow local code; ask a licensed electrician.`;
+      return `What is plugged in needs ${besideWords(fault.power, fault.allowed)} VA; the strip should carry at most ${Math.round(fault.allowed)} VA for hours on end. Follow local code; ask a licensed electrician.`;
   }
 }
 

@@ -14,3 +14,13 @@ test('what speaks for a cause is told in the units that the person reads', () =>
   expect(factWords(fact('lamp-hot-near', 0.08), metric)).toBe('A hot lamp, 8 cm from the leaves');
   expect(factWords(fact('lamp-hot-near', 0.1016), imperial)).toBe('A hot lamp, 4 in from the leaves');
 });
+
+test('what is just beyond a limit does not read as the limit, and hours and days are told whole', () => {
+  const units = { temperatureUnit: 'C', lengthUnit: 'cm' } as const;
+  expect(factWords(fact('strength-high', 150.3, 150), units)).toBe('PPFD there is 150.3 µmol/m²/s; its leaves tolerate 150');
+  expect(factWords(fact('strength-high', 237.4, 200), units)).toBe('PPFD there is 237 µmol/m²/s; its leaves tolerate 200');
+  expect(factWords(fact('dose-short', 7.97, 8), units)).toBe('DLI there is 7.97 mol/m²/day; it needs at least 8');
+  expect(factWords(fact('day-short', 11.5, 16), units)).toBe('Light for 11 h 30 only; at this PPFD 16 h would do');
+  expect(factWords(fact('age', 437), units)).toBe('437 days old');
+  expect(factWords(fact('fed-weakly', 1), units)).toBe('Fed 1 day ago');
+});

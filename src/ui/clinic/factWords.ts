@@ -1,8 +1,12 @@
 import type { Fact, FactSource } from '@/core/judge/clinic/facts';
 import type { Told } from '@/core/site/clinic/ClinicCase';
+import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { showTemperature } from '@/core/units/temperature';
 import type { Settings } from '@/store/settings/settingsStore';
+import { dliBeside, dliNumber } from '../drawing/lightWords';
+import { besideWords } from '../parts/besideWords';
+import { daysWords } from '../season/dayWords';
 
 export const SOURCE_WORDS: Readonly<Record<FactSource, string>> = {
   plan: 'from the plan',
@@ -12,7 +16,12 @@ export const SOURCE_WORDS: Readonly<Record<FactSource, string>> = {
 };
 
 const n = (value: number | null) => (value === null ? '' : String(Number(value.toPrecision(2))));
-const dose = (f: Fact) => `${n(f.found)} mol/m²/day`;
+/** What there is, beside what it is held against. */
+const dose = (f: Fact) => `${dliBeside(f.found ?? 0, f.against ?? 0)} mol/m²/day`;
+const strength = (f: Fact) => `${besideWords(f.found ?? 0, f.against ?? 0)} µmol/m²/s`;
+const limit = (f: Fact) => String(Number((f.against ?? 0).toFixed(2)));
+const hours = (h: number | null) => showHours((h ?? 0) * 60);
+const days = (d: number | null) => daysWords(Math.round(d ?? 0));
 
 /** The units that a person reads. */
 type Units = Pick<Settings, 'temperatureUnit' | 'lengthUnit'>;
@@ -25,20 +34,20 @@ const say =
 
 /** Every fact as a sentence with its figures. */
 const FACTS: Readonly<Record<Fact['id'], Words>> = {
-  'dose-short': (f) => `DLI there is ${dose(f)}; it needs at least ${n(f.against)}`,
-  'dose-low': (f) => `DLI there is ${dose(f)}: above the least of ${n(f.against)}, below the target`,
+  'dose-short': (f) => `DLI there is ${dose(f)}; it needs at least ${limit(f)}`,
+  'dose-low': (f) => `DLI there is ${dose(f)}: above the least of ${limit(f)}, below the target`,
   'dose-good': (f) => `DLI there is ${dose(f)}: enough`,
-  'dose-high': (f) => `DLI there is ${dose(f)}; it tolerates at most ${n(f.against)}`,
-  'strength-high': (f) => `PPFD there is ${n(f.found)} µmol/m²/s; its leaves tolerate ${n(f.against)}`,
-  'strength-low': (f) => `PPFD there is ${n(f.found)} µmol/m²/s, below the limit of ${n(f.against)}`,
-  'day-short': (f) => `Light for ${n(f.found)} h only; at this PPFD ${n(f.against)} h would do`,
-  'day-long-enough': (f) => `Light for ${n(f.found)} h a day`,
-  'timer-differs': (f) => `The lamp burnt ${n(f.found)} h, not the ${n(f.against)} h planned`,
+  'dose-high': (f) => `DLI there is ${dose(f)}; it tolerates at most ${limit(f)}`,
+  'strength-high': (f) => `PPFD there is ${strength(f)}; its leaves tolerate ${limit(f)}`,
+  'strength-low': (f) => `PPFD there is ${strength(f)}, below the limit of ${limit(f)}`,
+  'day-short': (f) => `Light for ${hours(f.found)} only; at this PPFD ${hours(f.against)} would do`,
+  'day-long-enough': (f) => `Light for ${hours(f.found)} a day`,
+  'timer-differs': (f) => `The lamp burnt ${hours(f.found)}, not the ${hours(f.against)} planned`,
   'timer-keeps': say('No sign that the timer is wrong'),
-  'dark-after-emergence': (f) => `${n(f.found)} days without light after emergence`,
+  'dark-after-emergence': (f) => `${days(f.found)} without light after emergence`,
   'light-in-time': say('Light from the first day'),
   'spot-darker': (f) =>
-    f.against === null ? 'The edges are dimmer than the middle' : `Other spots of the tray get up to ${n(f.against)} mol/m²/day`,
+    f.against === null ? 'The edges are dimmer than the middle' : `Other spots of the tray get up to ${dliNumber(f.against)} mol/m²/day`,
   'spot-alike': say('It is not a matter of one dim spot'),
   'window-share': (f) => `A window gives ${n((f.found ?? 0) * 100)} % of the light, from one side`,
   'no-window': say('No window gives much of its light'),
@@ -61,8 +70,8 @@ const FACTS: Readonly<Record<Fact['id'], Words>> = {
   dry: say('The compost was dry'),
   'evenly-watered': say('Watered when the surface pales'),
   'never-fed': say('Never fed'),
-  'fed-weakly': (f) => (f.found === null ? 'Fed weakly' : `Fed ${n(f.found)} days ago`),
-  'fed-well': (f) => (f.found === null ? 'Fed at half strength' : `Fed ${n(f.found)} days ago`),
+  'fed-weakly': (f) => (f.found === null ? 'Fed weakly' : `Fed ${days(f.found)} ago`),
+  'fed-well': (f) => (f.found === null ? 'Fed at half strength' : `Fed ${days(f.found)} ago`),
   'fed-strongly': say('Fed at full strength'),
   'feed-unknown': say('Nothing is known of feeding'),
   'air-dry': (f) => `Humidity ${n(f.found)} %`,
@@ -89,15 +98,15 @@ const FACTS: Readonly<Record<Fact['id'], Words>> = {
   'lamp-hot-near': (f, u) => `A hot lamp, ${showLength(f.found ?? 0, u.lengthUnit)} from the leaves`,
   'lamp-cool': say('The lamp does not get hot'),
   'leaf-hot': (f, u) => `Leaves at ${warmth(f.found, u)}`,
-  'no-darkness': (f) => `Light for ${n(f.found)} h a day`,
+  'no-darkness': (f) => `Light for ${hours(f.found)} a day`,
   darkness: say('It has a night'),
-  'long-days': (f) => `Days of ${n(f.found)} h`,
-  'short-days': (f) => `Days of ${n(f.found)} h`,
+  'long-days': (f) => `Days of ${hours(f.found)}`,
+  'short-days': (f) => `Days of ${hours(f.found)}`,
   'such-kind': say('This kind is coloured or shaped like that'),
   blackout: say('It was kept dark on purpose'),
   'no-blackout': say('It was not kept dark on purpose'),
   place: say('Where it is worst'),
-  age: (f) => `${n(f.found)} days old`,
+  age: (f) => `${days(f.found)} old`,
   'all-in-order': say('All that is known is in its range'),
   'something-off': say('Something of what is known is out of its range'),
   tested: say('How your test came out'),

@@ -34,8 +34,8 @@ export function SuitsList({ months }: { months: readonly MonthAtPlace[] }) {
       </div>
       <ol className="space-y-1">
         {(all ? ranked : ranked.slice(0, FEW)).map((s) => (
-          <li key={s.cropId} className="grid grid-cols-[1fr_auto_4.6rem] items-center gap-3">
-            <span className="md:truncate">{names.get(s.cropId)}</span>
+          <li key={s.cropId} className="grid grid-cols-[1fr_auto_4.6rem] items-center gap-x-3 max-[22.5rem]:grid-cols-[auto_1fr]">
+            <span className="max-[22.5rem]:col-span-full md:truncate">{names.get(s.cropId)}</span>
             <MonthCells months={s.months} />
             <span className="text-right text-sm whitespace-nowrap tabular-nums">{monthsWords(s.inBand)}</span>
           </li>

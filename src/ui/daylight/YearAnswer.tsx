@@ -5,6 +5,8 @@ import type { MonthAtPlace } from '@/core/answer/daylight/yearOf';
 import type { TopUp } from '@/core/plan/daylight/topUp';
 import { showClock } from '@/core/units/clock';
 import { trayName } from '../bench/benchWords';
+import { dliBeside } from '../drawing/lightWords';
+import { besideWords } from '../parts/besideWords';
 import { joined, monthRuns, MONTHS, turnEvery } from './daylightWords';
 import { roundHalf } from './MonthTable';
 import type { TrayAtWindow } from './useDaylight';
@@ -47,7 +49,7 @@ export function YearAnswer({ months, tray, topUps, lit, curtained }: AnswerProps
         {short && (
           <span className="text-copper">
             {lamp === null
-              ? `In ${MONTHS[darkest]!} it gets ${months[darkest]!.mean.toFixed(1)} of the ${stage.dliMin} mol that it needs; no lamp hangs over it.`
+              ? `In ${MONTHS[darkest]!} it gets ${dliBeside(months[darkest]!.mean, stage.dliMin)} of the ${stage.dliMin} mol that it needs; no lamp hangs over it.`
               : lamp === 0
                 ? `In ${MONTHS[darkest]!} the lamp can’t help within its limits.`
                 : `In ${MONTHS[darkest]!} it needs the lamp for ${roundHalf(lamp)} h.`}
@@ -56,15 +58,15 @@ export function YearAnswer({ months, tray, topUps, lit, curtained }: AnswerProps
       </p>
       {fare && fare.mean < stage.dliMin && lamp !== null && (
         <p className="text-copper">
-          Even then {trayName(tray)} gets {fare.mean.toFixed(1)} mol/m²/day. The lamp is too weak, too far away, or shared with plants that
-          need less.
+          Even then {trayName(tray)} gets {dliBeside(fare.mean, stage.dliMin)} mol/m²/day. The lamp is too weak, too far away, or shared
+          with plants that need less.
         </p>
       )}
       {peak !== null && (
         <p className="text-copper">
           On clear days, {joined(monthRuns(months.map((_, i) => scorched.includes(i))))}, the sun brings up to{' '}
-          {Math.round(months[peak]!.strongest.ppfd)} µmol/m²/s, at {showClock(months[peak]!.strongest.minute, clock)} in {MONTHS[peak]!};
-          its leaves tolerate {Math.round(stage.ppfdMax)}.{' '}
+          {besideWords(months[peak]!.strongest.ppfd, stage.ppfdMax)} µmol/m²/s, at {showClock(months[peak]!.strongest.minute, clock)} in{' '}
+          {MONTHS[peak]!}; its leaves tolerate {Math.round(stage.ppfdMax)}.{' '}
           {curtained ? 'Move it further from the glass.' : 'A net curtain at that hour, or a place further from the glass, protects it.'}
         </p>
       )}

@@ -1,6 +1,7 @@
 import { MOL_SECONDS } from '@/core/judge/dli/dli';
 import type { Hours, Ppfd } from '@/core/units/quantities';
 import type { MapShows } from '@/store/settings/settingsStore';
+import { besideWords } from '../parts/besideWords';
 
 /** What a number of a map is in, for the numbers' own steps: so many of it for one µmol m⁻² s⁻¹. */
 export function perPpfd(hours: Hours, shows: MapShows, target: Ppfd): number {
@@ -19,12 +20,8 @@ export function lightWords(ppfd: Ppfd, hours: Hours, shows: MapShows, target: Pp
   return { number: dliNumber(value), unit: 'mol/m²/day' };
 }
 
-/** A DLI beside the end of a range that it does not reach: with as many places as it takes to see so. */
-export function dliBeside(dli: number, end: number): string {
-  for (const text of [dliNumber(dli), dli.toFixed(2), dli.toFixed(3)])
-    if (dli === end || Number(text) !== Number(dliNumber(end))) return text;
-  return dliNumber(dli);
-}
+/** A DLI beside the end of a range that it does not reach. */
+export const dliBeside = (dli: number, end: number): string => besideWords(dli, end, dliNumber);
 
 /** A DLI beside the range that it should be in: what is just outside is not to look as if it were its end. */
 export const dliAgainst = (dli: number, low: number, high: number): string => dliBeside(dli, dli < low ? low : dli > high ? high : dli);

@@ -3,6 +3,7 @@ import type { Plugged } from '@/core/site/stand/Site';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { timersOf } from '@/core/plan/timer/servedBy';
 import { timerName } from '../hours/timerWords';
+import { besideWords } from '../parts/besideWords';
 
 export const PLUGGED_WORDS: Readonly<Record<Plugged['kind'], string>> = {
   fan: 'fan',
@@ -39,9 +40,9 @@ export function outletFaultWords(fault: OutletFault, stand: BenchStand, { groups
   const thing = (id: string) => groups.flatMap((g: OutletGroup) => g.plugs).find((p) => p.id === id)?.name ?? 'It';
   switch (fault.why) {
     case 'overloaded':
-      return `${name(fault.timerId)} would carry ${voltAmperes(fault.load)}; for hours on end it should carry no more than ${voltAmperes(fault.allowed)}, four fifths of its rating.`;
+      return `${name(fault.timerId)} would carry ${besideWords(fault.load, fault.allowed)} VA; for hours on end it should carry no more than ${voltAmperes(fault.allowed)}, four fifths of its rating.`;
     case 'strip-overloaded':
-      return `Together they need ${voltAmperes(fault.load)}; the strip should carry no more than ${voltAmperes(fault.allowed)} for hours on end.`;
+      return `Together they need ${besideWords(fault.load, fault.allowed)} VA; the strip should carry no more than ${voltAmperes(fault.allowed)} for hours on end.`;
     case 'too-few-outlets':
       return `${name(fault.timerId)} has ${fault.outlets} outlets for ${fault.plugs} plugs. Do not chain strips: another timer is the way.`;
     case 'mat-timed':

@@ -93,6 +93,7 @@ test('nearly all is not all', () => {
 test('a broken limit is told with both numbers', () => {
   const strong = { why: 'too-strong', ppfd: 131.4, most: 100 } as const;
   expect(breachWords(strong, false)).toBe('PPFD up to 131 µmol/m²/s; limit 100');
+  expect(breachWords({ ...strong, ppfd: 100.04 }, false)).toBe('PPFD up to 100.04 µmol/m²/s; limit 100');
   expect(breachWords(strong, true)).toBe('PPFD up to 131 µmol/m²/s with the usual daylight; limit 100');
   expect(breachWords({ ...strong, why: 'sun-too-strong' }, true)).toBe(
     'PPFD up to 131 µmol/m²/s on a clear day, from the sun alone; limit 100',

@@ -5,6 +5,7 @@ import type { Certainty } from '@/core/judge/uncertainty/certainty';
 import type { Breach } from '@/core/judge/verdict/hardLimits';
 import type { Verdict } from '@/core/judge/verdict/judge';
 import { showHours } from '@/core/units/clock';
+import { besideWords } from '../parts/besideWords';
 
 /** The three doses that a tray is judged by. */
 export const SPOT_WORDS = { weakest: 'weakest', mean: 'mean', strongest: 'strongest' } as const;
@@ -102,7 +103,7 @@ export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
   else if (strong) {
     said.push(
       sun
-        ? `On a clear day the sun alone brings up to ${Math.round(sun.ppfd)} µmol/m²/s here; above ${sun.most} the top leaves may bleach or curl. Shade the glass or move the tray: the lamps cannot mend it.`
+        ? `On a clear day the sun alone brings up to ${besideWords(sun.ppfd, sun.most)} µmol/m²/s here; above ${sun.most} the top leaves may bleach or curl. Shade the glass or move the tray: the lamps cannot mend it.`
         : v.strengthBinds
           ? `Above ${stage.ppfdMax} µmol/m²/s the top leaves may bleach or curl, even with a short photoperiod.`
           : 'The DLI is higher than this crop can use. Extra light does not help, and leaf tips may burn at the strongest spot.',
@@ -120,7 +121,7 @@ export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
   }
   if (!sun && v.received.noonPpfd > stage.ppfdMax)
     said.push(
-      `When the sky is clear the sun brings up to ${Math.round(v.received.noonPpfd)} µmol/m²/s for a while; the leaves tolerate ${stage.ppfdMax} all day. A net curtain at that hour protects them.`,
+      `When the sky is clear the sun brings up to ${besideWords(v.received.noonPpfd, stage.ppfdMax)} µmol/m²/s for a while; the leaves tolerate ${stage.ppfdMax} all day. A net curtain at that hour protects them.`,
     );
   if (v.hoursTooLong) said.push(longDayWords(crop, breachOf(v, 'day-too-long')?.most ?? stage.hoursMax));
   if (v.hoursTooShort) said.push(`The photoperiod is shorter than the usual ${stage.hoursMin} h.`);
@@ -131,7 +132,7 @@ export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
 export function breachWords(b: Breach, withSun: boolean): string {
   if (b.why === 'day-too-long') return `Light for ${showHours(b.hours * 60)}; limit ${showHours(b.most * 60)}`;
   const from = b.why === 'sun-too-strong' ? ' on a clear day, from the sun alone' : withSun ? ' with the usual daylight' : '';
-  return `PPFD up to ${Math.round(b.ppfd)} µmol/m²/s${from}; limit ${b.most}`;
+  return `PPFD up to ${besideWords(b.ppfd, b.most)} µmol/m²/s${from}; limit ${b.most}`;
 }
 
 function longDayWords(crop: Crop, longest: number): string {

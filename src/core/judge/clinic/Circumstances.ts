@@ -29,6 +29,8 @@ export interface Circumstances {
     readonly dliTarget: Dli;
     readonly dliMax: Dli;
     readonly ppfdMax: Ppfd;
+    /** The longest day that the crop bears. */
+    readonly longestDay: Hours | null;
     /** Doses at other spots of the tray. */
     readonly elsewhere: { readonly centre: Dli | null; readonly edge: Dli | null; readonly corner: Dli | null };
     /** Of the lamp when it was new. */
@@ -37,6 +39,8 @@ export interface Circumstances {
     readonly spectrum: 'white' | 'no-blue' | 'far-red' | 'red-blue' | null;
     /** From the lamp to the leaves. */
     readonly clearance: Metres | null;
+    /** How much nearer the lamps may come before they are too hot or touch. */
+    readonly lowerBy: Metres | null;
     readonly isHot: boolean;
     readonly leafTemperature: number | null;
     /** Days between emergence and the first day under light. */

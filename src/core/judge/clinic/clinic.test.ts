@@ -15,7 +15,7 @@ const UNKNOWN: Circumstances = {
   ageDays: 14,
   place: 'all',
   signs: [],
-  light: { dli: null, ppfd: null, hours: null, hoursPlanned: null, dliMin: 10, dliTarget: 14, dliMax: 20, ppfdMax: 400, elsewhere: { centre: null, edge: null, corner: null }, dliWhenNew: null, lampHours: null, spectrum: null, clearance: null, isHot: false, leafTemperature: null, daysInDark: null, windowShare: null, isBlackout: false }, // prettier-ignore
+  light: { dli: null, ppfd: null, hours: null, hoursPlanned: null, dliMin: 10, dliTarget: 14, dliMax: 20, ppfdMax: 400, longestDay: null, elsewhere: { centre: null, edge: null, corner: null }, dliWhenNew: null, lampHours: null, spectrum: null, clearance: null, lowerBy: null, isHot: false, leafTemperature: null, daysInDark: null, windowShare: null, isBlackout: false }, // prettier-ignore
   air: { day: null, night: null, hasFan: null, humidity: null, isDraughty: null },
   roots: { temperature: null, isMatOn: null, water: null, ph: null, isHardWater: null, isPotSmall: null },
   isCrowded: null,
@@ -123,6 +123,26 @@ test('a stem too long is buried, cut or sown again by what its crop bears, and n
   expect(treatmentsFor('light-too-strong', { ...UNKNOWN, signs: ['stretched-stems'] })).not.toContain('bury');
   // A lamp that nearly touches the leaves is not lowered.
   expect(treatmentsFor('light-too-weak', { ...UNKNOWN, light: { ...UNKNOWN.light, clearance: 0.04 } })).not.toContain('lower-lamp');
+});
+
+test('no longer day than the crop bears is blamed, tried or advised, and no lamp is brought nearer than it may come', () => {
+  const at = (hours: number, longestDay: number | null, more: Partial<Circumstances['light']> = {}) => ({
+    ...UNKNOWN,
+    light: { ...UNKNOWN.light, dli: 7, ppfd: 150, hours, dliMin: 8, longestDay, ...more },
+  });
+  const blamed = (c: Circumstances) => factsOf(c).find((f) => f.id.startsWith('day-'));
+  // By sixteen hours 150 µmol/m²/s make 8.64 mol, by fourteen 7.56: more than a twentieth short of 8.
+  expect(blamed(at(11, null))).toMatchObject({ id: 'day-short', against: 16 });
+  expect(blamed(at(11, 14))).toMatchObject({ id: 'day-long-enough', against: 14 });
+  expect(blamed(at(11, 14, { ppfd: 160 }))).toMatchObject({ id: 'day-short', against: 14 });
+  expect(testFor('hours-too-few', at(11, 14))).toBe('longer-day-half');
+  expect(testFor('hours-too-few', at(12, 14))).toBe('longer-day-half');
+  expect(testFor('hours-too-few', at(12.5, 14))).toBe('check-timer');
+  for (const cause of ['hours-too-few', 'light-too-weak'] as const) {
+    expect(treatmentsFor(cause, at(13, 14))).toContain('add-hours');
+    expect(treatmentsFor(cause, at(14, 14))).toEqual(['lower-lamp', 'add-lamp']);
+    expect(treatmentsFor(cause, at(14, 14, { lowerBy: 0.004, clearance: 0.2 }))).toEqual(['add-lamp']);
+  }
 });
 
 test('the tables of docs/clinic.md are those of the model, and every fact stands in them', () => {

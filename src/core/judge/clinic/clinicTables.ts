@@ -65,7 +65,7 @@ function factRanges(): [string, string][] {
 /** One thing changed at a time, over all that it can be. */
 function* everyKind(): Generator<Circumstances> {
   const of = (id: string) => cropLibrary.find((c) => c.id === id)!;
-  const light: Circumstances['light'] = { dli: 14, ppfd: 240, hours: 16, hoursPlanned: 16, dliMin: 10, dliTarget: 14, dliMax: 20, ppfdMax: 400, elsewhere: { centre: null, edge: null, corner: null }, dliWhenNew: null, lampHours: null, spectrum: 'white', clearance: 0.15, isHot: false, leafTemperature: null, daysInDark: 0, windowShare: 0, isBlackout: false }; // prettier-ignore
+  const light: Circumstances['light'] = { dli: 14, ppfd: 240, hours: 16, hoursPlanned: 16, dliMin: 10, dliTarget: 14, dliMax: 20, ppfdMax: 400, longestDay: null, elsewhere: { centre: null, edge: null, corner: null }, dliWhenNew: null, lampHours: null, spectrum: 'white', clearance: 0.15, lowerBy: null, isHot: false, leafTemperature: null, daysInDark: 0, windowShare: 0, isBlackout: false }; // prettier-ignore
   const plain: Circumstances = {
     crop: of('tomato'),
     stage: 'seedling',

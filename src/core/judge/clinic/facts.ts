@@ -2,6 +2,7 @@ import { MOL_SECONDS } from '../dli/dli';
 import { AIR_OFF_BY, warmerBy } from '../growth/airFor';
 import type { Cause } from './Cause';
 import type { Circumstances } from './Circumstances';
+import { usefulDay } from './usefulDay';
 
 /** What makes a fact known: who has to be asked when it is wrong. */
 export type FactSource = 'plan' | 'log' | 'table' | 'person';
@@ -104,8 +105,6 @@ const fact = (id: FactId, from: FactSource, factors: Factors, found: number | nu
 });
 const clamp = (x: number, from: number, to: number) => Math.min(to, Math.max(from, x));
 
-/** How long a day under lamps usually is: with it a strength is enough or not. */
-const USUAL_HOURS = 16;
 /** Above it a crop that needs darkness has none to speak of. */
 const NO_DARKNESS = 20;
 
@@ -189,10 +188,11 @@ function strength({ light, place: at }: Circumstances): Finding {
 function day({ light }: Circumstances): Finding {
   const { dli, ppfd, hours, dliMin } = light;
   if (dli === null || ppfd === null || hours === null) return null;
-  const isEnough = ppfd * USUAL_HOURS * MOL_SECONDS >= dliMin * 0.95;
-  if (dli < dliMin && hours < USUAL_HOURS - 2 && isEnough)
-    return fact('day-short', 'plan', { 'hours-too-few': 20, 'light-too-weak': 0.12, 'timer-fault': 1.5 }, hours, USUAL_HOURS);
-  return fact('day-long-enough', 'plan', { 'hours-too-few': hours >= 14 ? 0.05 : 0.4 }, hours, USUAL_HOURS);
+  const longest = usefulDay(light);
+  const isEnough = ppfd * longest * MOL_SECONDS >= dliMin * 0.95;
+  if (dli < dliMin && hours < longest - 2 && isEnough)
+    return fact('day-short', 'plan', { 'hours-too-few': 20, 'light-too-weak': 0.12, 'timer-fault': 1.5 }, hours, longest);
+  return fact('day-long-enough', 'plan', { 'hours-too-few': hours >= longest - 2 ? 0.05 : 0.4 }, hours, longest);
 }
 
 function timer({ light: { hours, hoursPlanned } }: Circumstances): Finding {

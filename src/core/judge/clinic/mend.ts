@@ -1,7 +1,8 @@
-import type { Metres } from '../../units/quantities';
+import type { Hours, Metres } from '../../units/quantities';
 import type { Cause, ClinicTest, Treatment } from './Cause';
 import type { Circumstances } from './Circumstances';
 import type { Sign } from './signs';
+import { usefulDay } from './usefulDay';
 
 /** What tells a cause from the next likely one, and after how many days an answer shows in young plants and in houseplants. */
 interface Trial {
@@ -54,6 +55,12 @@ const TRIALS: Readonly<Record<Cause, Trial>> = {
 const FLOWERING_DAYS = 42;
 /** A lamp nearer than this to the leaves is not lowered any more. */
 const NEAR: Metres = 0.08;
+/** Nor one that could come nearer by less than this. */
+const WORTH_LOWERING: Metres = 0.01;
+/** Timers are set in minutes; sums of hours are less exact. */
+const MINUTE: Hours = 1 / 60;
+/** So much longer the day is made for half of a tray, as a test. */
+export const LONGER: Hours = 2;
 
 export const isHouseplant = ({ stage, ageDays, crop }: Circumstances) =>
   stage === 'maintenance' || /houseplant|succulent|carnivorous/.test(crop.group) || (ageDays ?? 0) > 150;
@@ -65,6 +72,7 @@ export function testFor(cause: Cause, c: Circumstances, next: Cause | null = nul
   if (cause === 'light-too-weak' && next === 'one-sided-light') return 'turn-tray';
   if (cause === 'light-too-weak' && next === 'uneven-coverage') return 'swap-positions';
   if (cause === 'light-too-weak' && next === 'lamp-ageing') return 'swap-lamp-half';
+  if (cause === 'hours-too-few' && roomForHours(c) < LONGER - MINUTE) return 'check-timer';
   if (cause === 'normal-for-kind' && c.isOfSuchKind) return 'compare-kind';
   if (cause === 'light-too-strong' && isHouseplant(c) && c.signs.includes('leaves-turn-away')) return 'shade-half';
   return tests[0]!;
@@ -77,7 +85,8 @@ export function daysToAnswer(cause: Cause, c: Circumstances): number {
   return isHouseplant(c) ? houseplant : young;
 }
 
-const isNear = ({ light: { clearance } }: Circumstances) => clearance !== null && clearance < NEAR;
+const isNear = ({ light: { clearance, lowerBy } }: Circumstances) =>
+  (clearance !== null && clearance < NEAR) || (lowerBy !== null && lowerBy < WORTH_LOWERING);
 
 /** Signs of a stem that is too long already: it has to be mended beside its cause. */
 const STRETCHED: readonly Sign[] = [
@@ -129,19 +138,13 @@ const just =
 const isStretched = (c: Circumstances) => c.signs.some((s) => STRETCHED.includes(s));
 
 const MENDS: Readonly<Record<Cause, Mend>> = {
-  'light-too-weak': (c) =>
-    isNear(c)
-      ? ['add-lamp', ...(canLengthen(c) ? (['add-hours'] as const) : [])]
-      : ['lower-lamp', 'add-lamp', ...(canLengthen(c) ? (['add-hours'] as const) : [])],
-  'hours-too-few': just('add-hours'),
+  'light-too-weak': (c) => (canLengthen(c) ? [...stronger(c), 'add-hours'] : stronger(c)),
+  'hours-too-few': (c) => (roomForHours(c) > MINUTE ? ['add-hours'] : stronger(c)),
   'light-on-late': (c) => (isStretched(c) && c.crop.leggyRemedy === 'brighten-only' ? ['none'] : []),
   'uneven-coverage': just('spread-lamps', 'rotate', 'add-lamp'),
   'one-sided-light': just('light-other-side', 'rotate', 'add-lamp'),
   'wrong-spectrum': just('change-spectrum'),
-  'too-warm': (c) => [
-    'cool',
-    ...((c.light.dli ?? Infinity) < c.light.dliTarget ? (isNear(c) ? (['add-lamp'] as const) : (['lower-lamp', 'add-lamp'] as const)) : []),
-  ],
+  'too-warm': (c) => ['cool', ...((c.light.dli ?? Infinity) < c.light.dliTarget ? stronger(c) : [])],
   'mat-left-on': just('mat-off'),
   crowding: just('thin'),
   'still-air': just('air'),
@@ -177,6 +180,13 @@ const MENDS: Readonly<Record<Cause, Mend>> = {
 };
 
 /** More hours are of use where the day is not long already. */
-function canLengthen({ light: { hours } }: Circumstances): boolean {
-  return hours !== null && hours < 16;
+function canLengthen({ light }: Circumstances): boolean {
+  return light.hours !== null && light.hours < usefulDay(light) - MINUTE;
 }
+
+/** How much longer the day may get before the crop bears it no more, whatever is wrong; endless where that is not known. */
+function roomForHours({ light: { hours, longestDay } }: Circumstances): Hours {
+  return hours === null || longestDay === null ? Infinity : longestDay - hours;
+}
+
+const stronger = (c: Circumstances): Treatment[] => (isNear(c) ? ['add-lamp'] : ['lower-lamp', 'add-lamp']);

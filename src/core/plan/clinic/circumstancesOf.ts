@@ -8,9 +8,10 @@ import { SIGN_NAMES, type Sign } from '../../judge/clinic/signs';
 import { dayAtPlace, daylightDli, photoperiodOf, receivedOf, type Received } from '../../judge/dli/LightDay';
 import type { TrayLight } from '../../answer/bench/BenchQuestion';
 import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
+import { clearanceOf } from '../../things/lamp/clearanceOf';
 import { ageingOf } from '../../site/ownLamps/ageingOf';
 import type { Day } from '../../units/day';
-import type { Dli, Ppfd } from '../../units/quantities';
+import type { Dli, Metres, Ppfd } from '../../units/quantities';
 
 /** A tray of a stand, as it is today, and its light; null while that is not worked out. */
 export interface TrayToday {
@@ -129,11 +130,13 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
       dliTarget: stage.dliTarget,
       dliMax: stage.dliMax,
       ppfdMax: stage.ppfdMax,
+      longestDay: tray.limits.longestDay,
       elsewhere: { centre: others([4]), edge: others([1, 3, 5, 7]), corner: others(CORNERS) },
       dliWhenNew: null,
       lampHours: longestUsed(tier),
       spectrum: spectrumOf(tier),
       clearance: faces.length > 0 ? Math.max(0, Math.min(...faces)) : null,
+      lowerBy: roomToLamps(tier, tray),
       isHot: told.isLampHot ?? tier.lamps.some((l) => !l.lamp.coolSurface),
       leafTemperature: null,
       daysInDark: told.daysInDark ?? null,
@@ -165,6 +168,10 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
     isOfSuchKind: told.isOfSuchKind ?? false,
   };
 }
+
+/** How much nearer the lamps of a tier may come to a tray, by their heat and the air that they need; below zero: they are too near. */
+export const roomToLamps = (tier: BenchTier, tray: BenchTray): Metres | null =>
+  tier.lamps.length > 0 ? Math.min(...tier.lamps.map((l) => l.fitting.face - tray.canopy - clearanceOf(l.lamp))) : null;
 
 /** Whether a container comes earlier in a crop's life than a day. */
 function isBehind(

@@ -1,13 +1,13 @@
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { sceneOfTier } from '../../answer/bench/benchScene';
 import type { ClinicTest } from '../../judge/clinic/Cause';
+import { LONGER } from '../../judge/clinic/mend';
 import { MOL_SECONDS } from '../../judge/dli/dli';
 import { daylightDli } from '../../judge/dli/LightDay';
 import { lightFieldOf } from '../../light/scene/LightField';
 import { plantAreaOf } from '../../site/stand/footprint';
-import { clearanceOf } from '../../things/lamp/clearanceOf';
 import type { Dli, Hours, Metres, Share } from '../../units/quantities';
-import { ninths, type TrayToday } from './circumstancesOf';
+import { ninths, roomToLamps, type TrayToday } from './circumstancesOf';
 
 /** What a test does to the dose of the plants that it is made with. */
 export interface TestEffect {
@@ -19,7 +19,6 @@ export interface TestEffect {
   readonly hours: Hours | null;
 }
 
-const LONGER: Hours = 2;
 const SHORTER: Hours = 4;
 /** As far as half of a tray is taken from the lamp. */
 const FARTHER: Metres = 0.05;
@@ -46,9 +45,8 @@ export function testEffect(test: ClinicTest, places: readonly number[], standing
   const at = (nearer: Metres) => as(dose(now * mean(worst.map((p) => timesNearer(standing, p, nearer)))), { nearer });
   switch (test) {
     case 'lower-lamp-half': {
-      const room = Math.min(...tier.lamps.map((l) => l.fitting.face - tray.canopy - clearanceOf(l.lamp)));
-      const nearer = Math.min(tray.tray.riserHeight, room);
-      return tier.lamps.length > 0 && nearer > 0.005 ? at(nearer) : null;
+      const nearer = Math.min(tray.tray.riserHeight, roomToLamps(tier, tray) ?? 0);
+      return nearer > 0.005 ? at(nearer) : null;
     }
     case 'raise-lamp-half':
       return tier.lamps.length > 0 ? at(-FARTHER) : null;
