@@ -14,7 +14,7 @@ import { dayWords, daysWords } from '../season/dayWords';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { CAUSE_WORDS, TEST_WORDS, TREATMENT_WORDS } from './causeWords';
+import { CAUSE_WORDS, TEST_WORDS, treatmentWords } from './causeWords';
 import { EffectWords, MendByPlan, RestartWords, useMends } from './MendByPlan';
 import { factorWords, factWords, SOURCE_WORDS } from './factWords';
 import { SIGN_WORDS } from './signWords';
@@ -102,7 +102,7 @@ export function CausesPanel({ kase, diagnosis, standing, isLit }: CausesPanelPro
         <ul className="list-disc space-y-1 pl-5">
           {diagnosis.treatments.map((t) => (
             <li key={t}>
-              {TREATMENT_WORDS[t]}
+              {treatmentWords(t, first.cause, standing.tray.crop)}
               {t === 'restart' && <RestartWords standing={standing} />}
               <MendByPlan mend={mends.find((m) => m.treatment === t) ?? null} standing={standing} />
             </li>

@@ -1,4 +1,6 @@
 import type { Cause, ClinicTest, Treatment } from '@/core/judge/clinic/Cause';
+import type { Crop } from '@/core/things/crop/Crop';
+import { mayBrush } from '@/core/things/crop/mayBrush';
 
 interface CauseSaid {
   readonly name: string;
@@ -92,7 +94,7 @@ export const CAUSE_WORDS: Readonly<Record<Cause, CauseSaid>> = {
   'seed-coat': { name: 'Seed coat stuck', what: 'The cap of the seed holds the seed leaves together.' },
 };
 
-export const TREATMENT_WORDS: Readonly<Record<Treatment, string>> = {
+const TREATMENT_WORDS: Readonly<Record<Treatment, string>> = {
   bury: 'Pot it deeper, up to the seed leaves',
   restart: 'Sow again: this crop does not recover from long stems',
   'take-cuttings': 'Cut off the tops and root them',
@@ -114,7 +116,7 @@ export const TREATMENT_WORDS: Readonly<Record<Treatment, string>> = {
   cool: 'Keep it cooler, above all at night',
   warm: 'Keep it warmer',
   thin: 'Thin to one plant per cell',
-  air: 'Let air move: a small fan, or brush the tops daily',
+  air: 'Let air move with a small fan',
   'vent-cover': 'Take the cover off',
   feed: 'Feed weakly',
   flush: 'Rinse the compost with plain water',
@@ -125,13 +127,23 @@ export const TREATMENT_WORDS: Readonly<Record<Treatment, string>> = {
   'pot-on': 'Pot on',
   'change-spectrum': 'Use a white lamp',
   'fix-timer': 'Set the timer right',
-  'replace-lamp': 'Replace the lamp, or hang it lower until then',
+  'replace-lamp': 'Replace the lamp, or hang it lower until then if there is room',
   'lower-ph': 'Water with rain water, or lower the pH; give iron if it stays yellow',
   'raise-humidity': 'Raise the humidity',
   'move-from-draught': 'Move it out of the draught',
   'mist-cap': 'Mist the cap, wait an hour, and lift it off gently',
   none: 'Do nothing',
 };
+
+/** What mends a cause in a crop: some of it is said otherwise where it would do harm, or would not be the reason. */
+export function treatmentWords(treatment: Treatment, cause: Cause, crop: Pick<Crop, 'fed' | 'airMovementBenefit' | 'latin'>): string {
+  if (treatment === 'restart' && cause === 'damping-off') return 'Sow again what has fallen, in fresh compost and a clean tray';
+  if (treatment === 'air' && cause === 'still-air' && mayBrush(crop)) return `${TREATMENT_WORDS.air}, or brush the dry tops daily`;
+  if (!crop.fed && treatment === 'none' && cause.endsWith('-short')) return 'Do not feed it: it is grown without';
+  if (!crop.fed && treatment === 'flush') return 'Rinse the compost with rain water';
+  if (!crop.fed && treatment === 'lower-ph') return 'Water with rain water only';
+  return TREATMENT_WORDS[treatment];
+}
 
 interface TestSaid {
   readonly act: string;

@@ -1,4 +1,6 @@
 import type { Fact } from '@/core/judge/clinic/facts';
+import { cropLibrary } from '@/core/things/crop/cropLibrary';
+import { treatmentWords } from './causeWords';
 import { factWords } from './factWords';
 
 const fact = (id: Fact['id'], found: number, against: number | null = null) => ({ id, found, against, from: 'log' }) as Fact;
@@ -23,4 +25,18 @@ test('what is just beyond a limit does not read as the limit, and hours and days
   expect(factWords(fact('day-short', 11.5, 16), units)).toBe('Light for 11 h 30 only; at this PPFD 16 h would do');
   expect(factWords(fact('age', 437), units)).toBe('437 days old');
   expect(factWords(fact('fed-weakly', 1), units)).toBe('Fed 1 day ago');
+});
+
+test('what mends a cause is said for the crop and the cause that it is', () => {
+  const crop = (id: string) => cropLibrary.find((c) => c.id === id)!;
+  expect(treatmentWords('restart', 'light-too-weak', crop('lettuce'))).toMatch(/does not recover from long stems/);
+  expect(treatmentWords('restart', 'damping-off', crop('tomato'))).toMatch(/fresh compost/);
+  // Brushing is for stems that stand still: not for leaves that keep the marks, not for what rots.
+  expect(treatmentWords('air', 'still-air', crop('tomato'))).toMatch(/brush/);
+  for (const id of ['kale', 'hot-pepper', 'african-violet', 'leek'])
+    expect(treatmentWords('air', 'still-air', crop(id))).not.toMatch(/brush/);
+  expect(treatmentWords('air', 'damping-off', crop('tomato'))).not.toMatch(/brush/);
+  expect(treatmentWords('none', 'nitrogen-short', crop('carnivorous'))).toMatch(/not feed/);
+  expect(treatmentWords('none', 'old-leaf-ageing', crop('carnivorous'))).toBe('Do nothing');
+  expect(treatmentWords('lower-ph', 'iron-or-ph', crop('carnivorous'))).not.toMatch(/iron/);
 });

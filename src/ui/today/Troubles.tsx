@@ -53,8 +53,9 @@ export function Troubles({ stands, isAll }: TroublesProps) {
                 : {SAYS_WORDS[v.says]}
                 <span className="block text-sm text-soft">
                   {isDim ? 'weakest' : 'strongest'} spot, <Term id="dli">mol/m²/day</Term>; it needs {dliNumber(tray.stage.dliMin)}–
-                  {dliNumber(v.highDli)} · {where}
+                  {dliNumber(v.highDli)}
                 </span>
+                <span className="block text-sm text-soft">{where}</span>
               </span>
             </li>
           );

@@ -13,7 +13,7 @@ export type SignPlace = (typeof SIGN_PLACES)[number];
  * What is known of the plants that look wrong, at the spot where they look worst. What is null is not known, and moves nothing.
  */
 export interface Circumstances {
-  readonly crop: Pick<Crop, 'leggyRemedy' | 'continuousLightInjury' | 'afterEmergence' | 'group' | 'dayLengthType'>;
+  readonly crop: Pick<Crop, 'leggyRemedy' | 'continuousLightInjury' | 'afterEmergence' | 'group' | 'dayLengthType' | 'fed'>;
   readonly stage: StageName;
   /** Since emergence; of houseplants since they were potted. */
   readonly ageDays: number | null;

@@ -125,6 +125,19 @@ test('a stem too long is buried, cut or sown again by what its crop bears, and n
   expect(treatmentsFor('light-too-weak', { ...UNKNOWN, light: { ...UNKNOWN.light, clearance: 0.04 } })).not.toContain('lower-lamp');
 });
 
+test('no feed is advised or tried where a crop is grown without', () => {
+  for (const id of ['carnivorous', 'micro-pea']) {
+    const c = { ...UNKNOWN, crop: cropLibrary.find((crop) => crop.id === id)! };
+    for (const cause of CAUSES) {
+      expect(treatmentsFor(cause, c)).not.toContain('feed');
+      expect(testFor(cause, c)).not.toBe('feed-half');
+    }
+    expect(treatmentsFor('nitrogen-short', c)).toEqual(['none']);
+    expect(testFor('phosphorus-short', c)).toBe('warm-half');
+  }
+  expect(treatmentsFor('nitrogen-short', UNKNOWN)).toEqual(['feed']);
+});
+
 test('no longer day than the crop bears is blamed, tried or advised, and no lamp is brought nearer than it may come', () => {
   const at = (hours: number, longestDay: number | null, more: Partial<Circumstances['light']> = {}) => ({
     ...UNKNOWN,

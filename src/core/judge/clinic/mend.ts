@@ -75,7 +75,7 @@ export function testFor(cause: Cause, c: Circumstances, next: Cause | null = nul
   if (cause === 'hours-too-few' && roomForHours(c) < LONGER - MINUTE) return 'check-timer';
   if (cause === 'normal-for-kind' && c.isOfSuchKind) return 'compare-kind';
   if (cause === 'light-too-strong' && isHouseplant(c) && c.signs.includes('leaves-turn-away')) return 'shade-half';
-  return tests[0]!;
+  return tests.find((t) => t !== 'feed-half' || c.crop.fed) ?? 'look-at-new-leaves';
 }
 
 /** When an answer can be seen, days from now. */
@@ -112,7 +112,9 @@ const LEGGY_REMEDIES = {
 export function treatmentsFor(cause: Cause, c: Circumstances): Treatment[] {
   const mends = [...MENDS[cause](c)];
   if (LEAVES_STEMS_LONG.has(cause) && c.signs.some((s) => STRETCHED.includes(s))) mends.push(...LEGGY_REMEDIES[c.crop.leggyRemedy]);
-  return [...new Set(mends)];
+  // Feed kills what lives on poor, wet ground, and crops that are cut young do without.
+  const safe = c.crop.fed ? mends : mends.filter((m) => m !== 'feed');
+  return mends.length > 0 && safe.length === 0 ? ['none'] : [...new Set(safe)];
 }
 
 /** After these, stems that are too long stay so. */

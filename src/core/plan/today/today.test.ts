@@ -267,6 +267,8 @@ test('seedlings without a fan are moved by hand once a week, and never where a f
   expect(asked(still)).toEqual([1, 0, 0, 0, 0, 0, 0, 1]);
   expect(rack.plugged.some((p) => p.kind === 'fan')).toBe(true);
   expect(asked(demo).every((n) => n === 0)).toBe(true);
+  // Nor leeks, whose leaves gain nothing by it.
+  expect(asked({ ...still, batches: still.batches.map((b) => ({ ...b, cropId: 'leek' })) }).every((n) => n === 0)).toBe(true);
 });
 
 test('planted out, a batch leaves the shelves: its trays make room, and the journal keeps it', () => {
