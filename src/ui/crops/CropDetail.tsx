@@ -1,10 +1,12 @@
 'use client';
 import type { Crop, Stage } from '@/core/things/crop/Crop';
+import { feedingOf } from '@/core/things/crop/feedingOf';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showLength } from '@/core/units/length';
 import { showTemperature } from '@/core/units/temperature';
 import { Link } from '../parts/Link';
 import { groupWords } from '../parts/cropItems';
+import { daysWords } from '../season/dayWords';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { basisWords, stageWords } from '../verdict/words';
 import { dayLengthWords, injuryWords, remedyWords, seedLightWords, stretchWords } from './cropWords';
@@ -18,7 +20,8 @@ export function CropDetail({ crop, editor, children }: { crop: Crop; editor: Rea
   const trays = useSite((s) => s.site.stands).flatMap((stand) => stand.tiers.flatMap((t) => t.trays.map((tray) => ({ tray, stand }))));
   const batches = useSite((s) => s.site.batches);
   const here = trays.filter(({ tray }) => batches.find((b) => b.id === tray.batchId)?.cropId === crop.id);
-  const { germination, afterEmergence, sowing, feed, trust } = crop;
+  const { germination, afterEmergence, sowing, trust } = crop;
+  const feed = feedingOf(crop);
   const most = Math.max(...crop.stages.map((s) => s.dliMax));
   const temp = (c: number) => showTemperature(c, temperatureUnit);
   const base = crop.own?.basedOn ? tables.crop(crop.own.basedOn) : undefined;
@@ -139,7 +142,8 @@ export function CropDetail({ crop, editor, children }: { crop: Crop; editor: Rea
               <>
                 <dt>feed</dt>
                 <dd>
-                  {feed.strength}, from the {feed.after} (about day {feed.fromDay})
+                  {feed.everyDays === null ? feed.strength : `${feed.strength}, every ${daysWords(feed.everyDays)}`}, from the {feed.after}{' '}
+                  (about day {feed.fromDay})
                 </dd>
               </>
             )}

@@ -214,7 +214,7 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, tol
       return {
         title: `Feed ${batchName(site, what.batchId)}`,
         where,
-        why: `${what.last === null ? 'It has its true leaves and has not been fed yet' : `Last fed ${dayWords(what.last)}`}. ${capital(what.strength)} (growers’ consensus). Never keep feed in drink bottles.${late}`,
+        why: `${what.last === null ? 'It has its true leaves and has not been fed yet' : `Last fed ${dayWords(what.last)}`}. ${capital(what.strength)}, every ${daysWords(what.everyDays)} (growers’ consensus). Never keep feed in drink bottles.${late}`,
         href: trayHref,
         done: 'Fed: noted.',
       };

@@ -29,7 +29,7 @@ export type JobKind =
   /** Seedlings on a stand without a fan. */
   | { readonly kind: 'brush' }
   | { readonly kind: 'thin'; readonly batchId: string; readonly leaves: Day }
-  | { readonly kind: 'feed'; readonly batchId: string; readonly strength: string; readonly last: Day | null }
+  | { readonly kind: 'feed'; readonly batchId: string; readonly strength: string; readonly everyDays: number; readonly last: Day | null }
   | { readonly kind: 'water'; readonly batchId: string; readonly last: Day; readonly everyDays: number }
   | { readonly kind: 'measure'; readonly last: Day | null }
   /** Cautions of a stand that nobody has seen to as it is now: before its lamps are lit. */

@@ -5,6 +5,7 @@ import type { LoggedKind } from '../../site/stand/Logged';
 import type { VisitJobs } from '../../site/hang/KeptChart';
 import type { Batch, Site, Stand } from '../../site/stand/Site';
 import type { Crop } from '../../things/crop/Crop';
+import { feedingOf } from '../../things/crop/feedingOf';
 import type { Tables } from '../../things/tables/Tables';
 import type { Day } from '../../units/day';
 import type { HangChart } from '../hang/HangChart';
@@ -46,8 +47,6 @@ const MINUTES: Readonly<Record<JobKind['kind'], number>> = {
 };
 /** Seedlings are thinned when they have had their true leaves for so long, days: growers' consensus (two or three true leaves). */
 const THIN_AFTER = 7;
-/** A weak feed, and not more often than this, days: growers' consensus (10 to 14). */
-const FEED_EVERY = 12;
 /** So many waterings tell how fast a tray dries. */
 const RHYTHM_OF = 3;
 /** Readings are taken again after so long, days: lamps fade, things are moved. Our convention. */
@@ -316,10 +315,11 @@ function batchJobs(site: Site, batch: Batch, crop: Crop, place: Standing, day: D
   )
     jobs.push(job(`thin ${batch.id}`, leaves + THIN_AFTER, { kind: 'thin', batchId: batch.id, leaves }, at));
   const last = lastOf('fed');
-  if (crop.feed && isRaised && growth.age >= crop.feed.fromDay) {
-    const due = last === null ? growth.emergence + crop.feed.fromDay : last + FEED_EVERY;
-    if (day >= due)
-      jobs.push(job(`feed ${batch.id} ${due}`, due, { kind: 'feed', batchId: batch.id, strength: crop.feed.strength, last }, at));
+  const feeding = feedingOf(crop);
+  if (feeding?.everyDays && isRaised && growth.age >= feeding.fromDay) {
+    const { strength, everyDays } = feeding;
+    const due = last === null ? growth.emergence + feeding.fromDay : last + everyDays;
+    if (day >= due) jobs.push(job(`feed ${batch.id} ${due}`, due, { kind: 'feed', batchId: batch.id, strength, everyDays, last }, at));
   }
   const rhythm = dryingRhythm(batch, day);
   if (rhythm && day >= rhythm.last + rhythm.everyDays)
