@@ -7,6 +7,7 @@ import type { TrayToday } from '@/core/plan/clinic/circumstancesOf';
 import type { WeighedCauses } from '@/core/judge/clinic/weighCauses';
 import { beginTest, changeCase, endTest, toggleDenied } from '@/core/site/stand/changeClinic';
 import type { ClinicCase } from '@/core/site/clinic/ClinicCase';
+import { tables } from '@/core/things/tables/libraryTables';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { Link } from '../parts/Link';
@@ -14,7 +15,7 @@ import { dayWords, daysWords } from '../season/dayWords';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { CAUSE_WORDS, TEST_WORDS, treatmentWords } from './causeWords';
+import { CAUSE_WORDS, testWords, treatmentWords } from './causeWords';
 import { EffectWords, MendByPlan, RestartWords, useMends } from './MendByPlan';
 import { factorWords, factWords, SOURCE_WORDS } from './factWords';
 import { SIGN_WORDS } from './signWords';
@@ -206,8 +207,10 @@ function TestOf({ kase, diagnosis, standing }: { kase: ClinicCase; diagnosis: Di
   const { sites } = useWorkspace();
   const today = useToday();
   const running = runningTest(kase);
+  const { containerId } = standing.tray.tray;
+  const isAlone = containerId !== null && tables.container(containerId)?.plants === 1;
   if (running) {
-    const words = TEST_WORDS[running.test];
+    const words = testWords(running.test, isAlone);
     const isDue = running.look <= today;
     const end = (outcome: 'helped' | 'same' | 'worse', words_: string) => {
       changeSite(sites, 'end the test', endTest(kase.id, outcome));
@@ -220,7 +223,7 @@ function TestOf({ kase, diagnosis, standing }: { kase: ClinicCase; diagnosis: Di
           {isDue ? 'Look again now' : `Look again ${dayWords(running.look)}`}
         </h2>
         <p>{words.act}</p>
-        <p className="text-soft">It comes up on Today. How did the half that you changed do?</p>
+        <p className="text-soft">It comes up on Today. {isAlone ? 'How is its new growth?' : 'How did the half that you changed do?'}</p>
         <div className="flex flex-wrap gap-2">
           <Button onClick={() => end('helped', 'It helped: noted.')}>Better</Button>
           <Button onClick={() => end('same', 'No difference: noted.')}>The same</Button>
@@ -229,7 +232,7 @@ function TestOf({ kase, diagnosis, standing }: { kase: ClinicCase; diagnosis: Di
       </section>
     );
   }
-  const words = TEST_WORDS[diagnosis.test];
+  const words = testWords(diagnosis.test, isAlone);
   return (
     <section aria-labelledby="test" className="space-y-2">
       <h2 id="test" className="text-lg font-semibold">

@@ -147,50 +147,114 @@ export function treatmentWords(treatment: Treatment, cause: Cause, crop: Pick<Cr
 
 interface TestSaid {
   readonly act: string;
+  /** The same for a plant that stands alone in its pot and has no other half; left out where that changes nothing. */
+  readonly one?: string;
   /** What it would mean if the changed half does better. */
   readonly ifBetter: string;
 }
 
-export const TEST_WORDS: Readonly<Record<ClinicTest, TestSaid>> = {
+const TEST_WORDS: Readonly<Record<ClinicTest, TestSaid>> = {
   'lower-lamp-half': {
     act: 'Bring half of the tray nearer to the lamp: stand it on an upturned tray. Leave the other half.',
+    one: 'Bring it nearer to the lamp: stand it on an upturned pot.',
     ifBetter: 'it was the light',
   },
   'raise-lamp-half': {
     act: 'Move half of the tray farther from the lamp. Leave the other half.',
+    one: 'Move it farther from the lamp.',
     ifBetter: 'the light or the heat was too strong',
   },
-  'longer-day-half': { act: 'Give half of the tray two hours more. Leave the other half.', ifBetter: 'the day was too short' },
-  'shorter-day-half': { act: 'Cover half of the tray four hours earlier. Leave the other half.', ifBetter: 'the day was too long' },
+  'longer-day-half': {
+    act: 'Give half of the tray two hours more. Leave the other half.',
+    one: 'Give it two hours more.',
+    ifBetter: 'the day was too short',
+  },
+  'shorter-day-half': {
+    act: 'Cover half of the tray four hours earlier. Leave the other half.',
+    one: 'Cover it four hours earlier.',
+    ifBetter: 'the day was too long',
+  },
   'swap-positions': {
     act: 'Let the bad plants change places with good ones from the middle.',
+    one: 'Let it change places with a plant that does well.',
     ifBetter: 'it was the place, not the plants',
   },
-  'turn-tray': { act: 'Turn the tray end for end.', ifBetter: 'the light comes from one side' },
+  'turn-tray': { act: 'Turn the tray end for end.', one: 'Turn it half round.', ifBetter: 'the light comes from one side' },
   'measure-spot': {
     act: 'Measure the light at this very spot, at the tops of the leaves.',
     ifBetter: 'the plan was wrong about the light',
   },
-  'mat-off-half': { act: 'Take half of the tray off the mat. Leave the other half.', ifBetter: 'it was the mat' },
-  'cool-half': { act: 'Put half of the tray somewhere cooler, in the same light. Leave the other half.', ifBetter: 'it was the warmth' },
-  'warm-half': { act: 'Put half of the tray somewhere warmer, in the same light. Leave the other half.', ifBetter: 'it was the cold' },
-  'thin-half': { act: 'Thin half of the tray. Leave the other half.', ifBetter: 'it was crowded' },
-  'fan-half': { act: 'Let air move over half of the tray. Leave the other half.', ifBetter: 'the air stood still' },
-  'feed-half': { act: 'Feed half of the tray weakly. Leave the other half.', ifBetter: 'it was hungry' },
-  'flush-half': { act: 'Rinse half of the tray with plain water. Leave the other half.', ifBetter: 'there was too much feed' },
-  'dry-down-half': { act: 'Let half of the tray dry until its surface is pale. Leave the other half.', ifBetter: 'it was too wet' },
-  'water-half': { act: 'Water half of the tray well. Leave the other half.', ifBetter: 'it was too dry' },
-  'shade-half': { act: 'Shade half of the tray with one sheet of thin paper. Leave the other half.', ifBetter: 'the light was too strong' },
+  'mat-off-half': {
+    act: 'Take half of the tray off the mat. Leave the other half.',
+    one: 'Take it off the mat.',
+    ifBetter: 'it was the mat',
+  },
+  'cool-half': {
+    act: 'Put half of the tray somewhere cooler, in the same light. Leave the other half.',
+    one: 'Put it somewhere cooler, in the same light.',
+    ifBetter: 'it was the warmth',
+  },
+  'warm-half': {
+    act: 'Put half of the tray somewhere warmer, in the same light. Leave the other half.',
+    one: 'Put it somewhere warmer, in the same light.',
+    ifBetter: 'it was the cold',
+  },
+  'thin-half': {
+    act: 'Thin half of the tray. Leave the other half.',
+    one: 'Move it a hand’s breadth away from its neighbours.',
+    ifBetter: 'it was crowded',
+  },
+  'fan-half': {
+    act: 'Let air move over half of the tray. Leave the other half.',
+    one: 'Let air move over it.',
+    ifBetter: 'the air stood still',
+  },
+  'feed-half': { act: 'Feed half of the tray weakly. Leave the other half.', one: 'Feed it weakly.', ifBetter: 'it was hungry' },
+  'flush-half': {
+    act: 'Rinse half of the tray with plain water. Leave the other half.',
+    one: 'Rinse its compost with plain water.',
+    ifBetter: 'there was too much feed',
+  },
+  'dry-down-half': {
+    act: 'Let half of the tray dry until its surface is pale. Leave the other half.',
+    one: 'Let it dry until its surface is pale.',
+    ifBetter: 'it was too wet',
+  },
+  'water-half': { act: 'Water half of the tray well. Leave the other half.', one: 'Water it well.', ifBetter: 'it was too dry' },
+  'shade-half': {
+    act: 'Shade half of the tray with one sheet of thin paper. Leave the other half.',
+    one: 'Shade it with one sheet of thin paper.',
+    ifBetter: 'the light was too strong',
+  },
   'swap-lamp-half': {
     act: 'Put half of the tray under another lamp, at the same PPFD. Leave the other half.',
+    one: 'Put it under another lamp, at the same PPFD.',
     ifBetter: 'it was the lamp',
   },
-  'lower-ph-half': { act: 'Water half of the tray with rain water. Leave the other half.', ifBetter: 'the pH was too high' },
+  'lower-ph-half': {
+    act: 'Water half of the tray with rain water. Leave the other half.',
+    one: 'Water it with rain water.',
+    ifBetter: 'the pH was too high',
+  },
   'blind-off-window': { act: 'Keep the window dark for a day or two; leave the lamp.', ifBetter: 'the window pulled them' },
   'check-timer': { act: 'Look at the lamp when the timer should switch it on, and when off.', ifBetter: 'the timer was wrong' },
   'look-at-new-leaves': { act: 'Change nothing. Look at the new growth.', ifBetter: 'the cause is over' },
-  'pot-on-half': { act: 'Pot on half of the plants. Leave the other half.', ifBetter: 'the pots were too small' },
-  'cover-off-half': { act: 'Take the cover off half of the plants. Leave the other half.', ifBetter: 'it was the air under the cover' },
+  'pot-on-half': { act: 'Pot on half of the plants. Leave the other half.', one: 'Pot it on.', ifBetter: 'the pots were too small' },
+  'cover-off-half': {
+    act: 'Take the cover off half of the plants. Leave the other half.',
+    one: 'Take its cover off.',
+    ifBetter: 'it was the air under the cover',
+  },
   'compare-kind': { act: 'Hold it beside another plant of the same kind, or a picture of it.', ifBetter: 'the kind looks like this' },
-  'move-from-draught': { act: 'Move half of the plants out of the draught. Leave the other half.', ifBetter: 'it was the cold air' },
+  'move-from-draught': {
+    act: 'Move half of the plants out of the draught. Leave the other half.',
+    one: 'Move it out of the draught.',
+    ifBetter: 'it was the cold air',
+  },
 };
+
+/** What is done to find out, and what it would mean. @param isAlone  the plant has its pot for itself */
+export function testWords(test: ClinicTest, isAlone: boolean): Pick<TestSaid, 'act' | 'ifBetter'> {
+  const { act, one, ifBetter } = TEST_WORDS[test];
+  return { act: (isAlone && one) || act, ifBetter };
+}

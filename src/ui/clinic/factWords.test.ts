@@ -1,6 +1,7 @@
 import type { Fact } from '@/core/judge/clinic/facts';
 import { cropLibrary } from '@/core/things/crop/cropLibrary';
-import { treatmentWords } from './causeWords';
+import { CLINIC_TESTS } from '@/core/judge/clinic/Cause';
+import { testWords, treatmentWords } from './causeWords';
 import { factWords } from './factWords';
 
 const fact = (id: Fact['id'], found: number, against: number | null = null) => ({ id, found, against, from: 'log' }) as Fact;
@@ -39,4 +40,12 @@ test('what mends a cause is said for the crop and the cause that it is', () => {
   expect(treatmentWords('none', 'nitrogen-short', crop('carnivorous'))).toMatch(/not feed/);
   expect(treatmentWords('none', 'old-leaf-ageing', crop('carnivorous'))).toBe('Do nothing');
   expect(treatmentWords('lower-ph', 'iron-or-ph', crop('carnivorous'))).not.toMatch(/iron/);
+});
+
+test('a plant that stands alone in its pot is asked for no half of itself', () => {
+  for (const t of CLINIC_TESTS) {
+    expect(testWords(t, true).act).not.toMatch(/half of|other half/);
+    expect(testWords(t, true).ifBetter).toBe(testWords(t, false).ifBetter);
+  }
+  expect(testWords('feed-half', false).act).toMatch(/Leave the other half/);
 });

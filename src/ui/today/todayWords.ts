@@ -262,7 +262,7 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, tol
       return {
         title: `Look at ${batchName(site, what.batchId)} again`,
         where,
-        why: `You changed one thing for half of it, to find out what is wrong. Compare the new growth, and say in the clinic how it did.${late}`,
+        why: `You changed one thing, to find out what is wrong. Compare the new growth, and say in the clinic how it did.${late}`,
         href: `/clinic/${encodeURIComponent(what.caseId)}`,
         done: 'Noted. Say in the clinic how it did: only then it counts.',
       };
