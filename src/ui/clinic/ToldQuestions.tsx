@@ -3,17 +3,19 @@ import { X } from 'lucide-react';
 import type { NextQuestion } from '@/core/plan/clinic/diagnose';
 import { tell } from '@/core/site/stand/changeClinic';
 import type { ClinicCase, Told } from '@/core/site/clinic/ClinicCase';
+import { showTemperature, type TemperatureUnit } from '@/core/units/temperature';
 import { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { NumberField } from '../parts/NumberField';
 import { TemperatureField } from '../parts/TemperatureField';
 import { focusHeadingIfLost } from '../shell/focusHeading';
-import { useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import { TOLD_FIELDS } from './factWords';
 
 /** At most three questions, whose answers would tell most; and what was answered, to be taken back. */
 export function ToldQuestions({ kase, questions }: { kase: ClinicCase; questions: readonly NextQuestion[] }) {
   const { sites } = useWorkspace();
+  const { temperatureUnit } = useSettings();
   const say = (told: Partial<Record<keyof Told, unknown>>) => {
     changeSite(sites, 'answer', tell(kase.id, told as Partial<Told>));
     // What was pressed goes with its question.
@@ -64,7 +66,7 @@ export function ToldQuestions({ kase, questions }: { kase: ClinicCase; questions
           {said.map((field) => (
             <li key={field} className="flex items-center gap-2">
               <span className="min-w-0 flex-1">
-                {TOLD_FIELDS[field].label} <b>{answerWords(field, kase.told[field])}</b>
+                {TOLD_FIELDS[field].label} <b>{answerWords(field, kase.told[field], temperatureUnit)}</b>
               </span>
               <Button
                 kind="quiet"
@@ -81,7 +83,8 @@ export function ToldQuestions({ kase, questions }: { kase: ClinicCase; questions
   );
 }
 
-function answerWords(field: keyof typeof TOLD_FIELDS, value: unknown): string {
+function answerWords(field: keyof typeof TOLD_FIELDS, value: unknown, temperatureUnit: TemperatureUnit): string {
   const of = TOLD_FIELDS[field];
+  if (of.kind === 'number' && of.unit === '°C') return showTemperature(Number(value), temperatureUnit);
   return of.kind === 'number' ? `${String(value)} ${of.unit}` : (of.options.find((o) => o.value === String(value))?.label ?? String(value));
 }

@@ -6,6 +6,7 @@ import { showTemperature } from '@/core/units/temperature';
 import type { Settings } from '@/store/settings/settingsStore';
 import { dliBeside, dliNumber } from '../drawing/lightWords';
 import { besideWords } from '../parts/besideWords';
+import { wholeWords } from '../parts/locale';
 import { daysWords } from '../season/dayWords';
 
 export const SOURCE_WORDS: Readonly<Record<FactSource, string>> = {
@@ -83,7 +84,7 @@ const FACTS: Readonly<Record<Fact['id'], Words>> = {
   'lamp-faded': (f) =>
     (f.found ?? 0) <= 1
       ? `The lamp gives ${n((f.found ?? 0) * 100)} % of what it gave when new`
-      : `The lamp has burnt ${Math.round(f.found!)} h`,
+      : `The lamp has burnt ${wholeWords(f.found!)} h`,
   'lamp-fresh': say('No sign that the lamp has faded'),
   'pot-small': say('At this age it should be in a bigger pot'),
   'pot-roomy': say('The pot is big enough'),

@@ -24,6 +24,7 @@ export function LengthField({ value, min, max, ...rest }: LengthFieldProps) {
     <TypedField
       {...rest}
       shown={value === null ? '' : showLength(value, lengthUnit)}
+      unit={value === null ? lengthUnit : undefined}
       read={(text) => readLength(text, lengthUnit, decimalSign())}
       refuse={(v) =>
         v >= min - 1e-9 && v <= max + 1e-9

@@ -22,6 +22,7 @@ export function MaybeTemperatureField({ value, min, max, ...rest }: MaybeTempera
     <TypedField<number | null>
       {...rest}
       shown={value === null ? '' : showTemperature(value, temperatureUnit)}
+      unit={value === null ? `°${temperatureUnit}` : undefined}
       read={(text) => (text.trim() ? readTemperature(text, temperatureUnit, decimalSign()) : ok(null))}
       refuse={(v) => (v === null ? null : temperatureProblem(v, min, max, temperatureUnit))}
       hint="A temperature, such as 21 °C or 70 F, or nothing."

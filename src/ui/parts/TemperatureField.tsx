@@ -27,6 +27,7 @@ export function TemperatureField({ value, min, max, ...rest }: TemperatureFieldP
     <TypedField
       {...rest}
       shown={value === null ? '' : showTemperature(value, temperatureUnit)}
+      unit={value === null ? `°${temperatureUnit}` : undefined}
       read={(text) => readTemperature(text, temperatureUnit, decimalSign())}
       refuse={(v) => temperatureProblem(v, min, max, temperatureUnit)}
       hint="A temperature, such as 21 °C or 70 F."
