@@ -160,12 +160,15 @@ test('a tray is dated, what is seen of it moves its stages, and a plan of hours 
   await expect(page.getByTestId('tray-age')).toContainText('seedling');
   await page.getByTestId('plan-dose').getByRole('radio').check();
   await expect(page.getByTestId('plan-dose')).toContainText(/of \d+ days/);
+  // What is about the first days is not offered after them.
+  await expect(page.getByTestId('plan-day-and-night')).toHaveCount(0);
   await page.reload();
   await expect(page.getByTestId('plan-dose').getByRole('radio')).toBeChecked();
   await page.getByRole('button', { name: 'Clear: sown on' }).click();
   await expect(page.getByTestId('tray-age')).toContainText('no date yet');
   await page.getByRole('button', { name: 'Sown today' }).click();
   await expect(page.getByTestId('tray-age')).toContainText(/sown; up .* to/);
+  await expect(page.getByTestId('plan-day-and-night')).toBeVisible();
 });
 
 test('any one of strength, hours and dose follows from the other two, and what cannot be is said', async ({ page }) => {

@@ -29,6 +29,10 @@ interface PlanTableProps {
 
 const of = (kind: HoursPlan['kind'], more: Partial<HoursPlan> = {}): HoursPlan => ({ ...AS_SET, kind, ...more });
 
+/** Whether a plan is about first days that are over; plants that were bought have none. */
+const isOver = (plan: HoursPlan, age: number, isSown: boolean): boolean =>
+  plan.kind === 'stepping' ? !isSown : daysOfPlan(plan) > 0 && (!isSown || age >= daysOfPlan(plan));
+
 /** One plan: side by side on a wide screen, on a phone one thing below the other. */
 const ROW = 'grid grid-cols-3 gap-x-4 md:grid-cols-[minmax(0,15rem)_minmax(0,1fr)_6.5rem_5.5rem_4rem]';
 
@@ -37,11 +41,13 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
   const { sites } = useWorkspace();
   const today = useToday();
   const { price_per_kWh, currency } = useSite((s) => s.site);
-  const { batch, crop } = tray;
+  const { batch, crop, stage } = tray;
   const { plan } = batch;
+  const age = batch.age ?? 0;
+  const isSown = stage.fromDay !== null;
   const plans = useMemo(() => {
     const own = (kind: HoursPlan['kind'], fallback: HoursPlan) => (plan.kind === kind ? plan : fallback);
-    return [
+    const all = [
       AS_SET,
       own('steady', of('steady', { hours: Math.round(tier.hours * 2) / 2 || 16 })),
       of('stepping'),
@@ -50,7 +56,8 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
       of('dose'),
       of('shortest'),
     ];
-  }, [plan, tier.hours]);
+    return all.filter((p) => p.kind === plan.kind || !isOver(p, age, isSown));
+  }, [plan, tier.hours, age, isSown]);
   const courses = useMemo(() => {
     if (!light || tier.lamps.length === 0) return null;
     // Of what the tier's lamps draw, as much as is over this tray.
@@ -157,8 +164,9 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
           </div>
           <p className="text-sm text-soft">
             With the lamp kept as far off as it is now: {dliNumber(light!.weakest)} to {dliNumber(light!.strongest)} µmol/m²/s on this tray.
-            Where trays share a timer they meet between their plans. Day and night for the first days is growers’ practice, three to five
-            days; longer injures tomato and aubergine (Hillman 1956; Velez-Ramirez et al. 2014).
+            Where trays share a timer they meet between their plans.
+            {plans.some((p) => p.kind === 'day-and-night') &&
+              ' Day and night for the first days is growers’ practice, three to five days; longer injures tomato and aubergine (Hillman 1956; Velez-Ramirez et al. 2014).'}
           </p>
         </>
       )}
