@@ -102,7 +102,7 @@ function OfCase({ kase, stand, tier, tray }: CaseProps) {
           places={kase.places}
           onToggle={(p) => change('mark a place', togglePlace(kase.id, p))}
         />
-        <SignPicker kase={kase} />
+        <SignPicker kase={kase} crop={standing.tray.crop} />
         <div className="flex flex-wrap items-end gap-x-6 gap-y-3 pt-5">
           <div className="rounded-md bg-sheet px-3 py-2 text-ink">
             <DayField

@@ -2,9 +2,10 @@
 import clsx from 'clsx';
 import { Check } from 'lucide-react';
 import { useState } from 'react';
-import { partOf, SIGN_NAMES, type Part, type Sign } from '@/core/judge/clinic/signs';
+import { partOf, SIGN_NAMES, signsOf, type Part, type Sign } from '@/core/judge/clinic/signs';
 import { toggleSign } from '@/core/site/stand/changeClinic';
 import type { ClinicCase } from '@/core/site/clinic/ClinicCase';
+import type { Crop } from '@/core/things/crop/Crop';
 import { changeSite } from '@/store/site/siteStore';
 import { useWorkspace } from '../shell/WorkspaceContext';
 import { PlantFigure } from './PlantFigure';
@@ -14,10 +15,11 @@ import { Select } from '../parts/Select';
 const PARTS = Object.keys(PART_WORDS) as Part[];
 
 /** What one sees, part by part of the plant. */
-export function SignPicker({ kase }: { kase: ClinicCase }) {
+export function SignPicker({ kase, crop }: { kase: ClinicCase; crop: Crop }) {
   const { sites } = useWorkspace();
   const [part, setPart] = useState<Part>('stem');
   const signs = kase.signs as readonly Sign[];
+  const possible = signsOf(crop);
   const chip = (sign: Sign) => {
     const isOn = signs.includes(sign);
     return (
@@ -58,7 +60,7 @@ export function SignPicker({ kase }: { kase: ClinicCase }) {
         </Select>
       </label>
       <div role="group" aria-label={`Signs: ${PART_WORDS[part]}`} className="flex flex-wrap gap-2 pt-2">
-        {SIGN_NAMES.filter((s) => partOf(s) === part).map(chip)}
+        {SIGN_NAMES.filter((s) => partOf(s) === part && (possible.includes(s) || signs.includes(s))).map(chip)}
       </div>
       {signs.some((s) => partOf(s) !== part) && (
         <div role="group" aria-label="Marked elsewhere" className="flex flex-wrap items-center gap-2 pt-3">

@@ -6,7 +6,7 @@ import { SIGN_PLACES, type Circumstances } from './Circumstances';
 import { clinicTables } from './clinicTables';
 import { FACT_IDS, factsOf } from './facts';
 import { daysToAnswer, testFor, treatmentsFor } from './mend';
-import { SIGN_NAMES, SIGNS, type Sign } from './signs';
+import { SIGN_NAMES, SIGNS, signsOf, type Sign } from './signs';
 import { factorOf, weighCauses } from './weighCauses';
 
 const UNKNOWN: Circumstances = {
@@ -123,6 +123,15 @@ test('a stem too long is buried, cut or sown again by what its crop bears, and n
   expect(treatmentsFor('light-too-strong', { ...UNKNOWN, signs: ['stretched-stems'] })).not.toContain('bury');
   // A lamp that nearly touches the leaves is not lowered.
   expect(treatmentsFor('light-too-weak', { ...UNKNOWN, light: { ...UNKNOWN.light, clearance: 0.04 } })).not.toContain('lower-lamp');
+});
+
+test('plants that were bought are asked for no signs of seedlings', () => {
+  const of = (id: string) => signsOf(cropLibrary.find((c) => c.id === id)!);
+  expect(of('tomato')).toBe(SIGN_NAMES);
+  for (const id of ['hoya', 'cactus', 'cutting-soft']) {
+    expect(of(id).filter((s) => s.includes('seed'))).toEqual([]);
+    expect(of(id)).toContain('wide-internodes');
+  }
 });
 
 test('no feed is advised or tried where a crop is grown without', () => {

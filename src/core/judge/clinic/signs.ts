@@ -1,3 +1,4 @@
+import type { Crop } from '../../things/crop/Crop';
 import type { Cause } from './Cause';
 
 /** Where on the plant a sign is seen: what is pressed on the drawn plant. */
@@ -539,3 +540,16 @@ export type Sign = keyof typeof SIGNS;
 export const SIGN_NAMES = Object.keys(SIGNS) as Sign[];
 
 export const partOf = (sign: Sign): Part => SIGNS[sign].part;
+
+/** Of what only a seedling has. */
+const SEEDLING_SIGNS: readonly Sign[] = [
+  'stretched-below-seed-leaves',
+  'seed-leaves-yellow-only',
+  'yellow-seed-leaves',
+  'green-seed-leaves',
+  'seed-coat-on-leaves',
+];
+
+/** Signs that a crop can show: plants that are bought, or come from cuttings, have no seed leaves. */
+export const signsOf = ({ germination, own }: Pick<Crop, 'germination' | 'own'>): readonly Sign[] =>
+  germination === null && own === null ? SIGN_NAMES.filter((s) => !SEEDLING_SIGNS.includes(s)) : SIGN_NAMES;
