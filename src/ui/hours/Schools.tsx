@@ -41,6 +41,7 @@ export function Schools({ setUp }: { setUp: SetUp }) {
   // Day and night is a plan for the first days: said of the batch, so that it is not taken for a slip.
   const use = (s: School) => changeBatch(setUp.batch.id, { plan: s.id === 'day-and-night' ? { ...AS_SET, kind: s.id } : AS_SET });
   const schools = schoolsOf(crop, stage, hours, solution.best.hours);
+  const night = schools.find((s) => s.id === 'day-and-night');
   return (
     <div className="space-y-2">
       <table className="w-full text-sm" aria-label="Photoperiod strategies">
@@ -90,12 +91,7 @@ export function Schools({ setUp }: { setUp: SetUp }) {
           ))}
         </tbody>
       </table>
-      <p className="text-sm text-soft">
-        {nightWords(
-          setUp,
-          schools.find((s) => s.id === 'day-and-night')!,
-        )}
-      </p>
+      {night && <p className="text-sm text-soft">{nightWords(setUp, night)}</p>}
     </div>
   );
 }

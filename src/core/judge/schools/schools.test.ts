@@ -6,6 +6,11 @@ const nightFor = (id: string) => {
   return schoolsOf(crop, crop.stages[0]!, 16, 15).find((s) => s.id === 'day-and-night')!;
 };
 
+test('plants that were bought have no first days: nothing is offered for them', () => {
+  const hoya = cropLibrary.find((c) => c.id === 'hoya')!;
+  expect(schoolsOf(hoya, hoya.stages[0]!, 12, 13).map((s) => s.id)).toEqual(['steady', 'computed']);
+});
+
 test('day and night is refused where unbroken light is known to injure, with the source', () => {
   // Velez-Ramirez et al. 2014; Hillman 1956: tomato and aubergine.
   expect(nightFor('tomato')).toMatchObject({ standing: 'refused', source: expect.stringContaining('Velez-Ramirez') });

@@ -19,7 +19,7 @@ export interface School {
 export const DAY_AND_NIGHT_DAYS = { from: 3, to: 5 } as const; // growers' consensus; longer injures tomato and aubergine, Hillman 1956
 
 /**
- * The schools of hours for a stage.
+ * The schools of hours for a stage; of plants that were bought, which have no first days, those that are the same every day.
  *
  * @param steady    hours as they are set now
  * @param computed  hours that give the best dose at the present distance, or come nearest to it
@@ -27,8 +27,11 @@ export const DAY_AND_NIGHT_DAYS = { from: 3, to: 5 } as const; // growers' conse
 export function schoolsOf(crop: Crop, stage: Stage, steady: Hours, computed: Hours): School[] {
   const injury = crop.continuousLightInjury;
   const plain = { standing: 'offered', source: null } as const;
+  const kept: School = { id: 'steady', first: steady, then: steady, ...plain };
+  const worked: School = { id: 'computed', first: computed, then: computed, ...plain };
+  if (stage.fromDay === null) return [kept, worked];
   return [
-    { id: 'steady', first: steady, then: steady, ...plain },
+    kept,
     { id: 'stepping', first: stage.hoursMax, then: stage.hoursMin, ...plain },
     {
       id: 'day-and-night',
@@ -37,6 +40,6 @@ export function schoolsOf(crop: Crop, stage: Stage, steady: Hours, computed: Hou
       standing: injury === 'high' || injury === 'some' ? 'refused' : injury === 'low' ? 'offered' : 'warned',
       source: crop.continuousLightInjurySource,
     },
-    { id: 'computed', first: computed, then: computed, ...plain },
+    worked,
   ];
 }

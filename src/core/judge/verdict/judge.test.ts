@@ -170,7 +170,7 @@ test('limits are facts: no crop, stage, plan or age allows a longer day or stron
           expect(limits.strongest).toBe(s.ppfdMax);
           const injured = crop.continuousLightInjury === 'high' || crop.continuousLightInjury === 'some';
           if (limits.longestDay === s.hoursMax) continue;
-          expect([limits.longestDay, kind, injured, (age ?? 0) < 5]).toEqual([24, 'day-and-night', false, true]);
+          expect([limits.longestDay, kind, injured, (age ?? 0) < 5, s.fromDay === null]).toEqual([24, 'day-and-night', false, true, false]);
         }
 });
 
