@@ -103,7 +103,7 @@ export function CausesPanel({ kase, diagnosis, standing, isLit }: CausesPanelPro
         <ul className="list-disc space-y-1 pl-5">
           {diagnosis.treatments.map((t) => (
             <li key={t}>
-              {treatmentWords(t, first.cause, standing.tray.crop)}
+              {treatmentWords(t, first.cause, standing.tray.crop, standsAlone(standing))}
               {t === 'restart' && <RestartWords standing={standing} />}
               <MendByPlan mend={mends.find((m) => m.treatment === t) ?? null} standing={standing} />
             </li>
@@ -202,13 +202,17 @@ function Grounds({ kase, weighed }: { kase: ClinicCase; weighed: WeighedCauses }
   );
 }
 
+/** Whether a plant has its pot for itself. */
+function standsAlone({ tray: { tray } }: TrayToday): boolean {
+  return tray.containerId !== null && tables.container(tray.containerId)?.plants === 1;
+}
+
 function TestOf({ kase, diagnosis, standing }: { kase: ClinicCase; diagnosis: Diagnosis; standing: TrayToday }) {
   const effect = useMemo(() => testEffect(diagnosis.test, kase.places, standing), [diagnosis.test, kase.places, standing]);
   const { sites } = useWorkspace();
   const today = useToday();
   const running = runningTest(kase);
-  const { containerId } = standing.tray.tray;
-  const isAlone = containerId !== null && tables.container(containerId)?.plants === 1;
+  const isAlone = standsAlone(standing);
   if (running) {
     const words = testWords(running.test, isAlone);
     const isDue = running.look <= today;

@@ -135,8 +135,18 @@ const TREATMENT_WORDS: Readonly<Record<Treatment, string>> = {
   none: 'Do nothing',
 };
 
-/** What mends a cause in a crop: some of it is said otherwise where it would do harm, or would not be the reason. */
-export function treatmentWords(treatment: Treatment, cause: Cause, crop: Pick<Crop, 'fed' | 'airMovementBenefit' | 'latin'>): string {
+/**
+ * What mends a cause in a crop: some of it is said otherwise where it would do harm, or would not be the reason.
+ *
+ * @param isAlone  the plant has its pot for itself
+ */
+export function treatmentWords(
+  treatment: Treatment,
+  cause: Cause,
+  crop: Pick<Crop, 'fed' | 'airMovementBenefit' | 'latin'>,
+  isAlone: boolean,
+): string {
+  if (treatment === 'thin' && isAlone) return 'Give it room: no leaf of a neighbour over its own';
   if (treatment === 'restart' && cause === 'damping-off') return 'Sow again what has fallen, in fresh compost and a clean tray';
   if (treatment === 'air' && cause === 'still-air' && mayBrush(crop)) return `${TREATMENT_WORDS.air}, or brush the dry tops daily`;
   if (!crop.fed && treatment === 'none' && cause.endsWith('-short')) return 'Do not feed it: it is grown without';

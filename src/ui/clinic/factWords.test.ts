@@ -30,19 +30,20 @@ test('what is just beyond a limit does not read as the limit, and hours and days
 
 test('what mends a cause is said for the crop and the cause that it is', () => {
   const crop = (id: string) => cropLibrary.find((c) => c.id === id)!;
-  expect(treatmentWords('restart', 'light-too-weak', crop('lettuce'))).toMatch(/does not recover from long stems/);
-  expect(treatmentWords('restart', 'damping-off', crop('tomato'))).toMatch(/fresh compost/);
+  expect(treatmentWords('restart', 'light-too-weak', crop('lettuce'), false)).toMatch(/does not recover from long stems/);
+  expect(treatmentWords('restart', 'damping-off', crop('tomato'), false)).toMatch(/fresh compost/);
   // Brushing is for stems that stand still: not for leaves that keep the marks, not for what rots.
-  expect(treatmentWords('air', 'still-air', crop('tomato'))).toMatch(/brush/);
+  expect(treatmentWords('air', 'still-air', crop('tomato'), false)).toMatch(/brush/);
   for (const id of ['kale', 'hot-pepper', 'african-violet', 'leek'])
-    expect(treatmentWords('air', 'still-air', crop(id))).not.toMatch(/brush/);
-  expect(treatmentWords('air', 'damping-off', crop('tomato'))).not.toMatch(/brush/);
-  expect(treatmentWords('none', 'nitrogen-short', crop('carnivorous'))).toMatch(/not feed/);
-  expect(treatmentWords('none', 'old-leaf-ageing', crop('carnivorous'))).toBe('Do nothing');
-  expect(treatmentWords('lower-ph', 'iron-or-ph', crop('carnivorous'))).not.toMatch(/iron/);
+    expect(treatmentWords('air', 'still-air', crop(id), false)).not.toMatch(/brush/);
+  expect(treatmentWords('air', 'damping-off', crop('tomato'), false)).not.toMatch(/brush/);
+  expect(treatmentWords('none', 'nitrogen-short', crop('carnivorous'), false)).toMatch(/not feed/);
+  expect(treatmentWords('none', 'old-leaf-ageing', crop('carnivorous'), false)).toBe('Do nothing');
+  expect(treatmentWords('lower-ph', 'iron-or-ph', crop('carnivorous'), false)).not.toMatch(/iron/);
 });
 
 test('a plant that stands alone in its pot is asked for no half of itself', () => {
+  expect(treatmentWords('thin', 'crowding', cropLibrary[0]!, true)).not.toMatch(/cell/);
   for (const t of CLINIC_TESTS) {
     expect(testWords(t, true).act).not.toMatch(/half of|other half/);
     expect(testWords(t, true).ifBetter).toBe(testWords(t, false).ifBetter);

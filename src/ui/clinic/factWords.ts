@@ -107,7 +107,7 @@ const FACTS: Readonly<Record<Fact['id'], Words>> = {
   blackout: say('It was kept dark on purpose'),
   'no-blackout': say('It was not kept dark on purpose'),
   place: say('Where it is worst'),
-  age: (f) => `${days(f.found)} old`,
+  age: (f) => (f.found === null ? 'No seedling any more' : `${days(f.found)} old`),
   'all-in-order': say('All that is known is in its range'),
   'something-off': say('Something of what is known is out of its range'),
   tested: say('How your test came out'),

@@ -125,6 +125,13 @@ test('a stem too long is buried, cut or sown again by what its crop bears, and n
   expect(treatmentsFor('light-too-weak', { ...UNKNOWN, light: { ...UNKNOWN.light, clearance: 0.04 } })).not.toContain('lower-lamp');
 });
 
+test('houseplants without a date are taken for no seedlings; of other plants nothing is known then', () => {
+  const of = (id: string) => ({ ...UNKNOWN, ageDays: null, stage: 'growing-on' as const, crop: cropLibrary.find((c) => c.id === id)! });
+  const share = (id: string) => weighCauses({ ...of(id), signs: ['stretched-stems'] }).find((w) => w.cause === 'light-on-late')!.share;
+  expect(share('hoya')).toBeLessThan(share('tomato') / 100);
+  expect(factsOf(of('tomato')).some((f) => f.id === 'age')).toBe(false);
+});
+
 test('plants that were bought are asked for no signs of seedlings', () => {
   const of = (id: string) => signsOf(cropLibrary.find((c) => c.id === id)!);
   expect(of('tomato')).toBe(SIGN_NAMES);

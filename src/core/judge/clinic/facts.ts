@@ -2,6 +2,7 @@ import { MOL_SECONDS } from '../dli/dli';
 import { AIR_OFF_BY, warmerBy } from '../growth/airFor';
 import type { Cause } from './Cause';
 import type { Circumstances } from './Circumstances';
+import { isHouseplant } from './isHouseplant';
 import { usefulDay } from './usefulDay';
 
 /** What makes a fact known: who has to be asked when it is wrong. */
@@ -431,22 +432,25 @@ function place({ place: at }: Circumstances): Finding {
   return fact('place', 'person', factors[at]);
 }
 
-function age({ ageDays, stage }: Circumstances): Finding {
-  if (ageDays === null) return null;
-  const isPlant = stage === 'maintenance' || ageDays > 120;
+function age(c: Circumstances): Finding {
+  const { ageDays, stage } = c;
+  // Without a date it is known of houseplants at least that they are no seedlings.
+  if (ageDays === null && !isHouseplant(c)) return null;
+  const days = ageDays ?? Infinity;
+  const isPlant = stage === 'maintenance' || days > 120;
   return fact('age', 'log', {
-    'seed-coat': ageDays <= 8 ? 2 : 0.02,
+    'seed-coat': days <= 8 ? 2 : 0.02,
     'light-on-late': isPlant ? 0.001 : 1,
     'mat-left-on': isPlant ? 0.01 : 1,
-    'damping-off': isPlant ? 0.02 : ageDays > 25 ? 0.3 : 1.5,
+    'damping-off': isPlant ? 0.02 : days > 25 ? 0.3 : 1.5,
     crowding: isPlant ? 0.05 : 1,
     'still-air': isPlant ? 0.1 : 1,
-    'old-leaf-ageing': isPlant ? 2 : ageDays < 18 ? 0.1 : 1,
-    'root-bound': isPlant ? 1 : ageDays < 21 ? 0.15 : 1,
-    'nitrogen-short': ageDays < 12 ? 0.3 : 1,
-    'iron-or-ph': ageDays < 12 ? 0.4 : 1,
-    'magnesium-short': ageDays < 18 ? 0.2 : 1,
-    'phosphorus-short': ageDays < 15 ? 0.4 : 1,
+    'old-leaf-ageing': isPlant ? 2 : days < 18 ? 0.1 : 1,
+    'root-bound': isPlant ? 1 : days < 21 ? 0.15 : 1,
+    'nitrogen-short': days < 12 ? 0.3 : 1,
+    'iron-or-ph': days < 12 ? 0.4 : 1,
+    'magnesium-short': days < 18 ? 0.2 : 1,
+    'phosphorus-short': days < 15 ? 0.4 : 1,
     'dry-air': isPlant ? 2 : 0.4,
     'cold-draught': isPlant ? 2 : 0.6,
     oedema: 1,

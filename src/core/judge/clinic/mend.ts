@@ -1,6 +1,7 @@
 import type { Hours, Metres } from '../../units/quantities';
 import type { Cause, ClinicTest, Treatment } from './Cause';
 import type { Circumstances } from './Circumstances';
+import { isHouseplant } from './isHouseplant';
 import type { Sign } from './signs';
 import { usefulDay } from './usefulDay';
 
@@ -61,9 +62,6 @@ const WORTH_LOWERING: Metres = 0.01;
 const MINUTE: Hours = 1 / 60;
 /** So much longer the day is made for half of a tray, as a test. */
 export const LONGER: Hours = 2;
-
-export const isHouseplant = ({ stage, ageDays, crop }: Circumstances) =>
-  stage === 'maintenance' || /houseplant|succulent|carnivorous/.test(crop.group) || (ageDays ?? 0) > 150;
 
 /** The one change that separates a cause from the next, here: a lamp that is near already is not lowered, a light beside it is judged by turning. */
 export function testFor(cause: Cause, c: Circumstances, next: Cause | null = null): ClinicTest {
