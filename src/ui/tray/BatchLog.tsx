@@ -44,11 +44,13 @@ import { MeasuredEntry } from './MeasuredEntry';
 import { useSettings, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { stageWords } from '../verdict/words';
 
+const POTTED = { what: 'potted-on', label: 'Potted on', icon: MoveUpRight } as const;
+
 const SEEN: readonly { readonly what: LoggedKind; readonly label: string; readonly icon: typeof Leaf }[] = [
   { what: 'emerged', label: 'They are up', icon: Sprout },
   { what: 'not-yet', label: 'Nothing up yet', icon: Sun },
   { what: 'true-leaves', label: 'First true leaves', icon: Leaf },
-  { what: 'potted-on', label: 'Potted on', icon: MoveUpRight },
+  POTTED,
 ];
 
 const DONE: typeof SEEN = [
@@ -57,6 +59,9 @@ const DONE: typeof SEEN = [
   { what: 'thinned', label: 'Thinned', icon: Scissors },
   { what: 'moved', label: 'Moved or turned', icon: ArrowLeftRight },
 ];
+
+/** Plants that were bought do not come up, and are not thinned. */
+const DONE_TO_PLANTS: typeof SEEN = DONE.map((d) => (d.what === 'thinned' ? POTTED : d));
 
 /** What is seen of a tray, written down with one press; the chart follows. */
 export function BatchLog({ tray }: { tray: BenchTray }) {
@@ -104,7 +109,7 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
       </div>
       {
         <div className="grid grid-cols-2 gap-2">
-          {[...(seed ? SEEN : []), ...DONE].map(({ what, label, icon: Icon }) => (
+          {(seed ? [...SEEN, ...DONE] : DONE_TO_PLANTS).map(({ what, label, icon: Icon }) => (
             <Button key={what} className="min-h-12!" onClick={() => seen(what, label)}>
               <Icon size={18} aria-hidden /> {label}
             </Button>

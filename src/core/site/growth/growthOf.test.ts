@@ -95,6 +95,9 @@ test('a houseplant is in the stage that was said last', () => {
     'growing-on',
   ]);
   expect(lastDayOf(fern, crop('fern'))).toBeNull();
+  // A bigger pot is no other stage.
+  const potted = batch('fern', [entry('potted-on', SOWN + 10)]);
+  expect(growthOf(potted, crop('fern'), SOWN + 20)).toMatchObject({ age: 20, stage: { stage: 'maintenance' } });
 });
 
 test('a height that was measured is met, and a plant twice as tall grows twice as fast', () => {

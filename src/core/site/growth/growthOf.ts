@@ -114,8 +114,8 @@ function stageAt(batch: Batch, crop: Crop, emergence: Day, age: number): Stage {
     // Of signs the first counts, and only where nothing was said in so many words.
     .filter((w, i, all) => w.plain || all.findIndex((o) => o.index === w.index) === i);
   if (stages[0]!.fromDay === null) {
-    // Plants that stay are in the stage that was said last.
-    const last = words.findLast((w) => w.at <= age)?.index ?? indexOf(batch.stage);
+    // Plants that stay are in the stage that was said last, whatever pot they have got into.
+    const last = words.findLast((w) => w.plain && w.at <= age)?.index ?? indexOf(batch.stage);
     return stages[Math.max(0, last)]!;
   }
   let now = 0;
