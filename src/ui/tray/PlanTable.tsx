@@ -43,7 +43,8 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
   const { price_per_kWh, currency } = useSite((s) => s.site);
   const { batch, crop, stage } = tray;
   const { plan } = batch;
-  const age = batch.age ?? 0;
+  // Without a date the first days are still to come.
+  const age = batch.sown === null ? 0 : (batch.age ?? 0);
   const isSown = stage.fromDay !== null;
   const plans = useMemo(() => {
     const own = (kind: HoursPlan['kind'], fallback: HoursPlan) => (plan.kind === kind ? plan : fallback);
