@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { legginessOf, worstOfLegginess, type BesideUsual, type HowLong } from '@/core/judge/growth/legginess';
+import { stays } from '@/core/things/crop/stays';
 import { latestLogged } from '@/core/site/growth/latestLogged';
 import type { BenchTray } from '@/core/answer/stand/benchStand';
 import type { ClinicCase } from '@/core/site/clinic/ClinicCase';
@@ -33,7 +34,7 @@ export function LeggyPanel({ kase, tray }: { kase: ClinicCase; tray: BenchTray }
   const { batch, crop } = tray;
   const age = batch.age;
   // Plants that stay have no usual height for their age.
-  if (age === undefined || age < 0 || crop.stages[0]!.fromDay === null) return null;
+  if (age === undefined || age < 0 || stays(crop)) return null;
   const last = latestLogged(batch.log, today, (l) => l.what === 'height' && l.day >= today - STILL_COUNTS_days)?.height ?? null;
   const stem = kase.told.stem_m ?? null;
   const legginess = legginessOf(crop, age, last, stem);

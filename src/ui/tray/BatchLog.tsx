@@ -14,6 +14,7 @@ import {
 } from 'lucide-react';
 import { useState } from 'react';
 import { tables } from '@/core/things/tables/libraryTables';
+import { stays } from '@/core/things/crop/stays';
 import { potOnNext } from '@/core/plan/today/potOnStand';
 import { doubtOfHeight, type HeightDoubt } from '@/core/site/growth/doubtOfHeight';
 import { logIt, measureBatch, stageBatch, unlog } from '@/core/site/growth/changeGrowth';
@@ -60,7 +61,7 @@ const DONE: typeof SEEN = [
   { what: 'moved', label: 'Moved or turned', icon: ArrowLeftRight },
 ];
 
-/** Plants that were bought do not come up, and are not thinned. */
+/** Plants that stay did not come up here, and are not thinned. */
 const DONE_TO_PLANTS: typeof SEEN = DONE.map((d) => (d.what === 'thinned' ? POTTED : d));
 
 /** What is seen of a tray, written down with one press; the chart follows. */
@@ -71,7 +72,6 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
   const { batch, crop, stage } = tray;
   const name = trayName(tray);
   const [on, setOn] = useState(today);
-  const seed = crop.stages[0]!.fromDay !== null;
   const write = (words: string, change: Parameters<typeof changeSite>[2], more = ''): boolean => {
     if (!changeSite(sites, 'add observation', change)) return false;
     say([`${words}: written down${on === today ? '' : ` for ${dayWords(on)}`}.`, more].filter(Boolean).join(' '), {
@@ -109,7 +109,7 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
       </div>
       {
         <div className="grid grid-cols-2 gap-2">
-          {(seed ? [...SEEN, ...DONE] : DONE_TO_PLANTS).map(({ what, label, icon: Icon }) => (
+          {(stays(crop) ? DONE_TO_PLANTS : [...SEEN, ...DONE]).map(({ what, label, icon: Icon }) => (
             <Button key={what} className="min-h-12!" onClick={() => seen(what, label)}>
               <Icon size={18} aria-hidden /> {label}
             </Button>

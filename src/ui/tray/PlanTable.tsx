@@ -1,5 +1,7 @@
 'use client';
 import { daylightOf } from '@/core/site/stand/Site';
+import type { Crop } from '@/core/things/crop/Crop';
+import { stays } from '@/core/things/crop/stays';
 import { useMemo } from 'react';
 import { ageingOf } from '@/core/site/ownLamps/ageingOf';
 import { fadedTo } from '@/core/things/lamp/fading';
@@ -29,9 +31,9 @@ interface PlanTableProps {
 
 const of = (kind: HoursPlan['kind'], more: Partial<HoursPlan> = {}): HoursPlan => ({ ...AS_SET, kind, ...more });
 
-/** Whether a plan is about first days that are over; plants that were bought have none. */
-const isOver = (plan: HoursPlan, age: number, isSown: boolean): boolean =>
-  plan.kind === 'stepping' ? !isSown : daysOfPlan(plan) > 0 && (!isSown || age >= daysOfPlan(plan));
+/** Whether a plan is about first days that are over; plants that stay have none. */
+const isOver = (plan: HoursPlan, age: number, crop: Crop): boolean =>
+  plan.kind === 'stepping' ? stays(crop) : daysOfPlan(plan) > 0 && (stays(crop) || age >= daysOfPlan(plan));
 
 /** One plan: side by side on a wide screen, on a phone one thing below the other. */
 const ROW = 'grid grid-cols-3 gap-x-4 md:grid-cols-[minmax(0,15rem)_minmax(0,1fr)_6.5rem_5.5rem_4rem]';
@@ -41,11 +43,10 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
   const { sites } = useWorkspace();
   const today = useToday();
   const { price_per_kWh, currency } = useSite((s) => s.site);
-  const { batch, crop, stage } = tray;
+  const { batch, crop } = tray;
   const { plan } = batch;
   // Without a date the first days are still to come.
   const age = batch.sown === null ? 0 : (batch.age ?? 0);
-  const isSown = stage.fromDay !== null;
   const plans = useMemo(() => {
     const own = (kind: HoursPlan['kind'], fallback: HoursPlan) => (plan.kind === kind ? plan : fallback);
     const all = [
@@ -57,8 +58,8 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
       of('dose'),
       of('shortest'),
     ];
-    return all.filter((p) => p.kind === plan.kind || !isOver(p, age, isSown));
-  }, [plan, tier.hours, age, isSown]);
+    return all.filter((p) => p.kind === plan.kind || !isOver(p, age, crop));
+  }, [plan, tier.hours, age, crop]);
   const courses = useMemo(() => {
     if (!light || tier.lamps.length === 0) return null;
     // Of what the tier's lamps draw, as much as is over this tray.

@@ -56,11 +56,11 @@ const TRIALS: Readonly<Record<Cause, Trial>> = {
 const FLOWERING_DAYS = 42;
 /** A lamp nearer than this to the leaves is not lowered any more. */
 const NEAR: Metres = 0.08;
-/** Nor one that could come nearer by less than this. */
+/** Nor one that could come nearer by less than this: our choice. */
 const WORTH_LOWERING: Metres = 0.01;
 /** Timers are set in minutes; sums of hours are less exact. */
 const MINUTE: Hours = 1 / 60;
-/** So much longer the day is made for half of a tray, as a test. */
+/** So much longer the day is made for half of a tray, as a test: our choice. */
 export const LONGER: Hours = 2;
 
 /** The one change that separates a cause from the next, here: a lamp that is near already is not lowered, a light beside it is judged by turning. */

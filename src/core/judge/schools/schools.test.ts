@@ -6,7 +6,7 @@ const nightFor = (id: string) => {
   return schoolsOf(crop, crop.stages[0]!, 16, 15).find((s) => s.id === 'day-and-night')!;
 };
 
-test('plants that were bought have no first days: nothing is offered for them', () => {
+test('plants that stay have no first days: nothing is offered for them', () => {
   const hoya = cropLibrary.find((c) => c.id === 'hoya')!;
   expect(schoolsOf(hoya, hoya.stages[0]!, 12, 13).map((s) => s.id)).toEqual(['steady', 'computed']);
 });

@@ -1,4 +1,5 @@
 import type { Crop, Stage } from '../../things/crop/Crop';
+import { stays } from '../../things/crop/stays';
 import type { Hours } from '../../units/quantities';
 
 export type SchoolId = 'steady' | 'stepping' | 'day-and-night' | 'computed';
@@ -19,7 +20,7 @@ export interface School {
 export const DAY_AND_NIGHT_DAYS = { from: 3, to: 5 } as const; // growers' consensus; longer injures tomato and aubergine, Hillman 1956
 
 /**
- * The schools of hours for a stage; of plants that were bought, which have no first days, those that are the same every day.
+ * The schools of hours for a stage; of plants that stay, which have no first days, those that are the same every day.
  *
  * @param steady    hours as they are set now
  * @param computed  hours that give the best dose at the present distance, or come nearest to it
@@ -29,7 +30,7 @@ export function schoolsOf(crop: Crop, stage: Stage, steady: Hours, computed: Hou
   const plain = { standing: 'offered', source: null } as const;
   const kept: School = { id: 'steady', first: steady, then: steady, ...plain };
   const worked: School = { id: 'computed', first: computed, then: computed, ...plain };
-  if (stage.fromDay === null) return [kept, worked];
+  if (stays(crop)) return [kept, worked];
   return [
     kept,
     { id: 'stepping', first: stage.hoursMax, then: stage.hoursMin, ...plain },

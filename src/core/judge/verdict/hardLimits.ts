@@ -1,4 +1,5 @@
 import type { Crop, Stage } from '../../things/crop/Crop';
+import { stays } from '../../things/crop/stays';
 import type { Received } from '../dli/LightDay';
 import { scorches } from './scorch';
 import type { HoursPlan } from '../../site/timer/HoursPlan';
@@ -37,18 +38,18 @@ export const dayAndNightDays = ({ kind, days }: HoursPlan): number =>
 
 /**
  * The limits of a batch on a day. The longest day is the stage's, but for the first days of a batch that the person has planned
- * day and night for, where the crop bears it. Plants that were bought have no first days.
+ * day and night for, where the crop bears it. Plants that stay have no first days.
  *
  * @param age  days since emergence; null: not known, then the first stage stands for the first days
  */
 export function hardLimitsOf(
-  stage: Pick<Stage, 'stage' | 'fromDay' | 'hoursMax' | 'ppfdMax' | 'dliMax'>,
+  stage: Pick<Stage, 'stage' | 'hoursMax' | 'ppfdMax' | 'dliMax'>,
   crop: Pick<Crop, 'continuousLightInjury' | 'stages'>,
   plan: HoursPlan,
   age: number | null,
 ): HardLimits {
   const first = age === null ? stage.stage === crop.stages[0]?.stage : age < dayAndNightDays(plan);
-  const dayAndNight = dayAndNightDays(plan) > 0 && stage.fromDay !== null && first && bearsDayAndNight(crop);
+  const dayAndNight = dayAndNightDays(plan) > 0 && first && !stays(crop) && bearsDayAndNight(crop);
   return { longestDay: dayAndNight ? 24 : stage.hoursMax, strongest: stage.ppfdMax, dliMax: stage.dliMax };
 }
 

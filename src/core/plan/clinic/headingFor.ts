@@ -7,6 +7,7 @@ import type { Certainty } from '../../judge/uncertainty/certainty';
 import { hardLimitsOf } from '../../judge/verdict/hardLimits';
 import { heightAt } from '../../things/crop/heightAt';
 import type { Crop, Stage } from '../../things/crop/Crop';
+import { stays } from '../../things/crop/stays';
 import type { Share } from '../../units/quantities';
 import { receivedAtNinths } from './circumstancesOf';
 
@@ -35,7 +36,7 @@ const AHEAD_days = 14;
 export function headingFor(tier: BenchTier, tray: BenchTray, light: TrayLight): Heading | null {
   const { batch, crop } = tray;
   const age = batch.age;
-  if (age === undefined || age < 0 || crop.stages[0]!.fromDay === null) return null;
+  if (age === undefined || age < 0 || stays(crop)) return null;
   const usual = heightAt(crop, age);
   const start: Plant = { age, height: Math.min(tray.plantHeight, usual * 1.29), grown: age, harm: 0, missed: 0 };
   const nine = receivedAtNinths(tray, light);

@@ -388,7 +388,7 @@ const brushJobs = (site: Site, places: ReadonlyMap<string, Standing>, day: Day, 
       const hasSeedlings = site.batches.some((b) => {
         const crop = cropOf(site, b.cropId, tables);
         const growth = crop && places.get(b.id)?.stand.id === stand.id && b.sown !== null ? growthOf(b, crop, day) : null;
-        if (!growth || !crop!.airMovementBenefit) return false;
+        if (!growth || !crop?.airMovementBenefit) return false;
         return growth.phase !== 'left' && growth.expected === null && growth.age >= 0 && growth.stage.stage === 'seedling';
       });
       return hasSeedlings ? [job(`brush ${stand.id} ${day}`, day, { kind: 'brush' }, { standId: stand.id })] : [];

@@ -1,5 +1,6 @@
 import type { Crop, Stage, StageName } from '../../things/crop/Crop';
 import { heightAt } from '../../things/crop/heightAt';
+import { stays } from '../../things/crop/stays';
 import type { Metres } from '../../units/quantities';
 import type { Batch } from '../stand/Site';
 import type { Day } from '../../units/day';
@@ -49,7 +50,7 @@ export function growthOf(kept: Batch, crop: Crop, day: Day): Growth | null {
 export function lastDayOf(batch: Batch, crop: Crop): Day | null {
   if (batch.leaves !== null) return batch.leaves;
   const sown = sownOf(batch);
-  if (!sown || crop.stages[0]?.fromDay == null) return null;
+  if (!sown || stays(crop)) return null;
   return emergenceOf(sown, crop).emergence + (crop.heightByDay.at(-1)?.day ?? 0);
 }
 
@@ -113,8 +114,8 @@ function stageAt(batch: Batch, crop: Crop, emergence: Day, age: number): Stage {
     })
     // Of signs the first counts, and only where nothing was said in so many words.
     .filter((w, i, all) => w.plain || all.findIndex((o) => o.index === w.index) === i);
-  if (stages[0]!.fromDay === null) {
-    // Plants that stay are in the stage that was said last, whatever pot they have got into.
+  if (stays(crop)) {
+    // They are in the stage that was said last, whatever pot they have got into.
     const last = words.findLast((w) => w.plain && w.at <= age)?.index ?? indexOf(batch.stage);
     return stages[Math.max(0, last)]!;
   }

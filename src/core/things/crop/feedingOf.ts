@@ -3,7 +3,7 @@ import type { Crop } from './Crop';
 /** Weakly, and not more often than this, days: growers' consensus (10 to 14), whatever a label or a table says. */
 const LEAST_DAYS = 12;
 
-/** How often a crop is fed by its table, days. */
+/** The words of the crop table for how often a crop is fed, in days. */
 const RHYTHMS: Readonly<Record<string, number>> = { weekly: 7, fortnightly: 14 };
 
 /** When feeding begins, how strong a feed is, and how many days lie between two; null where its table counts waterings, months or seasons. */
