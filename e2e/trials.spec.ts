@@ -89,6 +89,16 @@ test.describe('the demo', () => {
     const row = (code: string) => page.getByRole('list', { name: 'Trays of the trial' }).getByRole('listitem').filter({ hasText: code });
     const dose = async (code: string) => Number(/([\d.]+) mol/.exec(await row(code).innerText())?.[1]);
     await expect(row('K7')).toContainText('so far', { timeout: 60_000 });
+    // Its lamps were hung higher on the way: until then the trays had more. Where only the drawing was put right, they did not.
+    const onTheWay = page.getByRole('region', { name: 'Changed on the way' });
+    await expect(onTheWay).toContainText(/tier \d: lamps 4 cm higher since/);
+    const soFar = async () => Number(/(\d+) so far/.exec(await row('K7').innerText())?.[1]);
+    const counted = await soFar();
+    await onTheWay.getByRole('button', { name: /^It was so all along/ }).click();
+    await expect(onTheWay).toHaveCount(0);
+    await expect.poll(soFar, { timeout: 60_000 }).toBeLessThan(counted);
+    await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+    await expect.poll(soFar, { timeout: 60_000 }).toBe(counted);
     const [k7, m3] = [await dose('K7'), await dose('M3')];
     expect(k7).toBeGreaterThan(1.5 * m3);
     const job = page.getByRole('list', { name: 'Jobs of today' }).getByRole('listitem').filter({ hasText: 'change places' });
@@ -105,6 +115,7 @@ test.describe('the demo', () => {
     await go(page, '/season/trials/demo-trial-mat');
     await expect.poll(() => dose('K7'), { timeout: 60_000 }).toBeCloseTo(m3, 0);
     expect(await dose('M3')).toBeCloseTo(k7, 0);
+    await expect(onTheWay).toContainText('trays moved');
     // Ended, it keeps what each tray had been given, whatever becomes of the tray.
     await page.getByRole('button', { name: 'End the trial today' }).click();
     await expect(row('K7')).toContainText('in all', { timeout: 60_000 });

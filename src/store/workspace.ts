@@ -9,9 +9,10 @@ import type { BenchStand, BenchTier } from '../core/answer/stand/benchStand';
 import type { SettingsFor, SettingsQuestion } from '../core/plan/advice/settingsFor';
 import type { Treatment } from '../core/judge/clinic/Cause';
 import type { MendQuestion, PlanMend } from '../core/plan/clinic/mendByPlan';
+import type { TrialAsked } from '../core/plan/trial/givenSoFar';
 import type { EqualDose } from '../core/plan/trial/equalDose';
 import type { TrialResult } from '../core/plan/trial/resultOf';
-import type { Trial } from '../core/site/trial/Trial';
+import type { TrayHad, Trial } from '../core/site/trial/Trial';
 import type { LampsAtPlace, PlantAsked } from '../core/plan/daylight/lampsAtPlaces';
 import type { TierCapacity, CapacityAsked, MoreAsked, LightWays } from '../core/plan/buying/capacity';
 import type { CompareAsked, LampFit } from '../core/plan/buying/compareLamps';
@@ -30,6 +31,7 @@ import { followBench } from './bench/followBench';
 import { createSunCache } from '../core/answer/daylight/litByWindow';
 import { followLeaving } from './light/followLeaving';
 import { countBurned } from '../core/site/ownLamps/hangingOf';
+import { rememberTiers } from '../core/site/trial/rememberTiers';
 import { asOf } from '../core/answer/stand/asOf';
 import { tables } from '../core/things/tables/libraryTables';
 import type { ChartAsked, ChartOnTheWay, HangChart } from '../core/plan/hang/HangChart';
@@ -101,6 +103,8 @@ export interface Workspace {
   settingsFor(question: SettingsQuestion): Promise<SettingsFor>;
   /** How the arms of a trial come to the same dose. */
   equalDoseOf(trial: Trial): Promise<EqualDose>;
+  /** What each tray of a trial has been given until today, by its code. */
+  givenInTrial(site: Site, trial: TrialAsked): Promise<ReadonlyMap<string, TrayHad>>;
   /** What a trial shows: exact tests may look at hundreds of thousands of assignments. */
   resultOfTrial(trial: Trial): Promise<TrialResult>;
   /** Treatments of a tray that are changes of the plan, each worked out. */
@@ -169,6 +173,7 @@ export function createWorkspace(language: string): Workspace {
     void keptCharts.keep(asked, chart);
     return chart;
   };
+  const givenInTrial: Workspace['givenInTrial'] = async (site, trial) => threads.advisor().given(site, trial, days.getState().today);
   const practice = createPractice(house, { sites, days, lightOfStand });
 
   const check = checkWatch(sites, lights, profiles, (which) => (threads.isOpen ? threads.lane(which) : null));
@@ -181,7 +186,7 @@ export function createWorkspace(language: string): Workspace {
       if (threads.isOpen) return;
       threads.open();
       check.begin();
-      const stopFollowing = followLeaving(sites, lightOfStand, () => days.getState().today);
+      const stopFollowing = followLeaving(sites, lightOfStand, givenInTrial);
       ends.push(() => {
         stopFollowing();
         check.end();
@@ -193,7 +198,8 @@ export function createWorkspace(language: string): Workspace {
     const settleToday = () =>
       settleTo(sites, (site, before) => {
         const { today } = days.getState();
-        return asOf(before ? countBurned(before, site, today) : site, today, tables, suns);
+        const written = before ? rememberTiers(before, countBurned(before, site, today), today) : site;
+        return asOf(written, today, tables, suns);
       });
     ends.push(days.subscribe(settleToday));
     settleToday();
@@ -261,6 +267,7 @@ export function createWorkspace(language: string): Workspace {
     advise: (question, onJudged) => threads.advisor().advise({ ...question, day: days.getState().today }, onJudged),
     settingsFor: async (question) => threads.advisor().settings(question),
     resultOfTrial: async (trial) => threads.advisor().trialResult(trial),
+    givenInTrial,
     equalDoseOf: async (trial) => threads.advisor().equalDose(sites.getState().site, trial),
     mendsOf: async (question, treatments) => threads.advisor().mends({ ...question, day: days.getState().today }, treatments),
     compareLamps: async (question) => threads.advisor().compareLamps(question),

@@ -21,7 +21,7 @@ export function chartKeyOf({ site, standId, from, timerStep_min }: ChartAsked, b
   const stands = site.stands.filter((s) => s.id === standId);
   const here = new Set(stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => y.batchId))));
   const batches = site.batches.filter((b) => here.has(b.id));
-  const without = { season: null, clinic: [], trials: [], jobMarks: [], safety: [] };
+  const without = { season: null, clinic: [], trials: [], earlier: [], jobMarks: [], safety: [] };
   // As the file has it: the same whether it was read from there or is just being made.
   return sealOf(JSON.stringify([build, standId, from, timerStep_min, writeSite({ ...site, ...without, stands, batches })]));
 }

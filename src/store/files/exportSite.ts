@@ -41,6 +41,7 @@ function only(site: Site, standIds: readonly string[]): Site {
     trials: site.trials
       .filter((t) => t.trays.some((y) => y.trayId !== null && trays.has(y.trayId)))
       .map((t) => ({ ...t, trays: t.trays.map((y) => (y.trayId !== null && trays.has(y.trayId) ? y : { ...y, trayId: null })) })),
+    earlier: site.earlier.filter((e) => tiers.some((t) => t.id === e.tierId)),
     safety: site.safety.filter((s) => standIds.includes(s.standId)),
     jobMarks: [],
     spares: [],

@@ -16,7 +16,7 @@ import { addTrial } from '../../core/site/stand/changeTrials';
 import type { Trial } from '../../core/site/trial/Trial';
 import { plainOwnLamp } from '../../core/site/ownLamps/changeOwnLamps';
 import type { OwnLamp } from '../../core/site/lamp/OwnLamp';
-import type { Site } from '../../core/site/stand/Site';
+import type { Site, Tier } from '../../core/site/stand/Site';
 import { passedBy } from '../../core/site/window/Window';
 import { demoSite } from '../site/demoSite';
 import { keepLamp } from '../site/setUpVerbs';
@@ -27,7 +27,7 @@ import { distanceOf } from '../../core/site/reading/Reading';
 import { guessColumns, readTable } from '../../core/measure/reading/readingTable';
 import { takeReading } from '../../core/measure/reading/takeReading';
 import { keepReadings } from '../../core/site/stand/changeReadings';
-import { dayFrom } from '../../core/units/day';
+import { dayFrom, type Day } from '../../core/units/day';
 import { unsoundIn } from '../form/unsoundIn';
 import { exportSite } from './exportSite';
 import { mergeSite, mergeStands } from './mergeSite';
@@ -325,6 +325,41 @@ test('a file of version 17, written before trials knew when their trays changed 
   expect(read(exportSite(old))).toEqual(old);
 });
 
+test('a file of version 18, written before settings of tiers were written down, is brought up to date: none was, and trials are as they were', () => {
+  const old = read(readFileSync('test/fixtures/site-version-18.json', 'utf8'));
+  expect(old.earlier).toEqual([]);
+  const running = old.trials.find((t) => t.ended === null)!;
+  expect(running.moves).toHaveLength(2);
+  expect(running.trays.map((row) => row.had?.mol_per_m2)).toEqual([101.5, undefined]);
+  expect(read(exportSite(old))).toEqual(old);
+});
+
+test('how tiers were set earlier goes out and comes in as it is, with the tiers that it is of, and under their new names', () => {
+  const old = read(readFileSync('test/fixtures/site-version-18.json', 'utf8'));
+  const [first, second] = old.stands.flatMap((s) => s.tiers).filter((t) => t.trays.length > 0 && t.fittings.length > 0);
+  const of = (t: Tier, until: Day) => ({
+    tierId: t.id,
+    until,
+    lit_min: 840,
+    fittings: t.fittings,
+    trays: t.trays,
+  });
+  const written: Site = { ...old, earlier: [of(first!, 20_000), of(first!, 20_002), of(second!, 20_002)] };
+  const text = exportSite(written);
+  expect(read(text)).toEqual(written);
+  expect(codes(text.replace('"until": "2024-10-04"', '"until": "soon"'))).toEqual(['site/isDay earlier[0].until']);
+  const merged = mergeSite(written, written);
+  const came = merged.earlier.slice(3);
+  expect(came.map((e) => e.until)).toEqual([20_000, 20_002, 20_002]);
+  const tiers = merged.stands.slice(old.stands.length).flatMap((s) => s.tiers);
+  for (const e of came) {
+    const tier = tiers.find((t) => t.id === e.tierId)!;
+    expect([e.trays, e.fittings.map((f) => f.id)]).toEqual([tier.trays, tier.fittings.map((f) => f.id)]);
+  }
+  const { id } = old.stands.find((s) => !s.tiers.some((t) => t.id === first!.id || t.id === second!.id))!;
+  expect(read(exportSite(written, [id])).earlier).toEqual([]);
+});
+
 test('the light that a batch was grown in goes out and comes in as it is', () => {
   const base = demoSite('en-GB', null);
   const grown: Site = { ...base, batches: base.batches.map((b, i) => (i === 0 ? { ...b, grownIn: { dli: 12.5, area_m2: 0.28 } } : b)) };
@@ -530,7 +565,7 @@ test('broken, deep, huge and foreign files are refused with the place', () => {
   expect(codes(text.replace('"stands": [', '"stands": [[], '))).toEqual(['file/list-in-list stands[0]']);
   expect(codes(text.replace('"tiers": [', '"tiers": [[{}], '))).toEqual(['file/list-in-list stands[0].tiers[0]']);
   expect(codes('{"shelves": []}')).toEqual(['site/foreign format']);
-  expect(codes(text.replace('"version": 18', '"version": 19'))).toEqual(['site/newer version']);
+  expect(codes(text.replace('"version": 19', '"version": 20'))).toEqual(['site/newer version']);
   expect(codes(text.replace('"seedling"', '"<script>"'))).toEqual(['site/isIn batches[0].stage']);
   expect(codes(text.replace(/"price_per_kWh": [\d.]+/, '"price_per_kWh": 1e999'))[0]).toMatch('price_per_kWh');
 });

@@ -133,6 +133,15 @@ export function mergeSite(site: Site, other: Site): Site {
         deviations: t.deviations.map((d) => ({ ...d, id: rename(d.id) })),
       })),
     ],
+    earlier: [
+      ...site.earlier,
+      ...other.earlier.map((e) => ({
+        ...e,
+        tierId: rename(e.tierId),
+        fittings: e.fittings.map((f) => ({ ...f, id: rename(f.id), lampId: lampId(f.lampId) })),
+        trays: e.trays.map((y) => ({ ...y, id: rename(y.id), batchId: rename(y.batchId) })),
+      })),
+    ],
     lampPrices: [
       ...site.lampPrices,
       ...other.lampPrices
@@ -167,6 +176,7 @@ export function mergeStands(site: Site, then: Site): Site {
     lampPrices: [],
     clinic: [],
     trials: [],
+    earlier: [],
     cropNotes: [],
   });
 }

@@ -29,6 +29,7 @@ const toShow = (site: Site): Site => ({
   season: null,
   clinic: [],
   trials: [],
+  earlier: [],
   safety: [],
   jobMarks: [],
   lampPrices: [],

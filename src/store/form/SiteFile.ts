@@ -36,6 +36,10 @@ import { MOST_BANDS } from '../../core/site/stand/changePrices';
 import { MOST_SAFETY } from '../../core/site/safety/SafetyMark';
 import { MOST_TRIALS } from '../../core/site/trial/Trial';
 import { ClinicCaseFile } from './ClinicFile';
+import { MOST_EARLIER } from '../../core/site/trial/rememberTiers';
+import { EarlierTierFile } from './EarlierTierFile';
+import { FittingFile, TravelFile } from './FittingFile';
+import { TrayFile } from './TrayFile';
 import { TrialFile } from './TrialFile';
 import { IsDay } from './IsDay';
 import { MOST_PRICES } from '../../core/site/stand/changePrices';
@@ -44,8 +48,6 @@ import { SeasonPlanFile } from './PlannedFile';
 import { MOST_WINDOWS } from '../../core/site/window/Window';
 import { AtWindowFile, ClimateFile, PlaceFile, WindowFile } from './WindowFile';
 import { MOST_TILT } from '../../core/site/stand/poseOf';
-import { HANGER_KINDS, type HangerKind } from '../../core/site/stand/Hanger';
-import { LONGEST_TRAVEL, TRAVEL_WAYS, type Travel } from '../../core/things/lamp/Travel';
 import { STAND_KINDS, type StandKind } from '../../core/site/stand/Site';
 import { AGE_VIEWS, type AgeView } from '../../core/things/lamp/ageing';
 import { FLUX_BASES, LAMP_SHAPES, type FluxBasis, type LampShape } from '../../core/things/lamp/Lamp';
@@ -58,48 +60,6 @@ import { finite } from './finite';
 
 const MATERIALS = materialLibrary.map((m) => m.id);
 const METERS = meterLibrary.map((m) => m.id);
-
-export class TravelFile {
-  @IsIn(TRAVEL_WAYS) along!: Travel['along'];
-  @IsNumber(finite) @Min(0.01) @Max(LONGEST_TRAVEL) length_m!: number;
-}
-
-export class HangerFile {
-  @IsIn(HANGER_KINDS) kind!: HangerKind;
-  @IsNumber(finite) @Min(0.001) @Max(0.5) step_m!: number;
-  @IsOptional() @IsNumber(finite) @Min(0) @Max(1000) load_kg!: number | null;
-}
-
-export class FittingFile {
-  @IsString() @MaxLength(80) id!: string;
-  @IsString() @MaxLength(80) lampId!: string;
-  @IsNumber(finite) @Min(-10) @Max(30) x_m!: number;
-  @IsNumber(finite) @Min(-10) @Max(30) y_m!: number;
-  @IsNumber(finite) @Min(0) @Max(10) face_m!: number;
-  @IsNumber(finite) @Min(-7) @Max(7) turn_rad!: number;
-  @IsOptional() @IsNumber(finite) @Min(-MOST_TILT) @Max(MOST_TILT) tilt_rad?: number;
-  @IsOptional() @IsObject() @ValidateNested() @Type(() => TravelFile) travel?: TravelFile;
-  @IsObject() @ValidateNested() @Type(() => HangerFile) hanger!: HangerFile;
-  @IsOptional() @IsNumber(finite) @Min(0.01) @Max(1) dim?: number;
-}
-
-export class TrayFile {
-  @IsString() @MaxLength(80) id!: string;
-  @IsOptional() @IsString() @MaxLength(80) containerId!: string | null;
-  @IsNumber(finite) @Min(0.01) @Max(3) length_m!: number;
-  @IsNumber(finite) @Min(0.01) @Max(3) width_m!: number;
-  @IsNumber(finite) @Min(0) @Max(1) height_m!: number;
-  @IsNumber(finite) @Min(0.01) @Max(3) insideLength_m!: number;
-  @IsNumber(finite) @Min(0.01) @Max(3) insideWidth_m!: number;
-  @IsNumber(finite) @Min(-10) @Max(30) x_m!: number;
-  @IsNumber(finite) @Min(-10) @Max(30) y_m!: number;
-  @IsBoolean() turned!: boolean;
-  @IsInt() @Min(0) @Max(20) risers!: number;
-  @IsNumber(finite) @Min(0.005) @Max(0.5) riserHeight_m!: number;
-  @IsOptional() @IsString() @MaxLength(80) coverId!: string | null;
-  @IsString() @MaxLength(80) label!: string;
-  @IsString() @MaxLength(80) batchId!: string;
-}
 
 /** A lamp that was lit, from the middle of the tier. */
 export class LitLampFile {
@@ -364,7 +324,7 @@ export class SafetyMarkFile {
 /** A site as it is written to disk and to exported files. See migrate.ts for its version. Lengths in metres; units stand in the names. */
 export class SiteFile {
   @Equals('copper-noon/site') format!: 'copper-noon/site';
-  @Equals(18) version!: 18;
+  @Equals(19) version!: 19;
   @Matches(/^[A-Z]{3}$/) currency!: string;
   @IsNumber(finite) @Min(0) @Max(1e6) price_per_kWh!: number;
   @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => StandFile) stands!: StandFile[];
@@ -390,5 +350,6 @@ export class SiteFile {
   @IsArray() @ArrayMaxSize(MOST_CASES) @ValidateNested({ each: true }) @Type(() => ClinicCaseFile) clinic!: ClinicCaseFile[];
   @IsArray() @ArrayMaxSize(MOST_TRIALS) @ValidateNested({ each: true }) @Type(() => TrialFile) trials!: TrialFile[];
   @IsArray() @ArrayMaxSize(MOST_SAFETY) @ValidateNested({ each: true }) @Type(() => SafetyMarkFile) safety!: SafetyMarkFile[];
+  @IsArray() @ArrayMaxSize(MOST_EARLIER) @ValidateNested({ each: true }) @Type(() => EarlierTierFile) earlier!: EarlierTierFile[];
   @IsOptional() @IsObject() @ValidateNested() @Type(() => SeasonPlanFile) season!: SeasonPlanFile | null;
 }

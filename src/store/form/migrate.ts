@@ -9,7 +9,7 @@ import { CORD } from '../../core/site/stand/Hanger';
 import { ON_THE_FLOOR, SHELF } from '../../core/site/stand/plain';
 
 /** The version of the file that is written today. */
-export const VERSION = 18;
+export const VERSION = 19;
 
 /**
  * Brings the file of an older version up to today's, step by step. What is not as the older version promised is left as
@@ -37,6 +37,7 @@ export const VERSION = 18;
  *     16 → 17: batches may remember the light that they were grown in. Before, none did.
  *     17 → 18: trials know on which days their trays changed places, and what a tray that is gone had been given; corrected
  *            entries keep the air, the EC and the leaf sign that stood there. Before, none did.
+ *     18 → 19: how tiers with trays of a trial were set earlier is written down. Before, they are taken to have been set as they were then.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;
@@ -56,7 +57,8 @@ export function migrate(data: Record<string, unknown>): Record<string, unknown> 
   const fifteenth = fourteenth.version === 14 ? { ...fourteenth, version: 15 } : fourteenth;
   const sixteenth = fifteenth.version === 15 ? { ...fifteenth, version: 16 } : fifteenth;
   const seventeenth = sixteenth.version === 16 ? { ...sixteenth, version: 17 } : sixteenth;
-  return seventeenth.version === 17 ? { ...seventeenth, version: 18 } : seventeenth;
+  const eighteenth = seventeenth.version === 17 ? { ...seventeenth, version: 18 } : seventeenth;
+  return eighteenth.version === 18 ? { earlier: [], ...eighteenth, version: 19 } : eighteenth;
 }
 
 const toVersion2 = (data: Record<string, unknown>) => withTiers({ ...data, version: 2 }, (tier) => ({ readings: [], ...tier }));

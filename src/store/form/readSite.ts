@@ -6,6 +6,9 @@ import { dayOf, type Day } from '../../core/units/day';
 import { atWindowOf, placeOfFile, windowOfFile } from './WindowFile';
 import { caseOf } from './ClinicFile';
 import { ownLampOf } from './OwnLampFile';
+import { earlierOf } from './EarlierTierFile';
+import { fittingOf, travelOf } from './FittingFile';
+import { trayOf } from './TrayFile';
 import { trialOf, trialProblems } from './TrialFile';
 import { seasonOf, seasonProblems } from './PlannedFile';
 import { cropOfFile, cropProblems } from './ownCrops';
@@ -16,14 +19,13 @@ import { spectrumLibrary } from '../../core/light/spectrum/spectrumLibrary';
 import { isDark } from '../../core/light/spectrum/Spectrum';
 import { fail, ok, type Problem, type Result } from '../../core/units/result';
 import type { Site } from '../../core/site/stand/Site';
-import type { Travel } from '../../core/things/lamp/Travel';
 import { coverOf } from '../../core/things/container/coverLibrary';
 import { tables } from '../../core/things/tables/libraryTables';
 import { listInList } from './readJson';
 import { migrate, VERSION } from './migrate';
 import { problemsOf } from './problemsOf';
 import type { LitLamp, Reading } from '../../core/site/reading/Reading';
-import { SiteFile, type LampFile, type LitLampFile, type ReadingFile, type TravelFile } from './SiteFile';
+import { SiteFile, type LampFile, type LitLampFile, type ReadingFile } from './SiteFile';
 
 /** Reads a saved or imported site. Every problem is reported at once, each with its place. */
 export function readSite(data: unknown): Result<Site> {
@@ -81,35 +83,8 @@ export function siteOf(file: SiteFile): Site {
         timerId: t.programmeId,
         daylight: t.daylight ? { dli: t.daylight.dli_mol, from_min: t.daylight.from_min, to_min: t.daylight.to_min } : null,
         rotation: t.rotation ? { kind: t.rotation.kind, every: t.rotation.every, from: dayOf(t.rotation.from) } : null,
-        fittings: t.fittings.map((f) => ({
-          id: f.id,
-          lampId: f.lampId,
-          x: f.x_m,
-          y: f.y_m,
-          face: f.face_m,
-          turn: f.turn_rad,
-          ...(f.tilt_rad ? { tilt: f.tilt_rad } : {}),
-          ...(f.travel ? { travel: travelOf(f.travel) } : {}),
-          hanger: { kind: f.hanger.kind, step: f.hanger.step_m, load: f.hanger.load_kg ?? null },
-          ...(f.dim == null || f.dim === 1 ? {} : { dim: f.dim }),
-        })),
-        trays: t.trays.map((y) => ({
-          id: y.id,
-          containerId: y.containerId ?? null,
-          length: y.length_m,
-          width: y.width_m,
-          height: y.height_m,
-          insideLength: y.insideLength_m,
-          insideWidth: y.insideWidth_m,
-          x: y.x_m,
-          y: y.y_m,
-          turned: y.turned,
-          risers: y.risers,
-          riserHeight: y.riserHeight_m,
-          coverId: y.coverId ?? null,
-          label: y.label,
-          batchId: y.batchId,
-        })),
+        fittings: t.fittings.map(fittingOf),
+        trays: t.trays.map(trayOf),
         readings: readingsOf(t.readings),
         fits: t.fits.map((f) => ({
           id: f.id,
@@ -163,6 +138,7 @@ export function siteOf(file: SiteFile): Site {
     clinic: file.clinic.map(caseOf),
     trials: file.trials.map(trialOf),
     safety: file.safety.map((m) => ({ standId: m.standId, cautionId: m.cautionId, day: dayOf(m.day), of: m.of })),
+    earlier: file.earlier.map(earlierOf),
     lampPrices: file.lampPrices.map((p) => ({ lampId: p.lampId, price: p.price, day: dayOf(p.day) })),
     jobMarks: file.jobMarks.map((m) => ({ key: m.key, day: dayOf(m.day), state: m.state, until: m.until ? dayOf(m.until) : null })),
     season: file.season ? seasonOf(file.season) : null,
@@ -267,8 +243,6 @@ const litOf = (l: LitLampFile): LitLamp => ({
   ...(l.tilt_rad ? { tilt: l.tilt_rad } : {}),
   ...(l.travel ? { travel: travelOf(l.travel) } : {}),
 });
-
-const travelOf = ({ along, length_m }: TravelFile): Travel => ({ along, length: length_m });
 
 const radOf = (deg: number | null | undefined) => (deg === null || deg === undefined ? null : (deg * Math.PI) / 180);
 

@@ -26,7 +26,7 @@ export function unsoundIn(before: Site, after: Site): Problem[] {
     return found > most ? [{ code: 'site/arrayMaxSize', at, found, expected: String(most) }] : [];
   });
   if (counts.length > 0) return counts;
-  const old = new Set<unknown>([...before.stands, ...before.batches, ...before.timers, ...before.lamps]);
+  const old = new Set<unknown>([...before.stands, ...before.batches, ...before.timers, ...before.lamps, ...before.earlier]);
   const stands = after.stands.filter((s) => !old.has(s));
   const tiers = stands.flatMap((s) => s.tiers);
   const batchIds = new Set(tiers.flatMap((t) => t.trays.map((y) => y.batchId)));
@@ -43,6 +43,7 @@ export function unsoundIn(before: Site, after: Site): Problem[] {
     batches: after.batches.filter((b) => batchIds.has(b.id) || !old.has(b) || after.crops !== before.crops),
     timers: after.timers.filter((p) => timerIds.has(p.id) || !old.has(p)),
     lamps: after.lamps.filter((l) => lampIds.has(l.id) || !old.has(l)),
+    earlier: after.earlier.filter((e) => !old.has(e)),
   };
   const read = readSite(writeSite(part));
   return read.ok ? [] : [...read.problems];

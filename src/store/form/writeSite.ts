@@ -2,23 +2,25 @@ import type { KeptChartFile, LoggedBeforeFile, LoggedFile } from './SeasonFile';
 import type { Logged, LoggedBefore } from '../../core/site/stand/Logged';
 import type { Lamp } from '../../core/things/lamp/Lamp';
 import type { Site } from '../../core/site/stand/Site';
-import type { Travel } from '../../core/things/lamp/Travel';
 import type { LitLamp, Reading } from '../../core/site/reading/Reading';
 import { isoOf, type Day } from '../../core/units/day';
 import type { KeptChart } from '../../core/site/hang/KeptChart';
 import { writeAtWindow, writePlace, writeWindow } from './WindowFile';
 import { writeCase } from './ClinicFile';
 import { writeOwnLamp } from './OwnLampFile';
+import { writeEarlier } from './EarlierTierFile';
+import { writeFitting, writeTravel } from './FittingFile';
+import { writeTray } from './TrayFile';
 import { writeTrial } from './TrialFile';
 import { writeSeason } from './PlannedFile';
 import { writeCrop } from './ownCrops';
-import type { LampFile, LitLampFile, ReadingFile, SiteFile, TravelFile } from './SiteFile';
+import type { LampFile, LitLampFile, ReadingFile, SiteFile } from './SiteFile';
 
 /** A site as plain data for storage and for files. */
 export function writeSite(site: Site): SiteFile {
   return {
     format: 'copper-noon/site',
-    version: 18,
+    version: 19,
     currency: site.currency,
     price_per_kWh: site.price_per_kWh,
     stands: site.stands.map((s) => ({
@@ -49,35 +51,8 @@ export function writeSite(site: Site): SiteFile {
         programmeId: t.timerId,
         daylight: t.daylight && { dli_mol: t.daylight.dli, from_min: t.daylight.from_min, to_min: t.daylight.to_min },
         rotation: t.rotation && { ...t.rotation, from: isoOf(t.rotation.from) },
-        fittings: t.fittings.map((f) => ({
-          id: f.id,
-          lampId: f.lampId,
-          x_m: f.x,
-          y_m: f.y,
-          face_m: f.face,
-          turn_rad: f.turn,
-          ...(f.tilt ? { tilt_rad: f.tilt } : {}),
-          ...(f.travel ? { travel: writeTravel(f.travel) } : {}),
-          hanger: { kind: f.hanger.kind, step_m: f.hanger.step, load_kg: f.hanger.load },
-          ...(f.dim === undefined || f.dim === 1 ? {} : { dim: f.dim }),
-        })),
-        trays: t.trays.map((y) => ({
-          id: y.id,
-          containerId: y.containerId,
-          length_m: y.length,
-          width_m: y.width,
-          height_m: y.height,
-          insideLength_m: y.insideLength,
-          insideWidth_m: y.insideWidth,
-          x_m: y.x,
-          y_m: y.y,
-          turned: y.turned,
-          risers: y.risers,
-          riserHeight_m: y.riserHeight,
-          coverId: y.coverId,
-          label: y.label,
-          batchId: y.batchId,
-        })),
+        fittings: t.fittings.map(writeFitting),
+        trays: t.trays.map(writeTray),
         readings: writeReadings(t.readings),
         fits: t.fits.map((f) => ({
           id: f.id,
@@ -128,6 +103,7 @@ export function writeSite(site: Site): SiteFile {
     clinic: site.clinic.map(writeCase),
     trials: site.trials.map(writeTrial),
     safety: site.safety.map(({ day, ...m }) => ({ ...m, day: isoOf(day) })),
+    earlier: site.earlier.map(writeEarlier),
     lampPrices: site.lampPrices.map(({ day, ...p }) => ({ ...p, day: isoOf(day) })),
     jobMarks: site.jobMarks.map((m) => ({
       key: m.key,
@@ -224,8 +200,6 @@ const writeLit = (l: LitLamp): LitLampFile => ({
   ...(l.tilt ? { tilt_rad: l.tilt } : {}),
   ...(l.travel ? { travel: writeTravel(l.travel) } : {}),
 });
-
-const writeTravel = ({ along, length }: Travel): TravelFile => ({ along, length_m: length });
 
 const degOf = (rad: number | null) => (rad === null ? null : (rad * 180) / Math.PI);
 

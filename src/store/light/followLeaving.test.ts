@@ -5,6 +5,7 @@ import { MOL_SECONDS } from '../../core/judge/dli/dli';
 import { daylightDli } from '../../core/judge/dli/LightDay';
 import { designOf, reviewTrial } from '../../core/plan/trial/designOf';
 import { efficiencyOf } from '../../core/plan/trial/efficiencyOf';
+import { givenSoFar } from '../../core/plan/trial/givenSoFar';
 import { groupsOf } from '../../core/plan/trial/learnedOf';
 import { trialPlacesOf } from '../../core/plan/trial/trialPlaces';
 import { letLeave, logIt } from '../../core/site/growth/changeGrowth';
@@ -35,7 +36,7 @@ function opened(from: Site = start) {
       asked.push(of.stand.id);
       return answerBench(questionOfStand(of, null));
     },
-    () => TODAY,
+    async (of, trial) => givenSoFar(of, trial, TODAY, tables),
   );
   const site = () => sites.getState().site;
   const grownIn = () => site().batches.find((b) => b.id === tray.batchId)?.grownIn;
@@ -97,7 +98,8 @@ test('nothing is asked while a tray stands, of a batch that nothing is known of,
 
 /** A trial of the demo's two celery trays, for a week so far. */
 const trial: Trial = { ...start.trials.find((t) => t.ended === null)!, id: 'x', starts: TODAY - 7, ends: null, moves: [] };
-const running: Site = { ...start, trials: [trial] };
+/** Plants stay as they are, so that every day gives the same. */
+const running: Site = { ...start, trials: [trial], earlier: [], batches: start.batches.map((b) => ({ ...b, sown: null })) };
 const hadIn = (site: Site) => site.trials[0]!.trays.map((row) => row.had);
 
 test('a tray of a trial that is taken away, and all trays of one that ends, keep what they had been given and how they stood', async () => {
@@ -136,7 +138,9 @@ test('a trial is reviewed by how its trays stood, when they are gone', async () 
   expect(after.arms.map((arm) => ({ ...arm, dli: 0, distance_m: 0 }))).toEqual(then.arms.map((arm) => ({ ...arm, dli: 0, distance_m: 0 })));
   after.arms.forEach((arm, i) => expect(arm.dli!).toBeCloseTo(then.arms[i]!.dli!, 2));
   after.arms.forEach((arm, i) => expect(arm.distance_m!).toBeCloseTo(then.arms[i]!.distance_m!, 3));
-  expect(efficiencyOf({ ...site().trials[0]!, outcome: { ...trial.outcome, unit: 'g' } }, new Map(), TODAY)).not.toBeNull();
+  expect(
+    efficiencyOf({ ...site().trials[0]!, outcome: { ...trial.outcome, unit: 'g' } }, givenSoFar(site(), site().trials[0]!, TODAY, tables)),
+  ).not.toBeNull();
   // What was never drawn is not said to be alike.
   const nowhere = { ...trial, factor: 'distance' as const, trays: trial.trays.map((row) => ({ ...row, trayId: null })) };
   expect(reviewTrial(nowhere, places).codes).not.toContain('NO_CONTRAST');

@@ -1,13 +1,11 @@
 import type { BenchAnswer } from '../../core/answer/bench/BenchQuestion';
 import { benchStandOf, type BenchStand } from '../../core/answer/stand/benchStand';
 import { grownInOf, leavingOf, withGrownIn } from '../../core/plan/trial/grownIn';
-import { closingIn, givenUntil, withHad, type Closing } from '../../core/plan/trial/hadLight';
-import { trialPlacesOf } from '../../core/plan/trial/trialPlaces';
+import { closingIn, toWriteDown, withHad, type Closing } from '../../core/plan/trial/hadLight';
 import type { Change } from '../../core/site/stand/change';
 import type { Site } from '../../core/site/stand/Site';
-import type { Trial } from '../../core/site/trial/Trial';
+import type { TrayHad, Trial } from '../../core/site/trial/Trial';
 import { tables } from '../../core/things/tables/libraryTables';
-import type { Day } from '../../core/units/day';
 import { adoptSite, type SiteStore } from '../site/siteStore';
 
 /**
@@ -18,18 +16,13 @@ import { adoptSite, type SiteStore } from '../site/siteStore';
  *
  * @returns stops following
  */
-export function followLeaving(sites: SiteStore, lightOfStand: (stand: BenchStand) => Promise<BenchAnswer>, today: () => Day): () => void {
+export function followLeaving(
+  sites: SiteStore,
+  lightOfStand: (stand: BenchStand) => Promise<BenchAnswer>,
+  givenInTrial: (site: Site, trial: Trial) => Promise<ReadonlyMap<string, TrayHad>>,
+): () => void {
   let before = sites.getState().site;
   let stopped = false;
-
-  /** Stands of a site that carry some trays, with their light. */
-  const litOf = (site: Site, isMeant: (tray: { readonly id: string; readonly batchId: string }) => boolean) =>
-    Promise.all(
-      site.stands
-        .filter((s) => s.tiers.some((t) => t.trays.some(isMeant)))
-        .map((s) => benchStandOf(site, s, tables))
-        .map(async (stand) => ({ stand, answer: await lightOfStand(stand) })),
-    );
 
   function write(change: Change): void {
     const { site: now } = sites.getState();
@@ -37,15 +30,16 @@ export function followLeaving(sites: SiteStore, lightOfStand: (stand: BenchStand
   }
 
   async function rememberBatch(site: Site, batchId: string): Promise<void> {
-    const grownIn = grownInOf(batchId, await litOf(site, (y) => y.batchId === batchId));
+    const stands = site.stands
+      .filter((s) => s.tiers.some((t) => t.trays.some((y) => y.batchId === batchId)))
+      .map((s) => benchStandOf(site, s, tables));
+    const lit = await Promise.all(stands.map(async (stand) => ({ stand, answer: await lightOfStand(stand) })));
+    const grownIn = grownInOf(batchId, lit);
     if (grownIn) write(withGrownIn(batchId, grownIn));
   }
 
-  async function rememberTrial(site: Site, trial: Trial, closing: Closing, day: Day): Promise<void> {
-    // Those that stay may have stood where one of these stands now.
-    const ids = new Set(trial.trays.map((row) => row.trayId));
-    const places = trialPlacesOf(await litOf(site, (y) => ids.has(y.id)));
-    write(withHad(closing, givenUntil(trial, closing.codes, places, day)));
+  async function rememberTrial(site: Site, trial: Trial, closing: Closing): Promise<void> {
+    write(withHad(closing, toWriteDown(await givenInTrial(site, trial), closing)));
   }
 
   const end = sites.subscribe(({ site }) => {
@@ -55,7 +49,7 @@ export function followLeaving(sites: SiteStore, lightOfStand: (stand: BenchStand
     for (const id of leavingOf(was, site)) void rememberBatch(was, id).catch(() => undefined);
     for (const closing of closingIn(was, site)) {
       const trial = site.trials.find((t) => t.id === closing.trialId)!;
-      void rememberTrial(was, trial, closing, today()).catch(() => undefined);
+      void rememberTrial(was, trial, closing).catch(() => undefined);
     }
   });
   return () => {

@@ -13,15 +13,16 @@ const isPlain = (value: unknown): value is Plain => typeof value === 'object' &&
 
 /**
  * What a thing of a list is called: by its id; ticks of jobs by their key, trays of a trial by the code on them, cautions that were seen to by
- * themselves and their stand, prices and spares by their lamp, trips by their days; words by themselves. Null: it has no name.
+ * themselves and their stand, prices and spares by their lamp, trips by their days, what a tier was set to by it and its last day; words by themselves. Null: it has no name.
  */
 export function nameInList(thing: unknown): string | null {
   if (typeof thing === 'string') return thing;
   if (!isPlain(thing)) return null;
-  const { id, key, code, cautionId, standId, lampId, from, to } = thing;
+  const { id, key, code, cautionId, standId, lampId, from, to, tierId, until } = thing;
   const isTrip = typeof from === 'number' && typeof to === 'number' && Object.keys(thing).length === 2;
   const seenTo = typeof cautionId === 'string' ? `${cautionId} ${String(standId)}` : undefined;
-  const name = id ?? key ?? code ?? seenTo ?? lampId ?? (isTrip ? `${from} to ${to}` : null);
+  const setting = typeof tierId === 'string' && typeof until === 'number' ? `${tierId} until ${until}` : undefined;
+  const name = id ?? key ?? code ?? seenTo ?? setting ?? lampId ?? (isTrip ? `${from} to ${to}` : null);
   return typeof name === 'string' ? name : null;
 }
 

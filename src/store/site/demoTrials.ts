@@ -1,9 +1,9 @@
 import { addTrial } from '../../core/site/stand/changeTrials';
-import type { Site } from '../../core/site/stand/Site';
+import type { EarlierTier, Site } from '../../core/site/stand/Site';
 import type { Trial, TrialTrayRow } from '../../core/site/trial/Trial';
 import type { Day } from '../../core/units/day';
 
-/** Trials of the demo: one that runs with faults in its design, one that has ended. */
+/** Trials of the demo: one that runs with faults in its design and under lamps that were hung higher on the way, one that has ended. */
 export function withDemoTrials(site: Site, today: Day): Site {
   const trays = site.stands.filter((s) => !s.autoArranged).flatMap((s) => s.tiers.flatMap((t) => t.trays));
   const celery = trays.filter((y) => site.batches.some((b) => b.id === y.batchId && b.cropId === 'celery'));
@@ -74,5 +74,17 @@ export function withDemoTrials(site: Site, today: Day): Site {
     seed: 4,
     ended: today - 42,
   };
-  return addTrial(running)(addTrial(ended)(site));
+  const tier = site.stands.flatMap((s) => s.tiers).find((t) => t.trays.some((y) => y.id === running.trays[0]?.trayId));
+  const earlier: readonly EarlierTier[] = tier
+    ? [
+        {
+          tierId: tier.id,
+          until: today - 6,
+          lit_min: site.timers.find((p) => p.id === tier.timerId)!.lit_min,
+          fittings: tier.fittings.map((f) => ({ ...f, face: f.face - 0.04 })),
+          trays: tier.trays,
+        },
+      ]
+    : [];
+  return { ...addTrial(running)(addTrial(ended)(site)), earlier };
 }

@@ -2,7 +2,7 @@ import { leastPOfTrial, summariesOf } from '@/core/plan/trial/resultOf';
 import { noticeableOf, smallestNoticed } from '@/core/plan/trial/noticeableOf';
 import type { TrialPlace } from '@/core/plan/trial/trialPlaces';
 import { leaksOf, type Leak } from '@/core/plan/trial/leaksOf';
-import { scatterWhenSwapped } from '@/core/plan/trial/lightOfTrial';
+import { scatterWhenSwapped } from '@/core/plan/trial/scatterWhenSwapped';
 import type { DesignReview } from '@/core/judge/trial/reviewDesign';
 import { mean } from '@/core/judge/trial/moments';
 import type { Trial } from '@/core/site/trial/Trial';

@@ -1,12 +1,10 @@
 'use client';
 import { useMemo, useState } from 'react';
-import type { TrialPlace } from '@/core/plan/trial/trialPlaces';
 import { efficiencyOf } from '@/core/plan/trial/efficiencyOf';
 import { comparePairedScores, triangle } from '@/core/judge/trial/taste';
-import type { Trial } from '@/core/site/trial/Trial';
+import type { TrayHad, Trial } from '@/core/site/trial/Trial';
 import { NumberField } from '../parts/NumberField';
 import { TextBox } from '../parts/TextBox';
-import { useToday } from '../shell/WorkspaceContext';
 import { readScores } from './readScores';
 
 const n = (v: number | null | undefined) => (v === null || v === undefined ? '–' : String(Number(v.toPrecision(3))));
@@ -14,9 +12,8 @@ const interval = (lo: number | null | undefined, hi: number | null | undefined) 
   lo === null || lo === undefined ? 'no interval: too few trays' : `${n(lo)} to ${n(hi)}`;
 
 /** What a trial can be asked besides: grams for power and light, blind scores in pairs, three cups. */
-export function MorePanel({ trial, places }: { trial: Trial; places: ReadonlyMap<string, TrialPlace> }) {
-  const today = useToday();
-  const found = useMemo(() => efficiencyOf(trial, places, today), [trial, places, today]);
+export function MorePanel({ trial, given }: { trial: Trial; given: ReadonlyMap<string, TrayHad> }) {
+  const found = useMemo(() => efficiencyOf(trial, given), [trial, given]);
   return (
     <section aria-labelledby="more" className="space-y-3">
       <h2 id="more" className="text-xl font-semibold">
@@ -58,8 +55,8 @@ export function MorePanel({ trial, places }: { trial: Trial; places: ReadonlyMap
             </tbody>
           </table>
           <p className="pt-1 text-sm text-soft">
-            From {n(found.kwh[0])} and {n(found.kwh[1])} kWh a tray by the plan as it is now; a tray’s part of a tier’s power goes by its
-            area.
+            From {n(found.kwh[0])} and {n(found.kwh[1])} kWh a tray, day by day as lamps and hours were set; a tray’s part of a tier’s power
+            goes by its area.
           </p>
         </div>
       ) : (

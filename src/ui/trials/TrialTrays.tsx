@@ -1,10 +1,9 @@
 'use client';
 import { Plus, Shuffle, X } from 'lucide-react';
 import { codeFor, dealOut } from '@/core/plan/trial/dealOut';
-import { lightSoFar } from '@/core/plan/trial/lightOfTrial';
 import { dliOfPlace, type TrialPlace } from '@/core/plan/trial/trialPlaces';
 import { comesWithPlace } from '@/core/plan/trial/trialRounds';
-import { ARM_IDS, MOST_TRIAL_TRAYS, type ArmId, type Trial, type TrialTrayRow } from '@/core/site/trial/Trial';
+import { ARM_IDS, MOST_TRIAL_TRAYS, type ArmId, type TrayHad, type Trial, type TrialTrayRow } from '@/core/site/trial/Trial';
 import type { Site } from '@/core/site/stand/Site';
 import { undo } from '@/store/site/siteStore';
 import { CheckField } from '../parts/CheckField';
@@ -13,7 +12,7 @@ import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { SelectField } from '../parts/SelectField';
 import { TextField } from '../parts/TextField';
 import { say } from '../shell/toastStore';
-import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { dliNumber } from '../drawing/lightWords';
 import { batchName } from '../today/todayWords';
 import { ValuesField } from './ValuesField';
@@ -21,11 +20,13 @@ import { ValuesField } from './ValuesField';
 interface TrialTraysProps {
   trial: Trial;
   places: ReadonlyMap<string, TrialPlace>;
+  /** What each tray has been given until today, by its code. */
+  given: ReadonlyMap<string, TrayHad>;
   onChange(what: string, how: Partial<Trial>): void;
 }
 
 /** The arms, and which tray belongs to which: by a code that does not tell; what was measured of each. */
-export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
+export function TrialTrays({ trial, places, given, onChange }: TrialTraysProps) {
   const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
   const options = site.stands.flatMap((s) =>
@@ -39,8 +40,6 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
   const set = (code: string, how: Partial<TrialTrayRow>, what = 'change a tray of the trial') =>
     onChange(what, { trays: trial.trays.map((t) => (t.code === code ? { ...t, ...how } : t)) });
   const taken = new Set(trial.trays.map((t) => t.trayId));
-  const today = useToday();
-  const soFar = lightSoFar(trial, places, today);
   const isCount = trial.outcome.kind === 'counted';
   const deal = () => {
     const seed = (trial.seed * 1664525 + 1013904223) % 4294967296;
@@ -163,9 +162,9 @@ export function TrialTrays({ trial, places, onChange }: TrialTraysProps) {
               </span>
               <span className="pb-1.5 text-sm text-soft" title="mol/m², a day now, and since the trial began">
                 {dose === null ? '' : `${dliNumber(dose)} mol`}
-                {soFar.get(t.code) && (
+                {given.has(t.code) && (
                   <span className="block">
-                    {Math.round(soFar.get(t.code)!.mol_per_m2)} {t.had ? 'in all' : 'so far'}
+                    {Math.round(given.get(t.code)!.mol_per_m2)} {t.had ? 'in all' : 'so far'}
                   </span>
                 )}
               </span>

@@ -19,8 +19,10 @@ import { Deviations } from './Deviations';
 import { DesignPanel } from './DesignPanel';
 import { MorePanel } from './MorePanel';
 import { QuestionFields } from './QuestionFields';
+import { OnTheWay } from './OnTheWay';
 import { ResultPanel } from './ResultPanel';
 import { TrialTrays } from './TrialTrays';
+import { useGivenInTrial } from './useGivenInTrial';
 import { useTrialPlaces } from './useTrialPlaces';
 
 /** One trial: its question, who stands where, what keeps it from answering, what was measured, what it shows. */
@@ -44,6 +46,7 @@ function OfTrial({ trial }: { trial: Trial }) {
   const today = useToday();
   const router = useRouter();
   const places = useTrialPlaces(trial);
+  const given = useGivenInTrial(trial);
   const review = useMemo(() => reviewTrial(trial, places), [trial, places]);
   const { result, isOld } = useTrialResult(trial);
   const change = (what: string, how: Partial<Trial>) =>
@@ -94,11 +97,12 @@ function OfTrial({ trial }: { trial: Trial }) {
       {trial.ended !== null && shown}
       <QuestionFields trial={trial} isFixed={hasStarted} onChange={change} />
       <div className="grid grid-cols-1 gap-x-10 gap-y-7 lg:grid-cols-[minmax(0,1fr)_22rem]">
-        <TrialTrays trial={trial} places={places} onChange={change} />
+        <TrialTrays trial={trial} places={places} given={given} onChange={change} />
         <DesignPanel trial={trial} review={review} places={places} />
       </div>
       {trial.ended === null && shown}
-      <MorePanel trial={trial} places={places} />
+      <MorePanel trial={trial} given={given} />
+      <OnTheWay trial={trial} />
       <Deviations trial={trial} onChange={change} />
       <footer className="flex flex-wrap gap-2 border-t border-line pt-4 print:hidden">
         <Button

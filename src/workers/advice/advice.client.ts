@@ -3,10 +3,12 @@ import type { Advice } from '../../core/plan/advice/advise';
 import type { AdviceQuestion } from '../../core/plan/advice/AdviceQuestion';
 import type { MendQuestion, PlanMend } from '../../core/plan/clinic/mendByPlan';
 import type { Treatment } from '../../core/judge/clinic/Cause';
+import type { TrialAsked } from '../../core/plan/trial/givenSoFar';
 import type { EqualDose } from '../../core/plan/trial/equalDose';
 import type { TrialResult } from '../../core/plan/trial/resultOf';
 import type { Site } from '../../core/site/stand/Site';
-import type { Trial } from '../../core/site/trial/Trial';
+import type { Day } from '../../core/units/day';
+import type { TrayHad, Trial } from '../../core/site/trial/Trial';
 import type { TierCapacity, CapacityAsked, MoreAsked, LightWays } from '../../core/plan/buying/capacity';
 import type { LampsAtPlace, PlantAsked } from '../../core/plan/daylight/lampsAtPlaces';
 import type { CompareAsked, LampFit } from '../../core/plan/buying/compareLamps';
@@ -30,6 +32,7 @@ export interface AdviceWorker {
   moreLight(question: MoreAsked): Promise<LightWays>;
   lampsAtPlaces(question: PlantAsked): Promise<LampsAtPlace[]>;
   equalDose(site: Site, trial: Trial): Promise<EqualDose>;
+  given(site: Site, trial: TrialAsked, day: Day): Promise<ReadonlyMap<string, TrayHad>>;
   trialResult(trial: Trial): Promise<TrialResult>;
   mends(question: MendQuestion, treatments: readonly Treatment[]): Promise<PlanMend[]>;
   stop(): void;
@@ -60,6 +63,7 @@ export function startAdviceWorker(): AdviceWorker {
     moreLight: (question) => ask((w) => w.moreLight(question)),
     lampsAtPlaces: (question) => ask((w) => w.lampsAtPlaces(question)),
     equalDose: (site, trial) => ask((w) => w.equalDose(site, trial)),
+    given: (site, trial, day) => ask((w) => w.given(site, trial, day)),
     trialResult: (trial) => ask((w) => w.trialResult(trial)),
     mends: (question, treatments) => ask((w) => w.mends(question, treatments)),
     stop,
@@ -94,6 +98,7 @@ function startOnce(): AdviceWorker {
     moreLight: (question) => ask(() => remote.moreLight(question)),
     lampsAtPlaces: (question) => ask(() => remote.lampsAtPlaces(question)),
     equalDose: (site, trial) => ask<EqualDose>(() => remote.equalDose(site, trial)),
+    given: (site, trial, day) => ask<ReadonlyMap<string, TrayHad>>(() => remote.given(site, trial, day)),
     trialResult: (trial) => ask<TrialResult>(() => remote.trialResult(trial)),
     mends: (question, treatments) => ask(() => remote.mends(question, treatments)),
     stop,

@@ -1,8 +1,5 @@
 import { compareEfficiency } from '../../judge/trial/efficiency';
-import type { Trial } from '../../site/trial/Trial';
-import type { Day } from '../../units/day';
-import { lightSoFar } from './lightOfTrial';
-import type { TrialPlace } from './trialPlaces';
+import type { TrayHad, Trial } from '../../site/trial/Trial';
 
 /** Units of a weight, in grams. */
 const GRAMS: Readonly<Record<string, number>> = { g: 1, kg: 1000, mg: 0.001 };
@@ -11,14 +8,9 @@ const GRAMS: Readonly<Record<string, number>> = { g: 1, kg: 1000, mg: 0.001 };
  * Grams for each kilowatt-hour and each mol of a trial of weights with two arms, by what their trays have been given; null where it is no
  * weight, or where the light of a tray is not known.
  */
-export function efficiencyOf(
-  trial: Trial,
-  places: ReadonlyMap<string, TrialPlace>,
-  today: Day,
-): ReturnType<typeof compareEfficiency> | null {
+export function efficiencyOf(trial: Trial, given: ReadonlyMap<string, TrayHad>): ReturnType<typeof compareEfficiency> | null {
   const grams = GRAMS[trial.outcome.unit.trim().toLowerCase()];
   if (grams === undefined || trial.arms.length !== 2) return null;
-  const given = lightSoFar(trial, places, today);
   const arms = trial.arms.map((arm) => {
     const rows = trial.trays.filter((t) => t.arm === arm.id);
     const had = rows.flatMap((t) => given.get(t.code) ?? []);

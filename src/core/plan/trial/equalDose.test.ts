@@ -11,6 +11,7 @@ import { applyMoves } from '../advice/applyMove';
 import { designOf } from './designOf';
 import { dliOfPlace, type TrialPlace } from './trialPlaces';
 import { efficiencyOf } from './efficiencyOf';
+import { givenSoFar } from './givenSoFar';
 import { equalDose } from './equalDose';
 import { leaksOf } from './leaksOf';
 
@@ -173,13 +174,13 @@ test('light that leaks from tier to tier through wire is named, and arms on one 
 });
 
 test('grams for each kilowatt-hour are those of power, hours, days and the share of the tray', () => {
-  const places = placesOf(rack([0.25, 0.25]));
-  const found = efficiencyOf(trial(), places, 20_010)!;
+  const site = rack([0.25, 0.25]);
+  const found = efficiencyOf(trial(), givenSoFar(site, trial(), 20_010, tables))!;
   const kWh = (tables.lamp('led-bar-12-white-24')!.power / 1000) * 16 * 10 * 0.5;
   expect(found.kwh[0]).toBeCloseTo(kWh, 9);
   expect(found.gPerKwh[0]).toBeCloseTo(105 / kWh, 9);
-  expect(efficiencyOf(trial({ outcome: { ...trial().outcome, unit: 'mm' } }), places, 20_010)).toBeNull();
-  expect(efficiencyOf(trial(), places, 20_000)).toBeNull();
+  expect(efficiencyOf(trial({ outcome: { ...trial().outcome, unit: 'mm' } }), givenSoFar(site, trial(), 20_010, tables))).toBeNull();
+  expect(efficiencyOf(trial(), givenSoFar(site, trial(), 20_000, tables))).toBeNull();
 });
 
 test('where the trays of an arm stand on unlike tiers, each counts with its own part of the power there', () => {
@@ -190,7 +191,7 @@ test('where the trays of an arm stand on unlike tiers, each counts with its own 
     addFitting(second!.id, bar, { x: 0.6, y: 0.3, face: 0.25 }, 'lamp-2'),
   ].reduce((s, step) => step(s), rack([0.25, 0.25]));
   const trays = ([['a1', 'A', 'tray-00'], ['a2', 'A', 'tray-10'], ['b1', 'B', 'tray-11']] as const).map(([code, arm, trayId]) => ({ code, arm, trayId, block: '', values: [100], sown: null })); // prettier-ignore
-  const found = efficiencyOf(trial({ trays }), placesOf(site), 20_010)!;
+  const found = efficiencyOf(trial({ trays }), givenSoFar(site, trial({ trays }), 20_010, tables))!;
   // One has all of 24 W, the other half of 48 W.
   expect(found.kwh[0]).toBeCloseTo((bar.power / 1000) * 16 * 10, 9);
   expect(found.kwh[1]).toBeCloseTo((bar.power / 1000) * 16 * 10, 9);

@@ -1,9 +1,6 @@
 import type { Change } from '../../site/stand/change';
 import type { Site, Stand } from '../../site/stand/Site';
-import type { TrayHad, Trial, TrialTrayRow } from '../../site/trial/Trial';
-import type { Day } from '../../units/day';
-import { lightSoFar } from './lightOfTrial';
-import type { TrialPlace } from './trialPlaces';
+import type { TrayHad, TrialTrayRow } from '../../site/trial/Trial';
 
 /** Trays of a trial whose light has to be written down, for what tells it is about to change: by their codes. */
 export interface Closing {
@@ -29,17 +26,11 @@ const isOpen = (row: TrialTrayRow): boolean => row.trayId !== null && !row.had;
 const trayIdsOn = (stands: readonly Stand[]): ReadonlySet<string> =>
   new Set(stands.flatMap((s) => s.tiers.flatMap((t) => t.trays.map((y) => y.id))));
 
-/** What trays of a trial have been given by a day, by their codes; those whose light is not known are left out. */
-export function givenUntil(
-  trial: Trial,
-  codes: readonly string[],
-  places: ReadonlyMap<string, TrialPlace>,
-  day: Day,
-): ReadonlyMap<string, TrayHad> {
-  // To digits that any two windows agree on.
+/** Of what trays of a trial have been given, the part that has to be written down: to digits that any two windows agree on. */
+export function toWriteDown(given: ReadonlyMap<string, TrayHad>, { codes }: Closing): ReadonlyMap<string, TrayHad> {
   const rounded = (value: number) => Math.round(value * 1e4) / 1e4;
   return new Map(
-    [...lightSoFar(trial, places, day)]
+    [...given]
       .filter(([code]) => codes.includes(code))
       .map(([code, h]) => [
         code,

@@ -75,6 +75,8 @@ export interface Site {
   readonly trials: readonly Trial[];
   /** Cautions that were seen to, stand by stand. */
   readonly safety: readonly SafetyMark[];
+  /** How tiers were set before they were set otherwise, while trays of a trial stood there. */
+  readonly earlier: readonly EarlierTier[];
 }
 
 /** The price of one lamp of a kind, on a day. */
@@ -219,6 +221,16 @@ export interface Tray {
   /** What the person calls it; empty: by its crop. */
   readonly label: string;
   readonly batchId: string;
+}
+
+/** How a tier was set until a day, since its setting before. What a stand is, sides and sizes, is taken to have been so all along. */
+export interface EarlierTier {
+  readonly tierId: string;
+  /** From this day on it is set otherwise. */
+  readonly until: Day;
+  readonly lit_min: number;
+  readonly fittings: readonly Fitting[];
+  readonly trays: readonly Tray[];
 }
 
 /** Plants of one crop sown together. */

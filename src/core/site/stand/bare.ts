@@ -43,4 +43,5 @@ export const BARE_SITE: Omit<Site, 'currency' | 'price_per_kWh'> = {
   clinic: [],
   trials: [],
   safety: [],
+  earlier: [],
 };
