@@ -86,7 +86,11 @@ test.describe('the demo', () => {
 
   test('lets its trays change places on the bench, but never to another arm where the place is what is compared', async ({ page }) => {
     await page.goto('/season/trials/demo-trial-mat');
-    const row = (code: string) => page.getByRole('list', { name: 'Trays of the trial' }).getByRole('listitem').filter({ hasText: code });
+    const row = (code: string) =>
+      page
+        .getByRole('list', { name: 'Trays of the trial' })
+        .getByRole('listitem')
+        .filter({ hasText: new RegExp(`^${code}`) });
     const dose = async (code: string) => Number(/([\d.]+) mol/.exec(await row(code).innerText())?.[1]);
     await expect(row('K7')).toContainText('so far', { timeout: 60_000 });
     // Its lamps were hung higher on the way: until then the trays had more. Where only the drawing was put right, they did not.
