@@ -9,6 +9,7 @@ import type { BenchStand, BenchTier } from '../core/answer/stand/benchStand';
 import type { SettingsFor, SettingsQuestion } from '../core/plan/advice/settingsFor';
 import type { Treatment } from '../core/judge/clinic/Cause';
 import type { MendQuestion, PlanMend } from '../core/plan/clinic/mendByPlan';
+import type { BatchGiven } from '../core/plan/past/givenToBatch';
 import type { TrialAsked } from '../core/plan/trial/givenSoFar';
 import type { EqualDose } from '../core/plan/trial/equalDose';
 import type { TrialResult } from '../core/plan/trial/resultOf';
@@ -31,7 +32,7 @@ import { followBench } from './bench/followBench';
 import { createSunCache } from '../core/answer/daylight/litByWindow';
 import { followLeaving } from './light/followLeaving';
 import { countBurned } from '../core/site/ownLamps/hangingOf';
-import { rememberTiers } from '../core/site/trial/rememberTiers';
+import { rememberTiers } from '../core/site/past/rememberTiers';
 import { asOf } from '../core/answer/stand/asOf';
 import { tables } from '../core/things/tables/libraryTables';
 import type { ChartAsked, ChartOnTheWay, HangChart } from '../core/plan/hang/HangChart';
@@ -105,6 +106,8 @@ export interface Workspace {
   equalDoseOf(trial: Trial): Promise<EqualDose>;
   /** What each tray of a trial has been given until today, by its code. */
   givenInTrial(site: Site, trial: TrialAsked): Promise<ReadonlyMap<string, TrayHad>>;
+  /** What a batch has been given until today. */
+  givenToBatch(site: Site, batchId: string): Promise<BatchGiven | null>;
   /** What a trial shows: exact tests may look at hundreds of thousands of assignments. */
   resultOfTrial(trial: Trial): Promise<TrialResult>;
   /** Treatments of a tray that are changes of the plan, each worked out. */
@@ -174,6 +177,8 @@ export function createWorkspace(language: string): Workspace {
     return chart;
   };
   const givenInTrial: Workspace['givenInTrial'] = async (site, trial) => threads.advisor().given(site, trial, days.getState().today);
+  const givenToBatch: Workspace['givenToBatch'] = async (site, batchId) =>
+    threads.advisor().givenToBatch(site, batchId, days.getState().today);
   const practice = createPractice(house, { sites, days, lightOfStand });
 
   const check = checkWatch(sites, lights, profiles, (which) => (threads.isOpen ? threads.lane(which) : null));
@@ -186,7 +191,7 @@ export function createWorkspace(language: string): Workspace {
       if (threads.isOpen) return;
       threads.open();
       check.begin();
-      const stopFollowing = followLeaving(sites, lightOfStand, givenInTrial);
+      const stopFollowing = followLeaving(sites, { lightOfStand, givenInTrial, givenToBatch });
       ends.push(() => {
         stopFollowing();
         check.end();
@@ -268,6 +273,7 @@ export function createWorkspace(language: string): Workspace {
     settingsFor: async (question) => threads.advisor().settings(question),
     resultOfTrial: async (trial) => threads.advisor().trialResult(trial),
     givenInTrial,
+    givenToBatch,
     equalDoseOf: async (trial) => threads.advisor().equalDose(sites.getState().site, trial),
     mendsOf: async (question, treatments) => threads.advisor().mends({ ...question, day: days.getState().today }, treatments),
     compareLamps: async (question) => threads.advisor().compareLamps(question),

@@ -138,8 +138,8 @@ export function mergeSite(site: Site, other: Site): Site {
       ...other.earlier.map((e) => ({
         ...e,
         tierId: rename(e.tierId),
-        fittings: e.fittings.map((f) => ({ ...f, id: rename(f.id), lampId: lampId(f.lampId) })),
-        trays: e.trays.map((y) => ({ ...y, id: rename(y.id), batchId: rename(y.batchId) })),
+        ...(e.fittings && { fittings: e.fittings.map((f) => ({ ...f, id: rename(f.id), lampId: lampId(f.lampId) })) }),
+        ...(e.trays && { trays: e.trays.map((y) => ({ ...y, id: rename(y.id), batchId: rename(y.batchId) })) }),
       })),
     ],
     lampPrices: [

@@ -37,7 +37,7 @@ export const VERSION = 19;
  *     16 → 17: batches may remember the light that they were grown in. Before, none did.
  *     17 → 18: trials know on which days their trays changed places, and what a tray that is gone had been given; corrected
  *            entries keep the air, the EC and the leaf sign that stood there. Before, none did.
- *     18 → 19: how tiers with trays of a trial were set earlier is written down. Before, they are taken to have been set as they were then.
+ *     18 → 19: what of tiers was set otherwise earlier is written down. Before, they are taken to have been set as they were then.
  */
 export function migrate(data: Record<string, unknown>): Record<string, unknown> {
   const second = data.version === 1 ? toVersion2(data) : data;

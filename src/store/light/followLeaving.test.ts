@@ -5,9 +5,10 @@ import { MOL_SECONDS } from '../../core/judge/dli/dli';
 import { daylightDli } from '../../core/judge/dli/LightDay';
 import { designOf, reviewTrial } from '../../core/plan/trial/designOf';
 import { efficiencyOf } from '../../core/plan/trial/efficiencyOf';
+import { givenToBatch } from '../../core/plan/past/givenToBatch';
 import { givenSoFar } from '../../core/plan/trial/givenSoFar';
 import { groupsOf } from '../../core/plan/trial/learnedOf';
-import { trialPlacesOf } from '../../core/plan/trial/trialPlaces';
+import { traysInPlace } from '../../core/answer/bench/traysInPlace';
 import { letLeave, logIt } from '../../core/site/growth/changeGrowth';
 import { addTray, moveThings, removeThings } from '../../core/site/stand/change';
 import { changeTrial, goOnWithTrial } from '../../core/site/stand/changeTrials';
@@ -30,14 +31,17 @@ const start: Site = logIt(tray.batchId, harvest)(letLeave(tray.batchId, TODAY - 
 function opened(from: Site = start) {
   const sites = createSiteStore(from);
   const asked: string[] = [];
-  const stop = followLeaving(
-    sites,
-    async (of: BenchStand) => {
+  const stop = followLeaving(sites, {
+    lightOfStand: async (of: BenchStand) => {
       asked.push(of.stand.id);
       return answerBench(questionOfStand(of, null));
     },
-    async (of, trial) => givenSoFar(of, trial, TODAY, tables),
-  );
+    givenInTrial: async (of, trial) => givenSoFar(of, trial, TODAY, tables),
+    givenToBatch: async (of, batchId) => {
+      asked.push(batchId);
+      return givenToBatch(of, batchId, TODAY, tables);
+    },
+  });
   const site = () => sites.getState().site;
   const grownIn = () => site().batches.find((b) => b.id === tray.batchId)?.grownIn;
   const settled = () => new Promise((then) => setTimeout(then, 0));
@@ -56,19 +60,31 @@ function dose(): number {
   return light.stats.mean * t.hours * MOL_SECONDS + daylightDli(t.trays.find((y) => y.tray.id === tray.id)!.day);
 }
 
-test('when its last tray goes, a batch remembers the light it stood in, and what its harvest shows of the crop stays', async () => {
+/** The mean dose of all its days. */
+const meanDose = () => givenToBatch(start, tray.batchId, TODAY, tables)!.dli;
+
+test('when its last tray goes, a batch remembers the light of its days, and what its harvest shows of the crop stays', async () => {
   const { sites, site, grownIn, settled } = opened();
   expect(changeSite(sites, 'delete', removeThings([tray.id]))).toBe(true);
   await settled();
-  expect(grownIn()!.dli).toBeCloseTo(dose(), 3);
+  expect(grownIn()!.dli).toBeCloseTo(meanDose(), 3);
   expect(grownIn()!.area_m2).toBeCloseTo(plantedAreaOf(tray), 3);
   const points = (s: Site, of: (id: string) => number | null) =>
     groupsOf(s, tables.crop('celery')!, TODAY, of).find((g) => g.kind === 'harvest')!.points;
-  const [then] = points(start, (id) => (id === tray.id ? dose() : null));
+  const [then] = points(start, (id) => (id === tray.id ? meanDose() : null));
   expect(then!.y).toBeCloseTo(180 / plantedAreaOf(tray), 9);
   const [after] = points(site(), () => null);
   expect(after!.dli).toBeCloseTo(then!.dli, 3);
   expect(after!.y).toBeWithin(then!.y, { relative: 1e-3 });
+});
+
+test('of a batch without a date the light it stood in last is remembered', async () => {
+  const undated = { ...start, batches: start.batches.map((b) => ({ ...b, sown: null })) };
+  const { sites, asked, grownIn, settled } = opened(undated);
+  changeSite(sites, 'delete', removeThings([tray.id]));
+  await settled();
+  expect(grownIn()!.dli).toBeCloseTo(dose(), 3);
+  expect(asked).toEqual([tray.batchId, stand.id]);
 });
 
 test('it is no step: one undo brings the tray back, and what came before is as it was; done again, it is known again', async () => {
@@ -93,7 +109,7 @@ test('nothing is asked while a tray stands, of a batch that nothing is known of,
   changeSite(sites, 'delete', removeThings([tray.id]));
   stop();
   await settled();
-  expect([asked, grownIn()]).toEqual([[stand.id], undefined]);
+  expect([asked, grownIn()]).toEqual([[tray.batchId], undefined]);
 });
 
 /** A trial of the demo's two celery trays, for a week so far. */
@@ -133,7 +149,7 @@ test('a trial is reviewed by how its trays stood, when they are gone', async () 
   changeSite(sites, 'end', changeTrial('x', () => ({ ended: TODAY }))); // prettier-ignore
   await settled();
   const bench = benchStandOf(site(), site().stands.find((s) => s.id === stand.id)!, tables); // prettier-ignore
-  const places = trialPlacesOf([{ stand: bench, answer: answerBench(questionOfStand(bench, null)) }]);
+  const places = traysInPlace([{ stand: bench, answer: answerBench(questionOfStand(bench, null)) }]);
   const [then, after] = [designOf(trial, places), designOf(site().trials[0]!, new Map())];
   expect(after.arms.map((arm) => ({ ...arm, dli: 0, distance_m: 0 }))).toEqual(then.arms.map((arm) => ({ ...arm, dli: 0, distance_m: 0 })));
   after.arms.forEach((arm, i) => expect(arm.dli!).toBeCloseTo(then.arms[i]!.dli!, 2));

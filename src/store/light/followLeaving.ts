@@ -3,10 +3,17 @@ import { benchStandOf, type BenchStand } from '../../core/answer/stand/benchStan
 import { grownInOf, leavingOf, withGrownIn } from '../../core/plan/trial/grownIn';
 import { closingIn, toWriteDown, withHad, type Closing } from '../../core/plan/trial/hadLight';
 import type { Change } from '../../core/site/stand/change';
-import type { Site } from '../../core/site/stand/Site';
+import type { GrownIn, Site } from '../../core/site/stand/Site';
 import type { TrayHad, Trial } from '../../core/site/trial/Trial';
 import { tables } from '../../core/things/tables/libraryTables';
 import { adoptSite, type SiteStore } from '../site/siteStore';
+
+/** Whoever works out light, beside the page. */
+interface Asked {
+  lightOfStand(stand: BenchStand): Promise<BenchAnswer>;
+  givenInTrial(site: Site, trial: Trial): Promise<ReadonlyMap<string, TrayHad>>;
+  givenToBatch(site: Site, batchId: string): Promise<GrownIn | null>;
+}
 
 /**
  * Writes down the light that a batch was grown in, once the last of its trays is taken away, and what a tray of a trial has been given, once
@@ -16,11 +23,7 @@ import { adoptSite, type SiteStore } from '../site/siteStore';
  *
  * @returns stops following
  */
-export function followLeaving(
-  sites: SiteStore,
-  lightOfStand: (stand: BenchStand) => Promise<BenchAnswer>,
-  givenInTrial: (site: Site, trial: Trial) => Promise<ReadonlyMap<string, TrayHad>>,
-): () => void {
+export function followLeaving(sites: SiteStore, { lightOfStand, givenInTrial, givenToBatch }: Asked): () => void {
   let before = sites.getState().site;
   let stopped = false;
 
@@ -30,6 +33,9 @@ export function followLeaving(
   }
 
   async function rememberBatch(site: Site, batchId: string): Promise<void> {
+    const given = await givenToBatch(site, batchId);
+    if (given) return write(withGrownIn(batchId, given));
+    // Nobody knows since when: as it stood last.
     const stands = site.stands
       .filter((s) => s.tiers.some((t) => t.trays.some((y) => y.batchId === batchId)))
       .map((s) => benchStandOf(site, s, tables));

@@ -76,15 +76,7 @@ export function withDemoTrials(site: Site, today: Day): Site {
   };
   const tier = site.stands.flatMap((s) => s.tiers).find((t) => t.trays.some((y) => y.id === running.trays[0]?.trayId));
   const earlier: readonly EarlierTier[] = tier
-    ? [
-        {
-          tierId: tier.id,
-          until: today - 6,
-          lit_min: site.timers.find((p) => p.id === tier.timerId)!.lit_min,
-          fittings: tier.fittings.map((f) => ({ ...f, face: f.face - 0.04 })),
-          trays: tier.trays,
-        },
-      ]
+    ? [{ tierId: tier.id, until: today - 6, fittings: tier.fittings.map((f) => ({ ...f, face: f.face - 0.04 })) }]
     : [];
   return { ...addTrial(running)(addTrial(ended)(site)), earlier };
 }

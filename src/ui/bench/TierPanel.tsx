@@ -1,7 +1,8 @@
 'use client';
 import { CopyPlus, TriangleAlert } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { drawOf, lampsAMonth } from '@/core/plan/buying/bill';
+import { drawOf } from '@/core/answer/power/drawOf';
+import { lampsAMonth } from '@/core/plan/buying/bill';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { furnishLike } from '@/core/site/stand/change';
 import { faultsOf } from '@/core/answer/faults/faults';

@@ -1,6 +1,7 @@
 'use client';
 import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
-import { drawOf, runOf } from '@/core/plan/buying/bill';
+import { drawOf } from '@/core/answer/power/drawOf';
+import { runOf } from '@/core/plan/buying/bill';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import { showMoney } from '@/core/units/money';
 import { benchStandIn } from '@/store/bench/benchStandIn';

@@ -1,15 +1,16 @@
 'use client';
 import { useCallback, useMemo } from 'react';
-import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
-import type { BenchStand } from '@/core/answer/stand/benchStand';
-import { groupsOf, learnedFrom, type Learned } from '@/core/plan/trial/learnedOf';
+import { groupsOf, hasEnded, learnedFrom, type Learned } from '@/core/plan/trial/learnedOf';
 import { copyOf, growAs, keepCrop } from '@/core/site/crop/changeCrops';
-import type { Site } from '@/core/site/stand/Site';
+import type { Site, Tray } from '@/core/site/stand/Site';
 import type { Crop, Stage } from '@/core/things/crop/Crop';
+import type { Day } from '@/core/units/day';
+import type { Dli } from '@/core/units/quantities';
 import { showTemperature } from '@/core/units/temperature';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
+import type { Workspace } from '@/store/workspace';
 import { useWorkedOut } from '../parts/useWorkedOut';
 import { judgedTrays } from '../bench/useBench';
 import { Button } from '../parts/Button';
@@ -60,11 +61,11 @@ const APART_C = 3;
 
 /** What one’s own ended batches and trials say of this crop, set against the table’s band. */
 export function LearnedPanel({ crop }: { crop: Crop }) {
-  const { lightOfStand, sites } = useWorkspace();
+  const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
   const today = useToday();
   const stage = stageOf(crop);
-  const doses = useDoses(site, crop, lightOfStand);
+  const doses = useDoses(site, crop, today);
   const learned = useMemo(
     () => (doses ? groupsOf(site, crop, today, (id) => doses.get(id) ?? null).map((g) => learnedFrom(g, stage)) : []),
     [doses, site, crop, today, stage],
@@ -121,40 +122,49 @@ export function LearnedPanel({ crop }: { crop: Crop }) {
         </div>
       ))}
       <p className="text-sm text-soft">
-        The DLI is that of each tray as it stands today, as it stood last, or as stated in its trial. Batches differ in more than light;
-        only a trial with trays assigned at random shows what the light did.
+        The DLI is the mean of all days since a batch came up (without a date, as its trays stand or stood last), or as stated in its trial.
+        Batches differ in more than light; only a trial with trays assigned at random shows what the light did.
       </p>
     </section>
   );
 }
 
-/** Mean doses of the trays on stands that may have a result of this crop; null while they are worked out. */
-function useDoses(site: Site, crop: Crop, lightOfStand: (stand: BenchStand) => Promise<BenchAnswer>): ReadonlyMap<string, number> | null {
-  const wanted = useMemo(() => {
-    const batches = new Set(site.batches.filter((b) => b.cropId === crop.id).map((b) => b.id));
-    const inTrials = new Set(site.trials.filter((t) => t.ended !== null).flatMap((t) => t.trays.flatMap((y) => y.trayId ?? [])));
-    return site.stands
-      .filter((s) => s.tiers.some((t) => t.trays.some((y) => batches.has(y.batchId) || inTrials.has(y.id))))
-      .map((s) => benchStandIn(site, s));
-  }, [site, crop.id]);
-  const look = useCallback((stands: readonly BenchStand[]) => dosesIn(stands, lightOfStand), [lightOfStand]);
-  const told = useWorkedOut(wanted, look);
+/** Mean doses of the trays on stands that have a result of this crop; null while they are worked out. */
+function useDoses(site: Site, crop: Crop, today: Day): ReadonlyMap<string, Dli> | null {
+  const { lightOfStand, givenToBatch } = useWorkspace();
+  const asked = useMemo(() => ({ site, cropId: crop.id, today }), [site, crop.id, today]);
+  const look = useCallback((of: typeof asked) => dosesOf(of, { lightOfStand, givenToBatch }), [lightOfStand, givenToBatch]);
+  const told = useWorkedOut(asked, look);
   // Without light there are the doses that trials state.
-  return told?.of === wanted ? (told.answer ?? NONE) : null;
+  return told?.of === asked ? (told.answer ?? NONE) : null;
 }
 
-const NONE: ReadonlyMap<string, number> = new Map();
+const NONE: ReadonlyMap<string, Dli> = new Map();
 
-/** The mean DLI of each tray of some stands. */
-async function dosesIn(
-  stands: readonly BenchStand[],
-  lightOf: (stand: BenchStand) => Promise<BenchAnswer>,
-): Promise<ReadonlyMap<string, number>> {
-  const doses = new Map<string, number>();
-  for (const stand of stands) {
-    const answer = await lightOf(stand);
+/** Of batches that have ended the mean of all their days; of what has no date, and of trays of trials that have ended, the DLI as they stand. */
+async function dosesOf(
+  { site, cropId, today }: { site: Site; cropId: string; today: Day },
+  { lightOfStand, givenToBatch }: Pick<Workspace, 'lightOfStand' | 'givenToBatch'>,
+): Promise<ReadonlyMap<string, Dli>> {
+  const ended = site.batches.filter((b) => b.cropId === cropId && hasEnded(b, today));
+  const trays = site.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays));
+  const doses = new Map<string, Dli>();
+  for (const batch of ended) {
+    const own = trays.filter((y) => y.batchId === batch.id);
+    const given = own.length > 0 ? await givenToBatch(site, batch.id) : null;
+    if (given) for (const tray of own) doses.set(tray.id, given.dli);
+  }
+  const inTrials = new Set(
+    site.trials.filter((t) => t.ended !== null).flatMap((t) => t.trays.flatMap((y) => (y.had ? [] : (y.trayId ?? [])))),
+  );
+  const undated = new Set(ended.map((b) => b.id));
+  const isOpen = ({ id, batchId }: Tray) => !doses.has(id) && (inTrials.has(id) || undated.has(batchId));
+  for (const kept of site.stands.filter((s) => s.tiers.some((t) => t.trays.some(isOpen)))) {
+    const stand = benchStandIn(site, kept);
+    const answer = await lightOfStand(stand);
     for (const tier of stand.tiers)
-      for (const j of judgedTrays(tier, answer.tiers[tier.tier.id] ?? null)) doses.set(j.tray.tray.id, j.verdict.received.mean);
+      for (const { tray, verdict } of judgedTrays(tier, answer.tiers[tier.tier.id] ?? null))
+        if (isOpen(tray.tray)) doses.set(tray.tray.id, verdict.received.mean);
   }
   return doses;
 }

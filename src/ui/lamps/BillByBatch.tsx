@@ -15,7 +15,7 @@ export function BillByBatch({ days }: { days: number }) {
   const rows = useMemo(
     () =>
       site.batches.flatMap((batch) => {
-        const sums = sumsOf(site, batch, today, tables, () => null);
+        const sums = sumsOf(site, batch, today, tables);
         const tray = site.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays)).find((y) => y.batchId === batch.id);
         return sums && tray && sums.kWhADay > 0 ? [{ batch, sums, tray }] : [];
       }),
@@ -28,7 +28,8 @@ export function BillByBatch({ days }: { days: number }) {
         By batch
       </h2>
       <p className="text-soft">
-        Lamps are shared by the trays under them as their areas are. So far: since each came up, as everything is set now.
+        Lamps are shared by the trays under them as their areas are. So far: since each came up, as lamps and hours were set on each day, at
+        today’s prices.
       </p>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="The bill by batch">
         <table className="w-full min-w-160 text-left" data-testid="bill-batches">

@@ -1,35 +1,43 @@
 'use client';
-import { useMemo } from 'react';
-import { MOL_SECONDS } from '@/core/judge/dli/dli';
-import type { BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
+import { useCallback, useMemo } from 'react';
+import type { BenchTray } from '@/core/answer/stand/benchStand';
 import { sumsOf } from '@/core/plan/buying/batchSums';
-import { daylightDli } from '@/core/judge/dli/LightDay';
+import { changesOnTheWay } from '@/core/plan/past/changesOnTheWay';
+import type { Site } from '@/core/site/stand/Site';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showMoney } from '@/core/units/money';
-import { useSite, useToday } from '../shell/WorkspaceContext';
+import { OnTheWay } from '../past/OnTheWay';
+import { dliNumber } from '../drawing/lightWords';
+import { useWorkedOut } from '../parts/useWorkedOut';
+import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 
-/** What a batch has had until today, and what a gram of it took. */
-export function SoFar({ tier, tray, mean }: { tier: BenchTier; tray: BenchTray; mean: number | null }) {
+/** What a batch has had until today, day by day, and what a gram of it took. */
+export function SoFar({ tray: { batch } }: { tray: BenchTray }) {
   const site = useSite((s) => s.site);
   const today = useToday();
-  const sums = useMemo(() => {
-    const dli = mean === null ? null : mean * tier.hours * MOL_SECONDS + daylightDli(tray.day);
-    // All trays of a batch count as lit like this one.
-    return sumsOf(site, tray.batch, today, tables, () => dli);
-  }, [site, tray, today, mean, tier]);
+  const { givenToBatch } = useWorkspace();
+  const sums = useMemo(() => sumsOf(site, batch, today, tables), [site, batch, today]);
+  const ask = useCallback((of: Site) => givenToBatch(of, batch.id), [givenToBatch, batch.id]);
+  const told = useWorkedOut(sums && sums.days > 0 ? site : null, ask, REST_ms);
+  const given = told?.answer ?? null;
+  const changes = useMemo(
+    () => (sums ? changesOnTheWay(site, today - sums.days, today, (y) => y.batchId === batch.id, tables) : []),
+    [site, sums, today, batch.id],
+  );
   if (!sums || sums.days <= 0) return null;
-  const { grams, mol, kWh, cost } = sums;
+  const { grams, kWh, cost, days } = sums;
   const money = (v: number) => showMoney(v, site.currency);
   const figures: readonly (readonly [string, string])[] = [
-    ['Under light', `${sums.days} ${sums.days === 1 ? 'day' : 'days'}`],
-    ['Light received', mol === null ? '' : `${Math.round(mol / sums.area_m2)} mol/m²`],
+    ['Under light', `${days} ${days === 1 ? 'day' : 'days'}`],
+    ['Light received', given ? `${Math.round(given.dli * given.days)} mol/m²` : told ? '' : 'adding up…'],
+    ['In the mean', given ? `${dliNumber(given.dli)} mol/m² a day` : ''],
     ['Power of its lamps', `${kWh.toFixed(kWh < 10 ? 1 : 0)} kWh, ${money(cost)}`],
     ...(grams === null
       ? []
       : ([
           ['Harvested, fresh', `${Math.round(grams)} g`],
           ['Grams a kWh', kWh > 0 ? (grams / kWh).toFixed(1) : ''],
-          ['Grams a mol of light', mol ? (grams / mol).toFixed(2) : ''],
+          ['Grams a mol of light', given?.mol ? (grams / given.mol).toFixed(2) : ''],
           ['Power for 100 g', grams > 0 ? money((100 * cost) / grams) : ''],
         ] as const)),
   ];
@@ -49,8 +57,19 @@ export function SoFar({ tier, tray, mean }: { tier: BenchTier; tray: BenchTray; 
           ))}
       </dl>
       <p className="text-sm text-soft">
-        {sums.trays > 1 ? `${sums.trays} trays together. ` : ''}With lamps and timer as they are set now, since the day it came up.
+        {sums.trays > 1 ? `${sums.trays} trays together. ` : ''}Since it came up, by lamps and hours as they were set on each day.
       </p>
+      {changes.length > 0 && (
+        <details>
+          <summary className="min-h-9 cursor-pointer font-semibold max-md:min-h-11">
+            Changed on the way: {changes.length === 1 ? 'once' : `${changes.length} times`}
+          </summary>
+          <OnTheWay changes={changes} isOver={false} />
+        </details>
+      )}
     </section>
   );
 }
+
+/** While a hand moves something, nothing is added up. */
+const REST_ms = 300;

@@ -96,7 +96,7 @@ function OfTray({ stand, tier, tray }: TrayProps) {
         <div className="min-w-0 space-y-8">
           <AirWord tray={tray} dli={dose} />
           <GrowthFigure tray={tray} />
-          <SoFar tier={tier} tray={tray} mean={strength?.mean ?? null} />
+          <SoFar tray={tray} />
           <PlanTable tier={tier} tray={tray} light={strength} failed={light === 'failed'} />
           <DliSolver tier={tier} tray={tray} light={strength} />
         </div>

@@ -1,6 +1,6 @@
 import { leastPOfTrial, summariesOf } from '@/core/plan/trial/resultOf';
 import { noticeableOf, smallestNoticed } from '@/core/plan/trial/noticeableOf';
-import type { TrialPlace } from '@/core/plan/trial/trialPlaces';
+import type { TrayInPlace } from '@/core/answer/bench/traysInPlace';
 import { leaksOf, type Leak } from '@/core/plan/trial/leaksOf';
 import { scatterWhenSwapped } from '@/core/plan/trial/scatterWhenSwapped';
 import type { DesignReview } from '@/core/judge/trial/reviewDesign';
@@ -23,7 +23,7 @@ const differenceWords = ({ outcome }: Trial, v: number): string =>
 interface DesignPanelProps {
   trial: Trial;
   review: DesignReview;
-  places: ReadonlyMap<string, TrialPlace>;
+  places: ReadonlyMap<string, TrayInPlace>;
 }
 
 export function DesignPanel({ trial, review, places }: DesignPanelProps) {

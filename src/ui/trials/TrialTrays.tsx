@@ -1,7 +1,7 @@
 'use client';
 import { Plus, Shuffle, X } from 'lucide-react';
 import { codeFor, dealOut } from '@/core/plan/trial/dealOut';
-import { dliOfPlace, type TrialPlace } from '@/core/plan/trial/trialPlaces';
+import { dliInPlace, type TrayInPlace } from '@/core/answer/bench/traysInPlace';
 import { comesWithPlace } from '@/core/plan/trial/trialRounds';
 import { ARM_IDS, MOST_TRIAL_TRAYS, type ArmId, type TrayHad, type Trial, type TrialTrayRow } from '@/core/site/trial/Trial';
 import type { Site } from '@/core/site/stand/Site';
@@ -19,7 +19,7 @@ import { ValuesField } from './ValuesField';
 
 interface TrialTraysProps {
   trial: Trial;
-  places: ReadonlyMap<string, TrialPlace>;
+  places: ReadonlyMap<string, TrayInPlace>;
   /** What each tray has been given until today, by its code. */
   given: ReadonlyMap<string, TrayHad>;
   onChange(what: string, how: Partial<Trial>): void;
@@ -126,7 +126,7 @@ export function TrialTrays({ trial, places, given, onChange }: TrialTraysProps) 
       <ul className="divide-y divide-line border-y border-line" aria-label="Trays of the trial">
         {trial.trays.map((t) => {
           const place = t.trayId === null ? undefined : places.get(t.trayId);
-          const dose = place ? dliOfPlace(place) : null;
+          const dose = place ? dliInPlace(place) : null;
           return (
             <li
               key={t.code}

@@ -19,8 +19,8 @@ import { Deviations } from './Deviations';
 import { DesignPanel } from './DesignPanel';
 import { MorePanel } from './MorePanel';
 import { QuestionFields } from './QuestionFields';
-import { OnTheWay } from './OnTheWay';
 import { ResultPanel } from './ResultPanel';
+import { TrialChanges } from './TrialChanges';
 import { TrialTrays } from './TrialTrays';
 import { useGivenInTrial } from './useGivenInTrial';
 import { useTrialPlaces } from './useTrialPlaces';
@@ -102,7 +102,7 @@ function OfTrial({ trial }: { trial: Trial }) {
       </div>
       {trial.ended === null && shown}
       <MorePanel trial={trial} given={given} />
-      <OnTheWay trial={trial} />
+      <TrialChanges trial={trial} />
       <Deviations trial={trial} onChange={change} />
       <footer className="flex flex-wrap gap-2 border-t border-line pt-4 print:hidden">
         <Button

@@ -1,13 +1,13 @@
 'use client';
 import { useMemo } from 'react';
-import { trialPlacesOf, type TrialPlace } from '@/core/plan/trial/trialPlaces';
+import { traysInPlace, type TrayInPlace } from '@/core/answer/bench/traysInPlace';
 import type { Trial } from '@/core/site/trial/Trial';
 import { benchStandIn } from '@/store/bench/benchStandIn';
 import { useLightOfStands } from '../hours/useLightOfStand';
 import { useSite } from '../shell/WorkspaceContext';
 
 /** The trays of a trial where they stand, with their light as it becomes known. */
-export function useTrialPlaces(trial: Trial): ReadonlyMap<string, TrialPlace> {
+export function useTrialPlaces(trial: Trial): ReadonlyMap<string, TrayInPlace> {
   const site = useSite((s) => s.site);
   const wanted = trial.trays.map((t) => t.trayId).join();
   const stands = useMemo(() => {
@@ -15,5 +15,5 @@ export function useTrialPlaces(trial: Trial): ReadonlyMap<string, TrialPlace> {
     return site.stands.filter((s) => s.tiers.some((t) => t.trays.some((y) => ids.has(y.id)))).map((s) => benchStandIn(site, s));
   }, [site, wanted]);
   const lights = useLightOfStands(stands);
-  return useMemo(() => trialPlacesOf(stands.map((stand) => ({ stand, answer: lights.get(stand) ?? null }))), [stands, lights]);
+  return useMemo(() => traysInPlace(stands.map((stand) => ({ stand, answer: lights.get(stand) ?? null }))), [stands, lights]);
 }

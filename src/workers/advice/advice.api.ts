@@ -2,6 +2,7 @@ import type { Advice, Progress } from '../../core/plan/advice/advise';
 import type { AdviceQuestion } from '../../core/plan/advice/AdviceQuestion';
 import type { MendQuestion, PlanMend } from '../../core/plan/clinic/mendByPlan';
 import type { Treatment } from '../../core/judge/clinic/Cause';
+import type { BatchGiven } from '../../core/plan/past/givenToBatch';
 import type { TrialAsked } from '../../core/plan/trial/givenSoFar';
 import type { EqualDose } from '../../core/plan/trial/equalDose';
 import type { TrialResult } from '../../core/plan/trial/resultOf';
@@ -24,6 +25,8 @@ export interface AdviceApi {
   equalDose(site: Site, trial: Trial): EqualDose;
   /** What each tray of a trial has been given by a day, by its code. */
   given(site: Site, trial: TrialAsked, day: Day): ReadonlyMap<string, TrayHad>;
+  /** What a batch has been given by a day. */
+  givenToBatch(site: Site, batchId: string, day: Day): BatchGiven | null;
   /** What a trial shows, with its exact or drawn tests. */
   trialResult(trial: Trial): TrialResult;
   mends(question: MendQuestion, treatments: readonly Treatment[]): PlanMend[];

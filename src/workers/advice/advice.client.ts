@@ -3,6 +3,7 @@ import type { Advice } from '../../core/plan/advice/advise';
 import type { AdviceQuestion } from '../../core/plan/advice/AdviceQuestion';
 import type { MendQuestion, PlanMend } from '../../core/plan/clinic/mendByPlan';
 import type { Treatment } from '../../core/judge/clinic/Cause';
+import type { BatchGiven } from '../../core/plan/past/givenToBatch';
 import type { TrialAsked } from '../../core/plan/trial/givenSoFar';
 import type { EqualDose } from '../../core/plan/trial/equalDose';
 import type { TrialResult } from '../../core/plan/trial/resultOf';
@@ -33,6 +34,7 @@ export interface AdviceWorker {
   lampsAtPlaces(question: PlantAsked): Promise<LampsAtPlace[]>;
   equalDose(site: Site, trial: Trial): Promise<EqualDose>;
   given(site: Site, trial: TrialAsked, day: Day): Promise<ReadonlyMap<string, TrayHad>>;
+  givenToBatch(site: Site, batchId: string, day: Day): Promise<BatchGiven | null>;
   trialResult(trial: Trial): Promise<TrialResult>;
   mends(question: MendQuestion, treatments: readonly Treatment[]): Promise<PlanMend[]>;
   stop(): void;
@@ -64,6 +66,7 @@ export function startAdviceWorker(): AdviceWorker {
     lampsAtPlaces: (question) => ask((w) => w.lampsAtPlaces(question)),
     equalDose: (site, trial) => ask((w) => w.equalDose(site, trial)),
     given: (site, trial, day) => ask((w) => w.given(site, trial, day)),
+    givenToBatch: (...asked) => ask((w) => w.givenToBatch(...asked)),
     trialResult: (trial) => ask((w) => w.trialResult(trial)),
     mends: (question, treatments) => ask((w) => w.mends(question, treatments)),
     stop,
@@ -99,6 +102,7 @@ function startOnce(): AdviceWorker {
     lampsAtPlaces: (question) => ask(() => remote.lampsAtPlaces(question)),
     equalDose: (site, trial) => ask<EqualDose>(() => remote.equalDose(site, trial)),
     given: (site, trial, day) => ask<ReadonlyMap<string, TrayHad>>(() => remote.given(site, trial, day)),
+    givenToBatch: (...asked) => ask<BatchGiven | null>(() => remote.givenToBatch(...asked)),
     trialResult: (trial) => ask<TrialResult>(() => remote.trialResult(trial)),
     mends: (question, treatments) => ask(() => remote.mends(question, treatments)),
     stop,

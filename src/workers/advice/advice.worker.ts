@@ -6,6 +6,7 @@ import { compareLamps } from '../../core/plan/buying/compareLamps';
 import { mendsByPlan } from '../../core/plan/clinic/mendByPlan';
 import { lampsAtPlaces } from '../../core/plan/daylight/lampsAtPlaces';
 import { createCache } from '../../core/light/scene/Cache';
+import { givenToBatch } from '../../core/plan/past/givenToBatch';
 import { givenSoFar } from '../../core/plan/trial/givenSoFar';
 import { equalDose } from '../../core/plan/trial/equalDose';
 import { resultOf } from '../../core/plan/trial/resultOf';
@@ -13,7 +14,7 @@ import { tables } from '../../core/things/tables/libraryTables';
 import { settingsFor } from '../../core/plan/advice/settingsFor';
 import type { AdviceApi } from './advice.api';
 
-/** Of the days of trials: most of them are asked for again after a change. */
+/** Of days that are over: most of them are asked for again after a change. */
 const days = createCache();
 const api: AdviceApi = {
   advise: (question, progress) => advise(question, tables, progress),
@@ -25,6 +26,7 @@ const api: AdviceApi = {
   mends: (question, treatments) => mendsByPlan(question, treatments, tables),
   equalDose: (site, trial) => equalDose(site, trial, tables),
   given: (site, trial, day) => givenSoFar(site, trial, day, tables, days),
+  givenToBatch: (site, batchId, day) => givenToBatch(site, batchId, day, tables, days),
   trialResult: resultOf,
 };
 expose(api);

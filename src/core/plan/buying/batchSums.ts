@@ -6,10 +6,11 @@ import { shelfStands } from '../../site/stand/shelfStands';
 import type { Batch, Site, Tier, Tray } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import type { Day } from '../../units/day';
-import type { Dli } from '../../units/quantities';
-import { drawOf, runOf } from './bill';
+import { siteThen } from '../past/siteThen';
+import { drawOf } from '../../answer/power/drawOf';
+import { runOf } from './bill';
 
-/** What a batch has had up to a day, with the lamps and timers as they are set now. */
+/** What a batch draws, and has drawn up to a day. */
 export interface BatchSums {
   /** Under light: since it came up, or came here. */
   readonly days: number;
@@ -20,8 +21,6 @@ export interface BatchSums {
   readonly cost: number;
   /** Of plants, all trays together. */
   readonly area_m2: number;
-  /** All the light that fell on that area, mol; null: its light is not known yet. */
-  readonly mol: number | null;
   /** Fresh, all harvests together; null: nothing was weighed. */
   readonly grams: number | null;
 }
@@ -29,44 +28,65 @@ export interface BatchSums {
 /** The part of a tier's power that is over a tray: as its plant area is of that of all trays there. */
 const shareOfTier = (tier: Tier, tray: Tray): number => plantedAreaOf(tray) / tier.trays.reduce((sum, y) => sum + plantedAreaOf(y), 0);
 
-/**
- * Sums up a batch: days under light, light received, power and its cost, and what was weighed. Lamps and timers count as they are now
- * for all of these days: nobody wrote down how they were.
- *
- * @param dliOf  mean dose of a tray now, by lamps and daylight; null: not known
- * @returns null where nobody knows since when it grows, or where it stands nowhere
- */
-export function sumsOf(site: Site, batch: Batch, today: Day, tables: Tables, dliOf: (trayId: string) => Dli | null): BatchSums | null {
-  const crop = cropOf(site, batch.cropId, tables);
-  const growth = crop && growthOf(batch, crop, today);
-  if (!growth) return null;
+/** What all trays of a batch draw in a day as a site is set; null where it stands nowhere. */
+function drawnADay(site: Site, batchId: string, tables: Tables) {
   const places = shelfStands(site).flatMap((stand) =>
-    stand.tiers.flatMap((tier) => tier.trays.filter((y) => y.batchId === batch.id).map((tray) => ({ tier, tray }))),
+    stand.tiers.flatMap((tier) => tier.trays.filter((y) => y.batchId === batchId).map((tray) => ({ tier, tray }))),
   );
   if (places.length === 0) return null;
-  let kWhADay = 0, costADay = 0, area_m2 = 0; // prettier-ignore
-  let molADay: number | null = 0;
+  const sum = { trays: places.length, kWh: 0, cost: 0, area_m2: 0 };
   for (const { tier, tray } of places) {
     const { lamps, timer } = lookUpTier(site, { ...tier, trays: [] }, tables, { number: 1, x: 0, z: 0 });
     const run = runOf(site, drawOf({ lamps }), timer);
     const share = shareOfTier(tier, tray);
-    kWhADay += share * run.kWh;
-    costADay += share * run.cost;
-    area_m2 += plantedAreaOf(tray);
-    const dli = dliOf(tray.id);
-    molADay = dli === null || molADay === null ? null : molADay + dli * plantedAreaOf(tray);
+    sum.kWh += share * run.kWh;
+    sum.cost += share * run.cost;
+    sum.area_m2 += plantedAreaOf(tray);
   }
-  const days = Math.max(0, Math.min(today, batch.leaves ?? today) - growth.emergence);
+  return sum;
+}
+
+/**
+ * Sums up a batch: days under light, power and its cost, and what was weighed. Lamps and timers count as they were set on each day, as far as
+ * that was written down; prices as they are now.
+ *
+ * @returns null where nobody knows since when it grows, or where it stands nowhere
+ */
+export function sumsOf(site: Site, batch: Batch, today: Day, tables: Tables): BatchSums | null {
+  const crop = cropOf(site, batch.cropId, tables);
+  const growth = crop && growthOf(batch, crop, today);
+  const now = growth && drawnADay(site, batch.id, tables);
+  if (!growth || !now) return null;
+  const from = growth.emergence;
+  const until = Math.max(from, Math.min(today, batch.leaves ?? today));
+  let [kWh, cost, end, day] = [0, 0, until, now];
+  // From now back; of days before it stood anywhere, as on the first when it did.
+  for (const start of [...turnsOf(site, batch.id, from, until), from]) {
+    day = drawnADay(siteThen(site, start, tables), batch.id, tables) ?? day;
+    kWh += (end - start) * day.kWh;
+    cost += (end - start) * day.cost;
+    end = start;
+  }
   const weighed = batch.log.filter((l) => l.what === 'harvest' && l.weight_g !== undefined);
   return {
-    days,
-    trays: places.length,
-    kWhADay,
-    costADay,
-    kWh: days * kWhADay,
-    cost: days * costADay,
-    area_m2,
-    mol: molADay === null ? null : days * molADay,
+    days: until - from,
+    trays: now.trays,
+    kWhADay: now.kWh,
+    costADay: now.cost,
+    kWh,
+    cost,
+    area_m2: now.area_m2,
     grams: weighed.length > 0 ? weighed.reduce((sum, l) => sum + l.weight_g!, 0) : null,
   };
+}
+
+/** Days on which tiers were set otherwise where a batch stands or stood, the latest first. */
+function turnsOf(site: Site, batchId: string, from: Day, until: Day): readonly Day[] {
+  const isMine = (y: Tray) => y.batchId === batchId;
+  const tiers = new Set([
+    ...site.stands.flatMap((s) => s.tiers.flatMap((t) => (t.trays.some(isMine) ? [t.id] : []))),
+    ...site.earlier.flatMap((e) => (e.trays?.some(isMine) ? [e.tierId] : [])),
+  ]);
+  const days = site.earlier.flatMap((e) => (tiers.has(e.tierId) && e.until > from && e.until < until ? [e.until] : []));
+  return [...new Set(days)].sort((a, b) => b - a);
 }

@@ -1,4 +1,5 @@
 import type { LitTimes } from '../../units/LitTimes';
+import { drawOf } from '../../answer/power/drawOf';
 import { lampOf, lookUpTier, type BenchTier } from '../../answer/stand/benchStand';
 import { costADay, DAYS_PER_MONTH, type Tariff } from '../../judge/cost/pricesOf';
 import { shelfStands } from '../../site/stand/shelfStands';
@@ -27,9 +28,6 @@ export function runOf(tariff: Tariff, power: Watts, timer: LitTimes | null) {
   const times = timer ?? { on_min: 0, lit_min: 1440, pause: null };
   return { hours: times.lit_min / 60, kWh: (power * times.lit_min) / 60_000, cost: costADay(tariff, power, times) };
 }
-
-/** What the lamps of a tier draw as they are set: as measured where that is known, and as far as they are dimmed. */
-export const drawOf = (tier: Pick<BenchTier, 'lamps'>): Watts => tier.lamps.reduce((sum, l) => sum + l.real.power, 0);
 
 /**
  * The bill of a day as everything is set on the stands that are there: lamps by tier and kind, and what is plugged in beside them. Things that are always live count for

@@ -1,6 +1,7 @@
 import type { TrayFacts, Trial, TrialTrayRow } from '../../site/trial/Trial';
 import { reviewDesign, type Design, type DesignArm, type DesignReview } from '../../judge/trial/reviewDesign';
-import { dliOfHad, dliOfPlace, trayFactsOf, type TrialPlace } from './trialPlaces';
+import { dliInPlace, type TrayInPlace } from '../../answer/bench/traysInPlace';
+import { dliOfHad, trayFactsOf } from './trayFacts';
 import { comesWithPlace } from './trialRounds';
 
 const mean = (values: readonly number[]) => (values.length === 0 ? null : values.reduce((a, b) => a + b, 0) / values.length);
@@ -12,7 +13,7 @@ const common = (values: readonly string[]) =>
  * What the design really is: the lamps, distances, hours and doses that the trays stand under, as the plan knows them, not as they are meant.
  * Of trays that are gone, and of a trial that is over, it is as they stood then. Trays that never stood in the plan leave their arm's dose unknown.
  */
-export function designOf(trial: Trial, places: ReadonlyMap<string, TrialPlace>): Design {
+export function designOf(trial: Trial, places: ReadonlyMap<string, TrayInPlace>): Design {
   const measured = trial.outcome.kind === 'scored' ? 'scored' : trial.outcome.kind === 'counted' ? 'counted' : 'measured';
   return {
     declared: trial.factor === 'feed' ? 'none' : trial.factor,
@@ -54,14 +55,14 @@ export function designOf(trial: Trial, places: ReadonlyMap<string, TrialPlace>):
 }
 
 /** How a tray of a trial stands, or stood, with its dose; null where nobody knows. */
-function standingOf(row: TrialTrayRow, places: ReadonlyMap<string, TrialPlace>): (TrayFacts & { readonly dli: number | null }) | null {
+function standingOf(row: TrialTrayRow, places: ReadonlyMap<string, TrayInPlace>): (TrayFacts & { readonly dli: number | null }) | null {
   if (row.had) return { ...row.had, dli: dliOfHad(row.had) };
   const place = row.trayId === null ? undefined : places.get(row.trayId);
-  return place ? { ...trayFactsOf(place), dli: dliOfPlace(place) } : null;
+  return place ? { ...trayFactsOf(place), dli: dliInPlace(place) } : null;
 }
 
 /** Whether each arm stands on several tiers: then no arm has all its trays in one place. */
-const hasSeveralTiers = ({ arms, trays }: Trial, places: ReadonlyMap<string, TrialPlace>): boolean =>
+const hasSeveralTiers = ({ arms, trays }: Trial, places: ReadonlyMap<string, TrayInPlace>): boolean =>
   arms.every((arm) => {
     const at = trays.flatMap((t) => (t.arm === arm.id ? (standingOf(t, places) ?? []) : []));
     return new Set(at.map((f) => f.tierId)).size > 1;
@@ -71,7 +72,7 @@ const hasSeveralTiers = ({ arms, trays }: Trial, places: ReadonlyMap<string, Tri
  * What keeps a trial from answering its question. Of arms that stand nowhere in the plan it is not known whether they differ in what a drawing
  * would show: that is not held against them.
  */
-export function reviewTrial(trial: Trial, places: ReadonlyMap<string, TrialPlace>): DesignReview {
+export function reviewTrial(trial: Trial, places: ReadonlyMap<string, TrayInPlace>): DesignReview {
   const review = reviewDesign(designOf(trial, places));
   const isDrawn = trial.arms.every((arm) => trial.trays.some((t) => t.arm === arm.id && standingOf(t, places) !== null));
   return isDrawn || trial.factor === 'mat' || trial.factor === 'medium'

@@ -9,7 +9,7 @@ import type { Trial } from '../../site/trial/Trial';
 import { tables } from '../../things/tables/libraryTables';
 import { applyMoves } from '../advice/applyMove';
 import { designOf } from './designOf';
-import { dliOfPlace, type TrialPlace } from './trialPlaces';
+import { dliInPlace, type TrayInPlace } from '../../answer/bench/traysInPlace';
 import { efficiencyOf } from './efficiencyOf';
 import { givenSoFar } from './givenSoFar';
 import { equalDose } from './equalDose';
@@ -59,14 +59,14 @@ const trial = (changes: Partial<Trial> = {}): Trial => ({
   ended: null,
   ...changes,
 });
-const placesOf = (site: Site): Map<string, TrialPlace> => {
+const placesOf = (site: Site): Map<string, TrayInPlace> => {
   const stand = benchStandOf(site, site.stands[0]!, tables);
   const answer = answerBench(questionOfStand(stand, null));
   return new Map(stand.tiers.flatMap((tier) => tier.trays.map((tray) => [tray.tray.id, { stand, tier, tray, light: answer.tiers[tier.tier.id]!.trays[tray.tray.id]! }]))); // prettier-ignore
 };
 const doses = (site: Site) => {
   const places = placesOf(site);
-  const of = (ids: readonly string[]) => ids.reduce((sum, id) => sum + dliOfPlace(places.get(id)!)!, 0) / ids.length;
+  const of = (ids: readonly string[]) => ids.reduce((sum, id) => sum + dliInPlace(places.get(id)!)!, 0) / ids.length;
   return [of(['tray-00', 'tray-01']), of(['tray-10', 'tray-11'])];
 };
 
@@ -202,7 +202,7 @@ test('a design is told as the trays stand, not as they are meant: what all have 
   const places = placesOf(site);
   const design = designOf(trial(), places);
   const [a, b] = design.arms;
-  const doseIn = (ids: readonly string[]) => ids.reduce((sum, id) => sum + dliOfPlace(places.get(id)!)! / ids.length, 0);
+  const doseIn = (ids: readonly string[]) => ids.reduce((sum, id) => sum + dliInPlace(places.get(id)!)! / ids.length, 0);
   expect(a).toMatchObject({ lamp: 'led-bar-12-white-24', hours: 16, position: site.stands[0]!.tiers[0]!.id, container: 'flat-half', cover: 'none' }); // prettier-ignore
   expect(a!.dli).toBeCloseTo(doseIn(['tray-00', 'tray-01']), 9);
   expect(b!.dli).toBeCloseTo(doseIn(['tray-10', 'tray-11']), 9);

@@ -11,7 +11,7 @@ import { applyMove, applyMoves } from '../advice/applyMove';
 import type { Move } from '../advice/Move';
 import { liftsOf } from '../advice/movesFor';
 import { freeOf, onAround } from '../timer/aroundQuiet';
-import { dliOfPlace, trialPlacesOf, type TrialPlace } from './trialPlaces';
+import { dliInPlace, traysInPlace, type TrayInPlace } from '../../answer/bench/traysInPlace';
 
 /** How arms come to the same dose, or why they cannot. */
 export type EqualDose =
@@ -110,7 +110,7 @@ export function equalDose(site: Site, trial: Trial, tables: Tables): EqualDose {
 
   /** Of all heights of a tier above the one there is the one whose dose comes nearest from above or below; light falls with height, so by halves. */
   function bestLift(arm: ArmId, tierId: string): Move | null {
-    const standIn = (places: ReadonlyMap<string, TrialPlace>) => [...places.values()].find((p) => p.tier.tier.id === tierId)!.stand;
+    const standIn = (places: ReadonlyMap<string, TrayInPlace>) => [...places.values()].find((p) => p.tier.tier.id === tierId)!.stand;
     const stand = standIn(look(now));
     const lifts = liftsOf(stand.tiers.find((t) => t.tier.id === tierId)!).filter((l) => l > 1e-6);
     const moveOf = (lift: number): Move => ({ do: 'hang', tierId, lift });
@@ -135,18 +135,18 @@ export function equalDose(site: Site, trial: Trial, tables: Tables): EqualDose {
   }
 }
 
-function placesIn(site: Site, trial: Trial, tables: Tables, cache: ReturnType<typeof createCache>): ReadonlyMap<string, TrialPlace> {
+function placesIn(site: Site, trial: Trial, tables: Tables, cache: ReturnType<typeof createCache>): ReadonlyMap<string, TrayInPlace> {
   const wanted = new Set(trial.trays.map((t) => t.trayId));
   const stands: BenchStand[] = site.stands
     .filter((s) => s.tiers.some((t) => t.trays.some((y) => wanted.has(y.id))))
     .map((s) => benchStandOf(site, s, tables));
-  return trialPlacesOf(stands.map((stand) => ({ stand, answer: answerBench(questionOfStand(stand, null), cache) })));
+  return traysInPlace(stands.map((stand) => ({ stand, answer: answerBench(questionOfStand(stand, null), cache) })));
 }
 
-const meanDose = (places: readonly TrialPlace[]): Dli =>
-  places.length > 0 ? places.reduce((sum, p) => sum + (dliOfPlace(p) ?? 0), 0) / places.length : 0;
+const meanDose = (places: readonly TrayInPlace[]): Dli =>
+  places.length > 0 ? places.reduce((sum, p) => sum + (dliInPlace(p) ?? 0), 0) / places.length : 0;
 
-function dosesOf(trial: Trial, places: ReadonlyMap<string, TrialPlace>): ArmDoses {
+function dosesOf(trial: Trial, places: ReadonlyMap<string, TrayInPlace>): ArmDoses {
   return Object.fromEntries(
     trial.arms.map(({ id }) => [
       id,

@@ -4,16 +4,16 @@ import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { asOf } from '../../answer/stand/asOf';
 import { benchStandOf } from '../../answer/stand/benchStand';
 import { createCache } from '../../light/scene/Cache';
-import { carry, changeFittings, changeTrays, moveThings, setTimes, withTier, type Change } from '../../site/stand/change';
-import type { Site } from '../../site/stand/Site';
-import { asAllAlong, rememberTiers } from '../../site/trial/rememberTiers';
+import { carry, changeFittings, changeTrays, setTimes, withTier, type Change } from '../../site/stand/change';
+import type { Site, Tray } from '../../site/stand/Site';
+import { asAllAlong, rememberTiers } from '../../site/past/rememberTiers';
 import type { Trial } from '../../site/trial/Trial';
 import { tables } from '../../things/tables/libraryTables';
 import { dayFrom, type Day } from '../../units/day';
-import { changesOnTheWay } from './changesOnTheWay';
+import { changesOnTheWay } from '../past/changesOnTheWay';
 import { givenSoFar } from './givenSoFar';
 import { moveTrialOn } from './moveTrialOn';
-import { dliOfPlace, trialPlacesOf } from './trialPlaces';
+import { dliInPlace, traysInPlace } from '../../answer/bench/traysInPlace';
 
 const TODAY = dayFrom(2027, 2, 20);
 const whole = demoSite('en-GB', TODAY);
@@ -45,13 +45,14 @@ function dosesIn(site: Site): number[] {
   const stands = site.stands
     .filter((s) => s.tiers.some((t) => t.trays.some((y) => ids.includes(y.id))))
     .map((s) => benchStandOf(site, s, tables));
-  const places = trialPlacesOf(stands.map((stand) => ({ stand, answer: answerBench(questionOfStand(stand, null), cache) })));
-  return ids.map((id) => dliOfPlace(places.get(id)!)!);
+  const places = traysInPlace(stands.map((stand) => ({ stand, answer: answerBench(questionOfStand(stand, null), cache) })));
+  return ids.map((id) => dliInPlace(places.get(id)!)!);
 }
 const given = (site: Site, today = TODAY) => givenSoFar(site, site.trials[0]!, today, tables, cache);
 const mols = (site: Site, today = TODAY) => ids.map((_, i) => given(site, today).get(`K${i}`)!.mol_per_m2);
 /** A change by hand on a day. */
 const on = (day: Day, site: Site, ...changes: Change[]) => changes.reduce((now, change) => rememberTiers(now, change(now), day), site);
+const changesIn = (site: Site) => changesOnTheWay(site, TODAY - 12, TODAY, (y: Tray) => ids.includes(y.id), tables);
 const close = (found: readonly number[], wanted: readonly number[]) =>
   found.forEach((v, i) => expect(v).toBeWithin(wanted[i]!, { relative: 1e-6 }));
 
@@ -102,14 +103,14 @@ test('lamps hung and hours set otherwise count from their day on, each change by
   const now = on(TODAY - 3, higher, shorter);
   close(mols(now), doses.map((d, i) => 4 * d + 5 * dosesIn(lift(0.03)(still))[i]! + 3 * dosesIn(shorter(lift(0.03)(still)))[i]!)); // prettier-ignore
   const tiers = rack.tiers.filter((t) => t.timerId === timerId && t.trays.some((y) => ids.includes(y.id))).map((t) => t.id);
-  expect(changesOnTheWay(now, now.trials[0]!)).toEqual([
+  expect(changesIn(now)).toEqual([
     { day: TODAY - 8, tierId, lit_min: null, lift: expect.closeTo(0.03, 9) as number, otherLamps: false, otherTrays: false },
     ...tiers.map((id) => ({ day: TODAY - 3, tierId: id, lit_min: [lit.lit_min, lit.lit_min / 2], lift: null, otherLamps: false, otherTrays: false })), // prettier-ignore
   ]);
   // The drawing was put right only: it had been so before.
   const right = asAllAlong(TODAY - 8, [tierId])(now);
   close(mols(right), doses.map((_, i) => 9 * dosesIn(lift(0.03)(still))[i]! + 3 * dosesIn(shorter(lift(0.03)(still)))[i]!)); // prettier-ignore
-  expect(changesOnTheWay(right, right.trials[0]!)).toHaveLength(tiers.length);
+  expect(changesIn(right)).toHaveLength(tiers.length);
   // What it had by a day is the same when it is asked for later.
   expect(given(during(now, trialOf({ ended: TODAY - 8 }))).get('K0')!.days).toBe(4);
   close(mols({ ...now, trials: [trialOf({ ended: TODAY - 8 })] }), doses.map((d) => 4 * d)); // prettier-ignore
@@ -125,7 +126,7 @@ test('a tray that is carried to another tier has had the light of both, and so h
     during(withTier(tierId, (t) => ({ ...t, trays: t.trays.filter((y) => y.id !== ids[0]) }))(still)),
     () => start,
   );
-  expect(late.earlier).toHaveLength(1);
+  expect(late.earlier.map((e) => Object.keys(e))).toEqual([['tierId', 'until', 'trays']]);
   expect(mols(late)[0]).toBeCloseTo(12 * doses[0]!, 6);
 });
 
@@ -158,38 +159,4 @@ test('what is written down of a lamp or a batch that is gone counts as not writt
   const back = on(TODAY - 4, hung, () => start);
   expect(back.earlier).toHaveLength(1);
   close(mols(back), doses.map((d) => 12 * d)); // prettier-ignore
-});
-
-describe('written down', () => {
-  test('nothing, where no trial runs, it began today or later, or its trays stand elsewhere', () => {
-    for (const trials of [[], [trialOf({ ended: TODAY - 1 })], [trialOf({ starts: TODAY })], [trialOf({ trays: [] })]]) {
-      const before = { ...start, trials };
-      const after = lift(0.05)(before);
-      expect(rememberTiers(before, after, TODAY)).toBe(after);
-    }
-    const other = rack.tiers[1]!;
-    const of = { ...start, trials: [trialOf({ trays: trialOf().trays.filter((row) => !other.trays.some((y) => y.id === row.trayId)) })] };
-    const after = changeFittings(other.id, other.fittings.map((f) => f.id), (f) => ({ face: f.face + 0.05 }))(of); // prettier-ignore
-    expect(rememberTiers(of, after, TODAY)).toBe(after);
-    const named = changeTrays(tierId, [ids[0]!], () => ({ label: 'Other words' }))(start);
-    expect(rememberTiers(start, named, TODAY)).toBe(named);
-  });
-
-  test('once a day, as it was before the first change; not where it comes back on the same day', () => {
-    const dragged = on(TODAY, start, lift(0.01), lift(0.01), moveThings(tierId, [ids[0]!], 0.01, 0));
-    expect(dragged.earlier.map((e) => [e.tierId, e.until, e.trays, e.fittings.map((f) => f.face)])).toEqual([
-      [tierId, TODAY, first!.tier.trays, first!.tier.fittings.map((f) => f.face)],
-    ]);
-    expect(dragged.earlier[0]!.fittings.every((f) => f.own === undefined)).toBe(true);
-    expect(on(TODAY, dragged, ({ earlier }) => ({ ...start, earlier })).earlier).toEqual([]);
-    // Back on another day, both days stand.
-    expect(on(TODAY + 2, dragged, () => ({ ...start, earlier: dragged.earlier })).earlier.map((e) => e.until)).toEqual([TODAY, TODAY + 2]);
-  });
-
-  test('what belongs to no trial any more goes with the next', () => {
-    const old = on(TODAY - 5, start, lift(0.02));
-    const later = { ...old, trials: [trialOf({ starts: TODAY - 4 })] };
-    expect(on(TODAY, later, lift(0.02)).earlier.map((e) => e.until)).toEqual([TODAY]);
-    expect(on(TODAY, old, lift(0.02)).earlier.map((e) => e.until)).toEqual([TODAY - 5, TODAY]);
-  });
 });

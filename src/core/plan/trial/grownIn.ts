@@ -25,15 +25,19 @@ export function grownInOf(batchId: string, lit: readonly { readonly stand: Bench
     return resultsOf(stand, answer).filter((r) => own.has(r.trayId));
   });
   const area_m2 = trays.reduce((sum, r) => sum + r.area, 0);
-  // To digits that any two windows agree on.
-  const rounded = (value: number) => Math.round(value * 1e4) / 1e4;
-  return area_m2 > 0 ? { dli: rounded(trays.reduce((sum, r) => sum + r.mean * r.area, 0) / area_m2), area_m2: rounded(area_m2) } : null;
+  return area_m2 > 0 ? { dli: trays.reduce((sum, r) => sum + r.mean * r.area, 0) / area_m2, area_m2 } : null;
 }
+
+/** To digits that any two windows agree on. */
+const rounded = (value: number) => Math.round(value * 1e4) / 1e4;
 
 /** Writes down the light that a batch was grown in; a site in which it stands, or is not, is given back itself. */
 export const withGrownIn =
-  (batchId: string, grownIn: GrownIn) =>
+  (batchId: string, { dli, area_m2 }: GrownIn) =>
   (site: Site): Site =>
     standingOn(site.stands).has(batchId) || !site.batches.some((b) => b.id === batchId)
       ? site
-      : { ...site, batches: site.batches.map((b) => (b.id === batchId ? { ...b, grownIn } : b)) };
+      : {
+          ...site,
+          batches: site.batches.map((b) => (b.id === batchId ? { ...b, grownIn: { dli: rounded(dli), area_m2: rounded(area_m2) } } : b)),
+        };

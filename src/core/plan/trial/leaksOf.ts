@@ -1,6 +1,6 @@
 import type { ArmId, Trial } from '../../site/trial/Trial';
 import type { Share } from '../../units/quantities';
-import type { TrialPlace } from './trialPlaces';
+import type { TrayInPlace } from '../../answer/bench/traysInPlace';
 
 /** A tray of one arm that gets light from the lamps of another. */
 export interface Leak {
@@ -19,7 +19,7 @@ const WORTH_SAYING: Share = 0.03;
  * Light that leaks between the arms, as computed: what comes from other tiers of a stand on which another arm stands, and tiers that two
  * arms share although their lamps or hours are what is compared.
  */
-export function leaksOf(trial: Trial, places: ReadonlyMap<string, TrialPlace>): Leak[] {
+export function leaksOf(trial: Trial, places: ReadonlyMap<string, TrayInPlace>): Leak[] {
   const at = trial.trays.flatMap((row) => {
     const place = row.trayId === null ? undefined : places.get(row.trayId);
     return place ? [{ row, place }] : [];

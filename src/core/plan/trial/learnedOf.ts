@@ -1,4 +1,4 @@
-import { dliOfHad } from './trialPlaces';
+import { dliOfHad } from './trayFacts';
 import { asShares } from './asShares';
 import { doseDirection, fitDose } from '../../judge/trial/doseCurve';
 import { plantedAreaOf } from '../../site/stand/footprint';
@@ -47,7 +47,7 @@ const LEFT = 0.1;
 /**
  * All that ended batches and trials of a crop say of dose and result, group by group.
  *
- * @param doseOf  mean dose of a tray as it stands; null: it is not lit, or not worked out
+ * @param doseOf  mean dose of a tray; null: it is not lit, or not worked out
  */
 export function groupsOf(
   site: Pick<Site, 'batches' | 'stands' | 'trials'>,
@@ -120,7 +120,7 @@ function standingIn(trays: readonly Tray[], doseOf: (trayId: string) => Dli | nu
 }
 
 /** A batch has ended when its last day is over or it was harvested. */
-const hasEnded = ({ leaves, log }: Batch, today: Day): boolean =>
+export const hasEnded = ({ leaves, log }: Batch, today: Day): boolean =>
   (leaves !== null && leaves <= today) || log.some((l) => l.what === 'harvest');
 
 /** Mean of the middles between the lowest and the highest that were noted. */

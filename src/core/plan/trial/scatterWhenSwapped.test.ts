@@ -6,7 +6,7 @@ import type { Trial } from '../../site/trial/Trial';
 import { tables } from '../../things/tables/libraryTables';
 import { dayFrom } from '../../units/day';
 import { scatterWhenSwapped } from './scatterWhenSwapped';
-import { trialPlacesOf } from './trialPlaces';
+import { traysInPlace } from '../../answer/bench/traysInPlace';
 
 const site = demoSite('en-GB', dayFrom(2027, 2, 20));
 const stand = benchStandOf(
@@ -14,7 +14,7 @@ const stand = benchStandOf(
   site.stands.find((s) => s.id === 'demo-rack')!,
   tables,
 );
-const places = trialPlacesOf([{ stand, answer: answerBench(questionOfStand(stand, null)) }]);
+const places = traysInPlace([{ stand, answer: answerBench(questionOfStand(stand, null)) }]);
 const ids = [...places.keys()].slice(0, 4);
 const trial: Trial = {
   ...site.trials[0]!,

@@ -1,6 +1,6 @@
 import { sd } from '../../judge/trial/moments';
 import type { Trial, TrialTrayRow } from '../../site/trial/Trial';
-import { dliOfPlace, type TrialPlace } from './trialPlaces';
+import { dliInPlace, type TrayInPlace } from '../../answer/bench/traysInPlace';
 
 const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length;
 
@@ -12,10 +12,10 @@ const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / 
  * @param level    mean of all that was measured, in the same unit
  * @returns the scatter that would be left if trays changed places; null where the light of the places is not known
  */
-export function scatterWhenSwapped(trial: Trial, places: ReadonlyMap<string, TrialPlace>, scatter: number, level: number): number | null {
+export function scatterWhenSwapped(trial: Trial, places: ReadonlyMap<string, TrayInPlace>, scatter: number, level: number): number | null {
   const doseOf = ({ trayId }: TrialTrayRow) => {
     const place = trayId === null ? undefined : places.get(trayId);
-    return place ? dliOfPlace(place) : null;
+    return place ? dliInPlace(place) : null;
   };
   if (trial.trays.some((t) => doseOf(t) === null)) return null;
   const spreads = trial.arms.flatMap((arm) => {

@@ -75,7 +75,7 @@ export interface Site {
   readonly trials: readonly Trial[];
   /** Cautions that were seen to, stand by stand. */
   readonly safety: readonly SafetyMark[];
-  /** How tiers were set before they were set otherwise, while trays of a trial stood there. */
+  /** How tiers were set before they were set otherwise, while plants stood there that somebody follows. */
   readonly earlier: readonly EarlierTier[];
 }
 
@@ -223,14 +223,17 @@ export interface Tray {
   readonly batchId: string;
 }
 
-/** How a tier was set until a day, since its setting before. What a stand is, sides and sizes, is taken to have been so all along. */
+/**
+ * What of a tier was otherwise until a day; what is left out was as it was afterwards. What a stand is, its sides and sizes, is taken to
+ * have been so all along.
+ */
 export interface EarlierTier {
   readonly tierId: string;
-  /** From this day on it is set otherwise. */
+  /** From this day on it is as it is now, or as the next of these says. */
   readonly until: Day;
-  readonly lit_min: number;
-  readonly fittings: readonly Fitting[];
-  readonly trays: readonly Tray[];
+  readonly lit_min?: number;
+  readonly fittings?: readonly Fitting[];
+  readonly trays?: readonly Tray[];
 }
 
 /** Plants of one crop sown together. */
@@ -254,7 +257,7 @@ export interface Batch {
   readonly grownIn?: GrownIn;
 }
 
-/** The light that a batch was grown in, as it stood last. */
+/** The light that a batch was grown in, the mean of all its days; of one without a date as it stood last. */
 export interface GrownIn {
   /** Mean of its trays, lamps and daylight. */
   readonly dli: Dli;

@@ -1,7 +1,6 @@
 'use client';
-import { changesOnTheWay } from '@/core/plan/trial/changesOnTheWay';
-import { asAllAlong } from '@/core/site/trial/rememberTiers';
-import type { Trial } from '@/core/site/trial/Trial';
+import type { TierChange } from '@/core/plan/past/changesOnTheWay';
+import { asAllAlong } from '@/core/site/past/rememberTiers';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { dayWords } from '../season/dayWords';
@@ -11,18 +10,13 @@ import { say } from '../shell/toastStore';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { changeWords } from './changeWords';
 
-/** What was set otherwise on the tiers of a trial since it began: counted from its day on, unless it only put the drawing right. */
-export function OnTheWay({ trial }: { trial: Trial }) {
+/** What was set otherwise on tiers on the way: counted from its day on, unless it only put the drawing right. @param isOver nothing is counted anew */
+export function OnTheWay({ changes, isOver }: { changes: readonly TierChange[]; isOver: boolean }) {
   const { sites } = useWorkspace();
   const { lengthUnit } = useSettings();
   const site = useSite((s) => s.site);
-  const changes = changesOnTheWay(site, trial);
-  if (changes.length === 0) return null;
   return (
-    <section aria-labelledby="on-the-way" className="space-y-2">
-      <h2 id="on-the-way" className="text-xl font-semibold">
-        Changed on the way
-      </h2>
+    <>
       <ul className="divide-y divide-line border-y border-line">
         {changes.map((c) => {
           const what = `${tierName(site, c.tierId)}: ${changeWords(c, lengthUnit)}`;
@@ -31,7 +25,7 @@ export function OnTheWay({ trial }: { trial: Trial }) {
               <span className="min-w-0 flex-1">
                 {what} <span className="text-sm whitespace-nowrap text-soft">since {dayWords(c.day)}</span>
               </span>
-              {trial.ended === null && (
+              {!isOver && (
                 <Button
                   className="print:hidden"
                   aria-label={`It was so all along: ${what}`}
@@ -48,9 +42,11 @@ export function OnTheWay({ trial }: { trial: Trial }) {
           );
         })}
       </ul>
-      <p className="text-sm text-soft">
-        What the trays were given is counted with each from its day on. If you only put the drawing right, say “So all along”.
-      </p>
-    </section>
+      {!isOver && (
+        <p className="text-sm text-soft print:hidden">
+          Each is counted from its day on. If you only put the drawing right, say “So all along”.
+        </p>
+      )}
+    </>
   );
 }

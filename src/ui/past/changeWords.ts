@@ -1,4 +1,4 @@
-import type { TierChange } from '@/core/plan/trial/changesOnTheWay';
+import type { TierChange } from '@/core/plan/past/changesOnTheWay';
 import { showHours } from '@/core/units/clock';
 import { showLength, type LengthUnit } from '@/core/units/length';
 
