@@ -82,8 +82,12 @@ test('what mends it is done in the plan with one press, and undone; its height s
   await expect(change).toBeVisible({ timeout: 60_000 });
   const words = (await change.getAttribute('aria-label'))!.replace('Change the plan: ', '');
   await change.tap();
+  // The stems have grown in the light of before: they are put down to that still, and it is mended.
+  const judgedBy = page.getByText(/^Judged by the light until today: what you see has grown in it\..* mends it: look at the new growth in/);
+  await expect(judgedBy).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Undo', exact: true }).last().tap();
   await expect(page.getByRole('button', { name: `Change the plan: ${words}` })).toBeVisible({ timeout: 60_000 });
+  await expect(judgedBy).toHaveCount(0);
 });
 
 test('trays that are heading for trouble stand on the first page, with where and when', async ({ page }) => {

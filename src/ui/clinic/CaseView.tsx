@@ -24,6 +24,7 @@ import { Happened } from './Happened';
 import { LeggyPanel } from './LeggyPanel';
 import { SignPicker } from './SignPicker';
 import { TrayPlaces } from './TrayPlaces';
+import { useStoodLately } from './useStoodLately';
 
 /** One case: where and what on the left, what it means and what to do on the right. */
 export function CaseView({ id }: { id: string }) {
@@ -67,7 +68,8 @@ function OfCase({ kase, stand, tier, tray }: CaseProps) {
   const answer = useLightOfStand(stand);
   const light = answer && answer !== 'failed' ? (answer.tiers[tier.tier.id]?.trays[tray.tray.id] ?? null) : null;
   const standing = useMemo(() => ({ stand, tier, tray, light }), [stand, tier, tray, light]);
-  const diagnosis = useMemo(() => diagnose(kase, standing, today), [kase, standing, today]);
+  const stood = useStoodLately(kase, tray.tray.id);
+  const diagnosis = useMemo(() => diagnose(kase, standing, today, stood), [kase, standing, today, stood]);
   const change = (what: string, how: Parameters<typeof changeSite>[2]) => changeSite(sites, what, how);
   const where = stand.tiers.length > 1 ? `${stand.stand.name}, tier ${tier.number}` : stand.stand.name;
   return (

@@ -3,11 +3,12 @@ import clsx from 'clsx';
 import { useMemo, useState } from 'react';
 import { runningTest, testRun, type Diagnosis } from '@/core/plan/clinic/diagnose';
 import { testEffect } from '@/core/plan/clinic/testEffect';
-import type { TrayToday } from '@/core/plan/clinic/circumstancesOf';
+import type { TrayInPlace } from '@/core/answer/bench/traysInPlace';
 import type { WeighedCauses } from '@/core/judge/clinic/weighCauses';
 import { beginTest, changeCase, endTest, toggleDenied } from '@/core/site/stand/changeClinic';
 import type { ClinicCase } from '@/core/site/clinic/ClinicCase';
 import { tables } from '@/core/things/tables/libraryTables';
+import type { Day } from '@/core/units/day';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { Link } from '../parts/Link';
@@ -28,7 +29,7 @@ const WORTH_SAYING = 1.4;
 interface CausesPanelProps {
   kase: ClinicCase;
   diagnosis: Diagnosis;
-  standing: TrayToday;
+  standing: TrayInPlace;
   isLit: boolean;
 }
 
@@ -37,6 +38,7 @@ export function CausesPanel({ kase, diagnosis, standing, isLit }: CausesPanelPro
   const { weighed, certainty, questions } = diagnosis;
   const [first] = weighed as [WeighedCauses];
   const [chosen, setChosen] = useState<string | null>(null);
+  const today = useToday();
   const mends = useMends(diagnosis.treatments, standing, certainty !== 'nothing-seen');
   const shown = weighed.slice(0, SHOWN);
   const looked = shown.find((w) => w.cause === chosen) ?? first;
@@ -62,6 +64,7 @@ export function CausesPanel({ kase, diagnosis, standing, isLit }: CausesPanelPro
               ? `${CAUSE_WORDS[first.cause].name} fits best, with ${percent} % of all that could be. Answer the questions, mark more signs, or make the test below.`
               : `${certainty === 'clear' ? 'Clear' : 'Likely'}: ${percent} %. ${CAUSE_WORDS[first.cause].what}`}
           </p>
+          {diagnosis.byLightUntil !== null && <p>{lightWords(diagnosis, today)}</p>}
         </div>
         <ul className="space-y-1.5" aria-label="Causes with their shares">
           {shown.map((w) => (
@@ -108,7 +111,13 @@ export function CausesPanel({ kase, diagnosis, standing, isLit }: CausesPanelPro
               <MendByPlan mend={mends.find((m) => m.treatment === t) ?? null} standing={standing} />
             </li>
           ))}
-          {diagnosis.treatments.length === 0 && <li>Nothing more to do: the new growth is right already.</li>}
+          {diagnosis.treatments.length === 0 && (
+            <li>
+              {diagnosis.isMended
+                ? 'Nothing more to do: what was changed mends it.'
+                : 'Nothing more to do: the new growth is right already.'}
+            </li>
+          )}
         </ul>
         {diagnosis.treatments.some((t) => /lamp|hours|dim/.test(t)) && (
           <Link
@@ -126,6 +135,13 @@ export function CausesPanel({ kase, diagnosis, standing, isLit }: CausesPanelPro
       </section>
     </>
   );
+}
+
+/** By which light it is judged, where that was another than today's, and whether that is mended. */
+function lightWords({ byLightUntil, isMended, certainty, lookIn_days }: Diagnosis, today: Day): string {
+  const until = byLightUntil === today ? 'until today' : `until ${dayWords(byLightUntil!)}`;
+  const mended = `${certainty === 'unclear' ? 'If it is that, what' : 'What'} was set otherwise since mends it: look at the new growth in ${daysWords(lookIn_days)}.`;
+  return `Judged by the light ${until}: what you see has grown in it.${isMended ? ` ${mended}` : ''}`;
 }
 
 /** What the plan knows already, before anything was marked. */
@@ -203,11 +219,11 @@ function Grounds({ kase, weighed }: { kase: ClinicCase; weighed: WeighedCauses }
 }
 
 /** Whether a plant has its pot for itself. */
-function standsAlone({ tray: { tray } }: TrayToday): boolean {
+function standsAlone({ tray: { tray } }: TrayInPlace): boolean {
   return tray.containerId !== null && tables.container(tray.containerId)?.plants === 1;
 }
 
-function TestOf({ kase, diagnosis, standing }: { kase: ClinicCase; diagnosis: Diagnosis; standing: TrayToday }) {
+function TestOf({ kase, diagnosis, standing }: { kase: ClinicCase; diagnosis: Diagnosis; standing: TrayInPlace }) {
   const effect = useMemo(() => testEffect(diagnosis.test, kase.places, standing), [diagnosis.test, kase.places, standing]);
   const { sites } = useWorkspace();
   const today = useToday();

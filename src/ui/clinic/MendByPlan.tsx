@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useMemo } from 'react';
 import type { Treatment } from '@/core/judge/clinic/Cause';
-import type { TrayToday } from '@/core/plan/clinic/circumstancesOf';
+import type { TrayInPlace } from '@/core/answer/bench/traysInPlace';
 import type { PlanMend } from '@/core/plan/clinic/mendByPlan';
 import { sownAgain } from '@/core/plan/clinic/sownAgain';
 import type { TestEffect } from '@/core/plan/clinic/testEffect';
@@ -24,7 +24,7 @@ import { Term } from '../terms/Term';
 const QUIET_ms = 700;
 
 /** What the plan can do of what mends it, worked out beside the page; empty until it is. */
-export function useMends(treatments: readonly Treatment[], { stand, tray, light }: TrayToday, isWanted: boolean): readonly PlanMend[] {
+export function useMends(treatments: readonly Treatment[], { stand, tray, light }: TrayInPlace, isWanted: boolean): readonly PlanMend[] {
   const { mendsOf, lightOfStand, sites } = useWorkspace();
   const key = treatments.join(' ');
   const trayId = tray.tray.id;
@@ -45,7 +45,7 @@ export function useMends(treatments: readonly Treatment[], { stand, tray, light 
 }
 
 /** A treatment that is a change of the plan: what it is here, what the tray would get, and the press that does it. */
-export function MendByPlan({ mend, standing }: { mend: PlanMend | null; standing: TrayToday }) {
+export function MendByPlan({ mend, standing }: { mend: PlanMend | null; standing: TrayInPlace }) {
   const { sites } = useWorkspace();
   const told = useSettings();
   const lamps = useSite((s) => s.site.lamps);
@@ -91,7 +91,7 @@ export function EffectWords({ effect: { before, after, nearer, hours }, stage }:
 }
 
 /** What sowing again does to its dates; that it is too late is said. */
-export function RestartWords({ standing: { tray } }: { standing: TrayToday }) {
+export function RestartWords({ standing: { tray } }: { standing: TrayInPlace }) {
   const today = useToday();
   const season = useSite((s) => s.site.season);
   const { batch, crop } = tray;

@@ -1,14 +1,15 @@
 'use client';
 import clsx from 'clsx';
 import { Check } from 'lucide-react';
-import { dliOfNinths, type TrayToday } from '@/core/plan/clinic/circumstancesOf';
+import { dliOfNinths } from '@/core/plan/clinic/circumstancesOf';
+import type { TrayInPlace } from '@/core/answer/bench/traysInPlace';
 import { plantAreaOf } from '@/core/site/stand/footprint';
 import { dliNumber } from '../drawing/lightWords';
 
 const NAMES = ['back left', 'back', 'back right', 'left', 'middle', 'right', 'front left', 'front', 'front right'];
 
 interface TrayPlacesProps {
-  standing: TrayToday;
+  standing: TrayInPlace;
   failed: boolean;
   places: readonly number[];
   onToggle(place: number): void;

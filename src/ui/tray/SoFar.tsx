@@ -7,6 +7,7 @@ import type { Site } from '@/core/site/stand/Site';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showMoney } from '@/core/units/money';
 import { OnTheWay } from '../past/OnTheWay';
+import { useLitSite } from '../past/useLitSite';
 import { dliNumber } from '../drawing/lightWords';
 import { useWorkedOut } from '../parts/useWorkedOut';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
@@ -14,11 +15,12 @@ import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 /** What a batch has had until today, day by day, and what a gram of it took. */
 export function SoFar({ tray: { batch } }: { tray: BenchTray }) {
   const site = useSite((s) => s.site);
+  const lit = useLitSite();
   const today = useToday();
   const { givenToBatch } = useWorkspace();
   const sums = useMemo(() => sumsOf(site, batch, today, tables), [site, batch, today]);
   const ask = useCallback((of: Site) => givenToBatch(of, batch.id), [givenToBatch, batch.id]);
-  const told = useWorkedOut(sums && sums.days > 0 ? site : null, ask, REST_ms);
+  const told = useWorkedOut(sums && sums.days > 0 ? lit : null, ask, REST_ms);
   const given = told?.answer ?? null;
   const changes = useMemo(
     () => (sums ? changesOnTheWay(site, today - sums.days, today, (y) => y.batchId === batch.id, tables) : []),

@@ -1,10 +1,9 @@
 'use client';
 import { useCallback, useMemo } from 'react';
-import type { Site } from '@/core/site/stand/Site';
-import { BARE_SITE } from '@/core/site/stand/bare';
 import type { TrayHad, Trial, TrialTrayRow } from '@/core/site/trial/Trial';
 import { useWorkedOut } from '../parts/useWorkedOut';
-import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { useLitSite } from '../past/useLitSite';
+import { useToday, useWorkspace } from '../shell/WorkspaceContext';
 
 const NONE: ReadonlyMap<string, TrayHad> = new Map();
 
@@ -12,33 +11,14 @@ const NONE: ReadonlyMap<string, TrayHad> = new Map();
 export function useGivenInTrial(trial: Trial): ReadonlyMap<string, TrayHad> {
   const { givenInTrial } = useWorkspace();
   const today = useToday();
-  const { stands, batches, timers, lamps, crops, ownLamps, meters, place, climate, windows, earlier } = useSite((s) => s.site);
+  const site = useLitSite();
   const { starts, ended, moves, factor } = trial;
   // What is measured of the plants, and typed letter by letter, has no part in it.
   const rows = JSON.stringify(trial.trays.map((row) => ({ ...row, values: [] })));
-  const asked = useMemo(() => {
-    const known = { stands, batches, timers, lamps, crops, ownLamps, meters, place, climate, windows, earlier };
-    const site: Site = { ...BARE_SITE, currency: '', price_per_kWh: 0, ...known };
-    return { site, trial: { starts, ended, moves, factor, trays: JSON.parse(rows) as TrialTrayRow[] }, today };
-  }, [
-    stands,
-    batches,
-    timers,
-    lamps,
-    crops,
-    ownLamps,
-    meters,
-    place,
-    climate,
-    windows,
-    earlier,
-    starts,
-    ended,
-    moves,
-    factor,
-    rows,
-    today,
-  ]);
-  const ask = useCallback(({ site, trial: of }: typeof asked) => givenInTrial(site, of), [givenInTrial]);
+  const asked = useMemo(
+    () => ({ site, trial: { starts, ended, moves, factor, trays: JSON.parse(rows) as TrialTrayRow[] }, today }),
+    [site, starts, ended, moves, factor, rows, today],
+  );
+  const ask = useCallback(({ site: at, trial: of }: typeof asked) => givenInTrial(at, of), [givenInTrial]);
   return useWorkedOut(asked, ask)?.answer ?? NONE;
 }

@@ -68,8 +68,24 @@ export interface WeighedCauses {
  * @returns all causes, the likeliest first; their shares add up to 1
  */
 export function weighCauses(circumstances: Circumstances, facts: readonly Fact[] = factsOf(circumstances)): WeighedCauses[] {
+  const weighed = logsOf(circumstances, facts);
+  const total = logTotal(weighed);
+  return weighed
+    .map(({ cause, grounds, log }) => ({ cause, grounds, share: Math.exp(log - total) }))
+    .sort((a, b) => b.share - a.share || CAUSES.indexOf(a.cause) - CAUSES.indexOf(b.cause));
+}
+
+/** How well some facts go with the signs, all causes together, as a logarithm: to be held against other facts of the same signs. */
+export const fitOf = (circumstances: Circumstances, facts: readonly Fact[]): number => logTotal(logsOf(circumstances, facts));
+
+function logTotal(weighed: readonly { readonly log: number }[]): number {
+  const most = Math.max(...weighed.map((w) => w.log));
+  return most + Math.log(weighed.reduce((sum, w) => sum + Math.exp(w.log - most), 0));
+}
+
+function logsOf(circumstances: Circumstances, facts: readonly Fact[]) {
   const signs = [...new Set(circumstances.signs)];
-  const weighed = CAUSES.map((cause) => {
+  return CAUSES.map((cause) => {
     const grounds: Ground[] = [
       ...signs.map((of) => ({ of, factor: factorOf(of, cause) })),
       ...facts.flatMap((of) => {
@@ -79,11 +95,6 @@ export function weighCauses(circumstances: Circumstances, facts: readonly Fact[]
     ];
     return { cause, grounds, log: grounds.reduce((sum, g) => sum + Math.log(g.factor), Math.log(PRIORS[cause])) };
   });
-  const most = Math.max(...weighed.map((w) => w.log));
-  const total = weighed.reduce((sum, w) => sum + Math.exp(w.log - most), 0);
-  return weighed
-    .map(({ cause, grounds, log }) => ({ cause, grounds, share: Math.exp(log - most) / total }))
-    .sort((a, b) => b.share - a.share || CAUSES.indexOf(a.cause) - CAUSES.indexOf(b.cause));
 }
 
 /** How much a sign speaks for a cause. */

@@ -7,19 +7,12 @@ import type { SignPlace, Circumstances, Happening } from '../../judge/clinic/Cir
 import { SIGN_NAMES, type Sign } from '../../judge/clinic/signs';
 import { dayAtPlace, daylightDli, photoperiodOf, receivedOf, type Received } from '../../judge/dli/LightDay';
 import type { TrayLight } from '../../answer/bench/BenchQuestion';
-import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
+import type { TrayInPlace } from '../../answer/bench/traysInPlace';
+import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
 import { ageingOf } from '../../site/ownLamps/ageingOf';
 import type { Day } from '../../units/day';
 import type { Dli, Metres, Ppfd } from '../../units/quantities';
-
-/** A tray of a stand, as it is today, and its light; null while that is not worked out. */
-export interface TrayToday {
-  readonly stand: BenchStand;
-  readonly tier: BenchTier;
-  readonly tray: BenchTray;
-  readonly light: TrayLight | null;
-}
 
 /** The nine places of a tray: mean PPFD of each, row by row from the back left. */
 export function ninths({ map }: Pick<TrayLight, 'map'>, area: Rect): Ppfd[] {
@@ -83,18 +76,33 @@ export function signPlaceOf(places: readonly number[]): SignPlace {
 /** A pH is as it was for so many days. */
 const AS_IT_WAS = 30;
 /** Changes of longer ago show no more, days. */
-const LATELY = 10;
+export const LATELY = 10;
 const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length;
+
+/** What was otherwise lately where plants stand that look wrong. */
+export interface Lately {
+  /** The light by which they are judged: as it is today, or as it was. */
+  readonly at: TrayInPlace;
+  /** Their light was made a good deal stronger before they looked wrong. */
+  readonly isRaised: boolean;
+}
 
 /**
  * Gathers what the plan, the log and the person know of plants that look wrong, at the very places where they look worst. What the person
  * says goes before what the plan says. What nobody knows is null.
  */
-export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: TrayToday, day: Day): Circumstances {
+export function circumstancesOf(
+  kase: ClinicCase,
+  today: TrayInPlace,
+  day: Day,
+  lately: Lately = { at: today, isRaised: false },
+): Circumstances {
+  const { stand, tier, tray } = today;
+  const { at } = lately;
   const { told } = kase;
   const { crop, stage, batch } = tray;
-  const nine = light ? ninths(light, plantAreaOf(tray.tray)) : null;
-  const doses = light ? dliOfNinths(tray, light) : null;
+  const nine = at.light ? ninths(at.light, plantAreaOf(at.tray.tray)) : null;
+  const doses = at.light ? dliOfNinths(at.tray, at.light) : null;
   const worst = kase.places.length > 0 ? kase.places : [0, 1, 2, 3, 4, 5, 6, 7, 8];
   const ppfd = nine ? mean(worst.map((p) => nine[p]!)) : null;
   const others = (wanted: readonly number[]) => {
@@ -102,9 +110,9 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
     return there.length > 0 ? mean(there) : null;
   };
   const dli = doses ? mean(worst.map((p) => doses[p]!)) : null;
-  const faces = tier.lamps.map((l) => l.fitting.face - tray.canopy);
+  const faces = at.tier.lamps.map((l) => l.fitting.face - at.tray.canopy);
   const since = kase.since ?? kase.opened;
-  const lately = batch.log.filter((l) => l.day <= since && l.day > since - LATELY);
+  const logged = batch.log.filter((l) => l.day <= since && l.day > since - LATELY);
   // What was written down lately goes where the person has not said anything in the case itself.
   const air = airLately(batch, day);
   const ph = latestLogged(batch.log, day, (l) => l.solution?.ph != null && l.day > day - AS_IT_WAS)?.solution?.ph;
@@ -112,8 +120,9 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
   const ageDays = batch.age ?? null;
   const fan = stand.stand.plugged.some((p) => p.kind === 'fan');
   const changes = new Set<Happening>(told.happened ?? []);
-  if (lately.some((l) => l.what === 'potted-on')) changes.add('potted-on');
-  if (lately.some((l) => l.what === 'moved')) changes.add('moved');
+  if (logged.some((l) => l.what === 'potted-on')) changes.add('potted-on');
+  if (logged.some((l) => l.what === 'moved')) changes.add('moved');
+  if (lately.isRaised) changes.add('stronger-light');
   const later = crop.containerPath.filter((p) => ageDays !== null && p.fromDay + LATELY < ageDays).at(-1);
   return {
     crop,
@@ -124,7 +133,7 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
     light: {
       dli,
       ppfd,
-      hours: tier.lamps.length > 0 || tray.day.daylight ? photoperiodOf(tray.day) : null,
+      hours: at.tier.lamps.length > 0 || at.tray.day.daylight ? photoperiodOf(at.tray.day) : null,
       hoursPlanned: null,
       dliMin: stage.dliMin,
       dliTarget: stage.dliTarget,
@@ -134,13 +143,13 @@ export function circumstancesOf(kase: ClinicCase, { stand, tier, tray, light }: 
       elsewhere: { centre: others([4]), edge: others([1, 3, 5, 7]), corner: others(CORNERS) },
       dliWhenNew: null,
       lampHours: longestUsed(tier),
-      spectrum: spectrumOf(tier),
+      spectrum: spectrumOf(at.tier),
       clearance: faces.length > 0 ? Math.max(0, Math.min(...faces)) : null,
       lowerBy: roomToLamps(tier, tray),
       isHot: told.isLampHot ?? tier.lamps.some((l) => !l.lamp.coolSurface),
       leafTemperature: null,
       daysInDark: told.daysInDark ?? null,
-      windowShare: dli === null || dli === 0 ? null : Math.min(1, daylightDli(tray.day) / dli),
+      windowShare: dli === null || dli === 0 ? null : Math.min(1, daylightDli(at.tray.day) / dli),
       isBlackout: false,
     },
     air: {

@@ -1,10 +1,13 @@
 import type { ClinicCase, TestRun, Told } from '../../site/clinic/ClinicCase';
 import { isCause, isClinicTest, type Cause, type ClinicTest, type Treatment } from '../../judge/clinic/Cause';
+import type { Circumstances } from '../../judge/clinic/Circumstances';
 import { factsOf, type Fact } from '../../judge/clinic/facts';
 import { daysToAnswer, testFor, treatmentsFor } from '../../judge/clinic/mend';
-import { weighCauses, type WeighedCauses } from '../../judge/clinic/weighCauses';
+import { fitOf, weighCauses, type WeighedCauses } from '../../judge/clinic/weighCauses';
 import type { Day } from '../../units/day';
-import { circumstancesOf, type TrayToday } from './circumstancesOf';
+import { circumstancesOf, type Lately } from './circumstancesOf';
+import type { TrayInPlace } from '../../answer/bench/traysInPlace';
+import { isRaisedLately, type StoodUntil } from './stoodLately';
 
 /** The stem is looked at by itself. */
 export type Askable = Exclude<keyof Told, 'stem_m'>;
@@ -26,7 +29,29 @@ export interface Diagnosis {
   readonly lookIn_days: number;
   readonly treatments: readonly Treatment[];
   readonly questions: readonly NextQuestion[];
+  /** It is judged by the light until that day, in which what is seen has grown; null: by today's. */
+  readonly byLightUntil: Day | null;
+  /** What was set otherwise since has taken the cause away. */
+  readonly isMended: boolean;
 }
+
+/** New growth shows light from then on (growers' consensus: in 3 to 7 days); scorched leaves sooner. */
+const SHOWS_days = 3;
+/** The light that is less likely shown has to go so many times better with the signs than the other: our choice. */
+const FITS_BETTER = 2;
+/** A cause that is this many times less likely by today's light is mended: our choice. */
+const MENDED = 2;
+/** What changes the light of a tier. */
+const OF_LIGHT: ReadonlySet<Treatment> = new Set([
+  'lower-lamp',
+  'add-lamp',
+  'add-hours',
+  'raise-lamp',
+  'dim',
+  'fewer-hours',
+  'spread-lamps',
+  'move-from-centre',
+]);
 
 /** A cause that holds so much of all is likely, and clear. */
 const LIKELY = 0.5;
@@ -35,28 +60,74 @@ const CLEAR = 0.8;
 const LEAST_GAIN = 0.04;
 const MOST_QUESTIONS = 3;
 
-/** What is wrong, as far as signs, plan and person tell; what would tell more; what to try and what mends it. */
-export function diagnose(kase: ClinicCase, standing: TrayToday, day: Day): Diagnosis {
-  const circumstances = circumstancesOf(kase, standing, day);
+/**
+ * What is wrong, as far as signs, plan and person tell; what would tell more; what to try and what mends it. Plants show the light that they
+ * had: where their tier was set otherwise lately, they are judged by the light in which what they show has grown.
+ *
+ * @param stood  how they stood before each change of late, the latest first
+ */
+export function diagnose(kase: ClinicCase, standing: TrayInPlace, day: Day, stood: readonly StoodUntil[] = []): Diagnosis {
+  const isRaised = isRaisedLately(kase, standing, stood);
+  const now: Lately = { at: standing, isRaised };
+  const { at, until } = lightShown(kase, standing, day, stood, isRaised);
+  const lately: Lately = { at, isRaised };
+  const circumstances = circumstancesOf(kase, standing, day, lately);
   const facts = factsOf(circumstances);
-  const used = facts.filter((f) => !kase.denied.includes(f.id));
+  const usedIn = (of: Circumstances) => factsOf(of).filter((f) => !kase.denied.includes(f.id));
   const tried = factsOfTests(kase.tests);
   const weigh = (c: ClinicCase) => {
-    const of = circumstancesOf(c, standing, day);
-    return weighCauses(of, [...factsOf(of).filter((f) => !kase.denied.includes(f.id)), ...tried]);
+    const of = circumstancesOf(c, standing, day, lately);
+    return weighCauses(of, [...usedIn(of), ...tried]);
   };
-  const weighed = weighCauses(circumstances, [...used, ...tried]);
+  const weighed = weighCauses(circumstances, [...usedIn(circumstances), ...tried]);
   const [first, second] = [weighed[0]!, weighed[1]!];
   const isSeen = circumstances.signs.length > 0;
+  // What is to be done goes by how it is today.
+  const today = until === null ? circumstances : circumstancesOf(kase, standing, day, now);
+  const isMended = until !== null && first.share > MENDED * shareOf(first.cause, weighCauses(today, [...usedIn(today), ...tried]));
+  const treatments = treatmentsFor(first.cause, today);
   return {
     weighed,
     facts,
     certainty: !isSeen ? 'nothing-seen' : first.share >= CLEAR ? 'clear' : first.share >= LIKELY ? 'likely' : 'unclear',
-    test: testFor(first.cause, circumstances, second.share > 0.15 ? second.cause : null),
+    test: isMended ? 'look-at-new-leaves' : testFor(first.cause, today, second.share > 0.15 ? second.cause : null),
     lookIn_days: daysToAnswer(first.cause, circumstances),
-    treatments: treatmentsFor(first.cause, circumstances),
+    treatments: isMended ? treatments.filter((t) => !OF_LIGHT.has(t)) : treatments,
     questions: isSeen ? questionsFor(kase, weighed, weigh) : [],
+    byLightUntil: until,
+    isMended,
   };
+}
+
+const shareOf = (cause: Cause, weighed: readonly WeighedCauses[]): number => weighed.find((w) => w.cause === cause)!.share;
+
+/**
+ * The light that plants show: what was set otherwise today they cannot, what was in the last days hardly, unless it goes a good deal better
+ * with the signs; later on they show it, unless the light of before does.
+ */
+function lightShown(
+  kase: ClinicCase,
+  standing: TrayInPlace,
+  day: Day,
+  stood: readonly StoodUntil[],
+  isRaised: boolean,
+): { readonly at: TrayInPlace; readonly until: Day | null } {
+  const fit = (at: TrayInPlace) => {
+    const of = circumstancesOf(kase, standing, day, { at, isRaised });
+    return fitOf(
+      of,
+      factsOf(of).filter((f) => !kase.denied.includes(f.id)),
+    );
+  };
+  let shown: { readonly at: TrayInPlace; readonly until: Day | null } = { at: standing, until: null };
+  if (!standing.light || kase.signs.length === 0) return shown;
+  for (const then of stood) {
+    if (!then.light) continue;
+    const isNew = then.until > day - SHOWS_days;
+    const better = Math.exp(fit(then) - fit(shown.at));
+    if (then.until === day || better > (isNew ? 1 / FITS_BETTER : FITS_BETTER)) shown = { at: then, until: then.until };
+  }
+  return shown;
 }
 
 /** What a test that has come out says of the cause that it was made for, and of the next one. */

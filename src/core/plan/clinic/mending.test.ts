@@ -7,7 +7,8 @@ import { heightAt } from '../../things/crop/heightAt';
 import { tables } from '../../things/tables/libraryTables';
 import { applyMove } from '../advice/applyMove';
 import { practiceSite, type PracticeTier } from '../practice/practiceSite';
-import { circumstancesOf, ninths, type TrayToday } from './circumstancesOf';
+import { circumstancesOf, ninths } from './circumstancesOf';
+import type { TrayInPlace } from '../../answer/bench/traysInPlace';
 import { headingFor } from './headingFor';
 import { mendsByPlan } from './mendByPlan';
 import { sownAgain } from './sownAgain';
@@ -30,7 +31,7 @@ const at = (changes: Partial<PracticeTier> = {}) => {
   const site = asOf(practiceSite({ ...tier, ...changes }, TODAY, tables), TODAY, tables);
   const stand = benchStandOf(site, site.stands[0]!, tables);
   const answer = answerBench(questionOfStand(stand, null));
-  const standing = (i: number): TrayToday => {
+  const standing = (i: number): TrayInPlace => {
     const tray = stand.tiers[0]!.trays[i]!;
     return { stand, tier: stand.tiers[0]!, tray, light: answer.tiers[stand.tiers[0]!.tier.id]!.trays[tray.tray.id]! };
   };
@@ -123,7 +124,7 @@ test('what was written down of the air is known to the clinic, unless the person
   const s = standing(0);
   const kase = { id: 'k', batchId: 'celery', trayId: 'celery-tray', opened: TODAY, since: null, places: [], signs: [], told: {}, denied: [], tests: [], closed: null }; // prettier-ignore
   const entry = { id: 'a', day: TODAY - 1, what: 'air', height: null, stage: null, air: { low: 23, high: 27, humidity: null } } as const;
-  const warm: TrayToday = { ...s, tray: { ...s.tray, batch: { ...s.tray.batch, log: [...s.tray.batch.log, entry] } } };
+  const warm: TrayInPlace = { ...s, tray: { ...s.tray, batch: { ...s.tray.batch, log: [...s.tray.batch.log, entry] } } };
   expect(circumstancesOf(kase, warm, TODAY).air).toMatchObject({ night: 23, day: 27 });
   expect(circumstancesOf({ ...kase, told: { night_C: 12 } }, warm, TODAY).air).toMatchObject({ night: 12, day: 27 });
 });

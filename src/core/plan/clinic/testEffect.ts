@@ -7,7 +7,8 @@ import { daylightDli } from '../../judge/dli/LightDay';
 import { lightFieldOf } from '../../light/scene/LightField';
 import { plantAreaOf } from '../../site/stand/footprint';
 import type { Dli, Hours, Metres, Share } from '../../units/quantities';
-import { ninths, roomToLamps, type TrayToday } from './circumstancesOf';
+import { ninths, roomToLamps } from './circumstancesOf';
+import type { TrayInPlace } from '../../answer/bench/traysInPlace';
 
 /** What a test does to the dose of the plants that it is made with. */
 export interface TestEffect {
@@ -32,7 +33,7 @@ const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / 
  * What the changed half would get, against what it gets now, at the places that look worst; null for tests that leave the light as it is.
  * An upturned tray under it counts only as far as leaves keep clear of the lamp.
  */
-export function testEffect(test: ClinicTest, places: readonly number[], standing: TrayToday): TestEffect | null {
+export function testEffect(test: ClinicTest, places: readonly number[], standing: TrayInPlace): TestEffect | null {
   const { tier, tray, light } = standing;
   if (!light) return null;
   const area = plantAreaOf(tray.tray);
@@ -70,7 +71,7 @@ export function testEffect(test: ClinicTest, places: readonly number[], standing
 }
 
 /** How many times as strong the light of the tier's own lamps is a little nearer to them, over one of the nine places. */
-function timesNearer({ stand, tier, tray }: TrayToday, place: number, nearer: Metres): number {
+function timesNearer({ stand, tier, tray }: TrayInPlace, place: number, nearer: Metres): number {
   const asked = questionOfStand(stand, null).tiers.find((t) => t.id === tier.tier.id)!;
   const field = lightFieldOf(sceneOfTier(asked));
   const { x0, x1, y0, y1 } = plantAreaOf(tray.tray);
