@@ -8,8 +8,7 @@ export function changeWords({ lit_min, lift, otherLamps, otherTrays }: TierChang
     ...(lit_min ? [`${showHours(lit_min[1])} a day instead of ${showHours(lit_min[0])}`] : []),
     ...(lift !== null ? [`lamps ${showLength(Math.abs(lift), unit)} ${lift > 0 ? 'higher' : 'lower'}`] : []),
     ...(otherLamps ? ['other lamps, or hung or dimmed otherwise'] : []),
-    ...(otherTrays ? ['trays moved'] : []),
+    ...(otherTrays ? ['other trays, or trays moved'] : []),
   ];
-  const text = words.join('; ');
-  return text === '' ? 'set otherwise' : text;
+  return words.join('; ');
 }

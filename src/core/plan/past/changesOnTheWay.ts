@@ -15,7 +15,7 @@ export interface TierChange {
   readonly lift: Metres | null;
   /** Its lamps are others, or were moved or dimmed. */
   readonly otherLamps: boolean;
-  /** Trays came, went, were moved or raised. */
+  /** Trays came, went, were sown anew, moved or raised. */
   readonly otherTrays: boolean;
 }
 
@@ -36,7 +36,10 @@ export function changesOnTheWay(
     .filter(({ was }) => was.until > from && was.until <= until)
     .flatMap((past) => {
       const then = before(past);
-      return [...then.trays, ...past.after.trays].some(isMeant) ? [changeOf(past.was.tierId, past.was.until, then, past.after)] : [];
+      if (![...then.trays, ...past.after.trays].some(isMeant)) return [];
+      const change = changeOf(past.was.tierId, past.was.until, then, past.after);
+      // What it was of is known no more.
+      return change.lit_min || change.lift !== null || change.otherLamps || change.otherTrays ? [change] : [];
     })
     .sort((a, b) => a.day - b.day);
 }
@@ -48,7 +51,7 @@ function changeOf(tierId: string, day: Day, was: Setting, after: Setting): TierC
   const otherwise = ({ x, y, turn, tilt = 0, dim = 1, travel }: Setting['fittings'][number]) =>
     JSON.stringify([x, y, turn, tilt, dim, travel]);
   const trays = ({ trays: list }: Setting) =>
-    JSON.stringify(list.map((y) => [y.id, y.x, y.y, y.turned, y.risers, y.riserHeight, y.coverId]));
+    JSON.stringify(list.map((y) => [y.id, y.batchId, y.x, y.y, y.turned, y.risers, y.riserHeight, y.coverId]));
   return {
     day,
     tierId,

@@ -5,21 +5,23 @@ import type { Day } from '../../units/day';
 
 type Past = Pick<Site, 'earlier' | 'timers' | 'lamps' | 'batches'>;
 
-/** What of a tier was written down, each with the setting that came after it; the latest first. What is known no more is left out. */
-export function pastOf(
-  tier: Tier,
-  site: Past,
-  tables: Pick<Tables, 'lamp'>,
-): readonly { readonly was: EarlierTier; readonly after: Setting }[] {
+interface Written {
+  readonly was: EarlierTier;
+  /** How the tier was set afterwards. */
+  readonly after: Setting;
+}
+
+/** What of a tier was written down, the latest first. Lamps that are known no more are taken to be those that came after, plants are left out. */
+export function pastOf(tier: Tier, site: Past, tables: Pick<Tables, 'lamp'>): readonly Written[] {
   const lamps = new Set(site.lamps.map((l) => l.id));
   const batches = new Set(site.batches.map((b) => b.id));
-  const isKnown = (e: EarlierTier) =>
-    (e.fittings ?? []).every((f) => lamps.has(f.lampId) || tables.lamp(f.lampId)) && (e.trays ?? []).every((y) => batches.has(y.batchId));
   let after = settingOf(tier, site.timers);
   return site.earlier
-    .filter((e) => e.tierId === tier.id && isKnown(e))
+    .filter((e) => e.tierId === tier.id)
     .sort((a, b) => b.until - a.until)
-    .map((was) => {
+    .map(({ fittings, trays, ...e }): Written => {
+      const isKnown = fittings?.every((f) => lamps.has(f.lampId) || tables.lamp(f.lampId));
+      const was = { ...e, ...(isKnown && { fittings }), ...(trays && { trays: trays.filter((y) => batches.has(y.batchId)) }) };
       const next = { was, after };
       after = before(next);
       return next;
@@ -27,7 +29,7 @@ export function pastOf(
 }
 
 /** How a tier was set until what was written down of it. */
-export const before = ({ was, after }: { readonly was: EarlierTier; readonly after: Setting }): Setting => ({
+export const before = ({ was, after }: Written): Setting => ({
   lit_min: was.lit_min ?? after.lit_min,
   fittings: was.fittings ?? after.fittings,
   trays: was.trays ?? after.trays,

@@ -153,10 +153,16 @@ test('trays that changed places have had what a count day by day gives, whether 
   close(mols(moved), dosesIn(begun).map((d, i) => 3 * d + 9 * dosesIn(moved)[i]!)); // prettier-ignore
 });
 
-test('what is written down of a lamp or a batch that is gone counts as not written', () => {
+test('what is written down of a lamp or plants that are gone counts as not written, and the rest of that day counts', () => {
   const own = { ...tables.lamp(first!.tier.fittings[0]!.lampId)!, id: 'own' };
   const hung = changeFittings(tierId, first!.tier.fittings.map((f) => f.id), () => ({ lampId: 'own' }))({ ...start, lamps: [own] }); // prettier-ignore
   const back = on(TODAY - 4, hung, () => start);
   expect(back.earlier).toHaveLength(1);
   close(mols(back), doses.map((d) => 12 * d)); // prettier-ignore
+  expect(changesIn(back)).toEqual([]);
+  const [entry] = on(TODAY - 4, start, setTimes(timerId, lit.on_min, lit.lit_min / 2)).earlier;
+  const gone = { ...first!.tier.trays[0]!, id: 'gone', batchId: 'gone' };
+  const both = { ...start, earlier: [{ ...entry!, lit_min: 2 * lit.lit_min, trays: [...first!.tier.trays, gone] }] };
+  // A little comes from other tiers, whose hours were as they are.
+  expect(mols(both)[0]).toBeWithin(20 * doses[0]!, { relative: 1e-3 });
 });
