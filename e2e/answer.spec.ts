@@ -123,7 +123,7 @@ test('a set-up goes out as a file and comes back; a broken one changes nothing',
   await page.getByRole('link', { name: 'Stands', exact: true }).click();
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export everything' }).click()]);
   const text = readFileSync(await download.path(), 'utf8');
-  expect(JSON.parse(text)).toMatchObject({ format: 'copper-noon/site', version: 18 });
+  expect(JSON.parse(text)).toMatchObject({ format: 'copper-noon/site', version: 19 });
 
   const open = (name: string, content: string) =>
     page.getByLabel('File to open').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
@@ -140,7 +140,7 @@ test('a set-up goes out as a file and comes back; a broken one changes nothing',
   await open('odd.json', text.replace('"seedling"', '"flying"'));
   await expect(page.getByRole('dialog')).toContainText('batches[0].stage: “flying”');
   await page.getByRole('button', { name: 'Close' }).click();
-  await open('newer.json', text.replace('"version": 18', '"version": 19'));
+  await open('newer.json', text.replace('"version": 19', '"version": 20'));
   await expect(page.getByRole('dialog')).toContainText('written by a newer version');
   await page.getByRole('button', { name: 'Close' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'First set-up' })).toHaveCount(2);

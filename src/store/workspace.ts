@@ -32,7 +32,7 @@ import { followBench } from './bench/followBench';
 import { createSunCache } from '../core/answer/daylight/litByWindow';
 import { followLeaving } from './light/followLeaving';
 import { countBurned } from '../core/site/ownLamps/hangingOf';
-import { rememberTiers } from '../core/site/past/rememberTiers';
+import { noteSettings } from '../core/site/past/noteSettings';
 import { asOf } from '../core/answer/stand/asOf';
 import { tables } from '../core/things/tables/libraryTables';
 import type { ChartAsked, ChartOnTheWay, HangChart } from '../core/plan/hang/HangChart';
@@ -203,7 +203,7 @@ export function createWorkspace(language: string): Workspace {
     const settleToday = () =>
       settleTo(sites, (site, before) => {
         const { today } = days.getState();
-        const written = before ? rememberTiers(before, countBurned(before, site, today), today) : site;
+        const written = before ? noteSettings(before, countBurned(before, site, today), today) : site;
         return asOf(written, today, tables, suns);
       });
     ends.push(days.subscribe(settleToday));

@@ -76,6 +76,8 @@ export class CropFile {
   @IsInt() @Min(1) @Max(5) stretchProne!: number;
   @IsIn(LEGGY_REMEDIES) leggyRemedy!: LeggyRemedy;
   @IsBoolean() airMovementBenefit!: boolean;
+  /** Left out: as the one that it was copied from. */
+  @IsOptional() @IsBoolean() fed?: boolean | null;
 }
 
 export class CropNoteFile {

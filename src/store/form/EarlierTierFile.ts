@@ -5,7 +5,7 @@ import type { EarlierTier } from '../../core/site/stand/Site';
 import { dayOf, isoOf } from '../../core/units/day';
 import { FittingFile, fittingOf, writeFitting } from './FittingFile';
 import { IsDay } from './IsDay';
-import { TrayFile, trayOf, writeTray } from './TrayFile';
+import { TrayFile, trayOfFile, writeTray } from './TrayFile';
 import { finite } from './finite';
 
 /** What of a tier was otherwise until a day. */
@@ -30,5 +30,5 @@ export const earlierOf = ({ tierId, until, lit_min, fittings, trays }: EarlierTi
   until: dayOf(until),
   ...(lit_min == null ? {} : { lit_min }),
   ...(fittings && { fittings: fittings.map(fittingOf) }),
-  ...(trays && { trays: trays.map(trayOf) }),
+  ...(trays && { trays: trays.map(trayOfFile) }),
 });

@@ -36,7 +36,7 @@ import { MOST_BANDS } from '../../core/site/stand/changePrices';
 import { MOST_SAFETY } from '../../core/site/safety/SafetyMark';
 import { MOST_TRIALS } from '../../core/site/trial/Trial';
 import { ClinicCaseFile } from './ClinicFile';
-import { MOST_EARLIER } from '../../core/site/past/rememberTiers';
+import { MOST_EARLIER } from '../../core/site/past/noteSettings';
 import { EarlierTierFile } from './EarlierTierFile';
 import { FittingFile, TravelFile } from './FittingFile';
 import { TrayFile } from './TrayFile';

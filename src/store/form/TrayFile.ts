@@ -40,7 +40,7 @@ export const writeTray = (y: Tray): TrayFile => ({
   batchId: y.batchId,
 });
 
-export const trayOf = (y: TrayFile): Tray => ({
+export const trayOfFile = (y: TrayFile): Tray => ({
   id: y.id,
   containerId: y.containerId ?? null,
   length: y.length_m,

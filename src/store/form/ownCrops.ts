@@ -31,11 +31,13 @@ export const writeCrop = (crop: Crop): CropFile => ({
   stretchProne: crop.stretchProne,
   leggyRemedy: crop.leggyRemedy,
   airMovementBenefit: crop.airMovementBenefit,
+  fed: crop.fed,
 });
 
 /** What a file does not say of an own crop is as in the one that it was copied from. */
 export function cropOfFile(f: CropFile): Crop {
   const base = f.basedOn == null ? undefined : tables.crop(f.basedOn);
+  const fed = f.fed ?? base?.fed ?? true;
   return {
     id: f.id,
     name: f.name,
@@ -73,11 +75,11 @@ export function cropOfFile(f: CropFile): Crop {
       : null,
     afterEmergence: f.afterEmergence ? { day: f.afterEmergence.day_C, night: f.afterEmergence.night_C } : null,
     sowing: base?.sowing ?? null,
-    feed: base?.feed ?? null,
+    feed: fed ? (base?.feed ?? null) : null,
     trust: base?.trust ?? OWN_TRUST,
     own: { basedOn: f.basedOn ?? null, why: f.why },
     heatMat: f.germination?.heatMat ?? false,
-    fed: base?.fed ?? true,
+    fed,
     airMovementBenefit: f.airMovementBenefit,
     notes: f.notes,
     sources: [OWN_SOURCE, ...(base?.sources ?? [])],

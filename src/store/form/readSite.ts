@@ -8,7 +8,7 @@ import { caseOf } from './ClinicFile';
 import { ownLampOf } from './OwnLampFile';
 import { earlierOf } from './EarlierTierFile';
 import { fittingOf, travelOf } from './FittingFile';
-import { trayOf } from './TrayFile';
+import { trayOfFile } from './TrayFile';
 import { trialOf, trialProblems } from './TrialFile';
 import { seasonOf, seasonProblems } from './PlannedFile';
 import { cropOfFile, cropProblems } from './ownCrops';
@@ -84,7 +84,7 @@ export function siteOf(file: SiteFile): Site {
         daylight: t.daylight ? { dli: t.daylight.dli_mol, from_min: t.daylight.from_min, to_min: t.daylight.to_min } : null,
         rotation: t.rotation ? { kind: t.rotation.kind, every: t.rotation.every, from: dayOf(t.rotation.from) } : null,
         fittings: t.fittings.map(fittingOf),
-        trays: t.trays.map(trayOf),
+        trays: t.trays.map(trayOfFile),
         readings: readingsOf(t.readings),
         fits: t.fits.map((f) => ({
           id: f.id,

@@ -1,7 +1,9 @@
 'use client';
 import { Plus, Trash2, X } from 'lucide-react';
-import { dropCrop, isGrown, keepCrop } from '@/core/site/crop/changeCrops';
+import { comesAs, dropCrop, fedAs, isGrown, keepCrop } from '@/core/site/crop/changeCrops';
 import { LEGGY_REMEDIES, STAGE_NAMES, type Crop, type LeggyRemedy, type Stage } from '@/core/things/crop/Crop';
+import { stays } from '@/core/things/crop/stays';
+import { tables } from '@/core/things/tables/libraryTables';
 import { fail, ok } from '@/core/units/result';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
@@ -105,6 +107,24 @@ export function CropEditor({ crop, onGone }: { crop: Crop; onGone(): void }) {
       {crop.germination && <GerminationFields crop={crop} onChange={change} />}
       <Group title="Growth habits">
         <div className="flex flex-wrap items-end gap-3">
+          <SelectField
+            label="comes"
+            value={stays(crop) ? 'bought' : 'seed'}
+            options={[
+              { value: 'seed', label: 'from seed' },
+              { value: 'bought', label: 'bought, and stays' },
+            ]}
+            onChange={(how) => change(comesAs(crop, how as 'seed' | 'bought'))}
+          />
+          <SelectField
+            label="feed"
+            value={crop.fed ? 'fed' : 'none'}
+            options={[
+              { value: 'fed', label: 'fed' },
+              { value: 'none', label: 'grown without feed' },
+            ]}
+            onChange={(how) => change(fedAs(crop, how === 'fed', tables.crop(crop.own?.basedOn ?? '')))}
+          />
           <SelectField
             label="day length"
             value={crop.dayLengthType}

@@ -2,12 +2,13 @@
 import { DAYS_PER_MONTH } from '@/core/judge/cost/pricesOf';
 import { useMemo, useState } from 'react';
 import { billOf, rebased, totalOf, type BillLine } from '@/core/plan/buying/bill';
+import { drawnLately } from '@/core/plan/buying/drawnLately';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showMoney } from '@/core/units/money';
 import { Link } from '../parts/Link';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { NumberField } from '../parts/NumberField';
-import { useSite } from '../shell/WorkspaceContext';
+import { useSite, useToday } from '../shell/WorkspaceContext';
 import { BillByBatch } from './BillByBatch';
 
 const kWh = (v: number) => (v < 10 ? v.toFixed(2) : v.toFixed(1));
@@ -91,7 +92,7 @@ export function BillView() {
             </table>
           </div>
           <BillByBatch days={days} />
-          <AgainstMeter perDay={all.kWh} />
+          <AgainstMeter />
         </>
       )}
       <Label money={money} price={site.price_per_kWh} />
@@ -121,10 +122,13 @@ function Figures({ line: l, days, money, strong = false }: FiguresProps) {
   );
 }
 
-/** What the meter in the cellar or at the plug showed, against the plan. */
-function AgainstMeter({ perDay }: { perDay: number }) {
+/** What the meter in the cellar or at the plug showed in the last days, against the plan of each. */
+function AgainstMeter() {
+  const site = useSite((s) => s.site);
+  const today = useToday();
   const [measured, setMeasured] = useState<number | null>(null);
   const [over, setOver] = useState(7);
+  const perDay = useMemo(() => drawnLately(site, over, today, tables), [site, over, today]);
   const ratio = measured !== null && perDay > 0 ? measured / over / perDay : null;
   return (
     <section aria-labelledby="meter" className="space-y-2">
@@ -133,7 +137,7 @@ function AgainstMeter({ perDay }: { perDay: number }) {
       </h2>
       <div className="flex flex-wrap items-end gap-4">
         <MaybeNumberField label="It counted" value={measured} min={0} max={1e5} unit="kWh" inputClassName="w-24" onChange={setMeasured} />
-        <NumberField label="in" value={over} min={1} max={400} unit="days" whole inputClassName="w-16" onChange={setOver} />
+        <NumberField label="in the last" value={over} min={1} max={400} unit="days" whole inputClassName="w-16" onChange={setOver} />
       </div>
       {ratio !== null && (
         <p aria-live="polite">

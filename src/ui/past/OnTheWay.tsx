@@ -1,6 +1,6 @@
 'use client';
 import type { TierChange } from '@/core/plan/past/changesOnTheWay';
-import { asAllAlong } from '@/core/site/past/rememberTiers';
+import { asAllAlong } from '@/core/site/past/noteSettings';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { dayWords } from '../season/dayWords';

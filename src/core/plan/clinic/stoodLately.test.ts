@@ -2,7 +2,7 @@ import { answerBench } from '../../answer/bench/answerBench';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { asOf } from '../../answer/stand/asOf';
 import { benchStandOf, type BenchStand } from '../../answer/stand/benchStand';
-import { rememberTiers } from '../../site/past/rememberTiers';
+import { noteSettings } from '../../site/past/noteSettings';
 import type { ClinicCase } from '../../site/clinic/ClinicCase';
 import { changeFittings, setTimes, type Change } from '../../site/stand/change';
 import type { Site } from '../../site/stand/Site';
@@ -36,7 +36,7 @@ const hang =
     const { id, fittings } = now.stands[0]!.tiers[0]!;
     return changeFittings(id, fittings.map((f) => f.id), () => ({ face }))(now); // prettier-ignore
   };
-const on = (day: Day, now: Site, change: Change) => rememberTiers(now, change(now), day);
+const on = (day: Day, now: Site, change: Change) => noteSettings(now, change(now), day);
 const lightOf = (stand: BenchStand) => answerBench(questionOfStand(stand, null)).tiers[stand.tiers[0]!.tier.id]!.trays[TRAY]!;
 function standing(now: Site): TrayInPlace {
   const stand = benchStandOf(now, now.stands[0]!, tables);

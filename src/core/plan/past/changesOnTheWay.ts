@@ -1,4 +1,4 @@
-import type { Setting } from '../../site/past/rememberTiers';
+import type { TierState } from '../../site/past/noteSettings';
 import type { Site, Tray } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import type { Metres } from '../../units/quantities';
@@ -44,13 +44,13 @@ export function changesOnTheWay(
     .sort((a, b) => a.day - b.day);
 }
 
-function changeOf(tierId: string, day: Day, was: Setting, after: Setting): TierChange {
+function changeOf(tierId: string, day: Day, was: TierState, after: TierState): TierChange {
   const then = new Map(was.fittings.map((f) => [f.id, f]));
   const same = was.fittings.length === after.fittings.length && after.fittings.every((f) => then.get(f.id)?.lampId === f.lampId);
   const rise = same ? after.fittings.reduce((sum, f) => sum + f.face - then.get(f.id)!.face, 0) / Math.max(1, after.fittings.length) : 0;
-  const otherwise = ({ x, y, turn, tilt = 0, dim = 1, travel }: Setting['fittings'][number]) =>
+  const otherwise = ({ x, y, turn, tilt = 0, dim = 1, travel }: TierState['fittings'][number]) =>
     JSON.stringify([x, y, turn, tilt, dim, travel]);
-  const trays = ({ trays: list }: Setting) =>
+  const trays = ({ trays: list }: TierState) =>
     JSON.stringify(list.map((y) => [y.id, y.batchId, y.x, y.y, y.turned, y.risers, y.riserHeight, y.coverId]));
   return {
     day,

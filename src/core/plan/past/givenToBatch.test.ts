@@ -4,13 +4,15 @@ import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { asOf } from '../../answer/stand/asOf';
 import { benchStandOf, lampOf } from '../../answer/stand/benchStand';
 import { createCache } from '../../light/scene/Cache';
-import { rememberTiers } from '../../site/past/rememberTiers';
+import { noteSettings } from '../../site/past/noteSettings';
 import { changeFittings, setTimes, type Change } from '../../site/stand/change';
 import { plantedAreaOf } from '../../site/stand/footprint';
 import type { Site } from '../../site/stand/Site';
 import { tables } from '../../things/tables/libraryTables';
 import { dayFrom, type Day } from '../../units/day';
 import { sumsOf } from '../buying/batchSums';
+import { billOf, totalOf } from '../buying/bill';
+import { drawnLately } from '../buying/drawnLately';
 import { dliInPlace, traysInPlace } from '../../answer/bench/traysInPlace';
 import { givenToBatch } from './givenToBatch';
 
@@ -22,7 +24,7 @@ const demo: Site = { ...whole, stands: [{ ...rack, tiers: [tier] }], trials: [],
 const { batchId } = tier.trays[0]!;
 const cache = createCache();
 const given = (site: Site) => givenToBatch(site, batchId, TODAY, tables, cache);
-const on = (day: Day, site: Site, change: Change) => rememberTiers(site, change(site), day);
+const on = (day: Day, site: Site, change: Change) => noteSettings(site, change(site), day);
 const lift = changeFittings(tier.id, tier.fittings.map((f) => f.id), (f) => ({ face: f.face + 0.1 })); // prettier-ignore
 const timer = demo.timers.find((p) => p.id === tier.timerId)!;
 const half = setTimes(timer.id, timer.on_min, timer.lit_min / 2);
@@ -59,6 +61,16 @@ test('power is that of the hours on each day; prices are today’s', () => {
   expect(now.kWh).toBeCloseTo((before.days - 5) * aDay + 5 * (aDay / 2), 9);
   expect(now.kWhADay).toBeCloseTo(aDay / 2, 9);
   expect(now.cost).toBeCloseTo(0.3 * now.kWh, 9);
+});
+
+test('what a meter should have counted in the last days goes by the hours of each of them', () => {
+  const all = drawnLately(demo, 10, TODAY, tables);
+  const plain = totalOf(billOf(demo, tables)).kWh;
+  expect(all).toBeCloseTo(plain, 9);
+  const lamps = (tier.fittings.reduce((sum, f) => sum + lampOf(demo, f.lampId, tables).power, 0) * timer.lit_min) / 60_000;
+  const now = on(TODAY - 4, demo, half);
+  expect(drawnLately(now, 10, TODAY, tables)).toBeCloseTo(plain - (4 / 10) * (lamps / 2), 9);
+  expect(drawnLately(now, 3, TODAY, tables)).toBeCloseTo(plain - lamps / 2, 9);
 });
 
 test('nothing is made up of a batch without a date, of one that is not up yet, or of none', () => {

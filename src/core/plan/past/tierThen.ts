@@ -1,4 +1,4 @@
-import { settingOf, type Setting } from '../../site/past/rememberTiers';
+import { settingOf, type TierState } from '../../site/past/noteSettings';
 import type { EarlierTier, Site, Tier } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import type { Day } from '../../units/day';
@@ -8,7 +8,7 @@ type Past = Pick<Site, 'earlier' | 'timers' | 'lamps' | 'batches'>;
 interface Written {
   readonly was: EarlierTier;
   /** How the tier was set afterwards. */
-  readonly after: Setting;
+  readonly after: TierState;
 }
 
 /** What of a tier was written down, the latest first. Lamps that are known no more are taken to be those that came after, plants are left out. */
@@ -29,14 +29,14 @@ export function pastOf(tier: Tier, site: Past, tables: Pick<Tables, 'lamp'>): re
 }
 
 /** How a tier was set until what was written down of it. */
-export const before = ({ was, after }: Written): Setting => ({
+export const before = ({ was, after }: Written): TierState => ({
   lit_min: was.lit_min ?? after.lit_min,
   fittings: was.fittings ?? after.fittings,
   trays: was.trays ?? after.trays,
 });
 
 /** How a tier was set on a day; null: as it is now, as far as anybody wrote down. */
-export function settingOn(tier: Tier, day: Day, site: Past, tables: Pick<Tables, 'lamp'>): Setting | null {
+export function settingOn(tier: Tier, day: Day, site: Past, tables: Pick<Tables, 'lamp'>): TierState | null {
   const last = pastOf(tier, site, tables).findLast(({ was }) => was.until > day);
   return last ? before(last) : null;
 }

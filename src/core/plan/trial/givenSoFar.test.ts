@@ -6,7 +6,7 @@ import { benchStandOf } from '../../answer/stand/benchStand';
 import { createCache } from '../../light/scene/Cache';
 import { carry, changeFittings, changeTrays, setTimes, withTier, type Change } from '../../site/stand/change';
 import type { Site, Tray } from '../../site/stand/Site';
-import { asAllAlong, rememberTiers } from '../../site/past/rememberTiers';
+import { asAllAlong, noteSettings } from '../../site/past/noteSettings';
 import type { Trial } from '../../site/trial/Trial';
 import { tables } from '../../things/tables/libraryTables';
 import { dayFrom, type Day } from '../../units/day';
@@ -51,7 +51,7 @@ function dosesIn(site: Site): number[] {
 const given = (site: Site, today = TODAY) => givenSoFar(site, site.trials[0]!, today, tables, cache);
 const mols = (site: Site, today = TODAY) => ids.map((_, i) => given(site, today).get(`K${i}`)!.mol_per_m2);
 /** A change by hand on a day. */
-const on = (day: Day, site: Site, ...changes: Change[]) => changes.reduce((now, change) => rememberTiers(now, change(now), day), site);
+const on = (day: Day, site: Site, ...changes: Change[]) => changes.reduce((now, change) => noteSettings(now, change(now), day), site);
 const changesIn = (site: Site) => changesOnTheWay(site, TODAY - 12, TODAY, (y: Tray) => ids.includes(y.id), tables);
 const close = (found: readonly number[], wanted: readonly number[]) =>
   found.forEach((v, i) => expect(v).toBeWithin(wanted[i]!, { relative: 1e-6 }));

@@ -49,6 +49,32 @@ export const freshCrop = (like: Crop, id: string, name: string): Crop => ({
   sources: [OWN_SOURCE],
 });
 
+/** What seed is taken to need until the person says otherwise. */
+const SOME_SEED: NonNullable<Crop['germination']> = {
+  temperature: { least: 15, best: 20, most: 25 },
+  days: { first: 5, last: 10 },
+  light: 'either',
+}; // our choice: many vegetables come up so; to be changed
+/** Days from stage to stage until the person says otherwise. */
+const A_STAGE = 14; // our choice; to be changed
+
+/** Whether plants of a crop of one's own are raised from seed, or bought, and stay. */
+export const comesAs = (crop: Crop, how: 'seed' | 'bought'): Crop =>
+  how === 'bought'
+    ? { ...crop, stages: crop.stages.map((s) => ({ ...s, fromDay: null })), germination: null, heatMat: false }
+    : {
+        ...crop,
+        stages: crop.stages.map((s, i) => ({ ...s, fromDay: s.fromDay ?? A_STAGE * i })),
+        germination: crop.germination ?? SOME_SEED,
+      };
+
+/** Whether a crop of one's own is fed; by the words of the crop that it was copied from, where it has some. */
+export const fedAs = (crop: Crop, fed: boolean, base: Pick<Crop, 'feed'> | undefined): Crop => ({
+  ...crop,
+  fed,
+  feed: fed ? (base?.feed ?? null) : null,
+});
+
 /** Keeps a crop of the person's own, or changes it. */
 export const keepCrop =
   (crop: Crop): Change =>

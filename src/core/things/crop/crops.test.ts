@@ -4,9 +4,24 @@ import { BARE_SITE, UNDATED } from '../../site/stand/bare';
 import { cropOf } from '../../site/crop/cropOf';
 import type { Site } from '../../site/stand/Site';
 import { boltsAbove } from './bolting';
-import { copyOf, dropCrop, growAs, dropNote, isGrown, keepCrop, MOST_CROPS, noteCrop } from '../../site/crop/changeCrops';
+import {
+  comesAs,
+  copyOf,
+  dropCrop,
+  dropNote,
+  fedAs,
+  freshCrop,
+  growAs,
+  isGrown,
+  keepCrop,
+  MOST_CROPS,
+  noteCrop,
+} from '../../site/crop/changeCrops';
 import type { Crop } from './Crop';
+import { readSite } from '../../../store/form/readSite';
+import { writeSite } from '../../../store/form/writeSite';
 import { heightAt, widthAtHeight } from './heightAt';
+import { stays } from './stays';
 import { unsoundOf } from './unsoundOf';
 
 const tomato = tables.crop('tomato')!;
@@ -45,6 +60,22 @@ test('a copy is the person’s own, goes before the table, and remembers where i
   expect(changed.crops.map((c) => c.name)).toEqual(['Dwarf']);
   const full = Array.from({ length: MOST_CROPS + 3 }).reduce<Site>((s, _, i) => keepCrop({ ...copy, id: `c${i}` })(s), site);
   expect(full.crops).toHaveLength(MOST_CROPS);
+});
+
+test('one’s own crop is raised from seed, or bought and stays; fed, or not: sound either way, and read back as it is', () => {
+  const own = copyOf(tomato, 'own-1', 'Ours');
+  const bought = comesAs(own, 'bought');
+  expect([stays(own), stays(bought), unsoundOf(bought), bought.germination]).toEqual([false, true, [], null]);
+  expect(comesAs(own, 'seed')).toEqual(own);
+  const sown = comesAs(bought, 'seed');
+  expect([stays(sown), unsoundOf(sown), sown.stages.map((s) => s.fromDay)]).toEqual([false, [], own.stages.map((_, i) => 14 * i)]);
+  expect(sown.germination).not.toBeNull();
+  expect(fedAs(own, false, tomato)).toMatchObject({ fed: false, feed: null });
+  expect(fedAs(fedAs(own, false, tomato), true, tomato)).toEqual(own);
+  for (const crop of [own, bought, sown, fedAs(own, false, tomato), fedAs(freshCrop(tomato, 'own-2', 'New'), false, undefined)]) {
+    const read = readSite(writeSite(keepCrop(crop)(site)));
+    expect(read.ok && read.value.crops).toEqual([crop]);
+  }
 });
 
 test('a crop that still grows stays; one that is let go takes its notes along', () => {

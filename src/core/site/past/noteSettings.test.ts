@@ -2,7 +2,7 @@ import { demoSite } from '../../../store/site/demoSite';
 import { dayFrom, type Day } from '../../units/day';
 import { carry, changeFittings, changeTrays, moveThings, setTimes, type Change } from '../stand/change';
 import type { Site } from '../stand/Site';
-import { asAllAlong, rememberTiers } from './rememberTiers';
+import { asAllAlong, noteSettings } from './noteSettings';
 
 const TODAY = dayFrom(2027, 2, 20);
 const start: Site = { ...demoSite('en-GB', TODAY), earlier: [] };
@@ -13,7 +13,7 @@ const lift = (by: number) => changeFittings(tier.id, lamps, (f) => ({ face: f.fa
 const timer = start.timers.find((p) => p.id === tier.timerId)!;
 const shorter = setTimes(timer.id, timer.on_min, timer.lit_min - 60);
 /** Changes by hand on a day, one after the other. */
-const on = (day: Day, site: Site, ...changes: Change[]) => changes.reduce((now, change) => rememberTiers(now, change(now), day), site);
+const on = (day: Day, site: Site, ...changes: Change[]) => changes.reduce((now, change) => noteSettings(now, change(now), day), site);
 const what = ({ earlier }: Site) =>
   earlier.map(({ tierId, until, ...rest }) => `${tierId} ${until - TODAY} ${Object.keys(rest).join(' ')}`);
 const bare = (site: Site): Site => ({ ...site, trials: [], batches: site.batches.map((b) => ({ ...b, sown: null, log: [] })) });
@@ -29,13 +29,13 @@ test('only what was otherwise is written down, of tiers on which somebody follow
   expect(what(on(TODAY, start, carry([first!.id], target.id)))).toEqual([`${tier.id} 0 trays`, `${target.id} 0 trays`]);
   // Words are no setting; a site in which nothing is written is the same.
   const named = changeTrays(tier.id, [first!.id], () => ({ label: 'Other words' }))(start);
-  expect(rememberTiers(start, named, TODAY)).toBe(named);
+  expect(noteSettings(start, named, TODAY)).toBe(named);
 });
 
 test('nothing where nobody follows anything, or only since today; a trial or a note is enough', () => {
   for (const site of [bare(start), { ...bare(start), batches: start.batches.map((b) => ({ ...b, sown: TODAY, log: [] })) }]) {
     const after = lift(0.05)(site);
-    expect(rememberTiers(site, after, TODAY)).toBe(after);
+    expect(noteSettings(site, after, TODAY)).toBe(after);
   }
   const [running] = start.trials.filter((t) => t.ended === null);
   for (const [how, written] of [

@@ -7,13 +7,13 @@ export const MOST_EARLIER = 1000;
 const KEPT_days = 400; // our choice: a year of a houseplant, and a little
 
 /** How a tier is set, and what stands there. */
-export interface Setting {
+export interface TierState {
   readonly lit_min: number;
   readonly fittings: readonly Fitting[];
   readonly trays: readonly Tray[];
 }
 
-export const settingOf = ({ timerId, fittings, trays }: Tier, timers: Site['timers']): Setting => ({
+export const settingOf = ({ timerId, fittings, trays }: Tier, timers: Site['timers']): TierState => ({
   lit_min: timers.find((p) => p.id === timerId)?.lit_min ?? 0,
   fittings,
   trays,
@@ -28,7 +28,7 @@ const ofLamp = ({ lampId, x, y, face, turn, tilt = 0, travel, dim = 1 }: Fitting
 const ofTray = (y: Tray) => rounded([y.id, y.length, y.width, y.height, y.x, y.y, y.turned, y.risers, y.riserHeight, y.coverId, y.batchId]);
 
 /** What of two settings is the same. */
-const SAME: { readonly [K in keyof Setting]: (a: Setting[K], b: Setting[K]) => boolean } = {
+const SAME: { readonly [K in keyof TierState]: (a: TierState[K], b: TierState[K]) => boolean } = {
   lit_min: (a, b) => a === b,
   fittings: (a, b) => a === b || JSON.stringify(a.map(ofLamp)) === JSON.stringify(b.map(ofLamp)),
   trays: (a, b) => a === b || JSON.stringify(a.map(ofTray)) === JSON.stringify(b.map(ofTray)),
@@ -45,7 +45,7 @@ const followedSince = ({ sown, log }: Batch): Day | null => sown ?? (log.length 
  * @param before  the site up to now
  * @param day     today
  */
-export function rememberTiers(before: Site, after: Site, day: Day): Site {
+export function noteSettings(before: Site, after: Site, day: Day): Site {
   if (before.stands === after.stands && before.timers === after.timers) return after;
   const was = new Map(before.stands.flatMap((s) => s.tiers.map((t) => [t.id, t])));
   const batches = new Set(
@@ -73,15 +73,15 @@ export function rememberTiers(before: Site, after: Site, day: Day): Site {
 }
 
 /** What was otherwise at the beginning of a day than it is now, by what was written down on that day and what has changed just now. */
-function whatWas(first: EarlierTier | undefined, then: Setting, now: Setting): Partial<Setting> {
-  const pick = <K extends keyof Setting>(key: K, bare: (value: Setting[K]) => Setting[K]): Partial<Setting> => {
-    const value = (first?.[key] as Setting[K] | undefined) ?? then[key];
+function whatWas(first: EarlierTier | undefined, then: TierState, now: TierState): Partial<TierState> {
+  const pick = <K extends keyof TierState>(key: K, bare: (value: TierState[K]) => TierState[K]): Partial<TierState> => {
+    const value = (first?.[key] as TierState[K] | undefined) ?? then[key];
     return SAME[key](value, now[key]) ? {} : { [key]: bare(value) };
   };
   return { ...pick('lit_min', (v) => v), ...pick('fittings', (list) => list.map(asKept)), ...pick('trays', (list) => list) };
 }
 
-const settingIn = ({ lit_min, fittings, trays }: EarlierTier): Partial<Setting> => ({
+const settingIn = ({ lit_min, fittings, trays }: EarlierTier): Partial<TierState> => ({
   ...(lit_min === undefined ? {} : { lit_min }),
   ...(fittings && { fittings }),
   ...(trays && { trays }),
