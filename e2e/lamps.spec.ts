@@ -184,7 +184,7 @@ test('what leaves show is written down with its place, and the clinic begins wit
   await page.getByRole('button', { name: 'Pale', exact: true }).click();
   await expect(page.getByRole('list', { name: 'Written down' })).toContainText('pale, front left');
   await expect(page.getByTestId('so-far')).toContainText('kWh');
-  await expect(page.getByTestId('so-far')).toContainText(/In the mean[\d.]+ mol\/m² a day/);
+  await expect(page.getByTestId('so-far')).toContainText(/Light received\d+ mol\/m², [\d.]+ a day/);
   await go(page, '/clinic');
   await page.getByRole('button', { name: /^Parsley/ }).first().click(); // prettier-ignore
   await expect(page).toHaveURL(/\/clinic\/.+/);

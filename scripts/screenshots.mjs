@@ -117,6 +117,7 @@ await picture('tray', {
   act: async (page) => {
     await page.getByRole('link', { name: /^Leek/ }).click();
     await page.getByTestId('plan-dose').waitFor();
+    await page.getByTestId('so-far').getByText('a day').waitFor();
   },
 });
 await picture('clinic', {

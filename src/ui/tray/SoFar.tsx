@@ -31,8 +31,7 @@ export function SoFar({ tray: { batch } }: { tray: BenchTray }) {
   const money = (v: number) => showMoney(v, site.currency);
   const figures: readonly (readonly [string, string])[] = [
     ['Under light', `${days} ${days === 1 ? 'day' : 'days'}`],
-    ['Light received', given ? `${Math.round(given.dli * given.days)} mol/m²` : told ? '' : 'adding up…'],
-    ['In the mean', given ? `${dliNumber(given.dli)} mol/m² a day` : ''],
+    ['Light received', given ? `${Math.round(given.dli * given.days)} mol/m², ${dliNumber(given.dli)} a day` : told ? '' : 'adding up…'],
     ['Power of its lamps', `${kWh.toFixed(kWh < 10 ? 1 : 0)} kWh, ${money(cost)}`],
     ...(grams === null
       ? []
