@@ -74,7 +74,7 @@ export function cropOfFile(f: CropFile): Crop {
         }
       : null,
     afterEmergence: f.afterEmergence ? { day: f.afterEmergence.day_C, night: f.afterEmergence.night_C } : null,
-    sowing: base?.sowing ?? null,
+    sowing: f.germination ? (base?.sowing ?? null) : null,
     feed: fed ? (base?.feed ?? null) : null,
     trust: base?.trust ?? OWN_TRUST,
     own: { basedOn: f.basedOn ?? null, why: f.why },

@@ -21,6 +21,7 @@ import { DAY_LENGTHS, dayLengthWords, remedyWords } from './cropWords';
 /** The figures of a crop of the person's own, each of which can be changed; what would contradict another is refused as it is typed. */
 export function CropEditor({ crop, onGone }: { crop: Crop; onGone(): void }) {
   const { sites } = useWorkspace();
+  const base = tables.crop(crop.own?.basedOn ?? '');
   const grown = useSite((s) => isGrown(s.site, crop.id));
   const change = (by: Partial<Crop>) => changeSite(sites, 'change the crop', keepCrop({ ...crop, ...by }));
   const text = (max: number, empty: boolean) => (words: string) =>
@@ -114,7 +115,7 @@ export function CropEditor({ crop, onGone }: { crop: Crop; onGone(): void }) {
               { value: 'seed', label: 'from seed' },
               { value: 'bought', label: 'bought, and stays' },
             ]}
-            onChange={(how) => change(comesAs(crop, how as 'seed' | 'bought'))}
+            onChange={(how) => change(comesAs(crop, how as 'seed' | 'bought', base))}
           />
           <SelectField
             label="feed"
@@ -123,7 +124,7 @@ export function CropEditor({ crop, onGone }: { crop: Crop; onGone(): void }) {
               { value: 'fed', label: 'fed' },
               { value: 'none', label: 'grown without feed' },
             ]}
-            onChange={(how) => change(fedAs(crop, how === 'fed', tables.crop(crop.own?.basedOn ?? '')))}
+            onChange={(how) => change(fedAs(crop, how === 'fed', base))}
           />
           <SelectField
             label="day length"

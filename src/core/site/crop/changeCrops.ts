@@ -58,14 +58,15 @@ const SOME_SEED: NonNullable<Crop['germination']> = {
 /** Days from stage to stage until the person says otherwise. */
 const A_STAGE = 14; // our choice; to be changed
 
-/** Whether plants of a crop of one's own are raised from seed, or bought, and stay. */
-export const comesAs = (crop: Crop, how: 'seed' | 'bought'): Crop =>
+/** Whether plants of a crop of one's own are raised from seed, or bought, and stay. @param base  which it was copied from */
+export const comesAs = (crop: Crop, how: 'seed' | 'bought', base: Pick<Crop, 'germination' | 'sowing'> | undefined): Crop =>
   how === 'bought'
-    ? { ...crop, stages: crop.stages.map((s) => ({ ...s, fromDay: null })), germination: null, heatMat: false }
+    ? { ...crop, stages: crop.stages.map((s) => ({ ...s, fromDay: null })), germination: null, sowing: null, heatMat: false }
     : {
         ...crop,
         stages: crop.stages.map((s, i) => ({ ...s, fromDay: s.fromDay ?? A_STAGE * i })),
-        germination: crop.germination ?? SOME_SEED,
+        germination: crop.germination ?? base?.germination ?? SOME_SEED,
+        sowing: base?.sowing ?? null,
       };
 
 /** Whether a crop of one's own is fed; by the words of the crop that it was copied from, where it has some. */

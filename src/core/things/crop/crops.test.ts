@@ -64,12 +64,13 @@ test('a copy is the person’s own, goes before the table, and remembers where i
 
 test('one’s own crop is raised from seed, or bought and stays; fed, or not: sound either way, and read back as it is', () => {
   const own = copyOf(tomato, 'own-1', 'Ours');
-  const bought = comesAs(own, 'bought');
-  expect([stays(own), stays(bought), unsoundOf(bought), bought.germination]).toEqual([false, true, [], null]);
-  expect(comesAs(own, 'seed')).toEqual(own);
-  const sown = comesAs(bought, 'seed');
+  const bought = comesAs(own, 'bought', tomato);
+  expect([stays(own), stays(bought), unsoundOf(bought), bought.germination, bought.sowing]).toEqual([false, true, [], null, null]);
+  expect(comesAs(own, 'seed', tomato)).toEqual(own);
+  const sown = comesAs(bought, 'seed', tomato);
   expect([stays(sown), unsoundOf(sown), sown.stages.map((s) => s.fromDay)]).toEqual([false, [], own.stages.map((_, i) => 14 * i)]);
-  expect(sown.germination).not.toBeNull();
+  expect([sown.germination, sown.sowing]).toEqual([tomato.germination, tomato.sowing]);
+  expect(comesAs(comesAs(freshCrop(tomato, 'own-2', 'New'), 'bought', undefined), 'seed', undefined).germination).not.toBeNull();
   expect(fedAs(own, false, tomato)).toMatchObject({ fed: false, feed: null });
   expect(fedAs(fedAs(own, false, tomato), true, tomato)).toEqual(own);
   for (const crop of [own, bought, sown, fedAs(own, false, tomato), fedAs(freshCrop(tomato, 'own-2', 'New'), false, undefined)]) {
