@@ -201,7 +201,7 @@ test('a crop is copied and changed with a reason, chosen for a tray, noted, and 
   await editor.getByRole('textbox', { name: 'why it differs' }).press('Enter');
   const seedling = editor.getByRole('group', { name: 'seedling' });
   // Bought, it has no days of emergence; undone, it has them again.
-  await editor.getByLabel('comes', { exact: true }).selectOption('bought, and stays');
+  await editor.getByLabel('plants are', { exact: true }).selectOption('bought, and stay');
   await expect(seedling.getByRole('textbox', { name: 'from day' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await expect(seedling.getByRole('textbox', { name: 'from day' })).toBeVisible();

@@ -109,11 +109,11 @@ export function CropEditor({ crop, onGone }: { crop: Crop; onGone(): void }) {
       <Group title="Growth habits">
         <div className="flex flex-wrap items-end gap-3">
           <SelectField
-            label="comes"
+            label="plants are"
             value={stays(crop) ? 'bought' : 'seed'}
             options={[
-              { value: 'seed', label: 'from seed' },
-              { value: 'bought', label: 'bought, and stays' },
+              { value: 'seed', label: 'raised from seed' },
+              { value: 'bought', label: 'bought, and stay' },
             ]}
             onChange={(how) => change(comesAs(crop, how as 'seed' | 'bought', base))}
           />

@@ -538,6 +538,7 @@ export const SIGNS = {
 
 export type Sign = keyof typeof SIGNS;
 export const SIGN_NAMES = Object.keys(SIGNS) as Sign[];
+export const isSign = (name: string): name is Sign => Object.hasOwn(SIGNS, name);
 
 export const partOf = (sign: Sign): Part => SIGNS[sign].part;
 

@@ -7,6 +7,7 @@ import type { Batch, Site, Tier, Tray } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import type { Day } from '../../units/day';
 import { siteThen } from '../past/siteThen';
+import { stretchesBetween } from '../past/stretchesBetween';
 import { drawOf } from '../../answer/power/drawOf';
 import { runOf } from './bill';
 
@@ -59,13 +60,13 @@ export function sumsOf(site: Site, batch: Batch, today: Day, tables: Tables): Ba
   if (!growth || !now) return null;
   const from = growth.emergence;
   const until = Math.max(from, Math.min(today, batch.leaves ?? today));
-  let [kWh, cost, end, day] = [0, 0, until, now];
+  let [kWh, cost, day] = [0, 0, now];
   // From now back; of days before it stood anywhere, as on the first when it did.
-  for (const start of [...turnsOf(site, batch.id, from, until), from]) {
-    day = drawnADay(siteThen(site, start, tables), batch.id, tables) ?? day;
+  for (const [start, end] of [...stretchesBetween(changesOf(site, batch.id), from, until)].reverse()) {
+    const then = siteThen(site, start, tables);
+    day = (then === site ? now : drawnADay(then, batch.id, tables)) ?? day;
     kWh += (end - start) * day.kWh;
     cost += (end - start) * day.cost;
-    end = start;
   }
   const weighed = batch.log.filter((l) => l.what === 'harvest' && l.weight_g !== undefined);
   return {
@@ -80,13 +81,12 @@ export function sumsOf(site: Site, batch: Batch, today: Day, tables: Tables): Ba
   };
 }
 
-/** Days on which tiers were set otherwise where a batch stands or stood, the latest first. */
-function turnsOf(site: Site, batchId: string, from: Day, until: Day): readonly Day[] {
+/** Days on which tiers were set otherwise where a batch stands or stood. */
+function changesOf(site: Site, batchId: string): readonly Day[] {
   const isMine = (y: Tray) => y.batchId === batchId;
   const tiers = new Set([
     ...site.stands.flatMap((s) => s.tiers.flatMap((t) => (t.trays.some(isMine) ? [t.id] : []))),
     ...site.earlier.flatMap((e) => (e.trays?.some(isMine) ? [e.tierId] : [])),
   ]);
-  const days = site.earlier.flatMap((e) => (tiers.has(e.tierId) && e.until > from && e.until < until ? [e.until] : []));
-  return [...new Set(days)].sort((a, b) => b - a);
+  return site.earlier.flatMap((e) => (tiers.has(e.tierId) ? [e.until] : []));
 }

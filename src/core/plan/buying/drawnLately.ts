@@ -2,6 +2,7 @@ import type { Site } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import type { Day } from '../../units/day';
 import { siteThen } from '../past/siteThen';
+import { stretchesBetween } from '../past/stretchesBetween';
 import { billOf, totalOf } from './bill';
 
 /**
@@ -12,12 +13,10 @@ import { billOf, totalOf } from './bill';
  * @returns kWh
  */
 export function drawnLately(site: Site, days: number, today: Day, tables: Tables): number {
-  const from = today - days;
-  const turns = site.earlier.flatMap((e) => (e.until > from && e.until < today ? [e.until] : []));
-  const starts = [from, ...[...new Set(turns)].sort((a, b) => a - b)];
-  const kWh = starts.reduce((sum, start, i) => {
-    const end = starts[i + 1] ?? today;
-    return sum + (end - start) * totalOf(billOf(siteThen(site, start, tables), tables)).kWh;
-  }, 0);
+  const changes = site.earlier.map((e) => e.until);
+  const kWh = stretchesBetween(changes, today - days, today).reduce(
+    (sum, [start, end]) => sum + (end - start) * totalOf(billOf(siteThen(site, start, tables), tables)).kWh,
+    0,
+  );
   return kWh / days;
 }

@@ -4,7 +4,7 @@ import type { ClinicCase } from '../../site/clinic/ClinicCase';
 import { plantAreaOf } from '../../site/stand/footprint';
 import type { LightMap, Rect } from '../../light/field/Grid';
 import type { SignPlace, Circumstances, Happening } from '../../judge/clinic/Circumstances';
-import { SIGN_NAMES, type Sign } from '../../judge/clinic/signs';
+import { isSign } from '../../judge/clinic/signs';
 import { dayAtPlace, daylightDli, photoperiodOf, receivedOf, type Received } from '../../judge/dli/LightDay';
 import type { TrayLight } from '../../answer/bench/BenchQuestion';
 import type { TrayInPlace } from '../../answer/bench/traysInPlace';
@@ -76,7 +76,7 @@ export function signPlaceOf(places: readonly number[]): SignPlace {
 /** A pH is as it was for so many days. */
 const AS_IT_WAS = 30;
 /** Changes of longer ago show no more, days. */
-export const LATELY = 10;
+export const LATELY_days = 10;
 const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length;
 
 /** What was otherwise lately where plants stand that look wrong. */
@@ -110,9 +110,10 @@ export function circumstancesOf(
     return there.length > 0 ? mean(there) : null;
   };
   const dli = doses ? mean(worst.map((p) => doses[p]!)) : null;
-  const faces = at.tier.lamps.map((l) => l.fitting.face - at.tray.canopy);
+  // Heat acts within hours: the nearest that the lamps were counts, whatever light is shown.
+  const faces = [...new Set([today, at])].flatMap(({ tier: t, tray: y }) => t.lamps.map((l) => l.fitting.face - y.canopy));
   const since = kase.since ?? kase.opened;
-  const logged = batch.log.filter((l) => l.day <= since && l.day > since - LATELY);
+  const logged = batch.log.filter((l) => l.day <= since && l.day > since - LATELY_days);
   // What was written down lately goes where the person has not said anything in the case itself.
   const air = airLately(batch, day);
   const ph = latestLogged(batch.log, day, (l) => l.solution?.ph != null && l.day > day - AS_IT_WAS)?.solution?.ph;
@@ -123,13 +124,13 @@ export function circumstancesOf(
   if (logged.some((l) => l.what === 'potted-on')) changes.add('potted-on');
   if (logged.some((l) => l.what === 'moved')) changes.add('moved');
   if (lately.isRaised) changes.add('stronger-light');
-  const later = crop.containerPath.filter((p) => ageDays !== null && p.fromDay + LATELY < ageDays).at(-1);
+  const later = crop.containerPath.filter((p) => ageDays !== null && p.fromDay + LATELY_days < ageDays).at(-1);
   return {
     crop,
     stage: stage.stage,
     ageDays,
     place: signPlaceOf(kase.places),
-    signs: kase.signs.filter((s): s is Sign => (SIGN_NAMES as readonly string[]).includes(s)),
+    signs: kase.signs.filter(isSign),
     light: {
       dli,
       ppfd,

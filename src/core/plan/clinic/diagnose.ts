@@ -4,10 +4,11 @@ import type { Circumstances } from '../../judge/clinic/Circumstances';
 import { factsOf, type Fact } from '../../judge/clinic/facts';
 import { daysToAnswer, testFor, treatmentsFor } from '../../judge/clinic/mend';
 import { fitOf, weighCauses, type WeighedCauses } from '../../judge/clinic/weighCauses';
+import { isTooLong, isTooStrong } from '../../judge/verdict/hardLimits';
 import type { Day } from '../../units/day';
 import { circumstancesOf, type Lately } from './circumstancesOf';
 import type { TrayInPlace } from '../../answer/bench/traysInPlace';
-import { isRaisedLately, type StoodUntil } from './stoodLately';
+import { isRaisedLately, showsAtOnce, type StoodUntil } from './stoodLately';
 
 /** The stem is looked at by itself. */
 export type Askable = Exclude<keyof Told, 'stem_m'>;
@@ -84,7 +85,10 @@ export function diagnose(kase: ClinicCase, standing: TrayInPlace, day: Day, stoo
   const isSeen = circumstances.signs.length > 0;
   // What is to be done goes by how it is today.
   const today = until === null ? circumstances : circumstancesOf(kase, standing, day, now);
-  const isMended = until !== null && first.share > MENDED * shareOf(first.cause, weighCauses(today, [...usedIn(today), ...tried]));
+  const isMended =
+    until !== null &&
+    isInRange(standing, today.light) &&
+    first.share > MENDED * shareOf(first.cause, weighCauses(today, [...usedIn(today), ...tried]));
   const treatments = treatmentsFor(first.cause, today);
   return {
     weighed,
@@ -99,11 +103,17 @@ export function diagnose(kase: ClinicCase, standing: TrayInPlace, day: Day, stoo
   };
 }
 
+/** Whether a crop has enough light where it looks wrong, and bears it at every leaf: what was mended too well is not right. */
+function isInRange({ light, tray: { limits } }: TrayInPlace, { dli, hours, dliMin, dliMax }: Circumstances['light']): boolean {
+  const isBorne = light !== null && !isTooStrong(light.stats.strongest.ppfd, limits) && !isTooLong(hours ?? 0, limits);
+  return isBorne && dli !== null && dli >= dliMin && dli <= dliMax;
+}
+
 const shareOf = (cause: Cause, weighed: readonly WeighedCauses[]): number => weighed.find((w) => w.cause === cause)!.share;
 
 /**
- * The light that plants show: what was set otherwise today they cannot, what was in the last days hardly, unless it goes a good deal better
- * with the signs; later on they show it, unless the light of before does.
+ * The light that plants show: what was set otherwise in the last days they hardly can, unless it goes a good deal better with the signs; later
+ * on they show it, as they do at once where they are scorched, unless the light of before goes a good deal better.
  */
 function lightShown(
   kase: ClinicCase,
@@ -123,9 +133,9 @@ function lightShown(
   if (!standing.light || kase.signs.length === 0) return shown;
   for (const then of stood) {
     if (!then.light) continue;
-    const isNew = then.until > day - SHOWS_days;
+    const isNew = then.until > day - SHOWS_days && !showsAtOnce(kase);
     const better = Math.exp(fit(then) - fit(shown.at));
-    if (then.until === day || better > (isNew ? 1 / FITS_BETTER : FITS_BETTER)) shown = { at: then, until: then.until };
+    if (better > (isNew ? 1 / FITS_BETTER : FITS_BETTER)) shown = { at: then, until: then.until };
   }
   return shown;
 }

@@ -83,13 +83,25 @@ test('what today’s light explains, or no light at all, is judged by today’s'
   expect(bleached.facts.map((f) => f.id)).toContain('light-raised');
   // What no light explains is mended by none.
   expect(diagnose(caseOf(['wilting']), standing(now), TODAY, stood(now)).isMended).toBe(false);
-  // What was set otherwise today, nothing can show yet; what was long ago, everything shows.
-  expect(diagnose(caseOf(['bleached-top']), standing(now), TODAY, stood(today(on(TODAY, site(far), hang(0.14))))).byLightUntil).toBe(TODAY);
+  // So is what was scorched on the very day; a stem has not grown long since this morning.
+  const near = today(on(TODAY, site(far), hang(0.14)));
+  expect(diagnose(caseOf(['bleached-top']), standing(near), TODAY, stood(near)).byLightUntil).toBeNull();
+  expect(diagnose(caseOf(['stretched-stems']), standing(near), TODAY, stood(near)).byLightUntil).toBe(TODAY);
   const long = today(on(TODAY - 8, site(0.26), hang(right)));
   expect(diagnose(caseOf(['stretched-stems']), standing(long), TODAY, stood(long)).byLightUntil).toBeNull();
   // Raised after they looked wrong, it is not what they answer to.
   const after = diagnose(caseOf(['bleached-top'], TODAY - 6), standing(now), TODAY, stood(now, TODAY - 6));
   expect(after.facts.map((f) => f.id)).not.toContain('light-raised');
+});
+
+test('what was mended too well is not called mended, and a lamp that is too near now is seen, whatever light is shown', () => {
+  const near = today(on(TODAY - 1, site(far), hang(0.1)));
+  const seen = diagnose(caseOf(['stretched-stems']), standing(near), TODAY, stood(near));
+  const { stage, limits } = standing(near).tray;
+  expect(dliInPlace(standing(near))! > stage.dliMax || standing(near).light!.stats.strongest.ppfd > limits.strongest).toBe(true);
+  expect([seen.byLightUntil, seen.isMended]).toEqual([TODAY - 1, false]);
+  const cool = seen.facts.find((f) => f.id.startsWith('lamp-') && f.id !== 'lamp-fresh');
+  expect(cool?.found).toBeWithin(0.1 - standing(near).tray.canopy, { absolute: 1e-9 });
 });
 
 test('longer and shorter days count like nearer and farther lamps', () => {

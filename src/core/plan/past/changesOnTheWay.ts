@@ -3,7 +3,7 @@ import type { Site, Tray } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
 import type { Metres } from '../../units/quantities';
 import type { Day } from '../../units/day';
-import { before, pastOf } from './tierThen';
+import { pastOf, settingBefore } from './tierThen';
 
 /** What was set otherwise on a tier on a day. */
 export interface TierChange {
@@ -35,7 +35,7 @@ export function changesOnTheWay(
     .flatMap((tier) => pastOf(tier, site, tables))
     .filter(({ was }) => was.until > from && was.until <= until)
     .flatMap((past) => {
-      const then = before(past);
+      const then = settingBefore(past);
       if (![...then.trays, ...past.after.trays].some(isMeant)) return [];
       const change = changeOf(past.was.tierId, past.was.until, then, past.after);
       // What it was of is known no more.

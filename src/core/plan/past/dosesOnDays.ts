@@ -11,6 +11,7 @@ import type { Day } from '../../units/day';
 import { drawOf } from '../../answer/power/drawOf';
 import { dliInPlace, traysInPlace, type TrayInPlace } from '../../answer/bench/traysInPlace';
 import { siteThen } from './siteThen';
+import { stretchesBetween } from './stretchesBetween';
 
 /** The light of two days as far apart is worked out, and that of the days between goes evenly from one to the other. */
 const APART_days = 4; // our choice: within 1 % of every day by itself, also around emergence
@@ -79,11 +80,10 @@ function dailyOf(id: string, place: TrayInPlace): [string, Daily][] {
 function daysToWorkOut(from: Day, until: Day, changes: readonly Day[]): readonly Day[] {
   const apart = Math.max(APART_days, Math.ceil((until - from) / MOST_PARTS));
   const days = new Set<Day>();
-  const bounds = [from, ...changes.filter((d) => d > from && d < until).sort((a, b) => a - b), until];
-  bounds.slice(1).forEach((end, i) => {
-    for (let day = bounds[i]!; day < end; day += apart) days.add(day);
+  for (const [start, end] of stretchesBetween(changes, from, until)) {
+    for (let day = start; day < end; day += apart) days.add(day);
     days.add(end - 1);
-  });
+  }
   return [...days].sort((a, b) => a - b);
 }
 

@@ -4,7 +4,6 @@ import type { GrownIn, Site } from '../../site/stand/Site';
 import { createCache, type Cache } from '../../light/scene/Cache';
 import type { Tables } from '../../things/tables/Tables';
 import type { Day } from '../../units/day';
-import type { Dli } from '../../units/quantities';
 import { dosesOnDays, sumOverDays, type DosesOnDay } from './dosesOnDays';
 
 /** What all trays of a batch together were given since it came up, or came here. */
@@ -36,7 +35,7 @@ export function givenToBatch(site: Site, batchId: string, today: Day, tables: Ta
   });
   const last = worked.at(-1);
   const area_m2 = last && dayOf(last, batchId)?.area_m2;
-  return total && mean && area_m2 ? { days, dli: (mean.mol / days) satisfies Dli, area_m2, mol: total.mol } : null;
+  return total && mean && area_m2 ? { days, dli: mean.mol / days, area_m2, mol: total.mol } : null;
 }
 
 /** A day of all trays of a batch together: `mol` on their whole area. */

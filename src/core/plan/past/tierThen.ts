@@ -23,13 +23,13 @@ export function pastOf(tier: Tier, site: Past, tables: Pick<Tables, 'lamp'>): re
       const isKnown = fittings?.every((f) => lamps.has(f.lampId) || tables.lamp(f.lampId));
       const was = { ...e, ...(isKnown && { fittings }), ...(trays && { trays: trays.filter((y) => batches.has(y.batchId)) }) };
       const next = { was, after };
-      after = before(next);
+      after = settingBefore(next);
       return next;
     });
 }
 
 /** How a tier was set until what was written down of it. */
-export const before = ({ was, after }: Written): TierState => ({
+export const settingBefore = ({ was, after }: Written): TierState => ({
   lit_min: was.lit_min ?? after.lit_min,
   fittings: was.fittings ?? after.fittings,
   trays: was.trays ?? after.trays,
@@ -38,5 +38,5 @@ export const before = ({ was, after }: Written): TierState => ({
 /** How a tier was set on a day; null: as it is now, as far as anybody wrote down. */
 export function settingOn(tier: Tier, day: Day, site: Past, tables: Pick<Tables, 'lamp'>): TierState | null {
   const last = pastOf(tier, site, tables).findLast(({ was }) => was.until > day);
-  return last ? before(last) : null;
+  return last ? settingBefore(last) : null;
 }

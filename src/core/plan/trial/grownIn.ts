@@ -29,7 +29,7 @@ export function grownInOf(batchId: string, lit: readonly { readonly stand: Bench
 }
 
 /** To digits that any two windows agree on. */
-const rounded = (value: number) => Math.round(value * 1e4) / 1e4;
+export const asAgreed = (value: number) => Math.round(value * 1e4) / 1e4;
 
 /** Writes down the light that a batch was grown in; a site in which it stands, or is not, is given back itself. */
 export const withGrownIn =
@@ -39,5 +39,5 @@ export const withGrownIn =
       ? site
       : {
           ...site,
-          batches: site.batches.map((b) => (b.id === batchId ? { ...b, grownIn: { dli: rounded(dli), area_m2: rounded(area_m2) } } : b)),
+          batches: site.batches.map((b) => (b.id === batchId ? { ...b, grownIn: { dli: asAgreed(dli), area_m2: asAgreed(area_m2) } } : b)),
         };

@@ -1,3 +1,4 @@
+import { asAgreed } from './grownIn';
 import type { Change } from '../../site/stand/change';
 import type { Site, Stand } from '../../site/stand/Site';
 import type { TrayHad, TrialTrayRow } from '../../site/trial/Trial';
@@ -28,13 +29,12 @@ const trayIdsOn = (stands: readonly Stand[]): ReadonlySet<string> =>
 
 /** Of what trays of a trial have been given, the part that has to be written down: to digits that any two windows agree on. */
 export function toWriteDown(given: ReadonlyMap<string, TrayHad>, { codes }: Closing): ReadonlyMap<string, TrayHad> {
-  const rounded = (value: number) => Math.round(value * 1e4) / 1e4;
   return new Map(
     [...given]
       .filter(([code]) => codes.includes(code))
       .map(([code, h]) => [
         code,
-        { ...h, distance: h.distance && rounded(h.distance), mol_per_m2: rounded(h.mol_per_m2), kWh: rounded(h.kWh), area_m2: rounded(h.area_m2) }, // prettier-ignore
+        { ...h, distance: h.distance && asAgreed(h.distance), mol_per_m2: asAgreed(h.mol_per_m2), kWh: asAgreed(h.kWh), area_m2: asAgreed(h.area_m2) }, // prettier-ignore
       ]),
   );
 }
