@@ -48,9 +48,12 @@ const RAISED = 1.3; // our choice, within growers' habit of raising light by a t
 /** What too much light and heat do shows within a day. */
 const AT_ONCE = ['light-too-strong', 'sudden-change', 'lamp-heat'] as const satisfies readonly Cause[];
 
+/** A sign that speaks so much for one of them is its own; less may be many things, as paleness is. */
+const CLEARLY = 12; // the highest of the three steps of factors
+
 /** Whether a sign was marked that plants show at once, and not in what grows. */
 export const showsAtOnce = ({ signs }: Pick<ClinicCase, 'signs'>): boolean =>
-  signs.some((s) => isSign(s) && AT_ONCE.some((cause) => factorOf(s, cause) > 1));
+  signs.some((s) => isSign(s) && AT_ONCE.some((cause) => factorOf(s, cause) >= CLEARLY));
 
 /** Whether plants got a good deal more light from one day to the next, in the days before they looked wrong. @param stood  the latest first */
 export function isRaisedLately(kase: ClinicCase, standing: TrayInPlace, stood: readonly StoodUntil[]): boolean {
