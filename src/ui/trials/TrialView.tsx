@@ -46,9 +46,10 @@ function OfTrial({ trial }: { trial: Trial }) {
   const today = useToday();
   const router = useRouter();
   const places = useTrialPlaces(trial);
-  const given = useGivenInTrial(trial);
   const review = useMemo(() => reviewTrial(trial, places), [trial, places]);
   const { result, isOld } = useTrialResult(trial);
+  // Asked after the result, which is there at once and would wait for it.
+  const given = useGivenInTrial(trial);
   const change = (what: string, how: Partial<Trial>) =>
     changeSite(
       sites,
