@@ -1,7 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-
-const dose = async (page: Page, which: string) => Number(await page.getByTestId(`dose-${which}`).textContent());
+import { doseInCheck as dose } from './dose';
 
 test.beforeEach(async ({ page }) => {
   await page.goto('/');
@@ -37,7 +36,7 @@ test('the answer is applied with one press, keeps its word, and is undone with o
     .map(Number);
   await page.getByRole('button', { name: /^Set \d/ }).click();
   await expect(page.getByTestId('verdict')).toHaveText(/Good: the whole tray is in the target range/);
-  for (const [i, which] of ['weakest', 'mean', 'strongest'].entries())
+  for (const [i, which] of (['weakest', 'mean', 'strongest'] as const).entries())
     // On the tape and in two digits each.
     expect(Math.abs((await dose(page, which)) - promised[i]!)).toBeLessThan(Math.max(0.06 * promised[i]!, 0.11));
   await page.keyboard.press('Control+z');

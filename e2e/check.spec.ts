@@ -1,14 +1,10 @@
 import { wrongInBoth } from './axe';
 import { go } from './go';
 import { expect, test, type Page } from '@playwright/test';
+import { doseInCheck as dose } from './dose';
 
 /** The first visit, walked as a person would: choose, look, drag, come back. */
 
-/** Reads a dose, of what is on the screen now: while it is being worked out the last one still stands there. */
-const dose = async (page: Page, which: string) => {
-  await expect(page.getByRole('region', { name: 'Verdict' })).toHaveAttribute('aria-busy', 'false');
-  return Number(await page.getByTestId(`dose-${which}`).textContent());
-};
 const lamp = (page: Page) => page.getByRole('slider', { name: 'Distance from lamp to leaves' });
 
 /** Colour of the slice's picture at a share of its width and height from the top left. */

@@ -1,9 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
+import { doseInCheck as dose } from './dose';
 import { readFileSync } from 'node:fs';
 
 /** Lamps from files, from maps, with their colour and their age, as a person would bring them in. */
-
-const dose = async (page: Page, which: string) => Number(await page.getByTestId(`dose-${which}`).textContent());
 
 test.beforeEach(async ({ page }) => {
   await page.goto('/');

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { doseInCheck } from './dose';
 
 /** What happens to a person when a worker dies: nothing that they notice, or a word. */
 
@@ -25,10 +26,7 @@ test.beforeEach(async ({ page }) => {
 
 const lamp = (page: Page) => page.getByRole('slider', { name: 'Distance from lamp to leaves' });
 const kill = (page: Page) => page.evaluate(() => (window as unknown as Marked).workers.splice(0).forEach((w) => w.terminate()));
-const dose = async (page: Page) => {
-  await expect(page.getByRole('region', { name: 'Verdict' })).toHaveAttribute('aria-busy', 'false');
-  return Number(await page.getByTestId('dose-mean').textContent());
-};
+const dose = (page: Page) => doseInCheck(page, 'mean');
 
 test('workers that end without a word have successors: the dose is that of the height on the screen', async ({ page }) => {
   await lamp(page).focus();

@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import '../../test/indexedDb';
 import localforage from 'localforage';
+import { until } from '../../test/until';
 import { exportSite } from './files/exportSite';
 import { openDatabase } from './database/database';
 import { changeSite, undo } from './site/siteStore';
@@ -22,14 +23,18 @@ jest.mock('../workers/chart/chart.pool', () => ({
 }));
 
 const later = (ms: number) => new Promise((then) => setTimeout(then, ms));
-const until = async (done: () => boolean) => {
-  for (let i = 0; i < 400 && !done(); i++) await later(10);
-  expect(done()).toBe(true);
-};
 const untilKept = async (name: string) => {
-  for (let i = 0; i < 400 && (await kept())?.stands[0]?.name !== name; i++) await later(10);
-  expect((await kept())!.stands[0]!.name).toBe(name);
+  await until(async () => (await kept())?.stands[0]?.name === name);
 };
+/** Waits until nobody writes any more: where two windows write each other's writes for ever, that never comes. */
+async function untilAtRest(key: 'site' | 'settings') {
+  const copy = async () => (await openDatabase().newest(key))!.copy;
+  await until(async () => {
+    const before = await copy();
+    await later(900);
+    return (await copy()) === before;
+  });
+}
 const ends: (() => Promise<void>)[] = [];
 /** A page that is opened: from here on it keeps what changes. */
 async function opened(): Promise<Workspace> {
@@ -184,11 +189,8 @@ test('a change in one window is there in the others, and undo takes back only wh
   expect([first, second].map((w) => w.sites.getState().site.price_per_kWh)).toEqual([0.77, 0.77]);
   undo(second.sites);
   await until(() => first.sites.getState().site.price_per_kWh !== 0.77);
-  // Both rest: nobody writes what the other has just written.
-  await later(400);
-  const { copy } = (await openDatabase().newest('site'))!;
-  await later(900);
-  expect((await openDatabase().newest('site'))!.copy).toBe(copy);
+  // Nobody writes what the other has just written.
+  await untilAtRest('site');
 });
 
 test('two windows that open at the same time, on nothing, end with one document that can be read', async () => {
@@ -222,11 +224,8 @@ test('where both change the same, the later stands and the other can be had', as
 test('a backup is made of what there is, and holds all of it', async () => {
   const w = await opened();
   await untilKept(names(w)[0]!);
-  let lines = await w.snapshots.lines();
-  for (let i = 0; i < 100 && lines.length === 0; i++) {
-    await later(20);
-    lines = await w.snapshots.lines();
-  }
+  await until(async () => (await w.snapshots.lines()).length > 0);
+  const lines = await w.snapshots.lines();
   expect(lines[0]!.stands).toEqual(names(w));
   const read = await w.snapshots.read(lines[0]!.id);
   expect(read.ok && exportSite(read.value)).toBe(exportSite(w.sites.getState().site));
@@ -272,11 +271,8 @@ test('how a person likes to see things is kept, is there in other windows, and i
   await until(() => second.settings.getState().lengthUnit === 'in');
   second.settings.setState({ timerStep_min: 1 });
   await until(() => first.settings.getState().timerStep_min === 1);
-  // Both rest: nobody writes what the other has just written.
-  await later(400);
-  const { copy } = (await openDatabase().newest('settings'))!;
-  await later(900);
-  expect((await openDatabase().newest('settings'))!.copy).toBe(copy);
+  // Nobody writes what the other has just written.
+  await untilAtRest('settings');
   first.settings.setState({ lengthUnit: 'cm' });
   window.dispatchEvent(new Event('pagehide'));
   await later(20);
@@ -298,7 +294,7 @@ test('a hang chart is worked out once: the same question is answered by what was
     expect(await w.chartOf(question, light)).toEqual(chart);
     return mockHangChart.mock.calls.length - before;
   };
-  for (let i = 0; i < 400 && (await asks(asked)) > 0; i++) await later(10);
+  await until(async () => (await asks(asked)) === 0);
   const lit = light.mock.calls.length;
   expect([await asks(asked), light.mock.calls.length - lit]).toEqual([0, 0]);
   expect(await asks({ ...asked, from: 20_001 })).toBe(1);

@@ -9,6 +9,7 @@ import { beginGesture, changeSite, createSiteStore, endGesture } from '../site/s
 import { createChartStore } from './chartStore';
 import { followChart } from './followChart';
 import { createStore } from 'zustand/vanilla';
+import { until } from '../../../test/until';
 
 const TODAY = dayFrom(2027, 2, 28);
 const chart = (standId: string, day: number): HangChart => ({
@@ -22,11 +23,6 @@ const chart = (standId: string, day: number): HangChart => ({
   rounds: 9,
 });
 const later = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
-/** Waits for what is to come, however busy the machine is. */
-const until = async (isSo: () => boolean) => {
-  for (let i = 0; i < 1000 && !isSo(); i++) await later(5);
-  expect(isSo()).toBe(true);
-};
 
 /** @param worked  when a chart is worked out */
 function world(worked: () => Promise<void> = () => later(5)) {

@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import '../../../test/indexedDb';
 import localforage from 'localforage';
+import { until } from '../../../test/until';
 import { openDatabase } from './database';
 
 beforeEach(() => localStorage.clear());
@@ -78,7 +79,7 @@ test('windows hear of each other\u2019s writes, not of their own, and of what on
   const heard: string[] = [];
   const ends = [a.onTold((key) => heard.push(`a ${key}`)), b.onTold((key) => heard.push(`b ${key}`))];
   a.tell('settings');
-  await settled();
+  await until(() => heard.length > 0);
   expect(heard).toEqual(['b settings']);
   window.dispatchEvent(new StorageEvent('storage', { key: 'copper-noon/hurried/site', newValue: '{}' }));
   window.dispatchEvent(new StorageEvent('storage', { key: 'copper-noon/hurried/site', newValue: null }));

@@ -1,6 +1,16 @@
 import { keep } from './keep';
 
-const later = (ms: number) => new Promise((done) => setTimeout(done, ms));
+// A clock of its own: how fast a machine is, is no test.
+beforeEach(() => jest.useFakeTimers());
+afterEach(() => jest.useRealTimers());
+const rest = (ms: number) => new Promise((done) => setTimeout(done, ms));
+const later = (ms: number) => jest.advanceTimersByTimeAsync(ms);
+/** What is to end, with the time that it takes. */
+async function ended(what: Promise<unknown>) {
+  let isOver = false;
+  void what.finally(() => (isOver = true));
+  while (!isOver) await later(1);
+}
 
 /** A store that is slow to write, and says how often it was asked and whether two writes ever overlapped. */
 function slow(store = { full: false }) {
@@ -10,7 +20,7 @@ function slow(store = { full: false }) {
       seen.writes++;
       seen.underWay++;
       if (seen.underWay > 1) seen.overlapped = true;
-      await later(20);
+      await rest(20);
       seen.underWay--;
       if (store.full) throw new Error('full');
     },
@@ -32,17 +42,17 @@ test('a change during a write is written after it, never at the same time', asyn
   const first = keeper.now();
   void keeper.now();
   void keeper.now();
-  await first;
+  await ended(first);
   await later(60);
   expect(seen).toMatchObject({ writes: 2, overlapped: false });
 });
 
 test('before the page goes, what waits is written at once, and nothing when nothing waits', async () => {
   const { seen, keeper } = slow();
-  await keeper.flush();
+  await ended(keeper.flush());
   expect(seen.writes).toBe(0);
   keeper.soon();
-  await keeper.flush();
+  await ended(keeper.flush());
   expect(seen.writes).toBe(1);
 });
 
@@ -52,14 +62,14 @@ test('changes without a pause are written all the same', async () => {
   await later(300);
   clearInterval(held);
   expect(seen.writes).toBeGreaterThan(1);
-  await keeper.flush();
+  await ended(keeper.flush());
   expect(keeper.unwritten()).toBe(false);
 });
 
 test('a store that fails is said, and asked again without being told', async () => {
   const store = { full: true };
   const { seen, keeper } = slow(store);
-  await keeper.now();
+  await ended(keeper.now());
   expect(seen.errors).toHaveLength(1);
   expect(keeper.unwritten()).toBe(true);
   store.full = false;
@@ -72,14 +82,14 @@ test('at the end what waits is written, and nothing more, not even again', async
   const store = { full: false };
   const { seen, keeper } = slow(store);
   keeper.soon();
-  await keeper.end();
+  await ended(keeper.end());
   expect(seen.writes).toBe(1);
   keeper.soon();
   await later(60);
   expect(seen.writes).toBe(1);
   const failing = slow({ full: true });
   failing.keeper.soon();
-  await failing.keeper.end();
+  await ended(failing.keeper.end());
   await later(100);
   expect(failing.seen.writes).toBe(1);
 });
@@ -89,7 +99,7 @@ test('what changes while a write fails is written after its own moment of quiet,
   const keeper = keep(
     async () => {
       writes++;
-      await later(20);
+      await rest(20);
       if (writes === 1) throw new Error('full');
     },
     () => undefined,
@@ -97,7 +107,7 @@ test('what changes while a write fails is written after its own moment of quiet,
   );
   const first = keeper.now();
   keeper.soon();
-  await first;
+  await ended(first);
   await later(300);
   expect(writes).toBe(2);
   expect(keeper.unwritten()).toBe(false);
