@@ -69,7 +69,7 @@ test('a right reading narrows the band and scales every number', async ({ page }
   const scale = Number(words!.match(/gives (\d+) %/)![1]) / 100;
   // Unmeasured, it was taken to be half-way through its life, at whose end it gives 70 %.
   await expect.poll(async () => (await dose(page, 'mean')) / mean).toBeCloseTo(scale / Math.sqrt(0.7), 1);
-  expect(await width()).toBeLessThan(before);
+  await expect.poll(width).toBeLessThan(before);
   await page.reload();
   await expect(page.getByTestId('calibration')).toHaveText(words!);
 });

@@ -158,7 +158,7 @@ test('places at home: every tier and free places before the windows, best first 
   await expect(page).toHaveURL(/stage=seedling/);
   await expect(page.getByText('needs').first()).toBeVisible();
   await expect(rows.filter({ hasText: 'Map-room rack' }).first()).toContainText(/Lamps \d/);
-  expect(await inRange()).not.toEqual(before);
+  await expect.poll(inRange).not.toEqual(before);
   const { violations } = await axe(page, 'light').analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
   await page.setViewportSize({ width: 390, height: 844 });
