@@ -20,7 +20,7 @@ export function ChartLimits({ stand, chart }: { stand: BenchStand; chart: HangCh
     const y = trayOf(stand, limit.trayId);
     if (!y) continue;
     const name = `${trayName(y.tray)}, tier ${y.tier.number}`;
-    const key = [name, limit.says, limit.bound, limit.from, limit.to].join();
+    const key = [name, limit.says, limit.bound, limit.otherHours, limit.from, limit.to].join();
     lines.set(key, { limit, name, count: (lines.get(key)?.count ?? 0) + 1 });
   }
   const every = [...lines.values()];

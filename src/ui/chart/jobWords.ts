@@ -101,29 +101,36 @@ const SAYS: Readonly<Record<TrayDay['says'], string>> = {
 export const sayWords = (says: TrayDay['says']): string => SAYS[says];
 
 /** What stands in the way of a tray, and what would help. */
-export function chartLimitWords({ says, bound }: Pick<ChartLimit, 'says' | 'bound'>): string {
+export function chartLimitWords({ says, bound, otherHours }: Pick<ChartLimit, 'says' | 'bound' | 'otherHours'>): string {
   if (says === 'long') return 'Its light lasts longer than it tolerates: a timer of its own, or less daylight in the evening, would help.';
+  const ofTimer = otherHours === 'own' ? ' on a timer of its own' : '';
+  /** What would help, other hours before it where they would. */
+  const orHours = (rest: string) => (otherHours ? `a ${says === 'short' ? 'longer' : 'shorter'} photoperiod${ofTimer}, or ${rest}` : rest);
   switch (bound) {
     case 'rhythm':
       return 'The plants grow out of range between visits. Visit more often.';
     case 'shared':
-      return 'The other trays on this tier need another lamp height. Put a riser under this tray or move it to another tier.';
+      return says === 'short'
+        ? 'The other trays on this tier need another lamp height. Put a riser under this tray or move it to another tier.'
+        : 'The other trays on this tier need another lamp height. Move this tray to another tier.';
     case 'fixed':
-      return says === 'hot' || says === 'much'
-        ? 'The lamp is fixed and the tray cannot go lower.'
-        : 'The lamp is fixed: a riser would bring the leaves nearer.';
+      if (says === 'uneven') return 'The lamp is fixed and its light too uneven here: move the tray, or add a lamp.';
+      return says === 'short'
+        ? 'The lamp is fixed: a riser would bring the leaves nearer.'
+        : 'The lamp is fixed and the tray cannot go lower.';
     case 'ceiling':
+      if (says === 'uneven')
+        return 'The lamp can go no higher, where its light would be more even: spread the lamps, or use more and weaker ones.';
       return says === 'hot'
         ? 'The plants will be too tall for this tier and the lamp cannot go higher. Transplant, move or remove them before then.'
-        : 'The lamp can go no higher: a shorter day or fewer lamps would help.';
+        : `The lamp can go no higher. Use ${orHours('fewer or weaker lamps')}.`;
     case 'heat':
-      return 'The lamp is at its minimum distance. Use a longer photoperiod, white walls or a stronger lamp.';
+      return `The lamp is at its minimum distance. Use ${orHours('white walls or a stronger lamp')}.`;
     case null:
-      return says === 'uneven'
-        ? 'Its light is too uneven for any height: move the lamp over it, or add one.'
-        : says === 'short'
-          ? 'No height gives enough light in these hours. Use a longer photoperiod or more lamps.'
-          : 'No height gives so little in these hours: a shorter day or a weaker lamp would help.';
+      if (says === 'uneven') return 'Its light is too uneven for any height: move the lamp over it, or add one.';
+      if (says === 'hot') return 'No height keeps its leaves clear of the lamp. Move the tray to another tier.';
+      if (says === 'short') return `No height gives enough light in these hours. Use ${orHours('more or stronger lamps')}.`;
+      return `No height gives so little in these hours. Use ${orHours('fewer or weaker lamps')}.`;
   }
 }
 

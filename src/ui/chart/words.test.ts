@@ -61,7 +61,9 @@ const chart: HangChart = {
   from: TODAY,
   until: TODAY + 57,
   visits: [{ ...visit, last: TODAY + 9, after: [], before: [] }],
-  limits: [{ tierId: one!.tier.id, trayId: one!.trays[0]!.tray.id, says: 'short', bound: 'heat', from: TODAY, to: TODAY + 2 }],
+  limits: [
+    { tierId: one!.tier.id, trayId: one!.trays[0]!.tray.id, says: 'short', bound: 'heat', otherHours: null, from: TODAY, to: TODAY + 2 },
+  ],
   trips: [],
   clockChanges: [],
   rounds: 16,
@@ -99,8 +101,19 @@ test('every way in which a tray can be off has a word, and every limit says what
   const says = ['suits', 'short', 'much', 'uneven', 'hot', 'rest'] as const;
   expect(new Set(says.map(sayWords)).size).toBe(says.length);
   for (const bound of ['heat', 'ceiling', 'fixed', 'rhythm', 'shared', null] as const)
-    for (const s of ['short', 'much', 'uneven', 'hot'] as const) expect(chartLimitWords({ says: s, bound })).toMatch(/^[A-Z].*\.$/);
-  expect(chartLimitWords({ says: 'hot', bound: 'ceiling' })).toContain('too tall for this tier');
+    for (const s of ['short', 'much', 'uneven', 'hot'] as const)
+      for (const otherHours of ['timer', 'own', null] as const) {
+        if (bound === (s === 'short' ? 'ceiling' : 'heat')) continue; // too little is never for want of height, nor the rest for want of nearness
+        const words = chartLimitWords({ says: s, bound, otherHours });
+        expect(words).toMatch(/^[A-Z].*\.$/);
+        // Other hours are named only where they would help, and the right way.
+        if (otherHours === null || s === 'uneven' || s === 'hot') expect(words).not.toMatch(/photoperiod/);
+        expect(words).not.toMatch(s === 'short' ? /shorter|weaker|fewer/ : /longer|stronger|riser/);
+      }
+  expect(chartLimitWords({ says: 'hot', bound: 'ceiling', otherHours: null })).toContain('too tall for this tier');
+  expect(chartLimitWords({ says: 'short', bound: null, otherHours: 'own' })).toContain(
+    'a longer photoperiod on a timer of its own, or more',
+  );
 });
 
 test('days by their names, and how far off they are', () => {

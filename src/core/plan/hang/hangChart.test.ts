@@ -368,3 +368,22 @@ test('seed in the dark wants no lamp until the day before it may come up; seed t
   expect(days.filter((d) => !course.state(0, d).needed)).toEqual(days.filter((d) => d < mayComeUp - 1));
   expect(days.every((d) => course.state(1, d).needed)).toBe(true);
 });
+
+test('a longer photoperiod is named as a help only where a tray may have one, and its own timer where the others may not', () => {
+  const oneLamp = (site: Site): Site => {
+    const [tier] = site.stands[0]!.tiers;
+    const dim = { ...tier!, fittings: tier!.fittings.slice(0, 1) };
+    return { ...site, stands: [{ ...site.stands[0]!, tiers: [dim] }] };
+  };
+  const helps = (crops: readonly string[], hours: number, quiet: Site['quiet'] = null) => {
+    const site = oneLamp(rack({ crops, age: 12 }));
+    const { limits } = chartOf({ ...setTimes(site.timers[0]!.id, 300, hours * 60)(site), quiet });
+    const tray = site.stands[0]!.tiers[0]!.trays[0]!;
+    return limits.filter((l) => l.trayId === tray.id && l.says === 'short').map((l) => l.otherHours);
+  };
+  // Celery bears 16 h, tomatillo 18.
+  expect(new Set(helps(['celery', 'celery'], 12))).toEqual(new Set(['timer']));
+  expect(new Set(helps(['celery', 'celery'], 16))).toEqual(new Set([null]));
+  expect(new Set(helps(['tomatillo', 'celery'], 16))).toEqual(new Set(['own']));
+  expect(new Set(helps(['celery', 'celery'], 12, { from_min: 17 * 60, to_min: 5 * 60 }))).toEqual(new Set([null]));
+});

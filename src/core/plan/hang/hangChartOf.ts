@@ -85,7 +85,7 @@ export function hangChartOf(
       from,
       until,
       visits: told,
-      limits: limitsOf(courses, at, from, until),
+      limits: limitsOf(courses, at, from, until, site.quiet),
       trips: tripsOf(question, courses, told, at, until, engine),
       clockChanges: clockChanges(site.timeZone, from, until),
       rounds: days.length,

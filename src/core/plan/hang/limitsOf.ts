@@ -1,3 +1,7 @@
+import { photoperiodOf } from '../../judge/dli/LightDay';
+import { isTooLong } from '../../judge/verdict/hardLimits';
+import type { Site } from '../../site/stand/Site';
+import { freeOf } from '../timer/aroundQuiet';
 import type { LitTimes } from '../../units/LitTimes';
 import type { Day } from '../../units/day';
 import type { ChartLimit } from './HangChart';
@@ -6,15 +10,25 @@ import { type BetweenVisits, timesOf } from './BetweenVisits';
 
 /** Days within a band that do not end a stretch of days outside it. */
 const BREAK = 5;
+/** So much more or less of a day is worth setting a timer for. */
+const WORTH_SETTING_MIN = 30; // our choice
+
+type Reason = Pick<ChartLimit, 'bound' | 'otherHours'>;
 
 /** Stretches of days on which a tray is not within its band, and why nothing was done about it. Breaks of a few days are not told. */
-export function limitsOf(courses: readonly TierCourse[], at: (day: Day) => BetweenVisits, from: Day, until: Day): ChartLimit[] {
-  const open = new Map<string, { limit: Omit<ChartLimit, 'bound'>; bounds: Map<ChartLimit['bound'], number> }>();
+export function limitsOf(
+  courses: readonly TierCourse[],
+  at: (day: Day) => BetweenVisits,
+  from: Day,
+  until: Day,
+  quiet: Site['quiet'],
+): ChartLimit[] {
+  const open = new Map<string, { limit: Omit<ChartLimit, keyof Reason>; reasons: Map<string, { reason: Reason; days: number }> }>();
   const told: ChartLimit[] = [];
   const close = (key: string) => {
-    const { limit, bounds } = open.get(key)!;
+    const { limit, reasons } = open.get(key)!;
     // What stood in the way on most of the days.
-    told.push({ ...limit, bound: [...bounds].reduce((a, b) => (b[1] > a[1] ? b : a))[0] });
+    told.push({ ...limit, ...[...reasons.values()].reduce((a, b) => (b.days > a.days ? b : a)).reason });
     open.delete(key);
   };
   for (let day = from; day <= until; day++)
@@ -25,15 +39,19 @@ export function limitsOf(courses: readonly TierCourse[], at: (day: Day) => Betwe
         if (says === 'suits' || says === 'rest') continue;
         // Off by less than is worth a visit.
         if (course.leastWrong(day, hours) <= NEAR && course.ok(stretch.tiers.get(course)!, day, hours)) continue;
-        const bound = boundOf(course, i, day, hours, says);
+        const reason = {
+          bound: boundOf(course, i, day, hours, says),
+          otherHours: otherHoursOf(courses, course, i, day, says, hours, quiet),
+        };
+        const text = `${reason.bound} ${reason.otherHours}`;
         const key = `${trayId} ${says}`;
         const last = open.get(key);
         if (last && day - last.limit.to > BREAK) close(key);
         const known = open.get(key);
         if (known) {
           known.limit = { ...known.limit, to: day };
-          known.bounds.set(bound, (known.bounds.get(bound) ?? 0) + 1);
-        } else open.set(key, { limit: { tierId, trayId, says, from: day, to: day }, bounds: new Map([[bound, 1]]) });
+          known.reasons.set(text, { reason, days: (known.reasons.get(text)?.days ?? 0) + 1 });
+        } else open.set(key, { limit: { tierId, trayId, says, from: day, to: day }, reasons: new Map([[text, { reason, days: 1 }]]) });
       }
     }
   for (const key of [...open.keys()]) close(key);
@@ -51,4 +69,27 @@ function boundOf(course: TierCourse, tray: number, day: Day, hours: LitTimes, sa
   if (best === alone.length - 1 && says !== 'short') return 'ceiling';
   // One step nearer would be the better for its light, but for the heat.
   return says === 'short' && (best === 0 || alone[best - 1]! > least + 1) ? 'heat' : null;
+}
+
+/** Whether a tray that gets too little may have a longer day, or one that gets too much a shorter one, and the others of its timer with it. */
+function otherHoursOf(
+  courses: readonly TierCourse[],
+  course: TierCourse,
+  tray: number,
+  day: Day,
+  says: ChartLimit['says'],
+  hours: LitTimes,
+  quiet: Site['quiet'],
+): ChartLimit['otherHours'] {
+  if (says !== 'short' && says !== 'much') return null;
+  const lit_min = hours.lit_min + (says === 'short' ? WORTH_SETTING_MIN : -WORTH_SETTING_MIN);
+  if (says === 'short' && lit_min > freeOf(hours, quiet)) return null;
+  const suits = (c: TierCourse, i: number) => {
+    const { stage, limits, needed } = c.state(i, day);
+    const photoperiod = photoperiodOf(c.day(i, { ...hours, lit_min }, day));
+    return !needed || (says === 'short' ? !isTooLong(photoperiod, limits) : photoperiod >= stage.hoursMin);
+  };
+  if (!suits(course, tray)) return null;
+  const { id } = course.tier.timer;
+  return courses.every((c) => c.tier.timer.id !== id || c.tier.trays.every((_, i) => suits(c, i))) ? 'timer' : 'own';
 }
