@@ -2,6 +2,7 @@
 import { useCallback, useMemo } from 'react';
 import type { Treatment } from '@/core/judge/clinic/Cause';
 import type { TrayInPlace } from '@/core/answer/bench/traysInPlace';
+import { standingOf } from '@/core/judge/verdict/standing';
 import type { PlanMend } from '@/core/plan/clinic/mendByPlan';
 import { sownAgain } from '@/core/plan/clinic/sownAgain';
 import type { TestEffect } from '@/core/plan/clinic/testEffect';
@@ -11,6 +12,7 @@ import { showLength } from '@/core/units/length';
 import { changeSite, undo } from '@/store/site/siteStore';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { useWorkedOut } from '../parts/useWorkedOut';
+import { sayWords } from '../chart/jobWords';
 import { moveWords } from '../bench/moveWords';
 import { Button } from '../parts/Button';
 import { dayWords, daysWords } from '../season/dayWords';
@@ -65,12 +67,19 @@ export function MendByPlan({ mend, standing }: { mend: PlanMend | null; standing
       <span className="text-soft">
         {words}: weakest {dliNumber(mend.before.weakest)} to {dliNumber(mend.after.weakest)}, strongest {dliNumber(mend.before.strongest)}{' '}
         to {dliNumber(mend.after.strongest)} <Term id="dli">mol/m²/day</Term>
+        {stillWords(mend.after)}
       </span>
       <Button onClick={apply} aria-label={`Change the plan: ${words}`}>
         Change the plan
       </Button>
     </span>
   );
+}
+
+/** What is still wrong then: one change may not be all that it takes. */
+function stillWords({ says }: PlanMend['after']): string {
+  const standing = standingOf(says);
+  return standing === 'suits' ? '' : `, still ${sayWords(standing)}`;
 }
 
 /** What a test does to the dose of the half that is changed. */

@@ -1,5 +1,6 @@
 import type { Treatment } from '../../judge/clinic/Cause';
 import type { Tables } from '../../things/tables/Tables';
+import type { Share } from '../../units/quantities';
 import { createCache } from '../../light/scene/Cache';
 import type { AdviceQuestion } from '../advice/AdviceQuestion';
 import { effectOf, engineAnswer, resultsOf, type TrayResult } from '../advice/Effect';
@@ -22,6 +23,12 @@ export type MendQuestion = AdviceQuestion & { readonly scope: { readonly of: 'tr
 const WORTH = 0.02;
 
 const SO_MUCH_LEFT = 0.97;
+/** A dose of the tray that is ill changes by at least such a share: no plant shows less. Our choice. */
+const SEEN: Share = 0.1;
+
+const isSeen = (before: TrayResult, after: TrayResult): boolean =>
+  (['weakest', 'mean', 'strongest'] as const).some((k) => Math.abs(after[k] - before[k]) >= SEEN * before[k]);
+
 /** Of the best by the quick estimate so many are worked out, until one stands. */
 const WORKED_OUT = 3;
 
@@ -91,7 +98,7 @@ export function mendsByPlan(question: MendQuestion, treatments: readonly Treatme
       effect.loss < SO_MUCH_LEFT * judge.before.loss &&
       judge.before.loss - effect.loss - judge.harmOf(judge.before.results, results) > WORTH;
     const isAllowed = judge.allows(judge.before.results, results);
-    return after && isBetter && isAllowed ? { treatment, move: moves[0]!, before: before!, after } : null;
+    return after && isSeen(before!, after) && isBetter && isAllowed ? { treatment, move: moves[0]!, before: before!, after } : null;
   }
   return treatments.flatMap((treatment): PlanMend[] => {
     const tried = candidates(treatment).flatMap((move) => judge.tryOut([move]) ?? []);

@@ -44,7 +44,8 @@ test('what mends a dim tray: lower, with what it really comes to; no other tray 
   const mends = mendsByPlan(question, ['lower-lamp', 'raise-lamp', 'add-hours', 'fewer-hours', 'feed', 'mat-off'], tables);
   expect(mends.map((m) => m.treatment).sort()).toEqual(['add-hours', 'lower-lamp']);
   for (const { move, before, after } of mends) {
-    expect(after.weakest).toBeGreaterThan(before.weakest);
+    // By less than a tenth no plant shows it.
+    expect(after.weakest).toBeGreaterThan(1.1 * before.weakest);
     const next = applyMove(site, move, tables);
     const then = benchStandOf(next, next.stands[0]!, tables);
     const light = answerBench(questionOfStand(then, null)).tiers[then.tiers[0]!.tier.id]!.trays['celery-tray']!;
