@@ -383,6 +383,7 @@ function OfTrays({ stand, window, trays, chosen, onTray }: OfTraysProps) {
             <p className="text-sm text-soft">
               Bars run from a grey to a clear day, the mark is the month’s mean; sun in hours of direct rays on a clear day. The window’s
               own share is good to about ±{Math.round(correctionOf(window, place).uncertainty * 100)} %.
+              {(topUps[0]?.results.length ?? 0) > 1 && ` Lamp hours suit all ${topUps[0]!.results.length} trays on its timer together.`}
             </p>
           </>
         )}

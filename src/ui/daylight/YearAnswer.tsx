@@ -88,8 +88,8 @@ export function YearAnswer({ months, tray, topUps, lit, curtained }: AnswerProps
 /** What the lamps add to the dose of a tray in a month. */
 function lampDose(topUps: readonly TopUp[], month: number, trayId: string): number {
   const half = topUps[2 * month];
-  const both = half?.results.find((f) => f.trayId === trayId)?.mean ?? 0;
-  return half && half.lit_min > 0 ? Math.max(0, both - half.daylight) : 0;
+  const fare = half?.results.find((f) => f.trayId === trayId);
+  return fare && half!.lit_min > 0 ? Math.max(0, fare.mean - fare.daylight) : 0;
 }
 
 const timesMore = (lean: number): string => (lean >= 20 ? 'more than 20 times' : `${lean.toFixed(lean < 4 ? 1 : 0)} times`);

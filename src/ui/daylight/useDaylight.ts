@@ -54,11 +54,11 @@ function useQuestion(
     const asked = { year: yearOfDay(today), place, climate, timeZone, parts: SCREEN_PARTS, sills: trays.map((t) => t.asked) };
     const served = timer && light ? servedBy(timer, light.tiers) : [];
     if (!timer || served.length === 0) return { ...asked, timer: null };
+    const placeOf = new Map(trays.map((t, i) => [t.tray.id, i]));
     return {
       ...asked,
       timer: {
-        of: trays.flatMap((t, i) => (served.some((s) => s.trayId === t.tray.id) ? [i] : [])),
-        served,
+        served: served.map((s) => ({ ...s, place: placeOf.get(s.trayId) ?? null })),
         rules: { step_min: timerStep_min, quiet, cheap, bands, price_per_kWh, power: powerOf(timer) },
         now: { on_min: timer.on_min, lit_min: timer.lit_min, pause: timer.pause },
       },

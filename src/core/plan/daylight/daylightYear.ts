@@ -3,8 +3,8 @@ import { sillFrom, type SillAsked } from '../../answer/daylight/sillsOf';
 import { yearOf, type Year } from '../../answer/daylight/yearOf';
 import type { Climate } from '../../sky/outdoors/climates';
 import type { Place } from '../../sky/outdoors/outdoorsAt';
-import type { Served, TimerRules } from '../timer/solveTimer';
-import { topUpOf, type TopUp } from './topUp';
+import type { TimerRules } from '../timer/solveTimer';
+import { topUpOf, type ServedAtPlace, type TopUp } from './topUp';
 
 /** What is asked of a year of daylight: plain data, for workers. */
 export interface DaylightQuestion {
@@ -14,11 +14,9 @@ export interface DaylightQuestion {
   readonly timeZone: string | null;
   readonly parts: number;
   readonly sills: readonly SillAsked[];
-  /** A timer whose lamps add to it; `sills` are those of its trays. null: none. */
+  /** A timer whose lamps add to it; null: none. */
   readonly timer: {
-    /** Which of the places stand under its lamps. */
-    readonly of: readonly number[];
-    readonly served: readonly Omit<Served, 'daylight'>[];
+    readonly served: readonly ServedAtPlace[];
     readonly rules: TimerRules;
     readonly now: LitTimes;
   } | null;
@@ -36,6 +34,6 @@ export function daylightYear({ sills, timer, parts, ...asked }: DaylightQuestion
     sills.map((s) => ({ sill: sillFrom(s), blind: s.window.blind })),
     parts,
   );
-  const topUps = timer ? topUpOf(year, timer.of.map((i) => year.places[i]!), { ...asked, ...timer }) : []; // prettier-ignore
+  const topUps = timer ? topUpOf(year, { ...asked, ...timer }) : [];
   return { year, topUps };
 }

@@ -19,9 +19,9 @@ const fern = tables.crop('fern')!.stages.find((s) => s.stage === 'growing-on')!;
 const evenly = (ppfd: number) => spreadOf([ppfd, ppfd]);
 const rules = { step_min: 15, quiet: { from_min: 22 * 60, to_min: 6 * 60 }, cheap: null, price_per_kWh: 0.3, power: 10 };
 const asked = { place, timeZone: 'UTC', rules, now: { on_min: 8 * 60, lit_min: 10 * 60, pause: null } };
-const served = [{ trayId: 'fern', stage: fern, limits: limitsOfStage(fern), light: evenly(60) }];
+const served = [{ trayId: 'fern', stage: fern, limits: limitsOfStage(fern), light: evenly(60), place: 0 }];
 
-const topUps = topUpOf(year, year.places, { ...asked, served });
+const topUps = topUpOf(year, { ...asked, served });
 
 test('lamps burn long in winter, hardly or not in summer, and never in the quiet hours', () => {
   expect(topUps).toHaveLength(24);
@@ -34,7 +34,7 @@ test('lamps burn long in winter, hardly or not in summer, and never in the quiet
 test('what is promised of a half month is what lamp and daylight come to', () => {
   for (const t of topUps) {
     const [fare] = t.results;
-    expect(fare!.mean).toBeCloseTo(60 * (t.lit_min / 60) * MOL_SECONDS + t.daylight, 4);
+    expect(fare!.mean).toBeCloseTo(60 * (t.lit_min / 60) * MOL_SECONDS + fare!.daylight, 4);
     // Neither more than it bears nor, where the lamp can help, less than it needs.
     if (t.lit_min > 0) expect(fare!.mean).toBeLessThanOrEqual(fern.dliMax);
     expect(fare!.mean).toBeGreaterThanOrEqual(fern.dliMin * 0.8);
@@ -49,4 +49,16 @@ test('the timer is set anew a few times a year, not every fortnight', () => {
   expect(settings.length).toBeLessThanOrEqual(8);
 });
 
-test('without a lamp nothing is promised', () => expect(topUpOf(year, year.places, { ...asked, served: [] })).toEqual([]));
+test('each tray has the daylight of its own place: one in the dark beside it keeps the lamp on all summer', () => {
+  const both = topUpOf(year, { ...asked, served: [...served, { ...served[0]!, trayId: 'dark', place: null }] });
+  expect(both.some((t) => t.lit_min === 0)).toBe(false);
+  for (const [i, t] of both.entries()) {
+    const [lit, dark] = t.results;
+    expect([lit!.daylight > 0, dark!.daylight]).toEqual([true, 0]);
+    expect(lit!.daylight).toBeCloseTo(topUps[i]!.results[0]!.daylight, 9);
+    expect(dark!.mean).toBeCloseTo(60 * (t.lit_min / 60) * MOL_SECONDS, 4);
+    expect(lit!.mean - dark!.mean).toBeCloseTo(lit!.daylight, 4);
+  }
+});
+
+test('without a lamp nothing is promised', () => expect(topUpOf(year, { ...asked, served: [] })).toEqual([]));

@@ -1,5 +1,5 @@
 import type { LitTimes } from '../../units/LitTimes';
-import type { Year, YearAtPlace } from '../../answer/daylight/yearOf';
+import type { Year } from '../../answer/daylight/yearOf';
 import type { Place } from '../../sky/outdoors/outdoorsAt';
 import { minutesAhead } from '../../units/clockChanges';
 import type { Day } from '../../units/day';
@@ -11,10 +11,18 @@ import { halvesOf, meanDay } from './yearHalves';
 export interface TopUp extends LitTimes {
   readonly from: Day;
   readonly to: Day;
-  /** Of daylight alone. */
-  readonly daylight: Dli;
   /** How each tray does with both; sun and lamp together make its photoperiod. */
-  readonly results: readonly TimerResult[];
+  readonly results: readonly TopUpResult[];
+}
+
+/** How a tray does, and what of it is daylight. */
+export interface TopUpResult extends TimerResult {
+  readonly daylight: Dli;
+}
+
+/** A tray under the timer's lamps, with the light that these give, and which of the year's places it stands at; null: at no window. */
+export interface ServedAtPlace extends Omit<Served, 'daylight'> {
+  readonly place: number | null;
 }
 
 /** Of the dose that the best times would give, a tray may miss or get this much more before somebody has to walk to the timer: our convention. */
@@ -23,8 +31,7 @@ const NEAR = { least: 0.8, most: 1.25 } as const;
 interface TopUpAsked {
   readonly place: Place;
   readonly timeZone: string | null;
-  /** Trays under the timer's lamps, with the light that these give. */
-  readonly served: readonly Omit<Served, 'daylight'>[];
+  readonly served: readonly ServedAtPlace[];
   readonly rules: TimerRules;
   readonly now: LitTimes;
 }
@@ -32,21 +39,20 @@ interface TopUpAsked {
 /**
  * The lamp hours that daylight leaves to be given, by half months, and when in the day: by the same judgement as a timer's. Times stay as
  * long as they do about as well as the best would, so that the timer is set anew as seldom as may be; where daylight alone is enough
- * for every tray the lamps stay off.
- *
- * @param places  of the trays together, as computed for the year
+ * for every tray the lamps stay off. Each tray has the daylight of its own place.
  */
-export function topUpOf(year: Year, places: readonly YearAtPlace[], { place, timeZone, served, rules, now }: TopUpAsked): TopUp[] {
+export function topUpOf(year: Year, { place, timeZone, served, rules, now }: TopUpAsked): TopUp[] {
   if (served.length === 0) return [];
   const ahead = minutesAhead(timeZone);
   const halves = halvesOf(year).map((half) => {
-    const daylight = meanDay(year, places, half, place, ahead);
-    const all = served.map((s): Served => ({ ...s, daylight, wish: null }));
-    const on = (times: LitTimes) => resultsOn(all, rules, times).results;
+    const days = year.places.map((at) => meanDay(year, at, half, place, ahead));
+    const all = served.map((s): Served => ({ ...s, daylight: s.place === null ? null : days[s.place]!, wish: null }));
+    const on = (times: LitTimes): TopUpResult[] =>
+      resultsOn(all, rules, times).results.map((f, i) => ({ ...f, daylight: all[i]!.daylight?.dli ?? 0 }));
     const off: LitTimes = { ...now, lit_min: 0 };
     const enough = on(off).every((f, i) => f.weakest >= all[i]!.stage.dliMin && f.photoperiod >= all[i]!.stage.hoursMin);
     const best = enough ? off : bestTimes(all, rules, now, false);
-    return { ...half, daylight: daylight?.dli ?? 0, on, best, results: on(best) };
+    return { ...half, on, best, results: on(best) };
   });
   const topUps: TopUp[] = [];
   while (topUps.length < halves.length) {
@@ -58,8 +64,7 @@ export function topUpOf(year: Year, places: readonly YearAtPlace[], { place, tim
       while (reach < halves.length && isAboutAsGood(best, halves[reach]!, served)) reach++;
       if (reach - 1 > end) [times, end] = [best, reach - 1];
     }
-    for (const { from, to, daylight, on } of halves.slice(start, end + 1))
-      topUps.push({ from, to, ...times, daylight, results: on(times) });
+    for (const { from, to, on } of halves.slice(start, end + 1)) topUps.push({ from, to, ...times, results: on(times) });
   }
   return topUps;
 }

@@ -22,32 +22,25 @@ export function halvesOf({ from, days }: Pick<Year, 'from' | 'days'>): Half[] {
   }).flat();
 }
 
-/** The mean day of a stretch at some places together; null where no light comes in. */
-export function meanDay(
-  year: Year,
-  places: readonly YearAtPlace[],
-  half: Half,
-  place: Place,
-  ahead: (day: Day) => number,
-): Daylight | null {
+/** The mean day of a stretch at a place; null where no light comes in. */
+export function meanDay(year: Year, at: YearAtPlace, half: Half, place: Place, ahead: (day: Day) => number): Daylight | null {
   const middle = Math.round((half.from + half.to) / 2);
   const up = sunUp({ place, day: middle, ahead_min: ahead(middle) });
-  if (!up || places.length === 0) return null;
-  const n = (half.to - half.from + 1) * places.length;
+  if (!up) return null;
+  const n = half.to - half.from + 1;
   const mean = new Array<number>(year.parts).fill(0);
   const clear = new Array<number>(year.parts).fill(0);
   let [dli, low, high] = [0, 0, 0];
-  for (const at of places)
-    for (let day = half.from; day <= half.to; day++) {
-      const d = day - year.from;
-      dli += at.mean[d]! / n;
-      low += Math.min(at.clear[d]!, at.overcast[d]!) / n;
-      high += Math.max(at.clear[d]!, at.overcast[d]!) / n;
-      for (let i = 0; i < year.parts; i++) {
-        mean[i]! += at.course[d * year.parts + i]! / n;
-        clear[i]! += at.clearCourse[d * year.parts + i]! / n;
-      }
+  for (let day = half.from; day <= half.to; day++) {
+    const d = day - year.from;
+    dli += at.mean[d]! / n;
+    low += Math.min(at.clear[d]!, at.overcast[d]!) / n;
+    high += Math.max(at.clear[d]!, at.overcast[d]!) / n;
+    for (let i = 0; i < year.parts; i++) {
+      mean[i]! += at.course[d * year.parts + i]! / n;
+      clear[i]! += at.clearCourse[d * year.parts + i]! / n;
     }
+  }
   if (!(dli > 0)) return null;
   return {
     dli,
