@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 
 type InNext = Window & { readonly next: { readonly router: { push(path: string): void } } };
 
@@ -12,6 +12,11 @@ export async function go(page: Page, path: string): Promise<void> {
     await page.goto(path);
     return;
   }
-  await page.evaluate((to) => (window as unknown as InNext).next.router.push(to), path);
-  if (new URL(path, from).href !== from) await page.waitForURL((url) => url.href !== from, { waitUntil: 'commit' });
+  const push = () => page.evaluate((to) => (window as unknown as InNext).next.router.push(to), path);
+  if (new URL(path, from).href === from) return push();
+  // A page that is still coming to life hears nothing: it is told again.
+  await expect(async () => {
+    await push();
+    await page.waitForURL((url) => url.href !== from, { waitUntil: 'commit', timeout: 10_000 });
+  }).toPass();
 }

@@ -27,7 +27,7 @@ async function begin(page: Page, meter: string, { points = 'usual, 9', lamps = 8
 async function takeAll(page: Page, from: number, count: number) {
   for (let i = from; i <= count; i++) {
     await expect(page.getByText(`Point ${i} of ${count}`)).toBeVisible();
-    await expect(digits(page)).toHaveValue(/[1-9]/);
+    await expect(digits(page)).toHaveAttribute('placeholder', /[1-9]/);
     await page.getByRole('button', { name: 'Add reading and continue' }).click();
   }
 }
@@ -82,7 +82,7 @@ test('a switch that was overlooked is noticed at once, named with its chance, an
   for (let i = 1; i <= 5; i++) {
     await expect(page.getByText(`Point ${i} of 5`)).toBeVisible();
     await ranges.getByText('× 100', { exact: true }).click();
-    await expect(digits(page)).toHaveValue(/[1-9]/);
+    await expect(digits(page)).toHaveAttribute('placeholder', /[1-9]/);
     await times.getByText(i === 3 ? '× 10' : '× 100', { exact: true }).click();
     await page.getByRole('button', { name: 'Add reading and continue' }).click();
     if (i === 3) {
@@ -134,7 +134,7 @@ test('daylight is taken away: each point with the lamps on and off', async ({ pa
   await page.getByLabel('Lamps of the practice world').getByText('lamps off').click();
   await page.getByRole('button', { name: 'Take that' }).click();
   await expect(page.getByLabel('With the lamps off')).toHaveValue(/^(29|30)\d\d$/);
-  await expect(digits(page)).toHaveValue(/^\d{5}$/);
+  await expect(digits(page)).toHaveAttribute('placeholder', /^\d{5}$/);
   await page.getByRole('button', { name: 'Add reading and continue' }).click();
   await page.getByRole('tab', { name: 'Readings' }).click();
   await page.getByTestId('reading').first().getByRole('button', { name: 'How it was converted' }).click();

@@ -85,7 +85,7 @@ const beginWalk = async (page, meter) => {
   await page.getByLabel('Meter', { exact: true }).selectOption(`practice:${meter}`);
   await page.getByRole('button', { name: 'Start measuring' }).click();
 };
-const shows = (page) => page.waitForFunction(() => Number(document.querySelector('[data-testid=big-digits]')?.value) > 0);
+const shows = (page) => page.waitForFunction(() => Number(document.querySelector('[data-testid=big-digits]')?.placeholder) > 0);
 await picture('readings', {
   path: '/readings',
   act: async (page) => {

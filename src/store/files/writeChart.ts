@@ -38,7 +38,7 @@ export function chartJson(chart: HangChart, stand: BenchStand): string {
 
 function nameOf(trayId: string, stand: BenchStand): string {
   const y = stand.tiers.flatMap((t) => t.trays).find((tray) => tray.tray.id === trayId);
-  return y ? y.tray.label || y.crop.name : trayId;
+  return y ? y.called : trayId;
 }
 
 const trayOf = (d: TrayDay, stand: BenchStand) => ({

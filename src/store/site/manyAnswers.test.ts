@@ -143,7 +143,7 @@ test('how every fourth crop grows, in good light and in poor', () => {
       const stage = crop.stages[0]!;
       const under = (share: number, heat: number, photoperiod: number) => {
         const dli = share * stage.dliMin;
-        const day = { dli, litPpfd: dli / (photoperiod * 0.0036), noonPpfd: 0, clearDli: 0, photoperiod, heat };
+        const day = { dli, litPpfd: dli / (photoperiod * 0.0036), noonPpfd: 0, clearDli: 0, photoperiod, sunHours: 0, heat };
         let plant = sprout(crop);
         for (let i = 0; i < 10; i++) plant = plantAfter(plant, day, crop, stage, limitsOfStage(stage));
         return plant;

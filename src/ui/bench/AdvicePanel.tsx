@@ -20,7 +20,7 @@ import { dliNumber } from '../drawing/lightWords';
 import { percent } from '../verdict/words';
 import { say } from '../shell/toastStore';
 import { inTrialWords } from '../today/inTrialWords';
-import { KEEPS_POSITIONS, trayName } from './benchWords';
+import { KEEPS_POSITIONS, trayName, trayNameIn } from './benchWords';
 import { movesWords } from './moveWords';
 import { useAdviceSearch } from './useAdviceSearch';
 import { useBenchLight, useBenchLook } from './useBench';
@@ -138,7 +138,11 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
       {current && (
         <>
           {current.insufficient && (
-            <Insufficient share={current.insufficient.share} name={nameOf(stand, current.insufficient.trayId)} some={offers.length > 0} />
+            <Insufficient
+              share={current.insufficient.share}
+              name={trayNameIn(stand, current.insufficient.trayId)}
+              some={offers.length > 0}
+            />
           )}
           {offers.length > 0 && (
             <p className="text-sm text-soft">
@@ -197,8 +201,8 @@ function Habits({ stand, habits }: { stand: BenchStand; habits: readonly Habit[]
           <li key={`${h.do} ${h.trayId} ${h.otherId}`} className="border-t border-line py-2" data-testid="habit">
             <p className="font-semibold">
               {h.do === 'half-turn'
-                ? `Turn ${nameOf(stand, h.trayId)} by half every third day`
-                : `Let ${nameOf(stand, h.trayId)} and ${nameOf(stand, h.otherId!)} change places every third day`}
+                ? `Turn ${trayNameIn(stand, h.trayId)} by half every third day`
+                : `Let ${trayNameIn(stand, h.trayId)} and ${trayNameIn(stand, h.otherId!)} change places every third day`}
             </p>
             <p className="text-sm text-soft">
               on average weakest{' '}
@@ -216,11 +220,6 @@ function Habits({ stand, habits }: { stand: BenchStand; habits: readonly Habit[]
     </div>
   );
 }
-
-const nameOf = (stand: BenchStand, trayId: string): string => {
-  const found = stand.tiers.flatMap((t) => t.trays).find((y) => y.tray.id === trayId);
-  return found ? trayName(found) : 'the tray';
-};
 
 /** What does not suffice, and by how much. */
 function Insufficient({ share, name, some }: { share: number; name: string; some: boolean }) {

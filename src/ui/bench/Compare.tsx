@@ -110,7 +110,7 @@ function Pair({ ids, onChoose }: { ids: readonly [string, string]; onChoose(side
               </tr>
             </thead>
             <tbody>
-              {sideBySide(judged[0]!, judged[1]!, (j) => trayName(j.tray)).map(({ key, tier, a, b }) => (
+              {sideBySide(judged[0]!, judged[1]!, (j) => j.tray.called).map(({ key, tier, a, b }) => (
                 <tr key={key} className="border-t border-line">
                   <td className="py-1">
                     <span className="text-soft">{tier}</span> {trayName((b ?? a)!.tray)}

@@ -9,7 +9,7 @@ import { LampFront } from '../drawing/LampFront';
 import { TrayFront } from '../drawing/TrayFront';
 import { wallLookOf, THICK } from '../drawing/Walls';
 import type { BenchFrame } from './benchFrame';
-import { hangWords, trayName } from './benchWords';
+import { hangWords } from './benchWords';
 import { NIGHT } from '../theme/night';
 
 interface TierFrontProps {
@@ -51,7 +51,7 @@ export const TierFront = memo(function TierFront({ tier: t, frame, unit, lampId,
           )
         );
       })}
-      {trays.map(({ tray, crop, stage, plantHeight }, i) => {
+      {trays.map(({ tray, crop, called, stage, plantHeight }, i) => {
         const r = outlineOf(tray);
         const inside = plantAreaOf(tray);
         const [x0, x1] = front ? [r.x0, r.x1] : [r.y0, r.y1];
@@ -74,7 +74,7 @@ export const TierFront = memo(function TierFront({ tier: t, frame, unit, lampId,
             <TrayFront
               crop={crop}
               stage={stage}
-              word={trayName({ tray, crop })}
+              word={called}
               outline={{ x0: u(x0), x1: u(x1), floor: z(foot), rim: z(rimOf(tray)) }}
               inside={front ? { x0: u(inside.x0), x1: u(inside.x1) } : { x0: u(inside.y0), x1: u(inside.y1) }}
               plants={plantHeight * frame.scale}

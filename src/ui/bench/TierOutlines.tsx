@@ -5,7 +5,6 @@ import type { Metres } from '@/core/units/quantities';
 import type { BenchTier } from '@/core/answer/stand/benchStand';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
 import { sweptBy } from '@/core/things/lamp/Travel';
-import { trayName } from './benchWords';
 import { MapNumber } from './MapMarks';
 import { NIGHT } from '../theme/night';
 
@@ -59,7 +58,7 @@ export function TierOutlines({ tier: t, px, py, sy, spots = [] }: TierOutlinesPr
             .filter((o) => o.x0 >= r.x1 && o.y0 < r.y1 && o.y1 > r.y0)
             .map((o) => px(o.x0)),
         );
-        const name = cutTo(trayName(y), Math.floor((next - 4 - from) / LETTER_PX));
+        const name = cutTo(y.called, Math.floor((next - 4 - from) / LETTER_PX));
         const isCovered = (at: number) =>
           spots.some(
             (s) => Math.abs(py(s.y) - at + 4) < 14 && px(s.x) > from - NUMBER_PX && px(s.x) < from + name.length * LETTER_PX + NUMBER_PX,

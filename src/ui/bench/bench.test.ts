@@ -1,12 +1,15 @@
 import type { Move } from '@/core/plan/advice/Move';
 import { tables } from '@/core/things/tables/libraryTables';
 import { benchStandOf } from '@/core/answer/stand/benchStand';
+import { rememberTiers } from '@/core/answer/stand/rememberTiers';
+import { changeTrays } from '@/core/site/stand/change';
 import { hangerOf } from '@/core/site/stand/Hanger';
 import type { Fault } from '@/core/answer/faults/faults';
+import { dayFrom } from '@/core/units/day';
 import { demoSite } from '@/store/site/demoSite';
 import { stretchesOf } from './bands';
 import { benchFrame, measuresOf, tierAt } from './benchFrame';
-import { faultsWords, faultWords, hangWords, tiltWords, riserWords, stepWords } from './benchWords';
+import { faultsWords, faultWords, hangWords, tiltWords, riserWords, stepWords, trayName, trayNameIn } from './benchWords';
 import { moveWords, movesWords } from './moveWords';
 
 const site = demoSite('en-GB');
@@ -54,6 +57,28 @@ test.each<[Move, string]>([
 ])('a move is said as one would say it at the rack: %j', (move, words) =>
   expect(moveWords(move, rack, [], { lengthUnit: 'cm', clock: '24' })).toBe(words),
 );
+
+test('trays of one name are told apart: by their place on the tier, by the tier where another has the like, and by what the plan calls them', () => {
+  const [a, b] = [tray(first), tray(first, 1)];
+  const label = (text: string) => changeTrays(first!.tier.id, [a, b], () => ({ label: text }));
+  const standOf = (changed: typeof site) => benchStandOf(changed, changed.stands[0]!, tables);
+  const twins = standOf(label('Sage')(site));
+  expect(twins.tiers[0]!.trays.map(trayName)).toEqual(['Sage, left', 'Sage, right']);
+  expect([trayNameIn(twins, a), trayNameIn(rack, a)]).toEqual(['Sage, left, tier 1', 'Leek']);
+  expect(moveWords({ do: 'turn-tray', trayId: b }, twins, [], { lengthUnit: 'cm', clock: '24' })).toBe(
+    'Turn Sage, right, tier 1 by a quarter',
+  );
+  // The tray has no name of its own, its batch has one in the plan.
+  const dated = demoSite('en-GB', dayFrom(2027, 2, 10));
+  const season = dated.season!;
+  const renamed = { ...season, batches: season.batches.map((p) => (p.label === 'Physalis' ? { ...p, label: 'Lanterns' } : p)) };
+  const look = rememberTiers();
+  const called = (of: typeof site) => benchStandOf(of, of.stands[0]!, tables, look).tiers[2]!.trays.map((y) => y.called);
+  expect([called(dated), called({ ...dated, season: renamed })]).toEqual([
+    ['Tomatillo', 'Physalis'],
+    ['Tomatillo', 'Lanterns'],
+  ]);
+});
 
 test('several moves make one sentence', () =>
   expect(

@@ -80,18 +80,19 @@ function stepsDown(tier: BenchTier, fitting: Fitting): string {
   return `${n} ${n === 1 ? one : many}`;
 }
 
-export const trayName = ({ tray, crop }: Pick<BenchTray, 'tray' | 'crop'>): string => tray.label || crop.name;
+/** What a tray is called where it stands: of those with one name on a tier, the place from the left. */
+export function trayName({ called, among }: Pick<BenchTray, 'called' | 'among'>): string {
+  if (!among) return called;
+  return `${called}, ${among.of === 2 ? ['left', 'right'][among.index]! : `${among.index + 1} of ${among.of} from the left`}`;
+}
 
-/** Names of a tier's trays that can be told apart: of those with one name, the place from the left. */
-export function trayNames(trays: readonly BenchTray[]): ReadonlyMap<string, string> {
-  const fromLeft = [...trays].sort((a, b) => a.tray.x - b.tray.x || a.tray.y - b.tray.y);
-  const places = (n: number, i: number) => (n === 2 ? ['left', 'right'][i]! : `${i + 1} of ${n} from the left`);
-  return new Map(
-    trays.map((t) => {
-      const alike = fromLeft.filter((o) => trayName(o) === trayName(t));
-      return [t.tray.id, alike.length > 1 ? `${trayName(t)}, ${places(alike.length, alike.indexOf(t))}` : trayName(t)];
-    }),
-  );
+/** The same in its stand, with the tier where another has a tray that is called so. */
+export function trayNameIn(stand: Pick<BenchStand, 'tiers'>, trayId: string): string {
+  const on = stand.tiers.find((t) => t.trays.some((y) => y.tray.id === trayId));
+  const tray = on?.trays.find((y) => y.tray.id === trayId);
+  if (!on || !tray) return 'the tray';
+  const isTwice = stand.tiers.some((t) => t !== on && t.trays.some((y) => y.called === tray.called));
+  return isTwice ? `${trayName(tray)}, tier ${on.number}` : trayName(tray);
 }
 
 const RISERS = ['', 'one riser', 'two risers', 'three risers'];
@@ -100,10 +101,7 @@ export const riserWords = (n: number): string => RISERS[n] ?? `${n} risers`;
 /** What is wrong, and the nearest way to put it right. */
 export function faultWords(fault: Fault, stand: BenchStand, unit: LengthUnit): string {
   const lamp = stand.tiers.flatMap((t) => t.lamps).find((l) => l.fitting.id === fault.thingId)?.lamp.name ?? 'The lamp';
-  const tray = (id: string) => {
-    const found = stand.tiers.flatMap((t) => t.trays).find((t) => t.tray.id === id);
-    return found ? trayName(found) : 'the tray';
-  };
+  const tray = (id: string) => trayNameIn(stand, id);
   const cm = (v: number) => showLength(v, unit);
   const kg = (v: number) => v.toFixed(1);
   switch (fault.why) {

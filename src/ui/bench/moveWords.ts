@@ -6,7 +6,7 @@ import type { Lamp } from '@/core/things/lamp/Lamp';
 import { showClock, showHours } from '@/core/units/clock';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import type { Settings } from '@/store/settings/settingsStore';
-import { riserWords, stepWords, trayName } from './benchWords';
+import { riserWords, stepWords, trayName, trayNameIn } from './benchWords';
 
 /** How far the lamps of a tier go up or down, in the steps of what they hang by. */
 export const liftWords = ({ tier }: Pick<BenchTier, 'tier'>, lift: number, unit: LengthUnit): string =>
@@ -20,11 +20,7 @@ export type ToldIn = Pick<Settings, 'lengthUnit' | 'clock'>;
 /** A move as one would say it to somebody at the rack; the tier is named where the stand has several. */
 export function moveWords(move: Move, stand: BenchStand, own: readonly Lamp[], { lengthUnit: unit, clock }: ToldIn): string {
   const tierOf = (id: string) => stand.tiers.find((t) => t.tier.id === id);
-  const trayOf = (id: string) => stand.tiers.flatMap((t) => t.trays.map((y) => ({ t, y }))).find(({ y }) => y.tray.id === id);
-  const tray = (id: string) => {
-    const found = trayOf(id);
-    return found ? trayName(found.y) : 'the tray';
-  };
+  const tray = (id: string) => trayNameIn(stand, id);
   const lamp = (id: string) => own.find((l) => l.id === id)?.name ?? tables.lamp(id)?.name ?? 'the lamp';
   const where = (id: string) => (stand.tiers.length > 1 ? ` on tier ${tierOf(id)?.number ?? '?'}` : '');
   const lamps = (id: string) => ((tierOf(id)?.lamps.length ?? 1) > 1 ? 'lamps' : 'lamp');
@@ -67,10 +63,11 @@ export function moveWords(move: Move, stand: BenchStand, own: readonly Lamp[], {
         ? `Move ${tray(move.trayId)} ${cm(move.dx)} to the ${move.dx > 0 ? 'right' : 'left'}`
         : `Move ${tray(move.trayId)} ${cm(move.dy)} to the ${move.dy > 0 ? 'back' : 'front'}`;
     case 'swap-trays': {
-      const [a, b] = [trayOf(move.trayId), trayOf(move.otherId)];
-      const far = a && b && a.t !== b.t;
-      const name = (x: typeof a) => (x ? `${trayName(x.y)}${far ? ` (tier ${x.t.number})` : ''}` : 'a tray');
-      return `Swap ${name(a)} and ${name(b)}`;
+      const tierOfTray = (id: string) => stand.tiers.find((t) => t.trays.some((y) => y.tray.id === id));
+      const [a, b] = [tierOfTray(move.trayId), tierOfTray(move.otherId)];
+      const name = (id: string, tier: BenchTier | undefined) =>
+        tier && a !== b ? `${trayName(tier.trays.find((y) => y.tray.id === id)!)} (tier ${tier.number})` : tray(id);
+      return `Swap ${name(move.trayId, a)} and ${name(move.otherId, b)}`;
     }
     case 'tray-to-tier':
       return `Move ${tray(move.trayId)} to tier ${tierOf(move.tierId)?.number ?? '?'}`;

@@ -3,7 +3,7 @@ import type { HangChart } from '@/core/plan/hang/HangChart';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { generalNote } from '@/core/things/caution/cautionLibrary';
 import { showLength } from '@/core/units/length';
-import { hangWords, trayName } from '../bench/benchWords';
+import { hangWords } from '../bench/benchWords';
 import { jobsOf } from '../chart/jobWords';
 import { timesWords } from '../hours/timerWords';
 import { dayWords, longDayWords } from '../season/dayWords';
@@ -40,7 +40,7 @@ export function RackCard({ stand, chart }: { stand: BenchStand; chart: HangChart
                     : 'none'}
                 </td>
                 <td className={cell}>{timesWords(t.timer, told.clock)}</td>
-                <td className={cell}>{t.trays.map(trayName).join(', ')}</td>
+                <td className={cell}>{t.trays.map((y) => y.called).join(', ')}</td>
               </tr>
             );
           })}

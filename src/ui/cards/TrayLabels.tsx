@@ -20,8 +20,8 @@ export function TrayLabels({ stand }: { stand: BenchStand }) {
           <li key={y.tray.id} className="flex break-inside-avoid items-center gap-3 border border-dashed border-neutral-500 p-2">
             <Code text={new URL(`/tray/${encodeURIComponent(y.tray.id)}`, window.location.href).href} label={`Code of ${trayName(y)}`} />
             <div className="min-w-0">
-              <p className="text-base leading-tight font-semibold">{trayName(y)}</p>
-              {y.tray.label && <p>{y.crop.name}</p>}
+              <p className="text-base leading-tight font-semibold">{y.called}</p>
+              {y.called !== y.crop.name && <p>{y.crop.name}</p>}
               <p>
                 tier {y.number}
                 {y.batch.sown !== null && ` · sown ${dayWords(y.batch.sown)}`}

@@ -15,13 +15,12 @@ const AT_FIRST = 6;
 export function ChartLimits({ stand, chart }: { stand: BenchStand; chart: HangChart }) {
   const [all, setAll] = useState(false);
   // Trays of one name that fare alike are told as one.
-  const lines = new Map<string, { limit: ChartLimit; name: string; count: number }>();
+  const lines = new Map<string, { limit: ChartLimit; at: NonNullable<ReturnType<typeof trayOf>>; count: number }>();
   for (const limit of chart.limits) {
     const y = trayOf(stand, limit.trayId);
     if (!y) continue;
-    const name = `${trayName(y.tray)}, tier ${y.tier.number}`;
-    const key = [name, limit.says, limit.bound, limit.otherHours, limit.from, limit.to].join();
-    lines.set(key, { limit, name, count: (lines.get(key)?.count ?? 0) + 1 });
+    const key = [y.tray.called, y.tier.number, limit.says, limit.bound, limit.otherHours, limit.from, limit.to].join();
+    lines.set(key, { limit, at: y, count: (lines.get(key)?.count ?? 0) + 1 });
   }
   const every = [...lines.values()];
   const shown = all ? every : every.slice(0, AT_FIRST);
@@ -31,9 +30,11 @@ export function ChartLimits({ stand, chart }: { stand: BenchStand; chart: HangCh
         Problems that no visit can solve
       </h2>
       <ul className="space-y-2">
-        {shown.map(({ limit: l, name, count }) => (
+        {shown.map(({ limit: l, at, count }) => (
           <li key={`${l.trayId}${l.says}${l.from}`} data-testid="chart-limit">
-            <strong className="font-semibold">{name}</strong>
+            <strong className="font-semibold">
+              {count > 1 ? at.tray.called : trayName(at.tray)}, tier {at.tier.number}
+            </strong>
             {count > 1 && ` (${count} trays)`}, {spanWords(l.from, l.to)}:{' '}
             <span className={STANDING_COLOURS[l.says]}>{sayWords(l.says)}</span>. {chartLimitWords(l)}
           </li>

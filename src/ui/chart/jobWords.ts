@@ -102,7 +102,7 @@ export const sayWords = (says: TrayDay['says']): string => SAYS[says];
 
 /** What stands in the way of a tray, and what would help. */
 export function chartLimitWords({ says, bound, otherHours }: Pick<ChartLimit, 'says' | 'bound' | 'otherHours'>): string {
-  if (says === 'long') return 'Its light lasts longer than it tolerates: a timer of its own, or less daylight in the evening, would help.';
+  if (says === 'long') return 'Its light lasts longer than it tolerates. Use fewer hours, or a timer of its own.';
   const ofTimer = otherHours === 'own' ? ' on a timer of its own' : '';
   /** What would help, other hours before it where they would. */
   const orHours = (rest: string) => (otherHours ? `a ${says === 'short' ? 'longer' : 'shorter'} photoperiod${ofTimer}, or ${rest}` : rest);
@@ -111,8 +111,10 @@ export function chartLimitWords({ says, bound, otherHours }: Pick<ChartLimit, 's
       return 'The plants grow out of range between visits. Visit more often.';
     case 'shared':
       return says === 'short'
-        ? 'The other trays on this tier need another lamp height. Put a riser under this tray or move it to another tier.'
-        : 'The other trays on this tier need another lamp height. Move this tray to another tier.';
+        ? 'The other trays on this tier need another lamp height. Put a riser under this tray or move it to another place.'
+        : 'The other trays on this tier need another lamp height. Move this tray to another place.';
+    case 'sun':
+      return 'On clear days the sun alone is too strong for its leaves. A net curtain, or a place farther from the glass, protects them.';
     case 'fixed':
       if (says === 'uneven') return 'The lamp is fixed and its light too uneven here: move the tray, or add a lamp.';
       return says === 'short'
@@ -128,7 +130,7 @@ export function chartLimitWords({ says, bound, otherHours }: Pick<ChartLimit, 's
       return `The lamp is at its minimum distance. Use ${orHours('white walls or a stronger lamp')}.`;
     case null:
       if (says === 'uneven') return 'Its light is too uneven for any height: move the lamp over it, or add one.';
-      if (says === 'hot') return 'No height keeps its leaves clear of the lamp. Move the tray to another tier.';
+      if (says === 'hot') return 'No height keeps its leaves clear of the lamp. Move the tray to another place.';
       if (says === 'short') return `No height gives enough light in these hours. Use ${orHours('more or stronger lamps')}.`;
       return `No height gives so little in these hours. Use ${orHours('fewer or weaker lamps')}.`;
   }

@@ -8,7 +8,7 @@ import { benchStandIn } from '@/store/bench/benchStandIn';
 import { newId } from '@/store/names/newId';
 import { changeSite } from '@/store/site/siteStore';
 import { addSetUp, PLAIN_RECIPE } from '@/store/site/setUpVerbs';
-import { trayNames } from '../bench/benchWords';
+import { trayName } from '../bench/benchWords';
 import { Button } from '../parts/Button';
 import { Link } from '../parts/Link';
 import { UndoButtons } from '../parts/UndoButtons';
@@ -109,7 +109,6 @@ export function ClinicView() {
               <h3 className="pt-2 font-narrow text-soft">{stand.stand.name}</h3>
               <ul className="flex flex-wrap gap-2 pt-1">
                 {stand.tiers.flatMap((tier) => {
-                  const names = trayNames(tier.trays);
                   return tier.trays.map((tray) => (
                     <li key={tray.tray.id}>
                       <button
@@ -117,7 +116,7 @@ export function ClinicView() {
                         className="min-h-11 rounded-md border border-line bg-sheet px-3 py-1.5 text-left hover:bg-sunk"
                         onClick={() => begin(tray.tray.id, tray.batch.id)}
                       >
-                        <b>{names.get(tray.tray.id)}</b>
+                        <b>{trayName(tray)}</b>
                         <span className="block text-sm text-soft">
                           {stand.tiers.length > 1 ? `tier ${tier.number} · ` : ''}
                           {tray.batch.age != null && tray.batch.age >= 0 ? `day ${tray.batch.age}` : stageWords(tray.stage)}

@@ -1,6 +1,7 @@
 'use client';
 import type { Crop, Stage } from '@/core/things/crop/Crop';
 import { feedingOf } from '@/core/things/crop/feedingOf';
+import { benchStandIn } from '@/store/bench/benchStandIn';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showLength } from '@/core/units/length';
 import { showTemperature } from '@/core/units/temperature';
@@ -11,15 +12,17 @@ import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { basisWords, stageWords } from '../verdict/words';
 import { dayLengthWords, injuryWords, remedyWords, seedLightWords, stretchWords } from './cropWords';
 import { HeightCurve } from './HeightCurve';
+import { trayName } from '../bench/benchWords';
 import { LearnedPanel } from './LearnedPanel';
 import { Term } from '../terms/Term';
 
 /** All that is known of a crop, with where it comes from. */
 export function CropDetail({ crop, editor, children }: { crop: Crop; editor: React.ReactNode; children: React.ReactNode }) {
   const { lengthUnit, temperatureUnit } = useSettings();
-  const trays = useSite((s) => s.site.stands).flatMap((stand) => stand.tiers.flatMap((t) => t.trays.map((tray) => ({ tray, stand }))));
-  const batches = useSite((s) => s.site.batches);
-  const here = trays.filter(({ tray }) => batches.find((b) => b.id === tray.batchId)?.cropId === crop.id);
+  const site = useSite((s) => s.site);
+  const here = site.stands.flatMap((stand) =>
+    benchStandIn(site, stand).tiers.flatMap((t) => t.trays.filter((y) => y.crop.id === crop.id).map((tray) => ({ tray, stand }))),
+  );
   const { germination, afterEmergence, sowing, trust } = crop;
   const feed = feedingOf(crop);
   const most = Math.max(...crop.stages.map((s) => s.dliMax));
@@ -179,12 +182,12 @@ export function CropDetail({ crop, editor, children }: { crop: Crop; editor: Rea
               <h3 className="pt-2 text-lg font-semibold">Growing here</h3>
               <ul>
                 {here.map(({ tray, stand }) => (
-                  <li key={tray.id}>
+                  <li key={tray.tray.id}>
                     <Link
-                      href={`/tray/${encodeURIComponent(tray.id)}`}
+                      href={`/tray/${encodeURIComponent(tray.tray.id)}`}
                       className="inline-flex min-h-9 items-center underline underline-offset-4 max-md:min-h-11"
                     >
-                      {tray.label || crop.name}, {stand.name}
+                      {trayName(tray)}, {stand.name}
                     </Link>
                   </li>
                 ))}

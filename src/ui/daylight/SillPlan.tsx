@@ -2,7 +2,6 @@
 import { useId } from 'react';
 import type { SunPosition } from '@/core/sky/sun/sunPosition';
 import type { Window } from '@/core/site/window/Window';
-import { trayName } from '../bench/benchWords';
 import { nameAtWindow } from './placeWords';
 import { sunPatch } from './paneFrame';
 import type { TrayAtWindow } from './useDaylight';
@@ -98,4 +97,4 @@ export function SillPlan({ window, trays, chosen, sun, onChoose }: SillPlanProps
 
 /** As large as it is drawn: a pot is seen all the same. */
 const sideOf = ({ tray }: Pick<TrayAtWindow, 'tray'>): number => Math.max(0.08, Math.min(0.5, tray.insideWidth));
-const shortName = (t: TrayAtWindow): string => trayName(t).split(/[(,]/)[0]!.trim().slice(0, 12);
+const shortName = (t: TrayAtWindow): string => t.called.split(/[(,]/)[0]!.trim().slice(0, 12);

@@ -1,7 +1,8 @@
 import { USUAL_WINDOW } from '@/core/site/window/Window';
 import { sunComesIn } from '@/core/sky/window/Aperture';
 import { sillAsBuilt } from '@/core/answer/daylight/sillAsBuilt';
-import { correctionWords, joined, monthRuns, turnEvery } from './daylightWords';
+import { correctionWords, monthRuns, turnEvery } from './daylightWords';
+import { joined } from '../parts/joined';
 import { besideFacing, directionThrough, onPane, sunPatch } from './paneFrame';
 
 const RAD = Math.PI / 180;

@@ -80,9 +80,6 @@ export function monthRuns(wanted: readonly boolean[]): string[] {
   return runs;
 }
 
-export const joined = (words: readonly string[]): string =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)!}`;
-
 /** How often to turn a plant, by how one-sided its light is: our convention. */
 export function turnEvery(lean: number): string | null {
   if (lean < 2) return null;

@@ -3,16 +3,14 @@ import { photoperiodOf } from '@/core/judge/dli/LightDay';
 import type { LampsAtPlace } from '@/core/plan/daylight/lampsAtPlaces';
 import type { Dli } from '@/core/units/quantities';
 import { showHours } from '@/core/units/clock';
-import { trayNames } from '../bench/benchWords';
+import { trayNameIn } from '../bench/benchWords';
 import { dliNumber } from '../drawing/lightWords';
 import { percent } from '../verdict/words';
 import type { TrayAtWindow } from './useDaylight';
 
 /** A tray's name among those before a window: as on the bench, and by its tier where another tier has the like. */
 export function nameAtWindow(tray: TrayAtWindow, trays: readonly TrayAtWindow[]): string {
-  const nameOf = (t: TrayAtWindow) => trayNames(t.tier.trays).get(t.tray.id)!;
-  const isTwice = trays.some((t) => t.tier.tier.id !== tray.tier.tier.id && nameOf(t) === nameOf(tray));
-  return isTwice ? `${nameOf(tray)}, tier ${tray.tier.number}` : nameOf(tray);
+  return trayNameIn({ tiers: [...new Set(trays.map((t) => t.tier))] }, tray.tray.id);
 }
 
 /** Light from other tiers that is worth telling. */

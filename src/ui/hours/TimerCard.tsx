@@ -13,7 +13,7 @@ import { litBetween, offAt } from '@/core/units/LitTimes';
 import { showMoney } from '@/core/units/money';
 import { turnDimmers } from '@/core/site/ownLamps/turnDimmers';
 import { changeSite, undo } from '@/store/site/siteStore';
-import { trayName } from '../bench/benchWords';
+import { trayName, trayNameIn } from '../bench/benchWords';
 import { Button } from '../parts/Button';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
@@ -69,6 +69,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
   const dimmed = useDimmedTimer(calm.timer, lights, calm.rules);
   const trays = timer.tiers.flatMap((t) => t.trays.map((tray) => ({ ...tray, number: t.number })));
   const trayOf = (id: string) => trays.find((y) => y.tray.id === id)!;
+  const nameOf = (id: string) => trayNameIn(timer, id);
   const same = best.on_min === on_min && best.lit_min === lit_min;
   // Limits come before doses: hours that keep them may leave trays short that are in range now.
   const fewer = inRange(best.results) < inRange(now.results);
@@ -168,14 +169,14 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
               </p>
               {best.limits.map((l) => (
                 <p key={l.why} className="text-soft" data-testid="timer-limit">
-                  {timerLimitWords(l, trayOf)}
+                  {timerLimitWords(l, nameOf)}
                 </p>
               ))}
               {cures.length > 0 && (
                 <ul className="list-disc pl-5">
                   {cures.map(({ id, words }) => (
                     <li key={id}>
-                      {trayName(trayOf(id))} still gets {saysWords(best.results.find((f) => f.trayId === id)!.says)}. {words}
+                      {nameOf(id)} still gets {saysWords(best.results.find((f) => f.trayId === id)!.says)}. {words}
                     </li>
                   ))}
                 </ul>

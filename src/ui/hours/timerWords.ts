@@ -1,10 +1,9 @@
 import type { DimmedTimer } from '@/core/plan/timer/dimTimer';
-import type { BenchTray } from '@/core/answer/stand/benchStand';
 import type { TimerResult, TimerLimit } from '@/core/plan/timer/solveTimer';
 import type { StandTimer } from '@/core/plan/timer/servedBy';
 import { MINUTES_PER_DAY, showClock, showHours, type ClockForm } from '@/core/units/clock';
 import { blocksOf, type LitTimes } from '@/core/units/LitTimes';
-import { trayName } from '../bench/benchWords';
+import { joined } from '../parts/joined';
 import { percent } from '../verdict/words';
 
 const hours = (h: number) => showHours(Math.round(h * 60));
@@ -33,21 +32,21 @@ const SAYS: Readonly<Record<TimerResult['says'], string>> = {
 };
 export const saysWords = (says: TimerResult['says']): string => SAYS[says];
 
-const listed = (names: readonly string[]) => [...new Set(names)].join(', ').replace(/, ([^,]+)$/, ' and $1');
+const listed = (names: readonly string[]) => joined([...new Set(names)]);
 
 /** What kept a timer from better times. */
-export function timerLimitWords(limit: TimerLimit, trayOf: (id: string) => BenchTray): string {
+export function timerLimitWords(limit: TimerLimit, nameOf: (trayId: string) => string): string {
   switch (limit.why) {
     case 'quiet':
       return `The quiet hours leave no more than ${hours(limit.longest)}.`;
     case 'longest-day':
-      return `${trayName(trayOf(limit.trayId))} tolerates at most ${hours(limit.hours)}.`;
+      return `${nameOf(limit.trayId)} tolerates at most ${hours(limit.hours)}.`;
     case 'shortest-day':
-      return `${trayName(trayOf(limit.trayId))} wants ${hours(limit.hours)} at least.`;
+      return `${nameOf(limit.trayId)} wants ${hours(limit.hours)} at least.`;
     case 'crops-disagree':
-      return `${trayName(trayOf(limit.longId))} needs at least ${hours(limit.atLeast)}, ${trayName(trayOf(limit.shortId))} tolerates at most ${hours(limit.atMost)}: they need timers of their own.`;
+      return `${nameOf(limit.longId)} needs at least ${hours(limit.atLeast)}, ${nameOf(limit.shortId)} tolerates at most ${hours(limit.atMost)}: they need timers of their own.`;
     case 'no-common-hours':
-      return `No hours suit all of them: ${listed(limit.trayIds.map((id) => trayName(trayOf(id))))} would be in range on ${limit.trayIds.length === 1 ? 'a timer of its own' : 'timers of their own'} or on another tier.`;
+      return `No hours suit all of them: ${listed(limit.trayIds.map(nameOf))} would be in range on ${limit.trayIds.length === 1 ? 'a timer of its own' : 'timers of their own'} or in another place.`;
   }
 }
 

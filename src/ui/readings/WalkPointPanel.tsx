@@ -1,4 +1,5 @@
 'use client';
+import clsx from 'clsx';
 import { ArrowLeft, Repeat, SkipForward } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
@@ -71,7 +72,9 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
   );
 
   const shownNow = display.sample ? onItsFace(display.sample.value, display.sample.range, scale) : null;
-  const text = draft !== '' || !meter.practice ? draft : shownNow === null ? '' : String(Number(shownNow.toPrecision(4)));
+  // What the practice meter shows stands where nothing is typed, and counts then; the first key takes its place.
+  const live = meter.practice && shownNow !== null ? String(Number(shownNow.toPrecision(4))) : '';
+  const text = draft || live;
   const typed = text.trim() === '' ? null : readLight(text, meter.unit, decimalSign());
   const value = typed?.ok ? typed.value.value * times : null;
   const preview = value === null || !typed?.ok ? null : previewOf(value, typed.value.unit);
@@ -171,9 +174,12 @@ export function WalkPointPanel({ of, walk, point, truth }: { of: TierReadings; w
             id="shown"
             inputMode="decimal"
             autoComplete="off"
-            className="w-0 min-w-0 flex-1 bg-transparent text-5xl leading-tight font-semibold tabular-nums placeholder:text-line"
-            value={text}
-            placeholder={display.sample && display.sample.value === null ? 'OL' : '0'}
+            className={clsx(
+              'w-0 min-w-0 flex-1 bg-transparent text-5xl leading-tight font-semibold tabular-nums',
+              live ? 'placeholder:text-ink' : 'placeholder:text-line',
+            )}
+            value={draft}
+            placeholder={live || (display.sample && display.sample.value === null ? 'OL' : '0')}
             aria-invalid={problem !== null}
             aria-describedby="shown-means"
             data-testid="big-digits"

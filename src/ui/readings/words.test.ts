@@ -3,6 +3,7 @@ import { meterLibrary } from '@/core/things/meter/meterLibrary';
 import { compare } from '@/core/measure/reading/calibrate';
 import { PLAIN_READING, type Reading } from '@/core/site/reading/Reading';
 import { placeNow } from '@/core/measure/reading/takeReading';
+import { changeTrays } from '@/core/site/stand/change';
 import { benchStandOf } from '@/core/answer/stand/benchStand';
 import { planWalk, type WalkPoint } from '@/core/answer/walk/planWalk';
 import { demoSite } from '@/store/site/demoSite';
@@ -42,7 +43,12 @@ test('corners and edges are named by the side they are on, trays of one name by 
   expect(pointWords(white!, at(0.03, 0.5, 'edge'))).toBe('left edge, Sage');
   expect(pointWords(white!, at(0.2, 0.97, 'edge'))).toBe('back edge, towards the left, Sage');
   expect(pointWords(white!, { ...at(0.5, 0.5, 'near-lamp'), trayId: null })).toBe('near the lamp, away from the plants');
-  const twins = { ...white!, trays: white!.trays.map((t) => ({ ...t, tray: { ...t.tray, label: 'sage' } })) };
+  const labelled = changeTrays(white!.tier.id, white!.trays.map((t) => t.tray.id), () => ({ label: 'sage' }))(site); // prettier-ignore
+  const twins = benchStandOf(
+    labelled,
+    labelled.stands.find((s) => s.id === 'demo-rack')!,
+    tables,
+  ).tiers.find((t) => t.tier.id === white!.tier.id)!;
   expect(pointWords(twins, { ...at(0.5, 0.5, 'middle'), trayId: twins.trays[1]!.tray.id })).toBe('middle, sage, right');
 });
 

@@ -9,7 +9,7 @@ import { outlineOf } from '@/core/site/stand/footprint';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import type { LightUnit } from '@/core/units/light';
 import type { WalkPoint } from '@/core/answer/walk/planWalk';
-import { trayName, trayNames } from '../bench/benchWords';
+import { trayName } from '../bench/benchWords';
 import { percent } from '../verdict/words';
 import { wholeWords } from '../parts/locale';
 
@@ -91,7 +91,7 @@ export const staleWords = (why: Stale): string => STALE[why];
 export function pointWords(t: BenchTier, p: WalkPoint): string {
   if (p.where === 'near-lamp') return 'near the lamp, away from the plants';
   const tray = t.trays.find((y) => y.tray.id === p.trayId);
-  const on = tray ? `, ${trayNames(t.trays).get(tray.tray.id)}` : '';
+  const on = tray ? `, ${trayName(tray)}` : '';
   return `${spotWords(t, tray, p.x, p.y, p.where)}${on}`;
 }
 

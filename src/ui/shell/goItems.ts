@@ -1,8 +1,8 @@
 import { cropLibrary } from '@/core/things/crop/cropLibrary';
 import { lampLibrary } from '@/core/things/lamp/lampLibrary';
-import { tables } from '@/core/things/tables/libraryTables';
-import { cropOf } from '@/core/site/crop/cropOf';
 import type { Site } from '@/core/site/stand/Site';
+import { benchStandIn } from '@/store/bench/benchStandIn';
+import { trayName } from '../bench/benchWords';
 import type { SearchItem } from '../parts/SearchList';
 import { GLOSSARY } from '../terms/glossary';
 import { kindPath } from '../lamps/lampPaths';
@@ -39,16 +39,14 @@ const PLACES: readonly (readonly [string, string, readonly string[]])[] = [
 /** Everything that one can go to: the id of each is its address. */
 export function goItems(site: Site): readonly SearchItem[] {
   const item = (id: string, name: string, group: string, detail = '', words: readonly string[] = []): SearchItem => ({ id, name, group, detail, words }); // prettier-ignore
-  const batches = new Map(site.batches.map((b) => [b.id, b]));
   return [
     ...PLACES.map(([at, name, words]) => item(at, name, 'Places', '', words)),
     ...site.stands.flatMap((s) => STAND_PARTS.map(({ part, label }) => item(standPath(s.id, part), s.name, 'Stands', label))),
     ...site.stands.flatMap((s) =>
-      s.tiers.flatMap((t, i) =>
+      benchStandIn(site, s).tiers.flatMap((t) =>
         t.trays.map((y) => {
-          const crop = cropOf(site, batches.get(y.batchId)?.cropId ?? '', tables);
-          const where = s.tiers.length > 1 ? `${s.name}, tier ${i + 1}` : s.name;
-          return item(`/tray/${encodeURIComponent(y.id)}`, y.label || (crop?.name ?? 'Tray'), 'Trays', where, crop ? [crop.name, ...crop.alsoCalled] : []); // prettier-ignore
+          const where = s.tiers.length > 1 ? `${s.name}, tier ${t.number}` : s.name;
+          return item(`/tray/${encodeURIComponent(y.tray.id)}`, trayName(y), 'Trays', where, [y.crop.name, ...y.crop.alsoCalled]);
         }),
       ),
     ),

@@ -8,7 +8,7 @@ import { benchStandOf } from '@/core/answer/stand/benchStand';
 import type { Stand } from '@/core/site/stand/Site';
 import { showHours } from '@/core/units/clock';
 import { showMoney } from '@/core/units/money';
-import { SAYS_WORDS, trayNames } from '../bench/benchWords';
+import { SAYS_WORDS, trayName } from '../bench/benchWords';
 import { judgedTrays } from '../bench/useBench';
 import { useLightOfStand } from '../hours/useLightOfStand';
 import { useSite } from '../shell/WorkspaceContext';
@@ -56,7 +56,6 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
           </thead>
           <tbody>
             {bench.tiers.flatMap((t) => {
-              const names = trayNames(t.trays);
               return judgedTrays(t, light.tiers[t.tier.id] ?? null).map(({ tray, verdict: v }) => {
                 return (
                   <tr
@@ -64,7 +63,7 @@ export function StandRow({ stand, onOpen, tools }: { stand: Stand; onOpen(): voi
                     className="border-t border-line/60 max-md:grid max-md:grid-cols-[3.5rem_1fr_auto] max-md:gap-x-3 max-md:px-2 max-md:py-1"
                   >
                     <td className="px-2 max-md:px-0 max-md:before:content-['tier_']">{t.number}</td>
-                    <td>{names.get(tray.tray.id)}</td>
+                    <td>{trayName(tray)}</td>
                     <td>
                       <span className={clsx('font-semibold', colourOfResult(v.says))}>{SAYS_WORDS[v.says]}</span>
                       {v.breaches.map((b) => (

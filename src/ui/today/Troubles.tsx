@@ -1,6 +1,6 @@
 'use client';
 import clsx from 'clsx';
-import { badness, SAYS_WORDS, trayNames } from '../bench/benchWords';
+import { badness, SAYS_WORDS, trayName } from '../bench/benchWords';
 import { judgedTrays } from '../bench/useBench';
 import { dliBeside, dliNumber } from '../drawing/lightWords';
 import { Link } from '../parts/Link';
@@ -20,11 +20,10 @@ interface TroublesProps {
 export function Troubles({ stands, isAll }: TroublesProps) {
   const all = stands.flatMap(({ stand, light }) =>
     stand.tiers.flatMap((t) => {
-      const names = trayNames(t.trays);
       const where = stand.tiers.length > 1 ? `${stand.stand.name}, tier ${t.number}` : stand.stand.name;
       return judgedTrays(t, light.tiers[t.tier.id] ?? null)
         .filter((j) => j.verdict.says !== 'in-range')
-        .map((j) => ({ ...j, name: names.get(j.tray.tray.id)!, where }));
+        .map((j) => ({ ...j, name: trayName(j.tray), where }));
     }),
   );
   if (stands.length === 0) return null;

@@ -10,6 +10,8 @@ import type { Trial } from '@/core/site/trial/Trial';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import type { Day } from '@/core/units/day';
+import { benchStandIn } from '@/store/bench/benchStandIn';
+import { trayName } from '../bench/benchWords';
 import type { ToldIn } from '../bench/moveWords';
 import { jobsOf } from '../chart/jobWords';
 import { briefDayWords, dayWords, daysWords } from '../season/dayWords';
@@ -29,11 +31,14 @@ export interface JobSaid {
 
 /** What a batch is called: as its trays are, as the plan calls it, or by its crop. */
 export function batchName(site: Site, batchId: string): string {
-  const tray = site.stands.flatMap((s) => s.tiers.flatMap((t) => t.trays)).find((y) => y.batchId === batchId);
+  const on = site.stands.find((s) => s.tiers.some((t) => t.trays.some((y) => y.batchId === batchId)));
+  const trays = on ? benchStandIn(site, on).tiers.flatMap((t) => t.trays.filter((y) => y.batch.id === batchId)) : [];
   const planned = site.season?.batches.find((b) => b.batchId === batchId);
   const batch = site.batches.find((b) => b.id === batchId);
   const crop = batch && cropOf(site, batch.cropId, tables)?.name;
-  const name = tray?.label || planned?.label || crop || 'A batch';
+  // Of two trays with one name, which; a batch that stands in several is all of them.
+  const stands = trays.length === 1 ? trayName(trays[0]!) : trays[0]?.called;
+  const name = stands || planned?.label || crop || 'A batch';
   return `${name[0]!.toUpperCase()}${name.slice(1)}`;
 }
 
@@ -152,7 +157,7 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, tol
       };
     case 'look-for-seedlings':
       return {
-        title: `Look for ${batchName(site, what.batchId).toLowerCase()} seedlings`,
+        title: `Look for seedlings of ${batchName(site, what.batchId)}`,
         where,
         why: what.overdue
           ? `All should have been up by ${dayWords(what.to)}. Dig up one seed: soft means start over, firm means wait.`

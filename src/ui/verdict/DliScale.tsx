@@ -56,6 +56,12 @@ export function DliScale({ verdict, stage }: { verdict: Verdict; stage: Stage })
       <p className="sr-only">
         It needs {stage.dliMin} to {Number(highDli.toFixed(1))} mol/m²/day, best {stage.dliTarget}.
       </p>
+      {dliNumber(highDli) !== dliNumber(stage.dliMax) && (
+        <p className="text-sm text-soft">
+          It can use {dliNumber(stage.dliMax)}, but in these hours more than {dliNumber(highDli)} would be stronger than its leaves tolerate
+          ({stage.ppfdMax} µmol/m²/s).
+        </p>
+      )}
     </div>
   );
 }

@@ -123,7 +123,7 @@ export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
     said.push(
       `When the sky is clear the sun brings up to ${besideWords(v.received.noonPpfd, stage.ppfdMax)} µmol/m²/s for a while; the leaves tolerate ${stage.ppfdMax} all day. A net curtain at that hour protects them.`,
     );
-  if (v.hoursTooLong) said.push(longDayWords(crop, breachOf(v, 'day-too-long')?.most ?? stage.hoursMax));
+  if (v.hoursTooLong) said.push(longDayWords(crop, stage.hoursMax));
   if (v.hoursTooShort) said.push(`The photoperiod is shorter than the usual ${stage.hoursMin} h.`);
   return said;
 }

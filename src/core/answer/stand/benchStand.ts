@@ -8,6 +8,7 @@ import type { Room } from '../../light/room/Room';
 import type { Hours, Metres } from '../../units/quantities';
 import { ageingOf } from '../../site/ownLamps/ageingOf';
 import { plantHeightOf, rimOf } from '../../site/stand/canopy';
+import { amongNamesakes, calledOf, type Among } from '../../site/stand/called';
 import { leavesOf } from '../../site/stand/footprint';
 import { knownOf, type Known, type KnownLamp } from './knownOf';
 import { comparedIn } from './comparedIn';
@@ -27,6 +28,9 @@ export interface BenchTray {
   readonly tray: Tray;
   readonly batch: Batch;
   readonly crop: Crop;
+  readonly called: string;
+  /** Where others of its tier are called the same; null where none is. */
+  readonly among: Among | null;
   readonly stage: Stage;
   /** What may not be done to it. */
   readonly limits: HardLimits;
@@ -100,7 +104,7 @@ export type Look = (site: Site, tier: Tier, tables: Tables, place: TierPlace) =>
 export const lookUpTier: Look = (site, tier, tables, place) => {
   const timer = need(site.timers.find((p) => p.id === tier.timerId), 'timer', tier.timerId); // prettier-ignore
   const { on_min, lit_min, pause } = timer;
-  const trays = tier.trays.map((tray): BenchTray => {
+  const found = tier.trays.map((tray): Omit<BenchTray, 'among'> => {
     const batch = need(site.batches.find((b) => b.id === tray.batchId), 'batch', tray.batchId); // prettier-ignore
     const crop = need(cropOf(site, batch.cropId, tables), 'crop', batch.cropId);
     const stage = crop.stages.find((s) => s.stage === batch.stage) ?? need(crop.stages[0], 'stage', crop.id);
@@ -110,6 +114,7 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
       tray,
       batch,
       crop,
+      called: calledOf(site, tray, crop),
       stage,
       limits,
       plantHeight,
@@ -119,6 +124,8 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
       day: { on_min, lit_min, pause, daylight: daylightOfTray(tier, tray) },
     };
   });
+  const among = amongNamesakes(found);
+  const trays = found.map((y, i): BenchTray => ({ ...y, among: among[i]! }));
   const known = knownOf(tier, () => comparedIn(tier.readings, site, tables), leafTopsOf({ trays }));
   const lamps = lampsIn(site, tier, tables, known);
   const day = { on_min, lit_min, pause, daylight: daylightOf(tier) };

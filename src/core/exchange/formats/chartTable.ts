@@ -53,7 +53,7 @@ export function chartRows(chart: HangChart, stand: BenchStand): ChartRow[] {
         }),
         ...v.risers.flatMap((j): ChartRow[] => {
           const tray = t.trays.find((y) => y.tray.id === j.trayId);
-          return tray ? [{ ...at, ...EMPTY, tier: t.number, what: 'riser', thing: tray.tray.label || tray.crop.name, risers: j.to }] : [];
+          return tray ? [{ ...at, ...EMPTY, tier: t.number, what: 'riser', thing: tray.called, risers: j.to }] : [];
         }),
       ]),
       ...v.hours.map((j): ChartRow => {

@@ -41,6 +41,8 @@ export interface Received {
   readonly clearDli: Dli;
   /** How long it is light, by lamp or by day. */
   readonly photoperiod: Hours;
+  /** How long it is light by daylight alone; 0 where none comes in. */
+  readonly sunHours: Hours;
 }
 
 /** What daylight alone comes to on a clear day. */
@@ -58,6 +60,9 @@ export const daylightDli = ({ daylight }: Pick<LightDay, 'daylight'>): Dli => (c
  * initiation); so lamps that burn hours after dusk lengthen the day by the gap as well.
  */
 export const photoperiodOf = (day: LightDay): Hours => ofDay(day).photoperiod;
+
+/** The same, and how long it is light by daylight alone. */
+export const litHoursOf = (day: LightDay): Pick<Received, 'photoperiod' | 'sunHours'> => ofDay(day);
 
 function workOutPhotoperiod(day: LightDay): Hours {
   const { lit_min, pause, daylight } = day;
@@ -105,6 +110,7 @@ export const usualBesideLamps = (day: LightDay): Ppfd => ofDay(day).usual;
 /** What a day comes to whatever the lamps give: worked out once for each, since judging a tray asks for the same day a thousand times. */
 interface OfDay {
   readonly photoperiod: Hours;
+  readonly sunHours: Hours;
   /** Daylight while lamps burn, where and when it is strongest: under a clear sky, and as usual. */
   readonly clear: Ppfd;
   readonly usual: Ppfd;
@@ -117,7 +123,8 @@ function ofDay(day: LightDay): OfDay {
     const { daylight } = day;
     const beside = (sky: 'clear' | 'mean') =>
       comesIn(daylight) ? Math.max(...blocksOf(day).map((block) => daylightBeside(block, daylight, sky))) : 0;
-    known.set(day, (of = { photoperiod: workOutPhotoperiod(day), clear: beside('clear'), usual: beside('mean') }));
+    const sunHours = comesIn(daylight) ? (daylight.to_min - daylight.from_min) / 60 : 0;
+    known.set(day, (of = { photoperiod: workOutPhotoperiod(day), sunHours, clear: beside('clear'), usual: beside('mean') }));
   }
   return of;
 }
@@ -257,5 +264,6 @@ export function receivedIn({ weakest, mean, strongest }: Spots<Dli>, lamps: Lamp
     noonPpfd,
     clearDli,
     photoperiod: photoperiodOf(day),
+    sunHours: litHoursOf(day).sunHours,
   };
 }

@@ -2,7 +2,7 @@ import type { Crop, Stage } from '../../things/crop/Crop';
 import { heightAt } from '../../things/crop/heightAt';
 import type { Dli, Metres, Share } from '../../units/quantities';
 import type { Received } from '../dli/LightDay';
-import { breachesOf, type HardLimits } from '../verdict/hardLimits';
+import { breachesOf, depthTooLong, type HardLimits } from '../verdict/hardLimits';
 import { LEGGY_FROM, stretchOf } from './stretchOf';
 
 /** One plant, and what its days have made of it. */
@@ -19,7 +19,7 @@ export interface Plant {
 }
 
 /** The light of one day at one plant. */
-export interface PlantDay extends Pick<Received, 'litPpfd' | 'noonPpfd' | 'clearDli' | 'photoperiod'> {
+export interface PlantDay extends Pick<Received, 'litPpfd' | 'noonPpfd' | 'clearDli' | 'photoperiod' | 'sunHours'> {
   readonly dli: Dli;
   /** How far into the heat of a lamp its tip is, as a share of the clearance; 0: clear of it. */
   readonly heat: Share;
@@ -56,7 +56,7 @@ export function plantAfter(plant: Plant, day: PlantDay, crop: Crop, stage: Stage
   const over = {
     strength: Math.max(0, ...breachesOf(day, limits).map((b) => (b.why === 'day-too-long' ? 0 : b.ppfd / b.most - 1))),
     dose: Math.max(0, day.dli / stage.dliMax - 1),
-    hours: Math.max(0, day.photoperiod - limits.longestDay),
+    hours: depthTooLong(day, limits),
   };
   const harm =
     HARM.strength * over.strength +

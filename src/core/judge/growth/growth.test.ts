@@ -7,7 +7,7 @@ import { stretchOf } from './stretchOf';
 const crops = cropLibrary.filter((c) => c.stages[0]!.fromDay !== null);
 const crop = fc.constantFrom(...crops);
 const WIDE = { longestDay: 24, strongest: 1e6, dliMax: 1e6 };
-const calm: Omit<PlantDay, 'dli'> = { litPpfd: 100, noonPpfd: 0, clearDli: 0, photoperiod: 14, heat: 0 };
+const calm: Omit<PlantDay, 'dli'> = { litPpfd: 100, noonPpfd: 0, clearDli: 0, photoperiod: 14, sunHours: 0, heat: 0 };
 const grow = (c: (typeof crops)[number], days: number, dli: number, limits = WIDE, day = calm): Plant => {
   let plant = sprout(c);
   for (let i = 0; i < days; i++) {

@@ -12,7 +12,7 @@ import type { Batch } from '../../site/stand/Site';
  * heights or lamps asks here; what is merely better or worse is the loss.
  */
 export interface HardLimits {
-  /** Longest photoperiod, by lamp and daylight together. */
+  /** Longest photoperiod to which lamps may bring a day. One that the sun alone makes longer is the season's, and lamps may burn within it. */
   readonly longestDay: Hours;
   /** Strongest light at any leaf while lamps burn, daylight as it usually is at that hour. */
   readonly strongest: Ppfd;
@@ -64,24 +64,28 @@ export const limitsOfBatch = (
 const MINUTE: Hours = 1 / 60;
 const ROUNDING = 1e-6;
 
+/** How long a day is, and how long the sun alone makes it. */
+type LitHours = Pick<Received, 'photoperiod' | 'sunHours'>;
+
+/** The longest that a day may be: no lamp makes it shorter than the sun does. */
+const longestOf = ({ sunHours }: LitHours, { longestDay }: HardLimits): Hours => Math.max(longestDay, sunHours);
+
 /** Whether a limit is broken. */
-export const isTooLong = (photoperiod: Hours, { longestDay }: HardLimits): boolean => photoperiod > longestDay + MINUTE;
+export const isTooLong = (lit: LitHours, limits: HardLimits): boolean => lit.photoperiod > longestOf(lit, limits) + MINUTE;
 export const isTooStrong = (litPpfd: Ppfd, { strongest }: HardLimits): boolean => litPpfd > strongest * (1 + ROUNDING);
 
 /** How deep one limit is broken, 0 where it is kept: what `depthOf` says, for those who look at thousands of days. */
-export const depthTooLong = (photoperiod: Hours, limits: HardLimits): number =>
-  isTooLong(photoperiod, limits) ? photoperiod - limits.longestDay : 0;
+export const depthTooLong = (lit: LitHours, limits: HardLimits): Hours =>
+  isTooLong(lit, limits) ? lit.photoperiod - longestOf(lit, limits) : 0;
 export const depthTooStrong = (litPpfd: Ppfd, limits: HardLimits): number =>
   isTooStrong(litPpfd, limits) ? Math.log(litPpfd / limits.strongest) : 0;
 
 /** The limits that are broken; none where all is allowed. */
-export function breachesOf(
-  { photoperiod, litPpfd, noonPpfd, clearDli }: Pick<Received, 'photoperiod' | 'litPpfd' | 'noonPpfd' | 'clearDli'>,
-  limits: HardLimits,
-): Breach[] {
+export function breachesOf(received: LitHours & Pick<Received, 'litPpfd' | 'noonPpfd' | 'clearDli'>, limits: HardLimits): Breach[] {
   const breaches: Breach[] = [];
+  const { photoperiod, litPpfd, noonPpfd, clearDli } = received;
   const most = limits.strongest;
-  if (isTooLong(photoperiod, limits)) breaches.push({ why: 'day-too-long', hours: photoperiod, most: limits.longestDay });
+  if (isTooLong(received, limits)) breaches.push({ why: 'day-too-long', hours: photoperiod, most: longestOf(received, limits) });
   if (isTooStrong(litPpfd, limits)) breaches.push({ why: 'too-strong', ppfd: litPpfd, most });
   if (scorches({ noonPpfd, clearDli }, limits)) breaches.push({ why: 'sun-too-strong', ppfd: noonPpfd, most });
   return breaches;

@@ -187,7 +187,7 @@ test('day and night is over with its days; a batch without a date has no age, wh
 
 test('a breach has a depth, and deeper is worse', () => {
   const limits = limitsOfStage(stage);
-  const of = (photoperiod: number, litPpfd: number) => breachesOf({ photoperiod, litPpfd, noonPpfd: 0, clearDli: 0 }, limits);
+  const of = (photoperiod: number, litPpfd: number) => breachesOf({ photoperiod, sunHours: 0, litPpfd, noonPpfd: 0, clearDli: 0 }, limits);
   expect(of(16, 500)).toEqual([]);
   expect(of(18, 500).map(depthOf)).toEqual([2]);
   expect(of(18, 1000).map((b) => b.why)).toEqual(['day-too-long', 'too-strong']);

@@ -32,7 +32,7 @@ const ROUNDING = 1e-9;
 export function saysOf(received: Received, stage: Pick<Stage, 'dliMin' | 'dliMax'>, limits: HardLimits): Says {
   const { weakest, mean, strongest } = received;
   if (strongest <= 0) return 'dark';
-  if (isTooLong(received.photoperiod, limits)) return 'day-too-long';
+  if (isTooLong(received, limits)) return 'day-too-long';
   const dim = (dose: number) => dose < stage.dliMin * (1 - ROUNDING);
   const over = (dose: number) => dose > stage.dliMax * (1 + ROUNDING);
   const strong = over(strongest) || isTooStrong(received.litPpfd, limits) || scorches(received, limits);

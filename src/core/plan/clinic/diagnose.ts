@@ -4,6 +4,7 @@ import type { Circumstances } from '../../judge/clinic/Circumstances';
 import { factsOf, type Fact } from '../../judge/clinic/facts';
 import { daysToAnswer, testFor, treatmentsFor } from '../../judge/clinic/mend';
 import { fitOf, weighCauses, type WeighedCauses } from '../../judge/clinic/weighCauses';
+import { litHoursOf } from '../../judge/dli/LightDay';
 import { isTooLong, isTooStrong } from '../../judge/verdict/hardLimits';
 import type { Day } from '../../units/day';
 import { circumstancesOf, type Lately } from './circumstancesOf';
@@ -104,8 +105,8 @@ export function diagnose(kase: ClinicCase, standing: TrayInPlace, day: Day, stoo
 }
 
 /** Whether a crop has enough light where it looks wrong, and bears it at every leaf: what was mended too well is not right. */
-function isInRange({ light, tray: { limits } }: TrayInPlace, { dli, hours, dliMin, dliMax }: Circumstances['light']): boolean {
-  const isBorne = light !== null && !isTooStrong(light.stats.strongest.ppfd, limits) && !isTooLong(hours ?? 0, limits);
+function isInRange({ light, tray: { limits, day } }: TrayInPlace, { dli, dliMin, dliMax }: Circumstances['light']): boolean {
+  const isBorne = light !== null && !isTooStrong(light.stats.strongest.ppfd, limits) && !isTooLong(litHoursOf(day), limits);
   return isBorne && dli !== null && dli >= dliMin && dli <= dliMax;
 }
 

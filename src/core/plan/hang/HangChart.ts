@@ -53,8 +53,8 @@ export interface ChartLimit {
   readonly tierId: string;
   readonly trayId: string;
   readonly says: Exclude<TrayDay['says'], 'suits' | 'rest'>;
-  /** `heat`: no nearer for heat or air; `ceiling`: no higher; `fixed`: the lamp can't be moved; `rhythm`: it would be, if somebody came by more often. */
-  readonly bound: 'heat' | 'ceiling' | 'fixed' | 'rhythm' | 'shared' | null;
+  /** `heat`: no nearer for heat or air; `ceiling`: no higher; `fixed`: the lamp can't be moved; `rhythm`: it would be, if somebody came by more often; `sun`: by itself, on clear days. */
+  readonly bound: 'heat' | 'ceiling' | 'fixed' | 'rhythm' | 'shared' | 'sun' | null;
   /** Whether a longer day would bring more, or a shorter one less: for all trays of the timer, or only on a timer of its own. `null`: it is as long, or as short, as may be. */
   readonly otherHours: 'timer' | 'own' | null;
   readonly from: Day;

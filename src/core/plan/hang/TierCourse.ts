@@ -152,6 +152,11 @@ export class TierCourse {
     return this.suns.on(this.tier.trays[tray]!, day);
   }
 
+  /** Whether daylight comes to any of its trays. */
+  hasSun(day: Day): boolean {
+    return this.tier.trays.some((_, i) => this.daylight(i, day) !== null);
+  }
+
   canopy(tray: number, risers: number, day: Day): Metres {
     const { tray: y } = this.tier.trays[tray]!;
     return risers * y.riserHeight + y.height + this.state(tray, day).height;

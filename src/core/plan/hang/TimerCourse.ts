@@ -1,16 +1,19 @@
 import type { LitTimes } from '../../units/LitTimes';
-import { lightDayOf, photoperiodOf } from '../../judge/dli/LightDay';
+import { lightDayOf, litHoursOf } from '../../judge/dli/LightDay';
 import { wishedHours } from '../hours/wishedHours';
 import { powerOf, type StandTimer } from '../timer/servedBy';
 import { bestTimes, type Served } from '../timer/solveTimer';
 import type { Day } from '../../units/day';
 import { depthTooLong } from '../../judge/verdict/hardLimits';
 import type { HangQuestion } from './HangChart';
-import type { TierCourse } from './TierCourse';
+import { NEAR, type TierCourse } from './TierCourse';
 import type { BetweenVisits } from './BetweenVisits';
 
 /** A timer is left alone until its best hours are off by more than this. */
 const WORTH_SETTING_MIN = 60; // our choice: an hour is a twelfth of a usual dose
+
+/** So much less wrong it has to be in the dark: as far as a day goes for as good as it can be. */
+const WORTH_DARK = NEAR;
 
 /** A timer with the tiers of the chart that hang on it. */
 export interface TimerCourse {
@@ -44,13 +47,18 @@ function servedOn(t: TimerCourse, stretch: BetweenVisits, [from, to]: readonly [
   );
 }
 
-/** Whether times break a limit of a tray that could be kept by others. */
+/** Whether times make too long a day for a tray, which others would not. */
 const tooLong = (served: readonly Served[], times: LitTimes): boolean =>
-  served.some((s) => depthTooLong(photoperiodOf(lightDayOf(times, s.daylight)), s.limits) > 0);
+  served.some((s) => depthTooLong(litHoursOf(lightDayOf(times, s.daylight)), s.limits) > 0);
+
+/** Whether beside the sun of a day lamps do more harm than good however they are hung, dimmed and turned up: in spring, at a window. */
+const isBetterDark = (t: TimerCourse, times: LitTimes, day: Day): boolean =>
+  times.lit_min > 0 &&
+  t.tiers.some((c) => c.hasSun(day) && c.leastWrong(day, times) > c.leastWrong(day, { ...times, lit_min: 0 }) + WORTH_DARK);
 
 /**
  * The hours that suit the plans of a timer's trays best over some days; null when nobody has a plan or needs light, so that the
- * timer stays as the person has set it, unless that is too long a day for one of them.
+ * timer stays as the person has set it, unless that is too long a day for one of them, or worse than none.
  */
 export function timerBest(
   question: HangQuestion,
@@ -70,7 +78,7 @@ export function timerBest(
     c.tier.trays.some(({ batch }, i) => batch.plan.kind !== 'as-set' && c.state(i, days[0]).phase !== 'left'),
   );
   let best: LitTimes | null = null;
-  if (served.length > 0 && (planned || tooLong(served, now))) {
+  if (served.length > 0 && (planned || tooLong(served, now) || days.some((day) => isBetterDark(t, now, day)))) {
     const rules = {
       step_min: timerStep_min,
       quiet: site.quiet,
@@ -97,7 +105,11 @@ export function timerBad(
 ): Day {
   for (let day = from; day <= until; day++) {
     const best = timerBest(question, t, stretch, set, [day, day], known);
-    if (best && (Math.abs(best.lit_min - set.lit_min) > WORTH_SETTING_MIN || tooLong(servedOn(t, stretch, [day, day]), set))) return day;
+    if (!best) continue;
+    const isOff = Math.abs(best.lit_min - set.lit_min) > WORTH_SETTING_MIN;
+    if (isOff || tooLong(servedOn(t, stretch, [day, day]), set) || (!isSame(best, set) && isBetterDark(t, set, day))) return day;
   }
   return until + 1;
 }
+
+const isSame = (a: LitTimes, b: LitTimes): boolean => a.on_min === b.on_min && a.lit_min === b.lit_min;

@@ -1,4 +1,5 @@
-import { photoperiodOf } from '../../judge/dli/LightDay';
+import { litHoursOf } from '../../judge/dli/LightDay';
+import { scorches } from '../../judge/verdict/scorch';
 import { isTooLong } from '../../judge/verdict/hardLimits';
 import type { Site } from '../../site/stand/Site';
 import { freeOf } from '../timer/aroundQuiet';
@@ -35,13 +36,15 @@ export function limitsOf(
     for (const course of courses) {
       const stretch = at(day);
       const hours = timesOf(stretch, course);
-      for (const [i, { says, tierId, trayId }] of course.daysOf(stretch.tiers.get(course)!, day, hours).entries()) {
+      for (const [i, { says, tierId, trayId, ...received }] of course.daysOf(stretch.tiers.get(course)!, day, hours).entries()) {
         if (says === 'suits' || says === 'rest') continue;
         // Off by less than is worth a visit.
         if (course.leastWrong(day, hours) <= NEAR && course.ok(stretch.tiers.get(course)!, day, hours)) continue;
+        // Too much of the sun alone no lamp mends, however it hangs and for however long it burns.
+        const bySun = (says === 'much' || says === 'uneven') && scorches(received, course.state(i, day).limits);
         const reason = {
-          bound: boundOf(course, i, day, hours, says),
-          otherHours: otherHoursOf(courses, course, i, day, says, hours, quiet),
+          bound: bySun ? ('sun' as const) : boundOf(course, i, day, hours, says),
+          otherHours: bySun ? null : otherHoursOf(courses, course, i, day, says, hours, quiet),
         };
         const text = `${reason.bound} ${reason.otherHours}`;
         const key = `${trayId} ${says}`;
@@ -86,8 +89,8 @@ function otherHoursOf(
   if (says === 'short' && lit_min > freeOf(hours, quiet)) return null;
   const suits = (c: TierCourse, i: number) => {
     const { stage, limits, needed } = c.state(i, day);
-    const photoperiod = photoperiodOf(c.day(i, { ...hours, lit_min }, day));
-    return !needed || (says === 'short' ? !isTooLong(photoperiod, limits) : photoperiod >= stage.hoursMin);
+    const lit = litHoursOf(c.day(i, { ...hours, lit_min }, day));
+    return !needed || (says === 'short' ? !isTooLong(lit, limits) : lit.photoperiod >= stage.hoursMin);
   };
   if (!suits(course, tray)) return null;
   const { id } = course.tier.timer;

@@ -1,5 +1,5 @@
 import { BARE_SITE } from '../../site/stand/bare';
-import { addFitting, addTray } from '../../site/stand/change';
+import { addFitting, addTray, setTimes } from '../../site/stand/change';
 import { addWindow, setPlace, standAtWindow } from '../../site/stand/changeWindows';
 import { daylightOfTray, type Site } from '../../site/stand/Site';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
@@ -19,8 +19,8 @@ import { AS_TODAY, sunsOfDays } from './sunsOfDays';
 const FROM = dayFrom(2027, 2, 1);
 const UNTIL = dayFrom(2027, 4, 30);
 
-/** A tray that stays before a south window, under a lamp. */
-function site(stated: { dli: number; from_min: number; to_min: number } | null = null): Site {
+/** A tray that stays before a window, a south one if nothing is said, under a lamp. */
+function site(stated: { dli: number; from_min: number; to_min: number } | null = null, cropId = 'basil', facing = Math.PI): Site {
   let n = 0;
   const ids = () => `d${n++}`;
   const { stand, timer } = standFrom(
@@ -34,12 +34,12 @@ function site(stated: { dli: number; from_min: number; to_min: number } | null =
   const bare: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [kept], timers: [timer], timeZone: 'UTC' };
   return [
     setPlace({ latitude: (52 * Math.PI) / 180, longitude: 0 }),
-    addWindow({ ...USUAL_WINDOW, id: 'w', name: 'South', facing: Math.PI }),
+    addWindow({ ...USUAL_WINDOW, id: 'w', name: 'Window', facing }),
     standAtWindow(stand.id, { windowId: 'w', side: 'back', gap: 0.05, along: 0, above: 0 }),
     addTray(
       tier,
       containerLibrary.find((c) => c.id === 'pot-13')!,
-      { cropId: 'basil', stage: 'growing-on' },
+      { cropId, stage: 'growing-on' },
       { x: 0.6, y: 0.4 },
       ids,
     ),
@@ -90,4 +90,23 @@ test('a chart that is begun in winter tells of its last days the light of spring
   expect(last.before[0]!.mean).toBeGreaterThan(0.98 * sun.dli);
   // By then plants have longer days, too: from sunrise to sunset, lamps beside it.
   expect(last.before[0]!.photoperiod).toBeGreaterThanOrEqual((sun.to_min - sun.from_min) / 60 - 0.2);
+});
+
+test('days that the sun makes long are none that are too long; lamps burn less beside it in spring, and what the sun alone does is told as that', () => {
+  const from = dayFrom(2027, 3, 20);
+  const sill = site(null, 'fern', Math.PI / 4);
+  const now = asOf(setTimes(sill.timers[0]!.id, 420, 720)(sill), from, tables);
+  const stand = now.stands[0]!;
+  const answer = answerBench(questionOfStand(benchStandOf(now, stand, tables), null));
+  const chart = hangChartOf({ site: now, standId: stand.id, from, answer, timerStep_min: 15 }, tables);
+  const days = chart.visits.flatMap((v) => [...v.after, ...v.before]);
+  // Ferns bear fourteen hours of lamps, and a day of June.
+  expect(Math.max(...days.map((d) => d.photoperiod))).toBeGreaterThan(14.5);
+  expect(days.filter((d) => d.says === 'long')).toEqual([]);
+  expect(chart.limits.filter((l) => l.says === 'long')).toEqual([]);
+  const hours = chart.visits.flatMap((v) => v.hours.map((h) => h.lit_min));
+  expect(hours.length).toBeGreaterThan(0);
+  expect(hours.at(-1)).toBeLessThan(720);
+  for (const l of chart.limits.filter((m) => m.bound === 'sun'))
+    expect(asOf(sill, l.to, tables).stands[0]!.tiers[0]!.sun!.dli).toBeGreaterThan(3);
 });

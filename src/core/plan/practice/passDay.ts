@@ -116,7 +116,7 @@ function placeOf(stands: readonly BenchStand[], lights: readonly BenchAnswer[], 
 
 /** A tray that was taken off its stand stands in the dark. */
 function dayAt(x: Metres, y: Metres, place: Standing | null, plants: readonly Plant[]): PlantDay {
-  if (!place) return { dli: 0, litPpfd: 0, noonPpfd: 0, clearDli: 0, photoperiod: 0, heat: 0 };
+  if (!place) return { dli: 0, litPpfd: 0, noonPpfd: 0, clearDli: 0, photoperiod: 0, sunHours: 0, heat: 0 };
   const { tier, tray, light } = place;
   const ppfd = ppfdOn(light.map, x, y);
   const { x0, x1, y0, y1 } = plantAreaOf(tray.tray);

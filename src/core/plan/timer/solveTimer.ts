@@ -2,7 +2,7 @@ import { costADay } from '../../judge/cost/pricesOf';
 import type { PricePeriod } from '../../units/PricePeriod';
 import type { Stage } from '../../things/crop/Crop';
 import type { Daylight } from '../../site/stand/Daylight';
-import { lightDayOf, photoperiodOf, receivedOf, type LightDay } from '../../judge/dli/LightDay';
+import { lightDayOf, litHoursOf, photoperiodOf, receivedOf, type LightDay } from '../../judge/dli/LightDay';
 import type { LightSpread } from '../../judge/dli/LightSpread';
 import type { Dli, Hours, Watts } from '../../units/quantities';
 import { MINUTES_PER_DAY } from '../../units/clock';
@@ -83,7 +83,7 @@ const lossAt = (s: Served, day: LightDay): number =>
 
 /** By how much the longest day of all that there are is too long. */
 const longOn = (served: readonly Served[], times: LitTimes): Hours =>
-  deepest(served, times, (s, day) => depthTooLong(photoperiodOf(day), s.limits));
+  deepest(served, times, (s, day) => depthTooLong(litHoursOf(day), s.limits));
 
 /** How far the strongest light of all while lamps burn is over its limit. */
 const strongOn = (served: readonly Served[], times: LitTimes): number =>
