@@ -111,14 +111,14 @@ export function chartLimitWords({ says, bound, otherHours }: Pick<ChartLimit, 's
       return 'The plants grow out of range between visits. Visit more often.';
     case 'shared':
       return says === 'short'
-        ? 'The other trays on this tier need another lamp height. Put a riser under this tray or move it to another place.'
+        ? `The other trays on this tier need another lamp height. Use ${orHours('a riser under this tray')}, or move it to another place.`
         : 'The other trays on this tier need another lamp height. Move this tray to another place.';
     case 'sun':
       return 'On clear days the sun alone is too strong for its leaves. A net curtain, or a place farther from the glass, protects them.';
     case 'fixed':
       if (says === 'uneven') return 'The lamp is fixed and its light too uneven here: move the tray, or add a lamp.';
       return says === 'short'
-        ? 'The lamp is fixed: a riser would bring the leaves nearer.'
+        ? `The lamp is fixed. Use ${orHours('a riser under the tray')}.`
         : 'The lamp is fixed and the tray cannot go lower.';
     case 'ceiling':
       if (says === 'uneven')

@@ -342,7 +342,9 @@ function PlacingNow({ look, isWorking }: { look: SeasonLook; isWorking: boolean 
             ]
               .filter(Boolean)
               .join(', ')}
-            {taken.stuck > 0 && `. ${traysWords(taken.stuck)} found no free place on the drawing: move them by hand on the bench`}.
+            {taken.stuck > 0 &&
+              `. ${traysWords(taken.stuck)} found no free place on the drawing: move ${taken.stuck === 1 ? 'it' : 'them'} by hand on the bench`}
+            .
           </p>
           {running.length > 0 && <p className="text-copper">{inTrialWords(running)}</p>}
           <Button
