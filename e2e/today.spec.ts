@@ -44,7 +44,7 @@ test('jobs stand in the order of the walk; they are done, put off and undone by 
   await expect(water).toHaveCount(1);
 
   // Basil is up: the job is done, and the batch knows.
-  const basil = jobs(page).getByRole('listitem').filter({ hasText: 'basil seedlings' });
+  const basil = jobs(page).getByRole('listitem').filter({ hasText: 'seedlings of Basil' });
   await basil.getByRole('button', { name: 'Up', exact: true }).tap();
   await expect(page.getByText('Up: noted. Lamp on, cover and mat off.', { exact: true })).toBeVisible();
 
