@@ -1,4 +1,4 @@
-import { litHoursOf } from '../../judge/dli/LightDay';
+import { receivedOf } from '../../judge/dli/LightDay';
 import { scorches } from '../../judge/verdict/scorch';
 import { isTooLong } from '../../judge/verdict/hardLimits';
 import type { Site } from '../../site/stand/Site';
@@ -44,7 +44,7 @@ export function limitsOf(
         const bySun = (says === 'much' || says === 'uneven') && scorches(received, course.state(i, day).limits);
         const reason = {
           bound: bySun ? ('sun' as const) : boundOf(course, i, day, hours, says),
-          otherHours: bySun ? null : otherHoursOf(courses, course, i, day, says, hours, quiet),
+          otherHours: bySun ? null : otherHoursOf(courses, course, i, day, says, stretch, quiet),
         };
         const text = `${reason.bound} ${reason.otherHours}`;
         const key = `${trayId} ${says}`;
@@ -81,16 +81,21 @@ function otherHoursOf(
   tray: number,
   day: Day,
   says: ChartLimit['says'],
-  hours: LitTimes,
+  stretch: BetweenVisits,
   quiet: Site['quiet'],
 ): ChartLimit['otherHours'] {
   if (says !== 'short' && says !== 'much') return null;
-  const lit_min = hours.lit_min + (says === 'short' ? WORTH_SETTING_MIN : -WORTH_SETTING_MIN);
-  if (says === 'short' && lit_min > freeOf(hours, quiet)) return null;
+  const hours = timesOf(stretch, course);
+  const times = { ...hours, lit_min: hours.lit_min + (says === 'short' ? WORTH_SETTING_MIN : -WORTH_SETTING_MIN) };
+  if (says === 'short' && times.lit_min > freeOf(hours, quiet)) return null;
   const suits = (c: TierCourse, i: number) => {
     const { stage, limits, needed } = c.state(i, day);
-    const lit = litHoursOf(c.day(i, { ...hours, lit_min }, day));
-    return !needed || (says === 'short' ? !isTooLong(lit, limits) : lit.photoperiod >= stage.hoursMin);
+    if (!needed) return true;
+    const { lamps, risers } = stretch.tiers.get(c)!;
+    const then = receivedOf(c.light(i, lamps, risers[c.tier.trays[i]!.tray.id]!, day), c.day(i, times, day));
+    return says === 'short'
+      ? !isTooLong(then, limits) && then.strongest <= stage.dliMax
+      : then.photoperiod >= stage.hoursMin && then.weakest >= stage.dliMin;
   };
   if (!suits(course, tray)) return null;
   const { id } = course.tier.timer;
