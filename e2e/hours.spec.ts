@@ -14,8 +14,8 @@ test('one timer of two tiers is set so that it serves all its trays, keeps quiet
   const card = timer(page, 'Timer of tiers 4 and 5');
   await expect(card.getByRole('table')).toContainText('Snapdragon');
   await expect(card.getByTestId('best-times')).toContainText('Best for all of them: 05:00 to 21:00, 16 h');
-  await expect(card.getByTestId('timer-limit')).toContainText('tolerates at most 16 h');
-  await expect(card.getByTestId('best-times')).toContainText(/Sage still gets too little. With these hours \d+ % more light would do/);
+  await expect(card.getByTestId('timer-limit')).toContainText('at most 16 h a day');
+  await expect(card.getByTestId('best-times')).toContainText(/Sage: still too little. With these hours \d+ % more light would do/);
   await card.getByRole('button', { name: 'Set 05:00 to 21:00' }).click();
   await expect(card.getByLabel('on', { exact: true })).toHaveValue('05:00');
   await expect(card.getByTestId('best-times')).toContainText('as it is set');

@@ -112,10 +112,10 @@ test('air written down for a whole stand is told on each of its trays with what 
   await page.getByRole('textbox', { name: 'highest' }).fill('27');
   await page.getByRole('checkbox', { name: /the same for all on Map-room rack/ }).check();
   await page.getByRole('button', { name: 'Add air' }).tap();
-  await expect(page.getByTestId('air-word')).toContainText('Nights of 25 °C are warm for sage');
+  await expect(page.getByTestId('air-word')).toContainText('Nights of 25 °C are warm for this crop');
   await go(page, '/today/journal');
   await page.getByRole('link', { name: 'Parsley' }).first().tap();
-  await expect(page.getByTestId('air-word')).toContainText('are warm for parsley');
+  await expect(page.getByTestId('air-word')).toContainText('are warm for this crop');
 });
 
 test('a label is scanned: a picture of its code leads to its tray; other codes and other pictures are refused in words', async ({

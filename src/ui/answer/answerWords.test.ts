@@ -31,7 +31,7 @@ test('the best is put on a mark of the tape, but never outside of what suits', (
 test.each<[Limit, string]>([
   [
     { why: 'lamp-too-weak', share: 0.43, meanShare: 0.61 },
-    '43 % of the 8 mol that celery needs. You need at least 4 of these lamps, spread over the tray, or a smaller tray.',
+    '43 % of the 8 mol that these plants need. You need at least 4 of these lamps, spread over the tray, or a smaller tray.',
   ],
   [
     { why: 'lamp-too-weak', share: 0.03, meanShare: 0.12 },
@@ -39,7 +39,7 @@ test.each<[Limit, string]>([
   ],
   [{ why: 'lamp-too-strong', times: 1.34 }, '1.3 times what is good'],
   [{ why: 'tray-wider-than-light', share: 0.6 }, 'the edge gets at most 60 %'],
-  [{ why: 'hours-beyond-crop', hours: 19 }, '19 h would give enough light, but no source shows that celery tolerates more than 16 h'],
+  [{ why: 'hours-beyond-crop', hours: 19 }, '19 h would give enough light, but no source shows that these plants tolerate more than 16 h'],
   [{ why: 'heat', distance: 0.02 }, '2 cm would give enough light, but the lamp is hot: keep at least'],
   [{ why: 'leaf-ceiling', ppfd: 512 }, '512 µmol/m²/s would be needed, but leaves may bleach above'],
 ])('a limit is said with how much: %j', (limit, words) => expect(limitWords(limit, celery, 'cm')).toContain(words));

@@ -78,22 +78,21 @@ export function toldLimits(limits: readonly Limit[], { tier }: SetUp): readonly 
 }
 
 /** The limit that binds, by how much, and what would lift it. */
-export function limitWords(limit: Limit, { crop, stage, lamp, tier }: SetUp, unit: LengthUnit): string {
-  const name = crop.name.toLowerCase();
+export function limitWords(limit: Limit, { stage, lamp, tier }: SetUp, unit: LengthUnit): string {
   switch (limit.why) {
     case 'lamp-too-weak':
-      return `The lamp is too weak: even at its best distance for ${stage.hoursMax} h the weakest spot gets ${percent(limit.share)} of the ${stage.dliMin} mol that ${name} needs. ${moreWords(lampsFor(limit.meanShare, tier.fittings.length))}`;
+      return `The lamp is too weak: even at its best distance for ${stage.hoursMax} h the weakest spot gets ${percent(limit.share)} of the ${stage.dliMin} mol that these plants need. ${moreWords(lampsFor(limit.meanShare, tier.fittings.length))}`;
     case 'lamp-too-strong':
       return `The lamp is too strong: even as far as it can hang, for ${stage.hoursMin} h the strongest spot gets ${besideWords(limit.times, 1, (t) => t.toFixed(1))} times what is good.`;
     case 'tray-wider-than-light':
       return `The tray is wider than the light: while nothing is too strong, the edge gets at most ${percent(limit.share)} of the ${stage.dliMin} mol that it needs. ${tier.fittings.length > 1 ? 'Another' : 'A second'} lamp alongside, or a smaller tray, would do more than any distance.`;
     case 'hours-beyond-crop':
-      return `${showHours(Math.ceil(limit.hours * 4) * 15)} would give enough light, but no source shows that ${name} tolerates more than ${stage.hoursMax} h.`;
+      return `${showHours(Math.ceil(limit.hours * 4) * 15)} would give enough light, but no source shows that these plants tolerate more than ${stage.hoursMax} h.`;
     case 'heat':
       return `${showLength(limit.distance, unit)} would give enough light, but the lamp is hot: keep at least ${showLength(clearanceOf(lamp), unit)}.`;
     case 'leaf-ceiling':
       return `${besideWords(limit.ppfd, stage.ppfdMax)} µmol/m²/s would be needed, but leaves may bleach above ${stage.ppfdMax} µmol/m²/s.`;
     case 'sun-too-strong':
-      return `On a clear day the sun alone brings up to ${besideWords(limit.ppfd, stage.ppfdMax)} µmol/m²/s here, and ${name} tolerates ${stage.ppfdMax} µmol/m²/s. Shade the glass or move the tray.`;
+      return `On a clear day the sun alone brings up to ${besideWords(limit.ppfd, stage.ppfdMax)} µmol/m²/s here, and these plants tolerate ${stage.ppfdMax} µmol/m²/s. Shade the glass or move the tray.`;
   }
 }

@@ -97,11 +97,10 @@ export function Schools({ setUp }: { setUp: SetUp }) {
 }
 
 function nightWords({ crop }: SetUp, { standing, source }: School): string {
-  const name = crop.name.toLowerCase();
   const days = `${DAY_AND_NIGHT_DAYS.from}–${DAY_AND_NIGHT_DAYS.to} days after emergence`;
   if (standing === 'refused')
-    return `Day and night is refused: continuous light ${crop.continuousLightInjury === 'high' ? 'injures' : 'may injure'} ${name} (${source}).`;
+    return `Day and night is refused: continuous light ${crop.continuousLightInjury === 'high' ? 'injures' : 'may injure'} these plants (${source}).`;
   if (standing === 'warned')
-    return `Day and night, if at all, only for ${days}: whether ${name} tolerates continuous light ${source ? `is doubtful (${source})` : 'is not known'}.`;
-  return `Day and night only for ${days}: ${name} tolerates it${source ? ` (${source})` : ''}, and it gains little over 18 h.`;
+    return `Day and night, if at all, only for ${days}: whether these plants tolerate continuous light ${source ? `is doubtful (${source})` : 'is not known'}.`;
+  return `Day and night only for ${days}: these plants tolerate it${source ? ` (${source})` : ''}, and gain little over 18 h.`;
 }

@@ -176,7 +176,7 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
                 <ul className="list-disc pl-5">
                   {cures.map(({ id, words }) => (
                     <li key={id}>
-                      {nameOf(id)} still gets {saysWords(best.results.find((f) => f.trayId === id)!.says)}. {words}
+                      {nameOf(id)}: still {saysWords(best.results.find((f) => f.trayId === id)!.says)}. {words}
                     </li>
                   ))}
                 </ul>

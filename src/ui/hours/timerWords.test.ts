@@ -75,10 +75,10 @@ test('dimmers are told by their tiers, or by the lamps where there is but one', 
 test('limits name the crop and its hours', () => {
   const nameOf = (id: string) => rack.tiers.flatMap((t) => t.trays).find((y) => y.tray.id === id)!.called;
   const [leek, pea] = rack.tiers[0]!.trays;
-  expect(timerLimitWords({ why: 'longest-day', trayId: leek!.tray.id, hours: 14 }, nameOf)).toBe('Leek tolerates at most 14 h.');
+  expect(timerLimitWords({ why: 'longest-day', trayId: leek!.tray.id, hours: 14 }, nameOf)).toBe('Leek: at most 14 h a day.');
   expect(timerLimitWords({ why: 'quiet', longest: 12.5 }, nameOf)).toMatch(/leave no more than 12/);
   const apart = { why: 'crops-disagree', longId: pea!.tray.id, atLeast: 16, shortId: leek!.tray.id, atMost: 12 } as const;
-  expect(timerLimitWords(apart, nameOf)).toBe('Sweet pea needs at least 16 h, Leek tolerates at most 12 h: they need timers of their own.');
+  expect(timerLimitWords(apart, nameOf)).toBe('Sweet pea: at least 16 h a day. Leek: at most 12 h. They need timers of their own.');
   expect(timerLimitWords({ why: 'no-common-hours', trayIds: [leek!.tray.id, pea!.tray.id] }, nameOf)).toBe(
     'No hours suit all of them: Leek and Sweet pea would be in range on timers of their own or in another place.',
   );

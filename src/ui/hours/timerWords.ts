@@ -40,11 +40,11 @@ export function timerLimitWords(limit: TimerLimit, nameOf: (trayId: string) => s
     case 'quiet':
       return `The quiet hours leave no more than ${hours(limit.longest)}.`;
     case 'longest-day':
-      return `${nameOf(limit.trayId)} tolerates at most ${hours(limit.hours)}.`;
+      return `${nameOf(limit.trayId)}: at most ${hours(limit.hours)} a day.`;
     case 'shortest-day':
-      return `${nameOf(limit.trayId)} wants ${hours(limit.hours)} at least.`;
+      return `${nameOf(limit.trayId)}: at least ${hours(limit.hours)} a day.`;
     case 'crops-disagree':
-      return `${nameOf(limit.longId)} needs at least ${hours(limit.atLeast)}, ${nameOf(limit.shortId)} tolerates at most ${hours(limit.atMost)}: they need timers of their own.`;
+      return `${nameOf(limit.longId)}: at least ${hours(limit.atLeast)} a day. ${nameOf(limit.shortId)}: at most ${hours(limit.atMost)}. They need timers of their own.`;
     case 'no-common-hours':
       return `No hours suit all of them: ${listed(limit.trayIds.map(nameOf))} would be in range on ${limit.trayIds.length === 1 ? 'a timer of its own' : 'timers of their own'} or in another place.`;
   }

@@ -77,16 +77,14 @@ export function MoreLight({ asked, crop, stage, places }: MoreLightProps) {
       )}
       <h3 className="font-semibold">What it brings</h3>
       {now.dli >= stage.dliTarget - 0.05 ? (
-        <p>
-          Little: the best DLI for {crop.name.toLowerCase()} is {stage.dliTarget} mol/m²/day, and it has that.
-        </p>
+        <p>Little: the best DLI for this crop is {stage.dliTarget} mol/m²/day, and it has that.</p>
       ) : (
         <p>
           Below its best DLI of {stage.dliTarget} mol/m²/day a plant grows 0.5–1 % more for each 1 % more light (Marcelis et al. 2006, Acta
           Horticulturae 711).{' '}
           {saved &&
             days !== null &&
-            `Of ${days} days as ${crop.name.toLowerCase()} ${stage.label ?? stage.stage.replace('-', ' ')}, about ${saved.low.toFixed(1)}–${saved.high.toFixed(1)} are saved: an estimate, since temperature, water and feed count as well.`}
+            `Of ${days} days as ${stage.label ?? stage.stage.replace('-', ' ')}, about ${saved.low.toFixed(1)}–${saved.high.toFixed(1)} are saved: an estimate, since temperature, water and feed count as well.`}
         </p>
       )}
       {saved && cheapest && days !== null && now.dli < stage.dliTarget - 0.05 && (

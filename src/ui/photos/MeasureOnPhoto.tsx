@@ -137,7 +137,7 @@ export function MeasureOnPhoto({ batch, entry, photo, onDone }: MeasureProps) {
         </p>
         {measured?.ok && doubt && (
           <p role="alert" className="text-copper">
-            {heightDoubtWords(doubt, showLength(measured.value.height, lengthUnit), crop!.name)}
+            {heightDoubtWords(doubt, showLength(measured.value.height, lengthUnit))}
           </p>
         )}
         {measured && !measured.ok && (

@@ -143,7 +143,7 @@ export function CorrectEntry({ batch, entry, onDone }: { batch: Batch; entry: Lo
       <TextBox label="In your own words" most={1000} value={text} onChange={setText} />
       {doubt && (
         <p role="alert" className="text-copper">
-          {heightDoubtWords(doubt, showLength(height!, lengthUnit), crop!.name)}
+          {heightDoubtWords(doubt, showLength(height!, lengthUnit))}
         </p>
       )}
       <div className="flex flex-wrap gap-2">

@@ -24,7 +24,6 @@ export function AirWord({ tray: { batch, crop, stage }, dli }: { tray: BenchTray
         when: isNight ? 'night' : 'day',
         seen: temperature(isNight ? low : high!),
         likes: temperature(isNight ? likes.night : likes.day),
-        crop: crop.name.toLowerCase(),
         isDim: dli !== null && dli < stage.dliTarget,
       })}
     </p>

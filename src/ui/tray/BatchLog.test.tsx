@@ -72,7 +72,7 @@ test('a height is taken as it is; one that can hardly be is asked about first', 
   const again = screen.getByRole('textbox', { name: 'leaf tops above the compost' });
   await user.clear(again);
   await user.type(again, '90 cm{Enter}');
-  expect(screen.getByRole('alert').textContent).toContain('more than twice what leek grows to');
+  expect(screen.getByRole('alert').textContent).toContain('more than twice as high as this crop grows');
   const known = heights().length;
   await user.click(screen.getByRole('button', { name: 'Cancel' }));
   expect(heights()).toHaveLength(known);

@@ -153,7 +153,7 @@ export function BatchLog({ tray }: { tray: BenchTray }) {
       </div>
       {asked && (
         <div role="alert" className="space-y-2 rounded-md bg-copper-wash px-3 py-2 text-copper">
-          <p>{heightDoubtWords(asked.doubt, showLength(asked.height, lengthUnit), crop.name)}</p>
+          <p>{heightDoubtWords(asked.doubt, showLength(asked.height, lengthUnit))}</p>
           <div className="flex flex-wrap gap-2">
             <Button
               onClick={() => {

@@ -74,7 +74,7 @@ test('what it will do to these plants: a tomato that stretches can be buried, a 
   expect(said({ says: 'all-strong', strengthBinds: true })).toContain(`Above ${seedling.ppfdMax} µmol/m²/s`);
   expect(said({ says: 'all-strong' })).toContain('tips may burn');
   expect(said({})).toContain(`${seedling.dliTarget} mol`);
-  expect(said({ hoursTooLong: true })).toMatch(/damages tomato/);
+  expect(said({ hoursTooLong: true })).toMatch(/damages these plants/);
 });
 
 test('how sure it is', () => {

@@ -137,9 +137,9 @@ export function breachWords(b: Breach, withSun: boolean): string {
 
 function longDayWords(crop: Crop, longest: number): string {
   if (crop.continuousLightInjury === 'high') {
-    return `More than ${longest} h of light a day damages ${crop.name.toLowerCase()}. It needs a dark period (${crop.continuousLightInjurySource}).`;
+    return `More than ${longest} h of light a day damages these plants. They need a dark period (${crop.continuousLightInjurySource}).`;
   }
-  return `More than ${longest} h of light a day: no source shows that ${crop.name.toLowerCase()} tolerates this.`;
+  return `More than ${longest} h of light a day: no source shows that these plants tolerate this.`;
 }
 
 const STAGE_WORDS: Readonly<Record<StageName, string>> = {
