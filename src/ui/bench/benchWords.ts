@@ -1,5 +1,6 @@
 import type { Fault } from '@/core/answer/faults/faults';
 import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
+import type { Among } from '@/core/site/stand/called';
 import { isRoofed } from '@/core/site/stand/Enclosure';
 import type { Hanger, HangerKind } from '@/core/site/stand/Hanger';
 import type { Fitting } from '@/core/site/stand/Site';
@@ -80,10 +81,18 @@ function stepsDown(tier: BenchTier, fitting: Fitting): string {
   return `${n} ${n === 1 ? one : many}`;
 }
 
-/** What a tray is called where it stands: of those with one name on a tier, the place from the left. */
+const TWO = { left: ['left', 'right'], front: ['front', 'back'] } as const;
+const FROM: Readonly<Record<Among['from'], string>> = {
+  left: 'from the left',
+  front: 'from the front',
+  corner: 'by rows from the front left',
+};
+
+/** What a tray is called where it stands: of those with one name on a tier, which. */
 export function trayName({ called, among }: Pick<BenchTray, 'called' | 'among'>): string {
   if (!among) return called;
-  return `${called}, ${among.of === 2 ? ['left', 'right'][among.index]! : `${among.index + 1} of ${among.of} from the left`}`;
+  const { index, of, from } = among;
+  return `${called}, ${of === 2 && from !== 'corner' ? TWO[from][index]! : `${index + 1} of ${of} ${FROM[from]}`}`;
 }
 
 /** The same in its stand, with the tier where another has a tray that is called so. */
