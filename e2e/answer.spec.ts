@@ -115,7 +115,7 @@ test('rules of thumb and schools of hours stand beside the answer', async ({ pag
   await expect(page.getByRole('img', { name: /Light below the middle by distance/ })).toBeVisible();
   await page.getByRole('button', { name: /^Other ways to set the hours/ }).click();
   await expect(page.getByRole('table', { name: 'Photoperiod strategies' })).toContainText('refused');
-  await expect(page.getByText(/continuous light injures tomato \(Velez-Ramirez/)).toBeVisible();
+  await expect(page.getByText(/continuous light injures these plants \(Velez-Ramirez/)).toBeVisible();
 });
 
 test('a set-up goes out as a file and comes back; a broken one changes nothing', async ({ page }) => {
