@@ -28,6 +28,7 @@ export interface BenchTray {
   readonly tray: Tray;
   readonly batch: Batch;
   readonly crop: Crop;
+  /** By its label, else as the plan calls its batch, else by its crop. */
   readonly called: string;
   /** Where others of its tier are called the same; null where none is. */
   readonly among: Among | null;

@@ -11,8 +11,8 @@ import { type BetweenVisits, timesOf } from './BetweenVisits';
 
 /** Days within a band that do not end a stretch of days outside it. */
 const BREAK = 5;
-/** So much more or less of a day is worth setting a timer for. */
-const WORTH_SETTING_MIN = 30; // our choice
+/** Other hours are named as a help from so much more or less of a day on. */
+const WORTH_NAMING_min = 30; // our choice
 
 type Reason = Pick<ChartLimit, 'bound' | 'otherHours'>;
 
@@ -86,7 +86,7 @@ function otherHoursOf(
 ): ChartLimit['otherHours'] {
   if (says !== 'short' && says !== 'much') return null;
   const hours = timesOf(stretch, course);
-  const times = { ...hours, lit_min: hours.lit_min + (says === 'short' ? WORTH_SETTING_MIN : -WORTH_SETTING_MIN) };
+  const times = { ...hours, lit_min: hours.lit_min + (says === 'short' ? WORTH_NAMING_min : -WORTH_NAMING_min) };
   if (says === 'short' && times.lit_min > freeOf(hours, quiet)) return null;
   const suits = (c: TierCourse, i: number) => {
     const { stage, limits, needed } = c.state(i, day);
