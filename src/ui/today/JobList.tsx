@@ -90,7 +90,7 @@ function AllOfTier({ jobs, onDone }: { jobs: readonly Job[]; onDone(): void }) {
   const site = useSite((s) => s.site);
   return (
     <Button className="mx-4 mb-3" onClick={onDone}>
-      <Check size={17} aria-hidden /> All {jobs.length} of {whereWords(site, jobs[0]!)} done
+      <Check size={17} aria-hidden /> {jobs.length === 2 ? 'Both' : `All ${jobs.length}`} of {whereWords(site, jobs[0]!)} done
     </Button>
   );
 }
