@@ -187,12 +187,13 @@ function timersWritten(stand: BenchStand, site: Site, answer: ReturnType<typeof 
   });
 }
 
-const fareWritten = ({ weakest, mean, strongest, photoperiod, alone, light, ...f }: TimerResult) => ({
-  ...f,
+const fareWritten = ({ trayId, says, weakest, mean, strongest, photoperiod, alone, light }: TimerResult) => ({
+  trayId,
+  says,
   dli_mol_per_m2_d: { weakest: round(weakest), mean: round(mean), strongest: round(strongest) },
   photoperiod_h: round(photoperiod),
   hoursAlone: alone,
-  lampLightTimes: round(light),
+  lampLightTimes: light === null ? null : round(light),
 });
 
 const dayWritten = ({

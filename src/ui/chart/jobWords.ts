@@ -115,6 +115,8 @@ export function chartLimitWords({ says, bound, otherHours }: Pick<ChartLimit, 's
         : 'The other trays on this tier need another lamp height. Move this tray to another place.';
     case 'sun':
       return 'On clear days the sun alone is too strong for its leaves. A net curtain, or a place farther from the glass, protects them.';
+    case 'sun-dose':
+      return 'Daylight alone brings more than it can use. A net curtain, or a place farther from the glass, helps.';
     case 'fixed':
       if (says === 'uneven') return 'The lamp is fixed and its light too uneven here: move the tray, or add a lamp.';
       return says === 'short'

@@ -100,10 +100,10 @@ test('the same list as rows, as a table that no spreadsheet runs, as JSON and as
 test('every way in which a tray can be off has a word, and every limit says what would help', () => {
   const says = ['suits', 'short', 'much', 'uneven', 'hot', 'rest'] as const;
   expect(new Set(says.map(sayWords)).size).toBe(says.length);
-  for (const bound of ['heat', 'ceiling', 'fixed', 'rhythm', 'shared', 'sun', null] as const)
+  for (const bound of ['heat', 'ceiling', 'fixed', 'rhythm', 'shared', 'sun', 'sun-dose', null] as const)
     for (const s of ['short', 'much', 'uneven', 'hot'] as const)
       for (const otherHours of ['timer', 'own', null] as const) {
-        if (bound === (s === 'short' ? 'ceiling' : 'heat') || (s === 'short' && bound === 'sun')) continue; // too little is never for want of height, nor the rest for want of nearness
+        if (bound === (s === 'short' ? 'ceiling' : 'heat') || (s === 'short' && (bound === 'sun' || bound === 'sun-dose'))) continue; // too little is never for want of height, nor the rest for want of nearness
         const words = chartLimitWords({ says: s, bound, otherHours });
         expect(words).toMatch(/^[A-Z].*\.$/);
         // Other hours are named only where they would help, and the right way.

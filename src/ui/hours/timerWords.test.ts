@@ -22,6 +22,7 @@ const results = (change: Partial<TimerResult>): TimerResult => ({
   photoperiod: 16,
   says: 'short',
   alone: null,
+  tooMuchSun: false,
   light: 1.3,
   ...change,
 });
@@ -53,6 +54,11 @@ test('a cure is a timer of its own where that would do, else more or less light;
   expect(cureWords(results({ says: 'much', light: 0.75 }), true)).toBe('With these hours 25 % less light would do: raise the lamps.');
   expect(cureWords(results({ light: 8.2 }), true)).toMatch(/8 times the light would do/);
   expect(cureWords(results({ says: 'uneven' }), true)).toMatch(/too uneven for any hours/);
+  expect(cureWords(results({ light: 4904 }), true)).toMatch(/less than a tenth of what it needs: move it under them/);
+  // Nothing is offered that lamps would have to do where they are off, or where the sun alone is too much.
+  expect(cureWords(results({ says: 'much', tooMuchSun: true, light: null }), true)).toMatch(/^Daylight alone is too much for it/);
+  expect(cureWords(results({ light: null }), true)).toBe('Its lamps are off: it needs a timer of its own.');
+  expect(cureWords(results({ alone: 3, light: null }), true)).toBe('On a timer of its own 3 h would do; on this one, the lamps stay off.');
 });
 
 test('how many trays are in range', () => {

@@ -67,17 +67,21 @@ export const turnTiersWords = (tiers: DimmedTimer['tiers'], alone: boolean): str
   );
 
 /** What would cure a tray that these times short-change; null when nothing is wrong with it. */
-export function cureWords({ says, alone, light }: TimerResult, others: boolean): string | null {
+export function cureWords({ says, alone, tooMuchSun, light }: TimerResult, others: boolean): string | null {
   if (says === 'suits') return null;
   if (says === 'long') return 'Fewer hours, or a tier on another timer: it needs more darkness.';
+  if (tooMuchSun) return 'Daylight alone is too much for it: a net curtain, or a place farther from the glass, helps.';
   if (says === 'uneven') return 'Its light is too uneven for any hours: move or add a lamp.';
+  const ownTimer = alone !== null && others ? `On a timer of its own ${hours(alone)} would do; on this one, ` : null;
+  if (light === null) return ownTimer ? `${ownTimer}the lamps stay off.` : 'Its lamps are off: it needs a timer of its own.';
+  if (light > 10 && !ownTimer) return 'The lamps give it less than a tenth of what it needs: move it under them, or add one.';
   const stronger =
     light > 2
       ? `${Math.round(light)} times the light would do`
       : light >= 1
         ? `${percent(light - 1)} more light would do`
         : `${percent(1 - light)} less light would do`;
-  return alone !== null && others
-    ? `On a timer of its own ${hours(alone)} would do; on this one, ${stronger}.`
+  return ownTimer
+    ? `${ownTimer}${stronger}.`
     : `With these hours ${stronger}: ${light >= 1 ? 'nearer or stronger lamps' : 'raise the lamps'}.`;
 }

@@ -19,6 +19,7 @@ import { changeSite, undo } from '@/store/site/siteStore';
 import type { useImproved } from './useSeason';
 import type { SeasonAnswer } from '@/workers/season/season.api';
 import { Button } from '../parts/Button';
+import { joined } from '../parts/joined';
 import { inTrialWords } from '../today/inTrialWords';
 import { focusHeading, focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
@@ -306,6 +307,11 @@ function PlacingNow({ look, isWorking }: { look: SeasonLook; isWorking: boolean 
   if (week < 0) return null;
   const taken = takeToStands(site, look, week, tables);
   const count = taken.trays + taken.lamps + taken.timers;
+  const steps = [
+    taken.trays > 0 ? `move ${traysWords(taken.trays)}` : '',
+    taken.lamps > 0 ? `hang ${taken.lamps} ${taken.lamps === 1 ? 'lamp' : 'lamps'} anew` : '',
+    taken.timers > 0 ? `set ${taken.timers} ${taken.timers === 1 ? 'timer' : 'timers'}` : '',
+  ].filter(Boolean);
   const changed = taken.site.stands.flatMap((s, i) => (s === site.stands[i] ? [] : s.tiers.flatMap((t) => t.trays.map((y) => y.id))));
   const running = runningWith(site, new Set(changed), today);
   const moves = look.courses.flatMap(({ batch }) => {
@@ -335,16 +341,9 @@ function PlacingNow({ look, isWorking }: { look: SeasonLook; isWorking: boolean 
             {moves.length > 5 && <li className="text-sm text-soft">and {moves.length - 5} more</li>}
           </ul>
           <p className="text-sm text-soft">
-            {[
-              taken.trays > 0 ? `${traysWords(taken.trays)} moved` : '',
-              taken.lamps > 0 ? `${taken.lamps} ${taken.lamps === 1 ? 'lamp' : 'lamps'} hung anew` : '',
-              taken.timers > 0 ? `${taken.timers} ${taken.timers === 1 ? 'timer' : 'timers'} set` : '',
-            ]
-              .filter(Boolean)
-              .join(', ')}
+            {steps.length > 0 && `To do: ${joined(steps)}.`}
             {taken.stuck > 0 &&
-              `. ${traysWords(taken.stuck)} found no free place on the drawing: move ${taken.stuck === 1 ? 'it' : 'them'} by hand on the bench`}
-            .
+              ` For ${traysWords(taken.stuck)} there is no free place on the drawing: move ${taken.stuck === 1 ? 'it' : 'them'} by hand on the bench.`}
           </p>
           {running.length > 0 && <p className="text-copper">{inTrialWords(running)}</p>}
           <Button

@@ -53,8 +53,8 @@ export interface ChartLimit {
   readonly tierId: string;
   readonly trayId: string;
   readonly says: Exclude<TrayDay['says'], 'suits' | 'rest'>;
-  /** `heat`: no nearer for heat or air; `ceiling`: no higher; `fixed`: the lamp can't be moved; `rhythm`: it would be, if somebody came by more often; `sun`: by itself, on clear days. */
-  readonly bound: 'heat' | 'ceiling' | 'fixed' | 'rhythm' | 'shared' | 'sun' | null;
+  /** `heat`: no nearer for heat or air; `ceiling`: no higher; `fixed`: the lamp can't be moved; `rhythm`: it would be, if somebody came by more often; `sun`: by itself, by its strength on clear days; `sun-dose`: by itself, by its dose. */
+  readonly bound: 'heat' | 'ceiling' | 'fixed' | 'rhythm' | 'shared' | 'sun' | 'sun-dose' | null;
   /** Whether a longer day would bring more, or a shorter one less: for all trays of the timer, or only on a timer of its own. `null`: it is as long, or as short, as may be. */
   readonly otherHours: 'timer' | 'own' | null;
   readonly from: Day;

@@ -1,5 +1,5 @@
 import { receivedOf } from '../../judge/dli/LightDay';
-import { scorches } from '../../judge/verdict/scorch';
+import { tooMuchSun } from '../../judge/verdict/tooMuchSun';
 import { isTooLong } from '../../judge/verdict/hardLimits';
 import type { Site } from '../../site/stand/Site';
 import { freeOf } from '../timer/aroundQuiet';
@@ -36,15 +36,14 @@ export function limitsOf(
     for (const course of courses) {
       const stretch = at(day);
       const hours = timesOf(stretch, course);
-      for (const [i, { says, tierId, trayId, ...received }] of course.daysOf(stretch.tiers.get(course)!, day, hours).entries()) {
+      for (const [i, { says, tierId, trayId }] of course.daysOf(stretch.tiers.get(course)!, day, hours).entries()) {
         if (says === 'suits' || says === 'rest') continue;
         // Off by less than is worth a visit.
         if (course.leastWrong(day, hours) <= NEAR && course.ok(stretch.tiers.get(course)!, day, hours)) continue;
-        // Too much of the sun alone no lamp mends, however it hangs and for however long it burns.
-        const bySun = (says === 'much' || says === 'uneven') && scorches(received, course.state(i, day).limits);
+        const sun = says === 'much' || says === 'uneven' ? sunOf(course, i, stretch, day) : null;
         const reason = {
-          bound: bySun ? ('sun' as const) : boundOf(course, i, day, hours, says),
-          otherHours: bySun ? null : otherHoursOf(courses, course, i, day, says, stretch, quiet),
+          bound: sun ?? boundOf(course, i, day, hours, says),
+          otherHours: sun ? null : otherHoursOf(courses, course, i, day, says, stretch, quiet),
         };
         const text = `${reason.bound} ${reason.otherHours}`;
         const key = `${trayId} ${says}`;
@@ -59,6 +58,14 @@ export function limitsOf(
     }
   for (const key of [...open.keys()]) close(key);
   return told.sort((a, b) => a.from - b.from);
+}
+
+/** Whether the sun alone does it, by its strength or by its dose: no lamp mends that. */
+function sunOf(course: TierCourse, tray: number, stretch: BetweenVisits, day: Day): 'sun' | 'sun-dose' | null {
+  const { lamps, risers } = stretch.tiers.get(course)!;
+  const light = course.light(tray, lamps, risers[course.tier.trays[tray]!.tray.id]!, day);
+  const by = tooMuchSun(light, course.day(tray, timesOf(stretch, course), day), course.state(tray, day).limits);
+  return by && (by === 'scorches' ? 'sun' : 'sun-dose');
 }
 
 function boundOf(course: TierCourse, tray: number, day: Day, hours: LitTimes, says: ChartLimit['says']): ChartLimit['bound'] {

@@ -110,3 +110,15 @@ test('days that the sun makes long are none that are too long; lamps burn less b
   for (const l of chart.limits.filter((m) => m.bound === 'sun'))
     expect(asOf(sill, l.to, tables).stands[0]!.tiers[0]!.sun!.dli).toBeGreaterThan(3);
 });
+
+test('daylight alone that is more than a crop can use is told as that, by its dose or by its strength, and no lamp is blamed', () => {
+  const limitsBeside = (dli: number) => {
+    const now = asOf(site({ dli, from_min: 300, to_min: 1200 }, 'fern'), FROM, tables);
+    const stand = now.stands[0]!;
+    const answer = answerBench(questionOfStand(benchStandOf(now, stand, tables), null));
+    return hangChartOf({ site: now, standId: stand.id, from: FROM, answer, timerStep_min: 15 }, tables).limits;
+  };
+  // Ferns can use 7 mol; leaves bear 150 µmol/m²/s for whole days. Half a sine of 15 h peaks at 29 µmol/m²/s a mol.
+  expect(limitsBeside(7.4)).toMatchObject([{ says: 'much', bound: 'sun-dose', otherHours: null }]);
+  expect(limitsBeside(9)).toMatchObject([{ says: 'much', bound: 'sun', otherHours: null }]);
+});

@@ -41,7 +41,10 @@ const NEWS = 14;
 /** So much older than its oldest, a plant outgrows its pot, days. */
 const OVERGROWN = 7;
 
-/** What a trip means for seed that may come up in it; nothing where the lamp is on in time, or nothing comes up. */
+/**
+ * What a trip means for seed that may come up in it; nothing where the lamp is on in time, or where all is up before anybody leaves.
+ * Seed that is late may come up on any of the next days.
+ */
 function upWhileAway(
   { batch, crop, emergence }: BatchCourse,
   isLit: boolean,
@@ -62,8 +65,11 @@ function upWhileAway(
         mat: crop.heatMat,
         cover: false,
       });
-      if (!watch.mayEmerge || (watch.verdict === 'lamp-on-in-time' && !crop.heatMat)) return [];
-      const kind = { kind: 'up-while-away', ...trip, verdict: watch.verdict, darkDays: watch.worstDarkDays, mat: crop.heatMat } as const;
+      const lastUp = Math.max(watch.window?.last ?? sown, today + NOTICEABLE);
+      if (!watch.mayEmerge || lastUp < trip.from || (watch.verdict === 'lamp-on-in-time' && !crop.heatMat)) return [];
+      // What is up before somebody leaves is seen, and gets its lamp then.
+      const darkDays = Math.min(watch.worstDarkDays, trip.to + 1 - trip.from);
+      const kind = { kind: 'up-while-away', ...trip, verdict: watch.verdict, darkDays, mat: crop.heatMat } as const;
       const later = Math.max(0, trip.to + 1 - (sown + days.first));
       // Sown so that the first comes up when somebody is back.
       return [

@@ -278,6 +278,23 @@ describe('what goes otherwise', () => {
     expect(said(moved, TODAY, [{ from: TODAY + 3, to: TODAY + 12 }]).some((o) => o.kind.kind === 'up-while-away')).toBe(false);
   });
 
+  test('a trip after all seed should be up is no matter; seed that is late, just before one, is', () => {
+    // Up 5 to 12 days from sowing.
+    const batch = planned('b', 'tomato', { sown: TODAY, out: TODAY + 90 });
+    const { first, last } = crop('tomato').germination!.days;
+    const told = (from: number, sown = TODAY) =>
+      said({ ...batch, sown, batchId: sown < TODAY ? 'sown' : null }, TODAY, [{ from, to: from + 6 }]).find(
+        (o) => o.kind.kind === 'up-while-away',
+      );
+    expect(told(TODAY + last + 1)).toBeUndefined();
+    expect(told(TODAY + last)).toBeDefined();
+    // Somebody is there when the first come up, and switches the lamp on: the trip's own days are the most that any stands in the dark.
+    expect(told(TODAY + first + 1)!.kind).toMatchObject({ darkDays: 7 });
+    const sown = TODAY - last - 2;
+    expect(told(TODAY + 2, sown)).toBeDefined();
+    expect(told(TODAY + 20, sown)).toBeUndefined();
+  });
+
   test('plants that grow too old are not sent out into frost: where the weather keeps them in, it is said and nothing is offered', () => {
     const sown = TODAY - 100;
     const grown = { ...({} as Site['batches'][number]), id: 'g', cropId: 'tomato', stage: 'seedling' as const, height: null, sown, leaves: null, log: [], plan: { kind: 'as-set' as const, hours: null, days: null } }; // prettier-ignore

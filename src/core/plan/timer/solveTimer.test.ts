@@ -136,6 +136,25 @@ test('9: a strong lamp over a tender tray: the shortest day that the crop bears,
   expect(answer.results[0]!.light).toBeLessThan(0.6);
 });
 
+test('a summer sun that is more than a fern can use: the lamps stay off, and nothing that they would have to do is offered', () => {
+  const fern = stageOf('fern', 'growing-on');
+  const sun = (dli: number) => ({ dli, from_min: at(5), to_min: at(20) });
+  const served = { ...tray('fern', 100, 0.1, fern), daylight: sun(1.2 * fern.dliMax) };
+  const answer = solveTimer([served], rules(), six);
+  expect(answer.lit_min).toBe(0);
+  expect(answer.results[0]).toMatchObject({ says: 'much', tooMuchSun: true, light: null });
+  // With the lamps on it is still the sun's doing.
+  const noon = { ...six, on_min: at(8), lit_min: 600 };
+  expect(resultsOn([served], rules(), noon).results[0]).toMatchObject({ says: 'much', tooMuchSun: true, light: null });
+  // Where they add the rest to half of it, they can be taken back.
+  const half = resultsOn([{ ...served, daylight: sun(0.8 * fern.dliMax) }], rules(), noon).results[0]!;
+  expect(half).toMatchObject({ says: 'much', tooMuchSun: false });
+  expect(half.light).toBeLessThan(1);
+  // One that it leaves short beside one that it suits: lamps that are off cannot be made brighter.
+  const tomato = { ...tray('tomato', 0, 0, stageOf('tomato')), daylight: sun(0.5) };
+  expect(resultsOn([tomato], rules(), { ...six, lit_min: 0 }).results[0]).toMatchObject({ says: 'short', tooMuchSun: false, light: null });
+});
+
 test('10: crops whose days do not meet are told apart: who needs so long, who bears so little', () => {
   const long = { ...stageOf('tomato'), hoursMin: 16, hoursMax: 18 };
   const short = { ...stageOf('holiday-cactus'), hoursMin: 8, hoursMax: 11 };

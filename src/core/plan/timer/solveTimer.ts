@@ -11,6 +11,7 @@ import { lengthOf, overlapOf, type Span } from '../../units/Span';
 import { depthTooLong, depthTooStrong, type HardLimits } from '../../judge/verdict/hardLimits';
 import { lossOf } from '../../judge/verdict/loss';
 import { saysOf, standingOf, type Standing } from '../../judge/verdict/standing';
+import { tooMuchSun } from '../../judge/verdict/tooMuchSun';
 
 /** A tray that a timer's lamps shine on. */
 export interface Served {
@@ -58,8 +59,10 @@ export interface TimerResult {
   readonly says: Standing;
   /** Hours that would suit it alone, within its limits; null: none would. */
   readonly alone: Hours | null;
-  /** By how much the light of its lamps would have to change for these hours; 1: not at all. */
-  readonly light: number;
+  /** Whether daylight alone is too much for it, whatever the lamps do. */
+  readonly tooMuchSun: boolean;
+  /** By how much the light of its lamps would have to change for these hours; 1: not at all; null: they are off, or cannot mend it. */
+  readonly light: number | null;
 }
 
 /** One on and one off time, and what they do. */
@@ -218,18 +221,21 @@ function describe(served: readonly Served[], rules: TimerRules, times: LitTimes,
 
 function timerResultOf(s: Served, times: LitTimes): TimerResult {
   const { stage } = s;
-  const { weakest, mean, strongest, photoperiod, litPpfd } = receivedOf(s.light, lightDayOf(times, s.daylight));
+  const day = lightDayOf(times, s.daylight);
+  const { weakest, mean, strongest, photoperiod, litPpfd } = receivedOf(s.light, day);
   const says = standingAt(s, times);
+  const isSun = (says === 'much' || says === 'uneven') && tooMuchSun(s.light, day, s.limits) !== null;
   const more = s.daylight?.dli ?? 0;
   // Daylight stays as it is: the lamps have to make up for it.
   const byLamps = (wanted: Dli, has: Dli) => Math.max(0.01, wanted - more) / Math.max(1e-9, has - more);
-  const light =
+  const changed =
     says === 'short'
       ? byLamps(stage.dliMin, weakest)
       : says === 'much'
         ? Math.min(1, byLamps(stage.dliMax, strongest), s.limits.strongest / litPpfd)
         : 1;
-  return { trayId: s.trayId, weakest, mean, strongest, photoperiod, says, alone: aloneOf(s, times.on_min), light };
+  const light = isSun || times.lit_min === 0 ? null : changed;
+  return { trayId: s.trayId, weakest, mean, strongest, photoperiod, says, alone: aloneOf(s, times.on_min), tooMuchSun: isSun, light };
 }
 
 /** How bad some times are for a tray whatever its plan, and whether it is in range. */
