@@ -33,6 +33,7 @@ export function moveWords(move: Move, stand: BenchStand, own: readonly Lamp[], {
     case 'hours': {
       const on = stand.tiers.filter((t) => t.timer.id === move.timerId);
       const tiers = stand.tiers.length > 1 ? ` on tier ${on.map((t) => t.number).join(', ')}` : '';
+      if (move.lit_min === 0) return `Leave the lamps${tiers} off`;
       return `${showHours(move.lit_min)} a day instead of ${showHours(on[0]?.timer.lit_min ?? 0)}${tiers}, on at ${showClock(move.on_min, clock)}`;
     }
     case 'shift':

@@ -112,6 +112,20 @@ test('hours stay within what the crops bear and out of the quiet', async () => {
   }
 });
 
+test('where daylight alone is enough the lamps are left off, and no lamp is bought to give less', async () => {
+  const hung = siteWith({ face: 0.2 });
+  const dark = setTimes(hung.timers[0]!.id, 6 * 60, 14 * 60)(hung);
+  const daylight = { dli: 11, from_min: 5 * 60, to_min: 20 * 60 };
+  const sunny: Site = { ...dark, stands: dark.stands.map((s) => ({ ...s, tiers: s.tiers.map((t) => ({ ...t, daylight })) })) };
+  expect(Math.min(...hoursOf(dark.timers[0]!, standOf(dark), dark).map((h) => h.lit_min))).toBe(12 * 60);
+  expect(Math.min(...hoursOf(sunny.timers[0]!, standOf(sunny), sunny).map((h) => h.lit_min))).toBe(0);
+  const { before, offers } = await advise(question(sunny), tables);
+  expect(before.shareInBand).toBeLessThan(0.9);
+  expect(offers[0]!.moves).toMatchObject([{ do: 'hours', lit_min: 0 }]);
+  expect(offers[0]!.after).toMatchObject({ shareInBand: 1, costPerMonth: 0 });
+  expect(offers.filter((o) => o.toBuy)).toEqual([]);
+});
+
 test('a fixed lamp is not moved, and only spare lamps are hung up', () => {
   const site = siteWith({ spares: [{ lampId: 'led-bar-12-white-20', count: 1 }] });
   const { id, fittings } = site.stands[0]!.tiers[TIER]!;

@@ -132,7 +132,7 @@ export async function advise(question: AdviceQuestion, tables: Tables, progress:
   return {
     before,
     worstTrayId: worstOf(asked)?.trayId ?? null,
-    offers: keepingLimits(offers, trayIds),
+    offers: notBoughtInVain(keepingLimits(offers, trayIds)),
     judged: judge.judged(),
     insufficient: insufficiencyOf(now, all, trayIds),
   };
@@ -142,6 +142,12 @@ export async function advise(question: AdviceQuestion, tables: Tables, progress:
 function keepingLimits(offers: readonly Offer[], trayIds: ReadonlySet<string>): readonly Offer[] {
   const breaks = (o: Offer) => o.after.results.some((r) => trayIds.has(r.trayId) && r.breaches.length > 0);
   return offers.some((o) => !breaks(o)) ? offers.filter((o) => !breaks(o)) : offers;
+}
+
+/** Nothing is bought where something that is at hand does as well, and costs no more to run. */
+function notBoughtInVain(offers: readonly Offer[]): readonly Offer[] {
+  const asGood = (a: Offer, b: Offer) => a.after.loss <= b.after.loss + WORTH && a.after.costPerMonth <= b.after.costPerMonth + 1e-9;
+  return offers.filter((o) => !o.toBuy || !offers.some((a) => !a.toBuy && asGood(a, o)));
 }
 
 /** Moves that name places of the same tray or lamps cannot be put together. */

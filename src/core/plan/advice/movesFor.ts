@@ -2,6 +2,7 @@ import { dimmingsOf } from '../../site/ownLamps/dimmings';
 import { sparesOf } from '../../site/ownLamps/hangingOf';
 import { lampLibrary } from '../../things/lamp/lampLibrary';
 import type { FaceName } from '../../light/room/Room';
+import { daylightDli } from '../../judge/dli/LightDay';
 import { materialOf } from '../../things/material/materialLibrary';
 import type { Metres } from '../../units/quantities';
 import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
@@ -56,12 +57,16 @@ export function liftsOf(t: Pick<BenchTier, 'tier'>, least: Metres = 0.01): Metre
   );
 }
 
-/** Days, in quarters of an hour, between the shortest that any crop on the timer needs and the longest that all of them may have, outside the household's quiet. */
+/**
+ * Days, in quarters of an hour, between the shortest that any crop on the timer needs and the longest that all of them may have, outside the
+ * household's quiet. Where daylight comes in to all of them, lamps may burn for as little as it leaves to be given: not at all, too.
+ */
 export function hoursOf(timer: Timer, stand: BenchStand, site: Pick<Site, 'quiet'>): Extract<Move, { do: 'hours' }>[] {
   const trays = stand.tiers.filter((t) => t.timer.id === timer.id).flatMap((t) => t.trays);
   if (trays.length === 0) return [];
   const most = Math.min(Math.min(...trays.map((y) => y.limits.longestDay)) * 60, freeOf(timer, site.quiet));
-  const least = Math.min(most, Math.min(...trays.map((y) => y.stage.hoursMin)) * 60);
+  const inDaylight = trays.every((y) => daylightDli(y.day) > 0);
+  const least = inDaylight ? 0 : Math.min(most, Math.min(...trays.map((y) => y.stage.hoursMin)) * 60);
   const moves: Extract<Move, { do: 'hours' }>[] = [];
   for (let lit = Math.ceil(least / QUARTER) * QUARTER; lit <= most + 1e-9; lit += QUARTER)
     if (lit !== timer.lit_min) moves.push({ do: 'hours', timerId: timer.id, on_min: onAround(timer, lit, site.quiet), lit_min: lit });
