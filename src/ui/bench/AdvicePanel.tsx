@@ -17,7 +17,7 @@ import { Segments } from '../parts/Segments';
 import { focusOn, usePageActions } from '../shell/pageActions';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { dliNumber } from '../drawing/lightWords';
-import { percent } from '../verdict/words';
+import { percent, SPOT_WORDS } from '../verdict/words';
 import { say } from '../shell/toastStore';
 import { inTrialWords } from '../today/inTrialWords';
 import { KEEPS_POSITIONS, trayName, trayNameIn } from './benchWords';
@@ -78,6 +78,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
   };
   const running = runningWith(site, traysIn(stand, scope), today);
   const worst = current?.worstTrayId ? stand.tiers.flatMap((t) => t.trays).find((y) => y.tray.id === current.worstTrayId) : undefined;
+  const worstNow = current && resultIn(current.before, current.worstTrayId);
   if (tier.trays.length === 0 || tier.lamps.length === 0) return null;
   return (
     <section aria-labelledby="advice" className="space-y-2">
@@ -146,9 +147,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
           )}
           {offers.length > 0 && (
             <p className="text-sm text-soft">
-              {worst &&
-                stand.tiers.length > 0 &&
-                `${trayName(worst)} now gets ${dliNumber(current.before.weakest)} to ${dliNumber(current.before.strongest)} mol; `}
+              {worst && worstNow && `${trayName(worst)} now gets ${dliNumber(worstNow.weakest)} to ${dliNumber(worstNow.strongest)} mol; `}
               {percent(current.before.shareInBand)} of {WHOSE[asked]} in range. {current.judged} moves judged.
             </p>
           )}
@@ -171,7 +170,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
                     <X size={15} aria-hidden />
                   </Button>
                 </div>
-                <Change before={current.before} offer={o} currency={site.currency} />
+                <Change before={current.before} offer={o} trayId={current.worstTrayId} currency={site.currency} />
               </li>
             ))}
           </ul>
@@ -241,23 +240,32 @@ function fraction(share: number): string {
   return percent(share);
 }
 
+const resultIn = ({ results }: Effect, trayId: string | null) => results.find((r) => r.trayId === trayId);
+
+interface ChangeProps {
+  readonly before: Effect;
+  readonly offer: Offer;
+  /** The tray whose doses are told. */
+  readonly trayId: string | null;
+  readonly currency: string;
+}
+
 /** Before and after, in the numbers that matter. */
-function Change({ before, offer: { after, effort_min, toBuy }, currency }: { before: Effect; offer: Offer; currency: string }) {
+function Change({ before, offer: { after, effort_min, toBuy }, trayId, currency }: ChangeProps) {
   const money = after.costPerMonth - before.costPerMonth;
+  const [was, is] = [resultIn(before, trayId), resultIn(after, trayId)];
   return (
     <dl className="flex flex-wrap gap-x-4 text-sm text-soft [&_dd]:inline [&_dd]:font-semibold [&_dd]:text-verdigris [&_div]:whitespace-nowrap [&_dt]:inline">
-      <div>
-        <dt>weakest </dt>
-        <dd>
-          {dliNumber(before.weakest)} → {dliNumber(after.weakest)}
-        </dd>
-      </div>
-      <div>
-        <dt>strongest </dt>
-        <dd>
-          {dliNumber(before.strongest)} → {dliNumber(after.strongest)}
-        </dd>
-      </div>
+      {was &&
+        is &&
+        (['weakest', 'strongest'] as const).map((spot) => (
+          <div key={spot}>
+            <dt>{SPOT_WORDS[spot]} </dt>
+            <dd>
+              {dliNumber(was[spot])} → {dliNumber(is[spot])}
+            </dd>
+          </div>
+        ))}
       <div>
         <dt>in range </dt>
         <dd>

@@ -57,7 +57,7 @@ export function TierPanel({ stand, tier: t, commands }: { stand: BenchStand; tie
           {focus && ` · ${trayName(focus.tray)}, ${stageWords(focus.tray.stage)}`}
         </p>
         {focus ? (
-          <HeadlineLine verdict={focus.verdict} />
+          <HeadlineLine verdict={focus.verdict} crop={focus.tray.crop} />
         ) : (
           <h2 className="text-[1.375rem] leading-7 font-semibold text-soft" data-testid="verdict">
             {t.trays.length === 0

@@ -32,7 +32,7 @@ export function YearAnswer({ months, tray, topUps, lit, curtained }: AnswerProps
   const lamp = lit && topUps.length > 0 ? (topUps[2 * darkest]!.lit_min + topUps[2 * darkest + 1]!.lit_min) / 120 : null;
   const darkTopUp = topUps[2 * darkest];
   const fare = darkTopUp?.results.find((f) => f.trayId === tray.tray.id);
-  const scorched = months.flatMap((m, i) => (m.strongest.ppfd > stage.ppfdMax ? [i] : []));
+  const scorched = says.flatMap((m, i) => (m === 'scorch' ? [i] : []));
   const peak = scorched.reduce<number | null>(
     (best, i) => (best === null || months[i]!.strongest.ppfd > months[best]!.strongest.ppfd ? i : best),
     null,
@@ -65,9 +65,9 @@ export function YearAnswer({ months, tray, topUps, lit, curtained }: AnswerProps
       )}
       {peak !== null && (
         <p className="text-copper">
-          On clear days, {joined(monthRuns(months.map((_, i) => scorched.includes(i))))}, the sun brings up to{' '}
+          On clear days, {joined(monthRuns(says.map((m) => m === 'scorch')))}, the sun may scorch it: up to{' '}
           {besideWords(months[peak]!.strongest.ppfd, stage.ppfdMax)} µmol/m²/s, at {showClock(months[peak]!.strongest.minute, clock)} in{' '}
-          {MONTHS[peak]!}; its leaves tolerate {Math.round(stage.ppfdMax)}.{' '}
+          {MONTHS[peak]!}; its leaves tolerate {Math.round(stage.ppfdMax)} all day.{' '}
           {curtained ? 'Move it further from the glass.' : 'A net curtain at that hour, or a place further from the glass, protects it.'}
         </p>
       )}

@@ -37,7 +37,7 @@ export function PrintSheet({ setUp }: { setUp: SetUp }) {
   const frame = useMemo(() => drawingFrame({ width: WIDTH, height: 430 }, tier, ready?.top ?? 0.5, 20), [tier, ready?.top]);
   if (!judged || !ready) return <p>The light is still being worked out. Print again in a moment.</p>;
   const { verdict, stats } = judged;
-  const headline = headlineOf(verdict);
+  const headline = headlineOf(verdict, crop);
   const both = (m: number) => `${showLength(m, 'cm')} (${showLength(m, 'in')})`;
   const best = solution && onTheTape(solution, 'cm');
   const readings = setUp.known.compared;

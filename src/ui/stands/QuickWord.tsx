@@ -16,7 +16,7 @@ export function QuickWord({ setUp }: { setUp: SetUp }) {
   const verdict = useMemo(() => (told?.answer ? judgeSetUp(told.of, told.answer).verdict : null), [told]);
   if (verdict === null)
     return <p className="basis-64 text-soft">{told === null ? 'Working out its light…' : 'Its light could not be computed.'}</p>;
-  const headline = headlineOf(verdict);
+  const headline = headlineOf(verdict, setUp.crop);
   return (
     <p className="basis-64">
       <span className={clsx('font-semibold', colourOfResult(verdict.says))}>

@@ -16,7 +16,7 @@ const Waiting = () => (
 /** Whether it will do, in a sentence: over the picture, where there is no room beside it, so that both are seen while a hand moves the lamp. */
 export function VerdictLine({ setUp }: { setUp: SetUp }) {
   const judged = useVerdict(setUp);
-  return judged ? <HeadlineLine verdict={judged.verdict} small /> : <Waiting />;
+  return judged ? <HeadlineLine verdict={judged.verdict} crop={setUp.crop} small /> : <Waiting />;
 }
 
 interface VerdictPanelProps {
@@ -38,7 +38,7 @@ export function VerdictPanel({ setUp, withLine }: VerdictPanelProps) {
         {crop.name}, {stageWords(stage)}
         {view !== 'now' && <strong className="text-copper"> · {AGE_WORDS[view]}</strong>}
       </p>
-      {withLine && <HeadlineLine verdict={verdict} />}
+      {withLine && <HeadlineLine verdict={verdict} crop={crop} />}
       {verdict.says !== 'dark' && <DliScale verdict={verdict} stage={stage} />}
       <DliKey />
       {consequencesOf(verdict, crop, stage).map((text) => (

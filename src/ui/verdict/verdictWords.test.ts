@@ -32,15 +32,18 @@ test.each([
   ['all-strong', 'Too strong: expect bleached or burnt tips.'],
   ['dim-and-strong', 'Too strong in the middle, while the edges will stretch.'],
 ] as const)('%s is said as “%s”', (says, words) => {
-  const { calm, alarm } = headlineOf(verdict({ says, shareInBand: 0.7 }));
+  const { calm, alarm } = headlineOf(verdict({ says, shareInBand: 0.7 }), tomato);
   expect(`${calm} ${alarm}`.trim()).toBe(words);
 });
 
 test('the sun of clear days is told apart from the lamp, and as a warning where it does no harm by itself', () => {
   const sun = { why: 'sun-too-strong', ppfd: 912, most: seedling.ppfdMax } as const;
   const tooMuch = { says: 'spot-strong', strengthBinds: true, breaches: [sun] } as const;
-  expect(headlineOf(verdict(tooMuch)).alarm).toBe('but the sun is too strong on clear days.');
-  expect(headlineOf(verdict({ ...tooMuch, breaches: [sun, { ...sun, why: 'too-strong' }] })).alarm).toContain('under the lamp');
+  expect(headlineOf(verdict(tooMuch), tomato).alarm).toBe('but the sun is too strong on clear days.');
+  expect(headlineOf(verdict({ ...tooMuch, breaches: [sun, { ...sun, why: 'too-strong' }] }), tomato).alarm).toContain('under the lamp');
+  expect(headlineOf(verdict({ ...tooMuch, says: 'dim-and-strong' }), tomato).alarm).toBe(
+    'Too much sun on clear days, while the edges will stretch.',
+  );
   expect(said(tooMuch)).toContain('912 µmol/m²/s here');
   expect(said(tooMuch)).not.toContain('even with a short photoperiod');
   const patch = { received: { noonPpfd: seedling.ppfdMax + 80 } } as Partial<Verdict>;
@@ -49,12 +52,12 @@ test('the sun of clear days is told apart from the lamp, and as a warning where 
 });
 
 test('too little light is worse when no spot is in range', () => {
-  expect(headlineOf(verdict({ says: 'all-dim', shareInBand: 0 })).alarm).toContain('everywhere');
-  expect(headlineOf(verdict({ says: 'all-dim', shareInBand: 0.2 })).alarm).toContain('most of the tray');
+  expect(headlineOf(verdict({ says: 'all-dim', shareInBand: 0 }), tomato).alarm).toContain('everywhere');
+  expect(headlineOf(verdict({ says: 'all-dim', shareInBand: 0.2 }), tomato).alarm).toContain('most of the tray');
 });
 
 test('what is hardly out of range is said so: nearly all of the tray, nearly enough, and no limit broken', () => {
-  const words = (change: Partial<Verdict>) => headlineOf(verdict(change)).alarm;
+  const words = (change: Partial<Verdict>) => headlineOf(verdict(change), tomato).alarm;
   const short = { says: 'edge-dim', shareInBand: 0.95, weakest: band(10.8) } as const;
   expect(words(short)).toBe('the dimmest edge is just short of light.');
   expect(said(short)).toContain('turn the tray around');
@@ -67,6 +70,22 @@ test('what is hardly out of range is said so: nearly all of the tray, nearly eno
   const strong = { why: 'too-strong', ppfd: 310, most: 300 } as const;
   for (const worse of [{ shareInBand: 0.9 }, { strongest: band(17.7) }, { breaches: [strong] }])
     expect(words({ ...over, ...worse })).toBe('but too strong under the lamp.');
+});
+
+test('crops that stay short in weak light are not said to stretch', () => {
+  const fern = cropLibrary.find((c) => c.id === 'fern')!;
+  expect(fern.stretchProne).toBe(2);
+  for (const change of [
+    { says: 'edge-dim', shareInBand: 0.7 },
+    { says: 'all-dim', shareInBand: 0 },
+    { says: 'all-dim', shareInBand: 0.2 },
+    { says: 'dim-and-strong' },
+  ] as const) {
+    const { calm, alarm } = headlineOf(verdict(change), fern);
+    const all = `${calm} ${alarm} ${consequencesOf(verdict(change), fern, fern.stages[0]!).join(' ')}`;
+    expect(all).toMatch(/pale and slow/);
+    expect(all).not.toMatch(/will stretch|what has stretched/);
+  }
 });
 
 test('what it will do to these plants: a tomato that stretches can be buried, a leaf over its ceiling bleaches', () => {

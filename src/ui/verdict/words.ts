@@ -19,8 +19,12 @@ export interface Headline {
 const breachOf = <W extends Breach['why']>({ breaches }: Pick<Verdict, 'breaches'>, why: W) =>
   breaches.find((b): b is Extract<Breach, { why: W }> => b.why === why);
 
-export function headlineOf(v: Verdict): Headline {
-  const edge = 'the edges will stretch.';
+/** Of these seedlings and houseplants weak light makes pale and slow ones rather than long ones. */
+const staysShort = ({ stretchProne }: Pick<Crop, 'stretchProne'>): boolean => stretchProne <= 2;
+
+export function headlineOf(v: Verdict, crop: Pick<Crop, 'stretchProne'>): Headline {
+  const short = staysShort(crop);
+  const edge = short ? 'the edges will be pale and slow.' : 'the edges will stretch.';
   const sun = breachOf(v, 'sun-too-strong') && !breachOf(v, 'too-strong');
   switch (v.says) {
     case 'dark':
@@ -33,9 +37,14 @@ export function headlineOf(v: Verdict): Headline {
       if (isJustShort(v)) return { calm: NEARLY_ALL, alarm: 'the dimmest edge is just short of light.' };
       return { calm: 'The middle is right,', alarm: edge };
     case 'all-dim':
+      if (v.shareInBand > 0)
+        return {
+          calm: '',
+          alarm: short ? 'Too little light: most of the tray will be pale and slow.' : 'Too little light: most of the tray will stretch.',
+        };
       return {
         calm: '',
-        alarm: v.shareInBand > 0 ? 'Too little light: most of the tray will stretch.' : 'Too little light everywhere. Stems will stretch.',
+        alarm: short ? 'Too little light everywhere. Growth will be pale and slow.' : 'Too little light everywhere. Stems will stretch.',
       };
     case 'spot-strong':
       if (isJustOver(v)) return { calm: NEARLY_ALL, alarm: 'the brightest spot gets a little too much.' };
@@ -43,7 +52,7 @@ export function headlineOf(v: Verdict): Headline {
     case 'all-strong':
       return { calm: '', alarm: 'Too strong: expect bleached or burnt tips.' };
     case 'dim-and-strong':
-      return { calm: '', alarm: `Too strong in the middle, while ${edge}` };
+      return { calm: '', alarm: sun ? `Too much sun on clear days, while ${edge}` : `Too strong in the middle, while ${edge}` };
   }
 }
 
@@ -72,11 +81,11 @@ export function certaintyOf(v: Verdict, isMeasured: boolean): string {
 }
 
 const STRETCH: Readonly<Record<number, string>> = {
-  1: 'stays short in weak light, but grows very slowly',
-  2: 'stays fairly short in weak light, but grows slowly and pale',
-  3: 'stretches visibly within a week or two of weak light',
-  4: 'stretches fast: long thin stems within a week of weak light',
-  5: 'falls over within days of weak light',
+  1: 'In weak light these plants stay short, but grow very slowly.',
+  2: 'In weak light these plants stay fairly short, but grow slowly and pale.',
+  3: 'In weak light these plants stretch visibly within a week or two.',
+  4: 'In weak light these plants stretch fast: long thin stems within a week.',
+  5: 'In weak light these plants fall over within days.',
 };
 
 const REMEDY: Readonly<Record<LeggyRemedy, string>> = {
@@ -98,7 +107,7 @@ export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
   const sun = breachOf(v, 'sun-too-strong');
   if (isJustShort(v))
     said.push('At the dimmest edge plants grow a little longer and slower than the rest: turn the tray around now and then.');
-  else if (dim) said.push(`${crop.name} ${STRETCH[crop.stretchProne] ?? STRETCH[3]}. ${REMEDY[crop.leggyRemedy]}`);
+  else if (dim) said.push(`${STRETCH[crop.stretchProne] ?? STRETCH[3]} ${REMEDY[staysShort(crop) ? 'brighten-only' : crop.leggyRemedy]}`);
   if (isJustOver(v)) said.push('The brightest spot gets a little more light than this crop can use: there it does not help.');
   else if (strong) {
     said.push(

@@ -7,7 +7,7 @@ import type { Received } from '../../judge/dli/LightDay';
 import type { LightSpread } from '../../judge/dli/LightSpread';
 import { spreadOfMap } from '../../judge/dli/spreadOfMap';
 import type { Cache } from '../../light/scene/Cache';
-import type { Dli, Share } from '../../units/quantities';
+import type { Share } from '../../units/quantities';
 import type { BenchStand, BenchTray } from '../../answer/stand/benchStand';
 import { plantAreaOf, plantedAreaOf } from '../../site/stand/footprint';
 import type { Breach } from '../../judge/verdict/hardLimits';
@@ -28,9 +28,6 @@ export interface TrayResult extends Received {
 
 /** What the trays in question get, all together. */
 export interface Effect {
-  /** At the weakest spot of the tray with the greatest loss, and at the strongest. */
-  readonly weakest: Dli;
-  readonly strongest: Dli;
   /** Of the area of the trays in question. */
   readonly shareInBand: Share;
   readonly costPerMonth: number;
@@ -85,10 +82,7 @@ export const resultsOf = (stand: BenchStand, answer: BenchAnswer): TrayResult[] 
 export function effectOf(stand: BenchStand, site: Tariff, results: readonly TrayResult[], trayIds: ReadonlySet<string>): Effect {
   const asked = results.filter((f) => trayIds.has(f.trayId));
   const area = asked.reduce((sum, f) => sum + f.area, 0);
-  const worst = worstOf(asked);
   return {
-    weakest: worst?.weakest ?? 0,
-    strongest: worst?.strongest ?? 0,
     shareInBand: area > 0 ? asked.reduce((sum, f) => sum + f.area * f.shareInBand, 0) / area : 0,
     costPerMonth: costOf(stand, site),
     loss: lossOfAll(asked),

@@ -30,7 +30,7 @@ export interface Insufficient {
 
 export interface Advice {
   readonly before: Effect;
-  /** The tray in question that is farthest from right now: the one whose doses `weakest` and `strongest` are. */
+  /** The tray in question that is farthest from right now: by its doses offers are told. */
   readonly worstTrayId: string | null;
   readonly offers: readonly Offer[];
   readonly judged: number;

@@ -19,7 +19,7 @@ export interface Habit {
   readonly shareInBand: { readonly before: Share; readonly after: Share };
 }
 
-/** A habit must lift the weakest spot by this much, or the share in band, to be worth the words. */
+/** A habit must lift a weakest spot that gets too little by this much, or the share in band, to be worth the words. */
 const WORTH = 0.05;
 
 /**
@@ -44,6 +44,7 @@ export function habitsOf(stand: BenchStand, answer: BenchAnswer, trayIds: Readon
           map,
           meanWith(map, (k) => map.ppfd[map.ppfd.length - 1 - k]!),
         ),
+        y,
       );
       for (const other of trays.slice(i + 1)) {
         const there = mapOf(other);
@@ -57,16 +58,18 @@ export function habitsOf(stand: BenchStand, answer: BenchAnswer, trayIds: Readon
               map,
               meanWith(map, (k) => there.ppfd[k]!),
             ),
+            y,
           );
       }
     }
   }
   return habits.sort((a, b) => b.shareInBand.after - b.shareInBand.before - (a.shareInBand.after - a.shareInBand.before));
 
-  function add(habit: Habit) {
-    const better =
-      habit.shareInBand.after - habit.shareInBand.before > WORTH || habit.weakest.after > habit.weakest.before * (1 + 2 * WORTH);
-    if (better && habit.shareInBand.before < 0.995 && habit.shareInBand.after >= habit.shareInBand.before) habits.push(habit);
+  function add(habit: Habit, { stage }: BenchTray) {
+    const { weakest, shareInBand } = habit;
+    const lifts = weakest.before < stage.dliMin && weakest.after > weakest.before * (1 + 2 * WORTH);
+    const better = lifts || shareInBand.after - shareInBand.before > WORTH;
+    if (better && shareInBand.before < 0.995 && shareInBand.after >= shareInBand.before) habits.push(habit);
   }
 }
 
