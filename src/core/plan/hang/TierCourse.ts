@@ -58,6 +58,9 @@ const AS_IT_IS: Dimming = { to: FULL, by: 1, draw: FULL };
 /** Beside heights this many settings are enough: together they come within a tenth of any light. */
 const BESIDE_HEIGHTS = 6; // our choice
 
+/** So many heights tell whether some hours may be any good: between two of them light changes by less than a band is wide. */
+const ROUGH_HEIGHTS = 12; // our choice
+
 /** Every second setting of a dimmer that has many, that of now among them. */
 const fewOf = (all: readonly Dimming[]): readonly Dimming[] =>
   all.length <= BESIDE_HEIGHTS ? all : all.filter((d, i) => i % 2 === 0 || d.by === 1);
@@ -245,6 +248,23 @@ export class TierCourse {
     let least = Infinity;
     for (let risers = this.tier.trays[tray]!.tray.risers; risers >= 0; risers--)
       least = Math.min(least, this.trayWrong(tray, lamps, risers, day, times));
+    return least;
+  }
+
+  /** About the least, by a few of the heights and with all risers or none: for hours that are only looked at. */
+  roughlyLeast(day: Day, times: LitTimes): number {
+    const stride = Math.max(1, Math.floor(this.heights.length / ROUGH_HEIGHTS));
+    let least = Infinity;
+    for (let h = 0; h < this.heights.length; h += stride)
+      for (const lamps of this.heights[h]!) {
+        let sum = 0;
+        for (let i = 0; i < this.tier.trays.length && sum < least; i++) {
+          if (!this.state(i, day).needed) continue;
+          const { risers } = this.tier.trays[i]!.tray;
+          sum += Math.min(...[...new Set([risers, 0])].map((r) => this.workOutWrong(i, lamps, r, day, times)));
+        }
+        least = Math.min(least, sum);
+      }
     return least;
   }
 

@@ -4,7 +4,8 @@ import type { HangQuestion } from './HangChart';
 import type { DimJob, HoursJob, LampJob, RiserJob, VisitJobs } from '../../site/hang/KeptChart';
 import type { TierCourse, LampSetting } from './TierCourse';
 import { type BetweenVisits, timesOf } from './BetweenVisits';
-import { type TimerCourse, timerBest, timerBad } from './TimerCourse';
+import { type TimerCourse, timerBad, timerToLast } from './TimerCourse';
+import { betterOn, timerOtherwise } from './timerOtherwise';
 
 interface FoundVisits {
   readonly visits: readonly VisitJobs[];
@@ -62,18 +63,25 @@ function nextStretch(
   const skips = (bad: Day) => later.filter((v) => v <= bad).length + (bad > until ? 1 : 0);
 
   const hours = new Map(now.timers);
+  const lastDay = Math.min(until, next - 1);
+  const otherwise = timers.map((t) => timerOtherwise(question, t, lit, hours.get(t.timer.id)!, [day, lastDay]));
   const allWell =
+    otherwise.every((times) => times === null) &&
     timers.every((t) => timerBad(question, t, lit, hours.get(t.timer.id)!, day, next - 1, known) >= next) &&
     courses.every((c) => c.firstBad(now.tiers.get(c)!, day, next - 1, timesOf(now, c)) >= next);
   if (allWell) return now;
 
   const timerReach = new Map<string, number>();
-  for (const t of timers) {
+  for (const [i, t] of timers.entries()) {
     const set = hours.get(t.timer.id)!;
     const bad = timerBad(question, t, lit, set, day, until, known);
     let reach = skips(bad);
-    if (bad < next) {
-      const best = timerBest(question, t, lit, set, [day, Math.min(until, next - 1)], known) ?? set;
+    if (otherwise[i] || bad < next) {
+      const toLast = (from: LitTimes) => timerToLast(question, t, lit, from, [day, lastDay], until, known) ?? from;
+      const usual = toLast(set);
+      const rough = timerOtherwise(question, t, lit, usual, [day, lastDay]);
+      // Once the lamps hang otherwise as well, these hours are as fine as any.
+      const best = rough === null ? usual : lit === now ? rough : betterOn(t, [day, lastDay], rough, toLast(rough));
       hours.set(t.timer.id, best);
       reach = skips(timerBad(question, t, lit, best, day, until, known));
     }

@@ -1,7 +1,8 @@
 import { BARE_SITE } from '../../site/stand/bare';
-import { addFitting, addTray, setTimes } from '../../site/stand/change';
+import { addFitting, addTray, changeFittings, setTimes } from '../../site/stand/change';
 import { addWindow, setPlace, standAtWindow } from '../../site/stand/changeWindows';
 import { daylightOfTray, type Site } from '../../site/stand/Site';
+import { hangerOf } from '../../site/stand/Hanger';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
 import { USUAL_WINDOW } from '../../site/window/Window';
 import { answerBench } from '../../answer/bench/answerBench';
@@ -121,4 +122,18 @@ test('daylight alone that is more than a crop can use is told as that, by its do
   // Ferns can use 7 mol; leaves bear 150 µmol/m²/s for whole days. Half a sine of 15 h peaks at 29 µmol/m²/s a mol.
   expect(limitsBeside(7.4)).toMatchObject([{ says: 'much', bound: 'sun-dose', otherHours: null }]);
   expect(limitsBeside(9)).toMatchObject([{ says: 'much', bound: 'sun', otherHours: null }]);
+});
+
+test('at a window hours and heights are set together: from a summer without lamps into an autumn with them, and no lamp goes up and down in vain', () => {
+  const from = dayFrom(2027, 7, 20);
+  const sill = site(null, 'fern', Math.PI / 4);
+  const now = asOf(setTimes(sill.timers[0]!.id, 420, 720)(changeFittings(sill.stands[0]!.tiers[0]!.id, ['lamp'], () => ({ hanger: hangerOf('chain') }))(sill)), from, tables); // prettier-ignore
+  const stand = now.stands[0]!;
+  const answer = answerBench(questionOfStand(benchStandOf(now, stand, tables), null));
+  const { visits, limits } = hangChartOf({ site: now, standId: stand.id, from, answer, timerStep_min: 15 }, tables);
+  expect(limits).toEqual([]);
+  const lit = visits.flatMap((v) => v.hours.map((h) => h.lit_min));
+  expect(lit[0]).toBeLessThan(4 * 60);
+  expect(lit.at(-1)).toBeGreaterThan(12 * 60);
+  expect(visits.filter((v) => v.lamps.length > 0).length).toBeLessThanOrEqual(2);
 });

@@ -148,14 +148,18 @@ export function bestTimes(served: readonly Served[], rules: TimerRules, now: Lit
   const { step_min } = rules;
   const { pause } = now;
   const most = Math.floor(openOf(rules, now.pause) / step_min) * step_min;
-  const coarse = Math.max(1, Math.floor(QUARTER_min / step_min)) * step_min;
+  const grain = (min: number) => Math.max(1, Math.floor(min / step_min)) * step_min;
   const lengths = (from: number, to: number, step: number) =>
     Array.from({ length: Math.floor((Math.min(most, to) - Math.max(0, from)) / step) + 1 }, (_, i) => Math.max(0, from) + i * step);
   const timesOf = (lits: readonly number[]): LitTimes[] =>
     lits.flatMap((lit_min) => onsFor(lit_min, served, rules, now, thorough).map((on_min) => ({ on_min, lit_min, pause })));
-  const first = bestOf(served, timesOf([...lengths(0, most, coarse), most]));
-  const best =
-    step_min < coarse ? bestOf(served, [first, ...timesOf(lengths(first.lit_min - coarse, first.lit_min + coarse, step_min))]) : first;
+  // Each grain about the best of the one before it.
+  const grains = [...new Set([...(thorough || !served.some((s) => s.daylight) ? [] : [4 * QUARTER_min]), QUARTER_min, 1].map(grain))];
+  let best = bestOf(served, timesOf([...lengths(0, most, grains[0]!), most]));
+  for (const [i, step] of grains.slice(1).entries()) {
+    const coarse = grains[i]!;
+    best = bestOf(served, [best, ...timesOf(lengths(best.lit_min - coarse, best.lit_min + coarse, step))]);
+  }
   const [long, strong] = [longOn(served, best), strongOn(served, best)];
   const loss = lossOn(served, best, Infinity);
   // Any other place for as long a day that is as good may be nicer for the household.
