@@ -61,7 +61,8 @@ export function TimerPins({ name, times, later }: TimerPinsProps) {
         <p>Now: {timesWords(times, clock)}. Black pins are pushed in, a quarter of an hour each.</p>
         {later.map((l) => (
           <p key={l.day}>
-            From {dayWords(l.day)}: {timesWords(l, clock)} ({showHours(l.lit_min)})
+            From {dayWords(l.day)}: {timesWords(l, clock)}
+            {l.lit_min > 0 && ` (${showHours(l.lit_min)})`}
           </p>
         ))}
       </figcaption>

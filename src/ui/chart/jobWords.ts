@@ -41,7 +41,7 @@ export function jobsOf(visit: VisitJobs, stand: BenchStand, { lengthUnit: unit, 
       {
         key: `h${j.timerId}`,
         tier: null,
-        words: `${timerName(timer, timers.length === 1)}: ${timesWords({ ...j, pause: timer.pause }, clock)}, ${showHours(j.lit_min)}`,
+        words: `${timerName(timer, timers.length === 1)}: ${timesWords({ ...j, pause: timer.pause }, clock)}${j.lit_min > 0 ? `, ${showHours(j.lit_min)}` : ''}`,
       },
     ];
   });
