@@ -187,6 +187,27 @@ test('while somebody is away each job comes once, on its first day; watering as 
   expect(keys.filter((k) => before.has(k))).toEqual([]);
 });
 
+test('plants that are hardened off during a trip are out for longer every day; seed that nobody has seen up is not potted on', () => {
+  const pea = demo.season!.batches.find((b) => b.batchId === batchOf(demo, 'sweet-pea').id)!;
+  // Planned out five days into the trip: the last days of hardening are somebody else's.
+  const from = pea.out - 5;
+  const days = jobsWhileAway(demo, [], [from, from + 6], TODAY, tables);
+  const outdoors = days.flatMap((d) =>
+    d.jobs.flatMap(({ what }) => (what.kind === 'harden' && what.planId === pea.id ? [what.outdoors] : [])),
+  );
+  expect(outdoors.length).toBeGreaterThan(2);
+  for (const [i, day] of outdoors.entries()) {
+    expect(day.nth).toBe(outdoors[0]!.nth + i);
+    if (i > 0) expect(day.hours).toBeGreaterThan(Math.min(7.9, outdoors[i - 1]!.hours));
+  }
+  const basil = batchOf(demo, 'basil');
+  const plan = demo.season!.batches.find((b) => b.batchId === basil.id)!;
+  const potOn = jobs(demo, plan.out - 1).find((j) => j.what.kind === 'pot-on' && j.what.batchId === basil.id)!;
+  const then = jobsWhileAway(demo, [], [potOn.due - 2, potOn.due + 4], TODAY, tables).flatMap((d) => d.jobs.map((j) => j.what));
+  expect(then.some((w) => w.kind === 'look-for-seedlings' && w.batchId === basil.id)).toBe(true);
+  expect(then.some((w) => w.kind === 'pot-on' && w.batchId === basil.id)).toBe(false);
+});
+
 test('a lamp that has lived its rated life comes up once, where it hangs; a younger one does not', () => {
   const lamps = (s: Site, day = TODAY) => jobs(s, day).flatMap((j) => (j.what.kind === 'lamp' ? [j] : []));
   expect(lamps(demo)).toEqual([]);
