@@ -156,8 +156,12 @@ function seasonJobs(site: Site, places: ReadonlyMap<string, Standing>, day: Day,
     const place = batch.batchId === null ? undefined : places.get(batch.batchId);
     const at = place ? { standId: place.stand.id, tierId: place.tierId, tier: place.tier, trayIds: place.trayIds } : {};
     const log = site.batches.find((b) => b.id === batch.batchId)?.log ?? [];
-    return datesOf(course).flatMap((d): Job[] => {
-      if (d.day > day) return [];
+    const due = datesOf(course).filter((d) => d.day <= day);
+    // What was left undone for long is overtaken: by the next pot, and by leaving the shelves.
+    const isOut = due.some((d) => d.what === 'out');
+    const lastPot = due.findLast((d) => d.what === 'pot-on');
+    return due.flatMap((d): Job[] => {
+      if ((isOut && d.what === 'sow') || (d.what === 'pot-on' && (isOut || d !== lastPot))) return [];
       const make = (what: JobKind) => [job(`${d.what} ${batch.id} ${d.containerId ?? ''}`, d.day, what, at)];
       switch (d.what) {
         case 'sow':

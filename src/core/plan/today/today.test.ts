@@ -187,6 +187,19 @@ test('while somebody is away each job comes once, on its first day; watering as 
   expect(keys.filter((k) => before.has(k))).toEqual([]);
 });
 
+test('after weeks without a look what was left undone is overtaken: by the next pot, and by planting out', () => {
+  const { id } = batchOf(demo, 'physalis');
+  const potted = (day: number) =>
+    jobs(demo, day).flatMap(({ what }) => (what.kind === 'pot-on' && what.batchId === id ? [what.containerId] : []));
+  expect(potted(TODAY)).toEqual(['cell-50']);
+  expect(potted(TODAY + 25)).toEqual(['pot-9']);
+  const plan = demo.season!.batches.find((b) => b.batchId === id)!;
+  expect(potted(plan.out + 10)).toEqual([]);
+  const unsown = demo.season!.batches.find((b) => b.batchId === null)!;
+  const sow = (day: number) => jobs(demo, day).filter(({ what }) => what.kind === 'sow' && what.planId === unsown.id).length;
+  expect([sow(unsown.sown), sow(unsown.out - 1), sow(unsown.out)]).toEqual([1, 1, 0]);
+});
+
 test('plants that are hardened off during a trip are out for longer every day; seed that nobody has seen up is not potted on', () => {
   const pea = demo.season!.batches.find((b) => b.batchId === batchOf(demo, 'sweet-pea').id)!;
   // Planned out five days into the trip: the last days of hardening are somebody else's.
