@@ -24,6 +24,9 @@ export function TripPanel({ stand, trip, title, open = false }: { stand: BenchSt
       ...(grown > 0.004
         ? [`${showLength(grown, lengthUnit)} taller, ${showLength(Math.max(0, d.back.distance), lengthUnit)} from the lamp`]
         : []),
+      ...(d.hotFrom !== null
+        ? [`too near the lamp from ${dayWords(d.hotFrom)}, which may burn it: before leaving, move it to another tier`]
+        : []),
       ...(d.daysOff > 0 ? [`out of its range on ${daysWords(d.daysOff)}`] : []),
     ];
     return says.length > 0

@@ -77,6 +77,8 @@ export interface TripDrift {
   readonly back: TrayDay;
   /** Days of the trip on which it is not within its band. */
   readonly daysOff: number;
+  /** First day of the trip on which its leaves are in the heat of a lamp; null: they keep clear of it. */
+  readonly hotFrom: Day | null;
   /** It comes up while nobody is there. */
   readonly emerges: Day | null;
 }

@@ -236,6 +236,14 @@ test('plants measured taller want their lamp up sooner, and those too tall for t
   expect(isoOf(hot(taller)!.from) > isoOf(FROM)).toBe(true);
 });
 
+test('plants that grow into the heat of a lamp during a trip are told before it, with the day', () => {
+  const site = rack({ crops: ['tomatillo'], age: 10, face: 0.3 });
+  const { from } = chartOf(site).limits.find((l) => l.says === 'hot')!;
+  const hotFrom = (first: number) => chartOf({ ...site, visits: { ...site.visits, away: [{ from: first, to: first + 6 }] } }).trips[0]!.drift[0]!.hotFrom; // prettier-ignore
+  expect(hotFrom(from - 3)).toBeWithin(from, { absolute: 1 });
+  expect(hotFrom(from - 12)).toBeNull();
+});
+
 /** A rack whose lamps are things of their own with a dimmer. */
 function withDimmers(plain: Site, steps: readonly number[] = []): Site {
   const fittings = plain.stands[0]!.tiers.flatMap((t) => t.fittings);

@@ -22,6 +22,7 @@ export function tripsOf(
       const leave = allDays(courses, stretch, leaving, engine);
       const returned = allDays(courses, stretch, back, engine);
       const away = Array.from({ length: Math.max(0, Math.min(to, until) - leaving) }, (_, i) => allDays(courses, stretch, leaving + 1 + i));
+      const dayOf = (n: number): Day | null => (n < 0 ? null : leaving + 1 + n);
       const jobs = visits.find((v) => v.day === leaving);
       return {
         from,
@@ -37,7 +38,8 @@ export function tripsOf(
             leave: d,
             back: returned[k]!,
             daysOff: away.filter((all) => all[k]!.says !== 'suits' && all[k]!.says !== 'rest').length,
-            emerges: comesUp < 0 ? null : leaving + 1 + comesUp,
+            hotFrom: dayOf(away.findIndex((all) => all[k]!.says === 'hot')),
+            emerges: dayOf(comesUp),
           };
         }),
       };
