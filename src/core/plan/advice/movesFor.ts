@@ -59,18 +59,20 @@ export function liftsOf(t: Pick<BenchTier, 'tier'>, least: Metres = 0.01): Metre
 
 /**
  * Days, in quarters of an hour, between the shortest that any crop on the timer needs and the longest that all of them may have, outside the
- * household's quiet. Where daylight comes in to all of them, lamps may burn for as little as it leaves to be given: not at all, too.
+ * household's quiet. Where daylight comes in to all of them, lamps may burn for less, and not at all: roughly, by three hours.
  */
 export function hoursOf(timer: Timer, stand: BenchStand, site: Pick<Site, 'quiet'>): Extract<Move, { do: 'hours' }>[] {
   const trays = stand.tiers.filter((t) => t.timer.id === timer.id).flatMap((t) => t.trays);
   if (trays.length === 0) return [];
   const most = Math.min(Math.min(...trays.map((y) => y.limits.longestDay)) * 60, freeOf(timer, site.quiet));
-  const inDaylight = trays.every((y) => daylightDli(y.day) > 0);
-  const least = inDaylight ? 0 : Math.min(most, Math.min(...trays.map((y) => y.stage.hoursMin)) * 60);
-  const moves: Extract<Move, { do: 'hours' }>[] = [];
-  for (let lit = Math.ceil(least / QUARTER) * QUARTER; lit <= most + 1e-9; lit += QUARTER)
-    if (lit !== timer.lit_min) moves.push({ do: 'hours', timerId: timer.id, on_min: onAround(timer, lit, site.quiet), lit_min: lit });
-  return moves;
+  const least = Math.min(most, Math.min(...trays.map((y) => y.stage.hoursMin)) * 60);
+  const first = Math.ceil(least / QUARTER) * QUARTER;
+  const lits: number[] = [];
+  if (trays.every((y) => daylightDli(y.day) > 0)) for (let lit = 0; lit < first; lit += 12 * QUARTER) lits.push(lit);
+  for (let lit = first; lit <= most + 1e-9; lit += QUARTER) lits.push(lit);
+  return lits
+    .filter((lit) => lit !== timer.lit_min)
+    .map((lit_min) => ({ do: 'hours', timerId: timer.id, on_min: onAround(timer, lit_min, site.quiet), lit_min }));
 }
 
 /** Settings to which all lamps of a tier can be dimmed together; none where one of them has no dimmer. */
