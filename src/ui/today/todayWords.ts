@@ -1,4 +1,5 @@
 import { USUAL_HARDENING } from '@/core/plan/season/hardening';
+import { daylightDli } from '@/core/judge/dli/LightDay';
 import type { Job } from '@/core/plan/today/Job';
 import { cropOf } from '@/core/site/crop/cropOf';
 import type { RotationKind } from '@/core/site/stand/Rotation';
@@ -112,13 +113,16 @@ export function jobSaid(site: Site, job: Job, stand: BenchStand | undefined, tol
       const timerIds = new Set(what.jobs.hours.map((h) => h.timerId));
       const tiers = site.stands.flatMap((s) => s.tiers).filter((t) => tierIds.has(t.id) || timerIds.has(t.timerId));
       const running = runningWith(site, new Set(tiers.flatMap((t) => t.trays.map((y) => y.id))), today);
+      const isSunny = stand?.tiers.some(
+        (t) => (tierIds.has(t.tier.id) || timerIds.has(t.timer.id)) && t.trays.some((y) => daylightDli(y.day) > 0),
+      );
       const inTrial = running.length > 0 ? ` ${inTrialWords(running)}` : '';
       return {
         title: capital(words.join('; ') || 'Set the lamps'),
         where,
         why: isTimers
-          ? `The plants here have reached a stage that needs other hours. From the hang chart.${inTrial}${late}`
-          : `Plants have grown: until the next visit they stay in their band, and clear of the lamp, this way. From the hang chart.${inTrial}${late}`,
+          ? `${isSunny ? 'Days get longer or shorter here, and the lamps’ hours go along with them.' : 'The plants here have reached a stage that needs other hours.'} From the hang chart.${inTrial}${late}`
+          : `${isSunny ? 'Daylight has changed, or plants have grown' : 'Plants have grown'}: until the next visit they stay in their band, and clear of the lamp, this way. From the hang chart.${inTrial}${late}`,
         href: job.standId ? `/stands/${encodeURIComponent(job.standId)}/hanging` : null,
         done: isTimers ? 'Timers are set on the plan.' : 'Lamps hang like this on the bench now.',
       };
