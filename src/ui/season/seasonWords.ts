@@ -112,7 +112,7 @@ export function otherwiseWords(
       };
     case 'too-old':
       return {
-        says: `${name} will be ${daysWords(kind.days)} older than it should be when it goes out (at most ${daysWords(kind.oldest)} from sowing).`,
+        says: `${name} will be ${daysWords(kind.days)} older than it should be when it goes out (at most ${daysWords(kind.oldest)} from sowing).${later < 0 && -later < kind.days ? ` It can go out ${daysWords(-later)} earlier at most.` : ''}`,
         does:
           change === null
             ? null
