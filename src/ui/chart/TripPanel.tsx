@@ -25,7 +25,9 @@ export function TripPanel({ stand, trip, title, open = false }: { stand: BenchSt
         ? [`${showLength(grown, lengthUnit)} taller, ${showLength(Math.max(0, d.back.distance), lengthUnit)} from the lamp`]
         : []),
       ...(d.hotFrom !== null
-        ? [`too near the lamp from ${dayWords(d.hotFrom)}, which may burn it: before leaving, move it to another tier`]
+        ? [
+            `too near the lamp from ${dayWords(d.hotFrom)}, which may burn it: before leaving, move it ${stand.tiers.length > 1 ? 'to another tier' : 'out from under the lamp'}`,
+          ]
         : []),
       ...(d.daysOff > 0 ? [`out of its range on ${daysWords(d.daysOff)}`] : []),
     ];

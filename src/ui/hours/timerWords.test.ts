@@ -57,7 +57,8 @@ test('a cure is a timer of its own where that would do, else more or less light;
   expect(cureWords(results({ light: 4904 }), true)).toMatch(/less than a tenth of what it needs: move it under them/);
   // Nothing is offered that lamps would have to do where they are off, or where the sun alone is too much.
   expect(cureWords(results({ says: 'much', tooMuchSun: true, light: null }), true)).toMatch(/^Daylight alone is too much for it/);
-  expect(cureWords(results({ light: null }), true)).toBe('Its lamps are off: it needs a timer of its own.');
+  expect(cureWords(results({ light: null }), true)).toBe('Its lamps stay off for the others: it needs lamps and a timer of its own.');
+  expect(cureWords(results({ light: null }), false)).toBe('Its lamps are off.');
   expect(cureWords(results({ alone: 3, light: null }), true)).toBe('On a timer of its own 3 h would do; on this one, the lamps stay off.');
 });
 

@@ -73,7 +73,8 @@ export function cureWords({ says, alone, tooMuchSun, light }: TimerResult, other
   if (tooMuchSun) return 'Daylight alone is too much for it: a net curtain, or a place farther from the glass, helps.';
   if (says === 'uneven') return 'Its light is too uneven for any hours: move or add a lamp.';
   const ownTimer = alone !== null && others ? `On a timer of its own ${hours(alone)} would do; on this one, ` : null;
-  if (light === null) return ownTimer ? `${ownTimer}the lamps stay off.` : 'Its lamps are off: it needs a timer of its own.';
+  if (light === null && ownTimer) return `${ownTimer}the lamps stay off.`;
+  if (light === null) return others ? 'Its lamps stay off for the others: it needs lamps and a timer of its own.' : 'Its lamps are off.';
   if (light > 10 && !ownTimer) return 'The lamps give it less than a tenth of what it needs: move it under them, or add one.';
   const stronger =
     light > 2

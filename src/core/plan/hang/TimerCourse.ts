@@ -64,11 +64,14 @@ const isBetterDark = (t: TimerCourse, times: LitTimes, day: Day): boolean =>
   times.lit_min > 0 &&
   t.tiers.some((c) => c.hasSun(day) && c.leastWrong(day, times) > c.leastWrong(day, { ...times, lit_min: 0 }) + WORTH_DARK);
 
+/** Beside the sun so short a time of lamps may be none, min; the shorter, the more it has to gain. */
+const SHORT_min = 60; // our choice
+
 /** Times that do about as well as none are none: a quarter of an hour of lamps is nothing to a plant that has the sun. */
 const orDark = (t: TimerCourse, stretch: BetweenVisits, times: LitTimes, day: Day): LitTimes => {
   const wrong = (lit_min: number) => t.tiers.reduce((sum, c) => sum + c.wrong(stretch.tiers.get(c)!, day, { ...times, lit_min }), 0);
-  const isShort = times.lit_min > 0 && times.lit_min <= WORTH_SETTING_MIN && t.tiers.every((c) => c.hasSun(day));
-  return isShort && wrong(0) <= wrong(times.lit_min) + (NEAR * WORTH_SETTING_MIN) / times.lit_min ? { ...times, lit_min: 0 } : times;
+  const isShort = times.lit_min > 0 && times.lit_min <= SHORT_min && t.tiers.every((c) => c.hasSun(day));
+  return isShort && wrong(0) <= wrong(times.lit_min) + (NEAR * SHORT_min) / times.lit_min ? { ...times, lit_min: 0 } : times;
 };
 
 /**

@@ -17,8 +17,8 @@ export interface AwayDay {
 /** Safety is seen to before leaving, and what only the person can judge waits. */
 const WAITS: ReadonlySet<Job['what']['kind']> = new Set(['safety', 'lamp', 'measure', 'look-again', 'trial']);
 
-/** Hardening off takes no longer, days. */
-const HARDENED_BY = 21;
+/** Hardening off is over after so many days, with some that were too cold or too windy. */
+const HARDENED_BY = 21; // our choice: three times the least days
 
 /**
  * What falls due while a person is away, day by day: each job once, on its first day of the trip, watering as often as the tray's own
@@ -41,7 +41,8 @@ export function jobsWhileAway(
   for (const job of jobsOn(site, charts, from - 1, tables)) if (job.due < from) seen.add(job.key);
   let known = site;
   for (let day = Math.max(today, from - HARDENED_BY); day <= to; day++) {
-    const all = jobsOn(siteOn(known, visits, day, tables, today), [], day, tables);
+    // What is done outdoors before the trip goes by dates and ticks alone, whatever has grown meanwhile.
+    const all = jobsOn(day < from ? known : siteOn(known, visits, day, tables, today), [], day, tables);
     for (const { key, what } of all)
       if (what.kind === 'harden' && jobStateOf(known.jobMarks, key, day) === null)
         known = markJobs({ key, day, state: 'done', until: null })(known);
