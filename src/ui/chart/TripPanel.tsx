@@ -24,17 +24,18 @@ export function TripPanel({ stand, trip, title, open = false }: { stand: BenchSt
       ...(grown > 0.004
         ? [`${showLength(grown, lengthUnit)} taller, ${showLength(Math.max(0, d.back.distance), lengthUnit)} from the lamp`]
         : []),
-      ...(d.hotFrom !== null
-        ? [
-            `too near the lamp from ${dayWords(d.hotFrom)}, which may burn it: before leaving, move it ${stand.tiers.length > 1 ? 'to another tier' : 'out from under the lamp'}`,
-          ]
-        : []),
       ...(d.daysOff > 0 ? [`out of its range on ${daysWords(d.daysOff)}`] : []),
     ];
     return says.length > 0
       ? [{ id: d.trayId, name: trayName(y.tray), tier: y.tier.number, says: says.join('; '), off: d.daysOff > 0 }]
       : [];
   });
+  // Not for whoever opens a fold: it has to be done before anybody leaves.
+  const hot = trip.drift.flatMap(({ trayId, hotFrom, leave }) => {
+    const y = trayOf(stand, trayId);
+    return y && hotFrom !== null && leave.phase !== 'left' ? [{ ...y, hotFrom }] : [];
+  });
+  const away = stand.tiers.length > 1 ? 'to another tier' : 'out from under the lamp';
   return (
     <section
       aria-label={`${title ? `${title}: ` : ''}away ${spanWords(trip.from, trip.to)}`}
@@ -57,7 +58,17 @@ export function TripPanel({ stand, trip, title, open = false }: { stand: BenchSt
           </ul>
         </>
       ) : (
-        <p>No changes before you leave. Water the trays and check that no plant touches a lamp.</p>
+        hot.length === 0 && <p>No changes before you leave. Water the trays and check that no plant touches a lamp.</p>
+      )}
+      {hot.length > 0 && (
+        <ul className="list-disc pl-5 font-semibold text-copper">
+          {hot.map(({ tier, tray, hotFrom }) => (
+            <li key={tray.tray.id}>
+              {trayName(tray)}, tier {tier.number}, will be too near the lamp from {dayWords(hotFrom)}, which may burn it. Move it {away}{' '}
+              before you leave.
+            </li>
+          ))}
+        </ul>
       )}
       {drift.length > 0 && (
         <details open={open}>
