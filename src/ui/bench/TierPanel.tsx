@@ -13,6 +13,7 @@ import { Button } from '../parts/Button';
 import { PictureButtons } from '../parts/PictureButtons';
 import { MapShowsChoice } from '../parts/MapShowsChoice';
 import { Segments } from '../parts/Segments';
+import { isCurtained } from '@/core/site/window/isCurtained';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { DliKey } from '../verdict/DliKey';
 import { DliScale } from '../verdict/DliScale';
@@ -120,7 +121,7 @@ export function TierPanel({ stand, tier: t, commands }: { stand: BenchStand; tie
       )}
       {focus && (
         <div className="space-y-1">
-          {consequencesOf(focus.verdict, focus.tray.crop, focus.tray.stage).map((text) => (
+          {consequencesOf(focus.verdict, focus.tray.crop, focus.tray.stage, isCurtained(site, stand.stand)).map((text) => (
             <p key={text}>{text}</p>
           ))}
           {passing !== null && passing > focus.tray.limits.strongest && (

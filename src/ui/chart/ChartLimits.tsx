@@ -2,10 +2,12 @@
 import { useState } from 'react';
 import type { ChartLimit, HangChart } from '@/core/plan/hang/HangChart';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
+import { isCurtained } from '@/core/site/window/isCurtained';
 import { trayName } from '../bench/benchWords';
 import { Button } from '../parts/Button';
 import { joined } from '../parts/joined';
 import { spanWords } from '../season/dayWords';
+import { useSite } from '../shell/WorkspaceContext';
 import { STANDING_COLOURS } from '../verdict/resultColours';
 import { chartLimitWords, sayWords, trayOf } from './jobWords';
 
@@ -40,6 +42,7 @@ function linesOf(stand: BenchStand, limits: readonly ChartLimit[]): Line[] {
 /** What no visit can put right, with the reason and what would. */
 export function ChartLimits({ stand, chart }: { stand: BenchStand; chart: HangChart }) {
   const [all, setAll] = useState(false);
+  const site = useSite((s) => s.site);
   const every = linesOf(stand, chart.limits);
   const shown = all ? every : every.slice(0, AT_FIRST);
   return (
@@ -54,7 +57,7 @@ export function ChartLimits({ stand, chart }: { stand: BenchStand; chart: HangCh
               {count > 1 ? at.tray.called : trayName(at.tray)}, tier {at.tier.number}
             </strong>
             {count > 1 && ` (${count} trays)`}, {joined([l, ...more].map(({ from, to }) => spanWords(from, to)))}:{' '}
-            <span className={STANDING_COLOURS[l.says]}>{sayWords(l.says)}</span>. {chartLimitWords(l)}
+            <span className={STANDING_COLOURS[l.says]}>{sayWords(l.says)}</span>. {chartLimitWords(l, isCurtained(site, stand.stand))}
           </li>
         ))}
       </ul>

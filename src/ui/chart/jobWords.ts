@@ -10,6 +10,7 @@ import { showLength, type LengthUnit } from '@/core/units/length';
 import type { ToldIn } from '../bench/moveWords';
 import { riserWords, stepWords, trayName } from '../bench/benchWords';
 import { timerName, timesWords } from '../hours/timerWords';
+import { shadeWords } from '../daylight/shadeWords';
 import { percent } from '../verdict/words';
 
 /** One thing to do on a visit, in words, and on which tier; null for what belongs to the stand. */
@@ -100,8 +101,11 @@ const SAYS: Readonly<Record<TrayDay['says'], string>> = {
 };
 export const sayWords = (says: TrayDay['says']): string => SAYS[says];
 
-/** What stands in the way of a tray, and what would help. */
-export function chartLimitWords({ says, bound, otherHours }: Pick<ChartLimit, 'says' | 'bound' | 'otherHours'>): string {
+/** What stands in the way of a tray, and what would help. @param curtained  a net curtain hangs at its window */
+export function chartLimitWords(
+  { says, bound, otherHours }: Pick<ChartLimit, 'says' | 'bound' | 'otherHours'>,
+  curtained: boolean,
+): string {
   if (says === 'long') return 'Its light lasts longer than it tolerates. Use fewer hours, or a timer of its own.';
   const ofTimer = otherHours === 'own' ? ' on a timer of its own' : '';
   /** What would help, other hours before it where they would. */
@@ -114,9 +118,9 @@ export function chartLimitWords({ says, bound, otherHours }: Pick<ChartLimit, 's
         ? `The other trays on this tier need another lamp height. Use ${orHours('a riser under this tray')}, or move it to another place.`
         : 'The other trays on this tier need another lamp height. Move this tray to another place.';
     case 'sun':
-      return 'On clear days the sun alone is too strong for its leaves. A net curtain, or a place farther from the glass, protects them.';
+      return `On clear days the sun alone is too strong for its leaves. ${shadeWords(curtained)} protects them.`;
     case 'sun-dose':
-      return 'Daylight alone brings more than it can use. A net curtain, or a place farther from the glass, helps.';
+      return `Daylight alone brings more than it can use. ${shadeWords(curtained)} helps.`;
     case 'fixed':
       if (says === 'uneven') return 'The lamp is fixed and its light too uneven here: move the tray, or add a lamp.';
       return says === 'short'

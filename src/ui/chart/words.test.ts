@@ -104,14 +104,14 @@ test('every way in which a tray can be off has a word, and every limit says what
     for (const s of ['short', 'much', 'uneven', 'hot'] as const)
       for (const otherHours of ['timer', 'own', null] as const) {
         if (bound === (s === 'short' ? 'ceiling' : 'heat') || (s === 'short' && (bound === 'sun' || bound === 'sun-dose'))) continue; // too little is never for want of height, nor the rest for want of nearness
-        const words = chartLimitWords({ says: s, bound, otherHours });
+        const words = chartLimitWords({ says: s, bound, otherHours }, false);
         expect(words).toMatch(/^[A-Z].*\.$/);
         // Other hours are named only where they would help, and the right way.
         if (otherHours === null || s === 'uneven' || s === 'hot') expect(words).not.toMatch(/photoperiod/);
         expect(words).not.toMatch(s === 'short' ? /shorter|weaker|fewer/ : /longer|stronger|riser/);
       }
-  expect(chartLimitWords({ says: 'hot', bound: 'ceiling', otherHours: null })).toContain('too tall for this tier');
-  expect(chartLimitWords({ says: 'short', bound: null, otherHours: 'own' })).toContain(
+  expect(chartLimitWords({ says: 'hot', bound: 'ceiling', otherHours: null }, false)).toContain('too tall for this tier');
+  expect(chartLimitWords({ says: 'short', bound: null, otherHours: 'own' }, false)).toContain(
     'a longer photoperiod on a timer of its own, or more',
   );
 });

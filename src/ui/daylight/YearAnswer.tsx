@@ -7,6 +7,7 @@ import { showClock } from '@/core/units/clock';
 import { trayName } from '../bench/benchWords';
 import { dliBeside } from '../drawing/lightWords';
 import { besideWords } from '../parts/besideWords';
+import { shadeWords } from './shadeWords';
 import { monthRuns, MONTHS, turnEvery } from './daylightWords';
 import { joined } from '../parts/joined';
 import { roundHalf } from './MonthTable';
@@ -67,8 +68,7 @@ export function YearAnswer({ months, tray, topUps, lit, curtained }: AnswerProps
         <p className="text-copper">
           On clear days, {joined(monthRuns(says.map((m) => m === 'scorch')))}, the sun may scorch it: up to{' '}
           {besideWords(months[peak]!.strongest.ppfd, stage.ppfdMax)} µmol/m²/s, at {showClock(months[peak]!.strongest.minute, clock)} in{' '}
-          {MONTHS[peak]!}; its leaves tolerate {Math.round(stage.ppfdMax)} all day.{' '}
-          {curtained ? 'Move it further from the glass.' : 'A net curtain at that hour, or a place further from the glass, protects it.'}
+          {MONTHS[peak]!}; its leaves tolerate {Math.round(stage.ppfdMax)} all day. {shadeWords(curtained)} protects it.
         </p>
       )}
       {lean > 0 && (

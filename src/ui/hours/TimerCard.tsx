@@ -8,6 +8,7 @@ import { photoperiodOf } from '@/core/judge/dli/LightDay';
 import { setTimes } from '@/core/site/stand/change';
 import { powerOf, servedBy, type StandTimer } from '@/core/plan/timer/servedBy';
 import { resultsOn, solveTimer, type TimerRules } from '@/core/plan/timer/solveTimer';
+import { isCurtained } from '@/core/site/window/isCurtained';
 import { MINUTES_PER_DAY, showHours } from '@/core/units/clock';
 import { litBetween, offAt } from '@/core/units/LitTimes';
 import { showMoney } from '@/core/units/money';
@@ -47,7 +48,8 @@ const inRange = (results: readonly { readonly says: string }[]): number => resul
 export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
   const { sites } = useWorkspace();
   const { timerStep_min, clock } = useSettings();
-  const { quiet, cheap, bands, price_per_kWh, currency } = useSite((s) => s.site);
+  const site = useSite((s) => s.site);
+  const { quiet, cheap, bands, price_per_kWh, currency } = site;
   const { on_min, lit_min, pause } = timer;
   const off_min = offAt(timer);
   const daylight = daylightOf(timer.tiers[0]!.tier);
@@ -77,8 +79,10 @@ export function TimerCard({ timer, alone, standId, lights }: TimerCardProps) {
   const worst = now.results.find((f) => f.says !== 'suits')?.trayId;
   const chosen = served.find((s) => s.trayId === (looked ?? worst)) ?? served[0];
   const name = timerName(timer, alone);
+  const stand = site.stands.find((s) => s.id === standId);
+  const curtained = stand !== undefined && isCurtained(site, stand);
   const cures = best.results.flatMap((f) => {
-    const words = cureWords(f, served.length > 1);
+    const words = cureWords(f, served.length > 1, curtained);
     return words ? [{ id: f.trayId, words }] : [];
   });
   return (

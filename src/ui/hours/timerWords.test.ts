@@ -48,18 +48,30 @@ test('times past midnight, never and always, and with a pause', () => {
 });
 
 test('a cure is a timer of its own where that would do, else more or less light; an uneven tray needs another lamp', () => {
-  expect(cureWords(results({ says: 'suits' }), true)).toBeNull();
-  expect(cureWords(results({ alone: 16 }), true)).toBe('On a timer of its own 16 h would do; on this one, 30 % more light would do.');
-  expect(cureWords(results({ alone: 16 }), false)).toBe('With these hours 30 % more light would do: nearer or stronger lamps.');
-  expect(cureWords(results({ says: 'much', light: 0.75 }), true)).toBe('With these hours 25 % less light would do: raise the lamps.');
-  expect(cureWords(results({ light: 8.2 }), true)).toMatch(/8 times the light would do/);
-  expect(cureWords(results({ says: 'uneven' }), true)).toMatch(/too uneven for any hours/);
-  expect(cureWords(results({ light: 4904 }), true)).toMatch(/less than a tenth of what it needs: move it under them/);
+  expect(cureWords(results({ says: 'suits' }), true, false)).toBeNull();
+  expect(cureWords(results({ alone: 16 }), true, false)).toBe(
+    'On a timer of its own 16 h would do; on this one, 30 % more light would do.',
+  );
+  expect(cureWords(results({ alone: 16 }), false, false)).toBe('With these hours 30 % more light would do: nearer or stronger lamps.');
+  expect(cureWords(results({ says: 'much', light: 0.75 }), true, false)).toBe(
+    'With these hours 25 % less light would do: raise the lamps.',
+  );
+  expect(cureWords(results({ light: 8.2 }), true, false)).toMatch(/8 times the light would do/);
+  expect(cureWords(results({ says: 'uneven' }), true, false)).toMatch(/too uneven for any hours/);
+  expect(cureWords(results({ light: 4904 }), true, false)).toMatch(/less than a tenth of what it needs: move it under them/);
   // Nothing is offered that lamps would have to do where they are off, or where the sun alone is too much.
-  expect(cureWords(results({ says: 'much', tooMuchSun: true, light: null }), true)).toMatch(/^Daylight alone is too much for it/);
-  expect(cureWords(results({ light: null }), true)).toBe('Its lamps stay off for the others: it needs lamps and a timer of its own.');
-  expect(cureWords(results({ light: null }), false)).toBe('Its lamps are off.');
-  expect(cureWords(results({ alone: 3, light: null }), true)).toBe('On a timer of its own 3 h would do; on this one, the lamps stay off.');
+  expect(cureWords(results({ says: 'much', tooMuchSun: true, light: null }), true, false)).toMatch(
+    /^Daylight alone is too much for it. A net curtain, or/,
+  );
+  // Where one hangs, another of the kind is no help.
+  expect(cureWords(results({ says: 'much', tooMuchSun: true, light: null }), true, true)).toMatch(/ A denser curtain, or/);
+  expect(cureWords(results({ light: null }), true, false)).toBe(
+    'Its lamps stay off for the others: it needs lamps and a timer of its own.',
+  );
+  expect(cureWords(results({ light: null }), false, false)).toBe('Its lamps are off.');
+  expect(cureWords(results({ alone: 3, light: null }), true, false)).toBe(
+    'On a timer of its own 3 h would do; on this one, the lamps stay off.',
+  );
 });
 
 test('how many trays are in range', () => {
@@ -89,5 +101,5 @@ test('limits name the crop and its hours', () => {
   expect(timerLimitWords({ why: 'no-common-hours', trayIds: [leek!.tray.id, pea!.tray.id] }, nameOf)).toBe(
     'No hours suit all of them: Leek and Sweet pea would be in range on timers of their own or in another place.',
   );
-  expect(cureWords(results({ says: 'long' }), true)).toMatch(/more darkness/);
+  expect(cureWords(results({ says: 'long' }), true, false)).toMatch(/more darkness/);
 });

@@ -4,6 +4,7 @@ import type { StandTimer } from '@/core/plan/timer/servedBy';
 import { MINUTES_PER_DAY, showClock, showHours, type ClockForm } from '@/core/units/clock';
 import { blocksOf, type LitTimes } from '@/core/units/LitTimes';
 import { joined } from '../parts/joined';
+import { shadeWords } from '../daylight/shadeWords';
 import { percent } from '../verdict/words';
 
 const hours = (h: number) => showHours(Math.round(h * 60));
@@ -67,10 +68,10 @@ export const turnTiersWords = (tiers: DimmedTimer['tiers'], alone: boolean): str
   );
 
 /** What would cure a tray that these times short-change; null when nothing is wrong with it. */
-export function cureWords({ says, alone, tooMuchSun, light }: TimerResult, others: boolean): string | null {
+export function cureWords({ says, alone, tooMuchSun, light }: TimerResult, others: boolean, curtained: boolean): string | null {
   if (says === 'suits') return null;
   if (says === 'long') return 'Fewer hours, or a tier on another timer: it needs more darkness.';
-  if (tooMuchSun) return 'Daylight alone is too much for it: a net curtain, or a place farther from the glass, helps.';
+  if (tooMuchSun) return `Daylight alone is too much for it. ${shadeWords(curtained)} helps.`;
   if (says === 'uneven') return 'Its light is too uneven for any hours: move or add a lamp.';
   const ownTimer = alone !== null && others ? `On a timer of its own ${hours(alone)} would do; on this one, ` : null;
   if (light === null && ownTimer) return `${ownTimer}the lamps stay off.`;

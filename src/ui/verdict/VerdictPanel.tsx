@@ -41,7 +41,7 @@ export function VerdictPanel({ setUp, withLine }: VerdictPanelProps) {
       {withLine && <HeadlineLine verdict={verdict} crop={crop} />}
       {verdict.says !== 'dark' && <DliScale verdict={verdict} stage={stage} />}
       <DliKey />
-      {consequencesOf(verdict, crop, stage).map((text) => (
+      {consequencesOf(verdict, crop, stage, false).map((text) => (
         <p key={text}>{text}</p>
       ))}
       <p className="text-soft">{certaintyOf(verdict, setUp.calibration !== null)}</p>

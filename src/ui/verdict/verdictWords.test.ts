@@ -22,7 +22,7 @@ const verdict = (change: Partial<Verdict>): Verdict => ({
   highDli: 16,
   ...change,
 } as Verdict); // prettier-ignore
-const said = (change: Partial<Verdict>) => consequencesOf(verdict(change), tomato, seedling).join(' ');
+const said = (change: Partial<Verdict>) => consequencesOf(verdict(change), tomato, seedling, false).join(' ');
 
 test.each([
   ['dark', 'No light reaches the leaves.'],
@@ -82,7 +82,7 @@ test('crops that stay short in weak light are not said to stretch', () => {
     { says: 'dim-and-strong' },
   ] as const) {
     const { calm, alarm } = headlineOf(verdict(change), fern);
-    const all = `${calm} ${alarm} ${consequencesOf(verdict(change), fern, fern.stages[0]!).join(' ')}`;
+    const all = `${calm} ${alarm} ${consequencesOf(verdict(change), fern, fern.stages[0]!, false).join(' ')}`;
     expect(all).toMatch(/pale and slow/);
     expect(all).not.toMatch(/will stretch|what has stretched/);
   }

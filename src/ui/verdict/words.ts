@@ -5,6 +5,7 @@ import type { Certainty } from '@/core/judge/uncertainty/certainty';
 import type { Breach } from '@/core/judge/verdict/hardLimits';
 import type { Verdict } from '@/core/judge/verdict/judge';
 import { showHours } from '@/core/units/clock';
+import { shadeWords } from '../daylight/shadeWords';
 import { besideWords } from '../parts/besideWords';
 
 /** The three doses that a tray is judged by. */
@@ -99,8 +100,8 @@ const REMEDY: Readonly<Record<LeggyRemedy, string>> = {
   'brighten-only': 'New leaves will grow normally after you correct the light.',
 };
 
-/** What the light will do to these plants. */
-export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
+/** What the light will do to these plants. @param curtained  a net curtain hangs at their window */
+export function consequencesOf(v: Verdict, crop: Crop, stage: Stage, curtained: boolean): string[] {
   const said: string[] = [];
   const dim = v.says === 'dark' || v.says === 'all-dim' || v.says === 'edge-dim' || v.says === 'dim-and-strong';
   const strong = v.says === 'all-strong' || v.says === 'spot-strong' || v.says === 'dim-and-strong';
@@ -130,7 +131,7 @@ export function consequencesOf(v: Verdict, crop: Crop, stage: Stage): string[] {
   }
   if (!sun && v.received.noonPpfd > stage.ppfdMax)
     said.push(
-      `When the sky is clear the sun brings up to ${besideWords(v.received.noonPpfd, stage.ppfdMax)} µmol/m²/s for a while; the leaves tolerate ${stage.ppfdMax} all day. A net curtain at that hour protects them.`,
+      `When the sky is clear the sun brings up to ${besideWords(v.received.noonPpfd, stage.ppfdMax)} µmol/m²/s for a while; the leaves tolerate ${stage.ppfdMax} all day. ${shadeWords(curtained)} protects them.`,
     );
   if (v.hoursTooLong) said.push(longDayWords(crop, stage.hoursMax));
   if (v.hoursTooShort) said.push(`The photoperiod is shorter than the usual ${stage.hoursMin} h.`);
