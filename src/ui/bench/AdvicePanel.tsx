@@ -170,7 +170,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
                     <X size={15} aria-hidden />
                   </Button>
                 </div>
-                <Change before={current.before} offer={o} trayId={current.worstTrayId} currency={site.currency} />
+                <Change stand={stand} before={current.before} offer={o} worstTrayId={current.worstTrayId} currency={site.currency} />
               </li>
             ))}
           </ul>
@@ -243,29 +243,52 @@ function fraction(share: number): string {
 const resultIn = ({ results }: Effect, trayId: string | null) => results.find((r) => r.trayId === trayId);
 
 interface ChangeProps {
+  readonly stand: BenchStand;
   readonly before: Effect;
   readonly offer: Offer;
-  /** The tray whose doses are told. */
-  readonly trayId: string | null;
+  /** The tray whose doses are told, where they change. */
+  readonly worstTrayId: string | null;
   readonly currency: string;
 }
 
-/** Before and after, in the numbers that matter. */
-function Change({ before, offer: { after, effort_min, toBuy }, trayId, currency }: ChangeProps) {
-  const money = after.costPerMonth - before.costPerMonth;
+const SPOTS = ['weakest', 'strongest'] as const;
+
+/** What a tray gets before and after, as it is told; null where it stays as it is. */
+function dosesWords(before: Effect, after: Effect, trayId: string | null) {
   const [was, is] = [resultIn(before, trayId), resultIn(after, trayId)];
+  if (!was || !is) return null;
+  const doses = SPOTS.map((spot) => ({ spot, was: dliNumber(was[spot]), is: dliNumber(is[spot]) }));
+  return doses.some((d) => d.was !== d.is) ? doses : null;
+}
+
+/** The tray that is helped most. */
+const mostHelped = (before: Effect, after: Effect): string | null =>
+  after.results.reduce<{ id: string | null; gain: number }>(
+    (most, r) => {
+      const gain = (resultIn(before, r.trayId)?.loss ?? 0) - r.loss;
+      return gain > most.gain ? { id: r.trayId, gain } : most;
+    },
+    { id: null, gain: 0 },
+  ).id;
+
+/** Before and after, in the numbers that matter. */
+function Change({ stand, before, offer: { after, effort_min, toBuy }, worstTrayId, currency }: ChangeProps) {
+  const money = after.costPerMonth - before.costPerMonth;
+  const ofWorst = dosesWords(before, after, worstTrayId);
+  const otherId = ofWorst ? null : mostHelped(before, after);
   return (
     <dl className="flex flex-wrap gap-x-4 text-sm text-soft [&_dd]:inline [&_dd]:font-semibold [&_dd]:text-verdigris [&_div]:whitespace-nowrap [&_dt]:inline">
-      {was &&
-        is &&
-        (['weakest', 'strongest'] as const).map((spot) => (
-          <div key={spot}>
-            <dt>{SPOT_WORDS[spot]} </dt>
-            <dd>
-              {dliNumber(was[spot])} → {dliNumber(is[spot])}
-            </dd>
-          </div>
-        ))}
+      {(ofWorst ?? dosesWords(before, after, otherId))?.map(({ spot, was, is }, i) => (
+        <div key={spot}>
+          <dt>
+            {i === 0 && otherId && `${trayNameIn(stand, otherId)}: `}
+            {SPOT_WORDS[spot]}{' '}
+          </dt>
+          <dd>
+            {was} → {is}
+          </dd>
+        </div>
+      ))}
       <div>
         <dt>in range </dt>
         <dd>

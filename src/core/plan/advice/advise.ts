@@ -46,6 +46,8 @@ export const CALLED_OFF = 'called off';
 
 /** How much better something must be to be worth the words. */
 const WORTH = 0.02;
+/** So much of what a part of some moves leaves wrong the rest of them has to mend. */
+const PART_OF_REST = 0.1; // our choice
 /** So many of the best are put together by twos, and so many are worked out by the engine. */
 const KEPT = 8;
 const PARTNERS = 14;
@@ -132,17 +134,23 @@ export async function advise(question: AdviceQuestion, tables: Tables, progress:
   return {
     before,
     worstTrayId: worstOf(asked)?.trayId ?? null,
-    offers: notBoughtInVain(keepingLimits(offers, trayIds)),
+    offers: withoutIdleMoves(notBoughtInVain(keepingLimits(offers, trayIds)), (o) => o.after.loss),
     judged: judge.judged(),
     insufficient: insufficiencyOf(now, all, trayIds),
   };
 }
 
-/** Where some offers keep all limits of the trays in question, those that still break one are not shown. */
+/** Where some offers keep all limits of the trays in question, those that still break one are not shown; where none does, none that another outdoes in all. */
 function keepingLimits(offers: readonly Offer[], trayIds: ReadonlySet<string>): readonly Offer[] {
-  const breaks = (o: Offer) => o.after.results.some((r) => trayIds.has(r.trayId) && r.breaches.length > 0);
-  return offers.some((o) => !breaks(o)) ? offers.filter((o) => !breaks(o)) : offers;
+  const keeping = offers.filter((o) => o.after.results.every((r) => !trayIds.has(r.trayId) || r.breaches.length === 0));
+  return keeping.length > 0 ? keeping : offers.filter((o) => !offers.some((a) => outdoes(a, o)));
 }
+
+const outdoes = (a: Offer, b: Offer): boolean =>
+  a.after.loss < b.after.loss - WORTH &&
+  a.effort_min <= b.effort_min &&
+  a.after.costPerMonth <= b.after.costPerMonth + 1e-9 &&
+  (!a.toBuy || b.toBuy);
 
 /** Nothing is bought where something that is at hand does as well, and costs no more to run. */
 function notBoughtInVain(offers: readonly Offer[]): readonly Offer[] {
@@ -171,6 +179,16 @@ function spreadOut(tried: readonly Tried[], most: number): Tried[] {
   return out;
 }
 
+/** Without those of which a part does about as well: each move is worth its words only where it takes away some of what the others leave wrong. */
+function withoutIdleMoves<T extends Pick<Offer, 'moves'>>(offers: readonly T[], lossOf: (offer: T) => number): readonly T[] {
+  const doesAsWell = (part: T, whole: T) => lossOf(part) - lossOf(whole) <= Math.max(WORTH, PART_OF_REST * lossOf(part));
+  return offers.filter((whole) => {
+    const kinds = new Set(whole.moves.map(kindOf));
+    const isPart = ({ moves }: T) => moves.length < whole.moves.length && moves.every((m) => kinds.has(kindOf(m)));
+    return !offers.some((o) => isPart(o) && doesAsWell(o, whole));
+  });
+}
+
 /** The best of each make-up, simple ones among them. */
 function choose(tried: readonly Tried[], start: number): Tried[] {
   const helpful = tried.filter((t) => t.score < start - WORTH).sort((a, b) => a.score - b.score);
@@ -180,15 +198,7 @@ function choose(tried: readonly Tried[], start: number): Tried[] {
     const make = t.moves.map((m) => (m.do === 'swap-lamp' ? m.do : kindOf(m))).sort().join(); // prettier-ignore
     if (!makes.has(make)) makes.set(make, t);
   }
-  const worth: Tried[] = [];
-  // What does more of the same is worth its words only where it gains something.
-  for (const t of makes.values()) {
-    const kinds = new Set(t.moves.map(kindOf));
-    const part = [...makes.values()].some(
-      (o) => o.moves.length < t.moves.length && o.moves.every((m) => kinds.has(kindOf(m))) && o.loss < t.loss + WORTH,
-    );
-    if (!part) worth.push(t);
-  }
+  const worth = withoutIdleMoves([...makes.values()], (t) => t.loss);
   const simple = worth.filter((t) => t.moves.length === 1).slice(0, 4);
   return [...new Set([...worth.slice(0, SHOWN), ...simple])];
 }

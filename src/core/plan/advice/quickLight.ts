@@ -1,11 +1,12 @@
 import { answerBench } from '../../answer/bench/answerBench';
 import type { BenchAnswer } from '../../answer/bench/BenchQuestion';
 import { askedTier } from '../../answer/bench/questionOfStand';
-import { spreadOf, type LightSpread } from '../../judge/dli/LightSpread';
+import { mapped, spreadOf, type LightSpread } from '../../judge/dli/LightSpread';
+import { spreadOfMap } from '../../judge/dli/spreadOfMap';
 import { emittersHung } from '../../site/stand/emittersHung';
 import { throughCover } from '../../things/container/coverLibrary';
 import { lightOf } from '../../light/ppfdAtPoint';
-import type { Ppf, Ppfd } from '../../units/quantities';
+import type { Ppf, Ppfd, Share } from '../../units/quantities';
 import type { BenchLamp, BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
 import { plantAreaOf } from '../../site/stand/footprint';
 import { NINE_AMONG_POINTS } from '../../site/stand/nineSpots';
@@ -43,7 +44,7 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
   };
 
   /** Straight light at the points of a tray; the same tray under the same lamps is worked out once. */
-  function straightAt(tier: BenchTier, tray: BenchTray): { readonly values: Float64Array; readonly weights: Float64Array } {
+  function straightAt(tier: BenchTier, tray: BenchTray): Straight {
     const { places, weights } = trayPointsOf(plantAreaOf(tray.tray), tier.lamps);
     const { each, all } = hangingOf(tier);
     const place = placeOf(tray);
@@ -67,13 +68,20 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
 
   // The rest of the light, as the mean over each tray that stands there now; for a tray elsewhere as on its new tier.
   const rests = new Map<string, Rest>();
+  // That rest is not the same all over a tray: where it comes on top decides whether its strongest spot is within a limit.
+  const stretches = new Map<string, Stretch>();
   for (const t of now.tiers) {
     let sum = 0;
     for (const tray of t.trays) {
       const light = answer.tiers[t.tier.id]?.trays[tray.tray.id];
       if (!light) continue;
-      const rest = light.stats.mean - meanOf(straightAt(t, tray)); // below 0 where neighbours shade it
+      const straight = straightAt(t, tray);
+      const rest = light.stats.mean - meanOf(straight); // below 0 where neighbours shade it
       rests.set(`${t.tier.id} ${tray.tray.id}`, { rest, flux: fluxOf(t) });
+      stretches.set(
+        `${t.tier.id} ${tray.tray.id}`,
+        stretchOf(spreadWith(straight, rest), spreadOfMap(light.map, [plantAreaOf(tray.tray)])),
+      );
       sum += rest / t.trays.length;
     }
     rests.set(t.tier.id, { rest: sum, flux: fluxOf(t) });
@@ -107,18 +115,46 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
     const key = `${tier.tier.id} ${tray.tray.id} ${facesOf(tier)} ${placeOf(tray)} ${hangingOf(tier).all}`;
     const known = spreads.get(key);
     if (known) return known;
-    const { values, weights } = straightAt(tier, tray);
     const { rest, flux } = restOf(tier, tray.tray.id);
     const more = flux > 0 ? rest * (fluxOf(tier) / flux) : rest;
-    const spread = spreadOf(
-      values.map((v) => Math.max(0, v + more)),
-      weights,
-      NINE_AMONG_POINTS,
-    );
+    const spread = stretched(spreadWith(straightAt(tier, tray), more), stretches.get(`${tier.tier.id} ${tray.tray.id}`));
     spreads.set(key, spread);
     return spread;
   };
 }
+
+interface Straight {
+  readonly values: Float64Array;
+  readonly weights: Float64Array;
+}
+
+/** Straight light with the rest of the light on top. */
+const spreadWith = ({ values, weights }: Straight, rest: Ppfd): LightSpread =>
+  spreadOf(
+    values.map((v) => Math.max(0, v + rest)),
+    weights,
+    NINE_AMONG_POINTS,
+  );
+
+/** How many times as far from the mean the ends of a tray are as a quick look has them. */
+interface Stretch {
+  readonly below: Share;
+  readonly above: Share;
+}
+
+/** A quick look is never off by more; where it says so the light is all but even. */
+const MOST_STRETCH = 1.5;
+
+function stretchOf(quick: LightSpread, engine: LightSpread): Stretch {
+  const times = (is: Ppfd, looks: Ppfd) => (looks > 0 ? Math.min(MOST_STRETCH, Math.max(1 / MOST_STRETCH, is / looks)) : 1);
+  return {
+    below: times(engine.mean - engine.weakest, quick.mean - quick.weakest),
+    above: times(engine.strongest - engine.mean, quick.strongest - quick.mean),
+  };
+}
+
+const stretched = (light: LightSpread, stretch: Stretch | undefined): LightSpread =>
+  stretch ? mapped(light, (v) => Math.max(0, light.mean + (v < light.mean ? stretch.below : stretch.above) * (v - light.mean))) : light;
 
 interface Rest {
   readonly rest: Ppfd;

@@ -1,0 +1,23 @@
+import 'reflect-metadata';
+import { answerBench } from '../src/core/answer/bench/answerBench';
+import { questionOfStand } from '../src/core/answer/bench/questionOfStand';
+import { tables } from '../src/core/things/tables/libraryTables';
+import { benchStandOf } from '../src/core/answer/stand/benchStand';
+import { asOf } from '../src/core/answer/stand/asOf';
+import { judgeOf } from '../src/core/plan/advice/judgeOf';
+import { resultsOf, engineAnswer } from '../src/core/plan/advice/Effect';
+import { liftsOf } from '../src/core/plan/advice/movesFor';
+import { createCache } from '../src/core/light/scene/Cache';
+import { dayFrom } from '../src/core/units/day';
+import { demoSite } from '../src/store/site/demoSite';
+const today = dayFrom(2026,12,1);
+const site = asOf(demoSite('en-GB', today), today, tables);
+const rack = site.stands.find(s=>s.id==='demo-sill')!;
+const stand=benchStandOf(site, rack, tables);
+const answer = answerBench(questionOfStand(stand, null));
+const t=stand.tiers.find(t=>t.lamps.length>0)!;
+const j=judgeOf({ site, standId: rack.id, scope: {of:'tier',id:t.tier.id}, answer, day: today }, tables);
+for(const r of resultsOf(stand,answer)) console.log(r.trayId, r.says, 'w',r.weakest.toFixed(3),'m',r.mean.toFixed(3),'s', r.strongest.toFixed(3),'lit',r.litPpfd.toFixed(2), JSON.stringify(r.breaches), r.loss.toFixed(3));
+for(const y of t.trays) console.log(y.tray.id,y.crop.id,y.stage.dliMin,y.stage.dliTarget,y.stage.dliMax,JSON.stringify(y.limits));
+console.log('start',j.start.loss, j.start.score);
+for(const l of liftsOf(t,0.005)) { if(Math.abs(l)>0.1) continue; const x=j.tryOut([{do:'hang',tierId:t.tier.id,lift:l}]); const next=j.moved([{do:'hang',tierId:t.tier.id,lift:l}]); const s2=j.standIn(next); const rr=resultsOf(s2,engineAnswer(s2,createCache(100))); console.log(l.toFixed(3), x?.loss.toFixed(3), x?.score.toFixed(3), 'engine', rr.map(r=>r.weakest.toFixed(2)+' '+r.litPpfd.toFixed(2)+' '+r.loss.toFixed(3)).join(' | ')); }
