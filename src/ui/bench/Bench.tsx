@@ -4,8 +4,9 @@ import { DndContext, DragOverlay, PointerSensor, useSensor, useSensors, type Dra
 import { useEffect, useState } from 'react';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
+import { isCovered } from '@/core/answer/stand/isCovered';
 import { addFitting, addTray, freePlace } from '@/core/site/stand/change';
-import { isRoofed, LAMP_HEADROOM } from '@/core/site/stand/Enclosure';
+import { LAMP_HEADROOM } from '@/core/site/stand/Enclosure';
 import { newId } from '@/store/names/newId';
 import { Button } from '../parts/Button';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
@@ -54,7 +55,7 @@ function OnTheBench({ stand }: { stand: BenchStand }) {
     if (thing.kind === 'lamp') {
       const lamp = lamps.find((l) => l.id === thing.id) ?? tables.lamp(thing.id)!;
       const canopy = on.trays.length > 0 ? Math.max(...on.trays.map((y) => y.canopy)) : 0.1;
-      const roof = isRoofed(t.enclosure) ? t.enclosure.height - LAMP_HEADROOM : Infinity;
+      const roof = isCovered(on) ? t.enclosure.height - LAMP_HEADROOM : Infinity;
       const face = on.lamps[0]?.fitting.face ?? Math.min(roof, Math.max(canopy + clearanceOf(lamp), canopy + 0.15));
       const id = newId();
       commands.change(

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { BenchTier } from '@/core/answer/stand/benchStand';
 import { footOf, rimOf } from '@/core/site/stand/canopy';
-import { isRoofed } from '@/core/site/stand/Enclosure';
+import { isCovered } from '@/core/answer/stand/isCovered';
 import { outlineOf, outlineOfFitting, plantAreaOf } from '@/core/site/stand/footprint';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { riseOf, topOfFaceOf } from '@/core/site/stand/poseOf';
@@ -96,9 +96,7 @@ export const TierFront = memo(function TierFront({ tier: t, frame, unit, lampId,
             y={z(fitting.face + (tilt === 0 ? 0 : riseOf(fitting, lamp)))}
             tilt={tilt}
             w={(to - from) * frame.scale}
-            top={
-              isRoofed(tier.enclosure) ? z(tier.enclosure.height) : Math.min(z(tier.enclosure.height), z(topOfFaceOf(fitting, lamp)) - 30)
-            }
+            top={isCovered(t) ? z(tier.enclosure.height) : Math.min(z(tier.enclosure.height), z(topOfFaceOf(fitting, lamp)) - 30)}
           />
         );
         const sideways = fitting.travel?.along === (front ? 'width' : 'depth') ? fitting.travel.length * frame.scale : 0;

@@ -1,7 +1,7 @@
 import type { Fault } from '@/core/answer/faults/faults';
 import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
+import { isCovered } from '@/core/answer/stand/isCovered';
 import type { Among } from '@/core/site/stand/called';
-import { isRoofed } from '@/core/site/stand/Enclosure';
 import type { Hanger, HangerKind } from '@/core/site/stand/Hanger';
 import type { Fitting } from '@/core/site/stand/Site';
 import { showLength, type LengthUnit } from '@/core/units/length';
@@ -76,7 +76,7 @@ export function hangWords(tier: BenchTier, fitting: Fitting, unit: LengthUnit): 
 function stepsDown(tier: BenchTier, fitting: Fitting): string {
   const { hanger, face } = fitting;
   const [one, many] = STEP_WORDS[hanger.kind];
-  if (!one || !isRoofed(tier.tier.enclosure)) return HANGER_WORDS[hanger.kind];
+  if (!one || !isCovered(tier)) return HANGER_WORDS[hanger.kind];
   const n = Math.max(0, Math.round((tier.tier.enclosure.height - face) / hanger.step));
   return `${n} ${n === 1 ? one : many}`;
 }

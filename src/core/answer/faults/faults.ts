@@ -3,8 +3,9 @@ import { clearanceOf } from '../../things/lamp/clearanceOf';
 import { apparentPowerOf, apparentPowerOfThing } from '../power/apparentPower';
 import { CONTINUOUS_SHARE } from '../power/loadsOf';
 import type { Kilograms, Metres, VoltAmperes } from '../../units/quantities';
-import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
+import { LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import type { BenchLamp, BenchStand, BenchTier, BenchTray } from '../stand/benchStand';
+import { isCovered } from '../stand/isCovered';
 import { outlineOf } from '../../site/stand/footprint';
 
 /** A mistake in how a stand is set up, named while it is made. `thingId` is the lamp, tray or tier it is about. */
@@ -105,7 +106,7 @@ function lampFaults(t: BenchTier, { fitting, lamp }: BenchLamp): Fault[] {
   if (beyond > TOLERANCE) faults.push({ why: 'lamp-beyond-tier', thingId: fitting.id, by: beyond });
   const { height } = tier.enclosure;
   const topOfFace = topOfFaceOf(fitting, lamp);
-  if (isRoofed(tier.enclosure) && topOfFace > height - LAMP_HEADROOM + TOLERANCE)
+  if (isCovered(t) && topOfFace > height - LAMP_HEADROOM + TOLERANCE)
     faults.push({ why: 'lamp-in-shelf', thingId: fitting.id, by: topOfFace - (height - LAMP_HEADROOM) });
   const least = clearanceOf(lamp);
   for (const { tray, canopy, plantHeight, leaves: o } of t.trays) {
@@ -139,12 +140,13 @@ function collisions({ fitting, lamp }: BenchLamp, others: readonly BenchLamp[]):
   });
 }
 
-function trayFaults({ tier }: BenchTier, { tray, canopy }: BenchTray, others: readonly BenchTray[]): Fault[] {
+function trayFaults(t: BenchTier, { tray, canopy }: BenchTray, others: readonly BenchTray[]): Fault[] {
   const faults: Fault[] = [];
+  const { tier } = t;
   const r = outlineOf(tray);
   const over = Math.max(-r.x0, r.x1 - tier.width, -r.y0, r.y1 - tier.depth);
   if (over > TOLERANCE) faults.push({ why: 'tray-over-edge', thingId: tray.id, by: over });
-  if (isRoofed(tier.enclosure) && canopy > tier.enclosure.height)
+  if (isCovered(t) && canopy > tier.enclosure.height)
     faults.push({ why: 'plants-too-tall', thingId: tray.id, by: canopy - tier.enclosure.height });
   for (const other of others) {
     const o = outlineOf(other.tray);

@@ -1,11 +1,11 @@
 import { answerBench } from '../../answer/bench/answerBench';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { benchStandOf } from '../../answer/stand/benchStand';
+import { isCovered } from '../../answer/stand/isCovered';
 import { photoperiodOf } from '../../judge/dli/LightDay';
 import { MOL_SECONDS } from '../../judge/dli/dli';
 import { createCache } from '../../light/scene/Cache';
 import { addTray } from '../../site/stand/change';
-import { isRoofed } from '../../site/stand/Enclosure';
 import { shelfStands } from '../../site/stand/shelfStands';
 import type { Site } from '../../site/stand/Site';
 import type { Stage, StageName } from '../../things/crop/Crop';
@@ -75,7 +75,7 @@ export function lampsAtPlaces({ site, cropId, stage }: PlantAsked, tables: Table
           strongest: light.stats.strongest.ppfd,
           times: { on_min, lit_min, pause },
           hours: t.hours,
-          isTooTall: t.lamps.some((l) => l.fitting.face <= y.canopy) || (isRoofed(t.tier.enclosure) && t.tier.enclosure.height <= y.canopy),
+          isTooTall: t.lamps.some((l) => l.fitting.face <= y.canopy) || (isCovered(t) && t.tier.enclosure.height <= y.canopy),
           isTooNear: t.lamps.some((l) => l.fitting.face - y.canopy < clearanceOf(l.lamp)),
           // A pause breaks the night: the day that plants count is longer than the hours.
           isTooLong: photoperiodOf({ on_min, lit_min, pause, daylight: null }) > y.limits.longestDay,

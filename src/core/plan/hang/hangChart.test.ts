@@ -13,8 +13,10 @@ import { BARE_SITE } from '../../site/stand/bare';
 import { benchStandOf } from '../../answer/stand/benchStand';
 import { addFitting, addTray, changeFittings, changeTrays, plugInto, setTimes } from '../../site/stand/change';
 import { hangerOf, type HangerKind } from '../../site/stand/Hanger';
-import type { Site } from '../../site/stand/Site';
+import type { Site, StandKind } from '../../site/stand/Site';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
+import { faultsOf } from '../../answer/faults/faults';
+import { resultsOf } from '../advice/Effect';
 import { dayFrom, isoOf } from '../../units/day';
 import { diffCharts } from './diffCharts';
 import { doVisit, siteOn } from './doVisits';
@@ -33,6 +35,7 @@ const cells = containerLibrary.find((c) => c.id === 'cell-72')!;
 const plan = (kind: HoursPlan['kind'], hours: number | null = null): HoursPlan => ({ kind, hours, days: null });
 
 interface Wanted {
+  readonly kind?: StandKind;
   readonly crops: readonly string[];
   readonly age?: number;
   readonly tiers?: number;
@@ -43,8 +46,9 @@ interface Wanted {
   readonly visits?: Partial<VisitRhythm>;
 }
 
-/** A rack of tiers alike: trays side by side under two shop lights, up for so many days already. */
+/** A rack, or another stand, of tiers alike: trays side by side under two shop lights, up for so many days already. */
 function rack({
+  kind = 'rack',
   crops,
   age = 0,
   tiers = 1,
@@ -55,7 +59,7 @@ function rack({
   visits = {},
 }: Wanted): Site {
   const { stand, timer } = standFrom(
-    TEMPLATES.find((t) => t.kind === 'rack')!,
+    TEMPLATES.find((t) => t.kind === kind)!,
     tiers,
     'Rack',
     ids,
@@ -184,6 +188,35 @@ test('who comes by more often has no more to do, unless the plants of who comes 
   expect(without(daily)).toBe(0);
   expect(daily.visits.length > weekly.visits.length ? without(weekly) : 1).toBeGreaterThan(0);
   expect(weekly.rounds).toBeLessThan(daily.rounds / 6);
+});
+
+test('in the open lamps that are far too near are hung as much higher as it takes, at once', () => {
+  const site = rack({ kind: 'other', crops: ['cape-primrose'], face: 0.16 });
+  const [first] = chartOf(site).visits;
+  expect(first!.day).toBe(FROM);
+  expect(first!.after.map((t) => t.says)).toEqual(['suits']);
+  // More than twice as high above the floor as before.
+  expect(first!.lamps.map((l) => l.face > 0.32)).toEqual([true, true]);
+  const [then] = resultsOf(
+    standIn(siteOn(site, [first!], FROM, tables)),
+    answerBench(questionOfStand(standIn(siteOn(site, [first!], FROM, tables)), null)),
+  );
+  expect(then!.breaches).toEqual([]);
+  expect(then!.strongest).toBeWithin(first!.after[0]!.strongest, { relative: 0.03 });
+});
+
+test('no lamp goes up through the tier above, though that lets light through', () => {
+  const site = rack({ kind: 'other', crops: ['cape-primrose'], face: 0.16, tiers: 2 });
+  const chart = chartOf(site);
+  const whysOn = (later: Site) => faultsOf(standIn(later)).map((f) => f.why);
+  const [above, below] = site.stands[0]!.tiers;
+  const highest = (id: string) => Math.max(...chart.visits.flatMap((v) => v.lamps.filter((l) => l.tierId === id).map((l) => l.face)));
+  expect(highest(below!.id)).toBeLessThan(0.47);
+  expect(highest(above!.id)).toBeGreaterThan(0.47);
+  for (const { day } of chart.visits) expect(whysOn(siteOn(site, chart.visits, day, tables))).not.toContain('lamp-in-shelf');
+  // Who hangs one there is told.
+  const raised = changeFittings(below!.id, below!.fittings.map((f) => f.id), () => ({ face: 0.6 }))(site); // prettier-ignore
+  expect(whysOn(raised)).toContain('lamp-in-shelf');
 });
 
 test('lamps that are screwed on stay; the risers under the tray come out one by one', () => {

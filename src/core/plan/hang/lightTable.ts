@@ -8,7 +8,8 @@ import { throughCover } from '../../things/container/coverLibrary';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
 import type { Metres } from '../../units/quantities';
 import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
-import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
+import { isCovered } from '../../answer/stand/isCovered';
+import { LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { bodyOutlineOf, topOfFaceOf } from '../../site/stand/poseOf';
 import { plantAreaOf } from '../../site/stand/footprint';
 import { NINE_AMONG_POINTS } from '../../site/stand/nineSpots';
@@ -43,6 +44,13 @@ const DARK = Math.log(1e-9);
 const logsOf = ({ weakest, mean, strongest, parts, nine = [] }: LightSpread): Logs =>
   Float64Array.from([weakest, mean, strongest, ...parts, ...nine], (v) => (v > 1e-9 ? Math.log(v) : DARK));
 
+/** What is beside a tier's own light at some points: what other tiers add to it, and the part of it that neighbours leave. */
+interface Others {
+  readonly add: Float64Array;
+  readonly leave: Float64Array;
+}
+const noOthers = (points: number): Others => ({ add: new Float64Array(points), leave: new Float64Array(points).fill(1) });
+
 /** Where no leaf will ever be. */
 const NOT_ASKED: Logs = logsOf(NO_LIGHT);
 
@@ -50,6 +58,8 @@ const NOT_ASKED: Logs = logsOf(NO_LIGHT);
 const REACH: Metres = 1;
 /** Lamps in the open shine from no higher than this over the floor. */
 const OPEN_HEIGHT: Metres = 1.2; // our choice: as far as a bench is worth lighting
+/** Over tall plants in the open no higher than this above their tops. */
+const OVER_LEAVES: Metres = 0.6; // our choice
 const LIFTS = 9;
 const DISTANCES = 14;
 const NEAREST: Metres = 0.015;
@@ -74,16 +84,20 @@ export function lightTableOf(
   const movable = t.lamps.filter((l) => l.fitting.hanger.kind !== 'fixed');
   const faces = t.lamps.map((l) => l.fitting.face);
   const step = Math.max(0, ...movable.map((l) => l.fitting.hanger.step));
-  const roof = isRoofed(t.tier.enclosure) ? t.tier.enclosure.height - LAMP_HEADROOM : Math.max(OPEN_HEIGHT, ...faces);
+  const tallest = Math.max(0, ...[...canopies.values()].map((c) => c.high));
+  const roof = isCovered(t) ? t.tier.enclosure.height - LAMP_HEADROOM : Math.max(OPEN_HEIGHT, tallest + OVER_LEAVES, ...faces);
   const highest =
     movable.length > 0 ? Math.max(0, Math.min(REACH, roof - Math.max(...movable.map((l) => topOfFaceOf(l.fitting, l.lamp))))) : 0;
   const lowest = movable.length > 0 ? -Math.max(0, Math.min(REACH, Math.min(...movable.map((l) => l.fitting.face)) - 0.05)) : 0;
   const faceOf = (l: (typeof t.lamps)[number], lift: Metres) => l.fitting.face + (l.fitting.hanger.kind === 'fixed' ? 0 : lift);
   const faceAt = (lift: Metres) => Math.min(...t.lamps.map((l) => faceOf(l, lift)));
-  // In the open, with all lamps going up together, only the distance counts.
+  // In the open, with all lamps going up together, only the distance counts: worked out as high as they go, where leaves of any distance are above the floor.
   const single = t.room === null && movable.length === t.lamps.length;
-  const lifts =
-    single || highest - lowest < 1e-6 ? [0] : Array.from({ length: LIFTS }, (_, i) => lowest + ((highest - lowest) * i) / (LIFTS - 1));
+  const lifts = single
+    ? [highest]
+    : highest - lowest < 1e-6
+      ? [0]
+      : Array.from({ length: LIFTS }, (_, i) => lowest + ((highest - lowest) * i) / (LIFTS - 1));
   const farthest = Math.max(NEAREST * 2, faceAt(highest));
   const distances = Array.from({ length: DISTANCES }, (_, i) => NEAREST * (farthest / NEAREST) ** (i / (DISTANCES - 1)));
 
@@ -91,27 +105,32 @@ export function lightTableOf(
   const lightUnder = ownLightOf(asked, t.lamps.map((l) => l.fitting.hanger.kind !== 'fixed'), cache, memory); // prettier-ignore
   const rows = new Map<string, readonly Logs[][]>(t.trays.map(({ tray }) => [tray.id, lifts.map(() => [])]));
   const points = new Map(t.trays.map(({ tray }) => [tray.id, trayPointsOf(plantAreaOf(tray), t.lamps)]));
-  const spills = new Map(t.trays.map((y) => [y.tray.id, spillAt(y, points.get(y.tray.id)!.places)] as const));
+  const others = new Map(t.trays.map((y) => [y.tray.id, othersAt(y, points.get(y.tray.id)!.places)] as const));
 
-  /** What comes from other tiers now less what neighbours take, at the points of a tray: the light that the engine found there less the tier's own. */
-  function spillAt({ tray, canopy }: BenchTray, points: Places): Float64Array {
+  /** What other tiers add now, and what neighbours leave, at the points of a tray: the light that the engine found there beside the tier's own. */
+  function othersAt({ tray, canopy }: BenchTray, points: Places): Others {
     const light = answer.tiers[t.tier.id]?.trays[tray.id];
-    if (light && Object.keys(answer.tiers).length < 2 && light.shadedShare === 0) return new Float64Array(points.length);
+    if (light && Object.keys(answer.tiers).length < 2 && light.shadedShare === 0) return noOthers(points.length);
     // Of this memory alone: what one chart keeps for itself goes with it.
     const own = memory.settled.get(`field ${sceneKey(asked)}`, () => lightFieldOf(sceneOfTier(asked), memory.settled));
     if (!light) {
       // Ahead of the stand's light: one place settles it.
       own.ppfdAt(tray.x, tray.y, canopy);
-      return new Float64Array(points.length);
+      return noOthers(points.length);
     }
     const { area, columns, rows: lines, ppfd } = light.map;
     const cell = (at: number, from: number, to: number, count: number) =>
       Math.min(count - 1, Math.max(0, Math.floor(((at - from) / (to - from)) * count)));
-    return Float64Array.from(points, ([x, y]) => {
+    const of = noOthers(points.length);
+    points.forEach(([x, y], k) => {
       const [i, j] = [cell(x, area.x0, area.x1, columns), cell(y, area.y0, area.y1, lines)];
       const [cx, cy] = [area.x0 + ((i + 0.5) / columns) * (area.x1 - area.x0), area.y0 + ((j + 0.5) / lines) * (area.y1 - area.y0)];
-      return ppfd[i + columns * j]! - throughCover(tray) * own.ppfdAt(cx, cy, canopy);
+      const [all, alone] = [ppfd[i + columns * j]!, throughCover(tray) * own.ppfdAt(cx, cy, canopy)];
+      // Shade takes a part, however strong the lamps are from where they will hang.
+      if (all < alone) of.leave[k] = all / alone;
+      else of.add[k] = all - alone;
     });
+    return of;
   }
   lifts.forEach((lift, i) => {
     const light = lightUnder(lift);
@@ -127,9 +146,9 @@ export function lightTableOf(
           continue;
         }
         const z = exact(Math.max(0.001, faceAt(lift) - d));
-        const spill = spills.get(tray.id)!;
+        const { add, leave } = others.get(tray.id)!;
         const through = throughCover(tray);
-        const values = light(places, z).map((v, k) => Math.max(0, through * v + spill[k]!));
+        const values = light(places, z).map((v, k) => through * v * leave[k]! + add[k]!);
         rows.get(tray.id)![i]!.push(logsOf(spreadOf(values, weights, NINE_AMONG_POINTS)));
       }
     }

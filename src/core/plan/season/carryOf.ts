@@ -1,12 +1,13 @@
 import { sceneOfTier } from '../../answer/bench/benchScene';
 import { askedTier } from '../../answer/bench/questionOfStand';
 import type { BenchTier } from '../../answer/stand/benchStand';
+import { isCovered } from '../../answer/stand/isCovered';
 import { MOL_SECONDS } from '../../judge/dli/dli';
 import { daylightDli, usualPeakOf } from '../../judge/dli/LightDay';
 import { withCrowdedFloor } from '../../light/room/crowdedFloor';
 import { lightFieldOf } from '../../light/scene/LightField';
 import { createCache, type Cache } from '../../light/scene/Cache';
-import { isRoofed, LAMP_HEADROOM } from '../../site/stand/Enclosure';
+import { LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { topOfFaceOf } from '../../site/stand/poseOf';
 import { roomOf } from '../../site/stand/roomOf';
 import { CANOPY_REFLECTANCE } from '../../things/material/materialLibrary';
@@ -58,7 +59,7 @@ export function carryOf(t: BenchTier, cache: Cache = createCache()): TierCarry {
   const rects = flatsOn(t.tier.width, t.tier.depth);
   const faces = t.lamps.map((l) => l.fitting.face);
   const isFixed = t.lamps.some((l) => l.fitting.hanger.kind === 'fixed');
-  const roof = isRoofed(t.tier.enclosure) ? t.tier.enclosure.height - LAMP_HEADROOM : Math.max(OPEN_HEIGHT, ...faces);
+  const roof = isCovered(t) ? t.tier.enclosure.height - LAMP_HEADROOM : Math.max(OPEN_HEIGHT, ...faces);
   const lowestFace = Math.min(...faces);
   const highest = isFixed
     ? lowestFace
