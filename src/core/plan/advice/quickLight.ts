@@ -76,15 +76,13 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
       const light = answer.tiers[t.tier.id]?.trays[tray.tray.id];
       if (!light) continue;
       const straight = straightAt(t, tray);
-      const rest = light.stats.mean - meanOf(straight); // below 0 where neighbours shade it
-      rests.set(`${t.tier.id} ${tray.tray.id}`, { rest, flux: fluxOf(t) });
-      stretches.set(
-        `${t.tier.id} ${tray.tray.id}`,
-        stretchOf(spreadWith(straight, rest), spreadOfMap(light.map, [plantAreaOf(tray.tray)])),
-      );
-      sum += rest / t.trays.length;
+      const rest = restBeside(meanOf(straight), light.stats.mean, fluxOf(t));
+      const key = `${t.tier.id} ${tray.tray.id}`;
+      rests.set(key, rest);
+      stretches.set(key, stretchOf(spreadWith(straight, rest, 1), spreadOfMap(light.map, [plantAreaOf(tray.tray)])));
+      sum += rest.add / t.trays.length;
     }
-    rests.set(t.tier.id, { rest: sum, flux: fluxOf(t) });
+    rests.set(t.tier.id, { add: sum, leave: 1, flux: fluxOf(t) });
   }
 
   const facesOf = (t: BenchTier) => Object.values(t.tier.enclosure.faces).join();
@@ -92,7 +90,7 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
   const lined = new Map<string, ReadonlyMap<string, Rest>>();
   /** What comes from sides and other tiers; sides of another material are worked out in full once, and the spill stays as it is. */
   function restOf(t: BenchTier, trayId: string): Rest {
-    const known = rests.get(`${t.tier.id} ${trayId}`) ?? rests.get(t.tier.id) ?? { rest: 0, flux: 0 };
+    const known = rests.get(`${t.tier.id} ${trayId}`) ?? rests.get(t.tier.id) ?? { add: 0, leave: 1, flux: 0 };
     if (facesOf(t) === nowFaces.get(t.tier.id)) return known;
     const key = `${t.tier.id} ${facesOf(t)}`;
     let of = lined.get(key);
@@ -105,8 +103,8 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
     return new Map(
       t.trays.map((y) => {
         const was = answer.tiers[t.tier.id]?.trays[y.tray.id];
-        const reflected = alone.trays[y.tray.id]!.stats.mean - meanOf(straightAt(t, y));
-        return [y.tray.id, { rest: reflected + (was ? was.spillShare * was.stats.mean : 0), flux: fluxOf(t) }] as const;
+        const mean = alone.trays[y.tray.id]!.stats.mean + (was ? was.spillShare * was.stats.mean : 0);
+        return [y.tray.id, restBeside(meanOf(straightAt(t, y)), mean, fluxOf(t))] as const;
       }),
     );
   }
@@ -115,9 +113,9 @@ export function quickLight(now: BenchStand, answer: BenchAnswer): LightOfTray {
     const key = `${tier.tier.id} ${tray.tray.id} ${facesOf(tier)} ${placeOf(tray)} ${hangingOf(tier).all}`;
     const known = spreads.get(key);
     if (known) return known;
-    const { rest, flux } = restOf(tier, tray.tray.id);
-    const more = flux > 0 ? rest * (fluxOf(tier) / flux) : rest;
-    const spread = stretched(spreadWith(straightAt(tier, tray), more), stretches.get(`${tier.tier.id} ${tray.tray.id}`));
+    const rest = restOf(tier, tray.tray.id);
+    const times = rest.flux > 0 ? fluxOf(tier) / rest.flux : 1;
+    const spread = stretched(spreadWith(straightAt(tier, tray), rest, times), stretches.get(`${tier.tier.id} ${tray.tray.id}`));
     spreads.set(key, spread);
     return spread;
   };
@@ -128,10 +126,10 @@ interface Straight {
   readonly weights: Float64Array;
 }
 
-/** Straight light with the rest of the light on top. */
-const spreadWith = ({ values, weights }: Straight, rest: Ppfd): LightSpread =>
+/** Straight light with the rest of the light of lamps that are so many times as strong by now. */
+const spreadWith = ({ values, weights }: Straight, { add, leave }: Rest, times: number): LightSpread =>
   spreadOf(
-    values.map((v) => Math.max(0, v + rest)),
+    values.map((v) => v * leave + add * times),
     weights,
     NINE_AMONG_POINTS,
   );
@@ -156,7 +154,12 @@ function stretchOf(quick: LightSpread, engine: LightSpread): Stretch {
 const stretched = (light: LightSpread, stretch: Stretch | undefined): LightSpread =>
   stretch ? mapped(light, (v) => Math.max(0, light.mean + (v < light.mean ? stretch.below : stretch.above) * (v - light.mean))) : light;
 
+/** What there is beside the straight light of lamps of so much flux: what comes on top, or the part of it that neighbours leave. */
 interface Rest {
-  readonly rest: Ppfd;
+  readonly add: Ppfd;
+  readonly leave: Share;
   readonly flux: Ppf;
 }
+
+const restBeside = (straight: Ppfd, all: Ppfd, flux: Ppf): Rest =>
+  all < straight ? { add: 0, leave: all / straight, flux } : { add: all - straight, leave: 1, flux };
