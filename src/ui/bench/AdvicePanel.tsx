@@ -8,7 +8,7 @@ import { applyOnStand } from '@/store/bench/applyOnStand';
 import { habitsOf, type Habit } from '@/core/plan/advice/habitsOf';
 import { traysIn, type Scope } from '@/core/plan/advice/movesFor';
 import { runningWith } from '@/core/plan/trial/runningWith';
-import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
+import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import { showMoney } from '@/core/units/money';
 import { trialStore } from '@/store/bench/trialStore';
 import { changeSite, undo } from '@/store/site/siteStore';
@@ -16,7 +16,7 @@ import { Button } from '../parts/Button';
 import { Segments } from '../parts/Segments';
 import { focusOn, usePageActions } from '../shell/pageActions';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { dliNumber } from '../drawing/lightWords';
+import { dliAgainst } from '../drawing/lightWords';
 import { percent, SPOT_WORDS } from '../verdict/words';
 import { say } from '../shell/toastStore';
 import { inTrialWords } from '../today/inTrialWords';
@@ -77,7 +77,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
     heading.current?.focus();
   };
   const running = runningWith(site, traysIn(stand, scope), today);
-  const worst = current?.worstTrayId ? stand.tiers.flatMap((t) => t.trays).find((y) => y.tray.id === current.worstTrayId) : undefined;
+  const worst = trayIn(stand, current?.worstTrayId ?? null);
   const worstNow = current && resultIn(current.before, current.worstTrayId);
   if (tier.trays.length === 0 || tier.lamps.length === 0) return null;
   return (
@@ -147,7 +147,9 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
           )}
           {offers.length > 0 && (
             <p className="text-sm text-soft">
-              {worst && worstNow && `${trayName(worst)} now gets ${dliNumber(worstNow.weakest)} to ${dliNumber(worstNow.strongest)} mol; `}
+              {worst &&
+                worstNow &&
+                `${trayName(worst)} now gets ${doseWords(worst, worstNow.weakest)} to ${doseWords(worst, worstNow.strongest)} mol; `}
               {percent(current.before.shareInBand)} of {WHOSE[asked]} in range. {current.judged} moves judged.
             </p>
           )}
@@ -189,9 +191,15 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
   );
 }
 
+/** A dose of a tray beside the range that it should be in. */
+const doseWords = ({ stage }: Pick<BenchTray, 'stage'>, dli: number): string => dliAgainst(dli, stage.dliMin, stage.dliMax);
+
+const trayIn = (stand: BenchStand, trayId: string | null) => stand.tiers.flatMap((t) => t.trays).find((y) => y.tray.id === trayId);
+
 /** What would help when it is done every few days rather than once. */
 function Habits({ stand, habits }: { stand: BenchStand; habits: readonly Habit[] }) {
   if (habits.length === 0) return null;
+  const dose = ({ trayId }: Habit, dli: number) => doseWords(trayIn(stand, trayId)!, dli);
   return (
     <div>
       <h3 className="font-semibold">Regular rotation</h3>
@@ -206,9 +214,9 @@ function Habits({ stand, habits }: { stand: BenchStand; habits: readonly Habit[]
             <p className="text-sm text-soft">
               on average weakest{' '}
               <strong className="text-verdigris">
-                {dliNumber(h.weakest.before)} → {dliNumber(h.weakest.after)}
+                {dose(h, h.weakest.before)} → {dose(h, h.weakest.after)}
               </strong>
-              , strongest {dliNumber(h.strongest.before)} → {dliNumber(h.strongest.after)}, in range{' '}
+              , strongest {dose(h, h.strongest.before)} → {dose(h, h.strongest.after)}, in range{' '}
               <strong className="text-verdigris">
                 {percent(h.shareInBand.before)} → {percent(h.shareInBand.after)}
               </strong>
@@ -254,10 +262,10 @@ interface ChangeProps {
 const SPOTS = ['weakest', 'strongest'] as const;
 
 /** What a tray gets before and after, as it is told; null where it stays as it is. */
-function dosesWords(before: Effect, after: Effect, trayId: string | null) {
-  const [was, is] = [resultIn(before, trayId), resultIn(after, trayId)];
-  if (!was || !is) return null;
-  const doses = SPOTS.map((spot) => ({ spot, was: dliNumber(was[spot]), is: dliNumber(is[spot]) }));
+function dosesWords(stand: BenchStand, before: Effect, after: Effect, trayId: string | null) {
+  const [tray, was, is] = [trayIn(stand, trayId), resultIn(before, trayId), resultIn(after, trayId)];
+  if (!tray || !was || !is) return null;
+  const doses = SPOTS.map((spot) => ({ spot, was: doseWords(tray, was[spot]), is: doseWords(tray, is[spot]) }));
   return doses.some((d) => d.was !== d.is) ? doses : null;
 }
 
@@ -274,11 +282,12 @@ const mostHelped = (before: Effect, after: Effect): string | null =>
 /** Before and after, in the numbers that matter. */
 function Change({ stand, before, offer: { after, effort_min, toBuy }, worstTrayId, currency }: ChangeProps) {
   const money = after.costPerMonth - before.costPerMonth;
-  const ofWorst = dosesWords(before, after, worstTrayId);
+  const inRange = [percent(before.shareInBand), percent(after.shareInBand)];
+  const ofWorst = dosesWords(stand, before, after, worstTrayId);
   const otherId = ofWorst ? null : mostHelped(before, after);
   return (
     <dl className="flex flex-wrap gap-x-4 text-sm text-soft [&_dd]:inline [&_dd]:font-semibold [&_dd]:text-verdigris [&_div]:whitespace-nowrap [&_dt]:inline">
-      {(ofWorst ?? dosesWords(before, after, otherId))?.map(({ spot, was, is }, i) => (
+      {(ofWorst ?? dosesWords(stand, before, after, otherId))?.map(({ spot, was, is }, i) => (
         <div key={spot}>
           <dt>
             {i === 0 && otherId && `${trayNameIn(stand, otherId)}: `}
@@ -289,12 +298,14 @@ function Change({ stand, before, offer: { after, effort_min, toBuy }, worstTrayI
           </dd>
         </div>
       ))}
-      <div>
-        <dt>in range </dt>
-        <dd>
-          {percent(before.shareInBand)} → {percent(after.shareInBand)}
-        </dd>
-      </div>
+      {inRange[0] !== inRange[1] && (
+        <div>
+          <dt>in range </dt>
+          <dd>
+            {inRange[0]} → {inRange[1]}
+          </dd>
+        </div>
+      )}
       {Math.abs(money) >= 0.005 && (
         <div>
           {money > 0 ? '+' : '−'}
