@@ -15,7 +15,7 @@ import { Button } from '../parts/Button';
 import { useLampItems } from '../parts/useLampItems';
 import { LengthField } from '../parts/LengthField';
 import { Link } from '../parts/Link';
-import { MaybeNumberField } from '../parts/MaybeNumberField';
+import { MaybeWeightField } from '../parts/MaybeWeightField';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { Stepper } from '../parts/Stepper';
@@ -181,9 +181,8 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
             onChange={(deg) => change('tilt the lamp', () => ({ tilt: (deg * Math.PI) / 180 }))}
           />
           <TravelFields tier={t} fitting={fitting} lamp={lamp} change={change} />
-          <MaybeNumberField
+          <MaybeWeightField
             label="carries"
-            unit="kg"
             value={fitting.hanger.load}
             min={0}
             max={500}

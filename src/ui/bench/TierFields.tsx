@@ -12,6 +12,7 @@ import { FACE_WORDS } from '../check/surroundings';
 import { Button } from '../parts/Button';
 import { LengthField } from '../parts/LengthField';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
+import { MaybeWeightField } from '../parts/MaybeWeightField';
 import { NumberField } from '../parts/NumberField';
 import { SelectField } from '../parts/SelectField';
 import { ClockField } from '../hours/ClockField';
@@ -140,9 +141,8 @@ export const TierFields = memo(function TierFields({
             inputClassName="w-20"
             onChange={(notch) => change('change the notch spacing', (now) => ({ ...now, notch }))}
           />
-          <MaybeNumberField
+          <MaybeWeightField
             label="shelf carries"
-            unit="kg"
             value={tier.load}
             min={0}
             max={2000}

@@ -112,6 +112,11 @@ test.each<[Fault, string]>([
   ],
 ])('a mistake is said with how much: %j', (fault, words) => expect(faultWords(fault, rack, 'cm')).toContain(words));
 
+test('who has inches has pounds, and what is just too heavy does not read as what is carried', () => {
+  const fault = { why: 'hanger-overloaded', thingId: first!.lamps[0]!.fitting.id, weight: 2.01, load: 2 } as const;
+  expect(faultWords(fault, rack, 'in')).toContain('weighs 4.43 lb; what it hangs by carries 4.4 lb');
+});
+
 test('each stretch of a tier is shown in the band of the tray that stands there, and in one where all are alike', () => {
   const [leek, pea] = stretchesOf(first!, 'front', undefined);
   expect(leek!.from).toBe(0);

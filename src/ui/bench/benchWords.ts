@@ -5,6 +5,7 @@ import type { Among } from '@/core/site/stand/called';
 import type { Hanger, HangerKind } from '@/core/site/stand/Hanger';
 import type { Fitting } from '@/core/site/stand/Site';
 import { showLength, type LengthUnit } from '@/core/units/length';
+import { weightIn, weightUnit } from '@/core/units/weight';
 import type { Says } from '@/core/judge/verdict/standing';
 import { besideWords } from '../parts/besideWords';
 
@@ -112,7 +113,11 @@ export function faultWords(fault: Fault, stand: BenchStand, unit: LengthUnit): s
   const lamp = stand.tiers.flatMap((t) => t.lamps).find((l) => l.fitting.id === fault.thingId)?.lamp.name ?? 'The lamp';
   const tray = (id: string) => trayNameIn(stand, id);
   const cm = (v: number) => showLength(v, unit);
-  const kg = (v: number) => v.toFixed(1);
+  const weight = (v: number) => weightIn(v, unit).toFixed(1);
+  const [kg, against] = [
+    weightUnit(unit),
+    (v: number, most: number) => besideWords(weightIn(v, unit), weightIn(most, unit), (n) => n.toFixed(1)),
+  ];
   switch (fault.why) {
     case 'lamp-beyond-tier':
       return `${lamp} sticks out ${cm(fault.by)} past the tier. Turn it, move it in, or take a shorter one.`;
@@ -131,9 +136,9 @@ export function faultWords(fault: Fault, stand: BenchStand, unit: LengthUnit): s
     case 'plants-too-tall':
       return `${tray(fault.thingId)} grows ${cm(fault.by)} into the shelf above.`;
     case 'shelf-overloaded':
-      return `Watered, its trays weigh about ${besideWords(fault.weight, fault.load, kg)} kg; the shelf is stated to carry ${kg(fault.load)} kg.`;
+      return `Watered, its trays weigh about ${against(fault.weight, fault.load)} ${kg}; the shelf is stated to carry ${weight(fault.load)} ${kg}.`;
     case 'hanger-overloaded':
-      return `${lamp} weighs ${besideWords(fault.weight, fault.load, kg)} kg; what it hangs by carries ${kg(fault.load)} kg.`;
+      return `${lamp} weighs ${against(fault.weight, fault.load)} ${kg}; what it hangs by carries ${weight(fault.load)} ${kg}.`;
     case 'strip-overloaded':
       return `What is plugged in needs ${besideWords(fault.power, fault.allowed)} VA; the strip should carry at most ${Math.round(fault.allowed)} VA for hours on end. Follow local code; ask a licensed electrician.`;
   }

@@ -14,6 +14,7 @@ import type { Lamp } from '@/core/things/lamp/Lamp';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
+import { weightIn, weightUnit } from '@/core/units/weight';
 import { showMoney } from '@/core/units/money';
 import { changeSite } from '@/store/site/siteStore';
 import { useWorkedOut } from '../parts/useWorkedOut';
@@ -197,7 +198,7 @@ export function CompareLamps() {
                 'Power and heat, W',
                 'Energy a year',
                 `In ${years} years`,
-                'Weight, kg',
+                `Weight, ${weightUnit(lengthUnit)}`,
                 '',
               ].map((h) => (
                 <th key={h} className="py-2 pr-4 font-normal">
@@ -257,7 +258,7 @@ export function CompareLamps() {
                     <td className="py-2 pr-4 font-semibold whitespace-nowrap">
                       {spent ? money(spent.at(-1)!) : <span className="font-normal text-soft">type its price</span>}
                     </td>
-                    <td className="py-2 pr-4">{fit.weight.toFixed(1)}</td>
+                    <td className="py-2 pr-4">{weightIn(fit.weight, lengthUnit).toFixed(1)}</td>
                   </>
                 ) : (
                   <td className="py-2 pr-4 text-copper" colSpan={9}>

@@ -4,6 +4,7 @@ import { tables } from '@/core/things/tables/libraryTables';
 import { sparesOf } from '@/core/site/ownLamps/hangingOf';
 import type { Site } from '@/core/site/stand/Site';
 import { showLength } from '@/core/units/length';
+import { showWeight } from '@/core/units/weight';
 import { LampPortrait } from '../lamp/LampPortrait';
 import { Link } from '../parts/Link';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
@@ -71,7 +72,7 @@ function Figures({ lamp }: { lamp: Lamp }) {
       lamp.life_h > 0 ? `${numberWords(lamp.life_h)} h, then about ${Math.round(100 * lamp.maintenanceAtEnd)} % of its light` : 'not known',
     ],
     ['Nearest to leaves, for heat', showLength(lamp.heatClearance, lengthUnit)],
-    ['Weight', `${lamp.weight_kg} kg`],
+    ['Weight', showWeight(lamp.weight_kg, lengthUnit)],
     ['Size', `${showLength(lamp.length, lengthUnit)} × ${showLength(lamp.width, lengthUnit)}`],
     ['Rated for', `${lamp.locationRating} places`],
   ];

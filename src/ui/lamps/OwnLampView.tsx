@@ -15,6 +15,7 @@ import {
 } from '@/core/site/ownLamps/changeOwnLamps';
 import { DAMP_RATINGS, NOISES, type OwnLamp } from '@/core/site/lamp/OwnLamp';
 import type { Site } from '@/core/site/stand/Site';
+import { showWeight } from '@/core/units/weight';
 import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { ChoiceSheet } from '../bench/ChoiceSheet';
@@ -23,13 +24,14 @@ import { DayField } from '../parts/DayField';
 import { Link } from '../parts/Link';
 import { useLampItems } from '../parts/useLampItems';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
+import { MaybeWeightField } from '../parts/MaybeWeightField';
 import { SelectField } from '../parts/SelectField';
 import { TextField } from '../parts/TextField';
 import { UndoButtons } from '../parts/UndoButtons';
 import { datedWords } from '../season/dayWords';
 import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
-import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { ChannelFields } from './ChannelFields';
 import { DimmerFields } from './DimmerFields';
 import { knownOwnLamps } from './knownOwnLamps';
@@ -45,6 +47,7 @@ const CUPBOARD = 'cupboard';
 /** One lamp of the person's own: all that is known of it, what it still gives, and until when that will do. */
 export function OwnLampView({ id }: { id: string }) {
   const { sites } = useWorkspace();
+  const { lengthUnit } = useSettings();
   const router = useRouter();
   const today = useToday();
   const site = useSite((s) => s.site);
@@ -218,12 +221,11 @@ export function OwnLampView({ id }: { id: string }) {
               ]}
               onChange={(r) => set('change the damp rating', { rating: (r || null) as OwnLamp['rating'] })}
             />
-            <MaybeNumberField
-              label={`Weight (its kind: ${lamp.weight_kg} kg)`}
+            <MaybeWeightField
+              label={`Weight (its kind: ${showWeight(lamp.weight_kg, lengthUnit)})`}
               value={own.weight_kg}
               min={0.01}
               max={200}
-              unit="kg"
               inputClassName="w-20"
               onChange={(weight_kg) => set('change the weight', { weight_kg })}
             />

@@ -1,0 +1,31 @@
+import fc from 'fast-check';
+import { evenly } from '../../../test/evenly';
+import { readWeight, showWeight } from './weight';
+
+test.each([
+  ['25', 'cm', 25],
+  ['25', 'in', 11.33980925],
+  ['800 g', 'in', 0.8],
+  ['1,4 kg', 'cm', 1.4],
+  ['350 lbs', 'cm', 158.7573295],
+  ['½ lb', 'cm', 0.226796185],
+  ['12 oz.', 'cm', 0.3401942775],
+  ['2 pounds', 'in', 0.90718474],
+] as const)('%s beside %s is %d kg', (text, bare, kg) => {
+  const read = readWeight(text, bare, text.includes(',') ? ',' : '.');
+  expect(read.ok && read.value).toBeWithin(kg, { relative: 1e-9 });
+});
+
+test.each(['', 'heavy', '4 stone', '1.2.3 kg', '4 cm', 'kg'])('“%s” is no weight', (text) =>
+  expect(readWeight(text, 'cm')).toMatchObject({ ok: false, problems: [{ code: 'weight/not-a-weight' }] }),
+);
+
+test('what is shown is read back as what it was, to its three digits, whatever one’s units are', () => {
+  fc.assert(
+    fc.property(evenly(0.05, 900), fc.constantFrom('cm' as const, 'in' as const), (kg, unit) => {
+      const read = readWeight(showWeight(kg, unit), unit === 'cm' ? 'in' : 'cm');
+      expect(read.ok && read.value).toBeWithin(kg, { relative: 0.005 });
+    }),
+  );
+  expect([showWeight(1.4, 'cm'), showWeight(1.4, 'in'), showWeight(60, 'in')]).toEqual(['1.4 kg', '3.09 lb', '132 lb']);
+});

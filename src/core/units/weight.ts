@@ -1,0 +1,47 @@
+import type { LengthUnit } from './length';
+import type { Kilograms } from './quantities';
+import { plainFractions, readNumber, type DecimalSign } from './readNumber';
+import { fail, ok, type Result } from './result';
+
+/** Exact; international avoirdupois pound, 1959. */
+export const POUND: Kilograms = 0.45359237;
+
+const IN_KILOGRAMS: Readonly<Record<string, Kilograms>> = {
+  g: 0.001,
+  gram: 0.001,
+  kg: 1,
+  kilo: 1,
+  kilogram: 1,
+  oz: POUND / 16,
+  ounce: POUND / 16,
+  lb: POUND,
+  pound: POUND,
+};
+
+/**
+ * Reads a weight as people type it: `25`, `800 g`, `1,4 kg`, `350 lbs`, `1/2 lb`.
+ *
+ * @param bare     of a number without a unit: kilograms beside centimetres, pounds beside inches
+ * @param decimal  of the person's own place, as in `readNumber`
+ * @returns kilograms, of any sign; the caller knows its own range
+ */
+export function readWeight(text: string, bare: LengthUnit, decimal: DecimalSign = '.'): Result<Kilograms> {
+  const match = /^(.*?\d)\s*([a-z]*)\.?$/i.exec(plainFractions(text).trim());
+  const number = match && readNumber(match[1]!, decimal);
+  const unit = match?.[2]?.toLowerCase() ?? '';
+  const each = unit === '' ? IN_KILOGRAMS[weightUnit(bare)] : (IN_KILOGRAMS[unit] ?? IN_KILOGRAMS[unit.replace(/s$/, '')]);
+  return number === null || number === undefined || each === undefined
+    ? fail({ code: 'weight/not-a-weight', at: '', found: text })
+    : ok(number * each);
+}
+
+export const weightUnit = (unit: LengthUnit): 'kg' | 'lb' => (unit === 'in' ? 'lb' : 'kg');
+
+/** A weight in the unit that goes with one's lengths, as a number. */
+export const weightIn = (weight: Kilograms, unit: LengthUnit): number => (unit === 'in' ? weight / POUND : weight);
+
+/** A weight in words, to three digits, as fine as any scale in a household: `4.5 kg`, or `9.92 lb` beside inches. */
+export function showWeight(weight: Kilograms, unit: LengthUnit): string {
+  const value = weightIn(weight, unit);
+  return `${value < 100 ? Number(value.toPrecision(3)) : Math.round(value)} ${weightUnit(unit)}`;
+}
