@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { evenly } from '../../../test/evenly';
-import { litresIn, readVolume, showVolume } from './volume';
+import { litresIn, readVolume, showSmallVolume, showVolume } from './volume';
 
 test.each([
   ['4', 'cm', 4],
@@ -40,3 +40,6 @@ test('what is shown is read back as what it was, to its three digits', () => {
   ] as const)
     expect(litresIn(unit)! * n).toBeWithin(litresIn('gal')!, { relative: 1e-12 });
 });
+
+test('what a cell holds is told in millilitres or fluid ounces', () =>
+  expect([showSmallVolume(0.04, 'cm'), showSmallVolume(0.04, 'in')]).toEqual(['40 ml', '1.4 fl oz']));

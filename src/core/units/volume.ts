@@ -58,8 +58,16 @@ export function readVolume(text: string, bare: LengthUnit, decimal: DecimalSign 
     : ok(number * unit);
 }
 
+export const volumeUnit = (unit: LengthUnit): 'L' | 'US gal' => (unit === 'in' ? 'US gal' : 'L');
+
+/** A volume in the unit that goes with one's lengths, as a number. */
+export const volumeIn = (litres: Litres, unit: LengthUnit): number => (unit === 'in' ? litres / GALLON : litres);
+
 /** A volume in words: `4 L`, `0.25 L`, or `1.5 US gal` beside inches. */
-export const showVolume = (litres: Litres, unit: LengthUnit): string =>
-  unit === 'in' ? `${short(litres / GALLON)} US gal` : `${short(litres)} L`;
+export const showVolume = (litres: Litres, unit: LengthUnit): string => `${short(volumeIn(litres, unit))} ${volumeUnit(unit)}`;
+
+/** What a cell or a small pot holds: `40 ml`, or `1.4 fl oz` beside inches. */
+export const showSmallVolume = (litres: Litres, unit: LengthUnit): string =>
+  unit === 'in' ? `${(litres / IN_LITRES['fl oz']!).toFixed(1)} fl oz` : `${Math.round(litres * 1000)} ml`;
 
 const short = (v: number): string => String(Number(v.toPrecision(3)));

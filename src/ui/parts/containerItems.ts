@@ -1,5 +1,6 @@
 import { containerLibrary } from '@/core/things/container/containerLibrary';
 import { showLength, type LengthUnit } from '@/core/units/length';
+import { showSmallVolume } from '@/core/units/volume';
 import type { Metres } from '@/core/units/quantities';
 import type { SearchItem } from './SearchList';
 
@@ -21,7 +22,7 @@ export const containerItems = (unit: LengthUnit): readonly SearchItem[] =>
     name: c.name,
     detail:
       `${showLength(c.length, unit)} × ${showLength(c.width, unit)}` +
-      (c.pitch === null ? '' : `, plants ${showLength(c.pitch, unit)} apart, ${Math.round(c.volume_L * 1000)} ml each`),
+      (c.pitch === null ? '' : `, plants ${showLength(c.pitch, unit)} apart, ${showSmallVolume(c.volume_L, unit)} each`),
     words: [c.kind, c.typicalUse, KINDS[c.kind] ?? '', inchWords(c.length)],
     group: KINDS[c.kind] ?? c.kind,
   }));

@@ -2,10 +2,11 @@
 import { useMemo } from 'react';
 import { sowingList } from '@/core/plan/season/sowingList';
 import { tables } from '@/core/things/tables/libraryTables';
+import { volumeIn, volumeUnit } from '@/core/units/volume';
 import { Printer } from 'lucide-react';
 import { Button } from '../parts/Button';
 import { Link } from '../parts/Link';
-import { useSite, useToday } from '../shell/WorkspaceContext';
+import { useSettings, useSite, useToday } from '../shell/WorkspaceContext';
 import { dayWords } from './dayWords';
 import { SeasonEmpty } from './SeasonEmpty';
 import { containerName, containersName, nameOf } from './seasonWords';
@@ -16,11 +17,15 @@ const CELL = 'py-2 pr-2 md:pr-4';
 export function SowingListView() {
   const site = useSite((s) => s.site);
   const today = useToday();
+  const { lengthUnit } = useSettings();
   const { season } = site;
   const list = useMemo(() => (season ? sowingList(site, season, tables) : null), [site, season]);
   if (!season || !list) return <SeasonEmpty />;
   const rows = [...list.rows].sort((a, b) => a.sown - b.sown);
-  const litres = (l: number) => (l < 10 ? l.toFixed(1) : String(Math.round(l)));
+  const mix = (litres: number) => {
+    const volume = volumeIn(litres, lengthUnit);
+    return volume < 10 ? volume.toFixed(1) : String(Math.round(volume));
+  };
   const totals = new Map<string, number>();
   for (const r of rows) for (const c of r.containers) totals.set(c.containerId, (totals.get(c.containerId) ?? 0) + c.count);
   return (
@@ -44,7 +49,7 @@ export function SowingListView() {
           <table className="w-full text-left">
             <thead className="border-b border-line text-sm text-soft">
               <tr>
-                {['Sow on', 'Batch', 'Cells', 'Containers', 'Mix, L', 'Labels'].map((h) => (
+                {['Sow on', 'Batch', 'Cells', 'Containers', `Mix, ${volumeUnit(lengthUnit)}`, 'Labels'].map((h) => (
                   <th key={h} className={`${CELL} font-normal`}>
                     {h}
                   </th>
@@ -72,7 +77,7 @@ export function SowingListView() {
                         .map((c) => `${c.count} × ${c.count === 1 ? containerName(c.containerId) : containersName(c.containerId)}`)
                         .join(', then ')}
                     </td>
-                    <td className={`${CELL} whitespace-nowrap`}>{litres(r.containers.reduce((s, c) => s + c.compost_L, 0))}</td>
+                    <td className={`${CELL} whitespace-nowrap`}>{mix(r.containers.reduce((s, c) => s + c.compost_L, 0))}</td>
                     <td className={CELL}>{r.labels}</td>
                   </tr>
                 );
@@ -86,7 +91,7 @@ export function SowingListView() {
                 <td className={CELL}>
                   {[...totals].map(([id, n]) => `${n} × ${n === 1 ? containerName(id) : containersName(id)}`).join(', ')}
                 </td>
-                <td className={`${CELL} whitespace-nowrap`}>{litres(list.compost_L)}</td>
+                <td className={`${CELL} whitespace-nowrap`}>{mix(list.compost_L)}</td>
                 <td className={CELL}>{rows.reduce((s, r) => s + r.labels, 0)}</td>
               </tr>
             </tfoot>
