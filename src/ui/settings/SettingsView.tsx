@@ -57,7 +57,10 @@ export function SettingsView() {
       >
         <BeginAgain />
       </Line>
-      <Line title="Lengths" note="Weights and volumes go along: kilograms and litres, or pounds and US gallons. Typed lengths of the other kind are understood everywhere: 12in, 30 cm.">
+      <Line
+        title="Lengths"
+        note="Weights and volumes go along: kilograms and litres, or pounds and US gallons. Typed lengths of the other kind are understood everywhere: 12in, 30 cm."
+      >
         <Segments
           label="Lengths"
           value={now.lengthUnit}

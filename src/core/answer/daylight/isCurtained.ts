@@ -1,4 +1,4 @@
-import type { Site, Stand } from '../stand/Site';
+import type { Site, Stand } from '../../site/stand/Site';
 
 /** Whether a net curtain hangs already at the window that a stand is at. */
 export const isCurtained = ({ windows }: Pick<Site, 'windows'>, { window }: Pick<Stand, 'window'>): boolean =>
