@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { evenly } from '../../../test/evenly';
-import { readWeight, showWeight } from './weight';
+import { readWeight, showWeight, weightNumber } from './weight';
 
 test.each([
   ['25', 'cm', 25],
@@ -28,4 +28,12 @@ test('what is shown is read back as what it was, to its three digits, whatever o
     }),
   );
   expect([showWeight(1.4, 'cm'), showWeight(1.4, 'in'), showWeight(60, 'in')]).toEqual(['1.4 kg', '3.09 lb', '132 lb']);
+});
+
+test('a field shows what was typed, and what comes from the other system without a tail of digits', () => {
+  for (const typed of ['350', '2.25', '12.5']) {
+    const read = readWeight(typed, 'in');
+    expect(read.ok && weightNumber(read.value, 'in')).toBe(typed);
+  }
+  expect([weightNumber(60, 'in'), weightNumber(60, 'cm'), weightNumber(1.445, 'cm')]).toEqual(['132.3', '60', '1.445']);
 });

@@ -45,3 +45,10 @@ export function showWeight(weight: Kilograms, unit: LengthUnit): string {
   const value = weightIn(weight, unit);
   return `${value < 100 ? Number(value.toPrecision(3)) : Math.round(value)} ${weightUnit(unit)}`;
 }
+
+/** The number alone, as for a field that shows its unit beside it: kilograms to the gram, pounds to a tenth, few of them to a hundredth. */
+export function weightNumber(weight: Kilograms, unit: LengthUnit): string {
+  const value = weightIn(weight, unit);
+  const finest = unit === 'cm' ? 1000 : value < 10 ? 100 : 10;
+  return String(Math.round(value * finest) / finest);
+}

@@ -1,6 +1,6 @@
 'use client';
 import { ok } from '@/core/units/result';
-import { readWeight, showWeight, weightIn, weightUnit } from '@/core/units/weight';
+import { readWeight, showWeight, weightNumber, weightUnit } from '@/core/units/weight';
 import { useSettings } from '../shell/WorkspaceContext';
 import { decimalSign } from './decimalSign';
 import { TypedField } from './TypedField';
@@ -23,7 +23,7 @@ export function MaybeWeightField({ value, min, max, ...rest }: MaybeWeightFieldP
     <TypedField<number | null>
       {...rest}
       unit={weightUnit(lengthUnit)}
-      shown={value === null ? '' : String(Math.round(weightIn(value, lengthUnit) * 1000) / 1000)}
+      shown={value === null ? '' : weightNumber(value, lengthUnit)}
       read={(text) => (text.trim() ? readWeight(text, lengthUnit, decimalSign()) : ok(null))}
       refuse={(v) => (v !== null && (v < min || v > max) ? `Enter a weight between ${show(min)} and ${show(max)}.` : null)}
       hint="A weight, such as 25 kg or 50 lb, or nothing."
