@@ -58,6 +58,7 @@ export function readVolume(text: string, bare: LengthUnit, decimal: DecimalSign 
     : ok(number * unit);
 }
 
+/** The unit of volumes that goes with one's lengths. */
 export const volumeUnit = (unit: LengthUnit): 'L' | 'US gal' => (unit === 'in' ? 'US gal' : 'L');
 
 /** A volume in the unit that goes with one's lengths, as a number. */

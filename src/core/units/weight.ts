@@ -4,7 +4,7 @@ import { plainFractions, readNumber, type DecimalSign } from './readNumber';
 import { fail, ok, type Result } from './result';
 
 /** Exact; international avoirdupois pound, 1959. */
-export const POUND: Kilograms = 0.45359237;
+const POUND: Kilograms = 0.45359237;
 
 const IN_KILOGRAMS: Readonly<Record<string, Kilograms>> = {
   g: 0.001,
@@ -35,6 +35,7 @@ export function readWeight(text: string, bare: LengthUnit, decimal: DecimalSign 
     : ok(number * each);
 }
 
+/** The unit of weights that goes with one's lengths. */
 export const weightUnit = (unit: LengthUnit): 'kg' | 'lb' => (unit === 'in' ? 'lb' : 'kg');
 
 /** A weight in the unit that goes with one's lengths, as a number. */

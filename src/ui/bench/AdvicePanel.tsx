@@ -8,7 +8,7 @@ import { applyOnStand } from '@/store/bench/applyOnStand';
 import { habitsOf, type Habit } from '@/core/plan/advice/habitsOf';
 import { traysIn, type Scope } from '@/core/plan/advice/movesFor';
 import { runningWith } from '@/core/plan/trial/runningWith';
-import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
+import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { showMoney } from '@/core/units/money';
 import { trialStore } from '@/store/bench/trialStore';
 import { changeSite, undo } from '@/store/site/siteStore';
@@ -16,11 +16,11 @@ import { Button } from '../parts/Button';
 import { Segments } from '../parts/Segments';
 import { focusOn, usePageActions } from '../shell/pageActions';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { dliAgainst } from '../drawing/lightWords';
 import { percent, SPOT_WORDS } from '../verdict/words';
 import { say } from '../shell/toastStore';
 import { inTrialWords } from '../today/inTrialWords';
 import { KEEPS_POSITIONS, trayName, trayNameIn } from './benchWords';
+import { doseWords, toldDoses, trayIn } from './offerDoses';
 import { movesWords } from './moveWords';
 import { useAdviceSearch } from './useAdviceSearch';
 import { useBenchLight, useBenchLook } from './useBench';
@@ -78,7 +78,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
   };
   const running = runningWith(site, traysIn(stand, scope), today);
   const worst = trayIn(stand, current?.worstTrayId ?? null);
-  const worstNow = current && resultIn(current.before, current.worstTrayId);
+  const worstNow = current?.before.results.find((r) => r.trayId === current.worstTrayId);
   if (tier.trays.length === 0 || tier.lamps.length === 0) return null;
   return (
     <section aria-labelledby="advice" className="space-y-2">
@@ -191,11 +191,6 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
   );
 }
 
-/** A dose of a tray beside the range that it should be in. */
-const doseWords = ({ stage }: Pick<BenchTray, 'stage'>, dli: number): string => dliAgainst(dli, stage.dliMin, stage.dliMax);
-
-const trayIn = (stand: BenchStand, trayId: string | null) => stand.tiers.flatMap((t) => t.trays).find((y) => y.tray.id === trayId);
-
 /** What would help when it is done every few days rather than once. */
 function Habits({ stand, habits }: { stand: BenchStand; habits: readonly Habit[] }) {
   if (habits.length === 0) return null;
@@ -248,49 +243,26 @@ function fraction(share: number): string {
   return percent(share);
 }
 
-const resultIn = ({ results }: Effect, trayId: string | null) => results.find((r) => r.trayId === trayId);
-
 interface ChangeProps {
   readonly stand: BenchStand;
   readonly before: Effect;
   readonly offer: Offer;
-  /** The tray whose doses are told, where they change. */
+  /** The tray whose doses are told above the offers. */
   readonly worstTrayId: string | null;
   readonly currency: string;
 }
-
-const SPOTS = ['weakest', 'strongest'] as const;
-
-/** What a tray gets before and after, as it is told; null where it stays as it is. */
-function dosesWords(stand: BenchStand, before: Effect, after: Effect, trayId: string | null) {
-  const [tray, was, is] = [trayIn(stand, trayId), resultIn(before, trayId), resultIn(after, trayId)];
-  if (!tray || !was || !is) return null;
-  const doses = SPOTS.map((spot) => ({ spot, was: doseWords(tray, was[spot]), is: doseWords(tray, is[spot]) }));
-  return doses.some((d) => d.was !== d.is) ? doses : null;
-}
-
-/** The tray that is helped most. */
-const mostHelped = (before: Effect, after: Effect): string | null =>
-  after.results.reduce<{ id: string | null; gain: number }>(
-    (most, r) => {
-      const gain = (resultIn(before, r.trayId)?.loss ?? 0) - r.loss;
-      return gain > most.gain ? { id: r.trayId, gain } : most;
-    },
-    { id: null, gain: 0 },
-  ).id;
 
 /** Before and after, in the numbers that matter. */
 function Change({ stand, before, offer: { after, effort_min, toBuy }, worstTrayId, currency }: ChangeProps) {
   const money = after.costPerMonth - before.costPerMonth;
   const inRange = [percent(before.shareInBand), percent(after.shareInBand)];
-  const ofWorst = dosesWords(stand, before, after, worstTrayId);
-  const otherId = ofWorst ? null : mostHelped(before, after);
+  const told = toldDoses(stand, before, after, worstTrayId);
   return (
     <dl className="flex flex-wrap gap-x-4 text-sm text-soft [&_dd]:inline [&_dd]:font-semibold [&_dd]:text-verdigris [&_div]:whitespace-nowrap [&_dt]:inline">
-      {(ofWorst ?? dosesWords(stand, before, after, otherId))?.map(({ spot, was, is }, i) => (
+      {told?.doses.map(({ spot, was, is }, i) => (
         <div key={spot}>
           <dt>
-            {i === 0 && otherId && `${trayNameIn(stand, otherId)}: `}
+            {i === 0 && told.trayId !== worstTrayId && `${trayNameIn(stand, told.trayId)}: `}
             {SPOT_WORDS[spot]}{' '}
           </dt>
           <dd>

@@ -10,6 +10,7 @@ import { judgeOf, type Judge, type Tried } from './judgeOf';
 import { aboutOf, idOf, isStructural, kindOf, type Move } from './Move';
 import { hoursOf, liftsOf, movesFor } from './movesFor';
 import { effortOf, isToBuy, troubleOf } from './trouble';
+import { withoutIdleMoves, WORTH } from './withoutIdleMoves';
 
 /** One to four moves, and what they would do, as the engine has it. */
 export interface Offer {
@@ -44,10 +45,6 @@ export type Progress = (judged: number) => boolean | Promise<boolean>;
 /** Called off by the person; known by its message, since errors lose their class between threads. */
 export const CALLED_OFF = 'called off';
 
-/** How much better something must be to be worth the words. */
-const WORTH = 0.02;
-/** So much of what a part of some moves leaves wrong the rest of them has to mend. */
-const PART_OF_REST = 0.1; // our choice
 /** So many of the best are put together by twos, and so many are worked out by the engine. */
 const KEPT = 8;
 const PARTNERS = 14;
@@ -177,16 +174,6 @@ function spreadOut(tried: readonly Tried[], most: number): Tried[] {
     if (out.length === most) break;
   }
   return out;
-}
-
-/** Without those of which a part does about as well: each move is worth its words only where it takes away some of what the others leave wrong. */
-function withoutIdleMoves<T extends Pick<Offer, 'moves'>>(offers: readonly T[], lossOf: (offer: T) => number): readonly T[] {
-  const doesAsWell = (part: T, whole: T) => lossOf(part) - lossOf(whole) <= Math.max(WORTH, PART_OF_REST * lossOf(part));
-  return offers.filter((whole) => {
-    const kinds = new Set(whole.moves.map(kindOf));
-    const isPart = ({ moves }: T) => moves.length < whole.moves.length && moves.every((m) => kinds.has(kindOf(m)));
-    return !offers.some((o) => isPart(o) && doesAsWell(o, whole));
-  });
 }
 
 /** The best of each make-up, simple ones among them. */

@@ -141,7 +141,7 @@ interface Stretch {
 }
 
 /** A quick look is never off by more; where it says so the light is all but even. */
-const MOST_STRETCH = 1.5;
+const MOST_STRETCH = 1.5; // our choice
 
 function stretchOf(quick: LightSpread, engine: LightSpread): Stretch {
   const times = (is: Ppfd, looks: Ppfd) => (looks > 0 ? Math.min(MOST_STRETCH, Math.max(1 / MOST_STRETCH, is / looks)) : 1);
