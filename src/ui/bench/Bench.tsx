@@ -4,9 +4,8 @@ import { DndContext, DragOverlay, PointerSensor, useSensor, useSensors, type Dra
 import { useEffect, useState } from 'react';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
-import { isCovered } from '@/core/answer/stand/isCovered';
+import { roofOf } from '@/core/answer/stand/roofOf';
 import { addFitting, addTray, freePlace } from '@/core/site/stand/change';
-import { LAMP_HEADROOM } from '@/core/site/stand/Enclosure';
 import { newId } from '@/store/names/newId';
 import { Button } from '../parts/Button';
 import { useSite, useWorkspace } from '../shell/WorkspaceContext';
@@ -55,8 +54,7 @@ function OnTheBench({ stand }: { stand: BenchStand }) {
     if (thing.kind === 'lamp') {
       const lamp = lamps.find((l) => l.id === thing.id) ?? tables.lamp(thing.id)!;
       const canopy = on.trays.length > 0 ? Math.max(...on.trays.map((y) => y.canopy)) : 0.1;
-      const roof = isCovered(on) ? t.enclosure.height - LAMP_HEADROOM : Infinity;
-      const face = on.lamps[0]?.fitting.face ?? Math.min(roof, Math.max(canopy + clearanceOf(lamp), canopy + 0.15));
+      const face = on.lamps[0]?.fitting.face ?? Math.min(roofOf(on), Math.max(canopy + clearanceOf(lamp), canopy + 0.15));
       const id = newId();
       commands.change(
         'hang a lamp',

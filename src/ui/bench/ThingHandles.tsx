@@ -2,7 +2,7 @@
 import clsx from 'clsx';
 import type { BenchLamp, BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { carry, changeFittings, changeTrays, type Change } from '@/core/site/stand/change';
-import { LAMP_HEADROOM } from '@/core/site/stand/Enclosure';
+import { roofOf } from '@/core/answer/stand/roofOf';
 import { footOf } from '@/core/site/stand/canopy';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
 import { topOfFaceOf } from '@/core/site/stand/poseOf';
@@ -127,7 +127,7 @@ export function ThingHandles({
           .flatMap((s) => s.tiers)
           .find((t) => held.ids.some((id) => [...t.fittings, ...t.trays].some((g) => g.id === id)));
         const moved = there && there.id !== target.tier.id ? carry(held.ids, target.tier.id)(site) : site;
-        const roof = target.tier.enclosure.faces.ceiling === 'open' ? Infinity : target.tier.enclosure.height - LAMP_HEADROOM;
+        const roof = roofOf(target);
         return changeTrays(
           target.tier.id,
           held.ids,

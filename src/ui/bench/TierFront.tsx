@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { BenchTier } from '@/core/answer/stand/benchStand';
 import { footOf, rimOf } from '@/core/site/stand/canopy';
-import { isCovered } from '@/core/answer/stand/isCovered';
+import { isCovered } from '@/core/answer/stand/roofOf';
 import { outlineOf, outlineOfFitting, plantAreaOf } from '@/core/site/stand/footprint';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { riseOf, topOfFaceOf } from '@/core/site/stand/poseOf';

@@ -13,7 +13,7 @@ import { Button } from '../parts/Button';
 import { PictureButtons } from '../parts/PictureButtons';
 import { MapShowsChoice } from '../parts/MapShowsChoice';
 import { Segments } from '../parts/Segments';
-import { isCurtained } from '@/core/answer/daylight/isCurtained';
+import { isCurtained } from '@/core/answer/daylight/windowOf';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { DliKey } from '../verdict/DliKey';
 import { DliScale } from '../verdict/DliScale';

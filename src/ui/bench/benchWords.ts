@@ -1,6 +1,6 @@
 import type { Fault } from '@/core/answer/faults/faults';
 import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
-import { isCovered } from '@/core/answer/stand/isCovered';
+import { isCovered } from '@/core/answer/stand/roofOf';
 import type { Among } from '@/core/site/stand/called';
 import type { Hanger, HangerKind } from '@/core/site/stand/Hanger';
 import type { Fitting } from '@/core/site/stand/Site';

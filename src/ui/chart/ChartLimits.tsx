@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import type { ChartLimit, HangChart } from '@/core/plan/hang/HangChart';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
-import { isCurtained } from '@/core/answer/daylight/isCurtained';
+import { isCurtained } from '@/core/answer/daylight/windowOf';
 import { trayName } from '../bench/benchWords';
 import { Button } from '../parts/Button';
 import { joined } from '../parts/joined';

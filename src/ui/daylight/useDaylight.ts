@@ -2,7 +2,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import { askedTier } from '@/core/answer/bench/questionOfStand';
 import { tallerBeside } from '@/core/site/stand/tallerBeside';
-import { askedOfPoint, windowOf, type SillAsked } from '@/core/answer/daylight/sillsOf';
+import { askedOfPoint, type SillAsked } from '@/core/answer/daylight/sillsOf';
+import { windowOf } from '@/core/answer/daylight/windowOf';
 import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import type { BenchAnswer } from '@/core/answer/bench/BenchQuestion';
 import type { DaylightAnswer, DaylightQuestion } from '@/core/plan/daylight/daylightYear';

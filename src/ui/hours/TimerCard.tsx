@@ -8,7 +8,7 @@ import { photoperiodOf } from '@/core/judge/dli/LightDay';
 import { setTimes } from '@/core/site/stand/change';
 import { powerOf, servedBy, type StandTimer } from '@/core/plan/timer/servedBy';
 import { resultsOn, solveTimer, type TimerRules } from '@/core/plan/timer/solveTimer';
-import { isCurtained } from '@/core/answer/daylight/isCurtained';
+import { isCurtained } from '@/core/answer/daylight/windowOf';
 import { MINUTES_PER_DAY, showHours } from '@/core/units/clock';
 import { litBetween, offAt } from '@/core/units/LitTimes';
 import { showMoney } from '@/core/units/money';

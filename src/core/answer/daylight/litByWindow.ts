@@ -15,7 +15,8 @@ import type { Metres, Share } from '../../units/quantities';
 import type { Day } from '../../units/day';
 import { correctionOf } from './correctionOf';
 import { daylightAt, daylightOfAll, dimmedDaylight, skyOfDay, type SkyOfDay } from './daylightAt';
-import { askedOfPoint, baseOf, sillFrom, windowOf } from './sillsOf';
+import { askedOfPoint, baseOf, passedAbove, sillFrom } from './sillsOf';
+import { windowOf } from './windowOf';
 
 /** Height over the floor of a tier at which light is asked for where no plant stands yet, m. */
 const WHERE_LEAVES_WOULD_BE = 0.1;
@@ -74,7 +75,7 @@ export function litByWindow(site: Site, day: Day, tables: Pick<Tables, 'crop'>, 
   }
 
   function sunsOf(stand: Stand, tier: Tier, window: Window): Suns {
-    const around = [stand.kind, tier.enclosure, tier.width, tier.depth, baseOf(stand, tier.id)];
+    const around = [stand.kind, tier.enclosure, tier.width, tier.depth, baseOf(stand, tier.id), passedAbove(stand, tier)];
     const canopies = tier.trays.map((tray) => LEVEL * Math.round(canopyOfTray(site, tray, tables) / LEVEL));
     const places = tier.trays.flatMap((y, i) => [
       y.id,

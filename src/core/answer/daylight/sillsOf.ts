@@ -5,9 +5,10 @@ import type { Site, Stand, Tier } from '../../site/stand/Site';
 import type { AtWindow, Window } from '../../site/window/Window';
 import { materialOf } from '../../things/material/materialLibrary';
 import type { Place } from '../../sky/outdoors/outdoorsAt';
-import type { Metres } from '../../units/quantities';
+import type { Metres, Share } from '../../units/quantities';
 import { correctionOf, withRaise } from './correctionOf';
 import { NEAREST_PANE, sillAsBuilt, type BeforeWindow } from './sillAsBuilt';
+import { windowOf } from './windowOf';
 
 /** What lets more through than this does not hide the sky. */
 const SEE_THROUGH = 0.5;
@@ -21,9 +22,12 @@ export function askedAt(window: Window, at: BeforeWindow, place: Place | null): 
 /** The same, made ready. */
 export const sillAt = (window: Window, at: BeforeWindow, place: Place | null = null): Sill => sillFrom(askedAt(window, at, place));
 
-/** The window that a stand is at. */
-export const windowOf = (site: Pick<Site, 'windows'>, { window }: Pick<Stand, 'window'>): Window | undefined =>
-  window ? site.windows.find((w) => w.id === window.windowId) : undefined;
+/** How much of the sky's light comes through what is above a tier: its own lid, and the floor of the next tier, Share. */
+export function passedAbove(stand: Pick<Stand, 'tiers'>, tier: Tier): Share {
+  const above = stand.tiers[stand.tiers.findIndex((t) => t.id === tier.id) - 1];
+  const through = (material: string) => materialOf(material).transmittance;
+  return Math.min(through(tier.enclosure.faces.ceiling), above ? through(above.enclosure.faces.floor) : 1);
+}
 
 /** How a step on a tier looks to who looks out of its window: towards the glass, and to the right. */
 function seenFrom(side: AtWindow['side'], dx: Metres, dy: Metres): { readonly out: Metres; readonly right: Metres } {
@@ -97,7 +101,7 @@ export function askedOfPoint(
   if (!window || !stand.window) return null;
   const { faces, height } = tier.enclosure;
   const at = beforeWindow(stand.window, tier, baseOf(stand, tier.id), point);
-  const roofed = materialOf(faces.ceiling).transmittance < SEE_THROUGH;
+  const roofed = passedAbove(stand, tier) < SEE_THROUGH;
   const away = Math.max(NEAREST_PANE, at.depth - stand.window.gap);
   // The clear side of a sill is the window itself.
   const side = stand.kind === 'sill' && faces[stand.window.side] === 'clear' ? 1 : materialOf(faces[stand.window.side]).transmittance;

@@ -307,3 +307,24 @@ test('two trays that change places at the window share what falls on both places
   expect(habit.weakest.after).toBeWithin(Math.min(...shared), { relative: 1e-6 });
   expect(habit.strongest.after).toBeWithin(Math.max(...shared), { relative: 1e-6 });
 });
+
+test('the next tier takes the high sky like a lid of its own does, though its tier below is stated as open; wire does not', () => {
+  const of = (t: Tier, faces: Partial<Tier['enclosure']['faces']>): Tier => ({
+    ...t,
+    enclosure: { ...t.enclosure, faces: { ...t.enclosure.faces, ...faces } },
+  });
+  /** The daylight of the tray behind, below a tier on a floor of this, or below none, with a lid of its own. */
+  const under = (floor: string | null, ceiling: string) => {
+    const site = shelf();
+    const [tier] = site.stands[0]!.tiers;
+    const above = floor === null ? [] : [of({ ...tier!, id: 'above', trays: [] }, { floor })];
+    const stands = [{ ...site.stands[0]!, tiers: [...above, of(tier!, { ceiling })] }];
+    const lit = litByWindow({ ...site, stands }, DAY, tables).stands[0]!.tiers.at(-1)!;
+    return daylightOfTray(lit, lit.trays[1]!)!.dli;
+  };
+  const open = under(null, 'open');
+  const lid = under(null, 'pale-wood');
+  expect(lid).toBeLessThan(0.995 * open);
+  expect(under('pale-wood', 'open')).toBeWithin(lid, { relative: 1e-9 });
+  expect(under('wire', 'open')).toBeWithin(open, { relative: 1e-9 });
+});

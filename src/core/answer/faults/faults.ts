@@ -3,9 +3,8 @@ import { clearanceOf } from '../../things/lamp/clearanceOf';
 import { apparentPowerOf, apparentPowerOfThing } from '../power/apparentPower';
 import { CONTINUOUS_SHARE } from '../power/loadsOf';
 import type { Kilograms, Metres, VoltAmperes } from '../../units/quantities';
-import { LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import type { BenchLamp, BenchStand, BenchTier, BenchTray } from '../stand/benchStand';
-import { isCovered } from '../stand/isCovered';
+import { isCovered, roofOf } from '../stand/roofOf';
 import { outlineOf } from '../../site/stand/footprint';
 
 /** A mistake in how a stand is set up, named while it is made. `thingId` is the lamp, tray or tier it is about. */
@@ -104,10 +103,8 @@ function lampFaults(t: BenchTier, { fitting, lamp }: BenchLamp): Fault[] {
   const past = (name: 'left' | 'right' | 'front' | 'back', by: Metres) => (walled(name) || by > OVERHANG ? by : 0);
   const beyond = Math.max(past('left', -r.x0), past('right', r.x1 - tier.width), past('front', -r.y0), past('back', r.y1 - tier.depth));
   if (beyond > TOLERANCE) faults.push({ why: 'lamp-beyond-tier', thingId: fitting.id, by: beyond });
-  const { height } = tier.enclosure;
-  const topOfFace = topOfFaceOf(fitting, lamp);
-  if (isCovered(t) && topOfFace > height - LAMP_HEADROOM + TOLERANCE)
-    faults.push({ why: 'lamp-in-shelf', thingId: fitting.id, by: topOfFace - (height - LAMP_HEADROOM) });
+  const tooHigh = topOfFaceOf(fitting, lamp) - roofOf(t);
+  if (tooHigh > TOLERANCE) faults.push({ why: 'lamp-in-shelf', thingId: fitting.id, by: tooHigh });
   const least = clearanceOf(lamp);
   for (const { tray, canopy, plantHeight, leaves: o } of t.trays) {
     const [dx, dy] = [gap(r.x0, r.x1, o.x0, o.x1), gap(r.y0, r.y1, o.y0, o.y1)];

@@ -1,4 +1,4 @@
-import { lookUpTier } from '../../answer/stand/benchStand';
+import { tierAlone } from '../../answer/stand/benchStand';
 import { cropOf } from '../../site/crop/cropOf';
 import { growthOf } from '../../site/growth/growthOf';
 import { plantedAreaOf } from '../../site/stand/footprint';
@@ -37,7 +37,7 @@ function drawnADay(site: Site, batchId: string, tables: Tables) {
   if (places.length === 0) return null;
   const sum = { trays: places.length, kWh: 0, cost: 0, area_m2: 0 };
   for (const { tier, tray } of places) {
-    const { lamps, timer } = lookUpTier(site, { ...tier, trays: [] }, tables, { number: 1, x: 0, z: 0 });
+    const { lamps, timer } = tierAlone(site, { ...tier, trays: [] }, tables);
     const run = runOf(site, drawOf({ lamps }), timer);
     const share = shareOfTier(tier, tray);
     sum.kWh += share * run.kWh;

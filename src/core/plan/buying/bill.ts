@@ -1,6 +1,6 @@
 import type { LitTimes } from '../../units/LitTimes';
 import { drawOf } from '../../answer/power/drawOf';
-import { lampOf, lookUpTier, type BenchTier } from '../../answer/stand/benchStand';
+import { lampOf, tierAlone, type BenchTier } from '../../answer/stand/benchStand';
 import { costADay, DAYS_PER_MONTH, type Tariff } from '../../judge/cost/pricesOf';
 import { shelfStands } from '../../site/stand/shelfStands';
 import type { Site, Stand } from '../../site/stand/Site';
@@ -42,7 +42,7 @@ export function billOfStand(site: Site, stand: Stand, tables: Tables): BillLine[
   const runs = (power: Watts, timerId: string | null) => runOf(site, power, site.timers.find((p) => p.id === timerId) ?? null);
   return [
     ...stand.tiers.flatMap((tier) => {
-      const { lamps } = lookUpTier(site, { ...tier, trays: [] }, tables, { number: 1, x: 0, z: 0 });
+      const { lamps } = tierAlone(site, { ...tier, trays: [] }, tables);
       return [...new Set(tier.fittings.map((f) => f.lampId))].map((id): BillLine => {
         const mine = lamps.filter((l) => l.fitting.lampId === id);
         const power = drawOf({ lamps: mine });

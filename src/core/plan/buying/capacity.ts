@@ -1,5 +1,5 @@
 import { createCache, type Cache } from '../../light/scene/Cache';
-import { lookUpTier } from '../../answer/stand/benchStand';
+import { tierAlone } from '../../answer/stand/benchStand';
 import { sparesOf } from '../../site/ownLamps/hangingOf';
 import { shelfStands } from '../../site/stand/shelfStands';
 import type { Site, Tier } from '../../site/stand/Site';
@@ -73,7 +73,7 @@ export function capacityOf({ site, crops }: CapacityAsked, tables: Tables): Tier
 }
 
 function carryHere(site: Site, tier: Tier, tables: Tables, cache: Cache): TierCarry {
-  return carryOf(lookUpTier(site, { ...tier, trays: [] }, tables, { number: 1, x: 0, z: 0 }), cache);
+  return carryOf(tierAlone(site, { ...tier, trays: [] }, tables), cache);
 }
 
 /** So much more light is wanted for plants on a tier. */

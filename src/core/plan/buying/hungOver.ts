@@ -1,4 +1,4 @@
-import { lampOf, lookUpTier } from '../../answer/stand/benchStand';
+import { lampOf, tierAlone } from '../../answer/stand/benchStand';
 import type { Cache } from '../../light/scene/Cache';
 import { LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { faceSizeOf } from '../../site/stand/footprint';
@@ -28,5 +28,5 @@ export function hungOver(site: Site, tier: Tier, lamps: readonly TriedLamp[], ta
   });
   const isOfItsOwn = lamps.some((l) => typeof l !== 'string');
   const bare = { ...tier, fittings, trays: [], ...(isOfItsOwn ? {} : { readings: [], fits: [] }) };
-  return carryOf(lookUpTier(site, bare, tables, { number: 1, x: 0, z: 0 }), cache);
+  return carryOf(tierAlone(site, bare, tables), cache);
 }

@@ -1,7 +1,7 @@
 import { answerBench } from '../../answer/bench/answerBench';
 import { questionOfStand } from '../../answer/bench/questionOfStand';
 import { benchStandOf } from '../../answer/stand/benchStand';
-import { isCovered } from '../../answer/stand/isCovered';
+import { isCovered } from '../../answer/stand/roofOf';
 import { photoperiodOf } from '../../judge/dli/LightDay';
 import { MOL_SECONDS } from '../../judge/dli/dli';
 import { createCache } from '../../light/scene/Cache';

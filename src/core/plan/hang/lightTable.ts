@@ -8,8 +8,7 @@ import { throughCover } from '../../things/container/coverLibrary';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
 import type { Metres } from '../../units/quantities';
 import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
-import { isCovered } from '../../answer/stand/isCovered';
-import { LAMP_HEADROOM } from '../../site/stand/Enclosure';
+import { roofOf } from '../../answer/stand/roofOf';
 import { bodyOutlineOf, topOfFaceOf } from '../../site/stand/poseOf';
 import { plantAreaOf } from '../../site/stand/footprint';
 import { NINE_AMONG_POINTS } from '../../site/stand/nineSpots';
@@ -85,7 +84,7 @@ export function lightTableOf(
   const faces = t.lamps.map((l) => l.fitting.face);
   const step = Math.max(0, ...movable.map((l) => l.fitting.hanger.step));
   const tallest = Math.max(0, ...[...canopies.values()].map((c) => c.high));
-  const roof = isCovered(t) ? t.tier.enclosure.height - LAMP_HEADROOM : Math.max(OPEN_HEIGHT, tallest + OVER_LEAVES, ...faces);
+  const roof = Number.isFinite(roofOf(t)) ? roofOf(t) : Math.max(OPEN_HEIGHT, tallest + OVER_LEAVES, ...faces);
   const highest =
     movable.length > 0 ? Math.max(0, Math.min(REACH, roof - Math.max(...movable.map((l) => topOfFaceOf(l.fitting, l.lamp))))) : 0;
   const lowest = movable.length > 0 ? -Math.max(0, Math.min(REACH, Math.min(...movable.map((l) => l.fitting.face)) - 0.05)) : 0;

@@ -1,13 +1,12 @@
 import { sceneOfTier } from '../../answer/bench/benchScene';
 import { askedTier } from '../../answer/bench/questionOfStand';
 import type { BenchTier } from '../../answer/stand/benchStand';
-import { isCovered } from '../../answer/stand/isCovered';
+import { roofOf } from '../../answer/stand/roofOf';
 import { MOL_SECONDS } from '../../judge/dli/dli';
 import { daylightDli, usualPeakOf } from '../../judge/dli/LightDay';
 import { withCrowdedFloor } from '../../light/room/crowdedFloor';
 import { lightFieldOf } from '../../light/scene/LightField';
 import { createCache, type Cache } from '../../light/scene/Cache';
-import { LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { topOfFaceOf } from '../../site/stand/poseOf';
 import { roomOf } from '../../site/stand/roomOf';
 import { CANOPY_REFLECTANCE } from '../../things/material/materialLibrary';
@@ -50,6 +49,11 @@ const LOWEST_TOPS: Metres = 0.06;
 /** Lamps over an open bench are hung no higher than this, m. */
 const OPEN_HEIGHT: Metres = 1.2;
 const INSET: Metres = 0.02;
+/** Leaf tops are no lower than this. */
+const ABOVE_FLOOR: Metres = 0.001;
+
+const lifted = (t: BenchTier, by: Metres): BenchTier =>
+  by === 0 ? t : { ...t, lamps: t.lamps.map((l) => ({ ...l, fitting: { ...l.fitting, face: l.fitting.face + by } })) };
 
 /**
  * What the lamps of a tier give over its places while flats stand on all of them, from as near as is allowed to as far as they can be hung.
@@ -59,7 +63,7 @@ export function carryOf(t: BenchTier, cache: Cache = createCache()): TierCarry {
   const rects = flatsOn(t.tier.width, t.tier.depth);
   const faces = t.lamps.map((l) => l.fitting.face);
   const isFixed = t.lamps.some((l) => l.fitting.hanger.kind === 'fixed');
-  const roof = isCovered(t) ? t.tier.enclosure.height - LAMP_HEADROOM : Math.max(OPEN_HEIGHT, ...faces);
+  const roof = Number.isFinite(roofOf(t)) ? roofOf(t) : Math.max(OPEN_HEIGHT, ...faces);
   const lowestFace = Math.min(...faces);
   const highest = isFixed
     ? lowestFace
@@ -73,14 +77,16 @@ export function carryOf(t: BenchTier, cache: Cache = createCache()): TierCarry {
     daylightPeak: t.day.daylight && t.day.daylight.dli > 0 ? usualPeakOf(t.day.daylight) : 0,
   };
   if (t.lamps.length === 0 || rects.length === 0) return { ...base, power: 0, at: [] };
-  const { lamps } = askedTier(t);
   const empty = roomOf({ ...t.tier, trays: [] }, [], t.known.fit?.sides?.reflectances);
   const covered = rects.reduce((sum, r) => sum + (r.x1 - r.x0) * (r.y1 - r.y0), 0) / (t.tier.width * t.tier.depth);
   const edge = rects.reduce((sum, r) => sum + 2 * (r.x1 - r.x0 + r.y1 - r.y0), 0);
-  /** With flats on all of its places, their leaf tops so high. */
-  const fullTo = (height: Metres) =>
+  /** With flats on all of its places, their leaf tops so high, and the lamps so much higher than now. */
+  const fullTo = (height: Metres, lift: Metres) =>
     lightFieldOf(
-      sceneOfTier({ lamps, room: empty && withCrowdedFloor(empty, { height, covered, edge, reflectance: CANOPY_REFLECTANCE }) }),
+      sceneOfTier({
+        lamps: askedTier(lifted(t, lift)).lamps,
+        room: empty && withCrowdedFloor(empty, { height, covered, edge, reflectance: CANOPY_REFLECTANCE }),
+      }),
       cache,
     );
   const points = rects.map((r) => {
@@ -90,10 +96,12 @@ export function carryOf(t: BenchTier, cache: Cache = createCache()): TierCarry {
     );
   });
   const at = FARTHER.map((more) => nearest + more)
-    .filter((d, i) => (i === 0 || highest - d >= LOWEST_TOPS) && lowestFace - d > 0.001)
+    .filter((d, i) => (i === 0 || highest - d >= LOWEST_TOPS) && highest - d > ABOVE_FLOOR)
     .map((distance): CarryAt => {
-      const tops = lowestFace - distance;
-      const field = fullTo(tops);
+      // Lamps that hang low now are hung higher for what has to be farther from them.
+      const lift = lowestFace - distance > ABOVE_FLOOR ? 0 : Math.min(highest, distance + LOWEST_TOPS) - lowestFace;
+      const tops = lowestFace + lift - distance;
+      const field = fullTo(tops, lift);
       const lit = points.map((place) => place.map(([x, y]) => field.ppfdAt(x, y, tops)));
       const means = lit.map((place) => place.reduce((a, b) => a + b, 0) / place.length);
       return {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { freshSeason, joinPlanned, movedToYear, shiftPlanned, splitPlanned } from '../../site/stand/changeSeason';
 import type { PlannedBatch, SeasonPlan } from '../../site/season/SeasonPlan';
 import { BARE_SITE } from '../../site/stand/bare';
-import { addFitting, addTray, setTimes } from '../../site/stand/change';
+import { addFitting, addTier, changeFittings, addTray, setTimes } from '../../site/stand/change';
 import { litWithin } from '../../units/LitTimes';
 import type { Site } from '../../site/stand/Site';
 import { standFrom, TEMPLATES } from '../../site/stand/templates';
@@ -21,12 +21,15 @@ import { mayGoOutOn, offPlanOf, restartOf } from './offPlan';
 import { datesFor, plannedFor, rulesFor } from './plannedFor';
 import { datesOf } from './seasonDates';
 import { coursesOf, lookAtSeason } from './seasonLook';
-import { shelvesOf } from './shelvesOf';
+import { shelvesCache, shelvesOf } from './shelvesOf';
 import { isOver, yearToPlan } from './seasonYear';
 import { frostsSwapped, unlikelyFrost } from './soundSeason';
 import { sowingList } from './sowingList';
 import { sowOnStand, takeToStands } from './toStands';
 import { waysOut } from './waysOut';
+import { hungOver } from '../buying/hungOver';
+import { hangerOf, type HangerKind } from '../../site/stand/Hanger';
+import { createCache } from '../../light/scene/Cache';
 
 const TODAY = dayFrom(2027, 2, 20);
 const NORTH = 0.9;
@@ -425,6 +428,37 @@ describe('room that carries light', () => {
       { ...bears, height_cm: 41 },
     ])
       expect(bestLevel(tier, 0, [many, frail], worth).level).toBe(0);
+  });
+
+  test('a tier that gets another one above it can hang its lamps no higher than that, from then on', () => {
+    const { stand, timer } = standFrom({ ...TEMPLATES.find((t) => t.kind === 'other')!, height: 0.3 }, 1, 'Open', ids);
+    const bare: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], timers: [timer] };
+    const { id } = stand.tiers[0]!;
+    const site = addFitting(id, tables.lamp('led-bar-12-white-24')!, { x: 0.5, y: 0.25, face: 0.2 }, ids())(bare);
+    const cache = shelvesCache();
+    const farthest = (now: Site) => {
+      const carry = shelvesOf(now, TODAY, TODAY, tables, cache).carries.find((c) => c.tierId === id)!;
+      return Math.max(...carry.at.map((a) => a.distance));
+    };
+    expect(farthest(site)).toBeGreaterThan(0.27);
+    expect(farthest(addTier(stand.id, 'above')(site))).toBeLessThan(0.27);
+    // So does what is tried there: it is not taken for the highest tier.
+    const covered = addTier(stand.id, 'above')(site);
+    const below = covered.stands[0]!.tiers[1]!;
+    const tried = hungOver(covered, below, ['led-bar-12-white-24'], tables, createCache(64))!;
+    expect(Math.max(...tried.at.map((a) => a.distance))).toBeLessThan(0.27);
+  });
+
+  test('how far off a tier can carry does not depend on how high its lamps hang today, unless they are screwed on', () => {
+    const farthest = (face: number, kind: HangerKind = 'cord') => {
+      const site = rack(1);
+      const { id, fittings } = site.stands[0]!.tiers[0]!;
+      const hung = changeFittings(id, fittings.map((f) => f.id), () => ({ face, hanger: hangerOf(kind) }))(site); // prettier-ignore
+      return shelvesOf(hung, TODAY, TODAY, tables).carries[0]!.at.map((a) => a.distance);
+    };
+    expect(farthest(0.12)).toEqual(farthest(0.34));
+    expect(farthest(0.12).length).toBeGreaterThan(3);
+    expect(Math.max(...farthest(0.12, 'fixed'))).toBeLessThan(0.12);
   });
 
   test('what lives on a tier anyway keeps its room', () => {

@@ -1,6 +1,7 @@
 import { shelfStands } from '../../site/stand/shelfStands';
 import { asOf } from '../../answer/stand/asOf';
 import { benchStandOf, type BenchTier } from '../../answer/stand/benchStand';
+import { isCovered } from '../../answer/stand/roofOf';
 import { createSunCache, type SunCache } from '../../answer/daylight/litByWindow';
 import { daylightDli } from '../../judge/dli/LightDay';
 import { createCache, type Cache } from '../../light/scene/Cache';
@@ -53,6 +54,7 @@ export function shelvesOf(site: Site, today: Day, until: Day, tables: Tables, ca
         bare.lamps.map((l) => l.real),
         bare.known.fit?.sides?.reflectances,
         t.day.daylight?.dli,
+        isCovered(t),
       ]);
       const known = cache.carries.get(key);
       if (known) return known;

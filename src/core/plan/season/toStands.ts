@@ -1,8 +1,7 @@
 import { benchStandOf } from '../../answer/stand/benchStand';
-import { isCovered } from '../../answer/stand/isCovered';
+import { roofOf } from '../../answer/stand/roofOf';
 import { addTray, carry, changeFittings, placeOn, setTimes, withTier } from '../../site/stand/change';
 import { changePlanned } from '../../site/stand/changeSeason';
-import { LAMP_HEADROOM } from '../../site/stand/Enclosure';
 import { snapFace } from '../../site/stand/Hanger';
 import type { Site, Tier, Timer, Tray } from '../../site/stand/Site';
 import type { Tables } from '../../things/tables/Tables';
@@ -70,9 +69,8 @@ export function takeToStands(site: Site, look: SeasonLook, week: number, tables:
     const lowest = Math.min(...tier.fittings.map((f) => f.face));
     const isFixed = tier.fittings.some((f) => f.hanger.kind === 'fixed');
     const coarsest = Math.max(0, ...tier.fittings.map((f) => f.hanger.step));
-    const roof = isCovered(bench) ? tier.enclosure.height - LAMP_HEADROOM : Infinity;
     const top = face + coarsest + Math.max(...tier.fittings.map((f) => f.face)) - lowest;
-    if (isFixed ? face > lowest + 1e-9 : top > roof) {
+    if (isFixed ? face > lowest + 1e-9 : top > roofOf(bench)) {
       left.add(tier.timerId);
       continue;
     }
