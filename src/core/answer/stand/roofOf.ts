@@ -8,3 +8,6 @@ export const isCovered = ({ tier, number }: Pick<BenchTier, 'tier' | 'number'>):
 /** How high above its tier's floor the top of a lamp's face may be, m: with room for lamp and hooks below what is above; Infinity in the open. */
 export const roofOf = (t: Pick<BenchTier, 'tier' | 'number'>): Metres =>
   isCovered(t) ? t.tier.enclosure.height - LAMP_HEADROOM : Infinity;
+
+/** Lamps in the open shine from no higher than this over the floor. */
+export const OPEN_HEIGHT: Metres = 1.2; // our choice: as far as a bench is worth lighting

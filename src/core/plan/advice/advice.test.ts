@@ -139,7 +139,7 @@ test('a fixed lamp is not moved, and only spare lamps are hung up', () => {
   const { id, fittings } = site.stands[0]!.tiers[TIER]!;
   const fixed = changeFittings(id, fittings.map((f) => f.id), () => ({ hanger: hangerOf('fixed') }))(site); // prettier-ignore
   const moves = movesFor(fixed, standOf(fixed), { of: 'tier', id });
-  expect(liftsOf({ tier: fixed.stands[0]!.tiers[TIER]! })).toEqual([0]);
+  expect(liftsOf({ tier: fixed.stands[0]!.tiers[TIER]!, number: 1 })).toEqual([0]);
   expect(moves.some((m) => m.do === 'shift' || m.do === 'gap' || m.do === 'swap-lamp')).toBe(false);
   const added = moves.filter((m) => m.do === 'add-lamp');
   expect(new Set(added.map((m) => m.lampId))).toEqual(new Set(['led-bar-12-white-20']));
@@ -163,13 +163,33 @@ test('lamps on hangers of two kinds go by the steps of each, and only so far as 
   const site = siteWith();
   const { id, fittings } = site.stands[0]!.tiers[TIER]!;
   const mixed = changeFittings(id, [fittings[1]!.id], () => ({ hanger: hangerOf('notch') }))(site);
-  for (const lift of liftsOf({ tier: mixed.stands[0]!.tiers[TIER]! })) {
+  for (const lift of liftsOf({ tier: mixed.stands[0]!.tiers[TIER]!, number: 1 })) {
     const [a, b] = applyMove(mixed, { do: 'hang', tierId: id, lift }, tables).stands[0]!.tiers[TIER]!.fittings;
     expect(a!.face - 0.2).toBeWithin(lift, { absolute: 0.0051 });
     expect(b!.face - 0.2).toBeWithin(lift, { absolute: 0.0051 });
     const notches = (b!.face - 0.2) / 0.0254;
     expect(notches).toBeWithin(Math.round(notches), { absolute: 1e-6 });
   }
+});
+
+test('lamps left at the top of an open bench come all the way down to the seedlings in one move', async () => {
+  const { stand, timer } = standFrom(
+    TEMPLATES.find((t) => t.kind === 'bench')!,
+    1,
+    'Bench',
+    ids,
+  );
+  const bare: Site = { ...BARE_SITE, currency: 'EUR', price_per_kWh: 0.3, stands: [stand], timers: [timer] };
+  const { id } = stand.tiers[0]!;
+  const kept = { cropId: 'tomato', stage: 'seedling' } as const;
+  const site = addFitting(id, lamp('led-shop-12-twin-42'), { x: 0.75, y: 0.3, face: 0.85 }, ids())(addTray(id, cells, kept, { x: 0.75, y: 0.3 }, ids)(bare)); // prettier-ignore
+  const { before, offers, insufficient } = await advise(question(site), tables);
+  expect(before.shareInBand).toBe(0);
+  expect(insufficient).toBeNull();
+  const lower = offers.find(({ moves }) => moves.every((m) => m.do === 'hang' || m.do === 'hours'))!;
+  expect((lower.moves.find((m) => m.do === 'hang') as { lift: number }).lift).toBeLessThan(-0.5);
+  expect(lower.after.loss).toBeLessThan(before.loss / 2);
+  expect(lower.after.results[0]!.weakest).toBeGreaterThan(2 * before.results[0]!.weakest);
 });
 
 test('where no lamp in reach is enough, it is said how far from enough the best would be', async () => {

@@ -20,12 +20,12 @@ function questionOf(site: Site) {
   return { question: { site, standId: stand.stand.id, scope: { of: 'stand' } as const, answer }, tier: stand.tiers[0]!, stand };
 }
 
-/** Every single move with every height and every day: up to some 20 000 combinations, each judged by itself. */
+/** Every single move with every height and every day: up to some 10 000 combinations, each judged by itself. */
 function everything(site: Site) {
   const { question, tier, stand } = questionOf(site);
   const judge = judgeOf(question, tables);
   const hangs = liftsOf(tier, 0.03).map((lift): Move => ({ do: 'hang', tierId: tier.tier.id, lift }));
-  const hours = hoursOf(tier.timer, stand, site).filter((h) => h.lit_min % 60 === 0);
+  const hours = hoursOf(tier.timer, stand, site).filter((h) => h.lit_min % 120 === 0);
   let best = judge.start.score;
   for (const move of [null, ...movesFor(site, stand, question.scope)])
     for (const hang of [null, ...hangs])

@@ -145,8 +145,8 @@ export function judgeOf({ site, standId, scope, answer, day }: AdviceQuestion, t
     return tiers.filter((t) => t.lamps.length > 0);
   }
 
-  /** @param near  only heights near this one; null: all that there are */
-  function tuned(moves: readonly Move[], grain: Grain, near: Metres | null): readonly Tried[] {
+  /** @param about  only lifts about this one; null: all that there are */
+  function tuned(moves: readonly Move[], grain: Grain, about: Metres | null): readonly Tried[] {
     const from = applyMoves(site, moves, tables);
     const stand = standIn(from);
     const best = new Map<string, Tried>();
@@ -158,7 +158,7 @@ export function judgeOf({ site, standId, scope, answer, day }: AdviceQuestion, t
     let so: readonly Move[] = moves;
     // Several tiers one after the other, each from the best so far.
     for (const tier of tiersToTune(moves, stand)) {
-      const lifts = liftsOf(tier, STEPS[grain].lift).filter((l) => near === null || Math.abs(l - near) < 2 * STEPS.coarse.lift);
+      const lifts = liftsOf(tier, STEPS[grain].lift, about);
       const hangs = lifts.map((lift): Move => ({ do: 'hang', tierId: tier.tier.id, lift })).filter((m) => canMove(from, m));
       const hours = hoursOf(tier.timer, stand, from).filter((h) => h.lit_min % STEPS[grain].lit_min === 0);
       for (const hang of [null, ...hangs]) {

@@ -6,6 +6,7 @@ import { daylightDli } from '../../judge/dli/LightDay';
 import { materialOf } from '../../things/material/materialLibrary';
 import type { Metres } from '../../units/quantities';
 import type { BenchStand, BenchTier, BenchTray } from '../../answer/stand/benchStand';
+import { OPEN_HEIGHT, roofOf } from '../../answer/stand/roofOf';
 import { placeOn } from '../../site/stand/change';
 import { faceSizeOf } from '../../site/stand/footprint';
 import type { Timer, Site } from '../../site/stand/Site';
@@ -30,8 +31,12 @@ export function traysIn(stand: BenchStand, scope: Scope): ReadonlySet<string> {
 const SHIFTS = [0.03, 0.05, 0.07, 0.1, 0.14, 0.2];
 const GAPS = [0.03, 0.05, 0.075, 0.1, 0.125, 0.15, 0.2];
 const QUARTER = 15;
-/** As far as lamps are moved up or down. */
+/** So far up and down lamps are moved by every step of a grain. */
 const REACH: Metres = 0.3;
+/** Farther, by strides of this or of two steps, until a finer look about what was found. */
+const STRIDE: Metres = 0.05;
+/** A finer look goes so far to both sides. */
+const ABOUT: Metres = 0.04;
 /** Lamps of one tier hang by steps of their own: a lift must be in all of them, but for so much. */
 const APART: Metres = 0.005;
 
@@ -45,16 +50,31 @@ export function movesFor(site: Site, stand: BenchStand, scope: Scope): Move[] {
   ].filter((m) => canMove(site, m));
 }
 
-/** Heights that the lamps of a tier can have, as lifts from where they hang; the one they have is among them. @param least  steps finer than this are put together */
-export function liftsOf(t: Pick<BenchTier, 'tier'>, least: Metres = 0.01): Metres[] {
-  const steps = t.tier.fittings.filter((f) => f.hanger.kind !== 'fixed').map((f) => f.hanger.step);
-  if (steps.length === 0) return [0];
+/**
+ * Heights that the lamps of a tier can have, as lifts from where they hang, the lowest first; the one they have is among them. Down to its floor, and up as
+ * high as there is room.
+ *
+ * @param least  steps finer than this are put together
+ * @param about  only lifts about this one; null: all that there are
+ */
+export function liftsOf(t: Pick<BenchTier, 'tier' | 'number'>, least: Metres = 0.01, about: Metres | null = null): Metres[] {
+  const movable = t.tier.fittings.filter((f) => f.hanger.kind !== 'fixed');
+  if (movable.length === 0) return [0];
+  const steps = movable.map((f) => f.hanger.step);
   const coarsest = Math.max(...steps);
   const stride = coarsest * Math.max(1, Math.round(least / coarsest));
-  const count = Math.floor(REACH / stride + 1e-9);
-  return Array.from({ length: 2 * count + 1 }, (_, i) => (i - count) * stride).filter((lift) =>
-    steps.every((s) => Math.abs(Math.round(lift / s) * s - lift) <= APART),
-  );
+  const faces = movable.map((f) => f.face);
+  const down = Math.max(REACH, Math.max(...faces));
+  const up = Math.max(REACH, Math.min(roofOf(t), OPEN_HEIGHT) - Math.min(...faces));
+  const far = Math.max(1, Math.round(Math.max(STRIDE, 2 * least) / stride));
+  const isAsked = (i: number) =>
+    about === null ? Math.abs(i) * stride <= REACH + 1e-9 || i % far === 0 : Math.abs(i * stride - about) < ABOUT;
+  const first = -Math.floor(down / stride + 1e-9);
+  const last = Math.floor(up / stride + 1e-9);
+  return Array.from({ length: last - first + 1 }, (_, k) => first + k)
+    .filter((i) => isAsked(i))
+    .map((i) => i * stride)
+    .filter((lift) => steps.every((s) => Math.abs(Math.round(lift / s) * s - lift) <= APART));
 }
 
 /**

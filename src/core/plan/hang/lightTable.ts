@@ -8,7 +8,7 @@ import { throughCover } from '../../things/container/coverLibrary';
 import { clearanceOf } from '../../things/lamp/clearanceOf';
 import type { Metres } from '../../units/quantities';
 import type { BenchTier, BenchTray } from '../../answer/stand/benchStand';
-import { roofOf } from '../../answer/stand/roofOf';
+import { OPEN_HEIGHT, roofOf } from '../../answer/stand/roofOf';
 import { bodyOutlineOf, topOfFaceOf } from '../../site/stand/poseOf';
 import { plantAreaOf } from '../../site/stand/footprint';
 import { NINE_AMONG_POINTS } from '../../site/stand/nineSpots';
@@ -55,8 +55,6 @@ const NOT_ASKED: Logs = logsOf(NO_LIGHT);
 
 /** As far as lamps are moved at all. */
 const REACH: Metres = 1;
-/** Lamps in the open shine from no higher than this over the floor. */
-const OPEN_HEIGHT: Metres = 1.2; // our choice: as far as a bench is worth lighting
 /** Over tall plants in the open no higher than this above their tops. */
 const OVER_LEAVES: Metres = 0.6; // our choice
 const LIFTS = 9;

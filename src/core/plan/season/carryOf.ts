@@ -1,7 +1,7 @@
 import { sceneOfTier } from '../../answer/bench/benchScene';
 import { askedTier } from '../../answer/bench/questionOfStand';
 import type { BenchTier } from '../../answer/stand/benchStand';
-import { roofOf } from '../../answer/stand/roofOf';
+import { OPEN_HEIGHT, roofOf } from '../../answer/stand/roofOf';
 import { MOL_SECONDS } from '../../judge/dli/dli';
 import { daylightDli, usualPeakOf } from '../../judge/dli/LightDay';
 import { withCrowdedFloor } from '../../light/room/crowdedFloor';
@@ -46,8 +46,6 @@ export interface TierCarry {
 const FARTHER: readonly Metres[] = [0, 0.03, 0.07, 0.12, 0.2, 0.3];
 /** Lower than this no leaf tops stand: a shallow tray with seedlings. */
 const LOWEST_TOPS: Metres = 0.06;
-/** Lamps over an open bench are hung no higher than this, m. */
-const OPEN_HEIGHT: Metres = 1.2;
 const INSET: Metres = 0.02;
 /** Leaf tops are no lower than this. */
 const ABOVE_FLOOR: Metres = 0.001;
