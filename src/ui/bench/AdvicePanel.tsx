@@ -9,6 +9,7 @@ import { habitsOf, type Habit } from '@/core/plan/advice/habitsOf';
 import { traysIn, type Scope } from '@/core/plan/advice/movesFor';
 import { runningWith } from '@/core/plan/trial/runningWith';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
+import { showLength, type LengthUnit } from '@/core/units/length';
 import { showMoney } from '@/core/units/money';
 import { trialStore } from '@/store/bench/trialStore';
 import { changeSite, undo } from '@/store/site/siteStore';
@@ -172,7 +173,14 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
                     <X size={15} aria-hidden />
                   </Button>
                 </div>
-                <Change stand={stand} before={current.before} offer={o} worstTrayId={current.worstTrayId} currency={site.currency} />
+                <Change
+                  stand={stand}
+                  before={current.before}
+                  offer={o}
+                  worstTrayId={current.worstTrayId}
+                  currency={site.currency}
+                  unit={told.lengthUnit}
+                />
               </li>
             ))}
           </ul>
@@ -250,10 +258,11 @@ interface ChangeProps {
   /** The tray whose doses are told above the offers. */
   readonly worstTrayId: string | null;
   readonly currency: string;
+  readonly unit: LengthUnit;
 }
 
 /** Before and after, in the numbers that matter. */
-function Change({ stand, before, offer: { after, effort_min, toBuy }, worstTrayId, currency }: ChangeProps) {
+function Change({ stand, before, offer: { after, effort_min, toBuy, hung }, worstTrayId, currency, unit }: ChangeProps) {
   const money = after.costPerMonth - before.costPerMonth;
   const inRange = [percent(before.shareInBand), percent(after.shareInBand)];
   const told = toldDoses(stand, before, after, worstTrayId);
@@ -278,6 +287,14 @@ function Change({ stand, before, offer: { after, effort_min, toBuy }, worstTrayI
           </dd>
         </div>
       )}
+      {hung.map(({ tierId, was, is }) => (
+        <div key={tierId}>
+          <dt>{hung.length > 1 && `tier ${stand.tiers.find((t) => t.tier.id === tierId)!.number}: `}lamp to leaves </dt>
+          <dd>
+            {showLength(was, unit)} → {showLength(is, unit)}
+          </dd>
+        </div>
+      ))}
       {Math.abs(money) >= 0.005 && (
         <div>
           {money > 0 ? '+' : '−'}

@@ -188,6 +188,9 @@ test('lamps left at the top of an open bench come all the way down to the seedli
   expect(insufficient).toBeNull();
   const lower = offers.find(({ moves }) => moves.every((m) => m.do === 'hang' || m.do === 'hours'))!;
   expect((lower.moves.find((m) => m.do === 'hang') as { lift: number }).lift).toBeLessThan(-0.5);
+  const [hung] = lower.hung;
+  expect(hung!.was).toBeWithin(0.85 - standOf(site).tiers[0]!.trays[0]!.canopy, { absolute: 1e-9 });
+  expect(hung!.is).toBeWithin(hung!.was + (lower.moves.find((m) => m.do === 'hang') as { lift: number }).lift, { absolute: 0.011 });
   expect(lower.after.loss).toBeLessThan(before.loss / 2);
   expect(lower.after.results[0]!.weakest).toBeGreaterThan(2 * before.results[0]!.weakest);
 });

@@ -1,6 +1,6 @@
 import { createCache, type Cache } from '../../light/scene/Cache';
-import type { Share } from '../../units/quantities';
-import type { BenchStand } from '../../answer/stand/benchStand';
+import type { Metres, Share } from '../../units/quantities';
+import { overLeavesOf, type BenchStand } from '../../answer/stand/benchStand';
 import type { Tables } from '../../things/tables/Tables';
 import type { Site } from '../../site/stand/Site';
 import type { AdviceQuestion } from './AdviceQuestion';
@@ -21,6 +21,14 @@ export interface Offer {
   readonly effort_min: number;
   /** Lamps are needed that do not lie in the cupboard. */
   readonly toBuy: boolean;
+  /** Of each tier whose lamps go up or down: how far the lowest is above the tallest leaves, now and then. */
+  readonly hung: readonly HungAnew[];
+}
+
+interface HungAnew {
+  readonly tierId: string;
+  readonly was: Metres;
+  readonly is: Metres;
 }
 
 /** Why nothing helps: the weakest spot of a tray at best, of all that was found, over the least that it needs. */
@@ -118,7 +126,7 @@ export async function advise(question: AdviceQuestion, tables: Tables, progress:
     const better = before.loss - after.loss - judge.harmOf(before.results, results) > WORTH;
     const id = moves.map(idOf).sort().join('+'); // whatever their order
     if (better && judge.allows(before.results, results) && offers.every((o) => o.id !== id))
-      offers.push({ id, moves, after, effort_min: effortOf(moves), toBuy: isToBuy(moves, site, tables) });
+      offers.push({ id, moves, after, effort_min: effortOf(moves), toBuy: isToBuy(moves, site, tables), hung: hungBy(moves, now, stand) });
   }
   const priceOf = (o: Offer) => o.after.loss + troubleOf(o.moves, site, tables) + judge.dearness(o.after.costPerMonth);
   offers.sort((a, b) => priceOf(a) - priceOf(b));
@@ -135,6 +143,15 @@ export async function advise(question: AdviceQuestion, tables: Tables, progress:
     judged: judge.judged(),
     insufficient: insufficiencyOf(now, all, trayIds),
   };
+}
+
+function hungBy(moves: readonly Move[], before: BenchStand, after: BenchStand): HungAnew[] {
+  const overLeaves = (stand: BenchStand, tierId: string) => overLeavesOf(stand.tiers.find((t) => t.tier.id === tierId)!);
+  return moves.flatMap((m) => {
+    if (m.do !== 'hang') return [];
+    const [was, is] = [overLeaves(before, m.tierId), overLeaves(after, m.tierId)];
+    return was === null || is === null || was === is ? [] : [{ tierId: m.tierId, was, is }];
+  });
 }
 
 /** Where some offers keep all limits of the trays in question, those that still break one are not shown; where none does, none that another outdoes in all. */
