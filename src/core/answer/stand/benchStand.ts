@@ -161,13 +161,13 @@ function asSet({ own, dim = FULL }: Fitting, real: Lamp): Lamp {
   return light === 1 && power === real.power ? real : { ...real, ppf: real.ppf * light, power };
 }
 
-/** By its cells or its make; one of its own sizes is taken to be full to the rim. */
 /** One tier of a site by itself, changed or as it is, as high among the others of its stand as it stands there; for what goes by no place beside them. */
 export function tierAlone(site: Site, tier: Tier, tables: Tables): BenchTier {
   const others = site.stands.find((s) => s.tiers.some((t) => t.id === tier.id))?.tiers ?? [tier];
   return lookUpTier(site, tier, tables, { number: 1 + others.findIndex((t) => t.id === tier.id), x: 0, z: 0 });
 }
 
+/** By its cells or its make; one of its own sizes is taken to be full to the rim. */
 function mixOf({ containerId, length, width, height }: Tray, tables: Tables): number {
   const container = containerId === null ? undefined : tables.container(containerId);
   if (!container) return length * width * height * 1000;
