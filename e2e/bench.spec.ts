@@ -143,6 +143,11 @@ test('a rack is built and worked by keyboard alone', async ({ page }) => {
   await expect(lampOn(page, 2)).toBeVisible();
   await page.keyboard.press('Alt+ArrowUp');
   await expect(lampOn(page, 1)).toBeVisible();
+  // Up it goes only as far as the board above it lets it.
+  await lampOn(page, 1).focus();
+  for (let i = 0; i < 20; i++) await page.keyboard.press('Shift+ArrowUp');
+  await settled(page);
+  await expect(page.getByText(/too high for the shelf above/)).toHaveCount(0);
 
   // Copied to another tier, duplicated, taken away, brought back.
   await lampOn(page, 1).focus();

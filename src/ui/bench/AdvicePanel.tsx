@@ -1,32 +1,34 @@
 'use client';
-import { X } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import type { Offer } from '@/core/plan/advice/advise';
-import type { Effect } from '@/core/plan/advice/Effect';
 import { applyOnStand } from '@/store/bench/applyOnStand';
 import { habitsOf, type Habit } from '@/core/plan/advice/habitsOf';
 import { traysIn, type Scope } from '@/core/plan/advice/movesFor';
 import { runningWith } from '@/core/plan/trial/runningWith';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
-import { showLength, type LengthUnit } from '@/core/units/length';
-import { showMoney } from '@/core/units/money';
 import { trialStore } from '@/store/bench/trialStore';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { Segments } from '../parts/Segments';
 import { focusOn, usePageActions } from '../shell/pageActions';
 import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { percent, SPOT_WORDS } from '../verdict/words';
+import { percent } from '../verdict/words';
 import { say } from '../shell/toastStore';
 import { inTrialWords } from '../today/inTrialWords';
 import { KEEPS_POSITIONS, trayName, trayNameIn } from './benchWords';
-import { doseWords, toldDoses, trayIn } from './offerDoses';
+import { doseWords, trayIn } from './offerDoses';
 import { movesWords } from './moveWords';
+import { OfferList } from './OfferList';
 import { useAdviceSearch } from './useAdviceSearch';
 import { useBenchLight, useBenchLook } from './useBench';
 
 const WHOSE: Readonly<Record<Scope['of'], string>> = { tray: 'its leaves', tier: 'the leaves on this tier', stand: 'all leaves here' };
+const IN_RANGE: Readonly<Record<Scope['of'], string>> = {
+  tray: 'All of this tray is in range.',
+  tier: 'Everything on this tier is in range.',
+  stand: 'Everything on this stand is in range.',
+};
 
 const ACTIONS = [
   focusOn(
@@ -65,7 +67,9 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
     [ready, current, stand, asked, id],
   );
   const words = (offer: Offer) => movesWords(offer.moves, stand, site.lamps, told);
-  const offers = current?.offers.filter((o) => !dismissed.includes(o.id)) ?? [];
+  const offers = (current?.offers.filter((o) => !dismissed.includes(o.id)) ?? []).slice(0, 8);
+  // What is at hand costs nothing but work.
+  const [atHand, toBuy] = [offers.filter((o) => !o.toBuy), offers.filter((o) => o.toBuy)];
   const tryIt = (offer: Offer) => {
     if (changeSite(sites, words(offer), applyOnStand(stand.stand.id, offer.moves)) && stand.stand.autoArranged) say(KEEPS_POSITIONS);
     trialStore.setState({ trial: { words: words(offer), steps: sites.getState().past.length } });
@@ -77,26 +81,31 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
     trialStore.setState({ trial: null });
     heading.current?.focus();
   };
-  const running = runningWith(site, traysIn(stand, scope), today);
+  const askedIds = traysIn(stand, scope);
+  const running = runningWith(site, askedIds, today);
   const worst = trayIn(stand, current?.worstTrayId ?? null);
   const worstNow = current?.before.results.find((r) => r.trayId === current.worstTrayId);
   if (tier.trays.length === 0 || tier.lamps.length === 0) return null;
+  const scopes: readonly Scope['of'][] = [
+    ...(trayId !== null && tier.trays.length > 1 ? (['tray'] as const) : []),
+    'tier',
+    ...(stand.tiers.length > 1 ? (['stand'] as const) : []),
+  ];
+  const isRight = current?.before.results.every((r) => !askedIds.has(r.trayId) || r.says === 'in-range') ?? false;
   return (
     <section aria-labelledby="advice" className="space-y-2">
       <div className="flex flex-wrap items-center justify-between gap-2">
         <h2 id="advice" ref={heading} tabIndex={-1} className="text-lg font-semibold outline-none">
           What would help
         </h2>
-        <Segments
-          label="For"
-          value={asked}
-          options={[
-            ...(trayId !== null && tier.trays.length > 1 ? [{ value: 'tray' as const, label: 'tray' }] : []),
-            { value: 'tier' as const, label: 'tier' },
-            ...(stand.tiers.length > 1 ? [{ value: 'stand' as const, label: 'stand' }] : []),
-          ]}
-          onChange={(v: Scope['of']) => setOf(v)}
-        />
+        {scopes.length > 1 && (
+          <Segments
+            label="For"
+            value={asked}
+            options={scopes.map((value) => ({ value, label: value }))}
+            onChange={(v: Scope['of']) => setOf(v)}
+          />
+        )}
       </div>
       {trial && past.length >= trial.steps && past[trial.steps - 1]?.what === trial.words && (
         <div className="space-y-2 rounded-md bg-verdigris-wash px-3 py-2" role="status">
@@ -155,38 +164,20 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
             </p>
           )}
           {running.length > 0 && offers.length > 0 && <p className="text-copper">{inTrialWords(running)}</p>}
-          <ul aria-label="Changes that help">
-            {offers.slice(0, 8).map((o) => (
-              <li key={o.id} className="border-t border-line py-2" data-testid="offer">
-                <div className="flex items-start gap-2">
-                  <p className="flex-1 font-semibold">{words(o)}</p>
-                  <Button className="md:min-h-8!" onClick={() => tryIt(o)} aria-label={`Try: ${words(o)}`}>
-                    Try
-                  </Button>
-                  <Button
-                    kind="quiet"
-                    className="md:min-h-8! px-1.5!"
-                    aria-label={`Dismiss: ${words(o)}`}
-                    title="Dismiss"
-                    onClick={() => trialStore.setState({ dismissed: [...dismissed, o.id] })}
-                  >
-                    <X size={15} aria-hidden />
-                  </Button>
-                </div>
-                <Change
-                  stand={stand}
-                  before={current.before}
-                  offer={o}
-                  worstTrayId={current.worstTrayId}
-                  currency={site.currency}
-                  unit={told.lengthUnit}
-                />
-              </li>
-            ))}
-          </ul>
+          {atHand.length > 0 && (
+            <OfferList label="Changes that help" offers={atHand} stand={stand} advice={current} wordsOf={words} onTry={tryIt} />
+          )}
           <Habits stand={stand} habits={habits} />
+          {toBuy.length > 0 && (
+            <div>
+              <h3 className="font-semibold">With lamps to buy</h3>
+              <OfferList label="Changes with lamps to buy" offers={toBuy} stand={stand} advice={current} wordsOf={words} onTry={tryIt} />
+            </div>
+          )}
           {offers.length === 0 && habits.length === 0 && !current.insufficient && (
-            <p className="text-soft">Nothing would make it noticeably better: {current.judged} moves judged.</p>
+            <p className="text-soft">
+              {isRight && IN_RANGE[asked]} Nothing would make it noticeably better: {current.judged} moves judged.
+            </p>
           )}
           {dismissed.length > 0 && (
             <Button kind="quiet" onClick={() => trialStore.setState({ dismissed: [] })}>
@@ -249,60 +240,4 @@ function fraction(share: number): string {
   if (share > 0.3) return 'a third';
   if (share > 0.22) return 'a quarter';
   return percent(share);
-}
-
-interface ChangeProps {
-  readonly stand: BenchStand;
-  readonly before: Effect;
-  readonly offer: Offer;
-  /** The tray whose doses are told above the offers. */
-  readonly worstTrayId: string | null;
-  readonly currency: string;
-  readonly unit: LengthUnit;
-}
-
-/** Before and after, in the numbers that matter. */
-function Change({ stand, before, offer: { after, effort_min, toBuy, hung }, worstTrayId, currency, unit }: ChangeProps) {
-  const money = after.costPerMonth - before.costPerMonth;
-  const inRange = [percent(before.shareInBand), percent(after.shareInBand)];
-  const told = toldDoses(stand, before, after, worstTrayId);
-  return (
-    <dl className="flex flex-wrap gap-x-4 text-sm text-soft [&_dd]:inline [&_dd]:font-semibold [&_dd]:text-verdigris [&_div]:whitespace-nowrap [&_dt]:inline">
-      {told?.doses.map(({ spot, was, is }, i) => (
-        <div key={spot}>
-          <dt>
-            {i === 0 && told.trayId !== worstTrayId && `${trayNameIn(stand, told.trayId)}: `}
-            {SPOT_WORDS[spot]}{' '}
-          </dt>
-          <dd>
-            {was} → {is}
-          </dd>
-        </div>
-      ))}
-      {inRange[0] !== inRange[1] && (
-        <div>
-          <dt>in range </dt>
-          <dd>
-            {inRange[0]} → {inRange[1]}
-          </dd>
-        </div>
-      )}
-      {hung.map(({ tierId, was, is }) => (
-        <div key={tierId}>
-          <dt>{hung.length > 1 && `tier ${stand.tiers.find((t) => t.tier.id === tierId)!.number}: `}lamp to leaves </dt>
-          <dd>
-            {showLength(was, unit)} → {showLength(is, unit)}
-          </dd>
-        </div>
-      ))}
-      {Math.abs(money) >= 0.005 && (
-        <div>
-          {money > 0 ? '+' : '−'}
-          {showMoney(Math.abs(money), currency)} a month
-        </div>
-      )}
-      {toBuy && <div>to be bought</div>}
-      <div>{effort_min < 10 ? `${effort_min} min` : `about ${Math.round(effort_min / 5) * 5} min`}</div>
-    </dl>
-  );
 }

@@ -2,10 +2,12 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { BenchLamp, BenchTier } from '@/core/answer/stand/benchStand';
+import { roofOf } from '@/core/answer/stand/roofOf';
+import { stepsWithin } from '@/core/answer/stand/stepsWithin';
 import { changeFittings, lampsSideBySide, rowOf } from '@/core/site/stand/change';
 import { faceSizeOf } from '@/core/site/stand/footprint';
-import { HANGER_KINDS, hangerOf, snapFace, type HangerKind } from '@/core/site/stand/Hanger';
-import { MOST_TILT } from '@/core/site/stand/poseOf';
+import { HANGER_KINDS, hangerOf, type HangerKind } from '@/core/site/stand/Hanger';
+import { MOST_TILT, topOfFaceOf } from '@/core/site/stand/poseOf';
 import { newId } from '@/store/names/newId';
 import { kindOfOwnLamp } from '@/core/site/ownLamps/changeOwnLamps';
 import { FULL, nearestSetting } from '@/core/things/lamp/dimming';
@@ -26,6 +28,8 @@ import { ON_A_RAIL, TravelFields } from './TravelFields';
 import { ThingTools } from './ThingTools';
 import type { EditCommands } from './useEditCommands';
 
+/** Of a lamp from the leaves. */
+const LEAST_DISTANCE = 0.005;
 const MOST_TILT_deg = Math.round((MOST_TILT * 180) / Math.PI);
 
 interface LampPanelProps {
@@ -43,6 +47,8 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
   const items = useLampItems(own);
   const change = (what: string, by: Parameters<typeof changeFittings>[2]) => commands.change(what, changeFittings(t.tier.id, ids, by));
   const canopy = t.trays.length > 0 ? Math.max(...t.trays.map((y) => y.canopy)) : 0;
+  /** How high its lowest edge may be. */
+  const room = roofOf(t) - (topOfFaceOf(fitting, lamp) - fitting.face);
   const same = rowOf(t.tier, fitting);
   const pitch = same.length > 1 ? same[1]!.y - same[0]!.y : faceSizeOf(lamp).width + 0.08;
   const gap = Math.max(0, pitch - faceSizeOf(lamp).width);
@@ -70,10 +76,12 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
         <LengthField
           label={t.trays.length > 0 ? 'lamp to leaves' : 'lamp to shelf'}
           value={fitting.face - canopy}
-          min={0.005}
-          max={3}
+          min={LEAST_DISTANCE}
+          max={Math.max(LEAST_DISTANCE, Math.min(3, room - canopy))}
           inputClassName="w-22 text-lg"
-          onChange={(d) => change('move the lamp', (f) => ({ face: snapFace(f.hanger, f.face, canopy + d).face }))}
+          onChange={(d) =>
+            change('move the lamp', (f) => ({ face: f.face + f.hanger.step * stepsWithin(t, { fitting: f, lamp }, canopy + d) }))
+          }
         />
         <div className="flex gap-1">
           <Button

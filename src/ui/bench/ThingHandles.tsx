@@ -3,10 +3,10 @@ import clsx from 'clsx';
 import type { BenchLamp, BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { carry, changeFittings, changeTrays, type Change } from '@/core/site/stand/change';
 import { roofOf } from '@/core/answer/stand/roofOf';
+import { stepsWithin } from '@/core/answer/stand/stepsWithin';
 import { footOf } from '@/core/site/stand/canopy';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
 import { topOfFaceOf } from '@/core/site/stand/poseOf';
-import { snapFace } from '@/core/site/stand/Hanger';
 import type { Metres } from '@/core/units/quantities';
 import { showLength, type LengthUnit } from '@/core/units/length';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
@@ -23,7 +23,8 @@ interface Held {
   readonly ids: readonly string[];
   readonly along: Metres;
   readonly span: Metres;
-  readonly at: ReadonlyMap<string, { readonly x: Metres; readonly y: Metres; readonly face: Metres | null }>;
+  readonly at: ReadonlyMap<string, { readonly x: Metres; readonly y: Metres }>;
+  readonly lamps: ReadonlyMap<string, BenchLamp>;
   readonly clientTop: number;
 }
 
@@ -60,12 +61,12 @@ const rowWith = (t: BenchTier, id: string, view: View): readonly string[] | null
 /** "3 links down, 4 cm to the right" */
 function movedWords(held: Held, target: BenchTier, shift: Metres, down: Metres, view: View, unit: LengthUnit): string {
   if (target !== held.tier) return `to tier ${target.number}`;
-  const lamp = held.tier.tier.fittings.find((f) => held.ids.includes(f.id));
-  const steps = lamp ? snapFace(lamp.hanger, lamp.face, held.at.get(lamp.id)!.face! - down).steps : 0;
+  const lamp = held.tier.lamps.map((l) => held.lamps.get(l.fitting.id)).find((l) => l !== undefined);
+  const steps = lamp ? stepsWithin(held.tier, lamp, lamp.fitting.face - down) : 0;
   const sideways = showLength(Math.abs(shift), unit);
   const way = view === 'front' ? (shift > 0 ? 'to the right' : 'to the left') : shift > 0 ? 'to the back' : 'to the front';
   return [
-    ...(lamp && steps !== 0 ? [stepWords(lamp.hanger, steps, unit)] : []),
+    ...(lamp && steps !== 0 ? [stepWords(lamp.fitting.hanger, steps, unit)] : []),
     ...(Math.abs(shift) > 0.002 ? [`${sideways} ${way}`] : []),
   ].join(', ');
 }
@@ -107,7 +108,8 @@ export function ThingHandles({
         ids,
         along: frame.view === 'front' ? first.x : first.y,
         span: frame.view === 'front' ? tier.tier.width : tier.tier.depth,
-        at: new Map(things.map((thing) => [thing.id, { x: thing.x, y: thing.y, face: 'face' in thing ? thing.face : null }])),
+        at: new Map(things.map((thing) => [thing.id, { x: thing.x, y: thing.y }])),
+        lamps: new Map(stand.tiers.flatMap((t) => t.lamps).filter((l) => ids.includes(l.fitting.id)).map((l) => [l.fitting.id, l])), // prettier-ignore
         clientTop: stage.top,
       };
     },
@@ -127,18 +129,18 @@ export function ThingHandles({
           .flatMap((s) => s.tiers)
           .find((t) => held.ids.some((id) => [...t.fittings, ...t.trays].some((g) => g.id === id)));
         const moved = there && there.id !== target.tier.id ? carry(held.ids, target.tier.id)(site) : site;
-        const roof = roofOf(target);
         return changeTrays(
           target.tier.id,
           held.ids,
           put,
         )(
           changeFittings(target.tier.id, held.ids, (f) => {
-            const from = held.at.get(f.id)!;
+            const taken = held.lamps.get(f.id)!;
             // The lamp stays under the hand, also on another tier.
-            const wished = from.face! + held.tier.z - target.z - dy / frame.scale;
-            const face = target === held.tier ? snapFace(f.hanger, from.face!, wished).face : Math.round(wished * 100) / 100;
-            return { ...put(f), face: f.hanger.kind === 'fixed' && target === held.tier ? f.face : Math.max(0.02, Math.min(roof, face)) };
+            const wished = taken.fitting.face + held.tier.z - target.z - dy / frame.scale;
+            if (target === held.tier) return { ...put(f), face: taken.fitting.face + stepsWithin(target, taken, wished) * f.hanger.step };
+            const top = roofOf(target) - (topOfFaceOf(taken.fitting, taken.lamp) - taken.fitting.face);
+            return { ...put(f), face: Math.max(0.02, Math.min(top, Math.round(wished * 100) / 100)) };
           })(moved),
         );
       };

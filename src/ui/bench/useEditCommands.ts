@@ -1,6 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
+import { stepsWithin } from '@/core/answer/stand/stepsWithin';
 import {
   carry,
   changeFittings,
@@ -13,7 +14,7 @@ import {
   type Change,
   type Clip,
 } from '@/core/site/stand/change';
-import { snapFace } from '@/core/site/stand/Hanger';
+import type { Lamp } from '@/core/things/lamp/Lamp';
 import type { Metres } from '@/core/units/quantities';
 import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
@@ -36,6 +37,7 @@ export function useEditCommands(stand: BenchStand) {
     };
     const tierOf = (id: string): BenchTier | undefined =>
       stand.tiers.find((t) => [...t.tier.fittings, ...t.tier.trays].some((thing) => thing.id === id));
+    const lampOf = (fittingId: string): Lamp => stand.tiers.flatMap((t) => t.lamps).find((l) => l.fitting.id === fittingId)!.lamp;
     /** The same for every tier on which something is chosen, as one step. */
     const each = (what: string, by: (t: BenchTier, ids: readonly string[]) => Change) => {
       const ids = chosen();
@@ -60,7 +62,7 @@ export function useEditCommands(stand: BenchStand) {
         each('move up or down', (t, ids) =>
           t.tier.fittings.some((f) => ids.includes(f.id))
             ? changeFittings(t.tier.id, ids, (f) => ({
-                face: Math.max(0.01, snapFace(f.hanger, f.face, f.face + steps * f.hanger.step).face),
+                face: f.face + f.hanger.step * stepsWithin(t, { fitting: f, lamp: lampOf(f.id) }, f.face + steps * f.hanger.step),
               }))
             : changeTrays(t.tier.id, ids, (y) => ({ risers: Math.min(20, Math.max(0, y.risers + Math.sign(steps))) })),
         );
