@@ -1,12 +1,4 @@
-/** The language of the texts as the person's own place writes it: an amount with a comma would stand beside lengths and doses with a point. */
-function ownEnglish(): string {
-  if (english === null) {
-    const own = new Intl.NumberFormat().resolvedOptions().locale;
-    english = own === 'en' || own.startsWith('en-') ? own : 'en-GB';
-  }
-  return english;
-}
-let english: string | null = null;
+import { ownEnglish } from './ownEnglish';
 
 /** Making one takes longer than all that it ever writes. */
 const formats = new Map<string, Intl.NumberFormat>();

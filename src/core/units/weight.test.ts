@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { evenly } from '../../../test/evenly';
-import { readWeight, showWeight, weightNumber } from './weight';
+import { gramsNumber, handfulOf, readGrams, readWeight, showGrams, showWeight, weightNumber } from './weight';
 
 test.each([
   ['25', 'cm', 25],
@@ -36,4 +36,25 @@ test('a field shows what was typed, and what comes from the other system without
     expect(read.ok && weightNumber(read.value, 'in')).toBe(typed);
   }
   expect([weightNumber(60, 'in'), weightNumber(60, 'cm'), weightNumber(1.445, 'cm')]).toEqual(['132.3', '60', '1.445']);
+});
+
+test.each([
+  ['142', 'cm', 142],
+  ['142', 'in', 4025.63228375],
+  ['3 oz', 'cm', 85.048569375],
+  ['85 g', 'in', 85],
+  ['1,2 kg', 'cm', 1200],
+] as const)('a scale beside %s that says %s: %d g', (text, bare, grams) => {
+  const read = readGrams(text, bare, text.includes(',') ? ',' : '.');
+  expect(read.ok && read.value).toBeWithin(grams, { relative: 1e-9 });
+});
+
+test('what a scale said is shown as it was typed, and told in one’s own unit', () => {
+  for (const typed of ['3', '1.25', '12.5']) {
+    const read = readGrams(typed, 'in');
+    expect(read.ok && gramsNumber(read.value, 'in')).toBe(typed);
+  }
+  expect([showGrams(85, 'cm'), showGrams(85, 'in'), showGrams(0.345, 'cm')]).toEqual(['85 g', '3 oz', '0.35 g']);
+  expect([showGrams(handfulOf('cm'), 'cm'), showGrams(handfulOf('in'), 'in')]).toEqual(['100 g', '4 oz']);
+  expect(readGrams('a bowl', 'cm')).toMatchObject({ ok: false });
 });

@@ -25,11 +25,14 @@ const IN_KILOGRAMS: Readonly<Record<string, Kilograms>> = {
  * @param decimal  of the person's own place, as in `readNumber`
  * @returns kilograms, of any sign; the caller knows its own range
  */
-export function readWeight(text: string, bare: LengthUnit, decimal: DecimalSign = '.'): Result<Kilograms> {
+export const readWeight = (text: string, bare: LengthUnit, decimal: DecimalSign = '.'): Result<Kilograms> =>
+  readIn(text, weightUnit(bare), decimal);
+
+function readIn(text: string, bare: string, decimal: DecimalSign): Result<Kilograms> {
   const match = /^(.*?\d)\s*([a-z]*)\.?$/i.exec(plainFractions(text).trim());
   const number = match && readNumber(match[1]!, decimal);
   const unit = match?.[2]?.toLowerCase() ?? '';
-  const each = unit === '' ? IN_KILOGRAMS[weightUnit(bare)] : (IN_KILOGRAMS[unit] ?? IN_KILOGRAMS[unit.replace(/s$/, '')]);
+  const each = unit === '' ? IN_KILOGRAMS[bare] : (IN_KILOGRAMS[unit] ?? IN_KILOGRAMS[unit.replace(/s$/, '')]);
   return number === null || number === undefined || each === undefined
     ? fail({ code: 'weight/not-a-weight', at: '', found: text })
     : ok(number * each);
@@ -53,3 +56,27 @@ export function weightNumber(weight: Kilograms, unit: LengthUnit): string {
   const finest = unit === 'cm' ? 1000 : value < 10 ? 100 : 10;
   return String(Math.round(value * finest) / finest);
 }
+
+const OUNCE_g = (1000 * POUND) / 16;
+
+/** The unit of a kitchen scale that goes with one's lengths. */
+export const scaleUnit = (unit: LengthUnit): 'g' | 'oz' => (unit === 'in' ? 'oz' : 'g');
+
+/** What a kitchen scale says, as `readWeight` has it, but grams or ounces where no unit is typed. @returns grams, of any sign */
+export function readGrams(text: string, bare: LengthUnit, decimal: DecimalSign = '.'): Result<number> {
+  const read = readIn(text, scaleUnit(bare), decimal);
+  return read.ok ? ok(1000 * read.value) : read;
+}
+
+/** Grams as a number in the unit of one's kitchen scale: to a tenth, few of them to a hundredth. */
+export function gramsNumber(grams: number, unit: LengthUnit): string {
+  const value = unit === 'in' ? grams / OUNCE_g : grams;
+  const finest = value < 10 ? 100 : 10;
+  return String(Math.round(value * finest) / finest);
+}
+
+/** Grams in words: `85 g`, or `3 oz` beside inches. */
+export const showGrams = (grams: number, unit: LengthUnit): string => `${gramsNumber(grams, unit)} ${scaleUnit(unit)}`;
+
+/** Of so much what it cost is told: about a handful of leaves. @returns grams */
+export const handfulOf = (unit: LengthUnit): number => (unit === 'in' ? 4 * OUNCE_g : 100); // our choice

@@ -3,14 +3,17 @@ import { useMemo } from 'react';
 import { sumsOf } from '@/core/plan/buying/batchSums';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showMoney } from '@/core/units/money';
+import { handfulOf, showGrams } from '@/core/units/weight';
 import { Link } from '../parts/Link';
-import { useSite, useToday } from '../shell/WorkspaceContext';
+import { useSettings, useSite, useToday } from '../shell/WorkspaceContext';
 import { batchName } from '../today/todayWords';
 
 /** What each batch draws and has drawn: its share of the lamps over it, by area. */
 export function BillByBatch({ days }: { days: number }) {
   const site = useSite((s) => s.site);
   const today = useToday();
+  const { lengthUnit } = useSettings();
+  const handful = handfulOf(lengthUnit);
   const money = (v: number) => showMoney(v, site.currency);
   const rows = useMemo(
     () =>
@@ -35,7 +38,16 @@ export function BillByBatch({ days }: { days: number }) {
         <table className="w-full min-w-160 text-left" data-testid="bill-batches">
           <thead className="border-b border-line text-sm text-soft">
             <tr>
-              {['Batch', 'Trays', 'kWh a day', 'A day', `${days} days`, 'Days so far', 'So far', 'Power for 100 g'].map((h, i) => (
+              {[
+                'Batch',
+                'Trays',
+                'kWh a day',
+                'A day',
+                `${days} days`,
+                'Days so far',
+                'So far',
+                `Power for ${showGrams(handful, lengthUnit)}`,
+              ].map((h, i) => (
                 <th key={h} scope="col" className={`py-2 pr-4 font-normal ${i > 0 ? 'text-right' : ''}`}>
                   {h}
                 </th>
@@ -60,7 +72,7 @@ export function BillByBatch({ days }: { days: number }) {
                   money(sums.costADay * days),
                   sums.days,
                   money(sums.cost),
-                  sums.grams ? money((100 * sums.cost) / sums.grams) : '',
+                  sums.grams ? money((handful * sums.cost) / sums.grams) : '',
                 ].map((v, i) => (
                   <td key={i} className="pr-4 text-right whitespace-nowrap tabular-nums">
                     {v}

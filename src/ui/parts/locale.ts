@@ -1,5 +1,10 @@
-/** The language of the texts: dates and numbers in them are written its way, whatever the browser speaks. */
-export const LOCALE = 'en-GB';
+import { ownEnglish } from '@/core/units/ownEnglish';
+
+/**
+ * The language of the texts as the person's own place writes it: dates and numbers in them, whatever else the browser speaks. What is
+ * rendered before there is a browser holds neither.
+ */
+export const LOCALE = typeof document === 'undefined' ? 'en-GB' : ownEnglish();
 
 /** `50,000` */
 export const wholeWords = (value: number): string => Math.round(value).toLocaleString(LOCALE);

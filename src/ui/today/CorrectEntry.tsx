@@ -13,7 +13,7 @@ import { DayField } from '../parts/DayField';
 import { LengthField } from '../parts/LengthField';
 import { SelectField } from '../parts/SelectField';
 import { ENTRY_KINDS } from './entryWords';
-import { NumberField } from '../parts/NumberField';
+import { MaybeGramsField } from '../parts/MaybeGramsField';
 import { TextBox } from '../parts/TextBox';
 import { say } from '../shell/toastStore';
 import { AirFields, airProblem, isAirEmpty } from '../tray/AirFields';
@@ -112,9 +112,7 @@ export function CorrectEntry({ batch, entry, onDone }: { batch: Batch; entry: Lo
         {entry.what === 'height' && height !== null && (
           <LengthField label="Height" value={height} min={0.001} max={3} inputClassName="w-24" onChange={setHeight} />
         )}
-        {entry.what === 'harvest' && (
-          <NumberField label="Fresh weight" value={grams} min={0} max={1_000_000} unit="g" inputClassName="w-20" onChange={setGrams} />
-        )}
+        {entry.what === 'harvest' && <MaybeGramsField label="Fresh weight" value={grams} inputClassName="w-20" onChange={setGrams} />}
         {air && <AirFields air={air} onChange={setAir} />}
         {typed && <SolutionFields typed={typed} onChange={setTyped} />}
         {what === 'trouble' && entry.sign !== undefined && (

@@ -1,6 +1,7 @@
 import type { Crop } from '@/core/things/crop/Crop';
 import type { Logged, LoggedKind } from '@/core/site/stand/Logged';
 import { showLength, type LengthUnit } from '@/core/units/length';
+import { showGrams } from '@/core/units/weight';
 import { showTemperature, type TemperatureUnit } from '@/core/units/temperature';
 import { PLACE_WORDS, LEAF_SIGN_WORDS } from '../tray/leafSignWords';
 import { stageWords } from '../verdict/words';
@@ -39,7 +40,7 @@ export function entryWords(l: Logged, crop: Crop | undefined, unit: LengthUnit, 
     case 'note':
       return l.text ?? '';
     case 'harvest':
-      return `${ENTRY_KINDS.harvest}${l.weight_g === undefined ? '' : `, ${l.weight_g} g`}${text}`;
+      return `${ENTRY_KINDS.harvest}${l.weight_g === undefined ? '' : `, ${showGrams(l.weight_g, unit)}`}${text}`;
     case 'air': {
       const { low = null, high = null, humidity = null } = l.air ?? {};
       const degrees = (c: number) => showTemperature(c, temperature);

@@ -8,11 +8,13 @@ import type { Change } from '@/core/site/stand/change';
 import { changePlanned } from '@/core/site/stand/changeSeason';
 import type { Day } from '@/core/units/day';
 import { showLength } from '@/core/units/length';
+import { showGrams } from '@/core/units/weight';
 import { newId } from '@/store/names/newId';
 import type { changeSite } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
 import { CheckField } from '../parts/CheckField';
 import { LengthField } from '../parts/LengthField';
+import { MaybeGramsField } from '../parts/MaybeGramsField';
 import { MaybeNumberField } from '../parts/MaybeNumberField';
 import { loggedNow } from '../season/loggedNow';
 import { useSettings } from '../shell/WorkspaceContext';
@@ -61,8 +63,8 @@ export function HarvestEntry({ batchId, on, write }: HarvestEntryProps) {
       <summary className="min-h-9 cursor-pointer font-semibold max-md:min-h-11">Harvest</summary>
       <div className="space-y-3 pt-2">
         <div className="flex flex-wrap items-end gap-3">
-          <MaybeNumberField label="weighed" value={weighed} min={0} max={1_000_000} unit="g" inputClassName="w-20" onChange={setWeighed} />
-          <MaybeNumberField label="bowl or tray" value={tare} min={0} max={1_000_000} unit="g" inputClassName="w-20" onChange={setTare} />
+          <MaybeGramsField label="weighed" value={weighed} inputClassName="w-20" onChange={setWeighed} />
+          <MaybeGramsField label="bowl or tray" value={tare} inputClassName="w-20" onChange={setTare} />
           <MaybeNumberField label="plants" value={plants} min={1} max={100_000} inputClassName="w-16" onChange={setPlants} />
           <LengthField
             label="cut above the compost"
@@ -80,7 +82,7 @@ export function HarvestEntry({ batchId, on, write }: HarvestEntryProps) {
           </Button>
           {fresh !== null && fresh >= 0 && (
             <p aria-live="polite">
-              {round(fresh)} g fresh{plants !== null && `, ${round(fresh / plants)} g a plant`}
+              {showGrams(fresh, lengthUnit)} fresh{plants !== null && `, ${showGrams(fresh / plants, lengthUnit)} a plant`}
             </p>
           )}
           {fresh !== null && fresh < 0 && <p className="text-copper">The bowl weighs more than all of it. Swap the two.</p>}
@@ -97,5 +99,3 @@ const endPlanned =
     const planned = site.season?.batches.find((b) => b.batchId === batchId && b.lost === null && b.sown < on && b.out > on);
     return planned ? changePlanned(planned.id, () => ({ out: on }))(site) : site;
   };
-
-const round = (v: number) => Math.round(v * 10) / 10;

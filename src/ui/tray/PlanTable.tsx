@@ -36,7 +36,7 @@ const isOver = (plan: HoursPlan, age: number, crop: Crop): boolean =>
   plan.kind === 'stepping' ? stays(crop) : daysOfPlan(plan) > 0 && (stays(crop) || age >= daysOfPlan(plan));
 
 /** One plan: side by side on a wide screen, on a phone one thing below the other. */
-const ROW = 'grid grid-cols-3 gap-x-4 md:grid-cols-[minmax(0,15rem)_minmax(0,1fr)_6.5rem_5.5rem_4rem]';
+const ROW = 'grid grid-cols-3 gap-x-4 md:grid-cols-[minmax(0,6fr)_minmax(0,5fr)_6rem_5.2rem_4rem]';
 
 /** Plans of hours side by side for the days that a tray has before it: dose, cost and risk; one press takes one. */
 export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
@@ -113,6 +113,11 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
                       />
                       <span className={chosen ? 'font-semibold' : undefined}>{planWords(c.plan)}</span>
                     </label>
+                    {wishLimitWords(c.stages).map((words) => (
+                      <p key={words} className="pl-6.5 text-sm text-soft">
+                        {words}
+                      </p>
+                    ))}
                     {c.risks.length > 0 && (
                       <p className="pl-6.5 text-sm text-copper">
                         {c.risks.map(riskWords).join('; ')}
@@ -125,7 +130,6 @@ export function PlanTable({ tier, tray, light, failed }: PlanTableProps) {
                       <div key={s.stage.stage}>
                         <span className="text-soft">{stageWords(s.stage)}</span> {hoursWords(s.first)}
                         {Math.abs(s.last - s.first) >= 0.25 ? ` → ${hoursWords(s.last)}` : ''}
-                        {s.limit ? <span className="text-sm text-soft"> ({wishLimitWords(s.limit)})</span> : null}
                       </div>
                     ))}
                   </div>

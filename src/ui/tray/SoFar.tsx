@@ -6,17 +6,19 @@ import { changesOnTheWay } from '@/core/plan/past/changesOnTheWay';
 import type { Site } from '@/core/site/stand/Site';
 import { tables } from '@/core/things/tables/libraryTables';
 import { showMoney } from '@/core/units/money';
+import { handfulOf, showGrams } from '@/core/units/weight';
 import { OnTheWay } from '../past/OnTheWay';
 import { useLitSite } from '../past/useLitSite';
 import { dliNumber } from '../drawing/lightWords';
 import { useWorkedOut } from '../parts/useWorkedOut';
-import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
+import { useSettings, useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 
 /** What a batch has had until today, day by day, and what a gram of it took. */
 export function SoFar({ tray: { batch } }: { tray: BenchTray }) {
   const site = useSite((s) => s.site);
   const lit = useLitSite();
   const today = useToday();
+  const { lengthUnit } = useSettings();
   const { givenToBatch } = useWorkspace();
   const sums = useMemo(() => sumsOf(site, batch, today, tables), [site, batch, today]);
   const ask = useCallback((of: Site) => givenToBatch(of, batch.id), [givenToBatch, batch.id]);
@@ -28,6 +30,7 @@ export function SoFar({ tray: { batch } }: { tray: BenchTray }) {
   );
   if (!sums || sums.days <= 0) return null;
   const { grams, kWh, cost, days } = sums;
+  const handful = handfulOf(lengthUnit);
   const money = (v: number) => showMoney(v, site.currency);
   const figures: readonly (readonly [string, string])[] = [
     ['Under light', `${days} ${days === 1 ? 'day' : 'days'}`],
@@ -36,10 +39,10 @@ export function SoFar({ tray: { batch } }: { tray: BenchTray }) {
     ...(grams === null
       ? []
       : ([
-          ['Harvested, fresh', `${Math.round(grams)} g`],
-          ['Grams a kWh', kWh > 0 ? (grams / kWh).toFixed(1) : ''],
-          ['Grams a mol of light', given?.mol ? (grams / given.mol).toFixed(2) : ''],
-          ['Power for 100 g', grams > 0 ? money((100 * cost) / grams) : ''],
+          ['Harvested, fresh', showGrams(grams, lengthUnit)],
+          ['Fresh weight a kWh', kWh > 0 ? showGrams(grams / kWh, lengthUnit) : ''],
+          ['Fresh weight a mol of light', given?.mol ? showGrams(grams / given.mol, lengthUnit) : ''],
+          [`Power for ${showGrams(handful, lengthUnit)}`, grams > 0 ? money((handful * cost) / grams) : ''],
         ] as const)),
   ];
   return (

@@ -1,6 +1,8 @@
+import type { Stage } from '@/core/things/crop/Crop';
 import { cropLibrary } from '@/core/things/crop/cropLibrary';
 import { AS_SET, PLAN_KINDS } from '@/core/site/timer/HoursPlan';
 import { dayLengthWords, DAY_LENGTHS, injuryWords, remedyWords, seedLightWords, stretchWords } from '../crops/cropWords';
+import { stageWords } from '../verdict/words';
 import { dliLimitWords, hoursWords, planWords, riskWords, wishLimitWords } from './planWords';
 
 test('every plan has a name of its own, with its hours or days where it has them', () => {
@@ -15,7 +17,19 @@ test('risks and limits say how much of them there is', () => {
   expect(riskWords({ why: 'continuous-light', injury: 'low', days: 3 })).toContain('which it tolerates');
   expect(riskWords({ why: 'continuous-light', injury: null, days: 3 })).toContain('some crops yellow');
   expect(riskWords({ why: 'bolting', hours: 16, above: 14 })).toContain('16 h');
-  expect(wishLimitWords('longest-day')).toContain('maximum photoperiod');
+  const [first, second] = cropLibrary.find((c) => c.stages.length > 1)!.stages as [Stage, Stage];
+  expect(
+    wishLimitWords([
+      { stage: first, limit: 'shortest-day' },
+      { stage: second, limit: 'shortest-day' },
+    ]),
+  ).toEqual([`Limited by the crop’s minimum photoperiod: ${stageWords(first)}, ${stageWords(second)}.`]);
+  expect(
+    wishLimitWords([
+      { stage: first, limit: 'longest-day' },
+      { stage: second, limit: null },
+    ]),
+  ).toEqual([`Limited by the crop’s maximum photoperiod: ${stageWords(first)}.`]);
   expect(dliLimitWords('too-strong')).toContain('stronger');
 });
 

@@ -1,9 +1,10 @@
-import type { PlanRisk } from '@/core/plan/hours/comparePlans';
+import type { PlanRisk, PlanStage } from '@/core/plan/hours/comparePlans';
 import type { HoursPlan } from '@/core/site/timer/HoursPlan';
 import type { DliLimit } from '@/core/plan/hours/solveDli';
 import { daysOfPlan, type Wish } from '@/core/plan/hours/wishedHours';
 import { showHours } from '@/core/units/clock';
 import { daysWords } from '../season/dayWords';
+import { stageWords } from '../verdict/words';
 
 export const hoursWords = (h: number): string => showHours(Math.round(h * 4) * 15);
 
@@ -52,7 +53,13 @@ const WISH_LIMITS: Readonly<Record<NonNullable<Wish['limit']>, string>> = {
   'shortest-day': 'limited by the crop’s minimum photoperiod',
   'day-and-night-refused': 'limited by the crop’s maximum photoperiod',
 };
-export const wishLimitWords = (limit: NonNullable<Wish['limit']>): string => WISH_LIMITS[limit];
+
+/** What keeps the hours of a plan from going farther, each reason once: `Limited by the crop’s minimum photoperiod: emergence, seedling.` */
+export function wishLimitWords(stages: readonly Pick<PlanStage, 'stage' | 'limit'>[]): string[] {
+  const of = new Map<string, string[]>();
+  for (const { stage, limit } of stages) if (limit) of.set(WISH_LIMITS[limit], [...(of.get(WISH_LIMITS[limit]) ?? []), stageWords(stage)]);
+  return [...of].map(([words, names]) => `${words[0]!.toUpperCase()}${words.slice(1)}: ${names.join(', ')}.`);
+}
 
 const DOSE_LIMITS: Readonly<Record<DliLimit, string>> = {
   'longest-day': 'More hours than it tolerates would be needed: this is the nearest.',
