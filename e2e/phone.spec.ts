@@ -108,6 +108,9 @@ test.describe('at the rack', () => {
       await page.getByRole('heading', { level: 1 }).waitFor();
       await page.waitForTimeout(800);
       await narrow();
+      // In the row of its place, however long that is, one sees where one is.
+      for (const tab of await page.getByRole('navigation').filter({ visible: true }).locator('a[aria-current]').all())
+        await expect(tab).toBeInViewport({ ratio: 0.9 });
     }
     // A handle at the very end of its way neither.
     await go(page, '/hours');

@@ -1,7 +1,6 @@
 'use client';
-import clsx from 'clsx';
 import { usePathname } from 'next/navigation';
-import { Link } from './Link';
+import { TabLink } from './TabLink';
 
 interface PlaceTabsProps {
   label: string;
@@ -16,17 +15,7 @@ export function PlaceTabs({ label: place, tabs }: PlaceTabsProps) {
   return (
     <nav aria-label={place} data-tabs className="flex gap-6 overflow-x-auto border-b border-line bg-sheet px-4 md:px-6 print:hidden">
       {tabs.map(({ href, label }) => (
-        <Link
-          key={href}
-          href={href}
-          aria-current={isHere(href) ? 'page' : undefined}
-          className={clsx(
-            'inline-flex min-h-12 items-center border-b-3 pt-0.5 font-semibold whitespace-nowrap focus-visible:-outline-offset-3',
-            isHere(href) ? 'border-ember' : 'border-transparent text-soft hover:text-ink',
-          )}
-        >
-          {label}
-        </Link>
+        <TabLink key={href} href={href} isHere={isHere(href)} label={label} />
       ))}
     </nav>
   );

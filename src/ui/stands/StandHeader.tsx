@@ -1,8 +1,7 @@
 'use client';
-import clsx from 'clsx';
 import { usePathname, useRouter } from 'next/navigation';
 import type { Stand } from '@/core/site/stand/Site';
-import { Link } from '../parts/Link';
+import { TabLink } from '../parts/TabLink';
 import { UndoButtons } from '../parts/UndoButtons';
 import { useSite } from '../shell/WorkspaceContext';
 import { STAND_PARTS, standPath } from './places';
@@ -38,24 +37,9 @@ export function StandHeader({ stand }: { stand: Stand }) {
         className="flex min-w-0 flex-1 gap-5 overflow-x-auto max-md:w-full max-md:flex-none max-md:justify-between max-md:gap-3"
       >
         {STAND_PARTS.map(({ part, label }) => (
-          <Tab key={part} href={standPath(stand.id, part)} isHere={part === here} label={label} />
+          <TabLink key={part} href={standPath(stand.id, part)} isHere={part === here} label={label} />
         ))}
       </nav>
     </div>
-  );
-}
-
-function Tab({ href, isHere, label }: { href: string; isHere: boolean; label: string }) {
-  return (
-    <Link
-      href={href}
-      aria-current={isHere ? 'page' : undefined}
-      className={clsx(
-        'inline-flex min-h-12 items-center border-b-3 pt-0.5 font-semibold whitespace-nowrap focus-visible:-outline-offset-3',
-        isHere ? 'border-ember' : 'border-transparent text-soft hover:text-ink',
-      )}
-    >
-      {label}
-    </Link>
   );
 }
