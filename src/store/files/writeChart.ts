@@ -1,5 +1,5 @@
 import { unparse } from 'papaparse';
-import { CHART_COLUMNS, chartRows } from '../../core/exchange/formats/chartTable';
+import { CHART_COLUMNS, chartRows, placeOf } from '../../core/exchange/formats/chartTable';
 import type { HangChart, TrayDay } from '../../core/plan/hang/HangChart';
 import type { BenchStand } from '../../core/answer/stand/benchStand';
 import { isoOf } from '../../core/units/day';
@@ -19,14 +19,14 @@ export function chartJson(chart: HangChart, stand: BenchStand): string {
     until: isoOf(chart.until),
     visits: chart.visits.map((v) => ({
       day: isoOf(v.day),
-      jobs: rows.filter((r) => r.day === isoOf(v.day)).map(({ tier, what, thing, steps, face_m, risers, on_min, lit_min, setting }) => ({ tier, what, thing, steps, face_m, risers, on_min, lit_min, setting })), // prettier-ignore
+      jobs: rows.filter((r) => r.day === isoOf(v.day)).map(({ tier, what, thing, steps, face_m, risers, on_min, lit_min, setting, x_m, y_m }) => ({ tier, what, thing, steps, face_m, risers, on_min, lit_min, setting, x_m, y_m })), // prettier-ignore
       after: v.after.map((d) => trayOf(d, stand)),
       lastDay: isoOf(v.last),
       before: v.before.map((d) => trayOf(d, stand)),
     })),
     clockChanges: chart.clockChanges.map((c) => ({ day: isoOf(c.day), by_min: c.by_min })),
     limits: chart.limits.map((l) => ({
-      tray: nameOf(l.trayId, stand),
+      ...trayIn(l.trayId, stand),
       says: l.says,
       bound: l.bound,
       from: isoOf(l.from),
@@ -36,13 +36,15 @@ export function chartJson(chart: HangChart, stand: BenchStand): string {
   return `${JSON.stringify(data, null, 2)}\n`;
 }
 
-function nameOf(trayId: string, stand: BenchStand): string {
-  const y = stand.tiers.flatMap((t) => t.trays).find((tray) => tray.tray.id === trayId);
-  return y ? y.called : trayId;
+/** What a tray is called, and where it stands: several may be called the same. */
+function trayIn(trayId: string, stand: BenchStand) {
+  const on = stand.tiers.find((t) => t.trays.some((y) => y.tray.id === trayId));
+  const y = on?.trays.find(({ tray }) => tray.id === trayId);
+  return on && y ? { tray: y.called, tier: on.number, ...placeOf(y.tray) } : { tray: trayId };
 }
 
 const trayOf = (d: TrayDay, stand: BenchStand) => ({
-  tray: nameOf(d.trayId, stand),
+  ...trayIn(d.trayId, stand),
   stage: d.stage,
   phase: d.phase,
   height_m: round(d.height),

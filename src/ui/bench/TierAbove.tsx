@@ -6,6 +6,7 @@ import type { TierLight } from '@/core/answer/bench/BenchQuestion';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { changeFittings, changeTrays } from '@/core/site/stand/change';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
+import { showLength } from '@/core/units/length';
 import type { Metres } from '@/core/units/quantities';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { coarser, contoursOf, roundSteps } from '../drawing/contours';
@@ -34,7 +35,7 @@ interface TierAboveProps {
 
 /** The chosen tier from above: each tray in the bands of its own crop, lines of equal light, and what can be moved about. */
 export function TierAbove({ stand, tier: t, light, judged, focus, commands }: TierAboveProps) {
-  const { mapShows } = useSettings();
+  const { mapShows, lengthUnit } = useSettings();
   const { benchLooks } = useWorkspace();
   const { chosen } = useBenchLook();
   const { ref, width } = useSize<HTMLDivElement>();
@@ -98,6 +99,8 @@ export function TierAbove({ stand, tier: t, light, judged, focus, commands }: Ti
     },
   );
   const probe = useProbe(t, light, judged);
+  const lies = ({ x, y }: { readonly x: number; readonly y: number }) =>
+    `${showLength(x, lengthUnit)} from the left, ${showLength(y, lengthUnit)} from the front`;
   const place = (e: React.PointerEvent<HTMLElement>) => {
     const r = e.currentTarget.getBoundingClientRect();
     return { x: ((e.clientX - r.left) / r.width) * tier.width, y: (1 - (e.clientY - r.top) / r.height) * tier.depth };
@@ -216,8 +219,10 @@ export function TierAbove({ stand, tier: t, light, judged, focus, commands }: Ti
             </>
           )}
         </svg>
-        {t.trays.map((y) => handle(y.tray.id, `Tray: ${trayName(y)}`, outlineOf(y.tray), false))}
-        {t.lamps.map(({ fitting, lamp }) => handle(fitting.id, `Lamp: ${lamp.name}`, outlineOfFitting(fitting, lamp), true))}
+        {t.trays.map((y) => handle(y.tray.id, `Tray: ${trayName(y)}, ${lies(y.tray)}`, outlineOf(y.tray), false))}
+        {t.lamps.map(({ fitting, lamp }) =>
+          handle(fitting.id, `Lamp: ${lamp.name}, ${lies(fitting)}`, outlineOfFitting(fitting, lamp), true),
+        )}
         {probe.at && (
           <svg width={width} height={height} className="pointer-events-none absolute inset-0" role="presentation">
             <path

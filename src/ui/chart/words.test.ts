@@ -74,7 +74,10 @@ test('the same list as rows, as a table that no spreadsheet runs, as JSON and as
   expect(rows.map((r) => r.what)).toEqual(['lamp', 'lamp', 'dimmer', 'dimmer', 'riser', 'lamp', 'dimmer', 'lamp', 'lamp', 'lamp', 'timer']);
   expect(rows[0]).toMatchObject({ day: '2027-02-13', tier: 1, steps: 2, face_m: 0.37, on_min: '' });
   expect(rows[2]).toMatchObject({ tier: 1, setting: 0.75, steps: '' });
-  expect(rows[4]).toMatchObject({ thing: 'Leek', risers: 0 });
+  expect(rows[4]).toMatchObject({ thing: 'Leek', risers: 0, x_m: one!.trays[0]!.tray.x });
+  // Two lamps of one kind are told apart by where they hang.
+  expect(rows[0]!.thing).toBe(rows[1]!.thing);
+  expect([rows[0]!.y_m, rows[1]!.y_m]).toEqual(one!.lamps.map((l) => l.fitting.y));
   expect(rows.at(-1)).toMatchObject({ tier: '', thing: 'tiers 4 5', on_min: 330, lit_min: 870 });
   const evil = { ...stand, stand: { ...stand.stand, name: '=cmd|calc' } };
   const lines = chartCsv(chart, evil).split('\r\n');
@@ -84,13 +87,13 @@ test('the same list as rows, as a table that no spreadsheet runs, as JSON and as
     format: 'copper-noon/hang-chart',
     from: '2027-02-10',
     visits: [{ day: '2027-02-13', lastDay: '2027-02-19', jobs: { length: rows.length } }],
-    limits: [{ tray: 'Leek', says: 'short', bound: 'heat', to: '2027-02-12' }],
+    limits: [{ tray: 'Leek', tier: 1, says: 'short', bound: 'heat', to: '2027-02-12' }],
   });
   // What each tray gets after a visit stands in the JSON as it was worked out, to a tenth of a millimetre or mol.
   const got = { trayId: one!.trays[0]!.tray.id, tierId: one!.tier.id, stage: 'seedling', phase: 'growing', height: 0.0512349, distance: 0.2, weakest: 9.42, mean: 11, strongest: 12.5, says: 'suits' } as unknown as TrayDay; // prettier-ignore
   const full = { ...chart, visits: [{ ...chart.visits[0]!, after: [got], before: [got] }] };
   expect((JSON.parse(chartJson(full, stand)) as { visits: { after: unknown[] }[] }).visits[0]!.after).toEqual([
-    { tray: 'Leek', stage: 'seedling', phase: 'growing', height_m: 0.0512, distance_m: 0.2, weakest_mol: 9.42, mean_mol: 11, strongest_mol: 12.5, says: 'suits' }, // prettier-ignore
+    { tray: 'Leek', tier: 1, x_m: one!.trays[0]!.tray.x, y_m: one!.trays[0]!.tray.y, stage: 'seedling', phase: 'growing', height_m: 0.0512, distance_m: 0.2, weakest_mol: 9.42, mean_mol: 11, strongest_mol: 12.5, says: 'suits' }, // prettier-ignore
   ]);
   const [entry] = eventsOf(chart, stand, { lengthUnit: 'cm', clock: '24' }, 18 * 60);
   expect(entry).toMatchObject({ uid: 'demo-rack-2027-02-13@copper-noon', at_min: 1080, title: 'Map-room rack: 7 things to do' });

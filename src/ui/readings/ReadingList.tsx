@@ -59,7 +59,13 @@ export function ReadingList({ of }: { of: TierReadings }) {
         <div key={day} className="space-y-1">
           <div className="flex items-baseline gap-2 border-b border-line">
             <h3 className="flex-1 font-semibold">{day}</h3>
-            <Button kind="quiet" size="icon" className="md:min-h-8! text-sm" onClick={() => dropAll(list.map((c) => c.reading.id))}>
+            <Button
+              kind="quiet"
+              size="icon"
+              className="md:min-h-8! text-sm"
+              aria-label={`Remove all of this day: ${day}`}
+              onClick={() => dropAll(list.map((c) => c.reading.id))}
+            >
               Remove all of this day
             </Button>
           </div>

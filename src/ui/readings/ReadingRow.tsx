@@ -27,6 +27,7 @@ export function ReadingRow({ compared, suspicions, where, plan, onKeep, onDrop }
   const { reading, measured, ratio, converted } = compared;
   const [open, setOpen] = useState(false);
   const doubted = reading.leftOut && suspicions.length > 0;
+  const named = `${showReading(reading.value)} ${unitWords(reading.unit)} at ${where}`;
   return (
     <li className={doubted ? 'rounded-md bg-copper-wash p-3' : ''} data-testid="reading">
       <div className="flex items-center gap-1">
@@ -48,7 +49,7 @@ export function ReadingRow({ compared, suspicions, where, plan, onKeep, onDrop }
         <Button
           kind="quiet"
           size="icon"
-          aria-label="How it was converted"
+          aria-label={`How it was converted: ${named}`}
           title="How it was converted"
           aria-expanded={open}
           onClick={() => setOpen(!open)}
@@ -58,13 +59,13 @@ export function ReadingRow({ compared, suspicions, where, plan, onKeep, onDrop }
         <Button
           kind="quiet"
           size="icon"
-          aria-label={reading.leftOut ? 'Count this reading' : 'Leave this reading out'}
+          aria-label={`${reading.leftOut ? 'Count this reading' : 'Leave this reading out'}: ${named}`}
           title={reading.leftOut ? 'Count it' : 'Leave it out'}
           onClick={() => onKeep(reading.leftOut ? 'count a reading' : 'leave a reading out', { ...reading, leftOut: !reading.leftOut })}
         >
           {reading.leftOut ? <EyeOff size={17} aria-hidden /> : <Eye size={17} aria-hidden />}
         </Button>
-        <Button kind="quiet" size="icon" aria-label="Remove this reading" title="Remove" onClick={onDrop}>
+        <Button kind="quiet" size="icon" aria-label={`Remove this reading: ${named}`} title="Remove" onClick={onDrop}>
           <Trash2 size={17} aria-hidden />
         </Button>
       </div>
