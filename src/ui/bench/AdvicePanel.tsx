@@ -1,5 +1,5 @@
 'use client';
-import { useMemo, useRef, useState } from 'react';
+import { Fragment, useMemo, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import type { Offer } from '@/core/plan/advice/advise';
 import { applyOnStand } from '@/store/bench/applyOnStand';
@@ -190,6 +190,9 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
   );
 }
 
+/** Of some figures, each before and after, those that are told otherwise after. */
+const changed = (of: readonly (readonly [of: string, was: string, is: string])[]) => of.filter(([, was, is]) => was !== is);
+
 /** What would help when it is done every few days rather than once. */
 function Habits({ stand, habits }: { stand: BenchStand; habits: readonly Habit[] }) {
   if (habits.length === 0) return null;
@@ -206,14 +209,20 @@ function Habits({ stand, habits }: { stand: BenchStand; habits: readonly Habit[]
                 : `Let ${trayNameIn(stand, h.trayId)} and ${trayNameIn(stand, h.otherId!)} change places every third day`}
             </p>
             <p className="text-sm text-soft">
-              on average weakest{' '}
-              <strong className="text-verdigris">
-                {dose(h, h.weakest.before)} → {dose(h, h.weakest.after)}
-              </strong>
-              , strongest {dose(h, h.strongest.before)} → {dose(h, h.strongest.after)}, in range{' '}
-              <strong className="text-verdigris">
-                {percent(h.shareInBand.before)} → {percent(h.shareInBand.after)}
-              </strong>
+              on average{' '}
+              {changed([
+                ['weakest', dose(h, h.weakest.before), dose(h, h.weakest.after)],
+                ['strongest', dose(h, h.strongest.before), dose(h, h.strongest.after)],
+                ['in range', percent(h.shareInBand.before), percent(h.shareInBand.after)],
+              ]).map(([of, was, is], i) => (
+                <Fragment key={of}>
+                  {i > 0 && ', '}
+                  {of}{' '}
+                  <strong className="text-verdigris">
+                    {was} → {is}
+                  </strong>
+                </Fragment>
+              ))}
             </p>
           </li>
         ))}

@@ -4,6 +4,7 @@ import { footOf, rimOf } from '@/core/site/stand/canopy';
 import { isCovered } from '@/core/answer/stand/roofOf';
 import { outlineOf, outlineOfFitting, plantAreaOf } from '@/core/site/stand/footprint';
 import { showLength, type LengthUnit } from '@/core/units/length';
+import { lowestOf } from '@/core/answer/stand/benchStand';
 import { riseOf, topOfFaceOf } from '@/core/site/stand/poseOf';
 import { LampFront } from '../drawing/LampFront';
 import { TrayFront } from '../drawing/TrayFront';
@@ -16,7 +17,7 @@ interface TierFrontProps {
   tier: BenchTier;
   frame: BenchFrame;
   unit: LengthUnit;
-  /** The lamp whose distance is written at the right. */
+  /** The lamp whose distance is written at the right; null: the lowest. */
   lampId: string | null;
   narrow: boolean;
 }
@@ -31,7 +32,7 @@ export const TierFront = memo(function TierFront({ tier: t, frame, unit, lampId,
   // What stands in front is drawn last.
   const trays = [...t.trays].sort((a, b) => (front ? b.tray.y - a.tray.y : a.tray.x - b.tray.x));
   const lamps = [...t.lamps].sort((a, b) => (front ? b.fitting.y - a.fitting.y : a.fitting.x - b.fitting.x));
-  const measured = t.lamps.find((l) => l.fitting.id === lampId) ?? t.lamps[0];
+  const measured = t.lamps.find((l) => l.fitting.id === lampId) ?? lowestOf(t);
   const canopy = t.trays.length > 0 ? Math.max(...t.trays.map((y) => y.canopy)) : null;
   const walls = front ? (['left', 'right'] as const) : (['front', 'back'] as const);
   return (

@@ -1,6 +1,6 @@
 import type { Move } from '@/core/plan/advice/Move';
 import { tables } from '@/core/things/tables/libraryTables';
-import { benchStandOf } from '@/core/answer/stand/benchStand';
+import { benchStandOf, lowestOf } from '@/core/answer/stand/benchStand';
 import { rememberTiers } from '@/core/answer/stand/rememberTiers';
 import { changeTrays } from '@/core/site/stand/change';
 import { hangerOf } from '@/core/site/stand/Hanger';
@@ -9,7 +9,7 @@ import { dayFrom } from '@/core/units/day';
 import { demoSite } from '@/store/site/demoSite';
 import { stretchesOf } from './bands';
 import { benchFrame, measuresOf, tierAt } from './benchFrame';
-import { faultsWords, faultWords, hangWords, tiltWords, riserWords, stepWords, trayName, trayNameIn } from './benchWords';
+import { faultsWords, faultWords, hangWords, lampsWords, tiltWords, riserWords, stepWords, trayName, trayNameIn } from './benchWords';
 import { moveWords, movesWords } from './moveWords';
 
 const site = demoSite('en-GB');
@@ -78,6 +78,18 @@ test('trays of one name are told apart: by their place on the tier, by the tier 
     ['Tomatillo', 'Physalis'],
     ['Tomatillo', 'Lanterns'],
   ]);
+});
+
+test('lamps of a tier are told as they hang, those alike together', () => {
+  const names = third!.lamps.map((l) => l.lamp.name);
+  expect(new Set(names).size).toBe(1);
+  expect(lampsWords(third!, 'cm')).toEqual([
+    `2 × ${names[0]}, face 33 cm above the shelf (cord)`,
+    `1 × ${names[0]}, face 30 cm above the shelf (cord)`,
+  ]);
+  expect(lowestOf(third!)).toBe(third!.lamps[2]);
+  expect(lowestOf({ lamps: [] })).toBeUndefined();
+  expect(lampsWords({ ...third!, lamps: [] }, 'cm')).toEqual([]);
 });
 
 test('several moves make one sentence', () =>

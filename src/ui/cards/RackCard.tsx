@@ -2,8 +2,7 @@
 import type { HangChart } from '@/core/plan/hang/HangChart';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { generalNote } from '@/core/things/caution/cautionLibrary';
-import { showLength } from '@/core/units/length';
-import { hangWords } from '../bench/benchWords';
+import { lampsWords } from '../bench/benchWords';
 import { jobsOf } from '../chart/jobWords';
 import { timesWords } from '../hours/timerWords';
 import { dayWords, longDayWords } from '../season/dayWords';
@@ -29,21 +28,19 @@ export function RackCard({ stand, chart }: { stand: BenchStand; chart: HangChart
           </tr>
         </thead>
         <tbody>
-          {stand.tiers.map((t) => {
-            const first = t.lamps[0];
-            return (
-              <tr key={t.tier.id}>
-                <td className={cell}>{t.number}</td>
-                <td className={cell}>
-                  {first
-                    ? `${t.lamps.length} × ${first.lamp.name}, face ${showLength(first.fitting.face, lengthUnit)} above the shelf (${hangWords(t, first.fitting, lengthUnit)})`
-                    : 'none'}
-                </td>
-                <td className={cell}>{timesWords(t.timer, told.clock)}</td>
-                <td className={cell}>{t.trays.map((y) => y.called).join(', ')}</td>
-              </tr>
-            );
-          })}
+          {stand.tiers.map((t) => (
+            <tr key={t.tier.id}>
+              <td className={cell}>{t.number}</td>
+              <td className={cell}>
+                {lampsWords(t, lengthUnit).map((words) => (
+                  <div key={words}>{words}</div>
+                ))}
+                {t.lamps.length === 0 && 'none'}
+              </td>
+              <td className={cell}>{timesWords(t.timer, told.clock)}</td>
+              <td className={cell}>{t.trays.map((y) => y.called).join(', ')}</td>
+            </tr>
+          ))}
         </tbody>
       </table>
       <table className="w-full text-left [&_th]:pr-2">

@@ -136,9 +136,15 @@ export const lookUpTier: Look = (site, tier, tables, place) => {
 /** Heights of the leaf tops of a tier's trays above its floor. */
 export const leafTopsOf = ({ trays }: Pick<BenchTier, 'trays'>): Metres[] => trays.map((y) => y.canopy);
 
+/** The lamp of a tier that hangs lowest; undefined where none does. */
+export const lowestOf = ({ lamps }: Pick<BenchTier, 'lamps'>): BenchLamp | undefined =>
+  lamps.reduce<BenchLamp | undefined>((low, l) => (low && low.fitting.face <= l.fitting.face ? low : l), undefined);
+
 /** How far the lowest lamp of a tier is above its tallest leaves; null where one of the two is missing. */
-export const overLeavesOf = (t: Pick<BenchTier, 'lamps' | 'trays'>): Metres | null =>
-  t.lamps.length > 0 && t.trays.length > 0 ? Math.min(...t.lamps.map((l) => l.fitting.face)) - Math.max(...leafTopsOf(t)) : null;
+export function overLeavesOf(t: Pick<BenchTier, 'lamps' | 'trays'>): Metres | null {
+  const lowest = lowestOf(t);
+  return lowest && t.trays.length > 0 ? lowest.fitting.face - Math.max(...leafTopsOf(t)) : null;
+}
 
 /** The lamps of a tier, each as it really is: by its kind, the readings, its own hours, and as far as it is dimmed. */
 export const lampsIn = (site: Pick<Site, 'lamps'>, tier: Tier, tables: Pick<Tables, 'lamp'>, known: Known): BenchLamp[] =>
