@@ -10,12 +10,12 @@ import { showLength } from '@/core/units/length';
 import type { Metres } from '@/core/units/quantities';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { coarser, contoursOf, roundSteps } from '../drawing/contours';
-import { LightCanvas } from '../drawing/LightCanvas';
 import { lightWords, perPpfd } from '../drawing/lightWords';
 import { useSize } from '../drawing/useSize';
 import { bandOf } from './bands';
 import { trayName } from './benchWords';
 import { MapNumber, SpotMark } from './MapMarks';
+import { TierMaps } from './TierMaps';
 import { TierOutlines } from './TierOutlines';
 import { useBenchLook } from './useBench';
 import { useDrag } from './useDrag';
@@ -48,7 +48,6 @@ export function TierAbove({ stand, tier: t, light, judged, focus, commands }: Ti
   const focusTray = focus?.tray ?? t.trays[0];
   const around = useMemo(() => bandOf(focusTray, (focusTray ?? t).day), [focusTray, t]);
   const hasDaylight = (focusTray ?? t).day.daylight !== null;
-  const bands = useMemo(() => new Map(t.trays.map((y) => [y.tray.id, bandOf(y, y.day)])), [t]);
   // The lines may come a frame after the colours while a hand moves.
   const lined = useDeferredValue(focus?.light);
   const map = lined?.map;
@@ -149,25 +148,7 @@ export function TierAbove({ stand, tier: t, light, judged, focus, commands }: Ti
           } else if (pressed(e, commands, true)) e.preventDefault();
         }}
       >
-        {light?.map && (
-          <LightCanvas grid={light.map} band={around} rowZero="foot" box={{ left: 0, top: 0, width, height }} testId="tier-map" />
-        )}
-        {light &&
-          t.trays.map(({ tray }) => {
-            const own = light.trays[tray.id];
-            if (!own) return null;
-            const { area } = own.map;
-            return (
-              <LightCanvas
-                key={tray.id}
-                grid={own.map}
-                band={bands.get(tray.id)!}
-                rowZero="foot"
-                box={{ left: px(area.x0), top: py(area.y1), width: px(area.x1 - area.x0), height: (area.y1 - area.y0) * sy }}
-                testId="tray-map"
-              />
-            );
-          })}
+        {light && <TierMaps tier={t} light={light} around={around} px={px} py={py} sy={sy} testId="tier-map" />}
         <svg width={width} height={height} className="pointer-events-none absolute inset-0" role="presentation">
           {lines.map((line) => (
             <g key={line.value}>

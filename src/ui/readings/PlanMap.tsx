@@ -5,8 +5,8 @@ import type { Metres } from '@/core/units/quantities';
 import type { WalkPoint } from '@/core/answer/walk/planWalk';
 import { bandOf } from '../bench/bands';
 import { MapNumber } from '../bench/MapMarks';
+import { TierMaps } from '../bench/TierMaps';
 import { TierOutlines } from '../bench/TierOutlines';
-import { LightCanvas } from '../drawing/LightCanvas';
 import { useSize } from '../drawing/useSize';
 import type { TierReadings } from './useTierReadings';
 import { NIGHT } from '../theme/night';
@@ -72,9 +72,7 @@ export function PlanMap({ of, light, readings, points = [], at = null, done = []
           onPoint({ x: within(from.x + step[0]!, tier.width), y: within(from.y + step[1]!, tier.depth) });
         }}
       >
-        {light?.map && (
-          <LightCanvas grid={light.map} band={band} rowZero="foot" box={{ left: 0, top: 0, width, height }} testId="plan-light" />
-        )}
+        {light && <TierMaps tier={t} light={light} around={band} px={px} py={py} sy={sy} testId="plan-light" />}
         <svg width={width} height={height} className="pointer-events-none absolute inset-0" role="presentation">
           <TierOutlines tier={t} px={px} py={py} sy={sy} />
           {points.map((p, i) => (
