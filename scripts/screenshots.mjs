@@ -78,7 +78,7 @@ await picture('daylight', {
     await page.getByLabel('Hour', { exact: true }).fill('460');
   },
 });
-await picture('check', { path: '/check' });
+await picture('check', { path: '/check', act: (page) => page.getByTestId('answer').waitFor({ timeout: 60_000 }) });
 /** The readings of one tier of the rack. */
 const tierOfRack = (page, n) => page.getByLabel('tier', { exact: true }).selectOption({ index: n - 1 });
 const beginWalk = async (page, meter) => {
