@@ -2,26 +2,17 @@
 import { timesWords } from '../hours/timerWords';
 import { cautionsFor } from '@/core/answer/caution/cautionsFor';
 import { cautionLibrary, generalNote } from '@/core/things/caution/cautionLibrary';
-import type { BenchLamp, BenchStand } from '@/core/answer/stand/benchStand';
+import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { faultsOf } from '@/core/answer/faults/faults';
 import { showHours } from '@/core/units/clock';
 import { showLength } from '@/core/units/length';
 import { useSettings, useSite } from '../shell/WorkspaceContext';
 import { dliNumber, dliSpanWords } from '../drawing/lightWords';
 import { shareWords, stageWords } from '../verdict/words';
-import { faultsWords, hangWords, riserWords, SAYS_WORDS, travelWords, trayName } from './benchWords';
+import { alikeLamps } from './alikeLamps';
+import { faultsWords, hangWords, riserWords, SAYS_WORDS, trayName } from './benchWords';
 import { StandPicture } from './StandPicture';
 import { judgedTrays, useBenchLight } from './useBench';
-
-/** Lamps of one kind at one height as one line. */
-function alike(lamps: readonly BenchLamp[]): readonly { readonly lamp: BenchLamp; readonly count: number }[] {
-  const groups = new Map<string, { lamp: BenchLamp; count: number }>();
-  for (const lamp of lamps) {
-    const key = `${lamp.lamp.id} ${lamp.fitting.face.toFixed(3)} ${lamp.fitting.hanger.kind} ${lamp.fitting.tilt ?? 0} ${travelWords(lamp.fitting, 'cm') ?? ''}`;
-    groups.set(key, { lamp, count: (groups.get(key)?.count ?? 0) + 1 });
-  }
-  return [...groups.values()];
-}
 
 /** The stand on paper: a line drawing, what hangs how high for how long, how each tray fares, and the cautions. */
 export function BenchPrint({ stand }: { stand: BenchStand }) {
@@ -52,7 +43,7 @@ export function BenchPrint({ stand }: { stand: BenchStand }) {
         <tbody>
           {stand.tiers.flatMap((t) => {
             const judged = judgedTrays(t, answer.tiers[t.tier.id] ?? null);
-            const lamps = alike(t.lamps);
+            const lamps = alikeLamps(t.lamps);
             const canopy = Math.max(0, ...t.trays.map((y) => y.canopy));
             const rows = Math.max(1, lamps.length, t.trays.length);
             return Array.from({ length: rows }, (_, i) => {

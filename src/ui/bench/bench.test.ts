@@ -7,9 +7,10 @@ import { hangerOf } from '@/core/site/stand/Hanger';
 import type { Fault } from '@/core/answer/faults/faults';
 import { dayFrom } from '@/core/units/day';
 import { demoSite } from '@/store/site/demoSite';
+import { alikeLamps } from './alikeLamps';
 import { stretchesOf } from './bands';
 import { benchFrame, measuresOf, tierAt } from './benchFrame';
-import { faultsWords, faultWords, hangWords, lampsWords, tiltWords, riserWords, stepWords, trayName, trayNameIn } from './benchWords';
+import { faultsWords, faultWords, hangWords, tiltWords, riserWords, stepWords, trayName, trayNameIn } from './benchWords';
 import { moveWords, movesWords } from './moveWords';
 
 const site = demoSite('en-GB');
@@ -80,16 +81,16 @@ test('trays of one name are told apart: by their place on the tier, by the tier 
   ]);
 });
 
-test('lamps of a tier are told as they hang, those alike together', () => {
-  const names = third!.lamps.map((l) => l.lamp.name);
-  expect(new Set(names).size).toBe(1);
-  expect(lampsWords(third!, 'cm')).toEqual([
-    `2 × ${names[0]}, face 33 cm above the shelf (cord)`,
-    `1 × ${names[0]}, face 30 cm above the shelf (cord)`,
+test('lamps that hang alike are told as one, each other height and kind for itself', () => {
+  const told = (t: typeof third) => alikeLamps(t!.lamps).map(({ lamp, count }) => [count, lamp.lamp.name, lamp.fitting.face]);
+  const [bulb] = third!.lamps;
+  expect(told(third)).toEqual([
+    [2, bulb!.lamp.name, 0.33],
+    [1, bulb!.lamp.name, 0.3],
   ]);
+  expect(told(rack.tiers[4]).map(([count]) => count)).toEqual([1, 1]);
   expect(lowestOf(third!)).toBe(third!.lamps[2]);
   expect(lowestOf({ lamps: [] })).toBeUndefined();
-  expect(lampsWords({ ...third!, lamps: [] }, 'cm')).toEqual([]);
 });
 
 test('several moves make one sentence', () =>

@@ -74,16 +74,6 @@ export function hangWords(tier: BenchTier, fitting: Fitting, unit: LengthUnit): 
   return travel ? `${hung}, travels ${travel}` : hung;
 }
 
-/** The lamps of a tier as they hang, those alike together: `2 × LED bulb, face 33 cm above the shelf (cord)`. */
-export function lampsWords(t: BenchTier, unit: LengthUnit): string[] {
-  const counts = new Map<string, number>();
-  for (const { fitting, lamp } of t.lamps) {
-    const words = `${lamp.name}, face ${showLength(fitting.face, unit)} above the shelf (${hangWords(t, fitting, unit)})`;
-    counts.set(words, (counts.get(words) ?? 0) + 1);
-  }
-  return [...counts].map(([words, n]) => `${n} × ${words}`);
-}
-
 function stepsDown(tier: BenchTier, fitting: Fitting): string {
   const { hanger, face } = fitting;
   const [one, many] = STEP_WORDS[hanger.kind];

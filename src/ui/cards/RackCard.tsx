@@ -2,7 +2,9 @@
 import type { HangChart } from '@/core/plan/hang/HangChart';
 import type { BenchStand } from '@/core/answer/stand/benchStand';
 import { generalNote } from '@/core/things/caution/cautionLibrary';
-import { lampsWords } from '../bench/benchWords';
+import { showLength } from '@/core/units/length';
+import { alikeLamps } from '../bench/alikeLamps';
+import { hangWords } from '../bench/benchWords';
 import { jobsOf } from '../chart/jobWords';
 import { timesWords } from '../hours/timerWords';
 import { dayWords, longDayWords } from '../season/dayWords';
@@ -32,8 +34,10 @@ export function RackCard({ stand, chart }: { stand: BenchStand; chart: HangChart
             <tr key={t.tier.id}>
               <td className={cell}>{t.number}</td>
               <td className={cell}>
-                {lampsWords(t, lengthUnit).map((words) => (
-                  <div key={words}>{words}</div>
+                {alikeLamps(t.lamps).map(({ lamp: { fitting, lamp }, count }) => (
+                  <div key={fitting.id}>
+                    {count} × {lamp.name}, face {showLength(fitting.face, lengthUnit)} above the shelf ({hangWords(t, fitting, lengthUnit)})
+                  </div>
                 ))}
                 {t.lamps.length === 0 && 'none'}
               </td>
