@@ -97,7 +97,7 @@ test('the calendar opens elsewhere, at the household’s own time; tables come a
     expect(e.description).toMatch(/Tier \d|Timer/);
   }
   const csv = await saved('CSV');
-  expect(csv.split('\r\n')[0]).toBe('day,stand,tier,what,thing,steps,face_m,risers,on_min,lit_min,setting');
+  expect(csv.split('\r\n')[0]).toBe('day,stand,tier,what,thing,steps,face_m,risers,on_min,lit_min,setting,x_m,y_m');
   expect(csv).toContain(',lamp,');
   const json = JSON.parse(await saved('JSON')) as { format: string; visits: unknown[] };
   expect([json.format, json.visits.length]).toEqual(['copper-noon/hang-chart', events.length]);

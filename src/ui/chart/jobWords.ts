@@ -1,7 +1,7 @@
 import type { ClockChange } from '@/core/units/clockChanges';
 import type { ChartLimit, TrayDay } from '@/core/plan/hang/HangChart';
 import type { VisitJobs } from '@/core/site/hang/KeptChart';
-import type { BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
+import type { BenchLamp, BenchStand, BenchTier, BenchTray } from '@/core/answer/stand/benchStand';
 import { FULL } from '@/core/things/lamp/dimming';
 import type { Share } from '@/core/units/quantities';
 import { timersOf } from '@/core/plan/timer/servedBy';
@@ -24,7 +24,7 @@ const COUNT = ['no', 'the', 'both', 'all three', 'all four', 'all five', 'all si
 
 /** What is to be done on a visit, tier by tier from the top, then the timers. What has gone from the stand is left out. */
 export function jobsOf(visit: VisitJobs, stand: BenchStand, { lengthUnit: unit, clock }: ToldIn): JobWords[] {
-  const lamps = stand.tiers.flatMap((t) => [...lampJobs(visit, t, unit), ...dimJobs(visit, t)]);
+  const lamps = stand.tiers.flatMap((t) => [...lampJobs(visit, t, unit), ...dimJobs(visit, t, unit)]);
   const risers = visit.risers.flatMap((j): JobWords[] => {
     const found = trayOf(stand, j.trayId);
     if (!found) return [];
@@ -51,31 +51,40 @@ export function jobsOf(visit: VisitJobs, stand: BenchStand, { lengthUnit: unit, 
 
 /** Lamps of a tier that go by the same steps are told as one. */
 function lampJobs(visit: VisitJobs, tier: BenchTier, unit: LengthUnit): JobWords[] {
-  const groups = new Map<string, { count: number; key: string; faces: Set<string> }>();
+  const groups = new Map<string, { of: BenchLamp[]; faces: Set<string> }>();
   for (const job of visit.lamps) {
     const lamp = tier.lamps.find((l) => l.fitting.id === job.fittingId);
     if (!lamp) continue;
     const steps = stepWords(lamp.fitting.hanger, job.steps, unit);
-    const known = groups.get(steps) ?? { count: 0, key: job.fittingId, faces: new Set() };
-    groups.set(steps, { ...known, count: known.count + 1, faces: known.faces.add(showLength(job.face, unit)) });
+    const known = groups.get(steps) ?? { of: [], faces: new Set() };
+    groups.set(steps, { of: [...known.of, lamp], faces: known.faces.add(showLength(job.face, unit)) });
   }
-  return [...groups].map(([steps, { count, key, faces }]) => ({
-    key,
+  return [...groups].map(([steps, { of, faces }]) => ({
+    key: of[0]!.fitting.id,
     tier: tier.number,
-    words: `${countWords(count, tier)} ${steps}, ${faces.size === 1 ? 'face' : 'faces'} ${[...faces].join(' and ')} above the shelf`,
+    words: `${whichWords(of, tier, unit)} ${steps}, ${faces.size === 1 ? 'face' : 'faces'} ${[...faces].join(' and ')} above the shelf`,
   }));
 }
 
-const countWords = (count: number, { lamps }: BenchTier): string =>
-  count === lamps.length ? `${COUNT[count] ?? `all ${count}`} ${count === 1 ? 'lamp' : 'lamps'}` : `${count} of ${lamps.length} lamps`;
+/** Which lamps of a tier: all of them, those of a kind, or where each of some is. */
+function whichWords(of: readonly BenchLamp[], { lamps }: BenchTier, unit: LengthUnit): string {
+  const n = of.length;
+  if (n === lamps.length) return `${COUNT[n] ?? `all ${n}`} ${n === 1 ? 'lamp' : 'lamps'}`;
+  const [{ lamp }] = of as [BenchLamp];
+  const isKind = lamps.every((l) => (l.lamp.id === lamp.id) === of.includes(l));
+  if (isKind) return n === 1 ? lamp.name : `${n} × ${lamp.name}`;
+  const at = ({ fitting }: BenchLamp) => `${showLength(fitting.x, unit)} from the left and ${showLength(fitting.y, unit)} from the front`;
+  return `${n} of ${lamps.length} lamps (${of.map(at).join('; ')})`;
+}
 
 /** Dimmers of a tier that are turned alike are told as one. */
-function dimJobs(visit: VisitJobs, tier: BenchTier): JobWords[] {
+function dimJobs(visit: VisitJobs, tier: BenchTier, unit: LengthUnit): JobWords[] {
   const here = visit.dims.filter((j) => tier.lamps.some((l) => l.fitting.id === j.fittingId));
   const turns = [...new Set(here.map((j) => turnWords(j.from, j.to)))];
   return turns.map((turn) => {
     const alike = here.filter((j) => turnWords(j.from, j.to) === turn);
-    return { key: `d${alike[0]!.fittingId}`, tier: tier.number, words: `${countWords(alike.length, tier)} ${turn}` };
+    const of = tier.lamps.filter((l) => alike.some((j) => j.fittingId === l.fitting.id));
+    return { key: `d${alike[0]!.fittingId}`, tier: tier.number, words: `${whichWords(of, tier, unit)} ${turn}` };
   });
 }
 

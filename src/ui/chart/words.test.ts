@@ -47,13 +47,23 @@ test('what is to be done is said in the steps that there are, tier by tier, the 
     '1 both lamps 2 links up, face 37 cm above the shelf',
     '1 both lamps dimmed to 75 %',
     '1 Leek: 2 risers out, then on the shelf',
-    '2 1 of 2 lamps 3 notches down, face 12.4 cm above the shelf',
-    '2 1 of 2 lamps turned up to full light',
+    '2 1 of 2 lamps (46 cm from the left and 12 cm from the front) 3 notches down, face 12.4 cm above the shelf',
+    '2 1 of 2 lamps (46 cm from the left and 12 cm from the front) turned up to full light',
     '3 all three lamps 4 cm up, faces 37 cm and 34 cm above the shelf',
     '- Timer of tiers 4 and 5: 05:30 to 20:00, 14 h 30',
   ]);
   expect(jobsOf(visit, stand, { lengthUnit: 'in', clock: '24' })[0]!.words).toBe('both lamps 2 links up, face 14½ in above the shelf');
   expect(hangerOf('chain').step).toBe(0.02);
+});
+
+test('of lamps of several kinds those that move are called by their kind', () => {
+  const five = stand.tiers[4]!;
+  const [first, second] = five.lamps;
+  expect(first!.lamp.id).not.toBe(second!.lamp.id);
+  const moved = { day: TODAY, lamps: [{ tierId: five.tier.id, fittingId: second!.fitting.id, steps: 1, face: 0.2 }], dims: [], risers: [], hours: [] }; // prettier-ignore
+  expect(jobsOf(moved, stand, { lengthUnit: 'cm', clock: '24' }).map((j) => j.words)).toEqual([
+    `${second!.lamp.name} 1 link up, face 20 cm above the shelf`,
+  ]);
 });
 
 const chart: HangChart = {
