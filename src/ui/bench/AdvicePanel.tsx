@@ -76,10 +76,12 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
     // What was pressed goes with the next search; the answer to the trial comes next.
     setTimeout(() => answer.current?.focus(), 60);
   };
-  /** The trial is over, whichever way: the keys go on at the heading. */
+  /** What was pressed has gone: the keys go on at the heading. */
+  const goOn = () => heading.current?.focus();
+  /** The trial is over, whichever way. */
   const endTrial = () => {
     trialStore.setState({ trial: null });
-    heading.current?.focus();
+    goOn();
   };
   const askedIds = traysIn(stand, scope);
   const running = runningWith(site, askedIds, today);
@@ -165,13 +167,29 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
           )}
           {running.length > 0 && offers.length > 0 && <p className="text-copper">{inTrialWords(running)}</p>}
           {atHand.length > 0 && (
-            <OfferList label="Changes that help" offers={atHand} stand={stand} advice={current} wordsOf={words} onTry={tryIt} />
+            <OfferList
+              label="Changes that help"
+              offers={atHand}
+              stand={stand}
+              advice={current}
+              wordsOf={words}
+              onTry={tryIt}
+              onDismissed={goOn}
+            />
           )}
           <Habits stand={stand} habits={habits} />
           {toBuy.length > 0 && (
             <div>
               <h3 className="font-semibold">With lamps to buy</h3>
-              <OfferList label="Changes with lamps to buy" offers={toBuy} stand={stand} advice={current} wordsOf={words} onTry={tryIt} />
+              <OfferList
+                label="Changes with lamps to buy"
+                offers={toBuy}
+                stand={stand}
+                advice={current}
+                wordsOf={words}
+                onTry={tryIt}
+                onDismissed={goOn}
+              />
             </div>
           )}
           {offers.length === 0 && habits.length === 0 && !current.insufficient && (
@@ -180,7 +198,13 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
             </p>
           )}
           {dismissed.length > 0 && (
-            <Button kind="quiet" onClick={() => trialStore.setState({ dismissed: [] })}>
+            <Button
+              kind="quiet"
+              onClick={() => {
+                trialStore.setState({ dismissed: [] });
+                goOn();
+              }}
+            >
               Show dismissed advice
             </Button>
           )}

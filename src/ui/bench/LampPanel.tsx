@@ -2,12 +2,11 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { BenchLamp, BenchTier } from '@/core/answer/stand/benchStand';
-import { roofOf } from '@/core/answer/stand/roofOf';
-import { stepsWithin } from '@/core/answer/stand/stepsWithin';
+import { highestFaceOf, stepsWithin } from '@/core/answer/stand/stepsWithin';
 import { changeFittings, lampsSideBySide, rowOf } from '@/core/site/stand/change';
 import { faceSizeOf } from '@/core/site/stand/footprint';
 import { HANGER_KINDS, hangerOf, type HangerKind } from '@/core/site/stand/Hanger';
-import { MOST_TILT, topOfFaceOf } from '@/core/site/stand/poseOf';
+import { MOST_TILT } from '@/core/site/stand/poseOf';
 import { newId } from '@/store/names/newId';
 import { kindOfOwnLamp } from '@/core/site/ownLamps/changeOwnLamps';
 import { FULL, nearestSetting } from '@/core/things/lamp/dimming';
@@ -28,8 +27,8 @@ import { ON_A_RAIL, TravelFields } from './TravelFields';
 import { ThingTools } from './ThingTools';
 import type { EditCommands } from './useEditCommands';
 
-/** Of a lamp from the leaves. */
-const LEAST_DISTANCE = 0.005;
+/** So near to the leaves a lamp can be typed, m. */
+const LEAST_DISTANCE = 0.005; // our choice: nearer is touching
 const MOST_TILT_deg = Math.round((MOST_TILT * 180) / Math.PI);
 
 interface LampPanelProps {
@@ -47,8 +46,6 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
   const items = useLampItems(own);
   const change = (what: string, by: Parameters<typeof changeFittings>[2]) => commands.change(what, changeFittings(t.tier.id, ids, by));
   const canopy = t.trays.length > 0 ? Math.max(...t.trays.map((y) => y.canopy)) : 0;
-  /** How high its lowest edge may be. */
-  const room = roofOf(t) - (topOfFaceOf(fitting, lamp) - fitting.face);
   const same = rowOf(t.tier, fitting);
   const pitch = same.length > 1 ? same[1]!.y - same[0]!.y : faceSizeOf(lamp).width + 0.08;
   const gap = Math.max(0, pitch - faceSizeOf(lamp).width);
@@ -77,7 +74,7 @@ export function LampPanel({ tier: t, lamp: { fitting, lamp, calibration }, ids, 
           label={t.trays.length > 0 ? 'lamp to leaves' : 'lamp to shelf'}
           value={fitting.face - canopy}
           min={LEAST_DISTANCE}
-          max={Math.max(LEAST_DISTANCE, Math.min(3, room - canopy))}
+          max={Math.max(LEAST_DISTANCE, Math.min(3, highestFaceOf(t, { fitting, lamp }) - canopy))}
           inputClassName="w-22 text-lg"
           onChange={(d) =>
             change('move the lamp', (f) => ({ face: f.face + f.hanger.step * stepsWithin(t, { fitting: f, lamp }, canopy + d) }))

@@ -19,10 +19,12 @@ interface OfferListProps {
   advice: Advice;
   wordsOf(offer: Offer): string;
   onTry(offer: Offer): void;
+  /** One has gone from the list, and what had the focus with it. */
+  onDismissed(): void;
 }
 
 /** Moves that help, each with what it would do. */
-export function OfferList({ label, offers, stand, advice: { before, worstTrayId }, wordsOf, onTry }: OfferListProps) {
+export function OfferList({ label, offers, stand, advice: { before, worstTrayId }, wordsOf, onTry, onDismissed }: OfferListProps) {
   const currency = useSite((s) => s.site.currency);
   const { lengthUnit } = useSettings();
   const { dismissed } = useStore(trialStore);
@@ -40,7 +42,10 @@ export function OfferList({ label, offers, stand, advice: { before, worstTrayId 
               className="md:min-h-8! px-1.5!"
               aria-label={`Dismiss: ${wordsOf(o)}`}
               title="Dismiss"
-              onClick={() => trialStore.setState({ dismissed: [...dismissed, o.id] })}
+              onClick={() => {
+                trialStore.setState({ dismissed: [...dismissed, o.id] });
+                onDismissed();
+              }}
             >
               <X size={15} aria-hidden />
             </Button>

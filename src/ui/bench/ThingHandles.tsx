@@ -2,8 +2,7 @@
 import clsx from 'clsx';
 import type { BenchLamp, BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { carry, changeFittings, changeTrays, type Change } from '@/core/site/stand/change';
-import { roofOf } from '@/core/answer/stand/roofOf';
-import { stepsWithin } from '@/core/answer/stand/stepsWithin';
+import { highestFaceOf, stepsWithin } from '@/core/answer/stand/stepsWithin';
 import { footOf } from '@/core/site/stand/canopy';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
 import { topOfFaceOf } from '@/core/site/stand/poseOf';
@@ -139,8 +138,7 @@ export function ThingHandles({
             // The lamp stays under the hand, also on another tier.
             const wished = taken.fitting.face + held.tier.z - target.z - dy / frame.scale;
             if (target === held.tier) return { ...put(f), face: taken.fitting.face + stepsWithin(target, taken, wished) * f.hanger.step };
-            const top = roofOf(target) - (topOfFaceOf(taken.fitting, taken.lamp) - taken.fitting.face);
-            return { ...put(f), face: Math.max(0.02, Math.min(top, Math.round(wished * 100) / 100)) };
+            return { ...put(f), face: Math.max(0.02, Math.min(highestFaceOf(target, taken), Math.round(wished * 100) / 100)) };
           })(moved),
         );
       };

@@ -14,7 +14,6 @@ import {
   type Change,
   type Clip,
 } from '@/core/site/stand/change';
-import type { Lamp } from '@/core/things/lamp/Lamp';
 import type { Metres } from '@/core/units/quantities';
 import { newId } from '@/store/names/newId';
 import { changeSite, undo } from '@/store/site/siteStore';
@@ -37,7 +36,6 @@ export function useEditCommands(stand: BenchStand) {
     };
     const tierOf = (id: string): BenchTier | undefined =>
       stand.tiers.find((t) => [...t.tier.fittings, ...t.tier.trays].some((thing) => thing.id === id));
-    const lampOf = (fittingId: string): Lamp => stand.tiers.flatMap((t) => t.lamps).find((l) => l.fitting.id === fittingId)!.lamp;
     /** The same for every tier on which something is chosen, as one step. */
     const each = (what: string, by: (t: BenchTier, ids: readonly string[]) => Change) => {
       const ids = chosen();
@@ -61,9 +59,12 @@ export function useEditCommands(stand: BenchStand) {
       lift(steps: number) {
         each('move up or down', (t, ids) =>
           t.tier.fittings.some((f) => ids.includes(f.id))
-            ? changeFittings(t.tier.id, ids, (f) => ({
-                face: f.face + f.hanger.step * stepsWithin(t, { fitting: f, lamp: lampOf(f.id) }, f.face + steps * f.hanger.step),
-              }))
+            ? changeFittings(t.tier.id, ids, (f) => {
+                const lamp = t.lamps.find((l) => l.fitting.id === f.id)?.lamp;
+                if (!lamp) return {};
+                const { step } = f.hanger;
+                return { face: f.face + step * stepsWithin(t, { fitting: f, lamp }, f.face + steps * step) };
+              })
             : changeTrays(t.tier.id, ids, (y) => ({ risers: Math.min(20, Math.max(0, y.risers + Math.sign(steps))) })),
         );
       },
