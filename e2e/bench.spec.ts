@@ -307,6 +307,7 @@ test.describe('with the demo', () => {
     // Waved away, it is not offered again.
     await expect(page.getByTestId('offer').first()).toBeVisible();
     await page.getByRole('button', { name: `Dismiss: ${words}` }).click();
+    await expect(page.getByRole('heading', { name: 'What would help' })).toBeFocused();
     await expect(page.getByRole('button', { name: `Try: ${words}` })).toHaveCount(0);
   });
 
