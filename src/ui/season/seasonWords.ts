@@ -122,7 +122,7 @@ export function otherwiseWords(
       };
     case 'up-while-away':
       return {
-        says: `${name} may come up while you are away, ${briefDayWords(kind.from)} to ${briefDayWords(kind.to)}.${kind.verdict === 'lamp-on-in-time' ? ' The lamp is on.' : ` Without a lamp its first seedlings stand ${daysWords(kind.darkDays)} in the dark: let the timer switch it on every day before you leave.`}${kind.mat ? ' A mat left on under seedlings stretches them: put it on a thermostat, or ask somebody.' : ''}`,
+        says: `${name} may come up while you are away, ${briefDayWords(kind.from)} to ${briefDayWords(kind.to)}.${kind.verdict === 'lamp-on-in-time' ? ' The lamp is on.' : ` No lamp burns over all of it: its first seedlings would wait ${daysWords(kind.darkDays)} for one. Let the timer switch it on every day before you leave.`}${kind.mat ? ' A mat left on under seedlings stretches them: put it on a thermostat, or ask somebody.' : ''}`,
         does: change ? `Sow it ${daysWords(later)} later: it comes up when you are back` : null,
       };
     case 'before-weather':

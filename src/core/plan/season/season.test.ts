@@ -525,6 +525,7 @@ describe('taken to the stands', () => {
     expect(seen.placing.tierOf.a![week]).toBe(to!.id);
     const taken = takeToStands(grownTo(up, TODAY, tables), seen, week, tables);
     expect([taken.trays, taken.stuck]).toEqual([1, 0]);
+    expect(taken.moves).toEqual([{ id: 'a', from: from!.id, to: to!.id }]);
     expect(taken.lamps).toBeGreaterThan(0);
     expect(taken.site.stands[1]!.tiers[0]!.trays).toHaveLength(1);
     const lit = taken.site.timers.find((p) => p.id === to!.timerId)!.lit_min / 60;

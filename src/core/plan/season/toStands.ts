@@ -17,6 +17,8 @@ import type { SeasonLook } from './seasonLook';
 /** A site with the placing of a week taken to its stands, and what that changes. */
 export interface TakenToStands {
   readonly site: Site;
+  /** Which planned batches go from where to where, a tier each. */
+  readonly moves: readonly { readonly id: string; readonly from: string; readonly to: string }[];
   readonly trays: number;
   readonly lamps: number;
   readonly timers: number;
@@ -36,11 +38,13 @@ const tiersOf = (site: Site): readonly Tier[] => site.stands.flatMap((s) => s.ti
  */
 export function takeToStands(site: Site, look: SeasonLook, week: number, tables: Tables): TakenToStands {
   let now = site;
+  const moves: { id: string; from: string; to: string }[] = [];
   let [trays, lamps, timers, stuck] = [0, 0, 0, 0];
   for (const { batch } of look.courses) {
     const to = look.placing.tierOf[batch.id]?.[week];
     if (batch.batchId === null || !to || to === 'off') continue;
-    for (const from of tiersOf(now).filter((t) => t.id !== to))
+    for (const from of tiersOf(now).filter((t) => t.id !== to)) {
+      const before = trays;
       for (const tray of from.trays.filter((y) => y.batchId === batch.batchId)) {
         const target = tiersOf(now).find((t) => t.id === to);
         const place = target && placeFor(target, tray);
@@ -51,6 +55,8 @@ export function takeToStands(site: Site, look: SeasonLook, week: number, tables:
         now = carry([tray.id], to, place.x - tray.x, place.y - tray.y)(now);
         trays++;
       }
+      if (trays > before) moves.push({ id: batch.id, from: from.id, to });
+    }
   }
   const hours = new Map<string, number>();
   const left = new Set<string>();
@@ -91,7 +97,7 @@ export function takeToStands(site: Site, look: SeasonLook, week: number, tables:
     now = setTimes(id, ...timesOutOfQuiet(timer, lit, site.quiet))(now);
     timers++;
   }
-  return { site: now, trays, lamps, timers, stuck };
+  return { site: now, moves, trays, lamps, timers, stuck };
 }
 
 /** Minutes on and lit: on as before, unless that would burn into a quiet that the timer kept until now. */
