@@ -83,6 +83,7 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
     trialStore.setState({ trial: null });
     goOn();
   };
+  const ofOffers = { stand, wordsOf: words, onTry: tryIt, onDismissed: goOn };
   const askedIds = traysIn(stand, scope);
   const running = runningWith(site, askedIds, today);
   const worst = trayIn(stand, current?.worstTrayId ?? null);
@@ -166,30 +167,12 @@ export function AdvicePanel({ stand, tier, trayId }: { stand: BenchStand; tier: 
             </p>
           )}
           {running.length > 0 && offers.length > 0 && <p className="text-copper">{inTrialWords(running)}</p>}
-          {atHand.length > 0 && (
-            <OfferList
-              label="Changes that help"
-              offers={atHand}
-              stand={stand}
-              advice={current}
-              wordsOf={words}
-              onTry={tryIt}
-              onDismissed={goOn}
-            />
-          )}
+          {atHand.length > 0 && <OfferList label="Changes that help" offers={atHand} advice={current} {...ofOffers} />}
           <Habits stand={stand} habits={habits} />
           {toBuy.length > 0 && (
             <div>
               <h3 className="font-semibold">With lamps to buy</h3>
-              <OfferList
-                label="Changes with lamps to buy"
-                offers={toBuy}
-                stand={stand}
-                advice={current}
-                wordsOf={words}
-                onTry={tryIt}
-                onDismissed={goOn}
-              />
+              <OfferList label="Changes with lamps to buy" offers={toBuy} advice={current} {...ofOffers} />
             </div>
           )}
           {offers.length === 0 && habits.length === 0 && !current.insufficient && (

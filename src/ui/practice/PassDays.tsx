@@ -20,7 +20,7 @@ export function PassDays() {
   // Who leaves tomorrow can do nothing in between.
   const isLeaving = exercise.awayFrom !== null && day + 1 >= exercise.awayFrom;
   // The buttons rest while days pass, and go with the last one.
-  const pass = (days: number) => void practice.pass(days).then(focusHeadingIfLost);
+  const pass = (days: number) => void practice.pass(days).then(() => focusHeadingIfLost());
   const button = 'border-night-line! bg-night-raised! text-night-ink! hover:opacity-90';
   return (
     <div className="flex flex-wrap items-center gap-2">

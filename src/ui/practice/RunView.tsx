@@ -135,7 +135,7 @@ function Clock({ run }: { run: Run }) {
   const off = Math.round((session.today - session.clockSet) * start.truth.lag_min);
   if (Math.abs(off) < 5) return null;
   return (
-    <Button className="min-h-11" onClick={() => void practice.setClock().then(focusHeadingIfLost)}>
+    <Button className="min-h-11" onClick={() => void practice.setClock().then(() => focusHeadingIfLost())}>
       The timer is {Math.abs(off)} minutes {off > 0 ? 'slow' : 'fast'}: set its clock
     </Button>
   );

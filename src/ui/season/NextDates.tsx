@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { BatchCourse } from '@/core/plan/season/batchCourse';
 import { datesFrom } from '@/core/plan/season/seasonDates';
 import { Button } from '../parts/Button';
+import { focusHeadingIfLost } from '../shell/focusHeading';
 import { useSite, useToday } from '../shell/WorkspaceContext';
 import { briefDayWords, dayWords } from './dayWords';
 import { seasonDateWords } from './seasonWords';
@@ -37,7 +38,16 @@ export function NextDates({ courses, onChoose }: NextDatesProps) {
           </li>
         ))}
       </ol>
-      {!all && dates.length > MOST_DATES && <Button onClick={() => setAll(true)}>Show all {dates.length}</Button>}
+      {!all && dates.length > MOST_DATES && (
+        <Button
+          onClick={() => {
+            setAll(true);
+            focusHeadingIfLost('next-dates');
+          }}
+        >
+          Show all {dates.length}
+        </Button>
+      )}
     </section>
   );
 }

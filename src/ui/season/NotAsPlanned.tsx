@@ -6,9 +6,10 @@ import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
 import { changePlanned } from '@/core/site/stand/changeSeason';
 import { changeSite, undo } from '@/store/site/siteStore';
 import { Button } from '../parts/Button';
+import { focusHeadingIfLost } from '../shell/focusHeading';
 import { say } from '../shell/toastStore';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
-import { otherwiseWords } from './seasonWords';
+import { nameOf, otherwiseWords } from './seasonWords';
 
 const MOST_OTHERWISE = 4;
 
@@ -43,29 +44,35 @@ export function NotAsPlanned({ season, courses, onChoose }: NotAsPlannedProps) {
               </div>
               {o.change ? (
                 <Button
-                  aria-label={`Apply: ${does ?? ''}`}
+                  aria-label={`Apply: ${nameOf(site, batch)}, ${does ?? ''}`}
                   onClick={() => {
-                    if (
-                      !changeSite(
-                        sites,
-                        'adjust the plan',
-                        changePlanned(o.id, () => o.change!),
-                      )
-                    )
-                      return;
+                    const changed = changePlanned(o.id, () => o.change!);
+                    if (!changeSite(sites, 'adjust the plan', changed)) return;
                     say(`${does ?? 'Changed'}.`, { label: 'Undo', run: () => undo(sites) });
+                    focusHeadingIfLost('otherwise');
                   }}
                 >
                   Apply
                 </Button>
               ) : (
-                <Button onClick={() => onChoose(o.id)}>Open</Button>
+                <Button aria-label={`Open ${nameOf(site, batch)}`} onClick={() => onChoose(o.id)}>
+                  Open
+                </Button>
               )}
             </li>
           );
         })}
       </ul>
-      {!showsAll && all.length > MOST_OTHERWISE && <Button onClick={() => setShowsAll(true)}>Show all {all.length}</Button>}
+      {!showsAll && all.length > MOST_OTHERWISE && (
+        <Button
+          onClick={() => {
+            setShowsAll(true);
+            focusHeadingIfLost('otherwise');
+          }}
+        >
+          Show all {all.length}
+        </Button>
+      )}
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { mondayOf, type SeasonLook } from '@/core/plan/season/seasonLook';
 import { takeToStands } from '@/core/plan/season/toStands';
 import { runningWith } from '@/core/plan/trial/runningWith';
@@ -11,14 +12,20 @@ import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 import { inTrialWords } from '../today/inTrialWords';
 import { nameOf, tierName, traysWords } from './seasonWords';
 
+interface PlacesThisWeekProps {
+  look: SeasonLook;
+  /** The look is of the site as it was before its last change. */
+  isOld: boolean;
+}
+
 /** Where everything stands best this week, taken to the stands by one press. */
-export function PlacesThisWeek({ look, isWorking }: { look: SeasonLook; isWorking: boolean }) {
+export function PlacesThisWeek({ look, isOld }: PlacesThisWeekProps) {
   const { sites } = useWorkspace();
   const site = useSite((s) => s.site);
   const today = useToday();
   const week = look.weeks.findIndex((w) => w.from === mondayOf(today));
-  if (week < 0) return null;
-  const taken = takeToStands(site, look, week, tables);
+  const taken = useMemo(() => (week < 0 ? null : takeToStands(site, look, week, tables)), [site, look, week]);
+  if (!taken) return null;
   const count = taken.trays + taken.lamps + taken.timers;
   const steps = [
     taken.trays > 0 ? `move ${traysWords(taken.trays)}` : '',
@@ -52,7 +59,7 @@ export function PlacesThisWeek({ look, isWorking }: { look: SeasonLook; isWorkin
           </p>
           {running.length > 0 && <p className="text-copper">{inTrialWords(running)}</p>}
           <Button
-            disabled={isWorking || count === 0}
+            disabled={isOld || count === 0}
             onClick={() => {
               if (!changeSite(sites, 'use these places', (s) => takeToStands(s, look, week, tables).site)) return;
               say('Bench, hang chart and timers follow the plan of this week.', { label: 'Undo', run: () => undo(sites) });

@@ -1,5 +1,7 @@
 import type { SeasonLook } from '@/core/plan/season/seasonLook';
 import { Button } from '../parts/Button';
+import { focusHeadingIfLost } from '../shell/focusHeading';
+import { trayWeeksWords } from './seasonWords';
 import type { useImproved } from './useSeason';
 
 interface SearchLongerProps {
@@ -17,12 +19,23 @@ export function SearchLonger({ look, solver: { improved, search, failed, start }
         <Button onClick={search.stop}>Cancel</Button>
       </div>
     );
-  if (!improved) return look.placing.proven ? null : <Button onClick={start}>Look for better places</Button>;
+  if (!improved && look.placing.proven) return null;
+  if (!improved)
+    return (
+      <Button
+        onClick={() => {
+          start();
+          focusHeadingIfLost('season-room');
+        }}
+      >
+        Look for better places
+      </Button>
+    );
   return (
     <p aria-live="polite">
       {improved.look.over <= improved.leastOver
-        ? `Proven: no places for these batches leave fewer than ${improved.look.over} tray-weeks with too little light.`
-        : `${improved.look.over} tray-weeks get too little light; no places can leave fewer than ${improved.leastOver}.`}
+        ? `Proven: no places for these batches leave fewer than ${trayWeeksWords(improved.look.over)} with too little light.`
+        : `${trayWeeksWords(improved.look.over)} without enough light; no places can leave fewer than ${improved.leastOver}.`}
     </p>
   );
 }

@@ -3,13 +3,13 @@ import type { BatchCourse } from '@/core/plan/season/batchCourse';
 import type { SeasonPlan } from '@/core/site/season/SeasonPlan';
 import type { SeasonAnswer } from '@/workers/season/season.api';
 import { Button } from '../parts/Button';
-import { WarmthForSeed } from './WarmthForSeed';
 import { NextDates } from './NextDates';
 import { NotAsPlanned } from './NotAsPlanned';
 import { PlacesThisWeek } from './PlacesThisWeek';
 import { SearchLonger } from './SearchLonger';
 import { SeasonRoom } from './SeasonRoom';
 import type { useImproved } from './useSeason';
+import { WarmthForSeed } from './WarmthForSeed';
 import { WaysOut } from './WaysOut';
 
 interface SeasonPanelProps {
@@ -42,7 +42,7 @@ export function SeasonPanel({ season, courses, answer, solver, isWorking, failed
       {answer && answer.look.over > 0 && <WaysOut season={season} look={answer.look} />}
       <NotAsPlanned season={season} courses={courses} onChoose={onChoose} />
       <WarmthForSeed courses={courses} />
-      {answer && <PlacesThisWeek look={answer.look} isWorking={isWorking} />}
+      {answer && <PlacesThisWeek look={answer.look} isOld={isWorking || failed} />}
       <NextDates courses={courses} onChoose={onChoose} />
     </div>
   );

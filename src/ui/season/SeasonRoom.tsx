@@ -26,18 +26,21 @@ export function SeasonRoom({ look, isWorking, failed, carries }: SeasonRoomProps
             {weeksWords(stretch.from.from, stretch.until.from + 6)} · {traysWords(total(stretch.worst))} in the worst week, light for{' '}
             {stretch.worst.room}
           </p>
-          <h2 className="text-2xl leading-tight font-semibold">
+          <h2 id="season-room" className="text-2xl leading-tight font-semibold">
             In the week of {briefDayWords(stretch.worst.from)},{' '}
-            <span className="text-copper">{traysWords(stretch.worst.over)} get too little light.</span>
+            <span className="text-copper">
+              {traysWords(stretch.worst.over)} {stretch.worst.over === 1 ? 'gets' : 'get'} too little light.
+            </span>
           </h2>
           <p className="mt-1 text-soft">
-            {stretch.worst.homeless > 0 && `${traysWords(stretch.worst.homeless)} of them find no place at all. `}
+            {stretch.worst.homeless > 0 &&
+              `${stretch.worst.homeless} of them ${stretch.worst.homeless === 1 ? 'finds' : 'find'} no place at all. `}
             All batches are placed as well as {look.placing.proven ? 'can be' : 'we could find'}, with the lamps at their best distance and
             hours.
           </p>
         </>
       ) : (
-        <h2 className="text-2xl leading-tight font-semibold">
+        <h2 id="season-room" className="text-2xl leading-tight font-semibold">
           <span className="text-verdigris">Every tray has enough light</span> from now to the end of the season.
         </h2>
       )}

@@ -6,7 +6,8 @@ import { traysWords } from './seasonWords';
 
 /** That seed wants more warmth from below than there are mats. */
 export function WarmthForSeed({ courses }: { courses: readonly BatchCourse[] }) {
-  const short = matsShort(courses, useSite((s) => s.site.stands), useToday()); // prettier-ignore
+  const stands = useSite((s) => s.site.stands);
+  const short = matsShort(courses, stands, useToday());
   if (!short) return null;
   const { week, trays, mats } = short;
   return (
@@ -15,7 +16,7 @@ export function WarmthForSeed({ courses }: { courses: readonly BatchCourse[] }) 
         Warmth for seed
       </h3>
       <p>
-        In the week of {briefDayWords(week)}, {traysWords(trays)} want a heat mat;{' '}
+        In the week of {briefDayWords(week)}, {traysWords(trays)} {trays === 1 ? 'wants' : 'want'} a heat mat;{' '}
         {mats === 0 ? 'none is' : mats === 1 ? 'one is' : `${mats} are`} plugged in. Sow them one after the other, or find a warm place:
         seed needs no light until it comes up, but for a few crops.
       </p>

@@ -20,6 +20,8 @@ export const nameOf = (site: Pick<Site, 'crops'>, batch: Pick<PlannedBatch, 'lab
   batch.label || (cropOf(site, batch.cropId, tables)?.name ?? 'Unknown crop');
 
 export const traysWords = (n: number): string => (n === 1 ? '1 tray' : `${n} trays`);
+/** Trays times weeks: one tray for one week is 1. */
+export const trayWeeksWords = (n: number): string => (n === 1 ? '1 tray-week' : `${n} tray-weeks`);
 export const plantsWords = (n: number): string => (n === 1 ? '1 plant' : `${n} plants`);
 export const containerName = (id: string): string => tables.container(id)?.name ?? id;
 /** `9 cm pots`, `72-cell insert in a 1020 flat`. */
@@ -122,7 +124,7 @@ export function otherwiseWords(
       };
     case 'up-while-away':
       return {
-        says: `${name} may come up while you are away, ${briefDayWords(kind.from)} to ${briefDayWords(kind.to)}.${kind.verdict === 'lamp-on-in-time' ? ' The lamp is on.' : ` No lamp burns over all of it: its first seedlings would wait ${daysWords(kind.darkDays)} for one. Let the timer switch it on every day before you leave.`}${kind.mat ? ' A mat left on under seedlings stretches them: put it on a thermostat, or ask somebody.' : ''}`,
+        says: `${name} may come up while you are away, ${briefDayWords(kind.from)} to ${briefDayWords(kind.to)}.${kind.verdict === 'lamp-on-in-time' ? ' The lamp is on.' : ` Where no lamp burns, its first seedlings wait ${daysWords(kind.darkDays)} for light: let a timer switch it on every day before you leave.`}${kind.mat ? ' A mat left on under seedlings stretches them: put it on a thermostat, or ask somebody.' : ''}`,
         does: change ? `Sow it ${daysWords(later)} later: it comes up when you are back` : null,
       };
     case 'before-weather':

@@ -7,6 +7,7 @@ import type { Site } from '@/core/site/stand/Site';
 import { tables } from '@/core/things/tables/libraryTables';
 import type { SeasonAnswer, SeasonImproved } from '@/workers/season/season.api';
 import { newestWins } from '@/store/newestWins';
+import { focusHeadingIfLost } from '../shell/focusHeading';
 import { useSite, useToday, useWorkspace } from '../shell/WorkspaceContext';
 
 const NO_COURSES: readonly BatchCourse[] = [];
@@ -39,13 +40,17 @@ export function useImproved(): { improved: SeasonImproved | null; search: Solver
     asked.better
       .then((improved) => setFound({ of: site, improved }))
       .catch((error: unknown) => setFound(isStopped(error) ? null : { of: site, improved: null }))
-      .finally(() => setSearch(null));
+      .finally(() => {
+        setSearch(null);
+        focusHeadingIfLost('season-room');
+      });
   }
   const mine = found?.of === site ? found : null;
   return { improved: mine?.improved ?? null, search, failed: mine !== null && mine.improved === null, start };
 }
 
-const isStopped = (error: unknown): boolean => error instanceof Error && error.message.endsWith('was stopped');
+/** Whether a worker that answers no more was stopped on purpose. */
+export const isStopped = (error: unknown): boolean => error instanceof Error && error.message.endsWith('was stopped');
 
 /** The season looked at as a whole; the last look stays while the next is worked out. */
 export function useSeasonLook(): { answer: SeasonAnswer | null; isWorking: boolean; failed: boolean } {

@@ -1,6 +1,6 @@
-/** Gives the focus to the heading of the page: what held it has gone, or the place is another one. */
-export function focusHeading(): void {
-  const heading = document.querySelector<HTMLElement>('main h1');
+/** Gives the focus to the heading of the page, or to one with an id: what held it has gone, or the place is another one. */
+export function focusHeading(id?: string): void {
+  const heading = (id && document.getElementById(id)) || document.querySelector<HTMLElement>('main h1');
   if (!heading || document.querySelector('[role=dialog]')) return;
   heading.tabIndex = -1;
   heading.style.outline = 'none';
@@ -24,9 +24,13 @@ export function focusHeadingWhenDrawn(): () => void {
   return () => clearInterval(timer);
 }
 
-/** The same once the page has been drawn anew, and only if what held the focus has gone with it. */
-export function focusHeadingIfLost(): void {
+/**
+ * The same once the page has been drawn anew, and only if what held the focus has gone with it.
+ *
+ * @param id  of a heading nearer by, which is taken where it is on the page
+ */
+export function focusHeadingIfLost(id?: string): void {
   setTimeout(() => {
-    if (document.activeElement === null || document.activeElement === document.body) focusHeading();
+    if (document.activeElement === null || document.activeElement === document.body) focusHeading(id);
   }, 50);
 }

@@ -11,6 +11,7 @@ import { litBatches } from './litBatches';
 import { matsShort } from './matsShort';
 import { datesFor, plannedFor } from './plannedFor';
 import { coursesOf, mondayOf, type SeasonWeek } from './seasonLook';
+import { haveSameWaysOut } from './takeWayOut';
 import { worstStretch } from './worstStretch';
 
 const TODAY = dayFrom(2027, 2, 20);
@@ -88,4 +89,11 @@ test('a batch is lit only where all its trays stand below a lamp that burns dail
   );
   expect([...litBatches(setTimes(upper!.timerId, 480, 840)(stood))]).toEqual(['lit']);
   expect([...litBatches(setTimes(upper!.timerId, 480, 0)(stood))]).toEqual([]);
+});
+
+test('ways out are looked for again after whatever changes light or plan, and not after a note', () => {
+  const site = racked(1);
+  expect(haveSameWaysOut(site, { ...site, jobMarks: [], cropNotes: [], clinic: [] })).toBe(true);
+  expect(haveSameWaysOut(site, { ...site, place: { latitude: 0.9, longitude: 0 } })).toBe(false);
+  expect(haveSameWaysOut(site, setTimes(site.timers[0]!.id, 480, 600)(site))).toBe(false);
 });

@@ -17,8 +17,8 @@ export function takeWayOut(site: Site, { what, change }: WayOut, id: string, tab
   return hangOneMore(what.tierId, lampOf(site, what.lampId, tables), id)(what.isSpare ? takeOut(site, what.lampId, id) : site);
 }
 
-/** Whether ways out found for one site hold for another: each is worked out beside all else as it was. */
-export const haveSameWaysOut = (a: Site, b: Site): boolean =>
-  (['season', 'stands', 'timers', 'batches', 'lamps', 'ownLamps', 'spares', 'windows', 'crops'] as const).every(
-    (part) => a[part] === b[part],
-  );
+/** What the light of the shelves and the plan depend on: its own lamps and plants, and what comes in by the windows. */
+const PARTS = ['season', 'stands', 'timers', 'batches', 'lamps', 'ownLamps', 'spares', 'windows', 'crops', 'place', 'climate', 'timeZone'] as const; // prettier-ignore
+
+/** Whether ways out found for one site hold for another on the same day: each is worked out beside all else as it was. */
+export const haveSameWaysOut = (a: Site, b: Site): boolean => PARTS.every((part) => a[part] === b[part]);
