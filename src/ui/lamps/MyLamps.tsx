@@ -85,7 +85,8 @@ export function MyLamps() {
             <b>
               {unnamed.length} {unnamed.length === 1 ? 'lamp hangs' : 'lamps hang'} on your stands
             </b>{' '}
-            and {unnamed.length === 1 ? 'is' : 'are'} known by kind only. Their light is calculated as half way through a usual life.
+            and {unnamed.length === 1 ? 'is' : 'are'} known by kind only. {unnamed.length === 1 ? 'Its' : 'Their'} light is calculated as
+            half way through a usual life.
           </p>
           <Button onClick={enterAll}>{unnamed.length === 1 ? 'Enter it' : `Enter all ${unnamed.length}`}</Button>
         </div>

@@ -54,7 +54,7 @@ export function TodayView() {
                 ? left > 0
                   ? 'Checking what needs doing…'
                   : 'Nothing to do today'
-                : `${open.length} ${open.length === 1 ? 'job' : 'jobs'}, about ${minutesWords(minutes)}`}
+                : `${open.length} ${open.length === 1 ? 'job' : 'jobs'}${left > 0 ? ' so far' : ''}, about ${minutesWords(minutes)}`}
             </h1>
           </div>
           <span className="print:hidden">
