@@ -1,4 +1,5 @@
 import { defineConfig, devices } from '@playwright/test';
+import { CHROMIUM } from './test/chromium';
 
 const port = (process.env.E2E_PORT ??= '4391');
 const demoPort = (process.env.E2E_DEMO_PORT ??= '4392');
@@ -26,17 +27,12 @@ export default defineConfig({
     // Each test begins with an empty browser: only those that ask for it keep the application in it.
     serviceWorkers: 'block',
     launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      ...CHROMIUM,
       args: [
-        '--no-sandbox',
-        '--disable-gpu',
+        ...CHROMIUM.args,
         // A page lives for seconds here: the slowest of V8's compilers, which works for those that stay, would take a quarter of the processor.
         // What collects garbage beside the page finds no core that is idle.
         '--js-flags=--no-turbofan --single-threaded-gc',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
       ],
     },
   },

@@ -1,5 +1,6 @@
 import { chromium, type Browser, type CDPSession, type Locator, type Page } from '@playwright/test';
 import { spawn, spawnSync } from 'node:child_process';
+import { CHROMIUM } from '../test/chromium';
 
 /**
  * What a person waits for, in a real browser on the production build: `npm run bench:browser`. Phone size, the processor four times
@@ -120,10 +121,7 @@ async function main(): Promise<void> {
     throw new Error('it does not build');
   const server = spawn(process.execPath, [next, 'start', '-p', String(PORT)], { env: { ...process.env, COPPER_NOON_DEMO: '1' } });
   await new Promise<void>((ready) => server.stdout.on('data', (text) => /Ready/i.test(String(text)) && ready()));
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu'],
-  });
+  const browser = await chromium.launch(CHROMIUM);
   for (const [name, path, wanted] of [
     ['check: the first verdict', '/check', (p: Page) => p.getByTestId('verdict').first()],
     ['today: its jobs', '/today', (p: Page) => p.getByRole('heading', { level: 1 }).first()],

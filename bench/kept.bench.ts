@@ -10,6 +10,7 @@ import type { Site } from '../src/core/site/stand/Site';
 import { exportSite } from '../src/store/files/exportSite';
 import { mergeSite } from '../src/store/files/mergeSite';
 import { demoSite } from '../src/store/site/demoSite';
+import { CHROMIUM } from '../test/chromium';
 
 /**
  * How long it takes until the first screen stands, and until a change is written, with years of data: `npm run bench:kept`.
@@ -63,7 +64,7 @@ async function main(): Promise<void> {
   const port = 4397;
   const server = spawn(process.execPath, [next, 'start', '-p', String(port)]);
   await new Promise<void>((ready) => server.stdout.on('data', (text) => /Ready/i.test(String(text)) && ready()));
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+  const browser = await chromium.launch(CHROMIUM);
   const page = await browser.newPage();
   const at = (path: string) => `http://localhost:${port}${path}`;
   const few: number[] = [];

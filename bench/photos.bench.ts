@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { CHROMIUM } from '../test/chromium';
 
 /**
  * 500 photos out into one file and in again, in a real browser on the production build (`npm run bench:photos`): how long each takes,
@@ -67,10 +68,7 @@ async function main(): Promise<void> {
   const port = 4398;
   const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', String(port)]);
   await new Promise<void>((ready) => server.stdout.on('data', (text) => /Ready/i.test(String(text)) && ready()));
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu'],
-  });
+  const browser = await chromium.launch(CHROMIUM);
   const page = await browser.newPage({ locale: 'en-GB' });
   await page.goto(`http://localhost:${port}/settings/data`);
   await page.getByRole('heading', { name: 'Your data' }).waitFor();

@@ -4,6 +4,7 @@ import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { go } from './go';
+import { CHROMIUM } from '../test/chromium';
 
 test.use({ baseURL: `http://localhost:${process.env.E2E_DEMO_PORT}` });
 
@@ -136,7 +137,7 @@ const A_MOMENT = 1500;
 test('what was typed a moment before the browser is killed is there again', async () => {
   const profile = mkdtempSync(join(tmpdir(), 'killed-'));
   const start = async () => {
-    const browser = spawn('/usr/bin/chromium', ['--headless', '--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking', '--remote-debugging-port=0', `--user-data-dir=${profile}`, 'about:blank'], { stdio: ['ignore', 'ignore', 'pipe'], detached: true }); // prettier-ignore
+    const browser = spawn(CHROMIUM.executablePath, ['--headless', ...CHROMIUM.args, '--remote-debugging-port=0', `--user-data-dir=${profile}`, 'about:blank'], { stdio: ['ignore', 'ignore', 'pipe'], detached: true }); // prettier-ignore
     const address = await new Promise<string>((found) => {
       let said = '';
       browser.stderr.on('data', (text) => {
