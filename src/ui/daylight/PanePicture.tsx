@@ -7,6 +7,7 @@ import type { SunPosition } from '@/core/sky/sun/sunPosition';
 import { tidyAngle, type Window } from '@/core/site/window/Window';
 import { besideFacing, directionThrough, onPane, type PanePoint } from './paneFrame';
 import { NIGHT } from '../theme/night';
+import type { SunPath } from './useLookedAt';
 
 interface PanePictureProps {
   window: Window;
@@ -14,7 +15,7 @@ interface PanePictureProps {
   /** What stands between the place and the glass. */
   beside: readonly Beside[];
   /** The sun's way on the chosen day, and on the longest and the shortest. */
-  paths: readonly { readonly name: string; readonly faint: boolean; readonly points: readonly { minute: number; sun: SunPosition }[] }[];
+  paths: readonly SunPath[];
   now: SunPosition;
   time: string;
   onHorizon(points: readonly HorizonPoint[]): void;
@@ -243,7 +244,7 @@ export function PanePicture({ window, at, beside, paths, now, time, onHorizon, o
 
 interface SunPathProps {
   faint: boolean;
-  points: readonly { minute: number; sun: SunPosition }[];
+  points: SunPath['points'];
   at: BeforeWindow;
   facing: number;
   /** Where the sun is now: its figure stands there. */

@@ -65,6 +65,15 @@ function mix(a: Colour, b: Colour, t: number): number {
   return (255 << 24) | (part(2) << 16) | (part(1) << 8) | part(0);
 }
 
+const css = (pixel: number) => `rgb(${pixel & 255} ${(pixel >> 8) & 255} ${(pixel >> 16) & 255})`;
+
+/** One colour of each band, for a key beside a picture. */
+export const KEY_COLOURS = {
+  dim: css(mix(STOPS.night, STOPS.slate, 0.6)),
+  useful: css(mix(STOPS.verdigrisDim, STOPS.verdigris, 0.4)),
+  strong: css(mix(STOPS.copper, STOPS.copperBright, 0.4)),
+};
+
 const WHOLE = { from: 0, to: 1 };
 
 interface Grid {
