@@ -15,6 +15,7 @@ import { hangWords, riserWords, stepWords, trayName } from './benchWords';
 import { useBenchLook } from './useBench';
 import { useDrag } from './useDrag';
 import { takeUp, type EditCommands } from './useEditCommands';
+import { fromEdgesWords } from '../drawing/fromEdgesWords';
 
 /** What a hand has taken up: where everything was. */
 interface Held {
@@ -208,7 +209,7 @@ export function ThingHandles({
               {...common(
                 fitting.id,
                 t.tier.id,
-                `Lamp: ${count > 1 ? `${count} × ` : ''}${lamp.name}, tier ${t.number}, ${distance}${hangWords(t, fitting, lengthUnit)}, ${showLength(fitting.x, lengthUnit)} from the left, ${showLength(fitting.y, lengthUnit)} from the front`,
+                `Lamp: ${count > 1 ? `${count} × ` : ''}${lamp.name}, tier ${t.number}, ${distance}${hangWords(t, fitting, lengthUnit)}, ${fromEdgesWords(fitting, lengthUnit)}`,
               )}
               className={clsx(
                 'absolute cursor-move touch-none rounded-sm print:hidden',

@@ -6,7 +6,6 @@ import type { TierLight } from '@/core/answer/bench/BenchQuestion';
 import type { BenchStand, BenchTier } from '@/core/answer/stand/benchStand';
 import { changeFittings, changeTrays } from '@/core/site/stand/change';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
-import { showLength } from '@/core/units/length';
 import type { Metres } from '@/core/units/quantities';
 import { useSettings, useSite, useWorkspace } from '../shell/WorkspaceContext';
 import { coarser, contoursOf, roundSteps } from '../drawing/contours';
@@ -22,6 +21,7 @@ import { useDrag } from './useDrag';
 import { pressed, takeUp, type EditCommands } from './useEditCommands';
 import { useProbe } from './useProbe';
 import { NIGHT } from '../theme/night';
+import { fromEdgesWords } from '../drawing/fromEdgesWords';
 
 interface TierAboveProps {
   stand: BenchStand;
@@ -98,8 +98,7 @@ export function TierAbove({ stand, tier: t, light, judged, focus, commands }: Ti
     },
   );
   const probe = useProbe(t, light, judged);
-  const lies = ({ x, y }: { readonly x: number; readonly y: number }) =>
-    `${showLength(x, lengthUnit)} from the left, ${showLength(y, lengthUnit)} from the front`;
+  const lies = (thing: { readonly x: number; readonly y: number }) => fromEdgesWords(thing, lengthUnit);
   const place = (e: React.PointerEvent<HTMLElement>) => {
     const r = e.currentTarget.getBoundingClientRect();
     return { x: ((e.clientX - r.left) / r.width) * tier.width, y: (1 - (e.clientY - r.top) / r.height) * tier.depth };

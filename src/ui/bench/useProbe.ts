@@ -5,11 +5,11 @@ import type { JudgedTray } from '@/core/answer/bench/judgeTray';
 import { planeOf } from '@/core/answer/bench/questionOfStand';
 import type { BenchTier } from '@/core/answer/stand/benchStand';
 import { outlineOf } from '@/core/site/stand/footprint';
-import { showLength } from '@/core/units/length';
 import { useSettings, useWorkspace } from '../shell/WorkspaceContext';
 import { lightWords } from '../drawing/lightWords';
 import { valueAt } from '../drawing/valueAt';
 import { bandOf } from './bands';
+import { fromEdgesWords } from '../drawing/fromEdgesWords';
 
 /** Reads any point of a tier, and a moment later which lamps its light comes from. */
 export function useProbe(t: BenchTier, light: TierLight | null, judged: readonly JudgedTray[]) {
@@ -46,7 +46,7 @@ export function useProbe(t: BenchTier, light: TierLight | null, judged: readonly
       mapShows,
       bandOf(under?.tray ?? t.trays[0], (under?.tray ?? t.trays[0] ?? t).day).target,
     );
-    words = `${number} ${unit} at ${showLength(point.x, lengthUnit)} from the left, ${showLength(point.y, lengthUnit)} from the front${shares?.key === key ? ` · ${shares.words}` : ''}`;
+    words = `${number} ${unit} at ${fromEdgesWords(point, lengthUnit)}${shares?.key === key ? ` · ${shares.words}` : ''}`;
   }
   return { at: point, words, to: setAt };
 }

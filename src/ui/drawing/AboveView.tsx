@@ -7,7 +7,7 @@ import type { AreaStats } from '@/core/light/field/statsOver';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import type { Tier } from '@/core/site/stand/Site';
-import { showLength, type LengthUnit } from '@/core/units/length';
+import { type LengthUnit } from '@/core/units/length';
 import type { MapShows } from '@/store/settings/settingsStore';
 import { placeStore } from '../readings/placeStore';
 import { valueAt } from './valueAt';
@@ -16,6 +16,7 @@ import { lightWords, perPpfd } from './lightWords';
 import type { DrawingFrame } from './drawingFrame';
 import { WallsAbove } from './Walls';
 import { NIGHT } from '../theme/night';
+import { fromEdgesWords } from './fromEdgesWords';
 
 interface AboveViewProps {
   setUp: SetUp;
@@ -224,7 +225,7 @@ function Probe({
   const words = value === null ? null : lightWords(value, hours, shows, target);
   const text =
     point && words
-      ? `${words.number} ${words.unit}, ${showLength(point.x, unit)} from the left, ${showLength(point.y, unit)} from the front`
+      ? `${words.number} ${words.unit}, ${fromEdgesWords(point, unit)}`
       : '';
   const fromPointer = (e: React.PointerEvent<SVGRectElement>) => {
     const r = e.currentTarget.getBoundingClientRect();

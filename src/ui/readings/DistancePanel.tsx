@@ -7,6 +7,7 @@ import { SelectField } from '../parts/SelectField';
 import { useSettings } from '../shell/WorkspaceContext';
 import { percent } from '../verdict/words';
 import type { TierReadings } from './useTierReadings';
+import { fromEdgesWords } from '../drawing/fromEdgesWords';
 
 /** How light falls off below a lamp: by one's own readings at several heights, by the plan, and by the inverse square. */
 export function DistancePanel({ of }: { of: TierReadings }) {
@@ -34,7 +35,7 @@ export function DistancePanel({ of }: { of: TierReadings }) {
               value={String(laws.indexOf(law))}
               options={laws.map((l, i) => ({
                 value: String(i),
-                label: `${showLength(l.dx + t.tier.width / 2, lengthUnit)} from the left, ${showLength(l.dy + t.tier.depth / 2, lengthUnit)} from the front`,
+                label: fromEdgesWords({ x: l.dx + t.tier.width / 2, y: l.dy + t.tier.depth / 2 }, lengthUnit),
               }))}
               onChange={(v) => setChosen(Number(v))}
             />

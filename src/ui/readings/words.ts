@@ -12,6 +12,7 @@ import type { WalkPoint } from '@/core/answer/walk/planWalk';
 import { trayName } from '../bench/benchWords';
 import { percent } from '../verdict/words';
 import { wholeWords } from '../parts/locale';
+import { fromEdgesWords } from '../drawing/fromEdgesWords';
 
 const UNITS: Readonly<Record<LightUnit, string>> = { lx: 'lx', fc: 'fc', umol: 'µmol' };
 /** To choose from, by their whole names. */
@@ -121,7 +122,7 @@ export function placeWords(t: BenchTier, r: Reading, unit: LengthUnit): string {
     const o = outlineOf(own);
     return x >= o.x0 && x <= o.x1 && y >= o.y0 && y <= o.y1;
   });
-  return `${showLength(x, unit)} from the left, ${showLength(y, unit)} from the front${tray ? ` (${trayName(tray)})` : ''}, ${showLength(distanceOf(r), unit)} below the lamp`;
+  return `${fromEdgesWords({ x, y }, unit)}${tray ? ` (${trayName(tray)})` : ''}, ${showLength(distanceOf(r), unit)} below the lamp`;
 }
 
 /** How a reading became light for plants. */
