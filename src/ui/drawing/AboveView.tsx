@@ -7,7 +7,7 @@ import type { AreaStats } from '@/core/light/field/statsOver';
 import { outlineOf, outlineOfFitting } from '@/core/site/stand/footprint';
 import type { SetUp } from '@/core/answer/stand/setUp';
 import type { Tier } from '@/core/site/stand/Site';
-import { type LengthUnit } from '@/core/units/length';
+import type { LengthUnit } from '@/core/units/length';
 import type { MapShows } from '@/store/settings/settingsStore';
 import { placeStore } from '../readings/placeStore';
 import { valueAt } from './valueAt';
@@ -223,10 +223,7 @@ function Probe({
   const point = at && { x: Math.min(tier.width, Math.max(0, at.x)), y: Math.min(tier.depth, Math.max(0, at.y)) };
   const value = point && valueAt(map, point.x, point.y);
   const words = value === null ? null : lightWords(value, hours, shows, target);
-  const text =
-    point && words
-      ? `${words.number} ${words.unit}, ${fromEdgesWords(point, unit)}`
-      : '';
+  const text = point && words ? `${words.number} ${words.unit}, ${fromEdgesWords(point, unit)}` : '';
   const fromPointer = (e: React.PointerEvent<SVGRectElement>) => {
     const r = e.currentTarget.getBoundingClientRect();
     setAt({ x: ((e.clientX - r.left) / r.width) * tier.width, y: (1 - (e.clientY - r.top) / r.height) * tier.depth });
